@@ -1,0 +1,23 @@
+package embrack.core.check;
+
+import embrack.core.check.gear.GearRules;
+import embrack.core.check.rig.RigRules;
+import embrack.core.check.rule.Rule;
+import embrack.core.check.switches.SwitchRules;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** All rules, by code. */
+public final class Catalogue {
+
+    private static final List<Rule> RULES = Stream.of(GearRules.ALL, RigRules.ALL, SwitchRules.ALL)
+            .flatMap(List::stream).sorted(Comparator.comparing(Rule::info)).toList();
+
+    private Catalogue() {
+    }
+
+    public static List<Rule> rules() {
+        return RULES;
+    }
+}

@@ -1,0 +1,46 @@
+package embrack.core.check;
+
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Subject;
+import embrack.core.plan.Plan;
+import embrack.core.sim.Proof;
+import embrack.core.sim.Prover;
+import embrack.core.switches.SwitchAt;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * All that can be said of a plan: what was proven and what was found.
+ *
+ * @param proofs a proof for every switch that has steps, in order
+ * @param findings worst first
+ */
+public record Report(Plan plan, List<Proof> proofs, List<Finding> findings) {
+
+    /** Proves and checks a plan. */
+    public static Report of(Plan plan) {
+        List<Proof> proofs = new Prover(plan).all();
+        Subject subject = new Subject(plan, proofs);
+        List<Finding> findings = Catalogue.rules().stream().flatMap(rule -> rule.check(subject)).sorted().toList();
+        return new Report(plan, proofs, findings);
+    }
+
+    /** How many findings are that severe. */
+    public int count(Severity severity) {
+        return (int) findings.stream().filter(finding -> finding.severity() == severity).count();
+    }
+
+    public boolean stopsTheShow() {
+        return count(Severity.STOPS) > 0;
+    }
+
+    public Optional<Proof> proof(SwitchAt at) {
+        return proofs.stream().filter(proof -> proof.at().equals(at)).findFirst();
+    }
+
+    /** What was found about one switch. */
+    public List<Finding> findings(SwitchAt at) {
+        return findings.stream().filter(finding -> finding.switches().contains(at)).toList();
+    }
+}

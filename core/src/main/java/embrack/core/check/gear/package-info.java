@@ -1,0 +1,5 @@
+/** Rules about what is known of the hardware. */
+@NullMarked
+package embrack.core.check.gear;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,11 @@
+package embrack.core.check.rule;
+
+import embrack.core.plan.Edit;
+
+/**
+ * An edit that mends a finding.
+ *
+ * @param label what a button for it says, beginning with a verb
+ */
+public record Remedy(String label, Edit edit) {
+}

@@ -1,0 +1,31 @@
+package embrack.core.check.switches;
+
+import embrack.core.midi.Channel;
+import embrack.core.rig.DeviceId;
+import embrack.core.sim.Event;
+import embrack.core.sim.Proof;
+import embrack.core.sim.Reading;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * A box that a step is about ignores its message, because it listens to another channel.
+ *
+ * @param sentOn the channel the message came on
+ */
+record Deafness(Proof proof, DeviceId device, Channel sentOn, Channel listensOn) {
+
+    /** All boxes deaf to a switch that has steps for them, each once. */
+    static Stream<Deafness> of(Proof proof) {
+        return proof.trace().stream().flatMap(event -> at(proof, event).stream())
+                .filter(deaf -> proof.targets().stream().anyMatch(place -> place.device().equals(deaf.device())
+                        && proof.wrongPlaces().contains(place)))
+                .distinct();
+    }
+
+    private static Optional<Deafness> at(Proof proof, Event event) {
+        return event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.OtherChannel other
+                ? Optional.of(new Deafness(proof, arrived.socket().device(), arrived.message().channel(), other.listensOn()))
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,60 @@
+package embrack.core.check.switches;
+
+import embrack.core.check.rule.Remedy;
+import embrack.core.gear.Board;
+import embrack.core.gear.Library;
+import embrack.core.gear.Model;
+import embrack.core.midi.MessageType;
+import embrack.core.plan.GearEdit;
+import embrack.core.plan.Plan;
+import embrack.core.plan.Refused;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.Assignment;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Finds hardware in the library that could do a board's whole job. */
+final class OtherHardware {
+
+    private final Plan plan;
+    private final DeviceId board;
+
+    OtherHardware(Plan plan, DeviceId board) {
+        this.plan = plan;
+        this.board = board;
+    }
+
+    /** The first board of the library that sends all that the switches need, as a remedy. */
+    Optional<Remedy> remedy() {
+        return Library.all().stream().filter(this::canDoTheJob).findFirst()
+                .map(model -> new Remedy("Use a " + model.name(), new GearEdit.SwapHardware(board, model)));
+    }
+
+    private boolean canDoTheJob(Model model) {
+        return model.board().filter(this::sendsEnough).isPresent() && isAccepted(new GearEdit.SwapHardware(board, model));
+    }
+
+    private boolean sendsEnough(Board candidate) {
+        return candidate.sends().containsAll(neededTypes()) && candidate.messagesPerPress() >= mostSteps();
+    }
+
+    private Set<MessageType> neededTypes() {
+        return plan.switches().of(board).stream().flatMap(a -> a.steps().stream())
+                .flatMap(step -> plan.rig().model(step.device()).messageFor(step.action()).stream())
+                .map(template -> template.type()).collect(Collectors.toSet());
+    }
+
+    private int mostSteps() {
+        return plan.switches().of(board).stream().map(Assignment::steps).mapToInt(steps -> steps.size()).max().orElse(0);
+    }
+
+    private boolean isAccepted(GearEdit.SwapHardware swap) {
+        try {
+            swap.apply(plan);
+            return true;
+        } catch (Refused e) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,14 @@
+package embrack.core.check.switches;
+
+import embrack.core.check.rule.Rule;
+import java.util.List;
+
+/** The rules of this package. */
+public final class SwitchRules {
+
+    public static final List<Rule> ALL = List.of(new AlsoMoves(), new CannotSend(), new ChannelMismatch(), new Late(),
+            new NoChartLine(), new NoPath(), new NoSteps(), new NotAsMeant(), new TooManyMessages());
+
+    private SwitchRules() {
+    }
+}

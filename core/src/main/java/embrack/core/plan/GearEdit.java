@@ -1,0 +1,211 @@
+package embrack.core.plan;
+
+import embrack.core.gear.Model;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.PartId;
+import embrack.core.gear.Setting;
+import embrack.core.gear.SettingId;
+import embrack.core.gear.TapeLabel;
+import embrack.core.gear.Words;
+import embrack.core.rig.Cable;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
+import embrack.core.switches.Assignment;
+import java.util.List;
+import java.util.Locale;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+
+/** Changes to the boxes of a rig: which there are, what they are called, how they are set. */
+public sealed interface GearEdit extends Edit {
+
+    /** Calls the rig something else. */
+    record RenameRig(String name) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return plan.withRig(plan.rig().withName(Typed.label("name", name)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Rename the rig to " + name.strip();
+        }
+    }
+
+    /** Puts a new box with factory settings into the rig. */
+    record AddDevice(String name, Model model) implements GearEdit {
+
+        /** The most boxes a rig can hold. */
+        public static final int MAX_DEVICES = 200;
+
+        @Override
+        public Plan apply(Plan plan) {
+            TapeLabel label = Typed.label("name", name);
+            requireFree(plan.rig(), label, List.of());
+            if (plan.rig().devices().size() >= MAX_DEVICES) {
+                throw new Refused("name", "A rig holds at most %d boxes.".formatted(MAX_DEVICES));
+            }
+            return plan.withRig(plan.rig().withDevice(Device.of(freeId(plan.rig(), label), label, model.id()), model));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Add " + name.strip();
+        }
+
+        private static DeviceId freeId(Rig rig, TapeLabel name) {
+            String letters = name.text().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-+|-+$", "");
+            String stem = letters.isEmpty() ? "box" : letters.substring(0, Math.min(letters.length(), 30));
+            return IntStream.iterate(1, i -> i + 1).mapToObj(i -> new DeviceId(i == 1 ? stem : stem + "-" + i))
+                    .filter(id -> rig.find(id).isEmpty()).findFirst().orElseThrow();
+        }
+    }
+
+    /** Calls a box something else. */
+    record RenameDevice(DeviceId device, String name) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Device renamed = Typed.device("name", plan, device);
+            TapeLabel label = Typed.label("name", name);
+            requireFree(plan.rig(), label, List.of(renamed));
+            return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withName(label)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Rename %s to %s".formatted(before.rig().name(device), name.strip());
+        }
+    }
+
+    /**
+     * Takes a box out of the rig, with the cables in it.
+     *
+     * @param withSteps whether switches that use it lose those steps; otherwise it is refused while there are any
+     */
+    record RemoveDevice(DeviceId device, boolean withSteps) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Device gone = Typed.device("device", plan, device);
+            List<Assignment> users = plan.switches().using(device);
+            if (!users.isEmpty() && !withSteps) {
+                throw new Refused("device", "%s is still used by %s. Remove those steps first, or remove the box with its steps."
+                        .formatted(gone.name(), Words.list(users.stream().map(a -> plan.words(a.at())).toList())));
+            }
+            return new Plan(plan.rig().withoutDevice(device), plan.switches().without(device));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Remove " + before.rig().name(device);
+        }
+    }
+
+    /** Has other hardware of the same kind do a box's job. Steps stay; what the new box cannot do becomes a finding. */
+    record SwapHardware(DeviceId device, Model model) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Device old = Typed.device("model", plan, device);
+            Rig rig = plan.rig();
+            if (rig.model(device).kind() != model.kind()) {
+                throw new Refused("model", "%s is a %s and %s is a %s; it cannot take over the job."
+                        .formatted(old.name(), rig.model(device).kind().words(), model.name(), model.kind().words()));
+            }
+            SortedMap<SettingId, Integer> settings = new TreeMap<>(old.settings());
+            settings.entrySet().removeIf(e -> model.setting(e.getKey())
+                    .filter(s -> e.getValue() >= s.min() && e.getValue() <= s.max()).isEmpty());
+            SortedMap<PartId, TapeLabel> tape = new TreeMap<>(old.labels());
+            tape.keySet().removeIf(part -> model.part(part).isEmpty());
+            List<Cable> cables = rig.cables().stream().filter(cable -> stillFits(cable)).toList();
+            return Typed.accepted("model", () ->
+                    plan.withRig(rig.withHardware(old.withModel(model.id(), settings, tape), model, cables)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Have a %s do the job of %s".formatted(model.name(), before.rig().name(device));
+        }
+
+        private boolean stillFits(Cable cable) {
+            return (!cable.from().device().equals(device) || model.port(cable.from().port()).isPresent())
+                    && (!cable.to().device().equals(device) || model.port(cable.to().port()).isPresent());
+        }
+    }
+
+    /** Sets a setting of a box, as the box shows it. */
+    record ChangeSetting(DeviceId device, SettingId setting, String value) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("value", plan, device);
+            Setting known = plan.rig().model(device).setting(setting)
+                    .orElseThrow(() -> new Refused("value", "This box no longer has that setting."));
+            int number = Typed.number("value", value);
+            Typed.accepted("value", () -> known.checked(number));
+            return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withSetting(setting, number)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            String name = before.rig().model(device).setting(setting).map(s -> s.name().text()).orElse(setting.text());
+            return "Set %s of %s to %s".formatted(name, before.rig().name(device), value.strip());
+        }
+    }
+
+    /** Puts tape on a part of a box; without a name, takes it off. */
+    record LabelPart(DeviceId device, PartId part, String name) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Rig rig = plan.rig();
+            Typed.device("name", plan, device);
+            if (rig.model(device).part(part).isEmpty()) {
+                throw new Refused("name", "This box no longer has that part.");
+            }
+            if (name.isBlank()) {
+                return plan.withRig(rig.withDeviceChanged(device, d -> d.withoutLabel(part)));
+            }
+            TapeLabel label = Typed.label("name", name);
+            rig.model(device).parts().stream()
+                    .filter(p -> !p.id().equals(part) && rig.partName(device, p.id()).sameAs(label))
+                    .findFirst()
+                    .ifPresent(p -> {
+                        throw new Refused("name", "%s is already called %s. Give each its own name."
+                                .formatted(p.name(), rig.partName(device, p.id())));
+                    });
+            return plan.withRig(rig.withDeviceChanged(device, d -> d.withLabel(part, label)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            String printed = before.rig().model(device).part(part).map(p -> p.name().text()).orElse(part.text());
+            return name.isBlank()
+                    ? "Take the tape off %s of %s".formatted(printed, before.rig().name(device))
+                    : "Call %s of %s %s".formatted(printed, before.rig().name(device), name.strip());
+        }
+    }
+
+    /** Puts the values that a box really obeys into the chart of its model. */
+    record CorrectChart(ModelId model) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Model wrong = find(plan);
+            return plan.withRig(plan.rig().withModelReplaced(wrong.withChartFromReactions()));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Correct the chart of " + find(before).name();
+        }
+
+        private Model find(Plan plan) {
+            return plan.rig().models().stream().filter(m -> m.id().equals(model)).findFirst()
+                    .orElseThrow(() -> new Refused("model", "No box in the rig uses that model any more."));
+        }
+    }
+
+    private static void requireFree(Rig rig, TapeLabel name, List<Device> except) {
+        rig.devices().stream().filter(d -> !except.contains(d) && d.name().sameAs(name)).findFirst().ifPresent(d -> {
+            throw new Refused("name", "There is already a box called %s. Give each its own name.".formatted(d.name()));
+        });
+    }
+}

@@ -1,0 +1,23 @@
+package embrack.core.plan;
+
+import embrack.core.midi.MessageType;
+
+/** Why a step cannot become a message that reaches its device. */
+public sealed interface Obstacle {
+
+    /** The device's chart has no line for the action. */
+    record NoChartLine() implements Obstacle {
+    }
+
+    /** The board cannot send that type of message. */
+    record CannotSend(MessageType type) implements Obstacle {
+    }
+
+    /** No cables lead from the board to the device. */
+    record NoPath() implements Obstacle {
+    }
+
+    /** The board has already sent all that it can in one press. */
+    record OneTooMany() implements Obstacle {
+    }
+}

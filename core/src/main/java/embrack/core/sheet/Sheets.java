@@ -1,0 +1,122 @@
+package embrack.core.sheet;
+
+import embrack.core.check.Report;
+import embrack.core.gear.Board;
+import embrack.core.gear.Model;
+import embrack.core.gear.SendChannel;
+import embrack.core.gear.ShownMessage;
+import embrack.core.gear.Words;
+import embrack.core.midi.ValueDisplay;
+import embrack.core.plan.CompiledStep;
+import embrack.core.plan.CompiledSwitch;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
+import embrack.core.sim.Proof;
+import embrack.core.sim.Verdict;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.SwitchAt;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/** Makes the sheets of a plan: receivers first, then cables, then boards, then the first try. */
+public final class Sheets {
+
+    private final Report report;
+    private final Plan plan;
+    private final Rig rig;
+
+    private Sheets(Report report) {
+        this.report = report;
+        this.plan = report.plan();
+        this.rig = plan.rig();
+    }
+
+    /** All sheets, in the order to do them; none for a rig without gear. */
+    public static List<Sheet> of(Report report) {
+        return new Sheets(report).all();
+    }
+
+    private List<Sheet> all() {
+        List<Sheet> sheets = new ArrayList<>();
+        rig.devices().stream().filter(d -> rig.model(d.id()).board().isEmpty()).map(this::receiver).forEach(sheets::add);
+        cables().ifPresent(sheets::add);
+        plan.boards().stream().map(this::board).forEach(sheets::add);
+        firstTry().ifPresent(sheets::add);
+        return sheets;
+    }
+
+    private Sheet receiver(Device device) {
+        Model model = rig.model(device.id());
+        List<Section> sections = new ArrayList<>(settings(device));
+        if (!device.labels().isEmpty()) {
+            sections.add(new Section.Todo("Tape on the strips", model.parts().stream()
+                    .filter(part -> device.labels().containsKey(part.id()))
+                    .map(part -> "%s: %s".formatted(part.name(), device.labels().get(part.id()))).toList()));
+        }
+        sections.addAll(writing(model));
+        return new Sheet(device.name().text(), model.name().text(), sections, List.of());
+    }
+
+    private Optional<Sheet> cables() {
+        return rig.cables().isEmpty() ? Optional.empty() : Optional.of(new Sheet("Cables", "", List.of(
+                new Section.Todo("Plug in, with power off", rig.cables().stream().map(cable -> "%s cable %s".formatted(
+                        rig.port(cable.from()).connector().words(), rig.words(cable))).toList())),
+                List.of("Tape or ramp every cable that crosses a way where people walk.")));
+    }
+
+    private Sheet board(DeviceId id) {
+        Model model = rig.model(id);
+        Board board = plan.board(id);
+        List<Section> sections = new ArrayList<>(settings(rig.device(id)));
+        report.proofs().stream().map(Proof::compiled).filter(c -> c.at().board().equals(id))
+                .forEach(compiled -> sections.add(messages(board, compiled)));
+        sections.addAll(writing(model));
+        String display = board.display() == ValueDisplay.PLAIN ? ""
+                : "; shows values " + board.display().words();
+        return new Sheet(rig.name(id).text(), model.name().text() + display, sections, List.of());
+    }
+
+    private Section messages(Board board, CompiledSwitch compiled) {
+        SwitchAt at = compiled.at();
+        String label = plan.switches().at(at).label().map(l -> ": " + l).orElse("");
+        List<CompiledStep> sent = compiled.steps().stream().filter(CompiledStep::isSent).toList();
+        return new Section.Messages("Bank %s, switch %d%s".formatted(plan.bankName(at), at.number(), label),
+                IntStream.range(0, sent.size()).mapToObj(i -> new Section.Messages.Line(i + 1,
+                        ShownMessage.on(board, sent.get(i).message().orElseThrow()), plan.words(sent.get(i).step()))).toList());
+    }
+
+    private Optional<Sheet> firstTry() {
+        List<String> lines = report.proofs().stream().map(this::tryLine).toList();
+        List<String> cautions = plan.switches().assignments().stream().flatMap(a -> a.steps().stream())
+                .flatMap(step -> step.action().verb().caution().stream()).distinct().toList();
+        return lines.isEmpty() ? Optional.empty() : Optional.of(new Sheet("Try every switch", "",
+                List.of(new Section.Todo("Press each twice and look at the boxes", lines)), cautions));
+    }
+
+    private String tryLine(Proof proof) {
+        Assignment assignment = plan.switches().at(proof.at());
+        String meant = Words.list(assignment.steps().stream().map(plan::words).toList());
+        return "%s%s. %s%s".formatted(plan.words(proof.at()), assignment.label().map(l -> " (" + l + ")").orElse(""), meant,
+                proof.verdict() == Verdict.EXACT ? "." : ". Not proven: " + proof.verdict().words() + ".");
+    }
+
+    private List<Section> settings(Device device) {
+        Model model = rig.model(device.id());
+        List<String> lines = model.settings().stream()
+                .map(setting -> "Set %s to %d.".formatted(setting.name(), rig.setting(device.id(), setting.id()).orElseThrow()))
+                .toList();
+        boolean eachMessage = model.board().filter(b -> b.sendChannel() == SendChannel.EACH_MESSAGE).isPresent();
+        List<String> all = eachMessage
+                ? Stream.concat(lines.stream(), Stream.of("Each message has its own channel; see below.")).toList() : lines;
+        return all.isEmpty() ? List.of() : List.of(new Section.Todo("Set on the box", all));
+    }
+
+    private static List<Section> writing(Model model) {
+        return model.writing().map(how -> List.<Section>of(new Section.Todo("Keep it", List.of(how)))).orElse(List.of());
+    }
+}

@@ -1,0 +1,26 @@
+package embrack.core.sim;
+
+import embrack.core.midi.Message;
+import embrack.core.rig.Socket;
+
+/** Something that happens to a message, with the time since the simulation began in microseconds. */
+public sealed interface Event {
+
+    long atMicros();
+
+    Socket socket();
+
+    Message message();
+
+    /** A board begins to send at one of its outputs. {@code bytes} is what goes on the cable, 1 to 3. */
+    record Sent(long atMicros, Socket socket, Message message, int bytes) implements Event {
+    }
+
+    /** A message leaves by a socket that holds no cable. */
+    record Lost(long atMicros, Socket socket, Message message) implements Event {
+    }
+
+    /** The last byte is in at a box's input, which makes something of it. */
+    record Arrived(long atMicros, Socket socket, Message message, Reading reading) implements Event {
+    }
+}

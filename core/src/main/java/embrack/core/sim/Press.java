@@ -1,0 +1,24 @@
+package embrack.core.sim;
+
+import java.util.SortedSet;
+
+/**
+ * One press of a trial.
+ *
+ * @param number which, counted from 1
+ * @param before the actual state before
+ * @param ideal the state as it was meant to be afterwards
+ * @param actual the state as it is afterwards
+ */
+public record Press(int number, RigState before, RigState ideal, RigState actual) {
+
+    /** Where what happened is not what was meant. */
+    public SortedSet<Place> differences() {
+        return ideal.differences(actual);
+    }
+
+    /** What really moved. */
+    public SortedSet<Place> moved() {
+        return before.differences(actual);
+    }
+}

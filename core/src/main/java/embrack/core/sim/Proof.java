@@ -1,0 +1,47 @@
+package embrack.core.sim;
+
+import embrack.core.plan.CompiledSwitch;
+import embrack.core.switches.SwitchAt;
+import java.util.List;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/**
+ * What the proof found out about one switch.
+ *
+ * @param compiled what the switch sends
+ * @param verdict the judgement
+ * @param targets the places that its steps are about
+ * @param trials the presses it rests on: from power-on, and from the opposite of it
+ * @param trace what one press does, message by message
+ * @param worstMicros when the last message of a press has arrived, microseconds after the press
+ */
+public record Proof(CompiledSwitch compiled, Verdict verdict, SortedSet<Place> targets, List<Trial> trials,
+        List<Event> trace, long worstMicros) {
+
+    public Proof {
+        targets = new TreeSet<>(targets);
+        trials = List.copyOf(trials);
+        trace = List.copyOf(trace);
+    }
+
+    public SwitchAt at() {
+        return compiled.at();
+    }
+
+    /** Every place that was ever wrong. */
+    public SortedSet<Place> wrongPlaces() {
+        SortedSet<Place> wrong = new TreeSet<>();
+        trials.forEach(trial -> trial.presses().forEach(press -> wrong.addAll(press.differences())));
+        return wrong;
+    }
+
+    /** The trial that shows best what is wrong: the one with the most differences, the first of equals. */
+    public Trial tellingTrial() {
+        return trials.stream().reduce((a, b) -> wrongness(b) > wrongness(a) ? b : a).orElseThrow();
+    }
+
+    private static int wrongness(Trial trial) {
+        return trial.presses().stream().mapToInt(press -> press.differences().size()).sum();
+    }
+}

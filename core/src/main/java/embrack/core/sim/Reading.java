@@ -1,0 +1,24 @@
+package embrack.core.sim;
+
+import embrack.core.gear.Action;
+import embrack.core.midi.Channel;
+import java.util.List;
+
+/** What a box makes of a message that arrives. */
+public sealed interface Reading {
+
+    /** It does something. {@code actions} holds at least one. */
+    record Acts(List<Action> actions) implements Reading {
+        public Acts {
+            actions = List.copyOf(actions);
+        }
+    }
+
+    /** It listens to another channel. */
+    record OtherChannel(Channel listensOn) implements Reading {
+    }
+
+    /** The message is on its channel but means nothing to it, or it listens to nothing. */
+    record MeansNothing() implements Reading {
+    }
+}

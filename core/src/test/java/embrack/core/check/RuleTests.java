@@ -1,0 +1,154 @@
+package embrack.core.check;
+
+import static embrack.core.MuteBoard.BOARD;
+import static embrack.core.MuteBoard.IN;
+import static embrack.core.MuteBoard.MIXER;
+import static embrack.core.MuteBoard.OUT;
+import static embrack.core.MuteBoard.SECOND;
+import static embrack.core.MuteBoard.add;
+import static embrack.core.MuteBoard.at;
+import static embrack.core.MuteBoard.edited;
+import static embrack.core.MuteBoard.receive;
+import static embrack.core.MuteBoard.step;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import embrack.core.Mixers;
+import embrack.core.MuteBoard;
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Remedy;
+import embrack.core.check.rule.Rule;
+import embrack.core.check.rule.Severity;
+import embrack.core.gear.Board;
+import embrack.core.gear.Library;
+import embrack.core.gear.Model;
+import embrack.core.plan.GearEdit;
+import embrack.core.plan.Plan;
+import embrack.core.plan.SwitchEdit;
+import embrack.core.plan.WiringEdit;
+import embrack.core.rig.Cable;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class RuleTests {
+
+    private static final String ALL_FOUR = "Voice board, bank A, switches 1, 2, 3 and 4";
+    private static final Plan UNPLUGGED = MuteBoard.with(new WiringEdit.Disconnect(new Cable(OUT, IN)));
+    private static final Plan ON_ONE = MuteBoard.with(receive(MIXER, 1), send(1));
+
+    /** One row a rule: a plan in which it fires, how severe, where, what, and a plan that nearly is one and is clean of it. */
+    private static List<Arguments> rules() {
+        Plan swapped = MuteBoard.withMixer(Mixers.swappedChart());
+        Plan fightsOnOneChannel = MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:in-1")));
+        return List.of(
+                Arguments.of("gear.chart-contradicts-box", swapped, Severity.STOPS, "Vocal mixer, chart of Rack mixer, 24 strips",
+                        "The chart has CC 40 value 0 for \"mute Input 1\", but the box takes it as \"open Input 1\"."
+                                + " 48 of the chart's 48 lines are wrong in this way.",
+                        MuteBoard.withMixer(Mixers.chartOnly())),
+                Arguments.of("rig.receiver-on-channel-one", ON_ONE, Severity.NOTE, "Vocal mixer", "Vocal mixer listens on channel 1.", MuteBoard.plan()),
+                Arguments.of("rig.unplugged", MuteBoard.with(new GearEdit.AddDevice("Spare", Library.FOUR_SWITCH_DESK_BOARD)), Severity.NOTE,
+                        "Spare", "No cable is in Spare and no switch is about it.", UNPLUGGED),
+                Arguments.of("switches.also-moves", MuteBoard.withSecondMixer(2), Severity.LOOK, ALL_FOUR,
+                        "Choir mixer moves too: Input 1, Main, Return 1 and Return 2.", MuteBoard.withSecondMixer(3)),
+                Arguments.of("switches.cannot-send", swapBoard(Library.FOUR_SWITCH_PROGRAM_BOARD), Severity.STOPS, ALL_FOUR,
+                        "Voice board, a Four-switch program board, sends only program changes; these switches need control changes.", MuteBoard.plan()),
+                Arguments.of("switches.channel-mismatch", MuteBoard.with(receive(MIXER, 5)), Severity.STOPS, ALL_FOUR,
+                        "Voice board sends on channel 2; Vocal mixer listens on channel 5.", MuteBoard.with(receive(MIXER, 5), send(5))),
+                Arguments.of("switches.late", slow(32), Severity.LOOK, "Voice board, bank A, switch 4",
+                        "The last of 32 messages arrives 30.720 ms after the press.", slow(31)),
+                Arguments.of("switches.no-chart-line", MuteBoard.withMixer(Mixers.muteOnly()), Severity.STOPS, "Voice board, bank A, switch 1",
+                        "Vocal mixer has no message for: open Vocal reverb return, open Vocal delay return, open Vocal mic and open Main.", MuteBoard.plan()),
+                Arguments.of("switches.no-path", UNPLUGGED, Severity.STOPS, ALL_FOUR, "No cable leads from Voice board to Vocal mixer.", MuteBoard.plan()),
+                Arguments.of("switches.no-steps", MuteBoard.with(new SwitchEdit.ClearSwitch(at(4)), new SwitchEdit.NameSwitch(at(4), "Later")),
+                        Severity.NOTE, "Voice board, bank A, switch 4", "The switch is called Later and does nothing yet.",
+                        MuteBoard.with(new SwitchEdit.ClearSwitch(at(4)))),
+                Arguments.of("switches.not-as-meant", fightsOnOneChannel, Severity.STOPS, "Voice board, bank A, switch 3",
+                        "After press 1, Vocal mic of Vocal mixer is open; muted was meant.", MuteBoard.withSecondMixer(2)),
+                Arguments.of("switches.too-many-messages", swapBoard(Library.FOUR_SWITCH_DESK_BOARD), Severity.STOPS, "Voice board, bank A, switch 1",
+                        "The switch has 4 steps; Voice board sends at most 2 in one press.", MuteBoard.plan()));
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("rules")
+    void firesWhereItShouldAndNotBeside(String code, Plan fires, Severity severity, String where, String what, Plan nearMiss) {
+        Finding finding = findings(fires, code).getFirst();
+        assertThat(finding).extracting(Finding::severity, Finding::where, Finding::what).containsExactly(severity, where, what);
+        assertThat(List.of(finding.why(), finding.fix())).allMatch(words -> words.endsWith("."), "whole sentences");
+        assertThat(findings(nearMiss, code)).isEmpty();
+    }
+
+    @Test
+    void theCatalogueIsSortedUniqueAndCoveredByTheTable() {
+        List<String> codes = Catalogue.rules().stream().map(Rule::info).map(info -> info.code()).toList();
+        assertThat(codes).isSorted().doesNotHaveDuplicates();
+        assertThat(rules()).extracting(row -> row.get()[0]).isEqualTo(List.<Object>copyOf(codes));
+    }
+
+    @Test
+    void theCleanPlanHasNoFinding() {
+        assertThat(Report.of(MuteBoard.plan()).findings()).isEmpty();
+        assertThat(Report.of(MuteBoard.plan()).stopsTheShow()).isFalse();
+    }
+
+    /** Each of the mistakes that can be mended with one button leaves nothing that stops the show. */
+    @Test
+    void remediesMend() {
+        Set<String> mended = new TreeSet<>();
+        for (Arguments row : rules()) {
+            Plan plan = (Plan) row.get()[1];
+            for (Finding finding : Report.of(plan).findings()) {
+                finding.remedy().map(Remedy::edit).ifPresent(edit -> {
+                    assertThat(findings(edit.apply(plan), finding.code())).as(finding.what()).isEmpty();
+                    mended.add(finding.code());
+                });
+            }
+        }
+        assertThat(mended).containsExactly("gear.chart-contradicts-box", "switches.also-moves", "switches.cannot-send",
+                "switches.channel-mismatch", "switches.no-path", "switches.too-many-messages");
+    }
+
+    @Test
+    void aMissingCableBehindATakenOutputIsOfferedFromTheThru() {
+        Plan plan = MuteBoard.with(new GearEdit.AddDevice("Choir mixer", Library.RACK_MIXER), receive(SECOND, 2),
+                new SwitchEdit.AddStep(at(3), step(SECOND, "mute:in-1")));
+        assertThat(findings(plan, "switches.no-path").getFirst().fix())
+                .isEqualTo("Plug a cable from Vocal mixer MIDI THRU to Choir mixer MIDI IN.");
+    }
+
+    @Test
+    void twoMixersThatFightSayWhoseMessageItWas() {
+        Plan plan = MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:in-1")));
+        assertThat(findings(plan, "switches.not-as-meant").getFirst().why())
+                .isEqualTo("Vocal mixer hears B1 28 00, which is meant for Choir mixer, and does what it says.");
+    }
+
+    private static List<Finding> findings(Plan plan, String code) {
+        return Report.of(plan).findings().stream().filter(f -> f.code().equals(code)).collect(Collectors.toList());
+    }
+
+    private static Plan swapBoard(Model model) {
+        return MuteBoard.with(new GearEdit.SwapHardware(BOARD, model));
+    }
+
+    private static GearEdit send(int channel) {
+        return new GearEdit.ChangeSetting(BOARD, embrack.core.gear.SettingId.SEND_CHANNEL, String.valueOf(channel));
+    }
+
+    private static Plan slow(int messages) {
+        Model m = Library.FOUR_SWITCH_FLOOR_BOARD;
+        Board b = m.board().orElseThrow();
+        Model patient = new Model(m.id(), m.name(), m.kind(), m.ports(), Optional.of(new Board(b.switches(), b.columns(), b.banks(), b.sends(), 128,
+                b.sendChannel(), b.runningStatus(), b.programs(), b.display())), m.parts(), m.settings(), m.chart(), m.reactions(), m.writing());
+        Plan plan = MuteBoard.plan().withRig(MuteBoard.plan().rig().withModelReplaced(patient));
+        for (int i = 1; i < messages; i++) {
+            plan = edited(plan, add(4, "mute:main"));
+        }
+        return plan;
+    }
+}

@@ -1,0 +1,49 @@
+package embrack.core.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import embrack.core.MuteBoard;
+import embrack.core.check.Report;
+import embrack.core.gear.TapeLabel;
+import embrack.core.plan.Plan;
+import embrack.core.plan.SwitchEdit;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class SheetsTests {
+
+    private final List<Sheet> sheets = Sheets.of(Report.of(MuteBoard.with(new SwitchEdit.NameSwitch(MuteBoard.at(2), "Voice dry"))));
+
+    @Test
+    void receiversComeFirstThenCablesThenBoardsThenTheFirstTry() {
+        assertThat(sheets).extracting(Sheet::title).containsExactly("Vocal mixer", "Cables", "Voice board", "Try every switch");
+        assertThat(Sheets.of(Report.of(Plan.empty(new TapeLabel("Nothing"))))).isEmpty();
+    }
+
+    @Test
+    void theMixersSheetSaysItsChannelAndTape() {
+        assertThat(sheets.getFirst().sections()).containsExactly(
+                new Section.Todo("Set on the box", List.of("Set MIDI receive channel to 2.")),
+                new Section.Todo("Tape on the strips",
+                        List.of("Input 1: Vocal mic", "Return 1: Vocal reverb return", "Return 2: Vocal delay return")));
+    }
+
+    @Test
+    void theBoardsSheetGoesSwitchBySwitchMessageByMessage() {
+        Sheet board = sheets.get(2);
+        assertThat(board.hardware()).isEqualTo("Four-switch floor board; shows values on two digits; a point between them adds a hundred");
+        assertThat(board.sections()).extracting(Section::heading).containsExactly("Set on the box", "Bank A, switch 1",
+                "Bank A, switch 2: Voice dry", "Bank A, switch 3", "Bank A, switch 4", "Keep it");
+        Section.Messages dry = (Section.Messages) board.sections().get(2);
+        assertThat(dry.lines()).extracting(l -> "%d. %s = %s, %s".formatted(l.number(), l.message().line(), l.message().bytes(), l.does()))
+                .containsExactly("1. ch 2  CC 56  127, reads 2.7 = B1 38 7F, Vocal mixer: mute Vocal reverb return",
+                        "2. ch 2  CC 57  127, reads 2.7 = B1 39 7F, Vocal mixer: mute Vocal delay return");
+    }
+
+    @Test
+    void theFirstTryWarnsBeforeAMicIsOpened() {
+        assertThat(sheets.getLast().cautions()).singleElement().asString().contains("howl");
+        assertThat(((Section.Todo) sheets.getLast().sections().getFirst()).lines())
+                .contains("Voice board, bank A, switch 3. Vocal mixer: mute Vocal mic.");
+    }
+}
