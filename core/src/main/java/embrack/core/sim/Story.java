@@ -1,0 +1,32 @@
+package embrack.core.sim;
+
+import embrack.core.plan.CompiledStep;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Paths;
+import embrack.core.switches.Step;
+import java.util.List;
+
+/** A proof in words. */
+public record Story(List<String> intended, List<String> actual, List<String> path) {
+
+    /**
+     * The words of a proof.
+     *
+     * <p>{@code intended}: the steps, in order. {@code actual}: what the boxes do when the messages of one press arrive,
+     * in order of time. {@code path}: the ways that the messages take, each once.
+     */
+    public static Story of(Plan plan, Proof proof) {
+        Paths paths = new Paths(plan.rig());
+        return new Story(
+                proof.compiled().steps().stream().map(step -> plan.words(step.step())).toList(),
+                proof.trace().stream().flatMap(event -> done(event).stream()).map(plan::words).toList(),
+                proof.compiled().steps().stream().map(CompiledStep::path).filter(way -> !way.isEmpty()).distinct()
+                        .map(paths::words).toList());
+    }
+
+    private static List<Step> done(Event event) {
+        return event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts acts
+                ? acts.actions().stream().map(action -> new Step(arrived.socket().device(), action)).toList()
+                : List.of();
+    }
+}

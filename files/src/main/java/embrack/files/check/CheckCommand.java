@@ -1,0 +1,69 @@
+package embrack.files.check;
+
+import embrack.core.check.Report;
+import embrack.core.plan.Plan;
+import embrack.files.plan.PlanFile;
+import embrack.files.plan.UnreadablePlan;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * {@code check FILE [--json]}: proves and checks a plan file. Exit status 0: nothing stops the show; 1: something does;
+ * 2: the file cannot be read.
+ */
+public final class CheckCommand {
+
+    static final int NOTHING_STOPS = 0;
+    static final int STOPS = 1;
+    static final int UNREADABLE = 2;
+
+    private final PrintStream out;
+    private final PrintStream err;
+
+    CheckCommand(PrintStream out, PrintStream err) {
+        this.out = out;
+        this.err = err;
+    }
+
+    public static void main(String[] args) {
+        var out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
+        var err = new PrintStream(System.err, true, StandardCharsets.UTF_8);
+        System.exit(new CheckCommand(out, err).run(List.of(args)));
+    }
+
+    int run(List<String> args) {
+        List<String> files = new ArrayList<>(args);
+        boolean json = files.remove("--json");
+        if (files.size() != 1 || files.getFirst().startsWith("-")) {
+            err.println("Usage: embrack check FILE [--json]");
+            return UNREADABLE;
+        }
+        try {
+            Plan plan = PlanFile.read(bytes(Path.of(files.getFirst())));
+            Report report = Report.of(plan);
+            out.print(json ? ReportJson.of(report) : ReportText.of(report));
+            out.flush();
+            return report.stopsTheShow() ? STOPS : NOTHING_STOPS;
+        } catch (UnreadablePlan e) {
+            err.println(files.getFirst() + " cannot be read:");
+            e.problems().forEach(problem -> err.println("  " + problem));
+            return UNREADABLE;
+        } catch (IOException e) {
+            err.println(files.getFirst() + " cannot be opened. Is the name right?");
+            return UNREADABLE;
+        }
+    }
+
+    /** One byte more than a plan can have is enough to refuse it. */
+    private static byte[] bytes(Path file) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            return in.readNBytes(PlanFile.MAX_BYTES + 1);
+        }
+    }
+}

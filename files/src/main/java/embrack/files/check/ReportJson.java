@@ -1,0 +1,56 @@
+package embrack.files.check;
+
+import embrack.core.check.Report;
+import embrack.core.check.rule.Finding;
+import embrack.core.gear.ShownMessage;
+import embrack.core.plan.Plan;
+import embrack.core.sim.Proof;
+import embrack.core.sim.Story;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Locale;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A report for another program, as docs/formats.md describes it. */
+final class ReportJson {
+
+    private ReportJson() {
+    }
+
+    static String of(Report report) {
+        ObjectNode root = JsonNodeFactory.instance.objectNode();
+        root.put("rig", report.plan().rig().name().text()).put("stopsTheShow", report.stopsTheShow());
+        ArrayNode findings = root.putArray("findings");
+        report.findings().forEach(finding -> finding(findings.addObject(), finding));
+        ArrayNode proofs = root.putArray("proofs");
+        report.proofs().forEach(proof -> proof(proofs.addObject(), report.plan(), proof));
+        return new JsonMapper().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+    }
+
+    private static void finding(ObjectNode f, Finding finding) {
+        f.put("code", finding.code()).put("severity", finding.severity().name().toLowerCase(Locale.ROOT))
+                .put("where", finding.where()).put("what", finding.what()).put("why", finding.why()).put("fix", finding.fix());
+    }
+
+    private static void proof(ObjectNode f, Plan plan, Proof proof) {
+        Story story = Story.of(plan, proof);
+        f.put("trigger", plan.words(proof.at())).put("verdict", proof.verdict().words());
+        texts(f.putArray("intended"), story.intended());
+        texts(f.putArray("actual"), story.actual());
+        ArrayNode messages = f.putArray("messages");
+        proof.compiled().sent().forEach(message -> {
+            ShownMessage shown = ShownMessage.on(plan.board(proof.at().board()), message);
+            messages.addObject().put("type", shown.type()).put("channel", shown.channel()).put("number", shown.number())
+                    .put("value", shown.value()).put("bytes", shown.bytes());
+        });
+        texts(f.putArray("path"), story.path());
+        f.put("worstMs", BigDecimal.valueOf(proof.worstMicros(), 3));
+    }
+
+    private static void texts(ArrayNode array, List<String> texts) {
+        texts.forEach(array::add);
+    }
+}

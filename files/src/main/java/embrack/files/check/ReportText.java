@@ -1,0 +1,32 @@
+package embrack.files.check;
+
+import embrack.core.check.Report;
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Severity;
+import embrack.core.gear.Words;
+import embrack.core.midi.Wire;
+import embrack.core.sim.Proof;
+import java.util.Locale;
+
+/** A report for a person at a terminal. */
+final class ReportText {
+
+    private ReportText() {
+    }
+
+    static String of(Report report) {
+        var text = new StringBuilder("%s: %s, %s, %s\n".formatted(report.plan().rig().name(),
+                report.stopsTheShow() ? Words.count(report.count(Severity.STOPS), "finding") + " to stop the show" : "nothing stops the show",
+                report.count(Severity.LOOK) + " to look at", Words.count(report.count(Severity.NOTE), "note")));
+        for (Finding finding : report.findings()) {
+            text.append("\n%s  %s  [%s]\n  %s\n  %s\n  %s\n".formatted(finding.severity().words().toUpperCase(Locale.ROOT),
+                    finding.where(), finding.code(), finding.what(), finding.why(), finding.fix()));
+        }
+        text.append("\n");
+        for (Proof proof : report.proofs()) {
+            text.append("%-11s  %s  (%s, %s)\n".formatted(proof.verdict().words(), report.plan().words(proof.at()),
+                    Words.count(proof.compiled().sent().size(), "message"), Wire.millis(proof.worstMicros())));
+        }
+        return text.toString();
+    }
+}

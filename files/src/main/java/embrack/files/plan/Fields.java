@@ -1,0 +1,238 @@
+package embrack.files.plan;
+
+import embrack.files.plan.UnreadablePlan.Problem;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import tools.jackson.databind.JsonNode;
+
+/** One JSON object while it is read: knows where it is in the file and which of its fields were asked for. */
+final class Fields {
+
+    private final JsonNode node;
+    private final String path;
+    private final List<Problem> problems;
+    private final Set<String> asked = new HashSet<>();
+
+    private Fields(JsonNode node, String path, List<Problem> problems) {
+        this.node = node;
+        this.path = path;
+        this.problems = problems;
+        if (!node.isObject()) {
+            throw new Unfit(path.isEmpty() ? "the file" : path, "must be an object in braces, was " + kind(node));
+        }
+    }
+
+    /**
+     * Reads a whole file; the problems in the elements of a list are collected, so that all can be told at once.
+     *
+     * @throws UnreadablePlan when there is any problem
+     */
+    static <T> T read(JsonNode root, Function<Fields, T> reader) {
+        List<Problem> problems = new ArrayList<>();
+        try {
+            T result = new Fields(root, "", problems).whole(reader);
+            if (problems.isEmpty()) {
+                return result;
+            }
+        } catch (Unfit unfit) {
+            problems.add(unfit.problem);
+        }
+        throw new UnreadablePlan(problems);
+    }
+
+    String text(String name) {
+        JsonNode value = needed(name);
+        if (!value.isString()) {
+            throw new Unfit(at(name), "must be text in quotes, was " + kind(value));
+        }
+        return value.stringValue();
+    }
+
+    /** A text that is made into something else; the maker's refusal becomes a problem of this field. */
+    <T> T text(String name, Function<String, T> maker) {
+        String text = text(name);
+        return fit(name, () -> maker.apply(text));
+    }
+
+    <T> Optional<T> optionalText(String name, Function<String, T> maker) {
+        return has(name) ? Optional.of(text(name, maker)) : Optional.empty();
+    }
+
+    /** One of the constants of an enum by the text that stands for it in files. */
+    <E extends Enum<E>> E oneOf(String name, Map<String, E> words) {
+        return oneOf(name, text(name), words);
+    }
+
+    <E> List<E> severalOf(String name, Map<String, E> words) {
+        List<E> values = new ArrayList<>();
+        elements(name, (element, i) -> values.add(oneOf(name + "[" + i + "]", element.asString(""), words)));
+        return values;
+    }
+
+    List<String> texts(String name) {
+        List<String> values = new ArrayList<>();
+        elements(name, (element, i) -> {
+            if (!element.isString()) {
+                throw new Unfit(at(name) + "[" + i + "]", "must be text in quotes, was " + kind(element));
+            }
+            return values.add(element.stringValue());
+        });
+        return values;
+    }
+
+    int integer(String name) {
+        return integer(name, needed(name));
+    }
+
+    boolean bool(String name) {
+        JsonNode value = needed(name);
+        if (!value.isBoolean()) {
+            throw new Unfit(at(name), "must be true or false, was " + kind(value));
+        }
+        return value.booleanValue();
+    }
+
+    <T> T object(String name, Function<Fields, T> reader) {
+        return new Fields(needed(name), at(name), problems).whole(reader);
+    }
+
+    <T> Optional<T> optionalObject(String name, Function<Fields, T> reader) {
+        return has(name) ? Optional.of(object(name, reader)) : Optional.empty();
+    }
+
+    /**
+     * A list of objects. All of it is looked at; if any of it cannot be read, the reading of the file ends behind the
+     * list, since what comes later may refer to what is missing.
+     */
+    <T> List<T> objects(String name, int most, Function<Fields, T> reader) {
+        List<T> values = new ArrayList<>();
+        if (needed(name).size() > most) {
+            throw new Unfit(at(name), "holds %d entries; at most %d are allowed".formatted(needed(name).size(), most));
+        }
+        elements(name, (element, i) -> {
+            try {
+                return values.add(new Fields(element, at(name) + "[" + i + "]", problems).whole(reader));
+            } catch (Unfit unfit) {
+                return problems.add(unfit.problem);
+            }
+        });
+        if (!problems.isEmpty()) {
+            throw new UnreadablePlan(problems);
+        }
+        return values;
+    }
+
+    /** An object whose fields have names of their own choice, such as the settings of a device; may be missing. */
+    <T> void eachField(String name, BiFunction<Fields, String, T> reader) {
+        if (has(name)) {
+            object(name, fields -> {
+                for (String key : fields.node.propertyNames()) {
+                    reader.apply(fields, key);
+                }
+                return fields;
+            });
+        }
+    }
+
+    /** What the supplier gives; its refusal as a problem of that field. */
+    <T> T fit(String name, Supplier<T> supplier) {
+        try {
+            return supplier.get();
+        } catch (IllegalArgumentException e) {
+            throw new Unfit(at(name), String.valueOf(e.getMessage()));
+        }
+    }
+
+    /** What the supplier gives; its refusal as a problem of this object. */
+    <T> T fit(Supplier<T> supplier) {
+        try {
+            return supplier.get();
+        } catch (IllegalArgumentException e) {
+            throw new Unfit(path.isEmpty() ? "the file" : path, String.valueOf(e.getMessage()));
+        }
+    }
+
+    private <T> T whole(Function<Fields, T> reader) {
+        T result = reader.apply(this);
+        for (String name : node.propertyNames()) {
+            if (!asked.contains(name)) {
+                problems.add(new Problem(at(name), "is not a field of this format; known here are "
+                        + String.join(", ", asked.stream().sorted().toList())));
+            }
+        }
+        return result;
+    }
+
+    private <E> E oneOf(String name, String text, Map<String, E> words) {
+        return Optional.ofNullable(words.get(text)).orElseThrow(() -> new Unfit(at(name), "must be one of %s, was \"%s\""
+                .formatted(String.join(", ", words.keySet().stream().sorted().toList()), clipped(text))));
+    }
+
+    private int integer(String name, JsonNode value) {
+        if (!value.isIntegralNumber() || !value.canConvertToInt()) {
+            throw new Unfit(at(name), "must be a whole number, was " + kind(value));
+        }
+        return value.intValue();
+    }
+
+    private void elements(String name, BiFunction<JsonNode, Integer, Boolean> reader) {
+        JsonNode list = needed(name);
+        if (!list.isArray()) {
+            throw new Unfit(at(name), "must be a list in square brackets, was " + kind(list));
+        }
+        for (int i = 0; i < list.size(); i++) {
+            reader.apply(list.get(i), i);
+        }
+    }
+
+    private boolean has(String name) {
+        asked.add(name);
+        return node.has(name);
+    }
+
+    private JsonNode needed(String name) {
+        if (!has(name)) {
+            throw new Unfit(at(name), "is missing");
+        }
+        return node.get(name);
+    }
+
+    private String at(String name) {
+        return path.isEmpty() ? clipped(name) : path + "." + clipped(name);
+    }
+
+    private static String kind(JsonNode value) {
+        return switch (value.getNodeType()) {
+            case OBJECT, POJO -> "an object";
+            case ARRAY -> "a list";
+            case STRING, BINARY -> "the text \"" + clipped(value.asString()) + "\"";
+            case NUMBER -> "the number " + clipped(value.asString());
+            case BOOLEAN -> value.asString();
+            case NULL, MISSING -> "null";
+        };
+    }
+
+    private static String clipped(String text) {
+        return text.length() <= 60 ? text : text.substring(0, 60) + "...";
+    }
+
+    /** A value that does not fit; ends the reading of the object it is in. */
+    private static final class Unfit extends RuntimeException {
+
+        private static final long serialVersionUID = 1L;
+
+        private final transient Problem problem;
+
+        Unfit(String where, String what) {
+            super(where + ": " + what, null, false, false);
+            this.problem = new Problem(where, what);
+        }
+    }
+}

@@ -1,0 +1,21 @@
+package embrack.files;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+class LayeringTests {
+
+    @Test
+    void filesUseTheCoreAndTheJsonLibraryOnly() {
+        JavaClasses files = new ClassFileImporter().withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+                .importPackages("embrack.files");
+        assertThat(files.size()).isGreaterThan(8);
+        classes().should().onlyDependOnClassesThat()
+                .resideInAnyPackage("embrack.files..", "embrack.core..", "tools.jackson..", "java..", "org.jspecify..").check(files);
+    }
+}
