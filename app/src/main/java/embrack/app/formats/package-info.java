@@ -1,0 +1,5 @@
+/** Serves the published schemas. */
+@NullMarked
+package embrack.app.formats;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,33 @@
+package embrack.app.frame;
+
+import embrack.core.check.rule.Severity;
+import embrack.core.sim.Verdict;
+
+/**
+ * A severity or verdict as it is drawn: a shape and a word, never a colour alone.
+ *
+ * @param shape "octagon", "triangle", "ring" or "tick"
+ * @param tone the colour's name: "stop", "look", "note" or "exact"
+ */
+public record Mark(String shape, String tone, String words) {
+
+    public static Mark of(Severity severity) {
+        return of(severity, severity.words());
+    }
+
+    public static Mark of(Verdict verdict) {
+        return switch (verdict) {
+            case EXACT -> new Mark("tick", "exact", verdict.words());
+            case LATE, ALSO -> of(Severity.LOOK, verdict.words());
+            case PART, EVERY_OTHER, WRONG, DEAD, NO_WAY -> of(Severity.STOPS, verdict.words());
+        };
+    }
+
+    static Mark of(Severity severity, String words) {
+        return switch (severity) {
+            case STOPS -> new Mark("octagon", "stop", words);
+            case LOOK -> new Mark("triangle", "look", words);
+            case NOTE -> new Mark("ring", "note", words);
+        };
+    }
+}

@@ -1,0 +1,122 @@
+package embrack.app.gear;
+
+import embrack.app.frame.Echo;
+import embrack.app.frame.Frame;
+import embrack.app.frame.Refusals;
+import embrack.app.frame.Room;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.core.check.Report;
+import embrack.core.gear.Library;
+import embrack.core.gear.PartId;
+import embrack.core.gear.SettingId;
+import embrack.core.plan.GearEdit;
+import embrack.core.plan.Refused;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The gear room. */
+@Controller
+@RequestMapping("/rigs/{id}/gear")
+class GearController {
+
+    private final RigStore rigs;
+
+    GearController(RigStore rigs) {
+        this.rigs = rigs;
+    }
+
+    @GetMapping
+    String list(@PathVariable RigId id, Model page) {
+        return show(id, Optional.empty(), Echo.NONE, page);
+    }
+
+    @GetMapping("/{device}")
+    String box(@PathVariable RigId id, @PathVariable String device, Model page) {
+        StoredRig stored = rigs.load(id);
+        return stored.plan().rig().devices().stream().noneMatch(d -> d.id().text().equals(device))
+                ? "redirect:/rigs/%s/gear".formatted(id)
+                : show(id, Optional.of(new DeviceId(device)), Echo.NONE, page);
+    }
+
+    @PostMapping
+    String add(@PathVariable RigId id, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String model) {
+        rigs.edit(id, new GearEdit.AddDevice(name, shipped(model)));
+        List<Device> devices = rigs.load(id).plan().rig().devices();
+        return "redirect:/rigs/%s/gear/%s".formatted(id, devices.getLast().id());
+    }
+
+    @PostMapping("/name")
+    String renameRig(@PathVariable RigId id, @RequestParam(defaultValue = "") String name) {
+        rigs.edit(id, new GearEdit.RenameRig(name));
+        return "redirect:/rigs/%s/gear".formatted(id);
+    }
+
+    @PostMapping("/{device}/name")
+    String rename(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String name) {
+        rigs.edit(id, new GearEdit.RenameDevice(device, name));
+        return toBox(id, device);
+    }
+
+    @PostMapping("/{device}/model")
+    String swap(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String model) {
+        rigs.edit(id, new GearEdit.SwapHardware(device, shipped(model)));
+        return toBox(id, device);
+    }
+
+    @PostMapping("/{device}/settings/{setting}")
+    String set(@PathVariable RigId id, @PathVariable DeviceId device, @PathVariable SettingId setting,
+            @RequestParam(defaultValue = "") String value) {
+        rigs.edit(id, new GearEdit.ChangeSetting(device, setting, value));
+        return toBox(id, device);
+    }
+
+    @PostMapping("/{device}/parts/{part}")
+    String label(@PathVariable RigId id, @PathVariable DeviceId device, @PathVariable PartId part,
+            @RequestParam(defaultValue = "") String name) {
+        rigs.edit(id, new GearEdit.LabelPart(device, part, name));
+        return toBox(id, device);
+    }
+
+    @PostMapping("/{device}/remove")
+    String remove(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "false") boolean withSteps) {
+        rigs.edit(id, new GearEdit.RemoveDevice(device, withSteps));
+        return "redirect:/rigs/%s/gear".formatted(id);
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        Optional<DeviceId> device = Optional.of(Refusals.pathVariable(request, "device")).filter(d -> !d.isEmpty()).map(DeviceId::new);
+        return show(RigId.of(Refusals.pathVariable(request, "id")), device, Refusals.answer(refused, request, response), page);
+    }
+
+    private String show(RigId id, Optional<DeviceId> selected, Echo echo, Model page) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("frame", Frame.of(stored, Report.of(stored.plan()), Room.GEAR, "/gear" + selected.map(d -> "/" + d).orElse("")))
+                .addAttribute("gear", GearPage.of(stored.plan(), selected))
+                .addAttribute("echo", echo);
+        return "gear/gear";
+    }
+
+    private static embrack.core.gear.Model shipped(String model) {
+        return Library.all().stream().filter(m -> m.id().text().equals(model)).findFirst()
+                .orElseThrow(() -> new Refused("model", "Choose what kind of box it is."));
+    }
+
+    private static String toBox(RigId id, DeviceId device) {
+        return "redirect:/rigs/%s/gear/%s".formatted(id, device);
+    }
+}

@@ -1,0 +1,61 @@
+package embrack.app.preflight;
+
+import embrack.app.frame.Frame;
+import embrack.app.frame.Room;
+import embrack.app.frame.WayBack;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.core.check.Report;
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Remedy;
+import embrack.core.sheet.Sheets;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The preflight room: findings, proofs and sheets. */
+@Controller
+@RequestMapping("/rigs/{id}")
+class PreflightController {
+
+    private final RigStore rigs;
+
+    PreflightController(RigStore rigs) {
+        this.rigs = rigs;
+    }
+
+    @GetMapping("/preflight")
+    String preflight(@PathVariable RigId id, Model page) {
+        StoredRig stored = rigs.load(id);
+        Report report = Report.of(stored.plan());
+        page.addAttribute("frame", Frame.of(stored, report, Room.PREFLIGHT, "/preflight"))
+                .addAttribute("preflight", PreflightPage.of(report, "/rigs/" + id));
+        return "preflight/preflight";
+    }
+
+    @GetMapping("/sheets")
+    String sheets(@PathVariable RigId id, Model page) {
+        StoredRig stored = rigs.load(id);
+        Report report = Report.of(stored.plan());
+        page.addAttribute("frame", Frame.of(stored, report, Room.PREFLIGHT, "/sheets"))
+                .addAttribute("revision", stored.revision())
+                .addAttribute("sheets", Sheets.of(report).stream().map(SheetView::of).toList());
+        return "preflight/sheets";
+    }
+
+    /** Mends a finding by its button; a finding that is no longer there needs no mending. */
+    @PostMapping("/remedies")
+    String mend(@PathVariable RigId id, @RequestParam String code, @RequestParam String where, @RequestParam String what,
+            @RequestParam(defaultValue = "") String back) {
+        Report.of(rigs.load(id).plan()).findings().stream()
+                .filter(f -> f.code().equals(code) && f.where().equals(where) && f.what().equals(what))
+                .map(Finding::remedy).flatMap(remedy -> remedy.stream()).findFirst()
+                .map(Remedy::edit).ifPresent(edit -> rigs.edit(id, edit));
+        return WayBack.to(id, back);
+    }
+}

@@ -1,0 +1,127 @@
+package embrack.app.rigs;
+
+import embrack.app.frame.Echo;
+import embrack.app.frame.Refusals;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.core.gear.TapeLabel;
+import embrack.core.plan.Plan;
+import embrack.core.plan.Refused;
+import embrack.files.plan.PlanFile;
+import embrack.files.plan.UnreadablePlan;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The list of rigs: new, import, export, delete, bring back. */
+@Controller
+class RigsController {
+
+    private static final int MOST_PROBLEMS_SHOWN = 12;
+
+    private final RigStore rigs;
+
+    RigsController(RigStore rigs) {
+        this.rigs = rigs;
+    }
+
+    @GetMapping("/")
+    String list(@RequestParam(required = false) Long deleted, Model page) {
+        page.addAttribute("echo", Echo.NONE).addAttribute("problems", List.of()).addAttribute("deleted", deleted);
+        return show(page);
+    }
+
+    @PostMapping("/rigs")
+    String create(@RequestParam(defaultValue = "") String name) {
+        Plan plan = Plan.empty(label(name));
+        return "redirect:/rigs/%s/gear".formatted(rigs.create(plan, "New rig"));
+    }
+
+    @PostMapping("/rigs/import")
+    String importPlan(@RequestParam MultipartFile file) throws IOException {
+        if (file.isEmpty()) {
+            throw new Refused("file", "Choose a plan file first.");
+        }
+        return "redirect:/rigs/%s/gear".formatted(rigs.create(PlanFile.read(file.getInputStream().readNBytes(PlanFile.MAX_BYTES + 1)),
+                "Import a plan file"));
+    }
+
+    @GetMapping("/rigs/{id}")
+    String enter(@PathVariable RigId id) {
+        return "redirect:/rigs/%s/gear".formatted(id);
+    }
+
+    @GetMapping("/rigs/{id}/plan.json")
+    ResponseEntity<String> export(@PathVariable RigId id) {
+        Plan plan = rigs.load(id).plan();
+        String name = plan.rig().name().text().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-+|-+$", "");
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment()
+                        .filename((name.isEmpty() ? "rig" : name) + ".json").build().toString())
+                .contentType(new MediaType("application", "json", StandardCharsets.UTF_8))
+                .body(PlanFile.write(plan));
+    }
+
+    @PostMapping("/rigs/{id}/delete")
+    String delete(@PathVariable RigId id) {
+        rigs.delete(id);
+        return "redirect:/?deleted=" + id;
+    }
+
+    @PostMapping("/rigs/{id}/restore")
+    String restore(@PathVariable RigId id) {
+        rigs.restore(id);
+        return "redirect:/";
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        page.addAttribute("echo", Refusals.answer(refused, request, response)).addAttribute("problems", List.of());
+        return show(page);
+    }
+
+    @ExceptionHandler
+    String unreadable(UnreadablePlan unreadable, HttpServletRequest request, HttpServletResponse response, Model page) {
+        List<String> problems = unreadable.problems().stream().map(Object::toString).toList();
+        page.addAttribute("echo", Refusals.answer(new Refused("file", problems.size() == 1
+                        ? "This file cannot be read." : "This file cannot be read; it has %d mistakes.".formatted(problems.size())), request, response))
+                .addAttribute("problems", problems.subList(0, Math.min(MOST_PROBLEMS_SHOWN, problems.size())));
+        return show(page);
+    }
+
+    @ExceptionHandler
+    String tooLarge(MaxUploadSizeExceededException e, HttpServletRequest request, HttpServletResponse response, Model page) {
+        page.addAttribute("echo", Refusals.answer(new Refused("file", "This file is far too large; a plan has at most %d MB."
+                .formatted(PlanFile.MAX_BYTES >> 20)), request, response)).addAttribute("problems", List.of());
+        return show(page);
+    }
+
+    private String show(Model page) {
+        page.addAttribute("rigs", rigs.list());
+        return "rigs/list";
+    }
+
+    private static TapeLabel label(String name) {
+        try {
+            return TapeLabel.parse(name);
+        } catch (IllegalArgumentException e) {
+            throw new Refused("name", String.valueOf(e.getMessage()));
+        }
+    }
+}

@@ -1,0 +1,129 @@
+package embrack.app.switches;
+
+import embrack.core.gear.Aspect;
+import embrack.core.gear.Board;
+import embrack.core.gear.Model;
+import embrack.core.gear.PartId;
+import embrack.core.gear.ShownMessage;
+import embrack.core.gear.Words;
+import embrack.core.midi.Wire;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.rig.Rig;
+import embrack.core.rig.Socket;
+import embrack.core.sim.Event;
+import embrack.core.sim.Place;
+import embrack.core.sim.Reading;
+import embrack.core.sim.Rehearsal;
+import embrack.core.sim.RigState;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/** What presses on this page do to the simulated boxes, and the message tape. */
+record TrialView(String played, int presses, boolean isFull, List<Card> boxes, List<TapePress> tape) {
+
+    private static final int PRESSES_ON_TAPE = 4;
+
+    /**
+     * A box that reacts.
+     *
+     * @param strips the parts that this plan names or uses, and any that is not as at power-on
+     * @param others the rest
+     */
+    record Card(String name, List<Strip> strips, List<Strip> others) {
+        public String othersSummary() {
+            return Words.count(others.size(), strips.isEmpty() ? "strip" : "more strip") + ", all open";
+        }
+    }
+
+    /**
+     * A part of a box.
+     *
+     * @param printed the name on the box, when the part wears tape with another
+     * @param moved whether the last press moved it
+     */
+    record Strip(String name, String printed, String state, boolean isMuted, boolean moved) {
+    }
+
+    /** One press on the message tape. */
+    record TapePress(int number, String label, List<TapeLine> lines) {
+    }
+
+    /** A message on the tape; {@code time} in milliseconds since the press. */
+    record TapeLine(String time, String way, String message, String bytes, String outcome, String tone) {
+    }
+
+    static TrialView of(Plan plan, Played played) {
+        Rehearsal rehearsal = Rehearsal.of(plan, played.presses());
+        RigState state = rehearsal.state();
+        Set<Place> moved = rehearsal.stateBeforeLast().differences(state);
+        return new TrialView(played.text(plan), played.presses().size(), played.isFull(),
+                plan.rig().devices().stream().filter(d -> !plan.rig().model(d.id()).parts().isEmpty())
+                        .map(d -> card(plan, d, state, moved)).toList(),
+                tape(plan, rehearsal));
+    }
+
+    private static Card card(Plan plan, Device device, RigState state, Set<Place> moved) {
+        Model model = plan.rig().model(device.id());
+        Set<PartId> used = plan.switches().assignments().stream().flatMap(a -> a.steps().stream())
+                .filter(step -> step.device().equals(device.id())).map(step -> step.action().part()).collect(Collectors.toSet());
+        Map<Boolean, List<Strip>> byInterest = model.parts().stream()
+                .map(part -> new Place(device.id(), part.id(), Aspect.MUTED))
+                .collect(Collectors.partitioningBy(
+                        place -> used.contains(place.part()) || device.labels().containsKey(place.part()) || state.value(place) != 0 || moved.contains(place),
+                        Collectors.mapping(place -> strip(plan.rig(), device, place, state, moved), Collectors.toList())));
+        return new Card(device.name().text(), byInterest.getOrDefault(true, List.of()), byInterest.getOrDefault(false, List.of()));
+    }
+
+    private static Strip strip(Rig rig, Device device, Place place, RigState state, Set<Place> moved) {
+        String printed = device.labels().containsKey(place.part())
+                ? rig.model(device.id()).part(place.part()).map(part -> part.name().text()).orElse("") : "";
+        return new Strip(rig.partName(device.id(), place.part()).text(), printed, place.aspect().word(state.value(place)),
+                state.value(place) == 1, moved.contains(place));
+    }
+
+    private static List<TapePress> tape(Plan plan, Rehearsal rehearsal) {
+        List<Rehearsal.Played> all = rehearsal.played();
+        List<TapePress> presses = new ArrayList<>(IntStream.range(Math.max(0, all.size() - PRESSES_ON_TAPE), all.size())
+                .mapToObj(i -> press(plan, i + 1, all.get(i))).toList());
+        Collections.reverse(presses);
+        return presses;
+    }
+
+    private static TapePress press(Plan plan, int number, Rehearsal.Played played) {
+        Board board = plan.board(played.at().board());
+        String label = plan.switches().at(played.at()).label().map(l -> " (" + l + ")").orElse("");
+        return new TapePress(number, plan.words(played.at()) + label,
+                played.pressed().trace().stream().flatMap(event -> line(plan, board, event)).toList());
+    }
+
+    private static Stream<TapeLine> line(Plan plan, Board board, Event event) {
+        ShownMessage shown = ShownMessage.on(board, event.message());
+        return switch (event) {
+            case Event.Sent sent -> Stream.empty();
+            case Event.Lost lost -> Stream.of(new TapeLine(Wire.millis(lost.atMicros()), way(plan, lost.socket()), shown.line(), shown.bytes(),
+                    "nothing is plugged in here", "stop"));
+            case Event.Arrived arrived -> Stream.of(new TapeLine(Wire.millis(arrived.atMicros()), way(plan, arrived.socket()), shown.line(),
+                    shown.bytes(), outcome(plan, arrived), arrived.reading() instanceof Reading.Acts ? "exact" : "note"));
+        };
+    }
+
+    private static String way(Plan plan, Socket socket) {
+        return plan.rig().words(socket);
+    }
+
+    private static String outcome(Plan plan, Event.Arrived arrived) {
+        return switch (arrived.reading()) {
+            case Reading.Acts acts -> Words.list(acts.actions().stream()
+                    .map(action -> plan.rig().words(arrived.socket().device(), action)).toList());
+            case Reading.OtherChannel other -> "ignored: it listens on channel " + other.listensOn().number();
+            case Reading.MeansNothing nothing -> "ignored: it means nothing to this box";
+        };
+    }
+}

@@ -1,0 +1,65 @@
+// Keys, the ground, and calm words when the server does not answer. No rule of the job is here.
+(() => {
+  "use strict";
+  const byId = (id) => document.getElementById(id);
+  const typing = (target) => target.closest("input:not([type=radio]):not([type=checkbox]), select, textarea, dialog[open]");
+
+  function switchGround() {
+    const root = document.documentElement;
+    const dark = root.dataset.theme ? root.dataset.theme === "dark" : matchMedia("(prefers-color-scheme: dark)").matches;
+    root.dataset.theme = dark ? "light" : "dark";
+    document.cookie = `ground=${dark ? "desk" : "stage"}; path=/; max-age=31536000; samesite=strict`;
+  }
+
+  function press(digit) {
+    const button = document.querySelector(`[data-press="${digit}"]`);
+    if (button) button.click();
+    return Boolean(button);
+  }
+
+  const keys = {
+    "?": () => byId("help").showModal(),
+    d: switchGround,
+    u: () => byId("undo")?.click(),
+    r: () => byId("redo")?.click(),
+    "/": () => byId("find")?.focus(),
+  };
+
+  document.addEventListener("keydown", (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || typing(event.target)) return;
+    if (/^[1-9]$/.test(event.key) ? press(event.key) : keys[event.key]) {
+      event.preventDefault();
+      if (keys[event.key]) keys[event.key]();
+    }
+  });
+
+  document.addEventListener("click", (event) => {
+    if (event.target.closest("[data-ground-switch]")) switchGround();
+    if (event.target.closest("[data-help]")) byId("help").showModal();
+    if (event.target.closest("[data-print]")) print();
+    const pressed = event.target.closest("[data-press]");
+    if (pressed) {
+      const tile = pressed.closest(".tile");
+      tile.classList.add("down");
+      setTimeout(() => tile.classList.remove("down"), 400);
+    }
+  });
+
+  function say(words) {
+    const lost = byId("lost");
+    lost.textContent = words;
+    lost.hidden = words === "";
+  }
+
+  document.addEventListener("htmx:responseError", (event) => {
+    const status = event.detail.xhr.status;
+    if (status === 404) location.assign("/");
+    else if (status === 403) say("This page was open for too long. What you typed is still here; load the page again before you repeat it.");
+    else say("The database does not answer. What you typed is still here; try again in a moment.");
+  });
+  document.addEventListener("htmx:sendError", () =>
+    say("Embrack does not answer. What you typed is still here; start it again with ./embrack start, then repeat."));
+  document.addEventListener("htmx:afterOnLoad", (event) => {
+    if (event.detail.xhr.status < 400 || event.detail.xhr.status === 422) say("");
+  });
+})();

@@ -1,0 +1,47 @@
+package embrack.core.sim;
+
+import embrack.core.plan.Plan;
+import embrack.core.switches.SwitchAt;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Presses of switches, one after the other, on a rig that was just switched on.
+ *
+ * @param start the state before the first press
+ * @param played each press with what came of it; times count from its own moment
+ */
+public record Rehearsal(RigState start, List<Played> played) {
+
+    /** One press of the rehearsal. */
+    public record Played(SwitchAt at, Pressed pressed) {
+    }
+
+    public Rehearsal {
+        played = List.copyOf(played);
+    }
+
+    /** Plays presses through, in their order. */
+    public static Rehearsal of(Plan plan, List<SwitchAt> presses) {
+        Simulator simulator = new Simulator(plan);
+        RigState start = RigState.poweredOn(plan.rig());
+        RigState state = start;
+        List<Played> played = new ArrayList<>();
+        for (SwitchAt at : presses) {
+            Pressed pressed = simulator.press(state, at, 0);
+            state = pressed.after();
+            played.add(new Played(at, pressed));
+        }
+        return new Rehearsal(start, played);
+    }
+
+    /** The state now. */
+    public RigState state() {
+        return played.isEmpty() ? start : played.getLast().pressed().after();
+    }
+
+    /** The state before the last press. */
+    public RigState stateBeforeLast() {
+        return played.size() < 2 ? start : played.get(played.size() - 2).pressed().after();
+    }
+}
