@@ -34,9 +34,10 @@ record PanelView(String path, int number, String label, Optional<Mark> mark, Lis
     /**
      * A step.
      *
+     * @param reads what the board's display reads where it cannot show a number in full
      * @param obstacle why it is not sent, in a few words; empty when it is
      */
-    record StepRow(int index, String deviceId, String device, String key, String words, String message, String bytes, String obstacle) {
+    record StepRow(int index, String deviceId, String device, String key, String words, String message, String bytes, String reads, String obstacle) {
     }
 
     /** What was meant and what happens at one place after one press. */
@@ -69,7 +70,7 @@ record PanelView(String path, int number, String label, Optional<Mark> mark, Lis
         Optional<ShownMessage> shown = shown(plan, at, compiled);
         return new StepRow(index, step.device().text(), plan.rig().name(step.device()).text(), step.action().key(),
                 plan.rig().words(step.device(), step.action()), shown.map(ShownMessage::line).orElse(""),
-                shown.map(ShownMessage::bytes).orElse(""), compiled.obstacle().map(PanelView::obstacle).orElse(""));
+                shown.map(ShownMessage::bytes).orElse(""), shown.map(ShownMessage::reads).orElse(""), compiled.obstacle().map(PanelView::obstacle).orElse(""));
     }
 
     private static OfferRow offer(Plan plan, SwitchAt at, Offer offer) {

@@ -112,7 +112,7 @@ class SwitchesController {
         page.addAttribute("frame", Frame.of(stored, report, Room.SWITCHES, BoardView.href("", at)))
                 .addAttribute("board", BoardView.of(report, at, path))
                 .addAttribute("panel", PanelView.of(report, at, path, find))
-                .addAttribute("trial", TrialView.of(plan, Played.parse(plan, played, press)))
+                .addAttribute("trial", TrialView.of(plan, at.board(), Played.parse(plan, played, press)))
                 .addAttribute("echo", echo);
         return "switches/switches";
     }

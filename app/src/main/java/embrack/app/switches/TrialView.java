@@ -9,6 +9,7 @@ import embrack.core.gear.Words;
 import embrack.core.midi.Wire;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.sim.Event;
@@ -18,6 +19,7 @@ import embrack.core.sim.Rehearsal;
 import embrack.core.sim.RigState;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -59,14 +61,20 @@ record TrialView(String played, int presses, boolean isFull, List<Card> boxes, L
     record TapeLine(String time, String way, String message, String bytes, String outcome, String tone) {
     }
 
-    static TrialView of(Plan plan, Played played) {
+    static TrialView of(Plan plan, DeviceId board, Played played) {
         Rehearsal rehearsal = Rehearsal.of(plan, played.presses());
         RigState state = rehearsal.state();
         Set<Place> moved = rehearsal.stateBeforeLast().differences(state);
         return new TrialView(played.text(plan), played.presses().size(), played.isFull(),
                 plan.rig().devices().stream().filter(d -> !plan.rig().model(d.id()).parts().isEmpty())
+                        .sorted(Comparator.comparing(d -> !isMeant(plan, board, d)))
                         .map(d -> card(plan, d, state, moved)).toList(),
                 tape(plan, rehearsal));
+    }
+
+    /** Whether any switch of the board is about the device: those boxes are looked at first. */
+    private static boolean isMeant(Plan plan, DeviceId board, Device device) {
+        return plan.switches().of(board).stream().anyMatch(assignment -> assignment.uses(device.id()));
     }
 
     private static Card card(Plan plan, Device device, RigState state, Set<Place> moved) {
@@ -105,11 +113,12 @@ record TrialView(String played, int presses, boolean isFull, List<Card> boxes, L
 
     private static Stream<TapeLine> line(Plan plan, Board board, Event event) {
         ShownMessage shown = ShownMessage.on(board, event.message());
+        String message = shown.line().replaceAll(" +", " ");
         return switch (event) {
             case Event.Sent sent -> Stream.empty();
-            case Event.Lost lost -> Stream.of(new TapeLine(Wire.millis(lost.atMicros()), way(plan, lost.socket()), shown.line(), shown.bytes(),
+            case Event.Lost lost -> Stream.of(new TapeLine(Wire.millis(lost.atMicros()), way(plan, lost.socket()), message, shown.bytes(),
                     "nothing is plugged in here", "stop"));
-            case Event.Arrived arrived -> Stream.of(new TapeLine(Wire.millis(arrived.atMicros()), way(plan, arrived.socket()), shown.line(),
+            case Event.Arrived arrived -> Stream.of(new TapeLine(Wire.millis(arrived.atMicros()), way(plan, arrived.socket()), message,
                     shown.bytes(), outcome(plan, arrived), arrived.reading() instanceof Reading.Acts ? "exact" : "note"));
         };
     }

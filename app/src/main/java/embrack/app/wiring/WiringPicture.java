@@ -36,10 +36,10 @@ import org.eclipse.elk.graph.util.ElkGraphUtil;
  */
 record WiringPicture(int width, int height, List<Box> boxes, List<Line> lines) {
 
-    private static final int BOX_WIDTH = 200;
+    private static final int BOX_WIDTH = 180;
     private static final int HEAD = 62;
     private static final int PORT_STEP = 26;
-    private static final int PORT = 12;
+    private static final int PORT_DOWN = 6;
     private static final int LONGEST_NAME = 20;
 
     static {
@@ -80,10 +80,10 @@ record WiringPicture(int width, int height, List<Box> boxes, List<Line> lines) {
             root.setProperty(CoreOptions.ALGORITHM, LayeredOptions.ALGORITHM_ID);
             root.setProperty(CoreOptions.DIRECTION, Direction.RIGHT);
             root.setProperty(CoreOptions.EDGE_ROUTING, EdgeRouting.ORTHOGONAL);
-            root.setProperty(CoreOptions.PADDING, new ElkPadding(24));
+            root.setProperty(CoreOptions.PADDING, new ElkPadding(18));
             root.setProperty(CoreOptions.SPACING_NODE_NODE, 36.0);
             root.setProperty(CoreOptions.SPACING_COMPONENT_COMPONENT, 44.0);
-            root.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, 70.0);
+            root.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, 52.0);
             rig.devices().forEach(this::addNode);
             rig.cables().forEach(cable -> edges.put(cable,
                     ElkGraphUtil.createSimpleEdge(ports.get(cable.from()), ports.get(cable.to()))));
@@ -99,9 +99,9 @@ record WiringPicture(int width, int height, List<Box> boxes, List<Line> lines) {
             for (Port port : rig.model(device.id()).ports()) {
                 boolean sends = port.direction().isSending();
                 ElkPort elk = ElkGraphUtil.createPort(node);
-                elk.setDimensions(PORT, PORT);
+                elk.setDimensions(0, 0);
                 elk.setProperty(CoreOptions.PORT_SIDE, sends ? PortSide.EAST : PortSide.WEST);
-                elk.setLocation(sends ? BOX_WIDTH : -PORT, HEAD + PORT_STEP * (sends ? right++ : left++));
+                elk.setLocation(sends ? BOX_WIDTH : 0, HEAD + PORT_DOWN + PORT_STEP * (sends ? right++ : left++));
                 ports.put(new Socket(device.id(), port.id()), elk);
             }
             node.setDimensions(BOX_WIDTH, HEAD + PORT_STEP * Math.max(1, Math.max(left, right)));
@@ -117,7 +117,7 @@ record WiringPicture(int width, int height, List<Box> boxes, List<Line> lines) {
             ElkNode node = nodes.get(device);
             String name = device.name().text();
             String tape = name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME - 1).strip() + "\u2026";
-            return new Box(device.id().text(), name, tape, 24 + tape.length() * 8, facts(device), (int) node.getX(), (int) node.getY(),
+            return new Box(device.id().text(), name, tape, 26 + tape.length() * 15 / 2, facts(device), (int) node.getX(), (int) node.getY(),
                     (int) node.getWidth(), (int) node.getHeight(),
                     rig.model(device.id()).ports().stream().map(p -> plug(new Socket(device.id(), p.id()), p, chosen)).toList());
         }
@@ -125,14 +125,14 @@ record WiringPicture(int width, int height, List<Box> boxes, List<Line> lines) {
         private Plug plug(Socket socket, Port port, List<Socket> chosen) {
             boolean sends = port.direction().isSending();
             return new Plug(key(socket), port.name().text(), sends, rig.cableIn(socket).isPresent(), chosen.contains(socket),
-                    sends ? BOX_WIDTH : 0, (int) ports.get(socket).getY() + PORT / 2);
+                    sends ? BOX_WIDTH : 0, (int) ports.get(socket).getY());
         }
 
         private String facts(Device device) {
             return Stream.of(SettingId.RECEIVE_CHANNEL, SettingId.SEND_CHANNEL)
                     .flatMap(setting -> rig.setting(device.id(), setting).map(channel -> (setting.equals(SettingId.SEND_CHANNEL)
                             ? "sends on ch " : "listens on ch ") + channel).stream())
-                    .findFirst().orElse("a channel for each message");
+                    .findFirst().orElse("channel per message");
         }
 
         private Line line(Cable cable) {

@@ -2,6 +2,8 @@ package embrack.core.gear;
 
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
+import java.util.List;
+import java.util.Optional;
 
 /**
  * A message in the numbers that a board shows while it is programmed.
@@ -11,15 +13,18 @@ import embrack.core.midi.MessageType;
  * @param number controller, note or program as the box counts
  * @param value value or velocity; empty for a program change
  * @param bytes what travels, in hexadecimal
+ * @param reads what the display reads where it cannot show number or value in full: "127 reads 2.7"; else empty
  */
-public record ShownMessage(String type, int channel, String number, String value, String bytes) {
+public record ShownMessage(String type, int channel, String number, String value, String bytes, String reads) {
 
-    /** The message as a board shows it; where its display reads otherwise, that is said: "127, reads 2.7". */
+    /** The message as a board shows it. */
     public static ShownMessage on(Board board, Message message) {
         boolean program = message.type() == MessageType.PROGRAM_CHANGE;
-        return new ShownMessage(message.type().shortName(), message.channel().number(),
-                program ? String.valueOf(board.programs().shown(message.data1())) : reading(board, message.data1()),
-                program ? "" : reading(board, message.data2()), message.hex());
+        String number = String.valueOf(program ? board.programs().shown(message.data1()) : message.data1());
+        String value = program ? "" : String.valueOf(message.data2());
+        List<Integer> displayed = program ? List.of() : List.of(message.data1(), message.data2());
+        return new ShownMessage(message.type().shortName(), message.channel().number(), number, value, message.hex(),
+                Words.list(displayed.stream().distinct().flatMap(shown -> reading(board, shown).stream()).toList()));
     }
 
     /** In one line: "ch 2  CC 40  127". */
@@ -27,8 +32,8 @@ public record ShownMessage(String type, int channel, String number, String value
         return ("ch %d  %s %s  %s".formatted(channel, type, number, value)).strip();
     }
 
-    private static String reading(Board board, int value) {
+    private static Optional<String> reading(Board board, int value) {
         String shown = board.display().shown(value);
-        return shown.equals(String.valueOf(value)) ? shown : "%d, reads %s".formatted(value, shown);
+        return shown.equals(String.valueOf(value)) ? Optional.empty() : Optional.of("%d reads %s".formatted(value, shown));
     }
 }

@@ -8,7 +8,6 @@ import embrack.core.gear.ShownMessage;
 import embrack.core.gear.Words;
 import embrack.core.midi.ValueDisplay;
 import embrack.core.plan.CompiledStep;
-import embrack.core.plan.CompiledSwitch;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -73,18 +72,18 @@ public final class Sheets {
         Model model = rig.model(id);
         Board board = plan.board(id);
         List<Section> sections = new ArrayList<>(settings(rig.device(id)));
-        report.proofs().stream().map(Proof::compiled).filter(c -> c.at().board().equals(id))
-                .forEach(compiled -> sections.add(messages(board, compiled)));
+        report.proofs().stream().filter(proof -> proof.at().board().equals(id))
+                .forEach(proof -> sections.add(messages(board, proof)));
         sections.addAll(writing(model));
         String display = board.display() == ValueDisplay.PLAIN ? ""
                 : "; shows values " + board.display().words();
         return new Sheet(rig.name(id).text(), model.name().text() + display, sections, List.of());
     }
 
-    private Section messages(Board board, CompiledSwitch compiled) {
-        SwitchAt at = compiled.at();
-        String label = plan.switches().at(at).label().map(l -> ": " + l).orElse("");
-        List<CompiledStep> sent = compiled.steps().stream().filter(CompiledStep::isSent).toList();
+    private Section messages(Board board, Proof proof) {
+        SwitchAt at = proof.at();
+        String label = plan.switches().at(at).label().map(l -> ": " + l).orElse("") + reservation(proof);
+        List<CompiledStep> sent = proof.compiled().steps().stream().filter(CompiledStep::isSent).toList();
         return new Section.Messages("Bank %s, switch %d%s".formatted(plan.bankName(at), at.number(), label),
                 IntStream.range(0, sent.size()).mapToObj(i -> new Section.Messages.Line(i + 1,
                         ShownMessage.on(board, sent.get(i).message().orElseThrow()), plan.words(sent.get(i).step()))).toList());
@@ -101,8 +100,12 @@ public final class Sheets {
     private String tryLine(Proof proof) {
         Assignment assignment = plan.switches().at(proof.at());
         String meant = Words.list(assignment.steps().stream().map(plan::words).toList());
-        return "%s%s. %s%s".formatted(plan.words(proof.at()), assignment.label().map(l -> " (" + l + ")").orElse(""), meant,
-                proof.verdict() == Verdict.EXACT ? "." : ". Not proven: " + proof.verdict().words() + ".");
+        return "%s%s. %s.".formatted(plan.words(proof.at()), assignment.label().map(l -> " (" + l + ")").orElse(""), meant + reservation(proof));
+    }
+
+    /** A sheet never hides that a switch does not do what it should. */
+    private static String reservation(Proof proof) {
+        return proof.verdict() == Verdict.EXACT ? "" : " (not proven: %s)".formatted(proof.verdict().words());
     }
 
     private List<Section> settings(Device device) {

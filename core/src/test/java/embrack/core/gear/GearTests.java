@@ -107,7 +107,9 @@ class GearTests {
     void boardsShowMessagesInTheirOwnNumbers() {
         Board board = Library.FOUR_SWITCH_FLOOR_BOARD.board().orElseThrow();
         assertThat(ShownMessage.on(board, new Message.ControlChange(new Channel(2), 18, 127)))
-                .isEqualTo(new ShownMessage("CC", 2, "18", "127, reads 2.7", "B1 12 7F"));
+                .isEqualTo(new ShownMessage("CC", 2, "18", "127", "B1 12 7F", "127 reads 2.7"));
         assertThat(ShownMessage.on(board, new Message.ProgramChange(new Channel(16), 0)).line()).isEqualTo("ch 16  PC 1");
+        assertThat(ShownMessage.on(board, new Message.ControlChange(new Channel(2), 104, 100)).reads()).isEqualTo("104 reads 0.4 and 100 reads 0.0");
+        assertThat(ShownMessage.on(board, new Message.ControlChange(new Channel(2), 18, 99)).reads()).isEmpty();
     }
 }

@@ -35,9 +35,17 @@ class SheetsTests {
         assertThat(board.sections()).extracting(Section::heading).containsExactly("Set on the box", "Bank A, switch 1",
                 "Bank A, switch 2: Voice dry", "Bank A, switch 3", "Bank A, switch 4", "Keep it");
         Section.Messages dry = (Section.Messages) board.sections().get(2);
-        assertThat(dry.lines()).extracting(l -> "%d. %s = %s, %s".formatted(l.number(), l.message().line(), l.message().bytes(), l.does()))
-                .containsExactly("1. ch 2  CC 56  127, reads 2.7 = B1 38 7F, Vocal mixer: mute Vocal reverb return",
-                        "2. ch 2  CC 57  127, reads 2.7 = B1 39 7F, Vocal mixer: mute Vocal delay return");
+        assertThat(dry.lines()).extracting(l -> "%d. %s = %s, %s, %s".formatted(l.number(), l.message().line(), l.message().bytes(), l.message().reads(), l.does()))
+                .containsExactly("1. ch 2  CC 56  127 = B1 38 7F, 127 reads 2.7, Vocal mixer: mute Vocal reverb return",
+                        "2. ch 2  CC 57  127 = B1 39 7F, 127 reads 2.7, Vocal mixer: mute Vocal delay return");
+    }
+
+    @Test
+    void whatIsNotProvenIsSaidOnTheSheet() {
+        List<Sheet> dead = Sheets.of(Report.of(MuteBoard.with(MuteBoard.receive(MuteBoard.MIXER, 5))));
+        assertThat(dead.get(2).sections()).extracting(Section::heading).contains("Bank A, switch 3 (not proven: dead)");
+        assertThat(((Section.Todo) dead.getLast().sections().getFirst()).lines())
+                .contains("Voice board, bank A, switch 3. Vocal mixer: mute Vocal mic (not proven: dead).");
     }
 
     @Test

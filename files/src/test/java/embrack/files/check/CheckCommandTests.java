@@ -53,8 +53,8 @@ class CheckCommandTests {
         assertThat(proof.propertyNames()).containsExactly("trigger", "verdict", "intended", "actual", "messages", "path", "worstMs");
         assertThat(proof.toString()).isEqualTo("{\"trigger\":\"Voice board, bank A, switch 2\",\"verdict\":\"dead\","
                 + "\"intended\":[\"Vocal mixer: mute Vocal reverb return\",\"Vocal mixer: mute Vocal delay return\"],\"actual\":[],"
-                + "\"messages\":[{\"type\":\"CC\",\"channel\":2,\"number\":\"56\",\"value\":\"127, reads 2.7\",\"bytes\":\"B1 38 7F\"},"
-                + "{\"type\":\"CC\",\"channel\":2,\"number\":\"57\",\"value\":\"127, reads 2.7\",\"bytes\":\"B1 39 7F\"}],"
+                + "\"messages\":[{\"type\":\"CC\",\"channel\":2,\"number\":\"56\",\"value\":\"127\",\"bytes\":\"B1 38 7F\"},"
+                + "{\"type\":\"CC\",\"channel\":2,\"number\":\"57\",\"value\":\"127\",\"bytes\":\"B1 39 7F\"}],"
                 + "\"path\":[\"Voice board MIDI OUT to Vocal mixer MIDI IN\"],\"worstMs\":1.92}");
     }
 
