@@ -43,7 +43,7 @@ public final class PlanFile {
      */
     public static Plan read(byte[] file) {
         if (file.length > MAX_BYTES) {
-            throw unreadable("the file", "has %.1f MB; a plan has at most %d MB".formatted(file.length / 1_048_576.0, MAX_BYTES >> 20));
+            throw unreadable("the file", "has %1$d.0 MB or more; a plan has at most %1$d MB".formatted(MAX_BYTES >> 20));
         }
         return Fields.read(tree(file), PlanReader::read);
     }

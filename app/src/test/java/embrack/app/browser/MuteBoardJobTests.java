@@ -1,0 +1,259 @@
+package embrack.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import embrack.app.AppTest;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** The whole job: from an empty page to a printed sheet that is proven right, and every way of breaking it. */
+@AppTest
+class MuteBoardJobTests {
+
+    private static final List<String> ALL_EXACT = List.of("exact", "exact", "exact", "exact");
+
+    @LocalServerPort
+    private int port;
+
+    @SuppressWarnings("NullAway.Init")
+    private Stagehand hand;
+
+    @BeforeEach
+    void open() {
+        hand = new Stagehand(port);
+    }
+
+    @AfterEach
+    void close() {
+        assertThat(hand.scriptErrors()).isEmpty();
+        hand.close();
+    }
+
+    @Test
+    void fromAnEmptyPageToAProvenSheet() {
+        planTheRig();
+        planTheSwitches();
+
+        Page page = hand.page;
+        assertThat(page.locator(".steps li").first()).containsText("Vocal mixer mute Main");
+        assertThat(page.locator(".steps li .midi").first()).hasText(Pattern.compile("ch 2\\s+CC 63\\s+127\\s+B1 3F 7F"));
+        assertThat(page.locator(".steps li").first()).containsText("127 reads 2.7");
+        assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
+        assertThat(page.locator(".health")).containsText("all proven");
+
+        pressAndLook();
+        readTheSheet();
+        undoRedoAndReload();
+    }
+
+    private void planTheRig() {
+        hand.newRig("First light");
+        hand.addBox("Four-switch floor board", "Voice board");
+        hand.addBox("Rack mixer, 24 strips", "Vocal mixer");
+        hand.set("MIDI receive channel", "2");
+        hand.set("Input 1", "Vocal mic");
+        hand.set("Return 1", "Vocal reverb return");
+        hand.set("Return 2", "Vocal delay return");
+
+        hand.go("Wiring");
+        hand.cable("Voice board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI THRU");
+        assertThat(hand.page.locator(".problem")).hasText("Voice board MIDI OUT and Vocal mixer MIDI THRU both send. A cable goes from OUT or THRU to IN.");
+        Stagehand.see(hand.page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)), "voice-board.out");
+        hand.cable("Voice board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI IN");
+        assertThat(hand.page.locator("tbody tr")).hasCount(1);
+        hand.cable("Vocal mixer 5-pin MIDI THRU", "Vocal mixer 5-pin MIDI IN (taken)");
+        assertThat(hand.page.locator(".problem")).hasText("Both ends are in Vocal mixer. A cable goes from one box to another.");
+        hand.go("Gear");
+        hand.addBox("Four-switch desk board", "Spare board");
+        hand.go("Wiring");
+        hand.cable("Spare board 5-pin MIDI OUT", "Voice board 5-pin MIDI OUT (taken)");
+        assertThat(hand.page.locator(".problem")).containsText("both send");
+        hand.cable("Spare board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI IN (taken)");
+        assertThat(hand.page.locator(".problem")).hasText("Vocal mixer MIDI IN already holds the cable from Voice board MIDI OUT to"
+                + " Vocal mixer MIDI IN. One socket takes one cable; pull that one first.");
+        hand.go("Gear");
+        hand.page.getByText("Spare board").click();
+        hand.click("Remove Spare board");
+        assertThat(hand.page.locator(".boxes li")).hasCount(2);
+    }
+
+    private void planTheSwitches() {
+        hand.go("Switches");
+        hand.addStep("open reverb", "open Vocal reverb return");
+        hand.addStep("open delay", "open Vocal delay return");
+        hand.addStep("open mic", "open Vocal mic");
+        hand.addStep("open main", "open Main");
+        hand.chooseSwitch(2);
+        hand.addStep("mute return", "mute Vocal reverb return");
+        hand.addStep("mute return", "mute Vocal delay return");
+        hand.set("Tape beside the switch", "Voice dry");
+        hand.chooseSwitch(3);
+        hand.addStep("mute mic", "mute Vocal mic");
+        hand.chooseSwitch(4);
+        hand.addStep("mute main", "mute Main");
+    }
+
+    private void pressAndLook() {
+        hand.tile(2).getByRole(AriaRole.BUTTON).click();
+        assertThat(hand.strip("Vocal mixer", "Vocal reverb return")).hasAttribute("data-state", "muted");
+        assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "open");
+        Locator tape = hand.page.locator(".tape-press").first();
+        assertThat(tape).containsText("Voice board, bank A, switch 2 (Voice dry)");
+        assertThat(tape.locator("li").first()).containsText(Pattern.compile("0\\.960 ms ch 2 CC 56 127 B1 38 7F\\s+Vocal mixer MIDI IN: mute Vocal reverb return"));
+        assertThat(tape.locator("li").last()).containsText("1.920 ms");
+        hand.page.keyboard().press("4");
+        assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "muted");
+        hand.page.keyboard().press("1");
+        assertThat(hand.page.locator("[data-state=muted]")).hasCount(0);
+        assertThat(hand.page.locator(".tape-press").first().locator("li").last()).containsText("3.840 ms");
+        assertThat(hand.page.locator(".tape-press")).hasCount(3);
+    }
+
+    private void readTheSheet() {
+        hand.go("Preflight");
+        assertThat(hand.page.locator(".empty")).containsText("Nothing was found");
+        hand.page.getByText("Programming sheets").click();
+        assertThat(hand.page.locator(".sheet h2")).hasText(new String[] {"Vocal mixer", "Cables", "Voice board", "Try every switch"});
+        assertThat(hand.page.locator(".sheet").first()).containsText("Set MIDI receive channel to 2.");
+        Locator board = hand.page.locator(".sheet").nth(2);
+        assertThat(board.locator("h3")).hasText(new String[] {"Set on the box", "Bank A, switch 1", "Bank A, switch 2: Voice dry",
+            "Bank A, switch 3", "Bank A, switch 4", "Keep it"});
+        assertThat(board.locator(".messages").nth(0).locator("tbody tr").last().locator("td")).hasText(
+                new String[] {"", "4", "CC", "2", "63", "0", "Vocal mixer: open Main", "B1 3F 00"});
+        assertThat(board.locator(".messages").nth(1).locator("tbody tr").first().locator("td")).hasText(
+                new String[] {"", "1", "CC", "2", "56", "127, 127 reads 2.7", "Vocal mixer: mute Vocal reverb return", "B1 38 7F"});
+        int messages = board.locator(".messages tbody tr").count();
+        assertThat(messages).isEqualTo(8);
+        assertThat(board.locator(".tick-box")).hasCount(messages + 2);
+    }
+
+    private void undoRedoAndReload() {
+        hand.go("Switches");
+        hand.chooseSwitch(4);
+        hand.page.keyboard().press("u");
+        assertThat(hand.tile(4)).containsText("nothing yet");
+        hand.page.reload();
+        assertThat(hand.tile(4)).containsText("nothing yet");
+        hand.page.keyboard().press("r");
+        assertThat(hand.tile(4)).containsText("Vocal mixer: mute Main");
+        hand.page.reload();
+        assertThat(hand.tile(4)).containsText("Vocal mixer: mute Main");
+        assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
+    }
+
+    @Test
+    void aWrongReceiveChannelIsDeadSaidAndMendedByItsButton() {
+        importExample(file -> file);
+        hand.page.getByText("Vocal mixer").click();
+        hand.set("MIDI receive channel", "5");
+        hand.go("Switches");
+        assertThat(hand.verdicts()).isEqualTo(List.of("dead", "dead", "dead", "dead"));
+        assertThat(hand.findings()).containsExactly("Stops the show Voice board, bank A, switches 1, 2, 3 and 4"
+                + " Voice board sends on channel 2; Vocal mixer listens on channel 5. Vocal mixer hears these switches and ignores them."
+                + " Do this: Set MIDI receive channel of Vocal mixer to 2, in the plan and on the box. Set Vocal mixer to channel 2");
+        assertThat(hand.page.locator(".presses tbody tr").first()).hasText(Pattern.compile("1\\s*.*\\s*(open|muted)\\s*(open|muted)"));
+        hand.page.keyboard().press("2");
+        assertThat(hand.page.locator(".tape-press li").first()).containsText("ignored: it listens on channel 5");
+        assertThat(hand.page.locator(".strip.moved")).hasCount(0);
+        hand.click("Set Vocal mixer to channel 2");
+        assertThat(hand.page.locator(".finding")).hasCount(0);
+        assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
+    }
+
+    @Test
+    void aBoardThatSendsProgramChangesOnlyHasNoWay() {
+        importExample(file -> file);
+        hand.page.getByText("Voice board").click();
+        hand.choose("Hardware today", "Four-switch program board");
+        assertThat(hand.page.locator(".side .soft").first()).containsText("sends program changes");
+        hand.go("Switches");
+        assertThat(hand.verdicts()).isEqualTo(List.of("no way", "no way", "no way", "no way"));
+        assertThat(hand.findings()).singleElement().asString().contains("Voice board, a Four-switch program board, sends only program changes;"
+                + " these switches need control changes.", "These steps are never sent.");
+        hand.click("Use a Four-switch floor board");
+        assertThat(hand.page.locator(".finding")).hasCount(0);
+        assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
+    }
+
+    @Test
+    void moreMessagesThanTheBoardSendsHasNoWay() {
+        importExample(file -> file);
+        hand.page.getByText("Voice board").click();
+        hand.choose("Hardware today", "Four-switch desk board");
+        assertThat(hand.page.locator(".side .soft").first()).containsText("2 messages a press");
+        hand.go("Switches");
+        assertThat(hand.verdicts()).isEqualTo(List.of("no way", "exact", "exact", "exact"));
+        assertThat(hand.findings()).singleElement().asString().contains("The switch has 4 steps; Voice board sends at most 2 in one press.",
+                "These are never sent: Vocal mixer: open Vocal mic and Vocal mixer: open Main.", "Share the steps out over two switches");
+        assertThat(hand.page.locator(".steps .problem")).hasCount(2);
+    }
+
+    @Test
+    void aChartWithMuteAndOpenSwappedIsWrongSaidAndCorrected() {
+        importExample(file -> swapFirstTwo(file, "\"value\" : 127", "\"value\" : 0"));
+        hand.go("Switches");
+        assertThat(hand.verdicts()).isEqualTo(List.of("wrong", "wrong", "wrong", "wrong"));
+        assertThat(hand.findings()).singleElement().asString().contains("Vocal mixer, chart of Rack mixer, 24 strips",
+                "The chart has CC 40 value 0 for \"mute Input 1\", but the box takes it as \"open Input 1\".");
+        hand.chooseSwitch(4);
+        assertThat(hand.page.locator(".presses tbody tr").first()).containsText("Main");
+        hand.click("Correct the chart");
+        assertThat(hand.page.locator(".finding")).hasCount(0);
+        assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
+        assertThat(hand.page.locator(".steps .midi")).containsText("B1 3F 7F");
+    }
+
+    @Test
+    void aMissingCableHasNoWayAndIsPluggedByItsButton() {
+        importExample(file -> file);
+        hand.go("Wiring");
+        hand.page.getByText("Pull it").click();
+        assertThat(hand.page.locator(".empty")).hasText("None yet.");
+        hand.go("Switches");
+        assertThat(hand.verdicts()).isEqualTo(List.of("no way", "no way", "no way", "no way"));
+        assertThat(hand.findings()).singleElement().asString().contains("No cable leads from Voice board to Vocal mixer.",
+                "Plug a cable from Voice board MIDI OUT to Vocal mixer MIDI IN.");
+        hand.page.keyboard().press("3");
+        assertThat(hand.page.locator(".tape-press li").first()).containsText("nothing is plugged in here");
+        hand.click("Plug it in");
+        assertThat(hand.page.locator(".finding")).hasCount(0);
+        assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
+    }
+
+    @Test
+    void anExportedRigComesBackIdentical() {
+        importExample(file -> file);
+        hand.page.getByLabel("Name of the rig").fill("There and back");
+        hand.page.getByLabel("Name of the rig").press("Enter");
+        assertThat(hand.page.locator(".rig-name")).hasText("There and back");
+        hand.page.navigate("/");
+        String file = hand.export();
+        assertThat(file).contains("\"name\" : \"There and back\"");
+        hand.page.getByLabel("Delete There and back").first().click();
+        assertThat(hand.page.locator(".note-line")).containsText("The rig is deleted.");
+        assertThat(hand.page.getByText("There and back")).hasCount(0);
+        hand.importFile(file.getBytes(StandardCharsets.UTF_8));
+        hand.at("/gear");
+        hand.page.navigate("/");
+        assertThat(hand.export()).isEqualTo(file);
+    }
+
+    private void importExample(UnaryOperator<String> change) {
+        hand.importFile(change.apply(Examples.muteBoard()).getBytes(StandardCharsets.UTF_8));
+        hand.at("/gear");
+    }
+
+    private static String swapFirstTwo(String text, String a, String b) {
+        return text.replaceFirst(Pattern.quote(a), "#").replaceFirst(Pattern.quote(b), a).replaceFirst("#", b);
+    }
+}

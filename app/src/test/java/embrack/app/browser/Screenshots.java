@@ -1,0 +1,45 @@
+package embrack.app.browser;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import embrack.app.AppTest;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Not a test: makes the pictures of docs/screenshots from the demo when ./embrack screenshots asks for it. */
+@AppTest
+class Screenshots {
+
+    private static final Path FOLDER = Path.of(System.getProperty("embrack.screenshots", "target/screenshots"));
+
+    @LocalServerPort
+    private int port;
+
+    @Test
+    void take() {
+        for (ColorScheme ground : new ColorScheme[] {ColorScheme.LIGHT, ColorScheme.DARK}) {
+            String suffix = ground == ColorScheme.LIGHT ? "desk" : "stage";
+            shot(ground, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-" + suffix, "");
+            shot(ground, 1280, 800, "/rigs/1/wiring", "wiring-" + suffix, "");
+            shot(ground, 1280, 800, "/rigs/1/switches/voice-board/1/2", "switches-" + suffix, "12");
+            shot(ground, 1280, 800, "/rigs/1/sheets", "sheet-" + suffix, "");
+        }
+        shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
+    }
+
+    private void shot(ColorScheme ground, int width, int height, String path, String name, String keys) {
+        try (Stagehand hand = new Stagehand(port, width, height, ground)) {
+            hand.page.navigate(path);
+            for (char key : keys.toCharArray()) {
+                hand.page.keyboard().press(String.valueOf(key));
+                hand.page.waitForTimeout(900);
+            }
+            if (path.endsWith("sheets")) {
+                hand.page.evaluate("document.querySelectorAll('.sheet')[5].scrollIntoView()");
+            }
+            hand.page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+        }
+    }
+}

@@ -1,0 +1,159 @@
+package embrack.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+
+/** A person at the browser: does what a person can do, by the words on the page. */
+final class Stagehand implements AutoCloseable {
+
+    private final BrowserContext context;
+    private final String address;
+    private final List<String> scriptErrors = new ArrayList<>();
+    final Page page;
+
+    Stagehand(int port, int width, int height, ColorScheme scheme) {
+        address = "http://127.0.0.1:" + port;
+        context = Browsers.chromium().newContext(new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme)
+                .setBaseURL(address));
+        context.setDefaultTimeout(8_000);
+        page = context.newPage();
+        page.onPageError(scriptErrors::add);
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error") && !message.text().matches("(?s)(Failed to load resource|Response Status Error Code).*")) {
+                scriptErrors.add(message.text());
+            }
+        });
+    }
+
+    Stagehand(int port) {
+        this(port, 1280, 800, ColorScheme.LIGHT);
+    }
+
+    /** What scripts complained about, which should be nothing. */
+    List<String> scriptErrors() {
+        return scriptErrors;
+    }
+
+    void newRig(String name) {
+        page.navigate("/");
+        type("New rig", name);
+        click("Make it");
+        at("/gear");
+    }
+
+    void addBox(String model, String name) {
+        page.getByLabel(Pattern.compile(model)).check();
+        type("Its job", name);
+        click("Add it");
+        see(page.getByRole(AriaRole.COMPLEMENTARY).getByLabel("Job"), name);
+    }
+
+    /** Types into the field with that label. */
+    void type(String label, String text) {
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(text);
+    }
+
+    /** Types and confirms with Enter. */
+    void set(String label, String text) {
+        Locator field = page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+        field.fill(text);
+        page.waitForResponse(response -> response.request().method().equals("POST"), () -> field.press("Enter"));
+        page.waitForLoadState();
+    }
+
+    void choose(String label, String option) {
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).selectOption(option);
+    }
+
+    void click(String button) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button).setExact(true)).click();
+    }
+
+    void go(String room) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Rooms")).getByText(room, new Locator.GetByTextOptions().setExact(true)).click();
+        at("/" + room.toLowerCase(Locale.ROOT));
+    }
+
+    void cable(String from, String to) {
+        choose("From", from);
+        choose("To", to);
+        click("Plug it in");
+    }
+
+    void chooseSwitch(int number) {
+        tile(number).getByRole(AriaRole.LINK).click();
+        assertThat(tile(number).getByRole(AriaRole.LINK)).hasAttribute("aria-current", "true");
+    }
+
+    /** Searches for an action and adds it to the chosen switch. */
+    void addStep(String search, String action) {
+        int before = page.locator(".steps li").count();
+        page.getByLabel("Add a step").fill(search);
+        page.locator("#offers button").filter(new Locator.FilterOptions().setHasText(action)).first().click();
+        assertThat(page.locator(".steps li")).hasCount(before + 1);
+    }
+
+    Locator tile(int number) {
+        return page.locator("[data-tile='%d']".formatted(number));
+    }
+
+    Locator strip(String device, String name) {
+        return page.locator("[data-device='%s'] [data-strip='%s']".formatted(device, name));
+    }
+
+    /** What the four switches of the bank are said to be. */
+    List<String> verdicts() {
+        return List.of(1, 2, 3, 4).stream().map(n -> {
+            Locator mark = tile(n).locator(".verdict");
+            return mark.count() == 0 ? "-" : mark.innerText().strip();
+        }).toList();
+    }
+
+    /** The findings beside the chosen switch or in preflight, each in one line. */
+    List<String> findings() {
+        return page.locator(".finding").allInnerTexts().stream().map(text -> text.replaceAll("\\s+", " ")).toList();
+    }
+
+    String export() {
+        Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Export "))).first().click());
+        try {
+            return new String(download.createReadStream().readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    void importFile(byte[] content) {
+        page.navigate("/");
+        page.getByLabel("Import a plan file").setInputFiles(new FilePayload("plan.json", "application/json", content));
+        click("Import");
+    }
+
+    void at(String pathPart) {
+        assertThat(page).hasURL(Pattern.compile(pathPart));
+    }
+
+    static void see(Locator field, String value) {
+        assertThat(field).hasValue(value);
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}
