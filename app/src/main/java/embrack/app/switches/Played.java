@@ -2,19 +2,26 @@ package embrack.app.switches;
 
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.sim.RigState;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
  * The presses made on the page so far, as they travel in a link: {@code 0.1.3} is the first board's bank 1, switch 3.
  * What is no longer on any board is passed over.
+ *
+ * @param fromMuted whether all began muted; else all began open, as at power-on
  */
-record Played(List<SwitchAt> presses) {
+record Played(boolean fromMuted, List<SwitchAt> presses) {
+
+    /** Stands first in a link when all began muted. */
+    static final String MUTED = "muted";
 
     /** More than this would not fit into a link; the oldest state would have to be forgotten. */
     static final int MOST = 250;
@@ -25,7 +32,11 @@ record Played(List<SwitchAt> presses) {
         List<SwitchAt> presses = new ArrayList<>();
         Stream.concat(Stream.of(played.split("_")), Stream.of(press))
                 .flatMap(text -> press(plan, text).stream()).limit(MOST).forEach(presses::add);
-        return new Played(presses);
+        return new Played(played.startsWith(MUTED), presses);
+    }
+
+    RigState start(Plan plan) {
+        return fromMuted ? RigState.opposite(plan.rig()) : RigState.poweredOn(plan.rig());
     }
 
     boolean isFull() {
@@ -33,7 +44,8 @@ record Played(List<SwitchAt> presses) {
     }
 
     String text(Plan plan) {
-        return String.join("_", presses.stream().map(at -> text(plan, at)).toList());
+        return Stream.concat(fromMuted ? Stream.of(MUTED) : Stream.of(), presses.stream().map(at -> text(plan, at)))
+                .collect(Collectors.joining("_"));
     }
 
     static String text(Plan plan, SwitchAt at) {

@@ -28,19 +28,19 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** What presses on this page do to the simulated boxes, and the message tape. */
-record TrialView(String played, int presses, boolean isFull, List<Card> boxes, List<TapePress> tape) {
+record TrialView(String played, boolean fromMuted, int presses, boolean isFull, List<Card> boxes, List<TapePress> tape) {
 
     private static final int PRESSES_ON_TAPE = 4;
 
     /**
      * A box that reacts.
      *
-     * @param strips the parts that this plan names or uses, and any that is not as at power-on
+     * @param strips the parts that this plan names or uses, and any that is not as it began
      * @param others the rest
      */
     record Card(String name, List<Strip> strips, List<Strip> others) {
         public String othersSummary() {
-            return Words.count(others.size(), strips.isEmpty() ? "strip" : "more strip") + ", all open";
+            return "%s, all %s".formatted(Words.count(others.size(), strips.isEmpty() ? "strip" : "more strip"), others.getFirst().state());
         }
     }
 
@@ -62,13 +62,13 @@ record TrialView(String played, int presses, boolean isFull, List<Card> boxes, L
     }
 
     static TrialView of(Plan plan, DeviceId board, Played played) {
-        Rehearsal rehearsal = Rehearsal.of(plan, played.presses());
+        Rehearsal rehearsal = Rehearsal.of(plan, played.start(plan), played.presses());
         RigState state = rehearsal.state();
         Set<Place> moved = rehearsal.stateBeforeLast().differences(state);
-        return new TrialView(played.text(plan), played.presses().size(), played.isFull(),
+        return new TrialView(played.text(plan), played.fromMuted(), played.presses().size(), played.isFull(),
                 plan.rig().devices().stream().filter(d -> !plan.rig().model(d.id()).parts().isEmpty())
                         .sorted(Comparator.comparing(d -> !isMeant(plan, board, d)))
-                        .map(d -> card(plan, d, state, moved)).toList(),
+                        .map(d -> card(plan, d, rehearsal, moved)).toList(),
                 tape(plan, rehearsal));
     }
 
@@ -77,14 +77,16 @@ record TrialView(String played, int presses, boolean isFull, List<Card> boxes, L
         return plan.switches().of(board).stream().anyMatch(assignment -> assignment.uses(device.id()));
     }
 
-    private static Card card(Plan plan, Device device, RigState state, Set<Place> moved) {
+    private static Card card(Plan plan, Device device, Rehearsal rehearsal, Set<Place> moved) {
+        RigState state = rehearsal.state();
         Model model = plan.rig().model(device.id());
         Set<PartId> used = plan.switches().assignments().stream().flatMap(a -> a.steps().stream())
                 .filter(step -> step.device().equals(device.id())).map(step -> step.action().part()).collect(Collectors.toSet());
         Map<Boolean, List<Strip>> byInterest = model.parts().stream()
                 .map(part -> new Place(device.id(), part.id(), Aspect.MUTED))
                 .collect(Collectors.partitioningBy(
-                        place -> used.contains(place.part()) || device.labels().containsKey(place.part()) || state.value(place) != 0 || moved.contains(place),
+                        place -> used.contains(place.part()) || device.labels().containsKey(place.part()) 
+                                || state.value(place) != rehearsal.start().value(place) || moved.contains(place),
                         Collectors.mapping(place -> strip(plan.rig(), device, place, state, moved), Collectors.toList())));
         return new Card(device.name().text(), byInterest.getOrDefault(true, List.of()), byInterest.getOrDefault(false, List.of()));
     }

@@ -117,6 +117,11 @@ class MuteBoardJobTests {
         assertThat(hand.page.locator("[data-state=muted]")).hasCount(0);
         assertThat(hand.page.locator(".tape-press").first().locator("li").last()).containsText("3.840 ms");
         assertThat(hand.page.locator(".tape-press")).hasCount(3);
+        hand.page.getByText("Begin all muted").click();
+        assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "muted");
+        hand.page.keyboard().press("1");
+        assertThat(hand.page.locator(".strip.moved")).hasCount(4);
+        assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "open");
     }
 
     private void readTheSheet() {

@@ -37,7 +37,7 @@ class Screenshots {
                 hand.page.waitForTimeout(900);
             }
             if (path.endsWith("sheets")) {
-                hand.page.evaluate("document.querySelectorAll('.sheet')[5].scrollIntoView()");
+                hand.page.evaluate("document.querySelectorAll('.sheet')[4].scrollIntoView()");
             }
             hand.page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
         }

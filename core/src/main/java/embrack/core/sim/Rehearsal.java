@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Presses of switches, one after the other, on a rig that was just switched on.
+ * Presses of switches, one after the other.
  *
  * @param start the state before the first press
  * @param played each press with what came of it; times count from its own moment
@@ -22,9 +22,8 @@ public record Rehearsal(RigState start, List<Played> played) {
     }
 
     /** Plays presses through, in their order. */
-    public static Rehearsal of(Plan plan, List<SwitchAt> presses) {
+    public static Rehearsal of(Plan plan, RigState start, List<SwitchAt> presses) {
         Simulator simulator = new Simulator(plan);
-        RigState start = RigState.poweredOn(plan.rig());
         RigState state = start;
         List<Played> played = new ArrayList<>();
         for (SwitchAt at : presses) {

@@ -69,6 +69,16 @@ class PlanFileTests {
         assertThat(Report.of(PlanFile.read(Files.readString(EXAMPLES.resolve("mute-board.json")))).findings()).isEmpty();
     }
 
+    @Test
+    void theExampleInTheDocumentationIsAPlanWithoutAFinding() throws IOException {
+        Matcher example = Pattern.compile("```json\n(.*?)```", Pattern.DOTALL).matcher(Files.readString(Path.of("../docs/formats.md")));
+        assertThat(example.find()).isTrue();
+        assertThat(SCHEMA.validate(example.group(1), InputFormat.JSON)).isEmpty();
+        Report report = Report.of(PlanFile.read(example.group(1)));
+        assertThat(report.findings()).isEmpty();
+        assertThat(report.proofs()).hasSize(2);
+    }
+
     private static List<Arguments> broken() {
         return List.of(
                 Arguments.of("\"embrack-plan\"", "\"shopping-list\"", "format: must be \"embrack-plan\"; this is some other file"),
