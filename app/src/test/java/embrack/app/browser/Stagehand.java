@@ -9,10 +9,11 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
-import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -140,8 +141,15 @@ final class Stagehand implements AutoCloseable {
 
     void importFile(byte[] content) {
         page.navigate("/");
-        page.getByLabel("Import a plan file").setInputFiles(new FilePayload("plan.json", "application/json", content));
-        click("Import");
+        try {
+            Path file = Files.write(Files.createTempFile("plan", ".json"), content);
+            page.getByLabel("Import a plan file").setInputFiles(file);
+            click("Import");
+            page.waitForLoadState();
+            file.toFile().deleteOnExit();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     void at(String pathPart) {
