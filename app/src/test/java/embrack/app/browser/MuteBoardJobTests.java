@@ -134,9 +134,9 @@ class MuteBoardJobTests {
         assertThat(board.locator("h3")).hasText(new String[] {"Set on the box", "Bank A, switch 1", "Bank A, switch 2: Voice dry",
             "Bank A, switch 3", "Bank A, switch 4", "Keep it"});
         assertThat(board.locator(".messages").nth(0).locator("tbody tr").last().locator("td")).hasText(
-                new String[] {"", "4", "CC", "2", "63", "0", "Vocal mixer: open Main", "B1 3F 00"});
+                new String[] {"", "4", "CC", "2", "63", "0", "", "Vocal mixer: open Main", "B1 3F 00"});
         assertThat(board.locator(".messages").nth(1).locator("tbody tr").first().locator("td")).hasText(
-                new String[] {"", "1", "CC", "2", "56", "127, 127 reads 2.7", "Vocal mixer: mute Vocal reverb return", "B1 38 7F"});
+                new String[] {"", "1", "CC", "2", "56", "127", "127 reads 2.7", "Vocal mixer: mute Vocal reverb return", "B1 38 7F"});
         int messages = board.locator(".messages tbody tr").count();
         assertThat(messages).isEqualTo(8);
         assertThat(board.locator(".tick-box")).hasCount(messages + 2);

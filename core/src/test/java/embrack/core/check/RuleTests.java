@@ -21,6 +21,7 @@ import embrack.core.check.rule.Severity;
 import embrack.core.gear.Board;
 import embrack.core.gear.Library;
 import embrack.core.gear.Model;
+import embrack.core.gear.SettingId;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;
@@ -137,7 +138,7 @@ class RuleTests {
     }
 
     private static GearEdit send(int channel) {
-        return new GearEdit.ChangeSetting(BOARD, embrack.core.gear.SettingId.SEND_CHANNEL, String.valueOf(channel));
+        return new GearEdit.ChangeSetting(BOARD, SettingId.SEND_CHANNEL, String.valueOf(channel));
     }
 
     private static Plan slow(int messages) {
