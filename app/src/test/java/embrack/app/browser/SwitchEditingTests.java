@@ -1,0 +1,93 @@
+package embrack.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import embrack.app.AppTest;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Changing what a switch does, step by step, and finding actions by words. */
+@AppTest
+class SwitchEditingTests {
+
+    @LocalServerPort
+    private int port;
+
+    @SuppressWarnings("NullAway.Init")
+    private Stagehand hand;
+
+    @BeforeEach
+    void importExample() {
+        hand = new Stagehand(port);
+        hand.importFile(Examples.muteBoard().getBytes(StandardCharsets.UTF_8));
+        hand.go("Switches");
+    }
+
+    @AfterEach
+    void close() {
+        assertThat(hand.scriptErrors()).isEmpty();
+        hand.close();
+    }
+
+    @Test
+    void stepsAreMovedRemovedAndClearedAndEachCanBeTakenBack() {
+        Locator steps = hand.page.locator(".steps .deed");
+        assertThat(steps).hasText(new String[] {"Vocal mixer open Vocal reverb return", "Vocal mixer open Vocal delay return",
+            "Vocal mixer open Vocal mic", "Vocal mixer open Main"});
+        hand.click("open Main earlier");
+        assertThat(steps.nth(2)).hasText("Vocal mixer open Main");
+        hand.click("Remove open Vocal delay return");
+        assertThat(steps).hasCount(3);
+        assertThat(hand.tile(1)).containsText("open Vocal reverb return, Main and Vocal mic");
+        hand.click("Clear this switch");
+        assertThat(steps).hasCount(0);
+        assertThat(hand.tile(1)).containsText("nothing yet");
+        hand.page.keyboard().press("u");
+        assertThat(steps).hasCount(3);
+        hand.page.keyboard().press("u");
+        assertThat(steps).hasCount(4);
+        hand.page.keyboard().press("u");
+        assertThat(steps.last()).hasText("Vocal mixer open Main");
+    }
+
+    @Test
+    void actionsAreFoundByPartsOfWordsAndSayWhatTheyWouldSend() {
+        hand.page.keyboard().press("/");
+        hand.page.keyboard().type("ret 3 mut");
+        Locator offers = hand.page.locator("#offers button");
+        assertThat(offers).hasCount(1);
+        assertThat(offers.first()).containsText("Vocal mixer: mute Return 3");
+        assertThat(offers.first()).containsText("B1 3A 7F");
+        hand.page.getByLabel("Add a step").fill("trombone");
+        assertThat(hand.page.locator("#offers")).containsText("No box in the rig can do that.");
+        hand.page.getByLabel("Add a step").fill("input");
+        assertThat(hand.page.locator("#offers")).containsText("24 more; type another word");
+    }
+
+    @Test
+    void banksAreSwitchesOfTheirOwn() {
+        hand.page.getByText("Bank C").click();
+        assertThat(hand.tile(1)).containsText("nothing yet");
+        hand.addStep("mute main", "mute Main");
+        hand.set("Tape beside the switch", "All quiet");
+        assertThat(hand.tile(1)).containsText("All quiet");
+        assertThat(hand.tile(1).locator(".verdict")).hasText("exact");
+        hand.page.getByText("Bank A").click();
+        assertThat(hand.tile(1)).containsText("open Vocal reverb return");
+        hand.go("Preflight");
+        assertThat(hand.page.locator(".proofs tbody tr")).hasCount(5);
+        assertThat(hand.page.locator(".proofs tbody tr").last()).containsText("Voice board, bank C, switch 1");
+    }
+
+    @Test
+    void openingAMicShowsTheCaution() {
+        assertThat(hand.page.locator(".side .caution")).containsText("can howl");
+        hand.chooseSwitch(2);
+        assertThat(hand.page.locator(".side .caution")).hasCount(0);
+    }
+}
