@@ -47,7 +47,10 @@ public record Frame(String path, String here, String rigName, List<Door> rooms, 
         if (report.stopsTheShow()) {
             return Words.count(report.count(Severity.STOPS), "stop");
         }
-        return report.findings().isEmpty() ? "clean" : "%d to look at".formatted(report.findings().size());
+        if (report.findings().isEmpty()) {
+            return report.proofs().isEmpty() ? "nothing yet" : "clean";
+        }
+        return "%d to look at".formatted(report.findings().size());
     }
 
     private static List<Mark> health(Report report) {
@@ -65,7 +68,7 @@ public record Frame(String path, String here, String rigName, List<Door> rooms, 
             marks.add(Mark.of(Severity.NOTE, Words.count(notes, "note")));
         }
         if (marks.isEmpty()) {
-            marks.add(new Mark("tick", "exact", report.proofs().isEmpty() ? "nothing found" : "all proven"));
+            marks.add(report.proofs().isEmpty() ? Mark.of(Severity.NOTE, "nothing to prove yet") : new Mark("tick", "exact", "all proven"));
         }
         return marks;
     }
