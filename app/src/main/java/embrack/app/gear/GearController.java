@@ -15,6 +15,7 @@ import embrack.core.plan.GearEdit;
 import embrack.core.plan.Refused;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
@@ -99,8 +100,21 @@ class GearController {
 
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         Optional<DeviceId> device = Optional.of(Refusals.pathVariable(request, "device")).filter(d -> !d.isEmpty()).map(DeviceId::new);
-        return show(RigId.of(Refusals.pathVariable(request, "id")), device, Refusals.answer(refused, request, response), page);
+        Echo echo = hasForm(rigs.load(id).plan().rig(), device, request)
+                ? Refusals.answer(refused, request, response)
+                : Refusals.answerWithoutForm(refused, request, response, page);
+        return show(id, device, echo, page);
+    }
+
+    /** Whether the box, and the setting or part, that the request was about is still there. */
+    private static boolean hasForm(Rig rig, Optional<DeviceId> device, HttpServletRequest request) {
+        String setting = Refusals.pathVariable(request, "setting");
+        String part = Refusals.pathVariable(request, "part");
+        return device.isEmpty() || rig.find(device.get()).isPresent()
+                && (setting.isEmpty() || rig.model(device.get()).setting(new SettingId(setting)).isPresent())
+                && (part.isEmpty() || rig.model(device.get()).part(new PartId(part)).isPresent());
     }
 
     private String show(RigId id, Optional<DeviceId> selected, Echo echo, Model page) {

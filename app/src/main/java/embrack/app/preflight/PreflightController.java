@@ -1,6 +1,7 @@
 package embrack.app.preflight;
 
 import embrack.app.frame.Frame;
+import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.frame.WayBack;
 import embrack.app.store.RigId;
@@ -9,9 +10,13 @@ import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
+import embrack.core.plan.Refused;
 import embrack.core.sheet.Sheets;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Objects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -57,5 +62,11 @@ class PreflightController {
                 .map(Finding::remedy).flatMap(remedy -> remedy.stream()).findFirst()
                 .map(Remedy::edit).ifPresent(edit -> rigs.edit(id, edit));
         return WayBack.to(id, back);
+    }
+
+    /** Somebody changed the plan at the same moment; the page it came from shows how it is now. */
+    @ExceptionHandler(Refused.class)
+    String changedMeanwhile(HttpServletRequest request) {
+        return WayBack.to(RigId.of(Refusals.pathVariable(request, "id")), Objects.requireNonNullElse(request.getParameter("back"), ""));
     }
 }

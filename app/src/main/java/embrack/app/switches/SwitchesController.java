@@ -33,7 +33,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 @RequestMapping("/rigs/{id}/switches")
 class SwitchesController {
 
-    private static final String SWITCH = "/{board}/{bank}/{number}";
+    private static final String SWITCH = "/{board}/{bank:[1-9]\\d{0,2}}/{number:[1-9]\\d{0,2}}";
 
     private final RigStore rigs;
 
@@ -44,11 +44,8 @@ class SwitchesController {
     @GetMapping
     String first(@PathVariable RigId id, Model page) {
         StoredRig stored = rigs.load(id);
-        if (!stored.plan().boards().isEmpty()) {
-            return "redirect:" + BoardView.href("/rigs/" + id, new SwitchAt(stored.plan().boards().getFirst(), 1, 1));
-        }
-        page.addAttribute("frame", Frame.of(stored, Report.of(stored.plan()), Room.SWITCHES, "/switches"));
-        return "switches/none";
+        return stored.plan().boards().isEmpty() ? none(stored, page)
+                : "redirect:" + BoardView.href("/rigs/" + id, new SwitchAt(stored.plan().boards().getFirst(), 1, 1));
     }
 
     @GetMapping(SWITCH)
@@ -89,10 +86,23 @@ class SwitchesController {
 
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
-        Echo echo = Refusals.answer(refused, request, response);
+        RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         SwitchAt at = new SwitchAt(new DeviceId(Refusals.pathVariable(request, "board")),
                 Integer.parseInt(Refusals.pathVariable(request, "bank")), Integer.parseInt(Refusals.pathVariable(request, "number")));
-        return show(RigId.of(Refusals.pathVariable(request, "id")), at, echo.typed().getOrDefault("find", ""), "", "", echo, page);
+        StoredRig stored = rigs.load(id);
+        if (!isOnBoard(stored.plan(), at)) {
+            Refusals.answerWithoutForm(refused, request, response, page);
+            return none(stored, page);
+        }
+        Echo echo = Refusals.answer(refused, request, response);
+        return show(id, at, echo.typed().getOrDefault("find", ""), "", "", echo, page);
+    }
+
+    /** The room when there is no switch to show. */
+    private static String none(StoredRig stored, Model page) {
+        page.addAttribute("frame", Frame.of(stored, Report.of(stored.plan()), Room.SWITCHES, "/switches"))
+                .addAttribute("boards", stored.plan().boards().size());
+        return "switches/none";
     }
 
     private String edit(RigId id, SwitchEdit edit, String find) {

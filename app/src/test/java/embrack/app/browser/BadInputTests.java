@@ -96,14 +96,41 @@ class BadInputTests {
         hand.page.getByLabel("Add a step").fill("mute main");
         Locator offer = hand.page.locator("#offers button").first();
         assertThat(offer).isVisible();
-        try (Stagehand other = new Stagehand(port)) {
-            other.page.navigate(hand.page.url().replaceFirst("/switches.*", "/gear/vocal-mixer"));
-            other.click("Remove Vocal mixer");
-            other.click("Remove it with its steps");
-            assertThat(other.page.locator(".boxes li")).hasCount(1);
-        }
+        removeElsewhere("Vocal mixer", "vocal-mixer");
         offer.click();
         assertThat(hand.page.locator(".problem")).hasText("That box is no longer in the rig. Choose another.");
+        removeElsewhere("Voice board", "voice-board");
+        hand.page.getByLabel("Tape beside the switch").fill("Late");
+        hand.page.getByLabel("Tape beside the switch").press("Enter");
+        assertThat(hand.page.locator(".problem")).hasText("That box is no longer in the rig. Choose another.");
+        assertThat(hand.page.locator("main")).containsText("There is no box with switches in this rig yet.");
+    }
+
+    @Test
+    void aFieldOfABoxThatIsGoneSaysSo() {
+        removeElsewhere("Vocal mixer", "vocal-mixer");
+        field("Input 2").fill("Late");
+        field("Input 2").press("Enter");
+        assertThat(hand.page.locator(".problem")).hasText("That box is no longer in the rig. Choose another.");
+        assertThat(hand.page.locator(".boxes li")).hasCount(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"/switches/voice-board/0/1", "/switches/voice-board/1/99999", "/nowhere"})
+    void addressesThatLeadNowhereSaySoCalmly(String path) {
+        assertThat(hand.page.navigate(hand.page.url().replaceFirst("/gear.*", path)).status()).isEqualTo(404);
+        assertThat(hand.page.locator("h1")).hasText("There is no such page");
+    }
+
+    private void removeElsewhere(String name, String id) {
+        try (Stagehand other = new Stagehand(port)) {
+            other.page.navigate(hand.page.url().replaceFirst("/(switches|gear).*", "/gear/" + id));
+            other.click("Remove " + name);
+            if (id.equals("vocal-mixer")) {
+                other.click("Remove it with its steps");
+            }
+            assertThat(other.page.locator(".boxes a[href$='" + id + "']")).hasCount(0);
+        }
     }
 
     @Test
