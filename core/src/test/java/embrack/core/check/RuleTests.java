@@ -123,6 +123,18 @@ class RuleTests {
     }
 
     @Test
+    void oneChannelForTwoReceiversAsksForABoardWithAChannelForEachMessage() {
+        Plan plan = MuteBoard.withSecondMixer(3, new SwitchEdit.ClearSwitch(at(1)), new SwitchEdit.ClearSwitch(at(2)),
+                new SwitchEdit.AddStep(at(3), step(SECOND, "mute:in-1")));
+        Finding finding = findings(plan, "switches.channel-mismatch").getFirst();
+        assertThat(finding.where()).isEqualTo("Voice board, bank A, switch 3");
+        assertThat(finding.fix()).startsWith("Voice board has one channel for everything and its switches are about boxes on several.");
+        Plan mended = finding.remedy().orElseThrow().edit().apply(plan);
+        assertThat(mended.rig().model(BOARD)).isEqualTo(Library.FOUR_SWITCH_DESK_BOARD);
+        assertThat(Report.of(mended).findings()).isEmpty();
+    }
+
+    @Test
     void twoMixersThatFightSayWhoseMessageItWas() {
         Plan plan = MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:in-1")));
         assertThat(findings(plan, "switches.not-as-meant").getFirst().why())

@@ -6,10 +6,12 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.gear.SendChannel;
 import embrack.core.gear.SettingId;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -37,16 +39,35 @@ final class ChannelMismatch implements Rule {
 
     private Finding finding(Plan plan, Collection<Deafness> all) {
         Deafness deaf = all.iterator().next();
-        DeviceId device = deaf.device();
+        DeviceId board = deaf.proof().at().board();
         List<SwitchAt> switches = all.stream().map(d -> d.proof().at()).toList();
-        String setting = plan.rig().model(device).setting(SettingId.RECEIVE_CHANNEL).orElseThrow().name().text();
+        String what = "%s sends on channel %d; %s listens on channel %d.".formatted(plan.rig().name(board),
+                deaf.sentOn().number(), plan.rig().name(deaf.device()), deaf.listensOn().number());
+        String why = "%s hears these switches and ignores them.".formatted(plan.rig().name(deaf.device()));
+        return isChannelNeededElsewhere(plan, board, deaf)
+                ? new Finding(info(), Severity.STOPS, plan.words(switches), what, why,
+                        "%s has one channel for everything and its switches are about boxes on several. Use a board where each message has its own."
+                                .formatted(plan.rig().name(board)),
+                        switches, new OtherHardware(plan, board).remedy(b -> b.sendChannel() == SendChannel.EACH_MESSAGE))
+                : new Finding(info(), Severity.STOPS, plan.words(switches), what, why, fix(plan, deaf), switches, Optional.of(remedy(plan, deaf)));
+    }
+
+    /** Whether the board has steps for another box that does listen to what it sends; both cannot share the channel. */
+    private static boolean isChannelNeededElsewhere(Plan plan, DeviceId board, Deafness deaf) {
+        return plan.switches().of(board).stream().flatMap(a -> a.steps().stream()).map(Step::device)
+                .filter(device -> !device.equals(deaf.device()))
+                .anyMatch(device -> plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).filter(c -> c == deaf.sentOn().number()).isPresent());
+    }
+
+    private static String fix(Plan plan, Deafness deaf) {
+        return "Set %s of %s to %d, in the plan and on the box.".formatted(
+                plan.rig().model(deaf.device()).setting(SettingId.RECEIVE_CHANNEL).orElseThrow().name(),
+                plan.rig().name(deaf.device()), deaf.sentOn().number());
+    }
+
+    private static Remedy remedy(Plan plan, Deafness deaf) {
         int channel = deaf.sentOn().number();
-        return new Finding(info(), Severity.STOPS, plan.words(switches),
-                "%s sends on channel %d; %s listens on channel %d.".formatted(plan.rig().name(deaf.proof().at().board()),
-                        channel, plan.rig().name(device), deaf.listensOn().number()),
-                "%s hears these switches and ignores them.".formatted(plan.rig().name(device)),
-                "Set %s of %s to %d, in the plan and on the box.".formatted(setting, plan.rig().name(device), channel),
-                switches, Optional.of(new Remedy("Set %s to channel %d".formatted(plan.rig().name(device), channel),
-                        new GearEdit.ChangeSetting(device, SettingId.RECEIVE_CHANNEL, String.valueOf(channel)))));
+        return new Remedy("Set %s to channel %d".formatted(plan.rig().name(deaf.device()), channel),
+                new GearEdit.ChangeSetting(deaf.device(), SettingId.RECEIVE_CHANNEL, String.valueOf(channel)));
     }
 }

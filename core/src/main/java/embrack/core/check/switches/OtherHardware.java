@@ -12,6 +12,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /** Finds hardware in the library that could do a board's whole job. */
@@ -27,7 +28,12 @@ final class OtherHardware {
 
     /** The first board of the library that sends all that the switches need, as a remedy. */
     Optional<Remedy> remedy() {
-        return Library.all().stream().filter(this::canDoTheJob).findFirst()
+        return remedy(any -> true);
+    }
+
+    /** As {@link #remedy()}, among the boards that are also otherwise fit. */
+    Optional<Remedy> remedy(Predicate<Board> fit) {
+        return Library.all().stream().filter(model -> model.board().filter(fit).isPresent()).filter(this::canDoTheJob).findFirst()
                 .map(model -> new Remedy("Use a " + model.name(), new GearEdit.SwapHardware(board, model)));
     }
 
