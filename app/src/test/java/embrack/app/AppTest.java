@@ -1,6 +1,7 @@
 package embrack.app;
 
 import java.lang.annotation.ElementType;
+import java.lang.annotation.Inherited;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
@@ -13,6 +14,7 @@ import org.springframework.test.context.ContextConfiguration;
 /** A test with the whole application running on a free port, its database in the throw-away cluster. */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
+@Inherited
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @ContextConfiguration(initializers = AppTest.OnThrowAwayCluster.class)
 public @interface AppTest {

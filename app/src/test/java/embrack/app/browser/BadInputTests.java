@@ -5,41 +5,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import embrack.app.AppTest;
 import embrack.app.ThrowAwayCluster;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** What people type by mistake gets its reason at the field, and the page keeps it; a lost database loses nothing either. */
-@AppTest
-class BadInputTests {
-
-    @LocalServerPort
-    private int port;
-
-    @SuppressWarnings("NullAway.Init")
-    private Stagehand hand;
+class BadInputTests extends AtTheBrowser {
 
     @BeforeEach
-    void importExample() {
-        hand = new Stagehand(port);
-        hand.importFile(Examples.muteBoard().getBytes(StandardCharsets.UTF_8));
-        hand.at("/gear");
+    void begin() {
+        importExample();
         hand.page.getByText("Vocal mixer").click();
         assertThat(field("Job")).hasValue("Vocal mixer");
-    }
-
-    @AfterEach
-    void close() {
-        assertThat(hand.scriptErrors()).isEmpty();
-        hand.close();
     }
 
     @ParameterizedTest

@@ -6,38 +6,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import embrack.app.AppTest;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** The whole job: from an empty page to a printed sheet that is proven right, and every way of breaking it. */
-@AppTest
-class MuteBoardJobTests {
+class MuteBoardJobTests extends AtTheBrowser {
 
     private static final List<String> ALL_EXACT = List.of("exact", "exact", "exact", "exact");
-
-    @LocalServerPort
-    private int port;
-
-    @SuppressWarnings("NullAway.Init")
-    private Stagehand hand;
-
-    @BeforeEach
-    void open() {
-        hand = new Stagehand(port);
-    }
-
-    @AfterEach
-    void close() {
-        assertThat(hand.scriptErrors()).isEmpty();
-        hand.close();
-    }
 
     @Test
     void fromAnEmptyPageToAProvenSheet() {
@@ -158,7 +135,7 @@ class MuteBoardJobTests {
 
     @Test
     void aWrongReceiveChannelIsDeadSaidAndMendedByItsButton() {
-        importExample(file -> file);
+        importExample();
         hand.page.getByText("Vocal mixer").click();
         hand.set("MIDI receive channel", "5");
         hand.go("Switches");
@@ -177,7 +154,7 @@ class MuteBoardJobTests {
 
     @Test
     void aBoardThatSendsProgramChangesOnlyHasNoWay() {
-        importExample(file -> file);
+        importExample();
         hand.page.getByText("Voice board").click();
         hand.choose("Hardware today", "Four-switch program board");
         assertThat(hand.page.locator(".side .soft").first()).containsText("sends program changes");
@@ -192,7 +169,7 @@ class MuteBoardJobTests {
 
     @Test
     void moreMessagesThanTheBoardSendsHasNoWay() {
-        importExample(file -> file);
+        importExample();
         hand.page.getByText("Voice board").click();
         hand.choose("Hardware today", "Four-switch desk board");
         assertThat(hand.page.locator(".side .soft").first()).containsText("2 messages a press");
@@ -220,7 +197,7 @@ class MuteBoardJobTests {
 
     @Test
     void aMissingCableHasNoWayAndIsPluggedByItsButton() {
-        importExample(file -> file);
+        importExample();
         hand.go("Wiring");
         hand.page.getByText("Pull it").click();
         assertThat(hand.page.locator(".empty")).hasText("None yet.");
@@ -237,7 +214,7 @@ class MuteBoardJobTests {
 
     @Test
     void anExportedRigComesBackIdentical() {
-        importExample(file -> file);
+        importExample();
         hand.page.getByLabel("Name of the rig").fill("There and back");
         hand.page.getByLabel("Name of the rig").press("Enter");
         assertThat(hand.page.locator(".rig-name")).hasText("There and back");
@@ -251,11 +228,6 @@ class MuteBoardJobTests {
         hand.at("/gear");
         hand.page.navigate("/");
         assertThat(hand.export()).isEqualTo(file);
-    }
-
-    private void importExample(UnaryOperator<String> change) {
-        hand.importFile(change.apply(Examples.muteBoard()).getBytes(StandardCharsets.UTF_8));
-        hand.at("/gear");
     }
 
     private static String swapFirstTwo(String text, String a, String b) {

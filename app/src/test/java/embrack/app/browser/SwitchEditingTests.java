@@ -1,37 +1,18 @@
 package embrack.app.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import embrack.app.AppTest;
-import java.nio.charset.StandardCharsets;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Changing what a switch does, step by step, and finding actions by words. */
-@AppTest
-class SwitchEditingTests {
-
-    @LocalServerPort
-    private int port;
-
-    @SuppressWarnings("NullAway.Init")
-    private Stagehand hand;
+class SwitchEditingTests extends AtTheBrowser {
 
     @BeforeEach
-    void importExample() {
-        hand = new Stagehand(port);
-        hand.importFile(Examples.muteBoard().getBytes(StandardCharsets.UTF_8));
+    void begin() {
+        importExample();
         hand.go("Switches");
-    }
-
-    @AfterEach
-    void close() {
-        assertThat(hand.scriptErrors()).isEmpty();
-        hand.close();
     }
 
     @Test

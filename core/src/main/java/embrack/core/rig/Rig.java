@@ -130,7 +130,10 @@ public record Rig(TapeLabel name, List<Model> models, List<Device> devices, List
         return new Rig(other, models, devices, cables);
     }
 
-    /** The rig with one more device at the end, its model added if it is new here. */
+    /**
+     * The rig with one more device at the end, its model added if none of that id is here yet; a description that came
+     * with the plan stays the one that counts.
+     */
     public Rig withDevice(Device device, Model model) {
         List<Device> more = new ArrayList<>(devices);
         more.add(device);
