@@ -80,6 +80,7 @@
     const status = event.detail.xhr.status;
     if (status === 404) location.assign("/");
     else if (status === 403) say("This page was open for too long. What you typed is still here; load the page again before you repeat it.");
+    else if (status !== 503) say("That did not work, and nothing was changed. What you typed is still here.");
     else say("The database does not answer. What you typed is still here; try again in a moment.");
   });
   document.addEventListener("htmx:sendError", () =>

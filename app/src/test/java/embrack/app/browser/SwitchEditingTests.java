@@ -66,6 +66,19 @@ class SwitchEditingTests extends AtTheBrowser {
     }
 
     @Test
+    void whatStandsBesideAFieldFollowsWhatWasTypedIntoIt() {
+        hand.page.getByText("Bank D").click();
+        hand.set("Tape beside the switch", "Later");
+        assertThat(hand.page.locator("#said .finding")).containsText("The switch is called Later and does nothing yet.");
+        assertThat(hand.page.locator(".health")).containsText("1 note");
+        hand.go("Gear");
+        hand.page.getByText("Vocal mixer").click();
+        hand.set("Job", "Voice mixer");
+        assertThat(hand.page.locator("#remove-form")).containsText("Remove Voice mixer");
+        assertThat(hand.page.locator(".boxes")).containsText("Voice mixer");
+    }
+
+    @Test
     void openingAMicShowsTheCaution() {
         assertThat(hand.page.locator(".side .caution")).containsText("can howl");
         hand.chooseSwitch(2);

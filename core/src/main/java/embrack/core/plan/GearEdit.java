@@ -6,7 +6,6 @@ import embrack.core.gear.PartId;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.gear.TapeLabel;
-import embrack.core.gear.Words;
 import embrack.core.rig.Cable;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -91,7 +90,7 @@ public sealed interface GearEdit extends Edit {
             List<Assignment> users = plan.switches().using(device);
             if (!users.isEmpty() && !withSteps) {
                 throw new Refused("device", "%s is still used by %s. Remove those steps first, or remove the box with its steps."
-                        .formatted(gone.name(), Words.list(users.stream().map(a -> plan.words(a.at())).toList())));
+                        .formatted(gone.name(), plan.words(users.stream().map(Assignment::at).toList())));
             }
             return new Plan(plan.rig().withoutDevice(device), plan.switches().without(device));
         }

@@ -3,7 +3,6 @@ package embrack.core.sim;
 import embrack.core.plan.CompiledSwitch;
 import java.util.List;
 import java.util.SortedSet;
-import java.util.TreeSet;
 
 /** Puts what the trials showed into one word. */
 final class Judge {
@@ -12,8 +11,7 @@ final class Judge {
     }
 
     static Verdict verdict(CompiledSwitch compiled, SortedSet<Place> targets, List<Trial> trials, long worstMicros) {
-        SortedSet<Place> wrong = new TreeSet<>();
-        trials.forEach(trial -> trial.presses().forEach(press -> wrong.addAll(press.differences())));
+        SortedSet<Place> wrong = Trial.wrongPlaces(trials);
         if (compiled.isObstructed()) {
             return Verdict.NO_WAY;
         }

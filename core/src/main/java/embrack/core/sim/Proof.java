@@ -2,6 +2,7 @@ package embrack.core.sim;
 
 import embrack.core.plan.CompiledSwitch;
 import embrack.core.switches.SwitchAt;
+import java.util.Collections;
 import java.util.List;
 import java.util.SortedSet;
 import java.util.TreeSet;
@@ -20,7 +21,7 @@ public record Proof(CompiledSwitch compiled, Verdict verdict, SortedSet<Place> t
         List<Event> trace, long worstMicros) {
 
     public Proof {
-        targets = new TreeSet<>(targets);
+        targets = Collections.unmodifiableSortedSet(new TreeSet<>(targets));
         trials = List.copyOf(trials);
         trace = List.copyOf(trace);
     }
@@ -31,9 +32,7 @@ public record Proof(CompiledSwitch compiled, Verdict verdict, SortedSet<Place> t
 
     /** Every place that was ever wrong. */
     public SortedSet<Place> wrongPlaces() {
-        SortedSet<Place> wrong = new TreeSet<>();
-        trials.forEach(trial -> trial.presses().forEach(press -> wrong.addAll(press.differences())));
-        return wrong;
+        return Trial.wrongPlaces(trials);
     }
 
     /** The trial that shows best what is wrong: the one with the most differences, the first of equals. */

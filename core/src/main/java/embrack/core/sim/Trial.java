@@ -1,12 +1,21 @@
 package embrack.core.sim;
 
 import java.util.List;
+import java.util.SortedSet;
+import java.util.TreeSet;
 
 /** The same switch pressed several times, from one start. */
 public record Trial(RigState start, List<Press> presses) {
 
     public Trial {
         presses = List.copyOf(presses);
+    }
+
+    /** Every place that was wrong after any press of any of these trials. */
+    static SortedSet<Place> wrongPlaces(List<Trial> trials) {
+        SortedSet<Place> wrong = new TreeSet<>();
+        trials.forEach(trial -> trial.presses().forEach(press -> wrong.addAll(press.differences())));
+        return wrong;
     }
 
     boolean anythingMoved() {

@@ -44,8 +44,7 @@ class EditTests {
                 Arguments.of(new GearEdit.RenameDevice(BOARD, "Vocal mixer"), "name",
                         "There is already a box called Vocal mixer. Give each its own name."),
                 Arguments.of(new GearEdit.RenameDevice(GONE, "Vox"), "name", "That box is no longer in the rig. Choose another."),
-                Arguments.of(new GearEdit.RemoveDevice(MIXER, false), "device", "Vocal mixer is still used by Voice board, bank A, switch 1,"
-                        + " Voice board, bank A, switch 2, Voice board, bank A, switch 3 and Voice board, bank A, switch 4."
+                Arguments.of(new GearEdit.RemoveDevice(MIXER, false), "device", "Vocal mixer is still used by Voice board, bank A, switches 1, 2, 3 and 4."
                         + " Remove those steps first, or remove the box with its steps."),
                 Arguments.of(new GearEdit.SwapHardware(BOARD, Library.RACK_MIXER), "model", "Voice board is a floor board and"
                         + " Rack mixer, 24 strips is a mixer; it cannot take over the job."),

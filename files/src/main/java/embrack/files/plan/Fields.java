@@ -43,6 +43,8 @@ final class Fields {
             }
         } catch (Unfit unfit) {
             problems.add(unfit.problem);
+        } catch (Abandoned abandoned) {
+            // Its problems are told already.
         }
         throw new UnreadablePlan(problems);
     }
@@ -108,11 +110,12 @@ final class Fields {
     }
 
     /**
-     * A list of objects. All of it is looked at; if any of it cannot be read, the reading of the file ends behind the
-     * list, since what comes later may refer to what is missing.
+     * A list of objects. All of it is looked at; if any of it cannot be read, the object that holds the list is given up
+     * behind it, since what comes later may refer to what is missing.
      */
     <T> List<T> objects(String name, int most, Function<Fields, T> reader) {
         List<T> values = new ArrayList<>();
+        int problemsBefore = problems.size();
         if (needed(name).size() > most) {
             throw new Unfit(at(name), "holds %d entries; at most %d are allowed".formatted(needed(name).size(), most));
         }
@@ -121,10 +124,12 @@ final class Fields {
                 return values.add(new Fields(element, at(name) + "[" + i + "]", problems).whole(reader));
             } catch (Unfit unfit) {
                 return problems.add(unfit.problem);
+            } catch (Abandoned abandoned) {
+                return false;
             }
         });
-        if (!problems.isEmpty()) {
-            throw new UnreadablePlan(problems);
+        if (problems.size() > problemsBefore) {
+            throw new Abandoned();
         }
         return values;
     }
@@ -221,6 +226,16 @@ final class Fields {
 
     private static String clipped(String text) {
         return text.length() <= 60 ? text : text.substring(0, 60) + "...";
+    }
+
+    /** An object is given up, since a list in it could not be read; the problems are told already. */
+    private static final class Abandoned extends RuntimeException {
+
+        private static final long serialVersionUID = 1L;
+
+        Abandoned() {
+            super(null, null, false, false);
+        }
     }
 
     /** A value that does not fit; ends the reading of the object it is in. */

@@ -129,6 +129,10 @@ class PlanFileTests {
         assertThatExceptionOfType(UnreadablePlan.class).isThrownBy(() -> PlanFile.read(file.replace("\"number\" : 40", "\"number\" : 127")))
                 .satisfies(e -> assertThat(e.problems()).extracting(p -> p.where())
                         .containsExactly("models[1].chart[0]", "models[1].chart[1]"));
+        String twoModels = CLEAN.replace("\"direction\" : \"out\"", "\"direction\" : \"up\"").replace("\"direction\" : \"in\"", "\"direction\" : \"down\"");
+        assertThatExceptionOfType(UnreadablePlan.class).isThrownBy(() -> PlanFile.read(twoModels))
+                .satisfies(e -> assertThat(e.problems()).extracting(p -> p.where())
+                        .containsExactly("models[0].ports[0].direction", "models[1].ports[0].direction"));
     }
 
     @Test
