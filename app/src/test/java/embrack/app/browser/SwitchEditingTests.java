@@ -71,6 +71,7 @@ class SwitchEditingTests extends AtTheBrowser {
         hand.set("Tape beside the switch", "Later");
         assertThat(hand.page.locator("#said .finding")).containsText("The switch is called Later and does nothing yet.");
         assertThat(hand.page.locator(".health")).containsText("1 note");
+        assertThat(hand.page.getByText("Clear this switch")).isVisible();
         hand.go("Gear");
         hand.page.getByText("Vocal mixer").click();
         hand.set("Job", "Voice mixer");
