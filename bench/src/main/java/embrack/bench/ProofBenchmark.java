@@ -1,11 +1,11 @@
 package embrack.bench;
 
+import embrack.core.chart.Action;
 import embrack.core.check.Report;
-import embrack.core.gear.Action;
-import embrack.core.gear.Library;
+import embrack.core.gear.library.Library;
 import embrack.core.gear.PortId;
 import embrack.core.gear.SettingId;
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;

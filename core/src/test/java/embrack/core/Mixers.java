@@ -1,57 +1,55 @@
 package embrack.core;
 
-import embrack.core.gear.ChartRun;
-import embrack.core.gear.Library;
+import embrack.core.chart.Chart;
+import embrack.core.gear.Answers;
 import embrack.core.gear.Model;
-import embrack.core.gear.PartId;
-import embrack.core.gear.ReactionRun;
-import embrack.core.gear.Verb;
-import embrack.core.midi.MessageType;
-import java.util.List;
+import embrack.core.gear.Quirks;
+import embrack.core.gear.library.Library;
 
 /** The rack mixer as it should not be. */
 public final class Mixers {
 
-    private static final PartId FIRST = new PartId("in-1");
+    private static final String OBEYED = """
+            mute Input 1..16: cc 40..55 over 63
+            mute Return 1..4: cc 56..59 over 63
+            mute Bus 1..3: cc 60..62 over 63
+            mute Main: cc 63 over 63
+            open Input 1..16: cc 40..55 under 64
+            open Return 1..4: cc 56..59 under 64
+            open Bus 1..3: cc 60..62 under 64
+            open Main: cc 63 under 64
+            """;
 
     private Mixers() {
     }
 
     /** The chart was copied with the values for mute and open swapped. */
     public static Model swappedChart() {
-        return with(List.of(chart(Verb.MUTE, 0), chart(Verb.OPEN, 127)), Library.RACK_MIXER.reactions());
+        return with(OBEYED.replace("over 63", "= 0x").replace("under 64", "= 127").replace("0x", "0"), OBEYED);
     }
 
     /** The box takes any value as a toggle. */
     public static Model toggling() {
-        return with(Library.RACK_MIXER.chart(), List.of(reaction(Verb.TOGGLE_MUTE, 24, 0, 127)));
+        return with(OBEYED, OBEYED.lines().limit(4).map(line -> line.replace("mute ", "toggle mute ").replace("over 63", ""))
+                .reduce("", (a, b) -> a + b + "\n"));
     }
 
     /** The box answers to none of the chart's numbers but the first sixteen. */
     public static Model deafBeyondInputs() {
-        return with(Library.RACK_MIXER.chart(), List.of(reaction(Verb.MUTE, 16, 64, 127), reaction(Verb.OPEN, 16, 0, 63)));
+        return with(OBEYED, "mute Input 1..16: cc 40..55 over 63\nopen Input 1..16: cc 40..55 under 64");
     }
 
-    /** Described by its chart alone. */
+    /** Described by its chart alone, one value for each. */
     public static Model chartOnly() {
-        return with(Library.RACK_MIXER.chart(), List.of());
+        return with(OBEYED.replace("over 63", "= 127").replace("under 64", "= 0"), "");
     }
 
     /** A mixer whose chart cannot open anything. */
     public static Model muteOnly() {
-        return with(List.of(chart(Verb.MUTE, 127)), List.of());
+        return with(OBEYED.lines().limit(4).reduce("", (a, b) -> a + b + "\n"), "");
     }
 
-    private static Model with(List<ChartRun> chart, List<ReactionRun> reactions) {
-        Model m = Library.RACK_MIXER;
-        return new Model(m.id(), m.name(), m.kind(), m.ports(), m.board(), m.parts(), m.settings(), chart, reactions, m.writing());
-    }
-
-    private static ChartRun chart(Verb verb, int value) {
-        return new ChartRun(verb, FIRST, 24, MessageType.CONTROL_CHANGE, 40, value);
-    }
-
-    private static ReactionRun reaction(Verb verb, int count, int from, int to) {
-        return new ReactionRun(verb, FIRST, count, MessageType.CONTROL_CHANGE, 40, from, to);
+    private static Model with(String chart, String reality) {
+        return Library.RACK_MIXER.withAnswers(new Answers(Chart.of(chart), Chart.of(reality), Quirks.NONE));
     }
 }

@@ -1,12 +1,12 @@
 package embrack.core;
 
-import embrack.core.gear.Action;
-import embrack.core.gear.Library;
+import embrack.core.chart.Action;
+import embrack.core.chart.PartId;
+import embrack.core.gear.library.Library;
 import embrack.core.gear.Model;
-import embrack.core.gear.PartId;
 import embrack.core.gear.PortId;
 import embrack.core.gear.SettingId;
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.Edit;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
@@ -39,12 +39,12 @@ public final class MuteBoard {
                 new GearEdit.AddDevice("Vocal mixer", Library.RACK_MIXER),
                 new WiringEdit.Connect(OUT, IN),
                 receive(MIXER, 2),
-                new GearEdit.LabelPart(MIXER, new PartId("in-1"), "Vocal mic"),
+                new GearEdit.LabelPart(MIXER, new PartId("input-1"), "Vocal mic"),
                 new GearEdit.LabelPart(MIXER, new PartId("return-1"), "Vocal reverb return"),
                 new GearEdit.LabelPart(MIXER, new PartId("return-2"), "Vocal delay return"),
-                add(1, "open:return-1"), add(1, "open:return-2"), add(1, "open:in-1"), add(1, "open:main"),
+                add(1, "open:return-1"), add(1, "open:return-2"), add(1, "open:input-1"), add(1, "open:main"),
                 add(2, "mute:return-1"), add(2, "mute:return-2"),
-                add(3, "mute:in-1"),
+                add(3, "mute:input-1"),
                 add(4, "mute:main"));
     }
 

@@ -3,7 +3,7 @@ package embrack.app.frame;
 import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Severity;
-import embrack.core.gear.Words;
+import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import java.util.ArrayList;
 import java.util.List;

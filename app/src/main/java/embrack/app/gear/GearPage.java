@@ -1,8 +1,8 @@
 package embrack.app.gear;
 
-import embrack.core.gear.Library;
+import embrack.core.gear.library.Library;
 import embrack.core.gear.Model;
-import embrack.core.gear.Words;
+import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;

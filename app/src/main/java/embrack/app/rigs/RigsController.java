@@ -4,11 +4,11 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.files.plan.PlanFile;
-import embrack.files.plan.UnreadablePlan;
+import embrack.files.json.UnreadableFile;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -97,7 +97,7 @@ class RigsController {
     }
 
     @ExceptionHandler
-    String unreadable(UnreadablePlan unreadable, HttpServletRequest request, HttpServletResponse response, Model page) {
+    String unreadable(UnreadableFile unreadable, HttpServletRequest request, HttpServletResponse response, Model page) {
         List<String> problems = unreadable.problems().stream().map(Object::toString).toList();
         page.addAttribute("echo", Refusals.answer(new Refused("file", problems.size() == 1
                         ? "This file cannot be read." : "This file cannot be read; it has %d mistakes.".formatted(problems.size())), request, response))

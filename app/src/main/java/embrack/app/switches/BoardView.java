@@ -3,7 +3,7 @@ package embrack.app.switches;
 import embrack.app.frame.Mark;
 import embrack.core.check.Report;
 import embrack.core.gear.Board;
-import embrack.core.gear.Words;
+import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;

@@ -1,12 +1,12 @@
 package embrack.app.switches;
 
-import embrack.core.gear.Aspect;
+import embrack.core.chart.Aspect;
+import embrack.core.chart.PartId;
 import embrack.core.gear.Board;
 import embrack.core.gear.Model;
-import embrack.core.gear.PartId;
 import embrack.core.gear.ShownMessage;
-import embrack.core.gear.Words;
 import embrack.core.midi.Wire;
+import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;

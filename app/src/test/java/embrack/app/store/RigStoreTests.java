@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import embrack.app.AppTest;
-import embrack.core.gear.Library;
-import embrack.core.gear.TapeLabel;
+import embrack.core.gear.library.Library;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;

@@ -2,8 +2,8 @@ package embrack.app.switches;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import embrack.core.gear.Library;
-import embrack.core.gear.TapeLabel;
+import embrack.core.gear.library.Library;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import org.junit.jupiter.api.Test;

@@ -2,10 +2,10 @@ package embrack.app.wiring;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import embrack.core.gear.Library;
+import embrack.core.gear.library.Library;
 import embrack.core.gear.Model;
 import embrack.core.gear.PortId;
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;

@@ -4,8 +4,12 @@ import embrack.core.midi.MessageType;
 import embrack.core.midi.ProgramCounting;
 import embrack.core.midi.ValueDisplay;
 import embrack.core.midi.Wire.RunningStatus;
+import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
 
@@ -15,17 +19,24 @@ import java.util.TreeSet;
  * @param switches switches in a bank, 1 to 32
  * @param columns switches in a row as they lie on the box, 1 to {@code switches}
  * @param banks the banks by the names that the box shows, at least one
+ * @param bankChange what a bank changes
  * @param sends message types that a switch can send, at least one
  * @param messagesPerPress most messages that one press can send, 1 or more
+ * @param gestures what a switch can tell apart, at least the press
+ * @param modes what it can do down and up, at least one
+ * @param factoryRun what the switches send, if that cannot be programmed
  * @param programs what the box calls the first program
  * @param display how the box shows values while it is programmed
  */
-public record Board(int switches, int columns, List<TapeLabel> banks, SortedSet<MessageType> sends, int messagesPerPress,
+public record Board(int switches, int columns, List<TapeLabel> banks, BankChange bankChange, SortedSet<MessageType> sends,
+        int messagesPerPress, SortedSet<Gesture> gestures, SortedSet<SwitchMode> modes, Optional<FactoryRun> factoryRun,
         SendChannel sendChannel, RunningStatus runningStatus, ProgramCounting programs, ValueDisplay display) {
 
     public Board {
         banks = List.copyOf(banks);
         sends = Collections.unmodifiableSortedSet(new TreeSet<>(sends));
+        gestures = Collections.unmodifiableSortedSet(new TreeSet<>(gestures));
+        modes = Collections.unmodifiableSortedSet(new TreeSet<>(modes));
         if (switches < 1 || switches > 32) {
             throw new IllegalArgumentException("a board has 1 to 32 switches in a bank, was " + switches);
         }
@@ -38,14 +49,42 @@ public record Board(int switches, int columns, List<TapeLabel> banks, SortedSet<
         if (sends.isEmpty()) {
             throw new IllegalArgumentException("a board sends at least one type of message");
         }
-        sends.forEach(MessageTemplate::requireChartType);
         if (messagesPerPress < 1 || messagesPerPress > 128) {
             throw new IllegalArgumentException("a press sends 1 to 128 messages at most, was " + messagesPerPress);
         }
+        if (!gestures.contains(Gesture.PRESS) || modes.isEmpty()) {
+            throw new IllegalArgumentException("a switch knows at least the press, and one mode");
+        }
+        int needed = switches;
+        factoryRun.ifPresent(run -> {
+            if (run.numbers().size() != needed) {
+                throw new IllegalArgumentException("the factory run has %d numbers for %d switches".formatted(run.numbers().size(), needed));
+            }
+        });
+    }
+
+    /** A board that is programmed freely, with one-shot switches that know the press alone. */
+    public static Board simple(int switches, int columns, List<TapeLabel> banks, SortedSet<MessageType> sends, int messagesPerPress,
+            SendChannel sendChannel, ValueDisplay display) {
+        return new Board(switches, columns, banks, BankChange.ASSIGNMENTS, sends, messagesPerPress, new TreeSet<>(EnumSet.of(Gesture.PRESS)),
+                new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT)), Optional.empty(), sendChannel, RunningStatus.NOT_USED,
+                ProgramCounting.FROM_ONE, display);
     }
 
     /** The types it can send in a sentence: "control changes and notes". */
     public String sendsWords() {
         return Words.list(sends.stream().map(MessageType::plural).toList());
+    }
+
+    /** The same board with other gestures and modes. */
+    public Board withGestures(SortedSet<Gesture> others, SortedSet<SwitchMode> otherModes) {
+        return new Board(switches, columns, banks, bankChange, sends, messagesPerPress, others, otherModes, factoryRun, sendChannel,
+                runningStatus, programs, display);
+    }
+
+    /** The same board with switches that send what the factory chose. */
+    public Board withFactoryRun(FactoryRun run) {
+        return new Board(switches, columns, banks, bankChange, sends, messagesPerPress, gestures, modes, Optional.of(run), sendChannel,
+                runningStatus, programs, display);
     }
 }

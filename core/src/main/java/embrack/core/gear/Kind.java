@@ -1,26 +1,36 @@
 package embrack.core.gear;
 
-import java.util.List;
+import java.util.Locale;
 
 /** Kinds of gear, by the job they do. */
 public enum Kind {
-    FLOOR_BOARD("floor board"), MIXER("mixer", Aspect.MUTED);
+    FLOOR_BOARD("floor board"),
+    FADER_BOX("fader box"),
+    KEYBOARD("keyboard or pads"),
+    TRACK_PLAYER("track player"),
+    INSTRUMENT_HOST("instrument host"),
+    LOOPER("loop station"),
+    SOUND_SWITCHER("sound switcher"),
+    MIXER("mixer"),
+    LIGHT_DESK("lighting desk"),
+    PICTURES("words and pictures"),
+    INTERFACE("interface"),
+    PLAYBACK_PAIR("playback interface"),
+    HOST("computer or tablet");
 
     private final String words;
-    private final List<Aspect> aspects;
 
-    Kind(String words, Aspect... aspects) {
+    Kind(String words) {
         this.words = words;
-        this.aspects = List.of(aspects);
-    }
-
-    /** What can differ about each part of such a box. */
-    public List<Aspect> aspects() {
-        return aspects;
     }
 
     /** The kind in a sentence: "floor board". */
     public String words() {
         return words;
+    }
+
+    /** The kind in files: {@code floor-board}. */
+    public String key() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

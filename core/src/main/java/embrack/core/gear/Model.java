@@ -1,158 +1,139 @@
 package embrack.core.gear;
 
+import embrack.core.chart.Action;
+import embrack.core.chart.Chart;
+import embrack.core.chart.Part;
+import embrack.core.chart.PartId;
+import embrack.core.chart.Pattern;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
-import java.util.ArrayList;
-import java.util.HashSet;
+import embrack.core.name.TapeLabel;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /**
  * A kind of hardware, as its manual describes it.
  *
- * @param ports sockets, names unique
- * @param board its switches, if it is a box to press
- * @param parts what can be acted on, in the order that the chart's runs step through
- * @param settings what is set on the box itself
- * @param chart which message makes it do what: what the manual says, and what is sent
- * @param reactions what it really does when a message arrives; empty when it does what its chart says
- * @param writing what must be done so that the box keeps what was programmed; empty when it keeps it at once
+ * @param sockets what can be plugged in
+ * @param surface what hands and feet find on it
+ * @param memory what it remembers: settings, memories, how they are kept
+ * @param answers what it answers to
+ * @param power what it runs from, if that is known
  */
-public record Model(ModelId id, TapeLabel name, Kind kind, List<Port> ports, Optional<Board> board, List<Part> parts,
-        List<Setting> settings, List<ChartRun> chart, List<ReactionRun> reactions, Optional<String> writing) {
+public record Model(ModelId id, TapeLabel name, Kind kind, Sockets sockets, Surface surface, Memory memory, Answers answers,
+        Optional<Power> power) {
 
     public Model {
         Objects.requireNonNull(id, "id");
-        ports = List.copyOf(ports);
-        parts = List.copyOf(parts);
-        settings = List.copyOf(settings);
-        chart = List.copyOf(chart);
-        reactions = List.copyOf(reactions);
-        requireUnique(id, "port", ports.stream().map(Port::id));
-        requireUnique(id, "part", parts.stream().map(Part::id));
-        requireUnique(id, "setting", settings.stream().map(Setting::id));
-        for (ChartRun run : chart) {
-            requireInside(parts, run.first(), run.count());
+        Objects.requireNonNull(name, "name");
+        Objects.requireNonNull(kind, "kind");
+        if (surface.board().filter(b -> b.sendChannel() == SendChannel.ONE_FOR_THE_BOX).isPresent()) {
+            requireChannel(memory, SettingId.SEND_CHANNEL, "its switches send on the one channel of the box");
         }
-        for (ReactionRun run : reactions) {
-            requireInside(parts, run.first(), run.count());
+        if (listensOnAChannel(answers.chart()) || listensOnAChannel(answers.reality())) {
+            requireChannel(memory, SettingId.RECEIVE_CHANNEL, "its chart is for the channel that the box is set to");
         }
-        if (board.isPresent() && board.get().sendChannel() == SendChannel.ONE_FOR_THE_BOX) {
-            requireSetting(id, settings, SettingId.SEND_CHANNEL);
-        }
-        if (!chart.isEmpty()) {
-            requireSetting(id, settings, SettingId.RECEIVE_CHANNEL);
-        }
+    }
+
+    public List<Port> ports() {
+        return sockets.ports();
     }
 
     public Optional<Port> port(PortId port) {
-        return ports.stream().filter(p -> p.id().equals(port)).findFirst();
+        return sockets.port(port);
     }
 
-    public Optional<Part> part(PartId part) {
-        return parts.stream().filter(p -> p.id().equals(part)).findFirst();
+    /** Ports that take a 5-pin or TRS cable, of one direction. */
+    public List<Port> ports(Direction direction) {
+        return cablePorts().stream().filter(p -> p.direction() == direction).toList();
+    }
+
+    /** Ports that take a 5-pin or TRS cable. */
+    public List<Port> cablePorts() {
+        return ports().stream().filter(p -> p.connector().isSerial()).toList();
+    }
+
+    public Optional<Board> board() {
+        return surface.board();
+    }
+
+    public List<Setting> settings() {
+        return memory.settings();
     }
 
     public Optional<Setting> setting(SettingId setting) {
-        return settings.stream().filter(s -> s.id().equals(setting)).findFirst();
+        return memory.setting(setting);
     }
 
-    /** Ports that messages leave or enter by. */
-    public List<Port> ports(Direction direction) {
-        return ports.stream().filter(p -> p.direction() == direction).toList();
+    /** What must be done so that the box keeps what was programmed; empty when it keeps it at once. */
+    public Optional<String> writing() {
+        return memory.writing();
+    }
+
+    public Chart chart() {
+        return answers.chart();
+    }
+
+    /** What can be acted on, in the order of the chart. */
+    public List<Part> parts() {
+        return answers.parts();
+    }
+
+    public Optional<Part> part(PartId part) {
+        return chart().part(part).or(() -> answers.reality().part(part));
+    }
+
+    /** An action in the words of the box: "mute Input 1". */
+    public String words(Action action) {
+        return action.words(part(action.part()).<Object>map(Part::name).orElse(action.part()));
     }
 
     /** Everything the chart can make it do, verb by verb, part by part. */
     public List<Action> actions() {
-        return chart.stream()
-                .flatMap(run -> IntStream.range(0, run.count())
-                        .mapToObj(i -> new Action(run.verb(), parts.get(indexOf(run.first()) + i).id())))
-                .distinct()
-                .toList();
+        return chart().actions();
     }
 
-    /** The message that the chart gives for an action, if it has a line for it. */
-    public Optional<MessageTemplate> messageFor(Action action) {
-        int index = indexOf(action.part());
-        return chart.stream()
-                .filter(run -> run.verb() == action.verb())
-                .filter(run -> index >= indexOf(run.first()) && index < indexOf(run.first()) + run.count())
-                .map(run -> run.template(index - indexOf(run.first())))
-                .findFirst();
+    /** The messages that the chart gives for an action on a channel, in order; empty when it has no row for it. */
+    public Optional<List<Message>> messagesFor(Action action, Channel channel) {
+        return chart().messagesFor(action, channel);
     }
 
-    /** What the box really does when a message arrives on its channel; empty when it ignores it. */
-    public List<Action> reactionsTo(Message message) {
-        return effectiveReactions().stream()
-                .filter(run -> run.matches(message))
-                .map(run -> new Action(run.verb(), parts.get(indexOf(run.first()) + run.offset(message)).id()))
-                .toList();
-    }
-
-    /** What the box really does with the message that its chart gives for an action; just the action, if the chart is right. */
-    public List<Action> reactionsToChart(Action action) {
-        return messageFor(action).map(template -> reactionsTo(template.on(new Channel(Channel.FIRST)))).orElse(List.of());
-    }
-
-    /** The actions whose message makes the box do something else, or nothing. */
+    /** The actions whose messages make the box do something else, or nothing. */
     public List<Action> contradictedActions() {
-        return actions().stream().filter(action -> !reactionsToChart(action).equals(List.of(action))).toList();
+        return answers.contradictedActions();
     }
 
-    /**
-     * This model with the values of its chart replaced by ones that the box obeys: the top of the range for a range
-     * that reaches 127, the bottom otherwise. Runs that the box has no reaction for stay as they are.
-     */
-    public Model withChartFromReactions() {
-        List<ChartRun> corrected = new ArrayList<>();
-        for (ChartRun run : chart) {
-            corrected.add(reactions.stream()
-                    .filter(r -> r.verb() == run.verb() && r.first().equals(run.first()) && r.type() == run.type()
-                            && r.number() == run.number())
-                    .findFirst()
-                    .map(r -> run.withValue(r.to() == 127 ? 127 : r.from()))
-                    .orElse(run));
-        }
-        return new Model(id, name, kind, ports, board, parts, settings, corrected, reactions, writing);
+    /** This model with a chart that the box obeys. */
+    public Model withChartCorrected() {
+        return withAnswers(answers.corrected());
     }
 
-    private List<ReactionRun> effectiveReactions() {
-        return reactions.isEmpty() ? chart.stream().map(ReactionRun::exactly).toList() : reactions;
+    public Model withAnswers(Answers others) {
+        return new Model(id, name, kind, sockets, surface, memory, others, power);
     }
 
-    private int indexOf(PartId part) {
-        return indexOf(parts, part);
+    public Model withSurface(Surface other) {
+        return new Model(id, name, kind, sockets, other, memory, answers, power);
     }
 
-    private static int indexOf(List<Part> parts, PartId part) {
-        return IntStream.range(0, parts.size()).filter(i -> parts.get(i).id().equals(part)).findFirst().orElse(-1);
+    /** The same hardware under another id and name, as a model of one's own begins. */
+    public Model copied(ModelId otherId, TapeLabel otherName) {
+        return new Model(otherId, otherName, kind, sockets, surface, memory, answers, power);
     }
 
-    private static void requireInside(List<Part> parts, PartId first, int count) {
-        int index = indexOf(parts, first);
-        if (index < 0 || index + count > parts.size()) {
-            throw new IllegalArgumentException("a run of %d parts from \"%s\" leaves the %d parts of the box"
-                    .formatted(count, first, parts.size()));
-        }
+    /** Whether the channel that the box is set to decides what it hears. */
+    private static boolean listensOnAChannel(Chart chart) {
+        return chart.rows().stream().flatMap(row -> row.patterns().stream())
+                .anyMatch(p -> p instanceof Pattern.Voice voice && voice.channel().isEmpty());
     }
 
-    private static void requireSetting(ModelId id, List<Setting> settings, SettingId needed) {
-        Setting setting = settings.stream().filter(s -> s.id().equals(needed)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("model %s needs the setting %s".formatted(id, needed)));
+    private static void requireChannel(Memory memory, SettingId needed, String why) {
+        Setting setting = memory.setting(needed).orElseThrow(() ->
+                new IllegalArgumentException("the setting \"%s\" is missing: %s".formatted(needed, why)));
         if (setting.min() < 1 || setting.max() > 16) {
-            throw new IllegalArgumentException("setting %s is a channel: 1 to 16, was %d to %d"
+            throw new IllegalArgumentException("the setting \"%s\" is a channel: 1 to 16, was %d to %d"
                     .formatted(needed, setting.min(), setting.max()));
         }
-    }
-
-    private static void requireUnique(ModelId id, String what, Stream<?> ids) {
-        Set<Object> seen = new HashSet<>();
-        ids.filter(each -> !seen.add(each)).findFirst().ifPresent(twice -> {
-            throw new IllegalArgumentException("model %s has the %s \"%s\" twice".formatted(id, what, twice));
-        });
     }
 }

@@ -1,5 +1,7 @@
 package embrack.core.gear;
 
+import embrack.core.name.Slug;
+
 /** Identifies a model of gear within a plan and in the library; has the form of a {@link Slug}. */
 public record ModelId(String text) implements Comparable<ModelId> {
 

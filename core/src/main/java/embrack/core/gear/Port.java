@@ -1,5 +1,7 @@
 package embrack.core.gear;
 
+import embrack.core.name.TapeLabel;
+
 /**
  * A socket of a model.
  *

@@ -1,19 +1,33 @@
 package embrack.core.gear;
 
+import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
+import java.util.List;
+
 /**
- * A setting of a box that holds for the whole box.
+ * A setting of a box.
  *
  * @param name as the box's menu calls it: "MIDI receive channel"
  * @param min lowest value, as the box shows it
  * @param max highest value, as the box shows it
  * @param factory value of a new box
+ * @param choices what the box shows instead of numbers, the first for {@code min}; empty when it shows the numbers
  */
-public record Setting(SettingId id, TapeLabel name, int min, int max, int factory) {
+public record Setting(SettingId id, TapeLabel name, int min, int max, int factory, List<TapeLabel> choices, Scope scope) {
 
     public Setting {
+        choices = List.copyOf(choices);
         if (min > max || factory < min || factory > max) {
             throw new IllegalArgumentException("setting %s: %d must lie in %d to %d".formatted(id, factory, min, max));
         }
+        if (!choices.isEmpty() && choices.size() != max - min + 1) {
+            throw new IllegalArgumentException("setting %s has %d values and %d words for them".formatted(id, max - min + 1, choices.size()));
+        }
+    }
+
+    /** A setting in numbers that holds for the whole box. */
+    public static Setting number(SettingId id, String name, int min, int max, int factory) {
+        return new Setting(id, new TapeLabel(name), min, max, factory, List.of(), Scope.BOX);
     }
 
     /**
@@ -23,8 +37,18 @@ public record Setting(SettingId id, TapeLabel name, int min, int max, int factor
      */
     public int checked(int value) {
         if (value < min || value > max) {
-            throw new IllegalArgumentException("%s goes from %d to %d; %d is not on the box.".formatted(name, min, max, value));
+            throw new IllegalArgumentException("%s goes from %s to %s; %d is not on the box.".formatted(name, shown(min), shown(max), value));
         }
         return value;
+    }
+
+    /** A value as the box shows it: "momentary", "12". */
+    public String shown(int value) {
+        return choices.isEmpty() ? String.valueOf(value) : choices.get(value - min).text();
+    }
+
+    /** What can be set, in words: "1 to 16", "off and on". */
+    public String range() {
+        return choices.isEmpty() ? "%d to %d".formatted(min, max) : Words.list(choices);
     }
 }

@@ -1,5 +1,7 @@
 package embrack.core.gear;
 
+import embrack.core.name.Slug;
+
 /** Identifies a setting of a model; has the form of a {@link Slug}. */
 public record SettingId(String text) implements Comparable<SettingId> {
 

@@ -1,7 +1,8 @@
 package embrack.core.gear;
 
+import embrack.core.chart.ChartWords;
 import embrack.core.midi.Message;
-import embrack.core.midi.MessageType;
+import embrack.core.name.Words;
 import java.util.List;
 import java.util.Optional;
 
@@ -9,27 +10,30 @@ import java.util.Optional;
  * A message in the numbers that a board shows while it is programmed.
  *
  * @param type "CC", "PC" or "note"
- * @param channel 1 to 16
+ * @param channel 1 to 16; empty for a message that goes to no channel
  * @param number controller, note or program as the box counts
  * @param value value or velocity; empty for a program change
  * @param bytes what travels, in hexadecimal
  * @param reads what the display reads where it cannot show number or value in full: "127 reads 2.7"; else empty
  */
-public record ShownMessage(String type, int channel, String number, String value, String bytes, String reads) {
+public record ShownMessage(String type, String channel, String number, String value, String bytes, String reads) {
 
     /** The message as a board shows it. */
     public static ShownMessage on(Board board, Message message) {
-        boolean program = message.type() == MessageType.PROGRAM_CHANGE;
+        if (!(message instanceof Message.Voice voice)) {
+            return new ShownMessage(message.type().shortName(), "", ChartWords.of(message), "", message.hex(), "");
+        }
+        boolean program = message instanceof Message.ProgramChange;
         String number = String.valueOf(program ? board.programs().shown(message.data1()) : message.data1());
         String value = program ? "" : String.valueOf(message.data2());
         List<Integer> displayed = program ? List.of() : List.of(message.data1(), message.data2());
-        return new ShownMessage(message.type().shortName(), message.channel().number(), number, value, message.hex(),
+        return new ShownMessage(message.type().shortName(), String.valueOf(voice.channel().number()), number, value, message.hex(),
                 Words.list(displayed.stream().distinct().flatMap(shown -> reading(board, shown).stream()).toList()));
     }
 
     /** In one line: "ch 2  CC 40  127". */
     public String line() {
-        return ("ch %d  %s %s  %s".formatted(channel, type, number, value)).strip();
+        return channel.isEmpty() ? number : ("ch %s  %s %s  %s".formatted(channel, type, number, value)).strip();
     }
 
     private static Optional<String> reading(Board board, int value) {

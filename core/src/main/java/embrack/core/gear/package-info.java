@@ -1,7 +1,7 @@
 /**
- * Gear: what a box is. A {@link embrack.core.gear.Model} has ports, controls, parts whose state can change, settings, a
- * chart (which message makes the box do what, as its manual says) and reactions (what the box really does when a message
- * arrives). Also the tape label, the one way in which everything in a rig is named.
+ * Gear: what a box is. A {@link embrack.core.gear.Model} has sockets, a surface to press and move, a memory with settings,
+ * and answers: its chart, what it really does, and its habits. The {@link embrack.core.gear.library.Library} holds the models that
+ * ship.
  */
 @NullMarked
 package embrack.core.gear;

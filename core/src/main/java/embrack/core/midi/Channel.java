@@ -1,5 +1,8 @@
 package embrack.core.midi;
 
+import java.util.List;
+import java.util.stream.IntStream;
+
 /**
  * A MIDI channel as printed on gear, 1 to 16; the wire carries one less.
  *
@@ -9,6 +12,8 @@ public record Channel(int number) implements Comparable<Channel> {
 
     public static final int FIRST = 1;
     public static final int LAST = 16;
+
+    private static final List<Channel> ALL = IntStream.rangeClosed(FIRST, LAST).mapToObj(Channel::new).toList();
 
     public Channel {
         if (number < FIRST || number > LAST) {
@@ -22,7 +27,7 @@ public record Channel(int number) implements Comparable<Channel> {
      * @param nibble low half of a status byte, 0 to 15
      */
     public static Channel ofWire(int nibble) {
-        return new Channel(nibble + 1);
+        return ALL.get(nibble);
     }
 
     /** The low half of a status byte on this channel, 0 to 15. */

@@ -1,6 +1,6 @@
 package embrack.core.midi;
 
-import java.io.ByteArrayOutputStream;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 
@@ -33,27 +33,33 @@ public final class Wire {
      * The bytes of messages sent one behind the other.
      *
      * @param messages in the order of sending
-     * @return the stream, two or three bytes a message, less the status bytes that running status saves
+     * @return the stream, less the status bytes that running status saves
      */
     public static byte[] stream(List<? extends Message> messages, RunningStatus runningStatus) {
-        var out = new ByteArrayOutputStream(messages.size() * 3);
-        int previous = -1;
+        byte[] out = new byte[messages.stream().mapToInt(Message::length).sum()];
+        int position = 0;
+        int running = 0;
         for (Message message : messages) {
-            int skipped = skippedBytes(message, previous, runningStatus);
-            byte[] bytes = message.bytes();
-            out.write(bytes, skipped, bytes.length - skipped);
-            previous = message.status();
+            position = runningStatus == RunningStatus.USED
+                    ? Encoder.writeRunning(message, running, out, position) : Encoder.write(message, out, position);
+            running = Encoder.runningAfter(message, running);
         }
-        return out.toByteArray();
+        return position == out.length ? out : Arrays.copyOf(out, position);
     }
 
     /**
      * Bytes that one message takes on the cable behind another.
      *
-     * @param previousStatus status byte of the message before, or a negative number at the start of a stream
+     * @param running the status that holds before it, from {@link #running}; 0 at the start of a stream
      */
-    public static int length(Message message, int previousStatus, RunningStatus runningStatus) {
-        return 1 + message.type().dataBytes() - skippedBytes(message, previousStatus, runningStatus);
+    public static int length(Message message, int running, RunningStatus runningStatus) {
+        boolean saved = runningStatus == RunningStatus.USED && message.type().hasChannel() && message.status() == running;
+        return message.length() - (saved ? 1 : 0);
+    }
+
+    /** The status that holds behind a message, for the one that follows; {@code before} the one that held before it. */
+    public static int running(Message message, int before) {
+        return Encoder.runningAfter(message, before);
     }
 
     /**
@@ -68,9 +74,5 @@ public final class Wire {
     /** A time in milliseconds as it is shown everywhere, to the microsecond: {@code 0.960 ms}. */
     public static String millis(long micros) {
         return String.format(Locale.ROOT, "%d.%03d ms", micros / 1000, micros % 1000);
-    }
-
-    private static int skippedBytes(Message message, int previousStatus, RunningStatus runningStatus) {
-        return runningStatus == RunningStatus.USED && message.status() == previousStatus ? 1 : 0;
     }
 }

@@ -7,20 +7,21 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A step with the message that does it.
+ * A step with the messages that do it.
  *
- * @param message what has to be sent, if the chart has a line for it
+ * @param messages what has to be sent, in order; empty when the chart has no row for it
  * @param path the cables it takes, empty when there are none
  * @param obstacle what stops it, if anything does
  */
-public record CompiledStep(Step step, Optional<Message> message, List<Cable> path, Optional<Obstacle> obstacle) {
+public record CompiledStep(Step step, List<Message> messages, List<Cable> path, Optional<Obstacle> obstacle) {
 
     public CompiledStep {
+        messages = List.copyOf(messages);
         path = List.copyOf(path);
     }
 
-    /** Whether the board sends the message, even if it then leads nowhere. */
+    /** Whether the board sends the messages, even if they then lead nowhere. */
     public boolean isSent() {
-        return message.isPresent() && obstacle.map(o -> o instanceof Obstacle.NoPath).orElse(true);
+        return !messages.isEmpty() && obstacle.map(o -> o instanceof Obstacle.NoPath).orElse(true);
     }
 }

@@ -4,7 +4,6 @@ import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
-import java.util.Optional;
 
 /** All steps of one switch as messages. */
 public record CompiledSwitch(SwitchAt at, List<CompiledStep> steps, Wire.RunningStatus runningStatus) {
@@ -15,7 +14,7 @@ public record CompiledSwitch(SwitchAt at, List<CompiledStep> steps, Wire.Running
 
     /** What a press sends, in order. */
     public List<Message> sent() {
-        return steps.stream().filter(CompiledStep::isSent).map(CompiledStep::message).flatMap(Optional::stream).toList();
+        return steps.stream().filter(CompiledStep::isSent).flatMap(step -> step.messages().stream()).toList();
     }
 
     /** Bytes that a press puts on the cable. */

@@ -1,16 +1,20 @@
 package embrack.core.plan;
 
 import embrack.core.gear.Board;
-import embrack.core.gear.MessageTemplate;
+import embrack.core.gear.FactoryRun;
+import embrack.core.gear.Model;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
+import embrack.core.midi.DataByte;
 import embrack.core.midi.Message;
+import embrack.core.midi.MessageType;
 import embrack.core.rig.Cable;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Paths;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -33,52 +37,69 @@ public final class Compiler {
 
     /** One switch; the steps beyond what the board sends in a press are stopped, the ones before are not. */
     public CompiledSwitch compile(Assignment assignment) {
-        DeviceId sender = assignment.at().board();
-        Board board = plan.board(sender);
         List<CompiledStep> compiled = new ArrayList<>();
         int sent = 0;
         for (Step step : assignment.steps()) {
-            CompiledStep next = compile(sender, board, step, sent);
+            CompiledStep next = compile(assignment.at(), step, sent);
             compiled.add(next);
-            sent += next.isSent() ? 1 : 0;
+            sent += next.isSent() ? next.messages().size() : 0;
         }
-        return new CompiledSwitch(assignment.at(), compiled, board.runningStatus());
+        return new CompiledSwitch(assignment.at(), compiled, plan.board(assignment.at().board()).runningStatus());
     }
 
     /** One step, as it would be if nothing else were sent in the same press. */
-    public CompiledStep compile(DeviceId sender, Step step) {
-        return compile(sender, plan.board(sender), step, 0);
+    public CompiledStep compile(SwitchAt at, Step step) {
+        return compile(at, step, 0);
     }
 
-    private CompiledStep compile(DeviceId sender, Board board, Step step, int sentBefore) {
-        Optional<MessageTemplate> line = plan.rig().model(step.device()).messageFor(step.action());
-        if (line.isEmpty()) {
-            return new CompiledStep(step, Optional.empty(), List.of(), Optional.of(new Obstacle.NoChartLine()));
+    private CompiledStep compile(SwitchAt at, Step step, int sentBefore) {
+        Model receiver = plan.rig().model(step.device());
+        List<Message> messages = messages(at.board(), step);
+        if (messages.isEmpty()) {
+            return new CompiledStep(step, List.of(), List.of(), Optional.of(receiver.chart().lessonFor(step.action()).isPresent()
+                    ? new Obstacle.NothingLearned() : new Obstacle.NoChartLine()));
         }
-        Message message = line.get().on(channel(sender, board, step.device()));
-        Optional<List<Cable>> path = paths.between(sender, step.device());
-        return new CompiledStep(step, Optional.of(message), path.orElse(List.of()),
-                obstacle(board, message, path.isPresent(), sentBefore));
+        Optional<List<Cable>> path = paths.between(at.board(), step.device());
+        return new CompiledStep(step, messages, path.orElse(List.of()), obstacle(at, messages, path.isPresent(), sentBefore));
     }
 
-    private static Optional<Obstacle> obstacle(Board board, Message message, boolean hasPath, int sentBefore) {
-        if (!board.sends().contains(message.type())) {
-            return Optional.of(new Obstacle.CannotSend(message.type()));
+    private Optional<Obstacle> obstacle(SwitchAt at, List<Message> messages, boolean hasPath, int sentBefore) {
+        Board board = plan.board(at.board());
+        Optional<MessageType> unsendable = messages.stream().map(Message::type).filter(type -> !board.sends().contains(type)).findFirst();
+        if (unsendable.isPresent()) {
+            return Optional.of(new Obstacle.CannotSend(unsendable.get()));
         }
-        if (sentBefore >= board.messagesPerPress()) {
+        Optional<Obstacle> fixed = board.factoryRun().flatMap(run -> fixed(run, at.number(), messages.getFirst()));
+        if (fixed.isPresent()) {
+            return fixed;
+        }
+        if (sentBefore + messages.size() > board.messagesPerPress()) {
             return Optional.of(new Obstacle.OneTooMany());
         }
         return hasPath ? Optional.empty() : Optional.of(new Obstacle.NoPath());
     }
 
-    private Channel channel(DeviceId sender, Board board, DeviceId receiver) {
-        return board.sendChannel() == SendChannel.ONE_FOR_THE_BOX
-                ? setChannel(sender, SettingId.SEND_CHANNEL)
-                : setChannel(receiver, SettingId.RECEIVE_CHANNEL);
+    private static Optional<Obstacle> fixed(FactoryRun run, int switchNumber, Message wanted) {
+        int number = run.numbers().get(switchNumber - 1);
+        boolean same = wanted.type() == run.type() && wanted.data1() == number
+                && (wanted.type() == MessageType.PROGRAM_CHANGE || wanted.data2() == DataByte.MAX);
+        return same ? Optional.empty() : Optional.of(new Obstacle.SendsItsOwn(run.type(), number));
     }
 
-    private Channel setChannel(DeviceId device, SettingId setting) {
-        return new Channel(plan.rig().setting(device, setting).orElseThrow(() -> new IllegalStateException(
-                "%s has no setting %s".formatted(plan.rig().name(device), setting))));
+    private List<Message> messages(DeviceId sender, Step step) {
+        Channel channel = setChannel(step.device(), SettingId.RECEIVE_CHANNEL).orElse(new Channel(Channel.FIRST));
+        List<Message> messages = plan.rig().model(step.device()).messagesFor(step.action(), channel).orElse(List.of());
+        return plan.board(sender).sendChannel() == SendChannel.EACH_MESSAGE ? messages
+                : messages.stream().map(message -> onBoardChannel(sender, message)).toList();
+    }
+
+    /** A board with one channel for everything sends on that, wherever the message was meant to go. */
+    private Message onBoardChannel(DeviceId sender, Message message) {
+        return message instanceof Message.Voice voice
+                ? voice.onChannel(setChannel(sender, SettingId.SEND_CHANNEL).orElseThrow()) : message;
+    }
+
+    private Optional<Channel> setChannel(DeviceId device, SettingId setting) {
+        return plan.rig().setting(device, setting).map(Channel::new);
     }
 }

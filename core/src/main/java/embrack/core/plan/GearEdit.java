@@ -1,11 +1,11 @@
 package embrack.core.plan;
 
+import embrack.core.chart.PartId;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
-import embrack.core.gear.PartId;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import embrack.core.rig.Cable;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -188,7 +188,7 @@ public sealed interface GearEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Model wrong = find(plan);
-            return plan.withRig(plan.rig().withModelReplaced(wrong.withChartFromReactions()));
+            return plan.withRig(plan.rig().withModelReplaced(wrong.withChartCorrected()));
         }
 
         @Override

@@ -5,8 +5,16 @@ import embrack.core.midi.MessageType;
 /** Why a step cannot become a message that reaches its device. */
 public sealed interface Obstacle {
 
-    /** The device's chart has no line for the action. */
+    /** The device's chart has no row for the action. */
     record NoChartLine() implements Obstacle {
+    }
+
+    /** The device learns its message for the action, and has learned none yet. */
+    record NothingLearned() implements Obstacle {
+    }
+
+    /** The switch cannot be programmed: it sends what its factory chose. {@code number} as sent, 0 to 127. */
+    record SendsItsOwn(MessageType type, int number) implements Obstacle {
     }
 
     /** The board cannot send that type of message. */

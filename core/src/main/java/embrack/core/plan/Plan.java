@@ -1,8 +1,8 @@
 package embrack.core.plan;
 
 import embrack.core.gear.Board;
-import embrack.core.gear.TapeLabel;
-import embrack.core.gear.Words;
+import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Assignment;

@@ -1,6 +1,8 @@
 package embrack.core.plan;
 
-import embrack.core.gear.TapeLabel;
+import embrack.core.chart.Chart;
+import embrack.core.midi.Channel;
+import embrack.core.name.TapeLabel;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -34,7 +36,8 @@ public sealed interface SwitchEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("step", plan, step.device());
-            if (plan.rig().model(step.device()).messageFor(step.action()).isEmpty()) {
+            Chart chart = plan.rig().model(step.device()).chart();
+            if (chart.messagesFor(step.action(), new Channel(Channel.FIRST)).isEmpty() && chart.lessonFor(step.action()).isEmpty()) {
                 throw new Refused("step", "%s cannot do that; its chart has no line for it."
                         .formatted(plan.rig().name(step.device())));
             }

@@ -1,6 +1,6 @@
 package embrack.core.plan;
 
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import java.util.function.Supplier;

@@ -1,9 +1,9 @@
 package embrack.core.rig;
 
+import embrack.core.chart.PartId;
 import embrack.core.gear.ModelId;
-import embrack.core.gear.PartId;
 import embrack.core.gear.SettingId;
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import java.util.Collections;
 import java.util.Map;
 import java.util.Objects;

@@ -1,6 +1,6 @@
 package embrack.core.rig;
 
-import embrack.core.gear.Slug;
+import embrack.core.name.Slug;
 
 /** Identifies a device within a rig; has the form of a {@link Slug}. */
 public record DeviceId(String text) implements Comparable<DeviceId> {

@@ -1,13 +1,13 @@
 package embrack.core.rig;
 
-import embrack.core.gear.Action;
+import embrack.core.chart.Action;
+import embrack.core.chart.Part;
+import embrack.core.chart.PartId;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
-import embrack.core.gear.Part;
-import embrack.core.gear.PartId;
 import embrack.core.gear.Port;
 import embrack.core.gear.SettingId;
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -108,7 +108,7 @@ public record Rig(TapeLabel name, List<Model> models, List<Device> devices, List
 
     /** An action in words: "mute Vocal mic". */
     public String words(DeviceId id, Action action) {
-        return action.verb().words() + " " + partName(id, action.part());
+        return action.words(partName(id, action.part()));
     }
 
     /** A socket in words: "Vocal mixer MIDI IN". */

@@ -4,9 +4,10 @@ import embrack.core.check.Report;
 import embrack.core.gear.Board;
 import embrack.core.gear.Model;
 import embrack.core.gear.SendChannel;
+import embrack.core.gear.Scope;
 import embrack.core.gear.ShownMessage;
-import embrack.core.gear.Words;
 import embrack.core.midi.ValueDisplay;
+import embrack.core.name.Words;
 import embrack.core.plan.CompiledStep;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
@@ -19,7 +20,6 @@ import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Makes the sheets of a plan: receivers first, then cables, then boards, then the first try. */
@@ -83,16 +83,16 @@ public final class Sheets {
     private Section messages(Board board, Proof proof) {
         SwitchAt at = proof.at();
         String label = plan.switches().at(at).label().map(l -> ": " + l).orElse("") + reservation(proof);
-        List<CompiledStep> sent = proof.compiled().steps().stream().filter(CompiledStep::isSent).toList();
-        return new Section.Messages("Bank %s, switch %d%s".formatted(plan.bankName(at), at.number(), label),
-                IntStream.range(0, sent.size()).mapToObj(i -> new Section.Messages.Line(i + 1,
-                        ShownMessage.on(board, sent.get(i).message().orElseThrow()), plan.words(sent.get(i).step()))).toList());
+        List<Section.Messages.Line> lines = new ArrayList<>();
+        proof.compiled().steps().stream().filter(CompiledStep::isSent).forEach(step -> step.messages().forEach(message ->
+                lines.add(new Section.Messages.Line(lines.size() + 1, ShownMessage.on(board, message), plan.words(step.step())))));
+        return new Section.Messages("Bank %s, switch %d%s".formatted(plan.bankName(at), at.number(), label), lines);
     }
 
     private Optional<Sheet> firstTry() {
         List<String> lines = report.proofs().stream().map(this::tryLine).toList();
         List<String> cautions = plan.switches().assignments().stream().flatMap(a -> a.steps().stream())
-                .flatMap(step -> step.action().verb().caution().stream()).distinct().toList();
+                .flatMap(step -> step.action().caution().stream()).distinct().toList();
         return lines.isEmpty() ? Optional.empty() : Optional.of(new Sheet("Try every switch", "",
                 List.of(new Section.Todo("Press each twice and look at the boxes", lines)), cautions));
     }
@@ -111,7 +111,8 @@ public final class Sheets {
     private List<Section> settings(Device device) {
         Model model = rig.model(device.id());
         List<String> lines = model.settings().stream()
-                .map(setting -> "Set %s to %d.".formatted(setting.name(), rig.setting(device.id(), setting.id()).orElseThrow()))
+                .map(setting -> "Set %s to %s%s.".formatted(setting.name(), setting.shown(rig.setting(device.id(), setting.id()).orElseThrow()),
+                        setting.scope() == Scope.MEMORY ? " in each memory that is used" : ""))
                 .toList();
         boolean eachMessage = model.board().filter(b -> b.sendChannel() == SendChannel.EACH_MESSAGE).isPresent();
         List<String> all = eachMessage

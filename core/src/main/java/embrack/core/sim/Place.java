@@ -1,7 +1,7 @@
 package embrack.core.sim;
 
-import embrack.core.gear.Aspect;
-import embrack.core.gear.PartId;
+import embrack.core.chart.Aspect;
+import embrack.core.chart.PartId;
 import embrack.core.rig.DeviceId;
 import java.util.Comparator;
 

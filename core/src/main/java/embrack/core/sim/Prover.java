@@ -63,7 +63,7 @@ public final class Prover {
         for (int number = 1; number <= PRESSES; number++) {
             RigState before = actual;
             for (Step step : assignment.steps()) {
-                ideal = ideal.after(step.device(), List.of(step.action()));
+                ideal = ideal.after(plan.rig(), step.device(), List.of(step.action()));
             }
             actual = simulator.run(actual, compiled, 0).after();
             presses.add(new Press(number, before, ideal, actual));

@@ -1,6 +1,6 @@
 package embrack.core.sim;
 
-import embrack.core.gear.Action;
+import embrack.core.chart.Action;
 import embrack.core.midi.Channel;
 import java.util.List;
 

@@ -1,24 +1,36 @@
 package embrack.core.sim;
 
-import embrack.core.gear.Action;
-import embrack.core.gear.Aspect;
-import embrack.core.gear.PartId;
+import embrack.core.chart.Action;
+import embrack.core.chart.Aspect;
+import embrack.core.chart.Heard;
+import embrack.core.chart.Part;
+import embrack.core.chart.PartId;
+import embrack.core.chart.Verb;
+import embrack.core.gear.Model;
+import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
 import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.ToIntFunction;
+import java.util.stream.Stream;
 
-/** The state of every part of every device at one moment. */
-public record RigState(SortedMap<Place, Integer> values) {
+/**
+ * The state of every part of every device at one moment.
+ *
+ * @param values by place
+ * @param heard what each device remembers of the messages that reached it; no part of it can be seen
+ */
+public record RigState(SortedMap<Place, Integer> values, SortedMap<DeviceId, Heard> heard) {
 
     public RigState {
         values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
+        heard = Collections.unmodifiableSortedMap(new TreeMap<>(heard));
     }
 
     /** The rig just switched on: every aspect at its first value, so all strips open. */
@@ -26,19 +38,45 @@ public record RigState(SortedMap<Place, Integer> values) {
         return of(rig, aspect -> 0);
     }
 
-    /** The rig with every aspect at its last value, so all strips muted: the other end from {@link #poweredOn}. */
+    /** The rig with every aspect far from its first value, so all strips muted: the other end from {@link #poweredOn}. */
     public static RigState opposite(Rig rig) {
-        return of(rig, aspect -> aspect.size() - 1);
+        return of(rig, Aspect::far);
     }
 
-    /** The state after actions on one device, in their order. */
-    public RigState after(DeviceId device, List<Action> actions) {
-        Map<Place, Integer> changed = new TreeMap<>(values);
+    /** The state after actions on one device of a rig, in their order. */
+    public RigState after(Rig rig, DeviceId device, List<Action> actions) {
+        SortedMap<Place, Integer> changed = new TreeMap<>(values);
         for (Action action : actions) {
-            Place place = place(device, action);
-            changed.put(place, action.verb().applyTo(changed.getOrDefault(place, 0)));
+            act(rig.model(device), device, action, changed);
         }
-        return new RigState(new TreeMap<>(changed));
+        return new RigState(changed, heard);
+    }
+
+    private static void act(Model model, DeviceId device, Action action, SortedMap<Place, Integer> changed) {
+        Place place = place(device, action);
+        changed.put(place, action.verb().applyTo(changed.getOrDefault(place, 0), action.amount().orElse(0)));
+        if (action.verb().isExclusive()) {
+            siblings(model, action.part()).forEach(part -> changed.replace(new Place(device, part, place.aspect()), 0));
+        } else if (action.verb() == Verb.STOP_ALL) {
+            model.parts().forEach(part -> changed.replace(new Place(device, part.id(), place.aspect()), 0));
+        }
+    }
+
+    private static Stream<PartId> siblings(Model model, PartId id) {
+        Optional<String> family = model.part(id).map(Part::family);
+        return model.parts().stream().filter(p -> !p.id().equals(id) && family.filter(p.family()::equals).isPresent()).map(Part::id);
+    }
+
+    /** With a message that a device has heard. */
+    RigState hearing(DeviceId device, Message message) {
+        SortedMap<DeviceId, Heard> more = new TreeMap<>(heard);
+        more.put(device, heardBy(device).with(message));
+        return new RigState(values, more);
+    }
+
+    /** What a device has heard so far. */
+    Heard heardBy(DeviceId device) {
+        return heard.getOrDefault(device, Heard.NOTHING);
     }
 
     /** The value at a place; 0 for a part that the hardware does not have. */
@@ -67,8 +105,8 @@ public record RigState(SortedMap<Place, Integer> values) {
     private static RigState of(Rig rig, ToIntFunction<Aspect> value) {
         SortedMap<Place, Integer> values = new TreeMap<>();
         rig.devices().forEach(device -> rig.model(device.id()).parts().forEach(part ->
-                rig.model(device.id()).kind().aspects().forEach(aspect ->
+                rig.model(device.id()).answers().aspects(part.id()).forEach(aspect ->
                         values.put(new Place(device.id(), part.id(), aspect), value.applyAsInt(aspect)))));
-        return new RigState(values);
+        return new RigState(values, new TreeMap<>());
     }
 }

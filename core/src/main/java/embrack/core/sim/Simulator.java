@@ -1,8 +1,9 @@
 package embrack.core.sim;
 
-import embrack.core.gear.Action;
+import embrack.core.chart.Action;
+import embrack.core.chart.Heard;
+import embrack.core.gear.Answers;
 import embrack.core.gear.Direction;
-import embrack.core.gear.Model;
 import embrack.core.gear.Port;
 import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
@@ -60,14 +61,16 @@ public final class Simulator {
         return rig.model(device).ports(direction).stream().map(Port::id).map(port -> new Socket(device, port)).toList();
     }
 
-    private Reading reading(DeviceId device, Message message) {
-        Optional<Integer> channel = rig.setting(device, SettingId.RECEIVE_CHANNEL);
-        if (channel.isPresent() && channel.get() != message.channel().number()) {
-            return new Reading.OtherChannel(new Channel(channel.get()));
+    private Reading reading(DeviceId device, Message message, Heard heard) {
+        Answers answers = rig.model(device).answers();
+        Optional<Channel> set = answers.quirks().hearsAllChannels() ? Optional.empty()
+                : rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new);
+        boolean onItsChannel = set.isEmpty() || !(message instanceof Message.Voice voice) || voice.channel().equals(set.get());
+        List<Action> actions = answers.reactionsTo(message, heard, onItsChannel);
+        if (!actions.isEmpty()) {
+            return new Reading.Acts(actions);
         }
-        Model model = rig.model(device);
-        List<Action> actions = model.reactionsTo(message);
-        return actions.isEmpty() ? new Reading.MeansNothing() : new Reading.Acts(actions);
+        return onItsChannel ? new Reading.MeansNothing() : new Reading.OtherChannel(set.orElseThrow());
     }
 
     /** Messages on their way, taken in order of time, then of sending. */
@@ -89,12 +92,12 @@ public final class Simulator {
 
         void send(Socket output, CompiledSwitch compiled, long startMicros) {
             long time = startMicros;
-            int previousStatus = -1;
+            int running = 0;
             for (Message message : compiled.sent()) {
-                int bytes = Wire.length(message, previousStatus, compiled.runningStatus());
+                int bytes = Wire.length(message, running, compiled.runningStatus());
                 trace.add(new Event.Sent(time, output, message, bytes));
                 time += Wire.micros(bytes);
-                previousStatus = message.status();
+                running = Wire.running(message, running);
                 leave(time, output, message);
             }
         }
@@ -109,11 +112,12 @@ public final class Simulator {
 
         private void arrive(InFlight flight) {
             DeviceId device = flight.to().device();
-            Reading reading = reading(device, flight.message());
+            Reading reading = reading(device, flight.message(), state.heardBy(device));
             trace.add(new Event.Arrived(flight.arrivesMicros(), flight.to(), flight.message(), reading));
             if (reading instanceof Reading.Acts acts) {
-                state = state.after(device, acts.actions());
+                state = state.after(rig, device, acts.actions());
             }
+            state = state.hearing(device, flight.message());
             for (Socket thru : sockets(device, Direction.THRU)) {
                 if (rig.cableIn(thru).isPresent()) {
                     leave(flight.arrivesMicros(), thru, flight.message());

@@ -1,6 +1,6 @@
 package embrack.core.switches;
 
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import embrack.core.rig.DeviceId;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,6 +1,6 @@
 package embrack.core.switches;
 
-import embrack.core.gear.Action;
+import embrack.core.chart.Action;
 import embrack.core.rig.DeviceId;
 
 /** One thing that a press should do: an action on a device. */

@@ -12,23 +12,24 @@ import static embrack.core.MuteBoard.receive;
 import static embrack.core.MuteBoard.step;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import embrack.core.Boards;
 import embrack.core.Mixers;
 import embrack.core.MuteBoard;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.Severity;
-import embrack.core.gear.Board;
-import embrack.core.gear.Library;
 import embrack.core.gear.Model;
+import embrack.core.gear.ModelId;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.library.Library;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;
 import embrack.core.plan.WiringEdit;
 import embrack.core.rig.Cable;
+import embrack.core.rig.DeviceId;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -43,10 +44,15 @@ class RuleTests {
     private static final Plan UNPLUGGED = MuteBoard.with(new WiringEdit.Disconnect(new Cable(OUT, IN)));
     private static final Plan ON_ONE = MuteBoard.with(receive(MIXER, 1), send(1));
 
+    private static final Model FACTORY_RUN = Library.find(new ModelId("ten-switch-factory-board")).orElseThrow();
+    private static final Plan LEARNER = MuteBoard.with(
+            new GearEdit.AddDevice("Tracks", Library.find(new ModelId("tablet-track-player")).orElseThrow()),
+            new SwitchEdit.AddStep(at(3), step(new DeviceId("tracks"), "play:tracks")));
+
     /** One row a rule: a plan in which it fires, how severe, where, what, and a plan that nearly is one and is clean of it. */
     private static List<Arguments> rules() {
         Plan swapped = MuteBoard.withMixer(Mixers.swappedChart());
-        Plan fightsOnOneChannel = MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:in-1")));
+        Plan fightsOnOneChannel = MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:input-1")));
         return List.of(
                 Arguments.of("gear.chart-contradicts-box", swapped, Severity.STOPS, "Vocal mixer, chart of Rack mixer, 24 strips",
                         "The chart has CC 40 value 0 for \"mute Input 1\", but the box takes it as \"open Input 1\"."
@@ -71,8 +77,13 @@ class RuleTests {
                         MuteBoard.with(new SwitchEdit.ClearSwitch(at(4)))),
                 Arguments.of("switches.not-as-meant", fightsOnOneChannel, Severity.STOPS, "Voice board, bank A, switch 3",
                         "After press 1, Vocal mic of Vocal mixer is open; muted was meant.", MuteBoard.withSecondMixer(2)),
+                Arguments.of("switches.nothing-learned", LEARNER, Severity.STOPS, "Voice board, bank A, switch 3",
+                        "Tracks learns its messages, and has none yet for: play Tracks.", MuteBoard.plan()),
+                Arguments.of("switches.sends-its-own", swapBoard(FACTORY_RUN), Severity.STOPS, ALL_FOUR,
+                        "Voice board sends what its factory chose: switch 1 sends CC 80, switch 2 sends CC 81, switch 3 sends CC 82 and switch 4 sends CC 83.",
+                        MuteBoard.plan()),
                 Arguments.of("switches.too-many-messages", swapBoard(Library.FOUR_SWITCH_DESK_BOARD), Severity.STOPS, "Voice board, bank A, switch 1",
-                        "The switch has 4 steps; Voice board sends at most 2 in one press.", MuteBoard.plan()));
+                        "The switch needs 4 messages; Voice board sends at most 2 in one press.", MuteBoard.plan()));
     }
 
     @ParameterizedTest(name = "{0}")
@@ -111,13 +122,13 @@ class RuleTests {
             }
         }
         assertThat(mended).containsExactly("gear.chart-contradicts-box", "switches.also-moves", "switches.cannot-send",
-                "switches.channel-mismatch", "switches.no-path", "switches.too-many-messages");
+                "switches.channel-mismatch", "switches.no-path", "switches.sends-its-own", "switches.too-many-messages");
     }
 
     @Test
     void aMissingCableBehindATakenOutputIsOfferedFromTheThru() {
         Plan plan = MuteBoard.with(new GearEdit.AddDevice("Choir mixer", Library.RACK_MIXER), receive(SECOND, 2),
-                new SwitchEdit.AddStep(at(3), step(SECOND, "mute:in-1")));
+                new SwitchEdit.AddStep(at(3), step(SECOND, "mute:input-1")));
         assertThat(findings(plan, "switches.no-path").getFirst().fix())
                 .isEqualTo("Plug a cable from Vocal mixer MIDI THRU to Choir mixer MIDI IN.");
     }
@@ -125,7 +136,7 @@ class RuleTests {
     @Test
     void oneChannelForTwoReceiversAsksForABoardWithAChannelForEachMessage() {
         Plan plan = MuteBoard.withSecondMixer(3, new SwitchEdit.ClearSwitch(at(1)), new SwitchEdit.ClearSwitch(at(2)),
-                new SwitchEdit.AddStep(at(3), step(SECOND, "mute:in-1")));
+                new SwitchEdit.AddStep(at(3), step(SECOND, "mute:input-1")));
         Finding finding = findings(plan, "switches.channel-mismatch").getFirst();
         assertThat(finding.where()).isEqualTo("Voice board, bank A, switch 3");
         assertThat(finding.fix()).startsWith("Voice board has one channel for everything and its switches are about boxes on several.");
@@ -136,7 +147,7 @@ class RuleTests {
 
     @Test
     void twoMixersThatFightSayWhoseMessageItWas() {
-        Plan plan = MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:in-1")));
+        Plan plan = MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:input-1")));
         assertThat(findings(plan, "switches.not-as-meant").getFirst().why())
                 .isEqualTo("Vocal mixer hears B1 28 00, which is meant for Choir mixer, and does what it says.");
     }
@@ -154,11 +165,7 @@ class RuleTests {
     }
 
     private static Plan slow(int messages) {
-        Model m = Library.FOUR_SWITCH_FLOOR_BOARD;
-        Board b = m.board().orElseThrow();
-        Model patient = new Model(m.id(), m.name(), m.kind(), m.ports(), Optional.of(new Board(b.switches(), b.columns(), b.banks(), b.sends(), 128,
-                b.sendChannel(), b.runningStatus(), b.programs(), b.display())), m.parts(), m.settings(), m.chart(), m.reactions(), m.writing());
-        Plan plan = MuteBoard.plan().withRig(MuteBoard.plan().rig().withModelReplaced(patient));
+        Plan plan = MuteBoard.plan().withRig(MuteBoard.plan().rig().withModelReplaced(Boards.withMessagesPerPress(128)));
         for (int i = 1; i < messages; i++) {
             plan = edited(plan, add(4, "mute:main"));
         }

@@ -40,7 +40,7 @@ class MessageTests {
         return IntStream.rangeClosed(1, 16);
     }
 
-    private static void assertSame(Message ours, int command, int data1, int data2) throws InvalidMidiDataException {
+    private static void assertSame(Message.Voice ours, int command, int data1, int data2) throws InvalidMidiDataException {
         var reference = new ShortMessage(command, ours.channel().wire(), data1, data2);
         assertThat(ours.bytes()).as(ours.toString()).isEqualTo(Arrays.copyOf(reference.getMessage(), reference.getLength()));
         assertThat(ours.type().dataBytes()).isEqualTo(reference.getLength() - 1);

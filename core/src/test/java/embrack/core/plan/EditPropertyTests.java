@@ -3,10 +3,10 @@ package embrack.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.MuteBoard;
+import embrack.core.chart.Action;
+import embrack.core.chart.PartId;
 import embrack.core.check.Report;
-import embrack.core.gear.Action;
-import embrack.core.gear.Library;
-import embrack.core.gear.PartId;
+import embrack.core.gear.library.Library;
 import embrack.core.gear.PortId;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.Cable;
@@ -56,7 +56,7 @@ class EditPropertyTests {
         Arbitrary<DeviceId> devices = Arbitraries.of("voice-board", "vocal-mixer", "box", "spare").map(DeviceId::new);
         Arbitrary<String> names = Arbitraries.of("Box", "Spare", "Vocal mixer", "", "<i>", "Main", "Ændring");
         Arbitrary<Socket> sockets = Combinators.combine(devices, Arbitraries.of("in", "out", "thru").map(PortId::new)).as(Socket::new);
-        Arbitrary<PartId> parts = Arbitraries.of("in-1", "in-2", "main", "return-1", "bus-9").map(PartId::new);
+        Arbitrary<PartId> parts = Arbitraries.of("input-1", "input-2", "main", "return-1", "bus-9").map(PartId::new);
         Arbitrary<Step> steps = Combinators.combine(devices, Arbitraries.of("mute", "open", "toggle-mute"), parts)
                 .as((device, verb, part) -> new Step(device, Action.parse(verb + ":" + part)));
         Arbitrary<SwitchAt> switches = Combinators.combine(Arbitraries.of("voice-board", "box", "spare").map(DeviceId::new),

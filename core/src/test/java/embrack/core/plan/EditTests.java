@@ -11,14 +11,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import embrack.core.MuteBoard;
-import embrack.core.gear.Library;
-import embrack.core.gear.PartId;
+import embrack.core.chart.PartId;
+import embrack.core.gear.library.Library;
 import embrack.core.gear.SettingId;
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import embrack.core.rig.Cable;
 import embrack.core.rig.DeviceId;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -48,17 +47,17 @@ class EditTests {
                         + " Remove those steps first, or remove the box with its steps."),
                 Arguments.of(new GearEdit.SwapHardware(BOARD, Library.RACK_MIXER), "model", "Voice board is a floor board and"
                         + " Rack mixer, 24 strips is a mixer; it cannot take over the job."),
-                Arguments.of(new GearEdit.LabelPart(MIXER, new PartId("in-2"), "vocal mic"), "name",
+                Arguments.of(new GearEdit.LabelPart(MIXER, new PartId("input-2"), "vocal mic"), "name",
                         "Input 1 is already called Vocal mic. Give each its own name."),
-                Arguments.of(new GearEdit.LabelPart(MIXER, new PartId("in-2"), "Main"), "name",
+                Arguments.of(new GearEdit.LabelPart(MIXER, new PartId("input-2"), "Main"), "name",
                         "Main is already called Main. Give each its own name."),
                 Arguments.of(new WiringEdit.Connect(OUT, THRU), "to",
                         "Voice board MIDI OUT and Vocal mixer MIDI THRU both send. A cable goes from OUT or THRU to IN."),
                 Arguments.of(new WiringEdit.Disconnect(new Cable(THRU, IN)), "cable", "That cable is no longer plugged in."),
-                Arguments.of(new SwitchEdit.AddStep(at(1), step(GONE, "mute:in-1")), "step", "That box is no longer in the rig. Choose another."),
-                Arguments.of(new SwitchEdit.AddStep(at(1), step(MIXER, "toggle-mute:in-1")), "step",
+                Arguments.of(new SwitchEdit.AddStep(at(1), step(GONE, "mute:input-1")), "step", "That box is no longer in the rig. Choose another."),
+                Arguments.of(new SwitchEdit.AddStep(at(1), step(MIXER, "toggle-mute:input-1")), "step",
                         "Vocal mixer cannot do that; its chart has no line for it."),
-                Arguments.of(new SwitchEdit.AddStep(at(5), step(MIXER, "mute:in-1")), "step",
+                Arguments.of(new SwitchEdit.AddStep(at(5), step(MIXER, "mute:input-1")), "step",
                         "Voice board has 4 switches in a bank, so there is no switch 5"),
                 Arguments.of(new SwitchEdit.RemoveStep(at(1), 0, step(MIXER, "open:main")), "step",
                         "This step was changed meanwhile. Look again and repeat."));
@@ -95,27 +94,27 @@ class EditTests {
 
     @Test
     void tapeComesOffWithAnEmptyName() {
-        Plan plan = MuteBoard.with(new GearEdit.LabelPart(MIXER, new PartId("in-1"), " "), new SwitchEdit.NameSwitch(at(1), "Voice on"));
-        assertThat(plan.rig().partName(MIXER, new PartId("in-1"))).isEqualTo(new TapeLabel("Input 1"));
+        Plan plan = MuteBoard.with(new GearEdit.LabelPart(MIXER, new PartId("input-1"), " "), new SwitchEdit.NameSwitch(at(1), "Voice on"));
+        assertThat(plan.rig().partName(MIXER, new PartId("input-1"))).isEqualTo(new TapeLabel("Input 1"));
         assertThat(plan.switches().at(at(1)).label()).contains(new TapeLabel("Voice on"));
         assertThat(new SwitchEdit.NameSwitch(at(1), "").apply(plan).switches().at(at(1)).label()).isEmpty();
     }
 
     @Test
     void stepsMoveUpOnePlaceAndTheFirstStaysFirst() {
-        Plan plan = MuteBoard.with(new SwitchEdit.RaiseStep(at(1), 2, step(MIXER, "open:in-1")), new SwitchEdit.RaiseStep(at(1), 0, step(MIXER, "open:return-1")));
+        Plan plan = MuteBoard.with(new SwitchEdit.RaiseStep(at(1), 2, step(MIXER, "open:input-1")), new SwitchEdit.RaiseStep(at(1), 0, step(MIXER, "open:return-1")));
         assertThat(plan.switches().at(at(1)).steps()).extracting(s -> s.action().key())
-                .containsExactly("open:return-1", "open:in-1", "open:return-2", "open:main");
+                .containsExactly("open:return-1", "open:input-1", "open:return-2", "open:main");
     }
 
     @Test
     void actionsAreFoundByWordsInAnyOrderTapedPartsFirst() {
-        List<Offer> offers = new Offers(PLAN).find(BOARD, "RETURN mute");
+        List<Offer> offers = new Offers(PLAN).find(at(1), "RETURN mute");
         assertThat(offers).extracting(Offer::words).containsExactly("Vocal mixer: mute Vocal reverb return",
                 "Vocal mixer: mute Vocal delay return", "Vocal mixer: mute Return 3", "Vocal mixer: mute Return 4");
-        assertThat(offers.getFirst().compiled().message().map(m -> m.hex())).isEqualTo(Optional.of("B1 38 7F"));
-        assertThat(new Offers(PLAN).find(BOARD, "input 1 open")).extracting(Offer::words).contains("Vocal mixer: open Vocal mic");
-        assertThat(new Offers(PLAN).find(BOARD, "")).hasSize(48);
+        assertThat(offers.getFirst().compiled().messages()).extracting(m -> m.hex()).containsExactly("B1 38 7F");
+        assertThat(new Offers(PLAN).find(at(1), "input 1 open")).extracting(Offer::words).contains("Vocal mixer: open Vocal mic");
+        assertThat(new Offers(PLAN).find(at(1), "")).hasSize(48);
     }
 
     private static GearEdit channel(String typed) {

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.MuteBoard;
 import embrack.core.check.Report;
-import embrack.core.gear.TapeLabel;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;
 import java.util.List;

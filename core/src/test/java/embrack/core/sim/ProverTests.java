@@ -20,12 +20,12 @@ import static embrack.core.sim.Verdict.WRONG;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.Mixers;
+import embrack.core.Boards;
 import embrack.core.MuteBoard;
-import embrack.core.gear.Aspect;
-import embrack.core.gear.Board;
-import embrack.core.gear.Library;
+import embrack.core.chart.Aspect;
+import embrack.core.chart.PartId;
+import embrack.core.gear.library.Library;
 import embrack.core.gear.Model;
-import embrack.core.gear.PartId;
 import embrack.core.midi.Wire;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
@@ -33,7 +33,6 @@ import embrack.core.plan.SwitchEdit;
 import embrack.core.plan.WiringEdit;
 import embrack.core.rig.Cable;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -57,7 +56,7 @@ class ProverTests {
                 Arguments.of("a mixer that toggles", MuteBoard.withMixer(Mixers.toggling()), List.of(EVERY_OTHER, EVERY_OTHER, EVERY_OTHER, EVERY_OTHER)),
                 Arguments.of("a mixer deaf beyond its inputs", MuteBoard.withMixer(Mixers.deafBeyondInputs()), List.of(PART, DEAD, EXACT, DEAD)),
                 Arguments.of("two mixers meant to differ on one channel",
-                        MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:in-1"))), List.of(ALSO, ALSO, WRONG, ALSO)));
+                        MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:input-1"))), List.of(ALSO, ALSO, WRONG, ALSO)));
     }
 
     @ParameterizedTest(name = "{0}")
@@ -78,7 +77,7 @@ class ProverTests {
     @Test
     void aPressIsLateWhenItsLastMessageIsLaterThanTheLimit() {
         Plan plan = MuteBoard.plan();
-        Model patient = withMessagesPerPress(128);
+        Model patient = Boards.withMessagesPerPress(128);
         plan = plan.withRig(plan.rig().withModelReplaced(patient));
         for (int i = 0; i < 31; i++) {
             plan = add(4, "mute:main").apply(plan);
@@ -98,12 +97,5 @@ class ProverTests {
         Pressed unplugged = new Simulator(MuteBoard.with(new WiringEdit.Disconnect(new Cable(OUT, IN)))).press(start, at(2), 0);
         assertThat(unplugged.trace()).hasSize(4).filteredOn(Event.Lost.class::isInstance).hasSize(2);
         assertThat(unplugged.after()).isEqualTo(start);
-    }
-
-    private static Model withMessagesPerPress(int most) {
-        Model m = Library.FOUR_SWITCH_FLOOR_BOARD;
-        Board b = m.board().orElseThrow();
-        return new Model(m.id(), m.name(), m.kind(), m.ports(), Optional.of(new Board(b.switches(), b.columns(), b.banks(), b.sends(), most,
-                b.sendChannel(), b.runningStatus(), b.programs(), b.display())), m.parts(), m.settings(), m.chart(), m.reactions(), m.writing());
     }
 }

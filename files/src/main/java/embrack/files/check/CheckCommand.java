@@ -3,7 +3,8 @@ package embrack.files.check;
 import embrack.core.check.Report;
 import embrack.core.plan.Plan;
 import embrack.files.plan.PlanFile;
-import embrack.files.plan.UnreadablePlan;
+import embrack.files.json.JsonFile;
+import embrack.files.json.UnreadableFile;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
@@ -50,7 +51,7 @@ public final class CheckCommand {
             out.print(json ? ReportJson.of(report) : ReportText.of(report));
             out.flush();
             return report.stopsTheShow() ? STOPS : NOTHING_STOPS;
-        } catch (UnreadablePlan e) {
+        } catch (UnreadableFile e) {
             err.println(files.getFirst() + " cannot be read:");
             e.problems().forEach(problem -> err.println("  " + problem));
             return UNREADABLE;
@@ -63,7 +64,7 @@ public final class CheckCommand {
     /** One byte more than a plan can have is enough to refuse it. */
     private static byte[] bytes(Path file) throws IOException {
         try (InputStream in = Files.newInputStream(file)) {
-            return in.readNBytes(PlanFile.MAX_BYTES + 1);
+            return in.readNBytes(JsonFile.MAX_BYTES + 1);
         }
     }
 }

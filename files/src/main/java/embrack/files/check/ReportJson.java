@@ -43,8 +43,11 @@ final class ReportJson {
         ArrayNode messages = f.putArray("messages");
         proof.compiled().sent().forEach(message -> {
             ShownMessage shown = ShownMessage.on(plan.board(proof.at().board()), message);
-            messages.addObject().put("type", shown.type()).put("channel", shown.channel()).put("number", shown.number())
-                    .put("value", shown.value()).put("bytes", shown.bytes());
+            ObjectNode m = messages.addObject().put("type", shown.type());
+            if (!shown.channel().isEmpty()) {
+                m.put("channel", Integer.parseInt(shown.channel()));
+            }
+            m.put("number", shown.number()).put("value", shown.value()).put("bytes", shown.bytes());
         });
         texts(f.putArray("path"), story.path());
         f.put("worstMs", BigDecimal.valueOf(proof.worstMicros(), 3));

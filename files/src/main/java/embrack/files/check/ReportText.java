@@ -3,8 +3,8 @@ package embrack.files.check;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Severity;
-import embrack.core.gear.Words;
 import embrack.core.midi.Wire;
+import embrack.core.name.Words;
 import embrack.core.sim.Proof;
 import java.util.Locale;
 

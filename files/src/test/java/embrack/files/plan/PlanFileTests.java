@@ -11,11 +11,14 @@ import com.networknt.schema.SpecificationVersion;
 import embrack.core.Mixers;
 import embrack.core.MuteBoard;
 import embrack.core.check.Report;
-import embrack.core.gear.Library;
-import embrack.core.gear.TapeLabel;
+import embrack.core.gear.Model;
+import embrack.core.gear.library.Library;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;
+import embrack.core.rig.DeviceId;
+import embrack.files.json.UnreadableFile;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -39,10 +42,19 @@ class PlanFileTests {
     private static final Schema SCHEMA = schema();
 
     private static Stream<Plan> plans() {
-        return Stream.of(MuteBoard.plan(), Plan.empty(new TapeLabel("Nothing")), MuteBoard.withSecondMixer(3),
+        return Stream.of(MuteBoard.plan(), wholeLibrary(), Plan.empty(new TapeLabel("Nothing")), MuteBoard.withSecondMixer(3),
                 MuteBoard.withMixer(Mixers.chartOnly()), MuteBoard.withMixer(Mixers.swappedChart()),
                 MuteBoard.with(new GearEdit.SwapHardware(MuteBoard.BOARD, Library.FOUR_SWITCH_DESK_BOARD),
                         new SwitchEdit.NameSwitch(MuteBoard.at(4), "Ærø & \"quotes\" \\ ñ")));
+    }
+
+    /** One box of every model that ships. */
+    private static Plan wholeLibrary() {
+        Plan plan = Plan.empty(new TapeLabel("All that ships"));
+        for (Model model : Library.all()) {
+            plan = new GearEdit.AddDevice(model.name().text(), model).apply(plan);
+        }
+        return plan;
     }
 
     /** The validator is an independent reader of JSON Schema 2020-12 (json-schema.org). */
@@ -79,11 +91,23 @@ class PlanFileTests {
         assertThat(report.proofs()).hasSize(2);
     }
 
+    /** Plans of the first version had parts with ids of their own and runs as objects. */
+    @Test
+    void plansOfVersionOneAreReadAndMeanTheSame() throws IOException {
+        Plan earlier = PlanFile.read(Files.readString(Path.of("src/test/resources/quay-rig-version-1.json")));
+        Plan today = PlanFile.read(Files.readString(EXAMPLES.resolve("quay-rig.json")));
+        assertThat(earlier.switches()).isEqualTo(today.switches());
+        assertThat(earlier.rig().devices()).isEqualTo(today.rig().devices());
+        assertThat(earlier.rig().model(new DeviceId("vocal-mixer")).chart().rows()).isEqualTo(today.rig().model(new DeviceId("vocal-mixer")).chart().rows());
+        assertThat(Report.of(earlier).findings()).extracting(f -> f.what()).isEqualTo(Report.of(today).findings().stream().map(f -> f.what()).toList());
+        assertThat(PlanFile.read(PlanFile.write(earlier))).isEqualTo(earlier);
+    }
+
     private static List<Arguments> broken() {
         return List.of(
                 Arguments.of("\"embrack-plan\"", "\"shopping-list\"", "format: must be \"embrack-plan\"; this is some other file"),
-                Arguments.of("\"version\" : 1", "\"version\" : 2",
-                        "version: is 2, written by a newer Embrack; this one reads up to version 1. Update Embrack to read it"),
+                Arguments.of("\"version\" : 2", "\"version\" : 3",
+                        "version: is 3, written by a newer Embrack; this one reads up to version 2. Update Embrack to read it"),
                 Arguments.of("\"name\" : \"Mute board\"", "\"name\" : \"\"", "name: Write a name; it is empty."),
                 Arguments.of("\"name\" : \"Vocal mixer\"", "\"name\" : \"Voice board\"", "devices[1]: two devices are called \"Voice board\""),
                 Arguments.of("\"name\" : \"Vocal mixer\"", "\"name\" : \"Vocal <b>mixer</b>\"", "devices[1].name: Leave out < and >; a name is plain text."),
@@ -92,20 +116,25 @@ class PlanFileTests {
                 Arguments.of("\"receive-channel\" : 2", "\"receive-channel\" : \"two\"",
                         "devices[1].settings.receive-channel: must be a whole number, was the text \"two\""),
                 Arguments.of("\"receive-channel\" : 2", "\"colour\" : 2", "devices[1].settings.colour: Rack mixer, 24 strips has no such setting"),
-                Arguments.of("\"in-1\" : \"Vocal mic\"", "\"in-99\" : \"Vocal mic\"", "devices[1].labels.in-99: Rack mixer, 24 strips has no such part"),
+                Arguments.of("\"input-1\" : \"Vocal mic\"", "\"in-99\" : \"Vocal mic\"", "devices[1].labels.in-99: Rack mixer, 24 strips has no such part"),
                 Arguments.of("\"model\" : \"rack-mixer-24\"", "\"model\" : \"other\"", "devices[1].model: there is no model \"other\" in this file"),
-                Arguments.of("\"value\" : 127", "\"value\" : 128", "models[1].chart[0]: value must be 0 to 127, was 128"),
-                Arguments.of("\"value\" : 127", "\"value\" : -1", "models[1].chart[0]: value must be 0 to 127, was -1"),
-                Arguments.of("\"number\" : 40", "\"number\" : 128", "models[1].chart[0]: a run of 24 numbers from 128 leaves 0 to 127"),
-                Arguments.of("\"number\" : 40", "\"number\" : 40, \"colour\" : 1", "models[1].chart[0].colour: is not a field of this format;"
-                        + " known here are count, first, number, type, value, verb"),
-                Arguments.of("\"direction\" : \"out\"", "\"direction\" : \"sideways\"", "models[0].ports[0].direction: must be one of in, out, thru, was \"sideways\""),
+                Arguments.of("\"chart\" : [", "\"chart\" : [ \"mute Input 1..16: cc 40..54\",",
+                        "models[1].chart[0]: column 22: 16 parts, but 15 numbers: \"Input 1..16\" and \"40..54\" must be of the same length."),
+                Arguments.of("\"chart\" : [", "\"chart\" : [ \"mute Main: cc 1\\nmute Main: cc 2\",",
+                        "models[1].chart: holds a line break; each line of the chart is a text of its own"),
+                Arguments.of("\"chart\" : [", "\"colour\" : 1, \"chart\" : [", "models[1].colour: is not a field of this format;"
+                        + " known here are board, chart, controls, habits, id, kind, memories, name, ports, power, reality, settings, sharedSockets, writing"),
+                Arguments.of("\"direction\" : \"out\"", "\"direction\" : \"sideways\"", "models[0].ports[0].direction: must be one of both, in, out, thru, was \"sideways\""),
+                Arguments.of("\"connector\" : \"power\"", "\"connector\" : \"steam\"", "models[0].ports[1].connector: must be one of audio, bluetooth, dmx,"
+                        + " five-pin, network, power, trs-a, trs-b, usb-device, usb-host, virtual, was \"steam\""),
                 Arguments.of("\"port\" : \"in\"", "\"port\" : \"thru\"", "cables[0]: Voice board MIDI OUT and Vocal mixer MIDI THRU both send."
                         + " A cable goes from OUT or THRU to IN."),
                 Arguments.of("\"switch\" : 4", "\"switch\" : 5", "switches[3]: Voice board has 4 switches in a bank, so there is no switch 5"),
                 Arguments.of("\"switch\" : 4", "\"switch\" : 3", "switches: switch 3 in bank 1 of \"voice-board\" is there twice"),
-                Arguments.of("\"verb\" : \"mute\",\n          \"part\" : \"main\"", "\"verb\" : \"shout\", \"part\" : \"main\"",
-                        "switches[3].steps[0].verb: \"shout\" is none of the verbs mute, open and toggle-mute"),
+                Arguments.of("\"verb\" : \"mute\",\n          \"part\" : \"main\"", "\"verb\" : \"level\", \"part\" : \"main\", \"amount\" : 128",
+                        "switches[3].steps[0]: amount must be 0 to 127, was 128"),
+                Arguments.of("\"verb\" : \"mute\",\n          \"part\" : \"main\"", "\"verb\" : \"level\", \"part\" : \"main\"",
+                        "switches[3].steps[0]: \"level\" needs an amount, 0 to 127"),
                 Arguments.of("\"device\" : \"vocal-mixer\",\n          \"verb\" : \"mute\",\n          \"part\" : \"main\"",
                         "\"device\" : \"gone\", \"verb\" : \"mute\", \"part\" : \"main\"", "switches[3].steps[0].device: there is no device \"gone\" in this rig"),
                 Arguments.of("\"cables\" : [", "\"cables\" : [ 3,", "cables[0]: must be an object in braces, was the number 3"),
@@ -119,20 +148,20 @@ class PlanFileTests {
     void whatIsWrongIsSaidWithItsPlace(String old, String replacement, String problem) {
         assertThat(CLEAN).contains(old);
         String file = CLEAN.replaceFirst(Pattern.quote(old), Matcher.quoteReplacement(replacement));
-        assertThatExceptionOfType(UnreadablePlan.class).isThrownBy(() -> PlanFile.read(file))
+        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> PlanFile.read(file))
                 .satisfies(e -> assertThat(e.problems()).first().asString().isEqualTo(problem));
     }
 
     @Test
     void allProblemsOfAListAreTold() {
-        String file = CLEAN.replace("\"count\" : 24", "\"count\" : 25");
-        assertThatExceptionOfType(UnreadablePlan.class).isThrownBy(() -> PlanFile.read(file.replace("\"number\" : 40", "\"number\" : 127")))
+        String file = CLEAN.replace("mute Input 1..16", "mutte Input 1..16").replace("open Bus 1..3: cc", "open Bus 1..3: cd");
+        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> PlanFile.read(file))
                 .satisfies(e -> assertThat(e.problems()).extracting(p -> p.where())
-                        .containsExactly("models[1].chart[0]", "models[1].chart[1]"));
+                        .containsExactly("models[1].chart[1]", "models[1].chart[7]"));
         String twoModels = CLEAN.replace("\"direction\" : \"out\"", "\"direction\" : \"up\"").replace("\"direction\" : \"in\"", "\"direction\" : \"down\"");
-        assertThatExceptionOfType(UnreadablePlan.class).isThrownBy(() -> PlanFile.read(twoModels))
+        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> PlanFile.read(twoModels))
                 .satisfies(e -> assertThat(e.problems()).extracting(p -> p.where())
-                        .containsExactly("models[0].ports[0].direction", "models[1].ports[0].direction"));
+                        .containsExactly("models[0].ports[0].direction", "models[0].ports[1].direction", "models[1].ports[0].direction"));
     }
 
     @Test
@@ -150,19 +179,19 @@ class PlanFileTests {
             damaged[random.nextInt(damaged.length)] = (byte) random.nextInt();
             try {
                 PlanFile.read(damaged);
-            } catch (UnreadablePlan e) {
+            } catch (UnreadableFile e) {
                 assertThat(e.problems()).allMatch(p -> !p.where().isBlank() && !p.what().isBlank());
             }
         }
     }
 
     private static void assertProblem(byte[] file, String where) {
-        UnreadablePlan e = catchThrowableOfType(UnreadablePlan.class, () -> PlanFile.read(file));
+        UnreadableFile e = catchThrowableOfType(UnreadableFile.class, () -> PlanFile.read(file));
         assertThat(e.problems()).first().asString().startsWith(where);
     }
 
     private static Schema schema() {
-        try (InputStream in = PlanFile.class.getResourceAsStream("/embrack/files/schema/plan-1.schema.json")) {
+        try (InputStream in = PlanFile.class.getResourceAsStream("/embrack/files/schema/plan-2.schema.json")) {
             return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
                     .getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8), InputFormat.JSON);
         } catch (IOException e) {

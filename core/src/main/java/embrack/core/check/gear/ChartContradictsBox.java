@@ -1,15 +1,16 @@
 package embrack.core.check.gear;
 
+import embrack.core.chart.Action;
+import embrack.core.chart.ChartWords;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.gear.Action;
-import embrack.core.gear.MessageTemplate;
 import embrack.core.gear.Model;
-import embrack.core.gear.Words;
+import embrack.core.midi.Channel;
+import embrack.core.name.Words;
 import embrack.core.plan.GearEdit;
 import embrack.core.rig.Device;
 import embrack.core.switches.Assignment;
@@ -38,7 +39,7 @@ final class ChartContradictsBox implements Rule {
         List<Device> devices = subject.plan().rig().devices().stream().filter(d -> d.model().equals(model.id())).toList();
         List<Assignment> users = devices.stream().flatMap(d -> subject.plan().switches().using(d.id()).stream())
                 .filter(a -> a.steps().stream().anyMatch(s -> wrong.contains(s.action()))).toList();
-        boolean mendable = model.withChartFromReactions().contradictedActions().isEmpty();
+        boolean mendable = model.withChartCorrected().contradictedActions().isEmpty();
         return Optional.of(new Finding(info(), users.isEmpty() ? Severity.LOOK : Severity.STOPS,
                 Words.list(devices.stream().map(Device::name).toList()) + ", chart of " + model.name(),
                 example(model, wrong.getFirst()) + (wrong.size() == 1 ? ""
@@ -52,15 +53,10 @@ final class ChartContradictsBox implements Rule {
     }
 
     private static String example(Model model, Action action) {
-        MessageTemplate template = model.messageFor(action).orElseThrow();
-        List<Action> done = model.reactionsToChart(action);
-        String number = "%s %d value %d".formatted(template.type().shortName(), template.number(), template.value());
-        return "The chart has %s for \"%s\", but the box %s.".formatted(number, words(model, action), done.isEmpty()
-                ? "ignores it"
-                : "takes it as \"%s\"".formatted(Words.list(done.stream().map(a -> words(model, a)).toList())));
-    }
-
-    private static String words(Model model, Action action) {
-        return action.verb().words() + " " + model.part(action.part()).orElseThrow().name();
+        List<Action> done = model.answers().reactionsToChart(action);
+        return "The chart has %s for \"%s\", but the box %s.".formatted(
+                Words.list(model.messagesFor(action, new Channel(Channel.FIRST)).orElseThrow().stream().map(ChartWords::of).toList()),
+                model.words(action), done.isEmpty() ? "ignores it"
+                        : "takes it as \"%s\"".formatted(Words.list(done.stream().map(model::words).toList())));
     }
 }

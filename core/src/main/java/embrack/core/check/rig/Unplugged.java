@@ -24,7 +24,7 @@ final class Unplugged implements Rule {
         Plan plan = subject.plan();
         return plan.rig().devices().stream()
                 .filter(d -> plan.rig().cables().stream().noneMatch(c -> c.isIn(d.id())))
-                .filter(d -> isIdle(plan, d))
+                .filter(d -> !plan.rig().model(d.id()).cablePorts().isEmpty() && isIdle(plan, d))
                 .map(d -> new Finding(info(), Severity.NOTE, d.name().text(),
                         "No cable is in %s and no switch is about it.".formatted(d.name()),
                         "It can neither hear nor say anything.",

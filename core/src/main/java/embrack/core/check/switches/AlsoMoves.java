@@ -7,7 +7,7 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.gear.SettingId;
-import embrack.core.gear.Words;
+import embrack.core.name.Words;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -49,15 +49,22 @@ final class AlsoMoves implements Rule {
                 .map(place -> plan.rig().partName(place.device(), place.part()).text())
                 .collect(Collectors.toCollection(TreeSet::new));
         boolean uninvolved = proofs.stream().noneMatch(p -> p.targets().stream().anyMatch(t -> t.device().equals(ends.device())));
-        Optional<Remedy> remedy = uninvolved ? ownChannel(plan, ends.device()) : Optional.empty();
+        Optional<Remedy> remedy = uninvolved && !hearsAll(plan, ends.device()) ? ownChannel(plan, ends.device()) : Optional.empty();
         return new Finding(info(), Severity.LOOK, plan.words(proofs.stream().map(Proof::at).toList()),
                 "%s moves too: %s.".formatted(plan.rig().name(ends.device()), Words.list(parts)),
-                uninvolved
+                hearsAll(plan, ends.device())
+                        ? "The messages reach %s as well, and it listens to all channels.".formatted(plan.rig().name(ends.device()))
+                        : uninvolved
                         ? "The messages reach %s as well, and it listens to the same channel.".formatted(plan.rig().name(ends.device()))
                         : "One of the messages means more to %s than its chart says.".formatted(plan.rig().name(ends.device())),
                 remedy.map(r -> "Give %s a channel of its own.".formatted(plan.rig().name(ends.device())))
                         .orElse("Look at what these parts answer to, and keep the messages apart."),
                 proofs.stream().map(Proof::at).toList(), remedy);
+    }
+
+    private static boolean hearsAll(Plan plan, DeviceId device) {
+        return plan.rig().model(device).answers().quirks().hearsAllChannels()
+                || plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).isEmpty();
     }
 
     private static Optional<Remedy> ownChannel(Plan plan, DeviceId device) {

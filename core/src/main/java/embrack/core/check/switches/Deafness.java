@@ -1,6 +1,7 @@
 package embrack.core.check.switches;
 
 import embrack.core.midi.Channel;
+import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Event;
 import embrack.core.sim.Proof;
@@ -25,7 +26,7 @@ record Deafness(Proof proof, DeviceId device, Channel sentOn, Channel listensOn)
 
     private static Optional<Deafness> at(Proof proof, Event event) {
         return event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.OtherChannel other
-                ? Optional.of(new Deafness(proof, arrived.socket().device(), arrived.message().channel(), other.listensOn()))
+                ? Optional.of(new Deafness(proof, arrived.socket().device(), ((Message.Voice) arrived.message()).channel(), other.listensOn()))
                 : Optional.empty();
     }
 }

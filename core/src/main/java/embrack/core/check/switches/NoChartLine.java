@@ -5,7 +5,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.gear.Words;
+import embrack.core.name.Words;
 import embrack.core.plan.Obstacle;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;

@@ -73,7 +73,7 @@ final class NotAsMeant implements Rule {
 
     private static String meantFor(Plan plan, Proof proof, Message message, DeviceId hearer) {
         return proof.compiled().steps().stream()
-                .filter(step -> step.message().filter(message::equals).isPresent())
+                .filter(step -> step.messages().contains(message))
                 .map(step -> step.step().device())
                 .filter(device -> !device.equals(hearer)).findFirst()
                 .map(device -> ", which is meant for %s,".formatted(plan.rig().name(device)))

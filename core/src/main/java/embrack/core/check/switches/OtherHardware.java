@@ -2,14 +2,16 @@ package embrack.core.check.switches;
 
 import embrack.core.check.rule.Remedy;
 import embrack.core.gear.Board;
-import embrack.core.gear.Library;
 import embrack.core.gear.Model;
+import embrack.core.gear.library.Library;
+import embrack.core.midi.Channel;
+import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.core.rig.DeviceId;
-import embrack.core.switches.Assignment;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -42,17 +44,18 @@ final class OtherHardware {
     }
 
     private boolean sendsEnough(Board candidate) {
-        return candidate.sends().containsAll(neededTypes()) && candidate.messagesPerPress() >= mostSteps();
+        return candidate.factoryRun().isEmpty() && candidate.sends().containsAll(neededTypes()) && candidate.messagesPerPress() >= mostMessages();
     }
 
     private Set<MessageType> neededTypes() {
         return plan.switches().of(board).stream().flatMap(a -> a.steps().stream())
-                .flatMap(step -> plan.rig().model(step.device()).messageFor(step.action()).stream())
-                .map(template -> template.type()).collect(Collectors.toSet());
+                .flatMap(step -> plan.rig().model(step.device()).messagesFor(step.action(), new Channel(Channel.FIRST)).stream())
+                .flatMap(messages -> messages.stream()).map(Message::type).collect(Collectors.toSet());
     }
 
-    private int mostSteps() {
-        return plan.switches().of(board).stream().map(Assignment::steps).mapToInt(steps -> steps.size()).max().orElse(0);
+    private int mostMessages() {
+        return plan.switches().of(board).stream().mapToInt(a -> a.steps().stream().mapToInt(step -> plan.rig().model(step.device())
+                .messagesFor(step.action(), new Channel(Channel.FIRST)).map(List::size).orElse(0)).sum()).max().orElse(0);
     }
 
     private boolean isAccepted(GearEdit.SwapHardware swap) {

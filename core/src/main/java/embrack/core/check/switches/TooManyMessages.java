@@ -6,7 +6,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.gear.Words;
+import embrack.core.name.Words;
 import embrack.core.plan.CompiledStep;
 import embrack.core.plan.Obstacle;
 import embrack.core.plan.Plan;
@@ -32,8 +32,8 @@ final class TooManyMessages implements Rule {
         int most = plan.board(proof.at().board()).messagesPerPress();
         Optional<Remedy> remedy = new OtherHardware(plan, proof.at().board()).remedy();
         return new Finding(info(), Severity.STOPS, plan.words(proof.at()),
-                "The switch has %s; %s sends at most %d in one press.".formatted(
-                        Words.count(proof.compiled().steps().size(), "step"), plan.rig().name(proof.at().board()), most),
+                "The switch needs %s; %s sends at most %d in one press.".formatted(
+                        Words.count(proof.compiled().steps().stream().mapToInt(step -> step.messages().size()).sum(), "message"), plan.rig().name(proof.at().board()), most),
                 "These are never sent: %s.".formatted(
                         Words.list(unsent(proof).stream().map(step -> plan.words(step.step())).toList())),
                 "Share the steps out over two switches" + remedy.map(r -> ", or have hardware that sends more do the job.").orElse("."),

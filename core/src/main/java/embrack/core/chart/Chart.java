@@ -1,0 +1,177 @@
+package embrack.core.chart;
+
+import embrack.core.midi.Channel;
+import embrack.core.midi.Message;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * What a box answers to: which message makes it do what. A chart is its text; rows, lessons and parts are what the text
+ * says. Two charts are equal when their texts are.
+ */
+public final class Chart {
+
+    /** A box that answers to nothing. */
+    public static final Chart EMPTY = new Chart("", Conventions.UNSAID, List.of(), List.of(), List.of());
+
+    private final String text;
+    private final Conventions conventions;
+    private final List<ChartRow> rows;
+    private final List<Lesson> lessons;
+    private final List<Action> safe;
+    private final Map<PartId, Part> parts = new LinkedHashMap<>();
+    private final Map<PartId, Set<Aspect>> aspects = new HashMap<>();
+    private final Map<VerbAndPart, List<ChartRow>> byAction = new HashMap<>();
+    private final Map<Integer, List<ChartRow>> byMessage = new HashMap<>();
+
+    Chart(String text, Conventions conventions, List<ChartRow> rows, List<Lesson> lessons, List<Action> safe) {
+        this.text = text;
+        this.conventions = conventions;
+        this.rows = List.copyOf(rows);
+        this.lessons = List.copyOf(lessons);
+        this.safe = List.copyOf(safe);
+        for (ChartRow row : rows) {
+            add(row.part(), row.verb());
+            byAction.computeIfAbsent(new VerbAndPart(row.verb(), row.part().id()), k -> new ArrayList<>(1)).add(row);
+            byMessage.computeIfAbsent(key(row.last()), k -> new ArrayList<>(2)).add(row);
+        }
+        lessons.forEach(lesson -> add(lesson.part(), lesson.verb()));
+    }
+
+    private void add(Part part, Verb verb) {
+        parts.putIfAbsent(part.id(), part);
+        aspects.computeIfAbsent(part.id(), k -> EnumSet.noneOf(Aspect.class)).add(verb.aspect());
+    }
+
+    private record VerbAndPart(Verb verb, PartId part) {
+    }
+
+    /**
+     * The chart that a text says.
+     *
+     * @throws IllegalArgumentException naming line and column of the first error
+     */
+    public static Chart of(String text) {
+        ChartReading reading = ChartReading.of(text);
+        return reading.chart().orElseThrow(() -> new IllegalArgumentException(reading.errors().getFirst().toString()));
+    }
+
+    /** The text, as it was typed. */
+    public String text() {
+        return text;
+    }
+
+    public Conventions conventions() {
+        return conventions;
+    }
+
+    /** All rows, expanded, in the order of the text. */
+    public List<ChartRow> rows() {
+        return rows;
+    }
+
+    /** What the box learns instead of having a message for it. */
+    public List<Lesson> lessons() {
+        return lessons;
+    }
+
+    /** What makes the box safe, in order. */
+    public List<Action> safe() {
+        return safe;
+    }
+
+    /** What can be acted on, in the order of the text. */
+    public List<Part> parts() {
+        return List.copyOf(parts.values());
+    }
+
+    public Optional<Part> part(PartId id) {
+        return Optional.ofNullable(parts.get(id));
+    }
+
+    /** What can differ about a part; nothing for a part that is not here. */
+    public Set<Aspect> aspects(PartId part) {
+        return Collections.unmodifiableSet(aspects.getOrDefault(part, Set.of()));
+    }
+
+    /** Whether the box answers to nothing. */
+    public boolean isEmpty() {
+        return rows.isEmpty() && lessons.isEmpty();
+    }
+
+    /** Everything that the rows can make the box do, a level by its two ends; then what it can learn to do. */
+    public List<Action> actions() {
+        return Stream.concat(rows.stream().flatMap(row -> row.actions().stream()),
+                lessons.stream().filter(l -> !l.verb().takesAmount()).map(l -> new Action(l.verb(), l.part().id()))).distinct().toList();
+    }
+
+    /** The rows for an action, the one that is used first; several when the box knows several messages for it. */
+    public List<ChartRow> rowsFor(Action action) {
+        return byAction.getOrDefault(new VerbAndPart(action.verb(), action.part()), List.of());
+    }
+
+    /** What the box learns an action as, if it learns it. */
+    public Optional<Lesson> lessonFor(Action action) {
+        return lessons.stream().filter(l -> l.verb() == action.verb() && l.part().id().equals(action.part())).findFirst();
+    }
+
+    /**
+     * The messages that make the box do something.
+     *
+     * @param set the channel that the box is set to
+     * @return in the order of sending; empty when the chart has none
+     */
+    public Optional<List<Message>> messagesFor(Action action, Channel set) {
+        return rowsFor(action).stream().flatMap(row -> row.messages(action, set).stream()).findFirst();
+    }
+
+    /**
+     * What a box that obeys this chart does when a message arrives. Where rows of one and of several messages both fit,
+     * the longest count: a program change behind a bank select is read by the bank.
+     *
+     * @param heard what came before
+     * @param onItsChannel whether the message is on the channel that the box is set to, or on none
+     */
+    public List<Action> reactionsTo(Message message, Heard heard, boolean onItsChannel) {
+        List<ChartRow> fitting = byMessage.getOrDefault(key(message), List.of()).stream()
+                .filter(row -> onItsChannel || row.last() instanceof Pattern.Voice voice && voice.channel().isPresent())
+                .filter(row -> row.last().matches(message) && row.before().stream().allMatch(heard::holds)).toList();
+        int longest = fitting.stream().mapToInt(row -> row.patterns().size()).max().orElse(0);
+        return fitting.stream().filter(row -> row.patterns().size() == longest).map(row -> row.action(message)).distinct().toList();
+    }
+
+    private static int key(Pattern pattern) {
+        return switch (pattern) {
+            case Pattern.Voice voice -> voice.type().ordinal() << 7 | voice.number();
+            case Pattern.Whole whole -> key(whole.message());
+        };
+    }
+
+    private static int key(Message message) {
+        return message.type().hasChannel() ? message.type().ordinal() << 7 | message.data1() : message.hashCode() | 1 << 30;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Chart that && text.equals(that.text);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hashCode(text);
+    }
+
+    @Override
+    public String toString() {
+        return "Chart of %d rows".formatted(rows.size());
+    }
+}

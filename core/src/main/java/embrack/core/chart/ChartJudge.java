@@ -1,0 +1,171 @@
+package embrack.core.chart;
+
+import embrack.core.chart.ChartReading.LinedRow;
+import embrack.core.midi.MessageType;
+import embrack.core.name.Words;
+import embrack.core.text.Problem.Level;
+import embrack.core.text.Problem;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
+
+/** Finds what is probably not meant: two actions for one message, numbers left out. Cost: that of sorting the rows. */
+final class ChartJudge {
+
+    /** More unused numbers in a row than this are a free space, not a slip. */
+    private static final int LARGEST_SLIP = 3;
+
+    private final Conventions conventions;
+    private final List<LinedRow> rows;
+    private final List<Lesson> lessons;
+    private final List<Problem> problems = new ArrayList<>();
+
+    ChartJudge(Conventions conventions, List<LinedRow> rows, List<Lesson> lessons) {
+        this.conventions = conventions;
+        this.rows = rows;
+        this.lessons = lessons;
+    }
+
+    List<Problem> problems() {
+        overlaps();
+        missingInFamilies();
+        missingOpposites();
+        unusedNumbers();
+        return problems;
+    }
+
+    private record Key(List<Pattern> before, MessageType type, int number, Object rest) {
+        static Key of(ChartRow row) {
+            return switch (row.last()) {
+                case Pattern.Voice voice -> new Key(row.before(), voice.type(), voice.number(), voice.channel());
+                case Pattern.Whole whole -> new Key(row.before(), whole.type(), 0, whole.message());
+            };
+        }
+    }
+
+    private void overlaps() {
+        Map<Key, List<LinedRow>> byMessage = new LinkedHashMap<>();
+        rows.forEach(row -> byMessage.computeIfAbsent(Key.of(row.row()), k -> new ArrayList<>(2)).add(row));
+        Set<List<Integer>> told = new HashSet<>();
+        byMessage.values().stream().filter(same -> same.size() > 1).forEach(same -> {
+            same.sort(Comparator.comparingInt(row -> low(row.row())));
+            LinedRow widest = same.getFirst();
+            for (LinedRow next : same.subList(1, same.size())) {
+                if (low(next.row()) <= high(widest.row())) {
+                    overlap(widest, next, told);
+                }
+                widest = high(next.row()) > high(widest.row()) ? next : widest;
+            }
+        });
+    }
+
+    private void overlap(LinedRow one, LinedRow other, Set<List<Integer>> told) {
+        LinedRow later = one.line() > other.line() ? one : other;
+        LinedRow earlier = later == one ? other : one;
+        if (told.add(List.of(earlier.line(), later.line()))) {
+            boolean same = one.row().verb() == other.row().verb() && one.row().part().equals(other.row().part());
+            add(Level.LOOK, later.line(), same
+                    ? "%s stands here twice with the same message.".formatted(words(one.row()))
+                    : "One message, two actions: %s is for \"%s\" (line %d) and for \"%s\". The box would do both.".formatted(
+                            ChartWords.of(later.row().last(), conventions), words(earlier.row()), earlier.line(), words(later.row())));
+        }
+    }
+
+    private static int low(ChartRow row) {
+        return row.last() instanceof Pattern.Voice voice ? voice.values().low() : 0;
+    }
+
+    private static int high(ChartRow row) {
+        return row.last() instanceof Pattern.Voice voice ? voice.values().high() : 0;
+    }
+
+    private record Family(Verb verb, String name) {
+    }
+
+    private void missingInFamilies() {
+        Map<Family, TreeMap<Integer, Integer>> families = new LinkedHashMap<>();
+        for (LinedRow row : rows) {
+            number(row.row().part()).ifPresent(n -> families.computeIfAbsent(
+                    new Family(row.row().verb(), row.row().part().family()), k -> new TreeMap<>()).put(n, row.line()));
+        }
+        families.forEach((family, lines) -> {
+            List<Integer> missing = new ArrayList<>();
+            for (int n = lines.firstKey(); n < lines.lastKey() && missing.size() <= LARGEST_SLIP; n++) {
+                if (!lines.containsKey(n)) {
+                    missing.add(n);
+                }
+            }
+            if (!missing.isEmpty() && missing.size() <= LARGEST_SLIP) {
+                int line = lines.ceilingEntry(missing.getFirst()).getValue();
+                add(Level.NOTE, line, "%s %s is left out: is that so in the manual?".formatted(family.name(), numbers(missing)));
+            }
+        });
+    }
+
+    private void missingOpposites() {
+        Map<PartId, Set<Verb>> verbs = new HashMap<>();
+        rows.forEach(row -> verbs.computeIfAbsent(row.row().part().id(), k -> new TreeSet<>()).add(row.row().verb()));
+        lessons.forEach(lesson -> verbs.computeIfAbsent(lesson.part().id(), k -> new TreeSet<>()).add(lesson.verb()));
+        Set<Family> told = new HashSet<>();
+        for (LinedRow row : rows) {
+            Set<Verb> here = verbs.get(row.row().part().id());
+            Optional<Verb> lost = row.row().verb().opposite().filter(opposite -> here.stream()
+                    .noneMatch(verb -> verb == opposite || verb == row.row().verb().alternating().orElse(opposite) || verb == Verb.FADE_OUT));
+            boolean stopsAll = row.row().verb() == Verb.PLAY && rows.stream().anyMatch(r -> r.row().verb() == Verb.STOP_ALL);
+            if (lost.isPresent() && !stopsAll && told.add(new Family(row.row().verb(), row.row().part().family()))) {
+                add(Level.NOTE, row.line(), "%s can be told to %s but not to %s: is that so in the manual?".formatted(
+                        row.row().part().name(), row.row().verb().phrase(), lost.get().phrase()));
+            }
+        }
+    }
+
+    private void unusedNumbers() {
+        Map<MessageType, TreeMap<Integer, Integer>> used = new TreeMap<>();
+        for (LinedRow row : rows) {
+            for (Pattern pattern : row.row().patterns()) {
+                if (pattern instanceof Pattern.Voice voice) {
+                    used.computeIfAbsent(voice.type(), k -> new TreeMap<>()).putIfAbsent(voice.number(), row.line());
+                }
+            }
+        }
+        used.forEach((type, lines) -> {
+            int before = -1;
+            for (Map.Entry<Integer, Integer> each : lines.entrySet()) {
+                int gap = before < 0 ? 0 : each.getKey() - before - 1;
+                if (gap > 0 && gap <= LARGEST_SLIP && lines.size() > 4) {
+                    List<Integer> unused = IntStream.range(each.getKey() - gap, each.getKey())
+                            .mapToObj(n -> ChartWords.number(type, n, conventions)).toList();
+                    add(Level.NOTE, each.getValue(), "%s %s %s nothing here: is that so in the manual?".formatted(
+                            type.shortName(), numbers(unused), unused.size() == 1 ? "does" : "do"));
+                }
+                before = each.getKey();
+            }
+        });
+    }
+
+    private void add(Level level, int line, String words) {
+        problems.add(new Problem(level, line, 1, 1, words));
+    }
+
+    private static Optional<Integer> number(Part part) {
+        String digits = part.name().text().replaceAll(".*?(\\d{1,6})$", "$1");
+        return digits.matches("\\d{1,6}") ? Optional.of(Integer.parseInt(digits)) : Optional.empty();
+    }
+
+    private static String numbers(List<Integer> numbers) {
+        return Words.list(numbers);
+    }
+
+    private static String words(ChartRow row) {
+        return row.verb().phrase() + " " + row.part().name();
+    }
+}

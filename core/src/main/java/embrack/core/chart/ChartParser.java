@@ -1,0 +1,224 @@
+package embrack.core.chart;
+
+import embrack.core.chart.ChartReading.LinedRow;
+import embrack.core.midi.MessageType;
+import embrack.core.midi.NoteNaming;
+import embrack.core.midi.ProgramCounting;
+import embrack.core.name.Words;
+import embrack.core.text.Cursor;
+import embrack.core.text.Fault;
+import embrack.core.text.Problem;
+import embrack.core.text.Span;
+import embrack.core.text.Spelling;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/** Reads the text of a chart line by line. The language is described in docs/formats.md. */
+final class ChartParser {
+
+    private static final List<String> TYPES = List.of("note", "cc", "pc");
+
+    private final String text;
+    private final List<LinedRow> rows = new ArrayList<>();
+    private final List<Lesson> lessons = new ArrayList<>();
+    private final List<Action> safe = new ArrayList<>();
+    private final List<Problem> problems = new ArrayList<>();
+    private final Map<PartId, Part> parts = new HashMap<>();
+    private Conventions conventions = Conventions.UNSAID;
+    private Optional<Verb> lastVerb = Optional.empty();
+    private int line;
+
+    ChartParser(String text) {
+        this.text = text;
+    }
+
+    ChartReading read() {
+        if (text.length() > ChartReading.MAX_LENGTH) {
+            problems.add(new Problem(Problem.Level.ERROR, 1, 1, 1, "This text has %d characters; a chart has at most %d."
+                    .formatted(text.length(), ChartReading.MAX_LENGTH)));
+        } else {
+            text.lines().forEach(this::readLine);
+        }
+        Optional<Chart> chart = problems.isEmpty()
+                ? Optional.of(new Chart(text, conventions, rows.stream().map(LinedRow::row).toList(), lessons, safe)) : Optional.empty();
+        problems.addAll(new ChartJudge(conventions, rows, lessons).problems());
+        return new ChartReading(text, conventions, rows, lessons, chart, problems);
+    }
+
+    private void readLine(String content) {
+        line++;
+        Cursor cursor = Cursor.of(content);
+        if (cursor.isAtEnd()) {
+            return;
+        }
+        try {
+            readLine(cursor);
+        } catch (Fault fault) {
+            problems.add(fault.inLine(line));
+        }
+    }
+
+    private void readLine(Cursor cursor) {
+        if (cursor.accept("programs from")) {
+            int first = choice(cursor, "This says \"programs from 0\" or \"programs from 1\".", "0", "1");
+            conventions = new Conventions(Optional.of(ProgramCounting.values()[first]), conventions.notes());
+        } else if (cursor.accept("middle c is")) {
+            int octave = choice(cursor, "This says \"middle C is C3\", \"middle C is C4\" or \"middle C is C5\".", "c3", "c4", "c5");
+            conventions = new Conventions(conventions.programs(), Optional.of(NoteNaming.values()[octave]));
+        } else if (cursor.accept("safe")) {
+            readSafe(cursor);
+        } else {
+            boolean except = cursor.accept("except");
+            readRule(cursor, except);
+        }
+    }
+
+    private static int choice(Cursor cursor, String words, String... choices) {
+        for (int i = 0; i < choices.length; i++) {
+            if (cursor.accept(choices[i]) && cursor.isAtEnd()) {
+                return i;
+            }
+        }
+        throw cursor.fault(words);
+    }
+
+    private void readRule(Cursor cursor, boolean except) {
+        int colon = cursor.find(':');
+        Optional<Verb> said = verb(cursor);
+        if (said.isEmpty() && !(except && lastVerb.isPresent())) {
+            throw cursor.fault(unknownVerb(cursor.peek()));
+        }
+        if (colon < 0) {
+            throw new Fault(cursor.column(), Math.max(1, cursor.rest().length()),
+                    "A colon is missing between what is done and the message: mute Input 1..16: cc 40..55 = 127");
+        }
+        Verb verb = said.orElseGet(lastVerb::orElseThrow);
+        Span<Part> names = NameReader.read(cursor.until(colon));
+        names.each().forEach(part -> requireOneName(part, names));
+        if (except) {
+            forget(verb, names);
+        }
+        if (!(except && cursor.accept("nothing"))) {
+            readAnswer(cursor, verb, names, except);
+        }
+        if (!cursor.isAtEnd()) {
+            throw new Fault(cursor.column(), cursor.rest().length(),
+                    "\"%s\" is not understood here. Two messages have + between them; a remark begins with #.".formatted(cursor.rest()));
+        }
+        lastVerb = Optional.of(verb);
+    }
+
+    private void readAnswer(Cursor cursor, Verb verb, Span<Part> names, boolean except) {
+        if (cursor.accept("learns")) {
+            readLesson(cursor, verb, names);
+            return;
+        }
+        List<Span<Pattern>> messages = new MessageReader(cursor, conventions, verb.takesAmount()).messages();
+        cursor.accept(",");
+        int column = cursor.column();
+        Verb meant = cursor.accept("alternating") ? verb.alternating().orElseThrow(() -> new Fault(column, "alternating".length(),
+                "\"%s\" cannot alternate; mute, on, run and play can.".formatted(verb.phrase()))) : verb;
+        requireSameLength(names, messages);
+        requireRoom(names);
+        for (int i = 0; i < names.size(); i++) {
+            int place = i;
+            List<Pattern> patterns = messages.stream().map(message -> message.at(place)).toList();
+            if (meant.takesAmount() && !(patterns.getLast() instanceof Pattern.Voice voice && voice.type() != MessageType.PROGRAM_CHANGE)) {
+                throw messages.getLast().fault("A level travels as the value of a cc or a note.");
+            }
+            rows.add(new LinedRow(line, new ChartRow(meant, names.at(i), patterns)));
+        }
+    }
+
+    private void readLesson(Cursor cursor, Verb verb, Span<Part> names) {
+        SortedSet<MessageType> types = new TreeSet<>();
+        boolean refusesZero = false;
+        do {
+            int type = -1;
+            for (int i = 0; i < TYPES.size(); i++) {
+                type = cursor.accept(TYPES.get(i)) ? i : type;
+            }
+            if (type >= 0) {
+                types.add(List.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE).get(type));
+            } else if (!types.isEmpty() && cursor.accept("not value 0")) {
+                refusesZero = true;
+            } else {
+                throw cursor.fault("What it learns from is missing: note, cc, pc; at the end perhaps \"not value 0\".");
+            }
+        } while (cursor.accept(","));
+        requireRoom(names);
+        for (Part part : names.each()) {
+            lessons.add(new Lesson(verb, part, types, refusesZero));
+        }
+    }
+
+    private void readSafe(Cursor cursor) {
+        if (!cursor.accept(":")) {
+            throw cursor.fault("A colon is missing: safe: stop all Tracks; open Main");
+        }
+        do {
+            int semicolon = cursor.find(';');
+            Cursor part = cursor.until(semicolon < 0 ? Integer.MAX_VALUE : semicolon);
+            ActionReader.read(part, this::isKnown).forEach(safe::add);
+            if (semicolon < 0) {
+                return;
+            }
+        } while (!cursor.isAtEnd());
+    }
+
+    private boolean isKnown(Verb verb, PartId part) {
+        return rows.stream().anyMatch(r -> r.row().verb() == verb && r.row().part().id().equals(part))
+                || lessons.stream().anyMatch(l -> l.verb() == verb && l.part().id().equals(part));
+    }
+
+    private void forget(Verb verb, Span<Part> names) {
+        for (Part part : names.each()) {
+            if (!rows.removeIf(r -> r.row().verb() == verb && r.row().part().id().equals(part.id()))) {
+                throw names.fault("No line above has \"%s %s\", so there is nothing to except.".formatted(verb.phrase(), part.name()));
+            }
+        }
+    }
+
+    private void requireOneName(Part part, Span<Part> names) {
+        Part known = parts.putIfAbsent(part.id(), part);
+        if (known != null && !known.name().equals(part.name())) {
+            throw names.fault("%s and %s could not be told apart. Write one name for one part.".formatted(known.name(), part.name()));
+        }
+    }
+
+    private void requireRoom(Span<Part> names) {
+        if (rows.size() + lessons.size() + names.size() > ChartReading.MAX_ROWS) {
+            throw names.fault("This is more than the %d rows that a chart can have.".formatted(ChartReading.MAX_ROWS));
+        }
+    }
+
+    private static void requireSameLength(Span<Part> names, List<Span<Pattern>> messages) {
+        for (Span<Pattern> message : messages) {
+            if (message.size() != 1 && message.size() != names.size()) {
+                throw message.fault("%s, but %s: \"%s\" and \"%s\" must be of the same length.".formatted(
+                        Words.count(names.size(), "part"), Words.count(message.size(), "number"), names.written(), message.written()));
+            }
+        }
+        if (names.size() > 1 && messages.stream().allMatch(message -> message.size() == 1)) {
+            throw messages.getFirst().fault("%d parts share one message. Give each its own number, such as %s..%s."
+                    .formatted(names.size(), messages.getFirst().written(), "\u2026"));
+        }
+    }
+
+    private static Optional<Verb> verb(Cursor cursor) {
+        return Verb.LONGEST_FIRST.stream().filter(verb -> cursor.accept(verb.phrase())).findFirst();
+    }
+
+    static String unknownVerb(String word) {
+        Optional<Verb> near = Verb.LONGEST_FIRST.stream().filter(verb -> Spelling.isNear(word, verb.phrase())).findFirst();
+        return near.map(verb -> "\"%s\" is no verb of a chart. Did you mean \"%s\"?".formatted(word, verb.phrase()))
+                .orElseGet(() -> "\"%s\" is no verb of a chart. A line begins with one of: %s.".formatted(word,
+                        String.join(", ", Arrays.stream(Verb.values()).map(Verb::phrase).toList())));
+    }
+}

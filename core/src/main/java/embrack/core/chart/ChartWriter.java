@@ -1,0 +1,176 @@
+package embrack.core.chart;
+
+import embrack.core.midi.MachineControl;
+import embrack.core.midi.NoteNaming;
+import embrack.core.midi.ProgramCounting;
+import embrack.core.midi.RealTime;
+import embrack.core.midi.ShowControl;
+import embrack.core.midi.SystemExclusive;
+import embrack.core.midi.SystemMessage;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/**
+ * Writes rows as the text of a chart, in as few lines as can be: rows that stand one behind the other and step together
+ * become one line. Reading the text gives the same rows again.
+ */
+public final class ChartWriter {
+
+    private static final java.util.regex.Pattern PLAIN =
+            java.util.regex.Pattern.compile("\\p{L}[\\p{L}\\p{N} &'/()*]*?(?: ?\\d{1,4})?");
+    private static final java.util.regex.Pattern CONFUSING =
+            java.util.regex.Pattern.compile("(?i)(mute|play|all|out|up|down)\\b.*|.*\\d\\s+to\\s+\\d.*");
+    private static final java.util.regex.Pattern NUMBERED = java.util.regex.Pattern.compile("(.*?)(0|[1-9]\\d{0,3})");
+
+    private final ProgramCounting programs;
+
+    private ChartWriter(ProgramCounting programs) {
+        this.programs = programs;
+    }
+
+    /** The text of these rows and lessons. */
+    public static String write(Conventions conventions, List<ChartRow> rows, List<Lesson> lessons, List<Action> safe) {
+        List<String> lines = new ArrayList<>();
+        boolean usesPrograms = rows.stream().flatMap(row -> row.patterns().stream())
+                .anyMatch(p -> p instanceof Pattern.Voice v && v.values().equals(Pattern.NO_VALUE) && v.type().dataBytes() == 1);
+        if (usesPrograms || conventions.programs().isPresent()) {
+            lines.add("programs from " + conventions.shownPrograms().first());
+        }
+        conventions.notes().map(NoteNaming::words).ifPresent(lines::add);
+        var writer = new ChartWriter(conventions.shownPrograms());
+        for (int i = 0; i < rows.size(); ) {
+            int end = runEnd(rows, i);
+            lines.add(writer.line(rows.subList(i, end)));
+            i = end;
+        }
+        lessons.forEach(lesson -> lines.add(lesson(lesson)));
+        if (!safe.isEmpty()) {
+            Chart known = new Chart("", conventions, rows, lessons, List.of());
+            lines.add("safe: " + safe.stream().map(action -> action.verb().phrase() + " "
+                    + known.part(action.part()).map(ChartWriter::name).orElseThrow()
+                    + action.amount().map(a -> " at " + a).orElse("")).collect(Collectors.joining("; ")));
+        }
+        return String.join("\n", lines);
+    }
+
+    /** Where the run of rows that step together ends, exclusive. */
+    private static int runEnd(List<ChartRow> rows, int from) {
+        Optional<Stepping> stepping = Stepping.of(rows.get(from).part());
+        int end = from + 1;
+        while (end < rows.size() && stepping.isPresent() && follows(rows.get(from), rows.get(end), end - from, stepping.get())) {
+            end++;
+        }
+        return end;
+    }
+
+    private static boolean follows(ChartRow first, ChartRow row, int step, Stepping stepping) {
+        return row.verb() == first.verb() && row.patterns().size() == first.patterns().size()
+                && row.part().family().equals(first.part().family()) && row.part().name().text().equals(stepping.at(step))
+                && IntStream.range(0, row.patterns().size() - 1).allMatch(i -> row.patterns().get(i).equals(first.patterns().get(i)))
+                && first.last() instanceof Pattern.Voice voice && voice.number() + step <= 127
+                && row.last().equals(voice.withNumber(voice.number() + step));
+    }
+
+    /** A name that ends in a number, such as the first of a run. */
+    private record Stepping(String stem, int number) {
+
+        static Optional<Stepping> of(Part part) {
+            var matcher = NUMBERED.matcher(part.name().text());
+            return matcher.matches() && part.family().equals(matcher.group(1).strip()) && isPlain(part.name().text())
+                    && matcher.group(1).endsWith(" ")
+                    ? Optional.of(new Stepping(matcher.group(1), Integer.parseInt(matcher.group(2)))) : Optional.empty();
+        }
+
+        String at(int step) {
+            return stem + (number + step);
+        }
+    }
+
+    private String line(List<ChartRow> run) {
+        ChartRow first = run.getFirst();
+        String target = run.size() == 1 ? name(first.part())
+                : "%s..%d".formatted(first.part().name(), Stepping.of(first.part()).orElseThrow().number() + run.size() - 1);
+        String messages = IntStream.range(0, first.patterns().size())
+                .mapToObj(i -> message(first.patterns().get(i), i == first.patterns().size() - 1 ? run.size() : 1, first.verb()))
+                .collect(Collectors.joining(" + "));
+        return "%s %s: %s".formatted(first.verb().phrase(), target, messages);
+    }
+
+    private String message(Pattern pattern, int count, Verb verb) {
+        return switch (pattern) {
+            case Pattern.Voice voice -> voice(voice, count, verb);
+            case Pattern.Whole whole -> whole(whole.message());
+        };
+    }
+
+    private String voice(Pattern.Voice voice, int count, Verb verb) {
+        boolean program = voice.type().dataBytes() == 1;
+        int shown = program ? programs.shown(voice.number()) : voice.number();
+        String numbers = count == 1 ? String.valueOf(shown) : "%d..%d".formatted(shown, shown + count - 1);
+        String type = voice.type().shortName().toLowerCase(Locale.ROOT);
+        return Stream.of(type + " " + numbers, ChartWords.values(voice), voice.channel().map(c -> "on channel " + c.number()).orElse(""))
+                .filter(s -> !s.isEmpty()).collect(Collectors.joining(" "));
+    }
+
+    private static String whole(SystemMessage message) {
+        return switch (message) {
+            case RealTime realTime -> realTime.type().shortName();
+            case SystemMessage.SongSelect song -> "song " + song.song();
+            case SystemExclusive exclusive -> exclusive(exclusive);
+            default -> throw new IllegalArgumentException("a chart cannot hold " + message.type().plural());
+        };
+    }
+
+    private static String exclusive(SystemExclusive message) {
+        if (message.at(1) == MachineControl.ALL_DEVICES) {
+            Optional<String> command = MachineControl.in(message).filter(MachineControl.Plain.class::isInstance)
+                    .map(c -> "mmc " + ((MachineControl.Plain) c).name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                    .or(() -> ShowControl.in(message).flatMap(ChartWriter::show));
+            if (command.isPresent()) {
+                return command.get();
+            }
+        }
+        return "sysex " + message.hex();
+    }
+
+    private static Optional<String> show(ShowControl c) {
+        boolean writable = c.format() != ShowControl.Format.ALL
+                && Stream.of(c.cue(), c.list()).flatMap(Optional::stream).allMatch(n -> n.matches("0|[1-9]\\d{0,3}"));
+        return writable ? Optional.of("msc %s %s%s%s".formatted(c.format().name().toLowerCase(Locale.ROOT),
+                c.command().name().toLowerCase(Locale.ROOT).replace('_', ' '), c.cue().map(n -> " " + n).orElse(""),
+                c.list().map(n -> " list " + n).orElse(""))) : Optional.empty();
+    }
+
+    private static String lesson(Lesson lesson) {
+        return "%s %s: learns %s%s".formatted(lesson.verb().phrase(), name(lesson.part()),
+                lesson.types().stream().map(t -> t.shortName().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", ")),
+                lesson.refusesZero() ? ", not value 0" : "");
+    }
+
+    /** A name so that it is read as the same part of the same family. */
+    private static String name(Part part) {
+        String text = part.name().text();
+        String family = part.family();
+        if (Part.of(part.name()).equals(part)) {
+            return isPlain(text) ? text : '"' + text + '"';
+        }
+        if (text.startsWith(family + " ")) {
+            return "%s {%s}".formatted(listed(family), listed(text.substring(family.length() + 1)));
+        }
+        return text.endsWith(" " + family)
+                ? "{%s} %s".formatted(listed(text.substring(0, text.length() - family.length() - 1)), listed(family)) : '"' + text + '"';
+    }
+
+    private static String listed(String item) {
+        return isPlain(item) ? item : '"' + item + '"';
+    }
+
+    private static boolean isPlain(String text) {
+        return PLAIN.matcher(text).matches() && !CONFUSING.matcher(text).matches();
+    }
+}

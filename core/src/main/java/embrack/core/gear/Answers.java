@@ -1,0 +1,102 @@
+package embrack.core.gear;
+
+import embrack.core.chart.Action;
+import embrack.core.chart.Aspect;
+import embrack.core.chart.Chart;
+import embrack.core.chart.ChartRow;
+import embrack.core.chart.ChartWriter;
+import embrack.core.chart.Heard;
+import embrack.core.chart.Part;
+import embrack.core.chart.PartId;
+import embrack.core.midi.Channel;
+import embrack.core.midi.Message;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * What a box answers to.
+ *
+ * @param chart which message makes it do what: what the manual says, and what is sent
+ * @param reality what it really does when a message arrives, in the same language; empty when it obeys its chart
+ */
+public record Answers(Chart chart, Chart reality, Quirks quirks) {
+
+    /** A box that answers to nothing. */
+    public static final Answers NOTHING = new Answers(Chart.EMPTY, Chart.EMPTY, Quirks.NONE);
+
+    private static final Channel ANY = new Channel(Channel.FIRST);
+
+    /** A box that obeys its chart. */
+    public static Answers of(Chart chart) {
+        return new Answers(chart, Chart.EMPTY, Quirks.NONE);
+    }
+
+    /** As this, with habits. */
+    public Answers with(Quirks others) {
+        return new Answers(chart, reality, others);
+    }
+
+    /** What can be acted on, in the order of the chart. */
+    public List<Part> parts() {
+        Map<PartId, Part> parts = new LinkedHashMap<>();
+        Stream.concat(chart.parts().stream(), reality.parts().stream()).forEach(part -> parts.putIfAbsent(part.id(), part));
+        return List.copyOf(parts.values());
+    }
+
+    /** What can differ about a part. */
+    public Set<Aspect> aspects(PartId part) {
+        Set<Aspect> aspects = EnumSet.noneOf(Aspect.class);
+        aspects.addAll(chart.aspects(part));
+        aspects.addAll(reality.aspects(part));
+        return aspects;
+    }
+
+    /**
+     * What the box does when a message arrives.
+     *
+     * @param heard what it heard before
+     * @param onItsChannel whether the message is on the channel that the box listens to; system messages always are
+     */
+    public List<Action> reactionsTo(Message message, Heard heard, boolean onItsChannel) {
+        if (!message.isRelease()) {
+            return obeyed().reactionsTo(message, heard, onItsChannel);
+        }
+        Message.Voice release = (Message.Voice) message;
+        return quirks.actsOnNoteOff()
+                ? obeyed().reactionsTo(new Message.NoteOn(release.channel(), release.data1(), 127), heard, onItsChannel) : List.of();
+    }
+
+    /** What the box really does with the messages that its chart gives for an action; just the action, if the chart is right. */
+    public List<Action> reactionsToChart(Action action) {
+        Heard heard = Heard.NOTHING;
+        List<Action> done = List.of();
+        for (Message message : chart.messagesFor(action, ANY).orElse(List.of())) {
+            done = reactionsTo(message, heard, true);
+            heard = heard.with(message);
+        }
+        return done;
+    }
+
+    /** The actions whose messages make the box do something else, or nothing. */
+    public List<Action> contradictedActions() {
+        return reality.isEmpty() ? List.of() : chart.rows().stream().flatMap(row -> row.actions().stream())
+                .filter(action -> !reactionsToChart(action).equals(List.of(action))).toList();
+    }
+
+    /** With the rows of the chart replaced by those that the box obeys; rows that it obeys in no way stay as they are. */
+    public Answers corrected() {
+        List<ChartRow> rows = chart.rows().stream().map(row -> reality.rows().stream()
+                .filter(real -> real.verb() == row.verb() && real.part().id().equals(row.part().id())).findFirst()
+                .map(real -> new ChartRow(row.verb(), row.part(), real.patterns())).orElse(row)).toList();
+        return new Answers(rows.equals(chart.rows()) ? chart
+                : Chart.of(ChartWriter.write(chart.conventions(), rows, chart.lessons(), chart.safe())), reality, quirks);
+    }
+
+    private Chart obeyed() {
+        return reality.isEmpty() ? chart : reality;
+    }
+}

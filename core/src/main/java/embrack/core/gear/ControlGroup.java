@@ -1,0 +1,40 @@
+package embrack.core.gear;
+
+import embrack.core.midi.Channel;
+import embrack.core.midi.MessageType;
+import embrack.core.name.Words;
+import java.util.Collections;
+import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/**
+ * Controls of one type that lie together.
+ *
+ * @param count 1 to 128
+ * @param columns controls in a row, 1 to {@code count}
+ * @param sends what they can send, at least one type
+ * @param channel the channel they keep whatever the box is set to, as pads often do
+ */
+public record ControlGroup(ControlType type, int count, int columns, SortedSet<MessageType> sends, Optional<Channel> channel) {
+
+    public ControlGroup {
+        sends = Collections.unmodifiableSortedSet(new TreeSet<>(sends));
+        if (count < 1 || count > 128) {
+            throw new IllegalArgumentException("there are 1 to 128 %s, was %d".formatted(type.plural(), count));
+        }
+        if (columns < 1 || columns > count) {
+            throw new IllegalArgumentException("a row has 1 to %d %s, was %d".formatted(count, type.plural(), columns));
+        }
+        if (sends.isEmpty()) {
+            throw new IllegalArgumentException("%s send at least one type of message".formatted(type.plural()));
+        }
+    }
+
+    /** The group in words: "8 faders, send control changes". */
+    public String words() {
+        return "%s, %s %s%s".formatted(Words.count(count, type.words()), count == 1 ? "sends" : "send",
+                Words.list(sends.stream().map(MessageType::plural).toList()),
+                channel.map(c -> ", always on channel " + c.number()).orElse(""));
+    }
+}

@@ -1,0 +1,24 @@
+package embrack.core.gear;
+
+import java.util.Locale;
+
+/** What hands and feet move on a box, other than the switches of a {@link Board}. */
+public enum ControlType {
+    KNOB("knob"), FADER("fader"), BUTTON("button"), PAD("pad"), TREADLE("treadle"), KEY("key");
+
+    private final String words;
+
+    ControlType(String words) {
+        this.words = words;
+    }
+
+    /** The control in a sentence, one of it: "fader". */
+    public String words() {
+        return words;
+    }
+
+    /** The control in texts, several of it: {@code faders}. */
+    public String plural() {
+        return name().toLowerCase(Locale.ROOT) + "s";
+    }
+}

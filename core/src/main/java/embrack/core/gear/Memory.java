@@ -1,0 +1,41 @@
+package embrack.core.gear;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a box remembers.
+ *
+ * @param settings ids unique
+ * @param memories how many memories it has, 0 to 1000; settings of {@link Scope#MEMORY} are kept in each of its own
+ * @param writing what must be done so that the box keeps what was programmed; empty when it keeps it at once
+ */
+public record Memory(List<Setting> settings, int memories, Optional<String> writing) {
+
+    public Memory {
+        settings = List.copyOf(settings);
+        Set<SettingId> ids = new HashSet<>();
+        for (Setting setting : settings) {
+            if (!ids.add(setting.id())) {
+                throw new IllegalArgumentException("the setting \"%s\" is there twice".formatted(setting.id()));
+            }
+            if (setting.scope() == Scope.MEMORY && memories < 1) {
+                throw new IllegalArgumentException("the setting \"%s\" is kept in each memory, and the box has none".formatted(setting.id()));
+            }
+        }
+        if (memories < 0 || memories > 1000) {
+            throw new IllegalArgumentException("a box has 0 to 1000 memories, was " + memories);
+        }
+    }
+
+    /** Settings that hold for the whole box and are kept at once. */
+    public static Memory of(Setting... settings) {
+        return new Memory(List.of(settings), 0, Optional.empty());
+    }
+
+    public Optional<Setting> setting(SettingId id) {
+        return settings.stream().filter(setting -> setting.id().equals(id)).findFirst();
+    }
+}

@@ -1,0 +1,44 @@
+package embrack.core.gear.library;
+
+import static embrack.core.gear.Kind.LIGHT_DESK;
+
+import embrack.core.gear.Model;
+import java.util.List;
+
+/** Lighting desks with MIDI in and DMX out. */
+final class Lights {
+
+    private static final Model SCENE_DESK = Shipped.model("scene-desk", "Scene desk, 6 chases", LIGHT_DESK, """
+            # A chase stands still until auto run is on: two notes. Every note toggles, and a note-off is one more note.
+            port MIDI IN: 5-pin in
+            port DMX OUT: DMX out
+            setting MIDI receive channel: 1..16, factory 1
+            habits: acts on note-off
+            power: a supply of its own, 500 mA
+            """, """
+            run Chase 1..6: note 0..5 alternating
+            toggle Scene 1..8: note 6..13
+            recall Bank 1..30: note 14..43
+            toggle Auto run: note 44
+            toggle Sound follow: note 45
+            toggle Blackout: note 46
+            """);
+
+    private static final Model SMALL_SCENE_DESK = Shipped.model("small-scene-desk", "Small scene desk", LIGHT_DESK, """
+            # Its speed fader cannot be reached by MIDI.
+            port MIDI IN: 5-pin in
+            port DMX OUT: DMX out
+            setting MIDI receive channel: 1..16, factory 1
+            power: a supply of its own, 300 mA
+            """, """
+            recall Scene 1..12: note 36..47
+            run Chase 1..2: note 48..49
+            on Blackout: cc 1 over 63
+            off Blackout: cc 1 under 64
+            """);
+
+    static final List<Model> ALL = List.of(SCENE_DESK, SMALL_SCENE_DESK);
+
+    private Lights() {
+    }
+}

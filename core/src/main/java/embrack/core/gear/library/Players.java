@@ -1,0 +1,146 @@
+package embrack.core.gear.library;
+
+import static embrack.core.gear.Kind.INSTRUMENT_HOST;
+import static embrack.core.gear.Kind.LOOPER;
+import static embrack.core.gear.Kind.TRACK_PLAYER;
+
+import embrack.core.gear.Model;
+import java.util.List;
+
+/** What plays: tracks, live instruments, loops. Apps have virtual ports and live in a computer or tablet. */
+final class Players {
+
+    private static final Model TABLET_PLAYER = Shipped.model("tablet-track-player", "Tablet track player", TRACK_PLAYER, """
+            # It learns by pressing, and takes any message but one of value 0.
+            port In: virtual in
+            port Out: virtual out
+            port Bluetooth: Bluetooth both ways
+            port USB: USB device both ways
+            port Power: power in
+            port Headphones: audio out
+            shared the only socket: USB, Power, Headphones; 1 at once
+            setting Output port: off, on; factory off
+            """, """
+            programs from 1
+            load Song 1..64: pc 1..64 on channel 16
+            play Tracks: learns note, cc, pc, not value 0
+            stop Tracks: learns note, cc, pc, not value 0
+            next Song: learns note, cc, pc, not value 0
+            previous Song: learns note, cc, pc, not value 0
+            page up Words: learns note, cc, pc, not value 0
+            page down Words: learns note, cc, pc, not value 0
+            safe: stop Tracks
+            """);
+
+    private static final Model LINEAR_PLAYER = Shipped.model("linear-timeline-player", "Linear-timeline player", TRACK_PLAYER, """
+            port In: virtual in
+            port Out: virtual out
+            port Session: network both ways
+            setting Input for notes: off, on; factory on
+            setting Input for remote: off, on; factory off
+            setting Input for sync: off, on; factory off
+            habits: looks for ports at start
+            """, """
+            play Tracks: mmc play
+            stop Tracks: mmc stop
+            pause Tracks: mmc pause
+            jump Song 1..40: learns note, cc, pc
+            jump Section 1..16: learns note, cc
+            repeat Section: learns note, cc
+            on Loop: learns note, cc
+            off Loop: learns note, cc
+            fade out Tracks: learns note, cc
+            safe: stop Tracks
+            """);
+
+    private static final Model GRID_PLAYER = Shipped.model("launch-grid-player", "Launch-grid player", TRACK_PLAYER, """
+            port In: virtual in
+            port Out: virtual out
+            setting Input for notes: off, on; factory on
+            setting Input for remote: off, on; factory off
+            setting Time-stretch pads: off, on; factory on
+            habits: looks for ports at start
+            """, """
+            play Row 1..16: learns note, cc
+            next Row: learns note, cc
+            previous Row: learns note, cc
+            stop all Rows: learns note, cc
+            level Pads: learns cc
+            safe: stop all Rows
+            """);
+
+    private static final Model HOST_STRAIGHT = Shipped.model("instrument-host-straight", "Instrument host, straight links", INSTRUMENT_HOST, """
+            # Each patch links the controls to its own knobs: 8 knobs by 10 patches are 80 links.
+            port In: virtual in
+            setting MIDI receive channel: 1..16, factory 1
+            habits: listens to all channels; looks for ports at start
+            """, """
+            programs from 1
+            select Patch 1..10: pc 1..10
+            next Patch: cc 103 over 63
+            previous Patch: cc 102 over 63
+            level Knob 1..8: learns cc
+            on Effect 1..4: cc 110..113 over 63
+            off Effect 1..4: cc 110..113 under 64
+            """);
+
+    private static final Model HOST_LAYER = Shipped.model("instrument-host-layer", "Instrument host with a layer", INSTRUMENT_HOST, """
+            # The layer of on-screen controls is linked once; every patch uses it.
+            port In: virtual in
+            setting MIDI receive channel: 1..16, factory 1
+            habits: looks for ports at start
+            """, """
+            programs from 1
+            select Patch 1..128: pc 1..128
+            next Patch: cc 103 over 63
+            previous Patch: cc 102 over 63
+            level Control 1..8: cc 20..27 = 0..127
+            on Effect 1..4: cc 110..113 over 63
+            off Effect 1..4: cc 110..113 under 64
+            """);
+
+    private static final Model LOOP_TABLE = Shipped.model("loop-table-five-tracks", "Loop table, five tracks", LOOPER, """
+            port MIDI IN: 5-pin in
+            port MIDI OUT: 5-pin out
+            port MIDI THRU: 5-pin thru
+            port Output: audio out
+            setting MIDI receive channel: 1..16, factory 1
+            memories: 99
+            keep: Press MEMORY and WRITE together; each memory is written for itself.
+            habits: 16 assignable inputs
+            power: a supply of its own, 900 mA
+            """ + inputs(), """
+            # Memories and the two that are always there; the rest is assigned in each memory.
+            programs from 1
+            select Memory 1..99: pc 1..99
+            play Rhythm: cc 90 over 63
+            stop Rhythm: cc 90 under 64
+            record Track 1..5: learns cc, not value 0
+            stop Track 1..5: learns cc, not value 0
+            clear Track 1..5: learns cc, not value 0
+            undo Track 1..5: learns cc, not value 0
+            level Track 1..5: learns cc
+            stop all Tracks: learns cc, not value 0
+            safe: stop all Tracks
+            """);
+
+    static final List<Model> ALL = List.of(TABLET_PLAYER, LINEAR_PLAYER, GRID_PLAYER, HOST_STRAIGHT, HOST_LAYER, LOOP_TABLE);
+
+    private Players() {
+    }
+
+    /** Each input that can be assigned has five settings, and each memory has its own. */
+    private static String inputs() {
+        var lines = new StringBuilder();
+        for (int i = 1; i <= 16; i++) {
+            lines.append("""
+                    setting Input %1$d source: 0..95, factory 0, in each memory
+                    setting Input %1$d mode: momentary, alternating; factory momentary, in each memory
+                    setting Input %1$d target: 0..40, factory 0, in each memory
+                    setting Input %1$d low value: 0..127, factory 0, in each memory
+                    setting Input %1$d high value: 0..127, factory 127, in each memory
+                    """.formatted(i));
+        }
+        return lines.toString();
+    }
+}

@@ -1,0 +1,156 @@
+package embrack.core.gear.text;
+
+import embrack.core.gear.BankChange;
+import embrack.core.gear.Board;
+import embrack.core.gear.FactoryRun;
+import embrack.core.gear.Gesture;
+import embrack.core.gear.SendChannel;
+import embrack.core.gear.SwitchMode;
+import embrack.core.midi.MessageType;
+import embrack.core.midi.ProgramCounting;
+import embrack.core.midi.ValueDisplay;
+import embrack.core.midi.Wire.RunningStatus;
+import embrack.core.name.TapeLabel;
+import embrack.core.text.Cursor;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.function.Function;
+
+/** Reads the lines about the switches of a board, which may stand in any order. */
+final class BoardReader {
+
+    /** What these lines begin with. */
+    static final List<String> WORDS = List.of("switches", "banks", "gestures", "modes", "factory run", "send channel", "programs from",
+            "display", "running status");
+
+    private int switches;
+    private int columns;
+    private int messagesPerPress = 1;
+    private List<TapeLabel> banks = List.of(new TapeLabel("A"));
+    private BankChange bankChange = BankChange.ASSIGNMENTS;
+    private SortedSet<MessageType> sends = new TreeSet<>();
+    private SortedSet<Gesture> gestures = new TreeSet<>(EnumSet.of(Gesture.PRESS));
+    private SortedSet<SwitchMode> modes = new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT));
+    private Optional<FactoryRun> factoryRun = Optional.empty();
+    private SendChannel sendChannel = SendChannel.EACH_MESSAGE;
+    private RunningStatus runningStatus = RunningStatus.NOT_USED;
+    private ProgramCounting programs = ProgramCounting.FROM_ONE;
+    private ValueDisplay display = ValueDisplay.PLAIN;
+    private boolean said;
+
+    /** Reads the line at the cursor, if it is about switches. */
+    boolean accepts(Cursor cursor) {
+        Optional<String> word = WORDS.stream().filter(cursor::accept).findFirst();
+        word.ifPresent(w -> read(w, cursor));
+        return word.isPresent();
+    }
+
+    /** The board, if any line was about its switches. */
+    Optional<Board> board() {
+        if (switches == 0) {
+            if (said) {
+                throw new IllegalArgumentException("a line says how the switches are, and none how many: switches: 4 in rows of 4, send cc, 8 a press");
+            }
+            return Optional.empty();
+        }
+        return Optional.of(new Board(switches, columns, banks, bankChange, sends, messagesPerPress, gestures, modes, factoryRun, sendChannel,
+                runningStatus, programs, display));
+    }
+
+    private void read(String word, Cursor cursor) {
+        said = true;
+        switch (word) {
+            case "programs from" -> programs = ProgramCounting.values()[BoxReader.number(cursor, 0, 1)];
+            case "running status" -> runningStatus = RunningStatus.USED;
+            default -> {
+                BoxReader.colon(cursor, word);
+                readBehindColon(word, cursor);
+            }
+        }
+    }
+
+    private void readBehindColon(String word, Cursor cursor) {
+        switch (word) {
+            case "switches" -> switches(cursor);
+            case "banks" -> banks(cursor);
+            case "gestures" -> gestures = several(cursor, Gesture.values(), Gesture::words, "Known gestures: press, release, hold, double press.");
+            case "modes" -> modes = several(cursor, SwitchMode.values(), SwitchMode::words, "Known modes: momentary, alternating, one-shot.");
+            case "factory run" -> factoryRun = Optional.of(factoryRun(cursor));
+            case "send channel" -> sendChannel = BoxReader.oneOf(cursor, SendChannel.values(), BoardReader::words, "\"one for the box\" or \"each message\"?");
+            default -> display = BoxReader.oneOf(cursor, ValueDisplay.values(), d -> d == ValueDisplay.PLAIN ? "plain" : "two digits", "\"plain\" or \"two digits\"?");
+        }
+    }
+
+    /** As it stands in the text: "one for the box". */
+    static String words(SendChannel channel) {
+        return channel == SendChannel.ONE_FOR_THE_BOX ? "one for the box" : "each message";
+    }
+
+    private void switches(Cursor cursor) {
+        switches = BoxReader.number(cursor, 1, 32);
+        columns = cursor.accept("in rows of") ? BoxReader.number(cursor, 1, switches) : switches;
+        sends = BoxReader.sends(cursor);
+        if (cursor.accept(",") || !cursor.isAtEnd()) {
+            messagesPerPress = BoxReader.number(cursor, 1, 128);
+            if (!cursor.accept("a press")) {
+                throw cursor.fault("How many messages in one press? Write such as \"8 a press\".");
+            }
+        }
+    }
+
+    private void banks(Cursor cursor) {
+        int semicolon = cursor.find(';');
+        Cursor names = cursor.until(semicolon < 0 ? Integer.MAX_VALUE : semicolon);
+        int column = names.column();
+        List<TapeLabel> read = new ArrayList<>();
+        for (String name : names.rest().split(",")) {
+            String[] ends = name.strip().split("\\.\\.");
+            if (ends.length == 2 && ends[0].matches("\\d{1,3}") && ends[1].matches("\\d{1,3}")) {
+                for (int i = Integer.parseInt(ends[0]); i <= Integer.parseInt(ends[1]); i++) {
+                    read.add(new TapeLabel(String.valueOf(i)));
+                }
+            } else {
+                read.add(BoxReader.fit(column, () -> TapeLabel.parse(name)));
+            }
+        }
+        banks = read;
+        if (semicolon >= 0) {
+            if (!cursor.accept("a bank changes")) {
+                throw cursor.fault("Here stands \"a bank changes\" and what it changes.");
+            }
+            bankChange = BoxReader.bankChange(cursor);
+        }
+    }
+
+    private static FactoryRun factoryRun(Cursor cursor) {
+        int column = cursor.column();
+        MessageType type = BoxReader.oneOf(cursor, new MessageType[] {MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE},
+                MessageType::shortName, "note, cc or pc, then the numbers as sent, such as cc 80..88, 102");
+        List<Integer> numbers = new ArrayList<>();
+        do {
+            String[] ends = cursor.peek().split("\\.\\.", 2);
+            if (!List.of(ends).stream().allMatch(end -> end.matches("\\d{1,3}"))) {
+                throw cursor.fault("A number or a range is needed here, such as 80..88.");
+            }
+            cursor.token();
+            int first = Integer.parseInt(ends[0]);
+            int last = ends.length == 2 ? Integer.parseInt(ends[1]) : first;
+            for (int n = first; n <= last; n++) {
+                numbers.add(n);
+            }
+        } while (cursor.accept(","));
+        return BoxReader.fit(column, () -> new FactoryRun(type, numbers));
+    }
+
+    private static <E extends Enum<E>> SortedSet<E> several(Cursor cursor, E[] values, Function<E, String> words, String question) {
+        SortedSet<E> read = new TreeSet<>();
+        do {
+            read.add(BoxReader.oneOf(cursor, values, words, question));
+        } while (cursor.accept(","));
+        return read;
+    }
+}

@@ -1,0 +1,142 @@
+package embrack.core.gear.text;
+
+import embrack.core.gear.BankChange;
+import embrack.core.gear.Board;
+import embrack.core.gear.ControlGroup;
+import embrack.core.gear.FactoryRun;
+import embrack.core.gear.Port;
+import embrack.core.gear.Power;
+import embrack.core.gear.Quirks;
+import embrack.core.gear.Scope;
+import embrack.core.gear.SendChannel;
+import embrack.core.gear.Setting;
+import embrack.core.gear.SharedSocket;
+import embrack.core.midi.MessageType;
+import embrack.core.midi.ProgramCounting;
+import embrack.core.midi.ValueDisplay;
+import embrack.core.midi.Wire.RunningStatus;
+import embrack.core.name.TapeLabel;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/** Writes a box as the text that gives the same box again. */
+public final class BoxWriter {
+
+    private final List<String> lines = new ArrayList<>();
+
+    private BoxWriter() {
+    }
+
+    /** The text of a box. */
+    public static String write(Box box) {
+        var writer = new BoxWriter();
+        box.sockets().ports().forEach(writer::port);
+        box.sockets().shared().forEach(shared -> writer.shared(box, shared));
+        box.surface().board().ifPresent(writer::board);
+        box.surface().groups().forEach(writer::group);
+        box.memory().settings().forEach(writer::setting);
+        if (box.memory().memories() > 0) {
+            writer.lines.add("memories: " + box.memory().memories());
+        }
+        box.memory().writing().ifPresent(words -> writer.lines.add("keep: " + words));
+        writer.quirks(box.quirks());
+        box.power().ifPresent(writer::power);
+        return String.join("\n", writer.lines);
+    }
+
+    private void port(Port port) {
+        lines.add("port %s: %s %s".formatted(named(port.name(), port.id().text()), port.connector().words(), port.direction().words()));
+    }
+
+    private void shared(Box box, SharedSocket shared) {
+        lines.add("shared %s: %s; %d at once".formatted(shared.name(), shared.ports().stream()
+                .map(id -> box.sockets().port(id).orElseThrow().name().text()).collect(Collectors.joining(", ")), shared.atOnce()));
+    }
+
+    private void board(Board board) {
+        lines.add("switches: %d in rows of %d, %s, %d a press".formatted(board.switches(), board.columns(), sends(board.sends()), board.messagesPerPress()));
+        lines.add("banks: " + board.banks().stream().map(TapeLabel::text).collect(Collectors.joining(", "))
+                + (board.bankChange() == BankChange.ASSIGNMENTS ? "" : "; a bank changes " + board.bankChange().words()));
+        lines.add("gestures: " + board.gestures().stream().map(g -> g.words()).collect(Collectors.joining(", ")));
+        lines.add("modes: " + board.modes().stream().map(m -> m.words()).collect(Collectors.joining(", ")));
+        board.factoryRun().ifPresent(this::factoryRun);
+        if (board.sendChannel() == SendChannel.ONE_FOR_THE_BOX) {
+            lines.add("send channel: " + BoardReader.words(board.sendChannel()));
+        }
+        if (board.runningStatus() == RunningStatus.USED) {
+            lines.add("running status");
+        }
+        if (board.programs() == ProgramCounting.FROM_ZERO) {
+            lines.add("programs from 0");
+        }
+        if (board.display() == ValueDisplay.TWO_DIGITS) {
+            lines.add("display: two digits");
+        }
+    }
+
+    private void factoryRun(FactoryRun run) {
+        List<String> pieces = new ArrayList<>();
+        for (int i = 0; i < run.numbers().size(); ) {
+            int end = i + 1;
+            while (end < run.numbers().size() && run.numbers().get(end) == run.numbers().get(i) + end - i) {
+                end++;
+            }
+            pieces.add(end - i == 1 ? String.valueOf(run.numbers().get(i)) : run.numbers().get(i) + ".." + run.numbers().get(end - 1));
+            i = end;
+        }
+        lines.add("factory run: %s %s".formatted(word(run.type()), String.join(", ", pieces)));
+    }
+
+    private void group(ControlGroup group) {
+        lines.add("%s: %d in rows of %d, %s%s".formatted(group.type().plural(), group.count(), group.columns(), sends(group.sends()),
+                group.channel().map(c -> ", on channel " + c.number()).orElse("")));
+    }
+
+    private void setting(Setting setting) {
+        String range = setting.choices().isEmpty() ? "%d..%d, factory %d".formatted(setting.min(), setting.max(), setting.factory())
+                : "%s; factory %s".formatted(setting.choices().stream().map(TapeLabel::text).collect(Collectors.joining(", ")),
+                        setting.shown(setting.factory()));
+        lines.add("setting %s: %s%s".formatted(named(setting.name(), setting.id().text()), range,
+                setting.scope() == Scope.MEMORY ? ", in each memory" : ""));
+    }
+
+    private void quirks(Quirks quirks) {
+        List<String> habits = new ArrayList<>();
+        if (quirks.hearsAllChannels()) {
+            habits.add("listens to all channels");
+        }
+        if (quirks.actsOnNoteOff()) {
+            habits.add("acts on note-off");
+        }
+        if (quirks.looksForPortsAtStart()) {
+            habits.add("looks for ports at start");
+        }
+        if (quirks.assignableInputs() > 0) {
+            habits.add(quirks.assignableInputs() + " assignable inputs");
+        }
+        if (!habits.isEmpty()) {
+            lines.add("habits: " + String.join("; ", habits));
+        }
+    }
+
+    private void power(Power power) {
+        lines.add("power: " + power.sources().stream().map(Power.Source::words).collect(Collectors.joining(" or "))
+                + (power.milliamps() == 0 ? "" : ", %d mA".formatted(power.milliamps())));
+    }
+
+    private static String sends(Collection<MessageType> types) {
+        return "send " + types.stream().map(BoxWriter::word).collect(Collectors.joining(", "));
+    }
+
+    private static String word(MessageType type) {
+        return type.shortName().toLowerCase(Locale.ROOT);
+    }
+
+    private static String named(TapeLabel name, String id) {
+        String written = name.text().matches(".*[:#;].*") ? '"' + name.text() + '"' : name.text();
+        return BoxReader.defaultId(name).equals(id) ? written : "%s as %s".formatted(written, id);
+    }
+}

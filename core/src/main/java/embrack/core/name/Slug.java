@@ -1,0 +1,66 @@
+package embrack.core.name;
+
+import java.text.Normalizer;
+import java.util.Locale;
+import java.util.regex.Pattern;
+
+/** The form of every identifier inside a plan: 1 to 40 lower-case letters, digits and hyphens, a letter or digit first. */
+public final class Slug {
+
+    /** The form as a regular expression, as the published schema states it. */
+    public static final String PATTERN = "[a-z0-9][a-z0-9-]{0,39}";
+
+    private static final int MAX_LENGTH = 40;
+    private static final Pattern FORM = Pattern.compile(PATTERN);
+    private static final Pattern MARKS = Pattern.compile("\\p{M}+");
+    private static final Pattern EDGES = Pattern.compile("^-+|-+$");
+
+    private Slug() {
+    }
+
+    /**
+     * The text itself, if it has the form of an identifier.
+     *
+     * @throws IllegalArgumentException otherwise, naming what it identifies and the text
+     */
+    public static String checked(String what, String text) {
+        if (!FORM.matcher(text).matches()) {
+            throw new IllegalArgumentException(
+                    "%s must be 1 to 40 lower-case letters, digits and hyphens, was \"%s\"".formatted(what, clipped(text)));
+        }
+        return text;
+    }
+
+    /**
+     * The identifier that a name gets: "Return 1" is {@code return-1}. Letters lose their accents; characters that are
+     * neither letters of the alphabet nor digits become hyphens, or their number where nothing else would be left.
+     */
+    public static String of(String name) {
+        String plain = MARKS.matcher(Normalizer.normalize(name, Normalizer.Form.NFD)).replaceAll("").toLowerCase(Locale.ROOT);
+        var slug = new StringBuilder();
+        plain.codePoints().forEach(c -> {
+            if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') {
+                slug.appendCodePoint(c);
+            } else if (Character.isLetterOrDigit(c)) {
+                slug.append('u').append(Integer.toHexString(c));
+            } else if (c == '#' || c == '\u266F') {
+                slug.append("-sharp");
+            } else if (!slug.isEmpty() && slug.charAt(slug.length() - 1) != '-') {
+                slug.append('-');
+            }
+        });
+        String whole = EDGES.matcher(slug).replaceAll("");
+        if (whole.isEmpty()) {
+            whole = "u" + Integer.toHexString(name.codePointAt(0));
+        }
+        if (whole.length() > MAX_LENGTH) {
+            String tail = Integer.toHexString(whole.hashCode());
+            whole = whole.substring(0, MAX_LENGTH - tail.length() - 1) + "-" + tail;
+        }
+        return whole;
+    }
+
+    private static String clipped(String text) {
+        return text.length() <= 60 ? text : text.substring(0, 60) + "...";
+    }
+}

@@ -1,0 +1,25 @@
+package embrack.core.name;
+
+import java.util.Collection;
+import java.util.List;
+
+/** How things are put together in a sentence. */
+public final class Words {
+
+    private Words() {
+    }
+
+    /** A list as it is spoken: "1, 2 and 3". */
+    public static String list(Collection<?> things) {
+        List<String> words = things.stream().map(Object::toString).toList();
+        if (words.size() < 2) {
+            return String.join("", words);
+        }
+        return String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.getLast();
+    }
+
+    /** A number with its noun: "1 message", "4 messages". */
+    public static String count(int number, String noun) {
+        return number == 1 ? "1 " + noun : number + " " + noun + (noun.endsWith("ch") ? "es" : "s");
+    }
+}
