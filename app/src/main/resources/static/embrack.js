@@ -17,9 +17,25 @@
     return Boolean(button);
   }
 
+  function openPad(open, query) {
+    const panel = byId("pad-panel");
+    panel.hidden = !open;
+    byId("pad-button").setAttribute("aria-expanded", String(open));
+    if (!open) return;
+    const field = byId("pad-q");
+    if (query === undefined) {
+      field.focus();
+      return;
+    }
+    field.value = query;
+    htmx.trigger(field.form, "submit");
+  }
+
   const keys = {
     "?": () => byId("help").showModal(),
     d: switchGround,
+    n: () => openPad(byId("pad-panel").hidden),
+    Escape: () => openPad(false),
     u: () => byId("undo")?.click(),
     r: () => byId("redo")?.click(),
     "/": () => byId("find")?.focus(),
@@ -35,6 +51,19 @@
 
   document.addEventListener("click", (event) => {
     if (event.target.closest("[data-ground-switch]")) switchGround();
+    if (event.target.closest("#pad-button")) openPad(byId("pad-panel").hidden);
+    const number = event.target.closest("a[data-number]");
+    if (number && !event.ctrlKey && !event.metaKey) {
+      event.preventDefault();
+      openPad(true, new URL(number.href).searchParams.get("q"));
+    }
+    const remark = event.target.closest("[data-go]");
+    if (remark) {
+      const field = byId(remark.dataset.go);
+      field.closest("details")?.setAttribute("open", "");
+      field.focus();
+      field.setSelectionRange(Number(remark.dataset.from), Number(remark.dataset.to));
+    }
     if (event.target.closest("[data-help]")) byId("help").showModal();
     if (event.target.closest("[data-print]")) print();
     const pressed = event.target.closest("[data-press]");

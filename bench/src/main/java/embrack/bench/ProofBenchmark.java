@@ -65,7 +65,7 @@ public class ProofBenchmark {
         plan = new GearEdit.ChangeSetting(MIXER, SettingId.RECEIVE_CHANNEL, "2").apply(plan);
         for (int i = 0; i < 64; i++) {
             SwitchAt at = new SwitchAt(BOARD, i / 16 + 1, i / 4 % 4 + 1);
-            plan = new SwitchEdit.AddStep(at, new Step(MIXER, Action.parse("mute:in-" + (i % 16 + 1)))).apply(plan);
+            plan = new SwitchEdit.AddStep(at, new Step(MIXER, Action.parse("mute:input-" + (i % 16 + 1)))).apply(plan);
         }
         return plan;
     }

@@ -1,6 +1,8 @@
 package embrack.app.demo;
 
+import embrack.app.store.ModelStore;
 import embrack.app.store.RigStore;
+import embrack.files.model.ModelFile;
 import embrack.files.plan.PlanFile;
 import java.io.IOException;
 import org.springframework.beans.factory.annotation.Value;
@@ -9,22 +11,29 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 
-/** Puts the demo rig into a database that never held a rig. */
+/** Puts the demo rig and a model that its crew describes into a database that never held a rig. */
 @Component
 class DemoLoader implements ApplicationRunner {
 
     private final RigStore rigs;
+    private final ModelStore models;
     private final boolean wanted;
 
-    DemoLoader(RigStore rigs, @Value("${embrack.demo}") boolean wanted) {
+    DemoLoader(RigStore rigs, ModelStore models, @Value("${embrack.demo}") boolean wanted) {
         this.rigs = rigs;
+        this.models = models;
         this.wanted = wanted;
     }
 
     @Override
     public void run(ApplicationArguments arguments) throws IOException {
         if (wanted && rigs.isUnused()) {
-            rigs.create(PlanFile.read(new ClassPathResource("embrack/demo/quay-rig.json").getContentAsByteArray()), "Load the demo");
+            rigs.create(PlanFile.read(example("quay-rig.json")), "Load the demo");
+            models.create(ModelFile.read(example("lantern-desk.model.json")), "Load the demo");
         }
+    }
+
+    private static byte[] example(String name) throws IOException {
+        return new ClassPathResource("embrack/demo/" + name).getContentAsByteArray();
     }
 }

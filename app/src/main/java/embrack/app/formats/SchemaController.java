@@ -4,15 +4,16 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.ResponseBody;
 
-/** Serves the schema of the plan file. */
+/** Serves the schemas of the plan file and of the model file. */
 @Controller
 class SchemaController {
 
-    @GetMapping(path = "/schema/plan-1.schema.json", produces = "application/schema+json")
+    @GetMapping(path = "/schema/{name:plan-2|model-1}.schema.json", produces = "application/schema+json")
     @ResponseBody
-    Resource plan() {
-        return new ClassPathResource("embrack/files/schema/plan-1.schema.json");
+    Resource schema(@PathVariable String name) {
+        return new ClassPathResource("embrack/files/schema/%s.schema.json".formatted(name));
     }
 }

@@ -1,5 +1,6 @@
 package embrack.app.frame;
 
+import embrack.app.store.NoSuchModel;
 import embrack.app.store.NoSuchRig;
 import jakarta.servlet.http.HttpServletRequest;
 import org.slf4j.Logger;
@@ -26,6 +27,12 @@ class CalmErrors {
         LOG.warn("{} {}: the database does not answer: {}", request.getMethod(), request.getRequestURI(), e.getMessage());
         return calm(page, "The database does not answer", "Your rigs are safe in it; what you did last was not kept. "
                 + "This page looks again every few seconds. If it stays like this, run ./embrack start once more.", true);
+    }
+
+    @ExceptionHandler(NoSuchModel.class)
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String noSuchModel(Model page) {
+        return calm(page, "There is no such model", "It was deleted, or the address is not right. All models are listed under Models.", false);
     }
 
     @ExceptionHandler({NoSuchRig.class, MethodArgumentTypeMismatchException.class})

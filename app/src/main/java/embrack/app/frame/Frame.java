@@ -13,12 +13,13 @@ import java.util.stream.Stream;
 /**
  * What stands around the content of every room of a rig.
  *
+ * @param rig the number of the rig
  * @param path where the rig's pages are, "/rigs/7"
  * @param here the path of this page, to come back to
  * @param rooms the rail
  * @param health marks of what the checks found; a tick when nothing
  */
-public record Frame(String path, String here, String rigName, List<Door> rooms, List<Mark> health,
+public record Frame(long rig, String path, String here, String rigName, List<Door> rooms, List<Mark> health,
         Optional<String> undo, Optional<String> redo) {
 
     /** A room in the rail, with a live figure. */
@@ -30,7 +31,7 @@ public record Frame(String path, String here, String rigName, List<Door> rooms, 
         String path = "/rigs/" + stored.id();
         List<Door> doors = Stream.of(Room.values())
                 .map(room -> new Door(room.words(), figure(room, report), path + "/" + room.path(), room == here)).toList();
-        return new Frame(path, path + herePath, stored.plan().rig().name().text(), doors, health(report), stored.undo(), stored.redo());
+        return new Frame(stored.id().number(), path, path + herePath, stored.plan().rig().name().text(), doors, health(report), stored.undo(), stored.redo());
     }
 
     private static String figure(Room room, Report report) {

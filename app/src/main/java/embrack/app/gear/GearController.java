@@ -4,12 +4,12 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
+import embrack.app.store.ModelStore;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.chart.PartId;
 import embrack.core.check.Report;
-import embrack.core.gear.library.Library;
 import embrack.core.gear.SettingId;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Refused;
@@ -35,9 +35,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 class GearController {
 
     private final RigStore rigs;
+    private final ModelStore models;
 
-    GearController(RigStore rigs) {
+    GearController(RigStore rigs, ModelStore models) {
         this.rigs = rigs;
+        this.models = models;
     }
 
     @GetMapping
@@ -55,7 +57,7 @@ class GearController {
 
     @PostMapping
     String add(@PathVariable RigId id, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String model) {
-        rigs.edit(id, new GearEdit.AddDevice(name, shipped(model)));
+        rigs.edit(id, new GearEdit.AddDevice(name, chosen(model)));
         List<Device> devices = rigs.load(id).plan().rig().devices();
         return "redirect:/rigs/%s/gear/%s".formatted(id, devices.getLast().id());
     }
@@ -74,8 +76,22 @@ class GearController {
 
     @PostMapping("/{device}/model")
     String swap(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String model) {
-        rigs.edit(id, new GearEdit.SwapHardware(device, shipped(model)));
+        rigs.edit(id, new GearEdit.SwapHardware(device, chosen(model)));
         return toBox(id, device);
+    }
+
+    /** The rig takes the description that the models have of this box. */
+    @PostMapping("/{device}/describe-anew")
+    String describeAnew(@PathVariable RigId id, @PathVariable DeviceId device) {
+        rigs.edit(id, new GearEdit.ReplaceModel(chosen(rigs.load(id).plan().rig().model(device).id().text())));
+        return toBox(id, device);
+    }
+
+    /** The models take the description that the rig has of this box. */
+    @PostMapping("/{device}/keep-model")
+    String keepModel(@PathVariable RigId id, @PathVariable DeviceId device) {
+        embrack.core.gear.Model own = rigs.load(id).plan().rig().model(device);
+        return "redirect:/models/%s?rig=%s".formatted(models.create(own.copied(own.id(), models.freeName(own.name())), "Kept from a rig").id(), id);
     }
 
     @PostMapping("/{device}/settings/{setting}")
@@ -120,14 +136,13 @@ class GearController {
     private String show(RigId id, Optional<DeviceId> selected, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
         page.addAttribute("frame", Frame.of(stored, Report.of(stored.plan()), Room.GEAR, "/gear" + selected.map(d -> "/" + d).orElse("")))
-                .addAttribute("gear", GearPage.of(stored.plan(), selected))
+                .addAttribute("gear", GearPage.of(stored.plan(), models.all(), selected))
                 .addAttribute("echo", echo);
         return "gear/gear";
     }
 
-    private static embrack.core.gear.Model shipped(String model) {
-        return Library.all().stream().filter(m -> m.id().text().equals(model)).findFirst()
-                .orElseThrow(() -> new Refused("model", "Choose what kind of box it is."));
+    private embrack.core.gear.Model chosen(String model) {
+        return models.find(model).orElseThrow(() -> new Refused("model", "Choose what kind of box it is."));
     }
 
     private static String toBox(RigId id, DeviceId device) {

@@ -1,71 +1,103 @@
 package embrack.app.gear;
 
-import embrack.core.gear.library.Library;
+import embrack.core.chart.Part;
+import embrack.core.gear.Facts;
+import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
-import embrack.core.name.Words;
+import embrack.core.gear.Scope;
+import embrack.core.gear.Setting;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
-import embrack.core.switches.Assignment;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** All that the gear room shows. */
-record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, List<ModelChoice> library) {
+record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, List<ModelGroup> library) {
+
+    /** Families with more parts than this are folded. */
+    private static final int MANY_PARTS = 24;
 
     /** A box in the list. */
     record Card(String id, String name, String model, String facts, boolean isSelected) {
     }
 
+    /** Models of a kind to choose from. */
+    record ModelGroup(String kind, List<ModelChoice> models) {
+    }
+
     /** A model to choose. */
-    record ModelChoice(String id, String name, String facts, boolean isCurrent) {
+    record ModelChoice(String id, String name, boolean isCurrent) {
     }
 
-    /** The selected box with all that can be changed about it. */
-    record Detail(String id, String name, String model, String facts, List<SettingField> settings, List<PartField> parts,
-            List<ModelChoice> hardware, int usedBySwitches) {
+    /**
+     * The selected box with all that can be changed about it.
+     *
+     * @param noun what its parts are called: "strip", "part"
+     * @param isKnown whether its model is among the models
+     * @param isOther whether the rig describes that model in another way
+     */
+    record Detail(String id, String name, String model, String modelId, String facts, String noun, boolean isKnown, boolean isOther,
+            List<SettingField> settings, List<SettingField> inMemory, List<Family> families, List<ModelChoice> hardware) {
     }
 
-    /** A setting, as the box shows it. */
-    record SettingField(String id, String name, int value, String range) {
+    /** A setting, as the box shows it; {@code choices} empty when it shows numbers. */
+    record SettingField(String id, String name, String value, String range, List<String> choices) {
+    }
+
+    /** Parts that belong together. */
+    record Family(String words, boolean isOpen, List<PartField> parts) {
     }
 
     /** A part with its tape. */
     record PartField(String id, String printed, String label) {
     }
 
-    static GearPage of(Plan plan, Optional<DeviceId> selected) {
+    static GearPage of(Plan plan, List<Model> models, Optional<DeviceId> selected) {
         Rig rig = plan.rig();
         return new GearPage(rig.name().text(),
                 rig.devices().stream().map(d -> new Card(d.id().text(), d.name().text(), rig.model(d.id()).name().text(),
-                        facts(rig.model(d.id())), selected.filter(d.id()::equals).isPresent())).toList(),
-                selected.flatMap(rig::find).map(device -> detail(plan, device)),
-                Library.all().stream().map(model -> choice(model, false)).toList());
+                        Facts.line(rig.model(d.id())), selected.filter(d.id()::equals).isPresent())).toList(),
+                selected.flatMap(rig::find).map(device -> detail(plan.rig(), models, device)),
+                Stream.of(Kind.values()).map(kind -> new ModelGroup(kind.words(), models.stream().filter(m -> m.kind() == kind).map(m -> choice(m, false)).toList()))
+                        .filter(group -> !group.models.isEmpty()).toList());
     }
 
-    private static Detail detail(Plan plan, Device device) {
-        Rig rig = plan.rig();
+    private static Detail detail(Rig rig, List<Model> models, Device device) {
         Model model = rig.model(device.id());
-        List<Assignment> users = plan.switches().using(device.id());
-        return new Detail(device.id().text(), device.name().text(), model.name().text(), facts(model),
-                model.settings().stream().map(s -> new SettingField(s.id().text(), s.name().text(),
-                        rig.setting(device.id(), s.id()).orElseThrow(), "%d to %d".formatted(s.min(), s.max()))).toList(),
-                model.parts().stream().map(p -> new PartField(p.id().text(), p.name().text(),
-                        Optional.ofNullable(device.labels().get(p.id())).map(Object::toString).orElse(""))).toList(),
-                Library.all().stream().filter(m -> m.kind() == model.kind()).map(m -> choice(m, m.id().equals(model.id()))).toList(),
-                users.size());
+        Optional<Model> known = models.stream().filter(m -> m.id().equals(model.id())).findFirst();
+        return new Detail(device.id().text(), device.name().text(), model.name().text(), model.id().text(), Facts.line(model),
+                model.kind() == Kind.MIXER ? "strip" : "part", known.isPresent(), known.filter(m -> !m.equals(model)).isPresent(),
+                settings(rig, device, Scope.BOX), settings(rig, device, Scope.MEMORY), families(model, device),
+                models.stream().filter(m -> m.kind() == model.kind()).map(m -> choice(m, m.id().equals(model.id()))).toList());
+    }
+
+    private static List<SettingField> settings(Rig rig, Device device, Scope scope) {
+        return rig.model(device.id()).settings().stream().filter(s -> s.scope() == scope).map(s -> field(rig, device, s)).toList();
+    }
+
+    private static SettingField field(Rig rig, Device device, Setting setting) {
+        return new SettingField(setting.id().text(), setting.name().text(), setting.shown(rig.setting(device.id(), setting.id()).orElseThrow()),
+                setting.range(), setting.choices().stream().map(TapeLabel::text).toList());
+    }
+
+    private static List<Family> families(Model model, Device device) {
+        Map<String, List<Part>> byFamily = new LinkedHashMap<>();
+        model.parts().forEach(part -> byFamily.computeIfAbsent(part.family(), f -> new ArrayList<>()).add(part));
+        boolean few = model.parts().size() <= MANY_PARTS;
+        return byFamily.entrySet().stream().map(e -> new Family("%s, %d".formatted(e.getKey(), e.getValue().size()),
+                few || e.getValue().stream().anyMatch(p -> device.labels().containsKey(p.id())),
+                e.getValue().stream().map(p -> new PartField(p.id().text(), p.name().text(),
+                        Optional.ofNullable(device.labels().get(p.id())).map(Object::toString).orElse(""))).toList())).toList();
     }
 
     private static ModelChoice choice(Model model, boolean isCurrent) {
-        return new ModelChoice(model.id().text(), model.name().text(), facts(model), isCurrent);
-    }
-
-    /** What decides whether a box can do a job: what it sends, or how many parts it has. */
-    private static String facts(Model model) {
-        return model.board()
-                .map(b -> "%s, sends %s, %s a press".formatted(Words.count(b.switches(), "switch"), b.sendsWords(),
-                        Words.count(b.messagesPerPress(), "message")))
-                .orElseGet(() -> "%s, answers to %d messages".formatted(Words.count(model.parts().size(), "strip"), model.actions().size()));
+        return new ModelChoice(model.id().text(), model.name().text(), isCurrent);
     }
 }

@@ -8,6 +8,7 @@ import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.files.plan.PlanFile;
+import embrack.files.json.JsonFile;
 import embrack.files.json.UnreadableFile;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -58,7 +59,7 @@ class RigsController {
         if (file.isEmpty()) {
             throw new Refused("file", "Choose a plan file first.");
         }
-        return "redirect:/rigs/%s/gear".formatted(rigs.create(PlanFile.read(file.getInputStream().readNBytes(PlanFile.MAX_BYTES + 1)),
+        return "redirect:/rigs/%s/gear".formatted(rigs.create(PlanFile.read(file.getInputStream().readNBytes(JsonFile.MAX_BYTES + 1)),
                 "Import a plan file"));
     }
 
@@ -108,7 +109,7 @@ class RigsController {
     @ExceptionHandler
     String tooLarge(MaxUploadSizeExceededException e, HttpServletRequest request, HttpServletResponse response, Model page) {
         page.addAttribute("echo", Refusals.answer(new Refused("file", "This file is far too large; a plan has at most %d MB."
-                .formatted(PlanFile.MAX_BYTES >> 20)), request, response)).addAttribute("problems", List.of());
+                .formatted(JsonFile.MAX_BYTES >> 20)), request, response)).addAttribute("problems", List.of());
         return show(page);
     }
 

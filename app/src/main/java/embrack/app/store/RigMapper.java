@@ -30,6 +30,15 @@ interface RigMapper {
     @Select("select count(*) from rig")
     long countEver();
 
+    /** Rigs whose newest revision holds a model; {@code models} as JSON. */
+    @Select("""
+            select r.id
+              from rig r join rig_revision v on v.rig = r.id
+             where r.deleted_at is null and v.doc -> 'models' @> #{models}::jsonb
+               and v.n = (select max(n) from rig_revision where rig = r.id)
+             order by r.id""")
+    List<Long> using(@Param("models") String models);
+
     /** Holds the rig until the transaction ends, so that edits follow one another. */
     @Select("select id from rig where id = #{id} and deleted_at is null for update")
     Optional<Long> lock(@Param("id") long id);

@@ -1,5 +1,6 @@
 package embrack.app.store;
 
+import embrack.core.gear.ModelId;
 import embrack.core.plan.Edit;
 import embrack.core.plan.Plan;
 import java.util.List;
@@ -14,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class RigStore {
 
     /** Who edits, until crews can sign in. */
-    private static final String AUTHOR = "this machine";
+    static final String AUTHOR = "this machine";
 
     private final RigMapper mapper;
 
@@ -98,6 +99,12 @@ public class RigStore {
     @Transactional
     public void restore(RigId id) {
         mapper.restore(id.number());
+    }
+
+    /** The rigs that use a model, with their newest plans. */
+    @Transactional(readOnly = true)
+    public List<StoredRig> using(ModelId model) {
+        return mapper.using("[{\"id\": \"%s\"}]".formatted(model)).stream().map(id -> load(new RigId(id))).toList();
     }
 
     private void append(RigId id, Function<Revision, Optional<Revision>> next) {

@@ -22,6 +22,8 @@ import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** The selected switch: its tape, its steps with their messages, what is proven and what can be added. */
@@ -52,7 +54,7 @@ record PanelView(String path, int number, String label, Optional<Mark> mark, Lis
         Plan plan = report.plan();
         Optional<Proof> proof = report.proof(at);
         CompiledSwitch compiled = new Compiler(plan).compile(plan.switches().at(at));
-        List<Offer> offers = find.isBlank() ? List.of() : new Offers(plan).find(at.board(), find);
+        List<Offer> offers = find.isBlank() ? List.of() : new Offers(plan).find(at, find);
         return new PanelView(BoardView.href(path, at), at.number(), plan.switches().at(at).label().map(Object::toString).orElse(""),
                 proof.map(p -> Mark.of(p.verdict())),
                 IntStream.range(0, compiled.steps().size()).mapToObj(i -> step(plan, at, i, compiled.steps().get(i))).toList(),
@@ -60,34 +62,40 @@ record PanelView(String path, int number, String label, Optional<Mark> mark, Lis
                 proof.map(p -> String.join("; ", Story.of(plan, p).path())).orElse(""),
                 proof.map(p -> presses(plan, p)).orElse(List.of()),
                 report.findings(at).stream().map(FindingView::of).toList(),
-                plan.switches().at(at).steps().stream().flatMap(s -> s.action().verb().caution().stream()).distinct().toList(),
+                plan.switches().at(at).steps().stream().flatMap(s -> s.action().caution().stream()).distinct().toList(),
                 find, offers.stream().limit(OFFERS_SHOWN).map(offer -> offer(plan, at, offer)).toList(),
                 Math.max(0, offers.size() - OFFERS_SHOWN));
     }
 
     private static StepRow step(Plan plan, SwitchAt at, int index, CompiledStep compiled) {
         Step step = compiled.step();
-        Optional<ShownMessage> shown = shown(plan, at, compiled);
+        List<ShownMessage> shown = shown(plan, at, compiled);
         return new StepRow(index, step.device().text(), plan.rig().name(step.device()).text(), step.action().key(),
-                plan.rig().words(step.device(), step.action()), shown.map(ShownMessage::line).orElse(""),
-                shown.map(ShownMessage::bytes).orElse(""), shown.map(ShownMessage::reads).orElse(""), compiled.obstacle().map(PanelView::obstacle).orElse(""));
+                plan.rig().words(step.device(), step.action()), joined(shown, ShownMessage::line),
+                joined(shown, ShownMessage::bytes), joined(shown, ShownMessage::reads), compiled.obstacle().map(PanelView::obstacle).orElse(""));
     }
 
     private static OfferRow offer(Plan plan, SwitchAt at, Offer offer) {
-        Optional<ShownMessage> shown = shown(plan, at, offer.compiled());
+        List<ShownMessage> shown = shown(plan, at, offer.compiled());
         return new OfferRow(offer.step().device().text(), offer.step().action().key(), offer.words(),
-                shown.map(ShownMessage::line).orElse(""), shown.map(ShownMessage::bytes).orElse(""),
+                joined(shown, ShownMessage::line), joined(shown, ShownMessage::bytes),
                 offer.compiled().obstacle().map(PanelView::obstacle).orElse(""));
     }
 
-    private static Optional<ShownMessage> shown(Plan plan, SwitchAt at, CompiledStep compiled) {
+    private static String joined(List<ShownMessage> shown, Function<ShownMessage, String> text) {
+        return shown.stream().map(text).filter(s -> !s.isEmpty()).collect(Collectors.joining(" + "));
+    }
+
+    private static List<ShownMessage> shown(Plan plan, SwitchAt at, CompiledStep compiled) {
         Board board = plan.board(at.board());
-        return compiled.message().map(message -> ShownMessage.on(board, message));
+        return compiled.messages().stream().map(message -> ShownMessage.on(board, message)).toList();
     }
 
     private static String obstacle(Obstacle obstacle) {
         return switch (obstacle) {
             case Obstacle.NoChartLine o -> "the box has no message for it";
+            case Obstacle.NothingLearned o -> "the box has to learn a message for it first";
+            case Obstacle.SendsItsOwn o -> "this switch sends %s %d and nothing else".formatted(o.type().shortName(), o.number());
             case Obstacle.CannotSend o -> "the board cannot send " + o.type().plural();
             case Obstacle.NoPath o -> "no cable leads there";
             case Obstacle.OneTooMany o -> "one more than the board sends in a press";

@@ -1,8 +1,10 @@
 package embrack.app.switches;
 
 import embrack.core.chart.Aspect;
+import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
 import embrack.core.gear.Board;
+import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ShownMessage;
 import embrack.core.midi.Wire;
@@ -22,6 +24,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -35,12 +38,15 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
     /**
      * A box that reacts.
      *
+     * @param noun what its parts are called: "strip", "part"
      * @param strips the parts that this plan names or uses, and any that is not as it began
      * @param others the rest
      */
-    record Card(String name, List<Strip> strips, List<Strip> others) {
+    record Card(String name, String noun, List<Strip> strips, List<Strip> others) {
         public String othersSummary() {
-            return "%s, all %s".formatted(Words.count(others.size(), strips.isEmpty() ? "strip" : "more strip"), others.getFirst().state());
+            String count = Words.count(others.size(), strips.isEmpty() ? noun : "more " + noun);
+            return others.stream().map(Strip::state).distinct().count() == 1 && others.size() > 1
+                    ? "%s, all %s".formatted(count, others.getFirst().state()) : count;
         }
     }
 
@@ -48,9 +54,11 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
      * A part of a box.
      *
      * @param printed the name on the box, when the part wears tape with another
+     * @param icon what its mark is: "muted", "tick" or "open"
+     * @param stands whether it is muted, on, chosen or playing
      * @param moved whether the last press moved it
      */
-    record Strip(String name, String printed, String state, boolean isMuted, boolean moved) {
+    record Strip(String name, String printed, String state, String icon, boolean stands, boolean moved) {
     }
 
     /** One press on the message tape. */
@@ -82,20 +90,30 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
         Model model = plan.rig().model(device.id());
         Set<PartId> used = plan.switches().assignments().stream().flatMap(a -> a.steps().stream())
                 .filter(step -> step.device().equals(device.id())).map(step -> step.action().part()).collect(Collectors.toSet());
-        Map<Boolean, List<Strip>> byInterest = model.parts().stream()
-                .map(part -> new Place(device.id(), part.id(), Aspect.MUTED))
-                .collect(Collectors.partitioningBy(
-                        place -> used.contains(place.part()) || device.labels().containsKey(place.part()) 
-                                || state.value(place) != rehearsal.start().value(place) || moved.contains(place),
-                        Collectors.mapping(place -> strip(plan.rig(), device, place, state, moved), Collectors.toList())));
-        return new Card(device.name().text(), byInterest.getOrDefault(true, List.of()), byInterest.getOrDefault(false, List.of()));
+        Map<Boolean, List<Strip>> byInterest = model.parts().stream().map(Part::id).collect(Collectors.partitioningBy(
+                part -> used.contains(part) || device.labels().containsKey(part) || places(model, device, part)
+                        .anyMatch(place -> state.value(place) != rehearsal.start().value(place) || moved.contains(place)),
+                Collectors.mapping(part -> strip(plan.rig(), device, part, state, moved), Collectors.toList())));
+        String noun = model.kind() == Kind.MIXER ? "strip" : "part";
+        return new Card(device.name().text(), noun, byInterest.getOrDefault(true, List.of()), byInterest.getOrDefault(false, List.of()));
     }
 
-    private static Strip strip(Rig rig, Device device, Place place, RigState state, Set<Place> moved) {
-        String printed = device.labels().containsKey(place.part())
-                ? rig.model(device.id()).part(place.part()).map(part -> part.name().text()).orElse("") : "";
-        return new Strip(rig.partName(device.id(), place.part()).text(), printed, place.aspect().word(state.value(place)),
-                state.value(place) == 1, moved.contains(place));
+    private static Stream<Place> places(Model model, Device device, PartId part) {
+        return model.answers().aspects(part).stream().map(aspect -> new Place(device.id(), part, aspect));
+    }
+
+    /** A part in the words of all that can differ about it; counts and levels that nothing touched are left out. */
+    private static Strip strip(Rig rig, Device device, PartId part, RigState state, Set<Place> moved) {
+        Model model = rig.model(device.id());
+        String printed = device.labels().containsKey(part) ? model.part(part).map(p -> p.name().text()).orElse("") : "";
+        List<Place> places = places(model, device, part).toList();
+        List<Place> telling = places.stream().filter(place -> places.size() == 1 || place.aspect().size() < 10 || state.value(place) != 0).toList();
+        Optional<Place> mute = places.stream().filter(place -> place.aspect() == Aspect.MUTED).findFirst();
+        boolean isMuted = mute.filter(place -> state.value(place) == 1).isPresent();
+        boolean isOn = mute.isEmpty() && places.stream().anyMatch(place -> state.value(place) != 0);
+        return new Strip(rig.partName(device.id(), part).text(), printed,
+                telling.stream().map(place -> place.aspect().word(state.value(place))).collect(Collectors.joining(", ")),
+                isMuted ? "muted" : isOn ? "tick" : "open", isMuted || isOn, places.stream().anyMatch(moved::contains));
     }
 
     private static List<TapePress> tape(Plan plan, Rehearsal rehearsal) {

@@ -37,7 +37,7 @@ record WiringPage(WiringPicture picture, List<SocketChoice> sockets, String from
     }
 
     private static Stream<Socket> all(Rig rig) {
-        return rig.devices().stream().flatMap(d -> rig.model(d.id()).ports().stream().map(p -> new Socket(d.id(), p.id())));
+        return rig.devices().stream().flatMap(d -> rig.model(d.id()).cablePorts().stream().map(p -> new Socket(d.id(), p.id())));
     }
 
     private static CableRow row(Rig rig, Cable cable) {

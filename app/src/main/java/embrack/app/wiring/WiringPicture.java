@@ -96,7 +96,7 @@ record WiringPicture(int width, int height, List<Box> boxes, List<Line> lines) {
             node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_POS);
             int left = 0;
             int right = 0;
-            for (Port port : rig.model(device.id()).ports()) {
+            for (Port port : rig.model(device.id()).cablePorts()) {
                 boolean sends = port.direction().isSending();
                 ElkPort elk = ElkGraphUtil.createPort(node);
                 elk.setDimensions(0, 0);
@@ -119,7 +119,7 @@ record WiringPicture(int width, int height, List<Box> boxes, List<Line> lines) {
             String tape = name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME - 1).strip() + "\u2026";
             return new Box(device.id().text(), name, tape, 26 + tape.length() * 15 / 2, facts(device), (int) node.getX(), (int) node.getY(),
                     (int) node.getWidth(), (int) node.getHeight(),
-                    rig.model(device.id()).ports().stream().map(p -> plug(new Socket(device.id(), p.id()), p, chosen)).toList());
+                    rig.model(device.id()).cablePorts().stream().map(p -> plug(new Socket(device.id(), p.id()), p, chosen)).toList());
         }
 
         private Plug plug(Socket socket, Port port, List<Socket> chosen) {

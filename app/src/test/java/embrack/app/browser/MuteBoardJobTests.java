@@ -175,14 +175,14 @@ class MuteBoardJobTests extends AtTheBrowser {
         assertThat(hand.page.locator(".side .soft").first()).containsText("2 messages a press");
         hand.go("Switches");
         assertThat(hand.verdicts()).isEqualTo(List.of("no way", "exact", "exact", "exact"));
-        assertThat(hand.findings()).singleElement().asString().contains("The switch has 4 steps; Voice board sends at most 2 in one press.",
+        assertThat(hand.findings()).singleElement().asString().contains("The switch needs 4 messages; Voice board sends at most 2 in one press.",
                 "These are never sent: Vocal mixer: open Vocal mic and Vocal mixer: open Main.", "Share the steps out over two switches");
         assertThat(hand.page.locator(".steps .problem")).hasCount(2);
     }
 
     @Test
     void aChartWithMuteAndOpenSwappedIsWrongSaidAndCorrected() {
-        importExample(file -> swapFirstTwo(file, "\"value\" : 127", "\"value\" : 0"));
+        importExample(MuteBoardJobTests::swapChart);
         hand.go("Switches");
         assertThat(hand.verdicts()).isEqualTo(List.of("wrong", "wrong", "wrong", "wrong"));
         assertThat(hand.findings()).singleElement().asString().contains("Vocal mixer, chart of Rack mixer, 24 strips",
@@ -230,7 +230,12 @@ class MuteBoardJobTests extends AtTheBrowser {
         assertThat(hand.export()).isEqualTo(file);
     }
 
-    private static String swapFirstTwo(String text, String a, String b) {
-        return text.replaceFirst(Pattern.quote(a), "#").replaceFirst(Pattern.quote(b), a).replaceFirst("#", b);
+    /** The box does what its chart said; the chart now has the values for mute and open exchanged. */
+    private static String swapChart(String file) {
+        int from = file.indexOf("\"chart\" : [");
+        int to = file.indexOf("]", from) + 1;
+        String chart = file.substring(from, to);
+        String swapped = chart.replace("over 63", "= 0").replace("under 64", "= 127");
+        return file.substring(0, from) + swapped + ",\n" + chart.replace("\"chart\"", "\"reality\"") + file.substring(to);
     }
 }

@@ -29,6 +29,8 @@ public final class Chart {
     private final List<Lesson> lessons;
     private final List<Action> safe;
     private final Map<PartId, Part> parts = new LinkedHashMap<>();
+    private final List<Part> partsInOrder;
+    private final boolean remembers;
     private final Map<PartId, Set<Aspect>> aspects = new HashMap<>();
     private final Map<VerbAndPart, List<ChartRow>> byAction = new HashMap<>();
     private final Map<Integer, List<ChartRow>> byMessage = new HashMap<>();
@@ -45,6 +47,8 @@ public final class Chart {
             byMessage.computeIfAbsent(key(row.last()), k -> new ArrayList<>(2)).add(row);
         }
         lessons.forEach(lesson -> add(lesson.part(), lesson.verb()));
+        partsInOrder = List.copyOf(parts.values());
+        remembers = rows.stream().anyMatch(row -> row.patterns().size() > 1);
     }
 
     private void add(Part part, Verb verb) {
@@ -91,7 +95,7 @@ public final class Chart {
 
     /** What can be acted on, in the order of the text. */
     public List<Part> parts() {
-        return List.copyOf(parts.values());
+        return partsInOrder;
     }
 
     public Optional<Part> part(PartId id) {
@@ -101,6 +105,11 @@ public final class Chart {
     /** What can differ about a part; nothing for a part that is not here. */
     public Set<Aspect> aspects(PartId part) {
         return Collections.unmodifiableSet(aspects.getOrDefault(part, Set.of()));
+    }
+
+    /** Whether any row has more than one message. */
+    public boolean remembers() {
+        return remembers;
     }
 
     /** Whether the box answers to nothing. */
@@ -144,7 +153,7 @@ public final class Chart {
     public List<Action> reactionsTo(Message message, Heard heard, boolean onItsChannel) {
         List<ChartRow> fitting = byMessage.getOrDefault(key(message), List.of()).stream()
                 .filter(row -> onItsChannel || row.last() instanceof Pattern.Voice voice && voice.channel().isPresent())
-                .filter(row -> row.last().matches(message) && row.before().stream().allMatch(heard::holds)).toList();
+                .filter(row -> row.last().matches(message) && heard.hold(row.before())).toList();
         int longest = fitting.stream().mapToInt(row -> row.patterns().size()).max().orElse(0);
         return fitting.stream().filter(row -> row.patterns().size() == longest).map(row -> row.action(message)).distinct().toList();
     }

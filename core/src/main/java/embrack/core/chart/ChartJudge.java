@@ -7,6 +7,7 @@ import embrack.core.text.Problem.Level;
 import embrack.core.text.Problem;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -113,10 +114,10 @@ final class ChartJudge {
 
     private void missingOpposites() {
         Map<PartId, Set<Verb>> verbs = new HashMap<>();
-        rows.forEach(row -> verbs.computeIfAbsent(row.row().part().id(), k -> new TreeSet<>()).add(row.row().verb()));
-        lessons.forEach(lesson -> verbs.computeIfAbsent(lesson.part().id(), k -> new TreeSet<>()).add(lesson.verb()));
+        rows.forEach(row -> verbs.computeIfAbsent(row.row().part().id(), k -> EnumSet.noneOf(Verb.class)).add(row.row().verb()));
+        lessons.forEach(lesson -> verbs.computeIfAbsent(lesson.part().id(), k -> EnumSet.noneOf(Verb.class)).add(lesson.verb()));
         Set<Family> told = new HashSet<>();
-        for (LinedRow row : rows) {
+        for (LinedRow row : rows.stream().filter(r -> r.row().verb().opposite().isPresent()).toList()) {
             Set<Verb> here = verbs.get(row.row().part().id());
             Optional<Verb> lost = row.row().verb().opposite().filter(opposite -> here.stream()
                     .noneMatch(verb -> verb == opposite || verb == row.row().verb().alternating().orElse(opposite) || verb == Verb.FADE_OUT));
@@ -157,8 +158,12 @@ final class ChartJudge {
     }
 
     private static Optional<Integer> number(Part part) {
-        String digits = part.name().text().replaceAll(".*?(\\d{1,6})$", "$1");
-        return digits.matches("\\d{1,6}") ? Optional.of(Integer.parseInt(digits)) : Optional.empty();
+        String name = part.name().text();
+        int from = name.length();
+        while (from > 0 && name.length() - from < 6 && Character.isDigit(name.charAt(from - 1))) {
+            from--;
+        }
+        return from == name.length() ? Optional.empty() : Optional.of(Integer.parseInt(name.substring(from)));
     }
 
     private static String numbers(List<Integer> numbers) {

@@ -124,6 +124,9 @@ final class ChartParser {
         int column = cursor.column();
         Verb meant = cursor.accept("alternating") ? verb.alternating().orElseThrow(() -> new Fault(column, "alternating".length(),
                 "\"%s\" cannot alternate; mute, on, run and play can.".formatted(verb.phrase()))) : verb;
+        if (messages.size() > Heard.MOST) {
+            throw messages.get(Heard.MOST).fault("One action takes at most %d messages.".formatted(Heard.MOST));
+        }
         requireSameLength(names, messages);
         requireRoom(names);
         for (int i = 0; i < names.size(); i++) {
@@ -212,7 +215,12 @@ final class ChartParser {
     }
 
     private static Optional<Verb> verb(Cursor cursor) {
-        return Verb.LONGEST_FIRST.stream().filter(verb -> cursor.accept(verb.phrase())).findFirst();
+        for (Verb verb : Verb.LONGEST_FIRST) {
+            if (cursor.accept(verb.phrase())) {
+                return Optional.of(verb);
+            }
+        }
+        return Optional.empty();
     }
 
     static String unknownVerb(String word) {

@@ -16,8 +16,8 @@ import java.util.Optional;
 public record ChartReading(String text, Conventions conventions, List<LinedRow> rows, List<Lesson> lessons, Optional<Chart> chart,
         List<Problem> problems) {
 
-    /** The longest text that is looked into, in characters; a chart of 128 programs with a name each is shorter. */
-    public static final int MAX_LENGTH = 60_000;
+    /** The longest text that is looked into, in characters; 2000 rows with a line each are shorter. */
+    public static final int MAX_LENGTH = 200_000;
 
     /** The most rows that a chart expands to. */
     public static final int MAX_ROWS = 4_000;

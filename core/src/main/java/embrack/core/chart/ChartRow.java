@@ -19,6 +19,9 @@ public record ChartRow(Verb verb, Part part, List<Pattern> patterns) {
         if (patterns.isEmpty()) {
             throw new IllegalArgumentException("a row of a chart has at least one message");
         }
+        if (patterns.size() > Heard.MOST) {
+            throw new IllegalArgumentException("a row of a chart has at most %d messages, was %d".formatted(Heard.MOST, patterns.size()));
+        }
         if (verb.takesAmount() && !(patterns.getLast() instanceof Pattern.Voice)) {
             throw new IllegalArgumentException("a level travels as the value of a note or a control change");
         }

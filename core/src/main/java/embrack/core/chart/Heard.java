@@ -1,43 +1,57 @@
 package embrack.core.chart;
 
 import embrack.core.midi.Message;
+import embrack.core.midi.MessageType;
+import java.util.ArrayList;
 import java.util.Collections;
+import java.util.List;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
- * What a box remembers of the messages that came: the last value of each number of each type. A program change that
- * follows a bank select is read by it.
+ * What a box remembers of the messages that came. A control change holds until another of its number comes, so that a
+ * program change is read by the bank select before it, however long ago; anything else counts only if it came just before.
  *
- * @param values by type and number
+ * @param controls the last value of each controller
+ * @param recent the last messages, newest last
  */
-public record Heard(SortedMap<Integer, Integer> values) {
+public record Heard(SortedMap<Integer, Integer> controls, List<Message> recent) {
 
-    public static final Heard NOTHING = new Heard(Collections.emptySortedMap());
+    /** No row of a chart has more messages than this. */
+    static final int MOST = 8;
+
+    public static final Heard NOTHING = new Heard(Collections.emptySortedMap(), List.of());
 
     public Heard {
-        values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
+        controls = Collections.unmodifiableSortedMap(new TreeMap<>(controls));
+        recent = List.copyOf(recent);
     }
 
     /** With one more message. */
     public Heard with(Message message) {
-        var more = new TreeMap<>(values);
-        more.put(key(message), message.data2());
-        return new Heard(more);
+        if (message instanceof Message.ControlChange change) {
+            var more = new TreeMap<>(controls);
+            more.put(change.controller(), change.value());
+            return new Heard(more, recent);
+        }
+        List<Message> newest = new ArrayList<>(recent.subList(Math.max(0, recent.size() - MOST + 1), recent.size()));
+        newest.add(message);
+        return new Heard(controls, newest);
     }
 
-    /** Whether a message that the pattern takes is the last of its number that came. */
-    boolean holds(Pattern pattern) {
-        return switch (pattern) {
-            case Pattern.Voice voice -> {
-                Integer value = values.get(voice.type().ordinal() << 7 | voice.number());
-                yield value != null && voice.values().holds(value);
+    /** Whether messages that these patterns take came before, in their order. */
+    boolean hold(List<Pattern> patterns) {
+        int back = recent.size();
+        for (Pattern pattern : patterns.reversed()) {
+            if (pattern instanceof Pattern.Voice voice && voice.type() == MessageType.CONTROL_CHANGE) {
+                Integer value = controls.get(voice.number());
+                if (value == null || !voice.values().holds(value)) {
+                    return false;
+                }
+            } else if (--back < 0 || !pattern.matches(recent.get(back))) {
+                return false;
             }
-            case Pattern.Whole whole -> values.containsKey(key(whole.message()));
-        };
-    }
-
-    private static int key(Message message) {
-        return message.type().ordinal() << 7 | message.data1();
+        }
+        return true;
     }
 }

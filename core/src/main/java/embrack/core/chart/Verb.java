@@ -48,6 +48,7 @@ public enum Verb {
     private static final Map<Verb, Verb> ALTERNATING = Map.of(MUTE, TOGGLE_MUTE, OPEN, TOGGLE_MUTE, ON, TOGGLE, OFF, TOGGLE,
             RUN, TOGGLE, PLAY, TOGGLE_PLAY, STOP, TOGGLE_PLAY);
 
+    private final String phrase = name().toLowerCase(Locale.ROOT).replace('_', ' ');
     private final String words;
     private final Aspect aspect;
     private final Effect effect;
@@ -76,7 +77,7 @@ public enum Verb {
 
     /** The verb in the text of a chart: {@code toggle mute}. */
     public String phrase() {
-        return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return phrase;
     }
 
     /** The verb as people say it, ready for the name of a part: "mute". */

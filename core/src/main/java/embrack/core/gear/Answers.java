@@ -42,6 +42,9 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
 
     /** What can be acted on, in the order of the chart. */
     public List<Part> parts() {
+        if (reality.isEmpty()) {
+            return chart.parts();
+        }
         Map<PartId, Part> parts = new LinkedHashMap<>();
         Stream.concat(chart.parts().stream(), reality.parts().stream()).forEach(part -> parts.putIfAbsent(part.id(), part));
         return List.copyOf(parts.values());
@@ -49,6 +52,9 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
 
     /** What can differ about a part. */
     public Set<Aspect> aspects(PartId part) {
+        if (reality.isEmpty()) {
+            return chart.aspects(part);
+        }
         Set<Aspect> aspects = EnumSet.noneOf(Aspect.class);
         aspects.addAll(chart.aspects(part));
         aspects.addAll(reality.aspects(part));
@@ -94,6 +100,11 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
                 .map(real -> new ChartRow(row.verb(), row.part(), real.patterns())).orElse(row)).toList();
         return new Answers(rows.equals(chart.rows()) ? chart
                 : Chart.of(ChartWriter.write(chart.conventions(), rows, chart.lessons(), chart.safe())), reality, quirks);
+    }
+
+    /** Whether what came before can decide what a message means to the box. */
+    public boolean remembers() {
+        return obeyed().remembers();
     }
 
     private Chart obeyed() {

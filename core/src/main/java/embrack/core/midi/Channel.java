@@ -1,6 +1,5 @@
 package embrack.core.midi;
 
-import java.util.List;
 import java.util.stream.IntStream;
 
 /**
@@ -13,7 +12,7 @@ public record Channel(int number) implements Comparable<Channel> {
     public static final int FIRST = 1;
     public static final int LAST = 16;
 
-    private static final List<Channel> ALL = IntStream.rangeClosed(FIRST, LAST).mapToObj(Channel::new).toList();
+    private static final Channel[] ALL = IntStream.rangeClosed(FIRST, LAST).mapToObj(Channel::new).toArray(Channel[]::new);
 
     public Channel {
         if (number < FIRST || number > LAST) {
@@ -27,7 +26,7 @@ public record Channel(int number) implements Comparable<Channel> {
      * @param nibble low half of a status byte, 0 to 15
      */
     public static Channel ofWire(int nibble) {
-        return ALL.get(nibble);
+        return ALL[nibble];
     }
 
     /** The low half of a status byte on this channel, 0 to 15. */

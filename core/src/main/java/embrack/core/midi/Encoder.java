@@ -1,23 +1,24 @@
 package embrack.core.midi;
 
-/** Writes messages as bytes, with or without running status. */
-public final class Encoder {
+/** Puts the bytes of messages into a stream, with or without running status. */
+final class Encoder {
 
     private Encoder() {
     }
 
-    /**
-     * Writes a whole message.
-     *
-     * @param to holds at least {@link Message#length()} bytes from {@code position} on
-     * @return the position behind it
-     */
-    public static int write(Message message, byte[] to, int position) {
-        if (message instanceof SystemExclusive exclusive) {
-            return writeExclusive(exclusive, to, position);
-        }
-        to[position] = (byte) message.status();
-        return writeData(message, to, position + 1);
+    /** A status byte and two data bytes; gives the position behind them. */
+    static int write(int status, int data1, int data2, byte[] to, int position) {
+        to[position] = (byte) status;
+        to[position + 1] = (byte) data1;
+        to[position + 2] = (byte) data2;
+        return position + 3;
+    }
+
+    /** A status byte and one data byte; gives the position behind them. */
+    static int write(int status, int data1, byte[] to, int position) {
+        to[position] = (byte) status;
+        to[position + 1] = (byte) data1;
+        return position + 2;
     }
 
     /**
@@ -27,8 +28,14 @@ public final class Encoder {
      * @return the position behind it
      */
     static int writeRunning(Message message, int running, byte[] to, int position) {
-        return message.status() == running && message.type().hasChannel()
-                ? writeData(message, to, position) : write(message, to, position);
+        if (message.status() != running || !message.type().hasChannel()) {
+            return message.write(to, position);
+        }
+        to[position] = (byte) message.data1();
+        if (message.type().dataBytes() == 2) {
+            to[position + 1] = (byte) message.data2();
+        }
+        return position + message.type().dataBytes();
     }
 
     /** The running status that holds behind a message: real time leaves it as it was, other system messages end it. */
@@ -37,30 +44,5 @@ public final class Encoder {
             return message.status();
         }
         return message.type().isRealTime() ? before : 0;
-    }
-
-    private static int writeData(Message message, byte[] to, int position) {
-        switch (message.type().dataBytes()) {
-            case 2 -> {
-                to[position] = (byte) message.data1();
-                to[position + 1] = (byte) message.data2();
-                return position + 2;
-            }
-            case 1 -> {
-                to[position] = (byte) message.data1();
-                return position + 1;
-            }
-            default -> {
-                return position;
-            }
-        }
-    }
-
-    private static int writeExclusive(SystemExclusive exclusive, byte[] to, int position) {
-        to[position] = (byte) exclusive.status();
-        exclusive.writeContent(to, position + 1);
-        int end = position + exclusive.length();
-        to[end - 1] = (byte) SystemExclusive.END;
-        return end;
     }
 }

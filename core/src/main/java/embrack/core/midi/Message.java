@@ -43,6 +43,11 @@ public sealed interface Message permits Message.Voice, SystemMessage {
         }
 
         @Override
+        public int write(byte[] to, int position) {
+            return Encoder.write(0x80 | channel.wire(), note, velocity, to, position);
+        }
+
+        @Override
         public MessageType type() {
             return MessageType.NOTE_OFF;
         }
@@ -63,6 +68,11 @@ public sealed interface Message permits Message.Voice, SystemMessage {
         public NoteOn {
             DataByte.checked("note", note);
             DataByte.checked("velocity", velocity);
+        }
+
+        @Override
+        public int write(byte[] to, int position) {
+            return Encoder.write(0x90 | channel.wire(), note, velocity, to, position);
         }
 
         @Override
@@ -89,6 +99,11 @@ public sealed interface Message permits Message.Voice, SystemMessage {
         }
 
         @Override
+        public int write(byte[] to, int position) {
+            return Encoder.write(0xA0 | channel.wire(), note, pressure, to, position);
+        }
+
+        @Override
         public MessageType type() {
             return MessageType.POLY_PRESSURE;
         }
@@ -109,6 +124,11 @@ public sealed interface Message permits Message.Voice, SystemMessage {
         public ControlChange {
             DataByte.checked("controller", controller);
             DataByte.checked("value", value);
+        }
+
+        @Override
+        public int write(byte[] to, int position) {
+            return Encoder.write(0xB0 | channel.wire(), controller, value, to, position);
         }
 
         @Override
@@ -134,6 +154,11 @@ public sealed interface Message permits Message.Voice, SystemMessage {
         }
 
         @Override
+        public int write(byte[] to, int position) {
+            return Encoder.write(0xC0 | channel.wire(), program, to, position);
+        }
+
+        @Override
         public MessageType type() {
             return MessageType.PROGRAM_CHANGE;
         }
@@ -153,6 +178,11 @@ public sealed interface Message permits Message.Voice, SystemMessage {
     record ChannelPressure(Channel channel, int pressure) implements Voice {
         public ChannelPressure {
             DataByte.checked("pressure", pressure);
+        }
+
+        @Override
+        public int write(byte[] to, int position) {
+            return Encoder.write(0xD0 | channel.wire(), pressure, to, position);
         }
 
         @Override
@@ -177,6 +207,11 @@ public sealed interface Message permits Message.Voice, SystemMessage {
             if (amount < 0 || amount > 16_383) {
                 throw new IllegalArgumentException("pitch bend must be 0 to 16383, was " + amount);
             }
+        }
+
+        @Override
+        public int write(byte[] to, int position) {
+            return Encoder.write(0xE0 | channel.wire(), amount & 0x7F, amount >> 7, to, position);
         }
 
         @Override
@@ -212,10 +247,18 @@ public sealed interface Message permits Message.Voice, SystemMessage {
         return 1 + type().dataBytes();
     }
 
+    /**
+     * Writes the whole message, status byte included.
+     *
+     * @param to holds at least {@link #length()} bytes from {@code position} on
+     * @return the position behind it
+     */
+    int write(byte[] to, int position);
+
     /** The whole message as it travels, status byte included. */
     default byte[] bytes() {
         byte[] bytes = new byte[length()];
-        Encoder.write(this, bytes, 0);
+        write(bytes, 0);
         return bytes;
     }
 

@@ -65,8 +65,12 @@ public final class SystemExclusive implements SystemMessage {
         return content.length + 2;
     }
 
-    void writeContent(byte[] to, int position) {
-        System.arraycopy(content, 0, to, position, content.length);
+    @Override
+    public int write(byte[] to, int position) {
+        to[position] = (byte) status();
+        System.arraycopy(content, 0, to, position + 1, content.length);
+        to[position + 1 + content.length] = (byte) END;
+        return position + length();
     }
 
     @Override

@@ -76,6 +76,19 @@ public sealed interface SystemMessage extends Message permits RealTime, SystemEx
     }
 
     @Override
+    default int write(byte[] to, int position) {
+        to[position] = (byte) status();
+        int data = type().dataBytes();
+        if (data > 0) {
+            to[position + 1] = (byte) data1();
+        }
+        if (data > 1) {
+            to[position + 2] = (byte) data2();
+        }
+        return position + 1 + data;
+    }
+
+    @Override
     default int status() {
         return type().status();
     }

@@ -41,7 +41,7 @@ public final class Wire {
         int running = 0;
         for (Message message : messages) {
             position = runningStatus == RunningStatus.USED
-                    ? Encoder.writeRunning(message, running, out, position) : Encoder.write(message, out, position);
+                    ? Encoder.writeRunning(message, running, out, position) : message.write(out, position);
             running = Encoder.runningAfter(message, running);
         }
         return position == out.length ? out : Arrays.copyOf(out, position);

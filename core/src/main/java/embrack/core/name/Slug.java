@@ -13,7 +13,6 @@ public final class Slug {
     private static final int MAX_LENGTH = 40;
     private static final Pattern FORM = Pattern.compile(PATTERN);
     private static final Pattern MARKS = Pattern.compile("\\p{M}+");
-    private static final Pattern EDGES = Pattern.compile("^-+|-+$");
 
     private Slug() {
     }
@@ -36,7 +35,8 @@ public final class Slug {
      * neither letters of the alphabet nor digits become hyphens, or their number where nothing else would be left.
      */
     public static String of(String name) {
-        String plain = MARKS.matcher(Normalizer.normalize(name, Normalizer.Form.NFD)).replaceAll("").toLowerCase(Locale.ROOT);
+        String plain = isAscii(name) ? name.toLowerCase(Locale.ROOT)
+                : MARKS.matcher(Normalizer.normalize(name, Normalizer.Form.NFD)).replaceAll("").toLowerCase(Locale.ROOT);
         var slug = new StringBuilder();
         plain.codePoints().forEach(c -> {
             if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') {
@@ -44,12 +44,15 @@ public final class Slug {
             } else if (Character.isLetterOrDigit(c)) {
                 slug.append('u').append(Integer.toHexString(c));
             } else if (c == '#' || c == '\u266F') {
-                slug.append("-sharp");
+                slug.append(slug.isEmpty() ? "sharp" : "-sharp");
             } else if (!slug.isEmpty() && slug.charAt(slug.length() - 1) != '-') {
                 slug.append('-');
             }
         });
-        String whole = EDGES.matcher(slug).replaceAll("");
+        while (!slug.isEmpty() && slug.charAt(slug.length() - 1) == '-') {
+            slug.setLength(slug.length() - 1);
+        }
+        String whole = slug.toString();
         if (whole.isEmpty()) {
             whole = "u" + Integer.toHexString(name.codePointAt(0));
         }
@@ -58,6 +61,10 @@ public final class Slug {
             whole = whole.substring(0, MAX_LENGTH - tail.length() - 1) + "-" + tail;
         }
         return whole;
+    }
+
+    private static boolean isAscii(String text) {
+        return text.chars().allMatch(c -> c < 128);
     }
 
     private static String clipped(String text) {

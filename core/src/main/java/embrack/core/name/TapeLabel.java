@@ -58,7 +58,9 @@ public record TapeLabel(String text) implements Comparable<TapeLabel> {
     }
 
     private static String tidy(String typed) {
-        return typed.strip().replaceAll("[ \\t\\u00A0]+", " ");
+        String stripped = typed.strip();
+        boolean tidy = stripped.indexOf("  ") < 0 && stripped.indexOf('\t') < 0 && stripped.indexOf('\u00A0') < 0;
+        return tidy ? stripped : stripped.replaceAll("[ \\t\\u00A0]+", " ");
     }
 
     private static boolean isUnprintable(int character) {

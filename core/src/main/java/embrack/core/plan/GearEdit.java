@@ -6,15 +6,12 @@ import embrack.core.gear.ModelId;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
-import embrack.core.rig.Cable;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Assignment;
 import java.util.List;
 import java.util.Locale;
-import java.util.SortedMap;
-import java.util.TreeMap;
 import java.util.stream.IntStream;
 
 /** Changes to the boxes of a rig: which there are, what they are called, how they are set. */
@@ -111,24 +108,14 @@ public sealed interface GearEdit extends Edit {
                 throw new Refused("model", "%s is a %s and %s is a %s; it cannot take over the job."
                         .formatted(old.name(), rig.model(device).kind().words(), model.name(), model.kind().words()));
             }
-            SortedMap<SettingId, Integer> settings = new TreeMap<>(old.settings());
-            settings.entrySet().removeIf(e -> model.setting(e.getKey())
-                    .filter(s -> e.getValue() >= s.min() && e.getValue() <= s.max()).isEmpty());
-            SortedMap<PartId, TapeLabel> tape = new TreeMap<>(old.labels());
-            tape.keySet().removeIf(part -> model.part(part).isEmpty());
-            List<Cable> cables = rig.cables().stream().filter(cable -> stillFits(cable)).toList();
-            return Typed.accepted("model", () ->
-                    plan.withRig(rig.withHardware(old.withModel(model.id(), settings, tape), model, cables)));
+            Model known = rig.models().stream().filter(m -> m.id().equals(model.id())).findFirst().orElse(model);
+            Device fitted = Fitting.to(known, old.withModel(model.id(), old.settings(), old.labels()));
+            return Typed.accepted("model", () -> plan.withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.cables())));
         }
 
         @Override
         public String summary(Plan before) {
             return "Have a %s do the job of %s".formatted(model.name(), before.rig().name(device));
-        }
-
-        private boolean stillFits(Cable cable) {
-            return (!cable.from().device().equals(device) || model.port(cable.from().port()).isPresent())
-                    && (!cable.to().device().equals(device) || model.port(cable.to().port()).isPresent());
         }
     }
 
@@ -139,7 +126,7 @@ public sealed interface GearEdit extends Edit {
             Typed.device("value", plan, device);
             Setting known = plan.rig().model(device).setting(setting)
                     .orElseThrow(() -> new Refused("value", "This box no longer has that setting."));
-            int number = Typed.number("value", value);
+            int number = Typed.choice("value", known, value);
             Typed.accepted("value", () -> known.checked(number));
             return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withSetting(setting, number)));
         }
@@ -199,6 +186,25 @@ public sealed interface GearEdit extends Edit {
         private Model find(Plan plan) {
             return plan.rig().models().stream().filter(m -> m.id().equals(model)).findFirst()
                     .orElseThrow(() -> new Refused("model", "No box in the rig uses that model any more."));
+        }
+    }
+
+    /** Has all boxes of a model be as another description of that model says. What no longer fits is dropped. */
+    record ReplaceModel(Model model) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Rig rig = plan.rig();
+            if (rig.models().stream().noneMatch(m -> m.id().equals(model.id()))) {
+                throw new Refused("model", "No box in the rig uses that model any more.");
+            }
+            List<Device> devices = rig.devices().stream().map(d -> d.model().equals(model.id()) ? Fitting.to(model, d) : d).toList();
+            List<Model> models = rig.models().stream().map(m -> m.id().equals(model.id()) ? model : m).toList();
+            return Typed.accepted("model", () -> plan.withRig(Fitting.cables(new Rig(rig.name(), models, devices, List.of()), rig.cables())));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Describe %s anew".formatted(model.name());
         }
     }
 

@@ -1,5 +1,6 @@
 package embrack.core.plan;
 
+import embrack.core.gear.Setting;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -21,6 +22,16 @@ final class Typed {
         } catch (NumberFormatException e) {
             throw new Refused(field, typed.isBlank() ? "Write a number; it is empty." : "Write a whole number in digits.");
         }
+    }
+
+    /** A value of a setting, by the word that the box shows for it or by its number. */
+    static int choice(String field, Setting setting, String typed) {
+        for (int i = 0; i < setting.choices().size(); i++) {
+            if (setting.choices().get(i).text().equalsIgnoreCase(typed.strip())) {
+                return setting.min() + i;
+            }
+        }
+        return number(field, typed);
     }
 
     static Device device(String field, Plan plan, DeviceId id) {

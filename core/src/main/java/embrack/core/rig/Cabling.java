@@ -1,6 +1,7 @@
 package embrack.core.rig;
 
 import embrack.core.gear.Port;
+import java.util.List;
 import java.util.Optional;
 
 /** What can be plugged into what, and why not. */
@@ -25,6 +26,12 @@ public final class Cabling {
         Port receiver = rig.port(to);
         if (from.device().equals(to.device())) {
             return Optional.of("Both ends are in %s. A cable goes from one box to another.".formatted(rig.name(from.device())));
+        }
+        for (Socket end : List.of(from, to)) {
+            if (!rig.port(end).connector().isSerial()) {
+                return Optional.of("%s is %s; a MIDI cable goes from a 5-pin or TRS socket to another.".formatted(
+                        rig.words(end), rig.port(end).connector().words()));
+            }
         }
         if (sender.direction().isSending() && receiver.direction().isSending()) {
             return Optional.of("%s and %s both send. A cable goes from OUT or THRU to IN."

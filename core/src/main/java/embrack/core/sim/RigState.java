@@ -10,8 +10,8 @@ import embrack.core.gear.Model;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
-import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.SortedSet;
@@ -21,16 +21,18 @@ import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
 
 /**
- * The state of every part of every device at one moment.
- *
- * @param values by place
- * @param heard what each device remembers of the messages that reached it; no part of it can be seen
+ * The state of every part of every device at one moment. Two states are equal when nobody could tell them apart: what
+ * devices remember of the messages that reached them is not looked at.
  */
-public record RigState(SortedMap<Place, Integer> values, SortedMap<DeviceId, Heard> heard) {
+public final class RigState {
 
-    public RigState {
-        values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
-        heard = Collections.unmodifiableSortedMap(new TreeMap<>(heard));
+    private final SortedMap<Place, Integer> values;
+    private final Map<DeviceId, Heard> heard;
+
+    /** Both maps are the state's own from here on. */
+    private RigState(SortedMap<Place, Integer> values, Map<DeviceId, Heard> heard) {
+        this.values = values;
+        this.heard = heard;
     }
 
     /** The rig just switched on: every aspect at its first value, so all strips open. */
@@ -67,9 +69,9 @@ public record RigState(SortedMap<Place, Integer> values, SortedMap<DeviceId, Hea
         return model.parts().stream().filter(p -> !p.id().equals(id) && family.filter(p.family()::equals).isPresent()).map(Part::id);
     }
 
-    /** With a message that a device has heard. */
+    /** With a message that a device has heard and will remember. */
     RigState hearing(DeviceId device, Message message) {
-        SortedMap<DeviceId, Heard> more = new TreeMap<>(heard);
+        Map<DeviceId, Heard> more = new TreeMap<>(heard);
         more.put(device, heardBy(device).with(message));
         return new RigState(values, more);
     }
@@ -104,9 +106,26 @@ public record RigState(SortedMap<Place, Integer> values, SortedMap<DeviceId, Hea
 
     private static RigState of(Rig rig, ToIntFunction<Aspect> value) {
         SortedMap<Place, Integer> values = new TreeMap<>();
-        rig.devices().forEach(device -> rig.model(device.id()).parts().forEach(part ->
-                rig.model(device.id()).answers().aspects(part.id()).forEach(aspect ->
-                        values.put(new Place(device.id(), part.id(), aspect), value.applyAsInt(aspect)))));
-        return new RigState(values, new TreeMap<>());
+        rig.devices().forEach(device -> {
+            Model model = rig.model(device.id());
+            model.parts().forEach(part -> model.answers().aspects(part.id()).forEach(aspect ->
+                    values.put(new Place(device.id(), part.id(), aspect), value.applyAsInt(aspect))));
+        });
+        return new RigState(values, Map.of());
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof RigState that && differences(that).isEmpty();
+    }
+
+    @Override
+    public int hashCode() {
+        return values.entrySet().stream().filter(e -> e.getValue() != 0).mapToInt(Object::hashCode).sum();
+    }
+
+    @Override
+    public String toString() {
+        return "RigState" + values;
     }
 }

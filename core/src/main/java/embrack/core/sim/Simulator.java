@@ -117,7 +117,9 @@ public final class Simulator {
             if (reading instanceof Reading.Acts acts) {
                 state = state.after(rig, device, acts.actions());
             }
-            state = state.hearing(device, flight.message());
+            if (rig.model(device).answers().remembers()) {
+                state = state.hearing(device, flight.message());
+            }
             for (Socket thru : sockets(device, Direction.THRU)) {
                 if (rig.cableIn(thru).isPresent()) {
                     leave(flight.arrivesMicros(), thru, flight.message());

@@ -1,7 +1,5 @@
 package embrack.core.text;
 
-import java.util.Locale;
-
 /** A place in one line of text while it is read. Columns are counted from 1; words are matched whatever their capitals. */
 public final class Cursor {
 
@@ -67,20 +65,26 @@ public final class Cursor {
         return line.substring(position, Math.max(position, end)).stripTrailing();
     }
 
-    /** Steps over words, if they stand here, whatever their capitals and the number of blanks between them. */
+    /** Steps over words in small letters, if they stand here, whatever their capitals and the number of blanks between them. */
     public boolean accept(String words) {
         skipBlanks();
         int at = position;
-        for (String word : words.split(" ")) {
-            while (at < end && line.charAt(at) == ' ') {
-                at++;
-            }
-            int behind = at + word.length();
-            if (behind > end || !line.substring(at, behind).toLowerCase(Locale.ROOT).equals(word)
-                    || behind < end && isWordCharacter(word.charAt(word.length() - 1)) && isWordCharacter(line.charAt(behind))) {
+        for (int i = 0; i < words.length(); i++) {
+            char wanted = words.charAt(i);
+            if (wanted == ' ') {
+                int before = at;
+                while (at < end && line.charAt(at) == ' ') {
+                    at++;
+                }
+                if (at == before) {
+                    return false;
+                }
+            } else if (at >= end || Character.toLowerCase(line.charAt(at++)) != wanted) {
                 return false;
             }
-            at = behind;
+        }
+        if (at < end && isWordCharacter(words.charAt(words.length() - 1)) && isWordCharacter(line.charAt(at))) {
+            return false;
         }
         position = at;
         return true;

@@ -120,6 +120,17 @@ class ChartTests {
     }
 
     @Test
+    void aNoteBehindANoteCountsOnlyRightBehindIt() {
+        Chart chart = Chart.of("run Chase 1..2: note 48..49 + note 60\ntoggle Auto run: note 60");
+        Message chase = new Message.NoteOn(TWO, 48, 127);
+        Message auto = new Message.NoteOn(TWO, 60, 127);
+        Heard heard = Heard.NOTHING.with(chase);
+        assertThat(chart.reactionsTo(auto, heard, true)).containsExactly(Action.parse("run:chase-1"));
+        assertThat(chart.reactionsTo(auto, heard.with(auto), true)).containsExactly(Action.parse("toggle:auto-run"));
+        assertThat(chart.reactionsTo(auto, Heard.NOTHING, true)).containsExactly(Action.parse("toggle:auto-run"));
+    }
+
+    @Test
     void exclusiveVerbsBelongToFamilies() {
         Chart chart = Chart.of("play Pad {C, D}: note 1..2\nrecall Scene 1..2: note 3..4\nselect Clean: note 5");
         assertThat(chart.parts()).extracting(Part::family).containsExactly("Pad", "Pad", "Scene", "Scene", "Clean");
@@ -166,7 +177,7 @@ class ChartTests {
     @Test
     void hugeTextsAreRefusedAtOnce() {
         assertThat(ChartReading.of("x".repeat(ChartReading.MAX_LENGTH + 1)).errors()).singleElement()
-                .hasToString("line 1, column 1: This text has 60001 characters; a chart has at most 60000.");
+                .hasToString("line 1, column 1: This text has 200001 characters; a chart has at most 200000.");
         assertThat(ChartReading.of("go Cue 1..9999: note 1").errors().getFirst().words()).isEqualTo("This is more than the 4000 rows that a chart can have.");
         assertThat(Optional.of(Chart.of("")).map(Chart::isEmpty)).contains(true);
     }

@@ -15,6 +15,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -37,6 +39,12 @@ class ModelFileTests {
         assertThat(SCHEMA.validate(file, InputFormat.JSON)).isEmpty();
         assertThat(ModelFile.read(file)).isEqualTo(model);
         assertThat(ModelFile.write(ModelFile.read(file))).isEqualTo(file);
+    }
+
+    @Test
+    void theExampleIsAsEmbrackWritesIt() throws IOException {
+        String text = Files.readString(Path.of("../docs/examples/lantern-desk.model.json"));
+        assertThat(ModelFile.write(ModelFile.read(text))).isEqualTo(text);
     }
 
     @Test

@@ -70,7 +70,7 @@ class PlanFileTests {
     @Test
     void theExamplesAreAsEmbrackWritesThem() throws IOException {
         try (Stream<Path> files = Files.list(EXAMPLES)) {
-            List<Path> examples = files.toList();
+            List<Path> examples = files.filter(file -> !file.toString().endsWith(".model.json")).toList();
             assertThat(examples).hasSizeGreaterThan(1);
             for (Path example : examples) {
                 String text = Files.readString(example);

@@ -167,7 +167,7 @@ final class BoxReader {
 
     private void setting(Cursor cursor) {
         Named named = named(cursor, "setting MIDI receive channel: 1..16, factory 1");
-        boolean numbers = cursor.peek().matches("-?\\d.*");
+        boolean numbers = cursor.peek().matches("-?\\d+(?:\\.\\..*)?") && !cursor.rest().matches("-?\\d+ +\\p{L}.*");
         int[] range = numbers ? range(cursor) : new int[2];
         List<TapeLabel> choices = numbers ? List.of() : choices(cursor);
         range[1] = numbers ? range[1] : choices.size() - 1;

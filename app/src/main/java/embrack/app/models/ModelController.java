@@ -1,0 +1,184 @@
+package embrack.app.models;
+
+import embrack.app.frame.Echo;
+import embrack.app.frame.Refusals;
+import embrack.app.store.ModelRevision;
+import embrack.app.store.ModelStore;
+import embrack.app.store.NoSuchModel;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.core.name.TapeLabel;
+import embrack.core.plan.GearEdit;
+import embrack.core.plan.Refused;
+import embrack.files.chart.ChartCsv;
+import embrack.files.json.UnreadableFile;
+import embrack.files.model.ModelFile;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** One model: its page, its chart to print, its files, its editor. */
+@Controller
+@RequestMapping("/models/{id}")
+class ModelController {
+
+    private static final int MAX_CSV = 1 << 20;
+
+    private final ModelStore models;
+    private final RigStore rigs;
+
+    ModelController(ModelStore models, RigStore rigs) {
+        this.models = models;
+        this.rigs = rigs;
+    }
+
+    @GetMapping
+    String show(@PathVariable String id, @RequestParam(required = false) Long rig, @RequestParam(defaultValue = "") String press,
+            @RequestParam(defaultValue = "") String arrive, Model page) {
+        embrack.core.gear.Model model = find(id);
+        List<ModelRevision> revisions = models.revisions(model.id());
+        page.addAttribute("model", ModelPage.of(model, revisions)).addAttribute("trial", TrialView.of(model.chart(), press, arrive))
+                .addAttribute("usedBy", rigs.using(model.id()).stream().map(RigLink::of).toList()).addAttribute("echo", Echo.NONE)
+                .addAttribute("rig", Optional.ofNullable(rig).map(RigId::new).map(rigs::load).map(RigLink::of).orElse(null));
+        return "models/model";
+    }
+
+    @GetMapping("/print")
+    String print(@PathVariable String id, Model page) {
+        embrack.core.gear.Model model = find(id);
+        page.addAttribute("model", ModelPage.of(model, models.revisions(model.id())));
+        return "models/print";
+    }
+
+    @GetMapping("/model.json")
+    ResponseEntity<String> json(@PathVariable String id) {
+        return file(id + ".json", new MediaType("application", "json", StandardCharsets.UTF_8), ModelFile.write(find(id)));
+    }
+
+    @GetMapping("/chart.csv")
+    ResponseEntity<String> csv(@PathVariable String id) {
+        return file(id + "-chart.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), ChartCsv.write(find(id).chart()));
+    }
+
+    @GetMapping("/edit")
+    String edit(@PathVariable String id, @RequestParam(required = false) Integer from, Model page) {
+        List<ModelRevision> revisions = models.revisions(find(id).id());
+        if (revisions.isEmpty()) {
+            return "redirect:/models/" + id;
+        }
+        ModelRevision shown = revisions.stream().filter(r -> from != null && r.n() == from).findFirst().orElse(revisions.getFirst());
+        return editor(id, EditorPage.Draft.of(shown.doc()), Echo.NONE, List.of(), page);
+    }
+
+    /** What is made of the texts while somebody types. */
+    @PostMapping("/check")
+    String check(@PathVariable String id, @ModelAttribute DraftForm form, Model page) {
+        page.addAttribute("reading", EditorPage.reading(form.draft(), form.press(), form.arrive()));
+        return "models/edit :: reading";
+    }
+
+    /** A chart from a CSV file, put into the editor; nothing is kept yet. */
+    @PostMapping("/chart.csv")
+    String importCsv(@PathVariable String id, @RequestParam MultipartFile csv, @ModelAttribute DraftForm form, HttpServletRequest request,
+            HttpServletResponse response, Model page) throws IOException {
+        String text = new String(csv.getInputStream().readNBytes(MAX_CSV + 1), StandardCharsets.UTF_8);
+        try {
+            if (csv.isEmpty()) {
+                throw new Refused("csv", "Choose a CSV file first.");
+            }
+            EditorPage.Draft draft = form.draft();
+            return editor(id, new EditorPage.Draft(draft.name(), draft.kind(), draft.box(), ChartCsv.read(text), draft.reality()), Echo.NONE, List.of(), page);
+        } catch (UnreadableFile e) {
+            return editor(id, form.draft(), Refusals.answer(new Refused("csv", "This file cannot be read."), request, response),
+                    e.problems().stream().map(Object::toString).toList(), page);
+        }
+    }
+
+    /** Keeps a change; if rigs use the model, shows first what that does to them. */
+    @PostMapping
+    String save(@PathVariable String id, @ModelAttribute DraftForm form, Model page) {
+        embrack.core.gear.Model changed = changed(id, form);
+        var using = rigs.using(changed.id()).stream()
+                .filter(rig -> rig.plan().rig().models().stream().noneMatch(changed::equals)).toList();
+        if (using.isEmpty() || changed.equals(find(id))) {
+            models.save(changed, summary(id, changed));
+            return "redirect:/models/" + id;
+        }
+        page.addAttribute("touched", TouchedPage.of(changed, using)).addAttribute("draft", form.draft()).addAttribute("echo", Echo.NONE);
+        return "models/touched";
+    }
+
+    /** Keeps a change and has the chosen rigs follow it. */
+    @PostMapping("/apply")
+    String apply(@PathVariable String id, @ModelAttribute DraftForm form, @RequestParam(required = false) List<Long> rigs) {
+        embrack.core.gear.Model changed = changed(id, form);
+        models.save(changed, summary(id, changed));
+        Optional.ofNullable(rigs).orElse(List.of()).forEach(rig -> this.rigs.edit(new RigId(rig), new GearEdit.ReplaceModel(changed)));
+        return "redirect:/models/" + id;
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, @ModelAttribute DraftForm form, HttpServletRequest request, HttpServletResponse response, Model page) {
+        String id = Refusals.pathVariable(request, "id");
+        return editor(id, form.draft(), Refusals.answer(refused, request, response), List.of(), page);
+    }
+
+    private embrack.core.gear.Model changed(String id, DraftForm form) {
+        TapeLabel name = named(id, form.draft().name());
+        if (EditorPage.reading(form.draft(), "", "").hasErrors()) {
+            throw new Refused("box", "Not kept: there are mistakes in the texts. They are listed beside them.");
+        }
+        return Drafts.model(form.draft(), find(id).id(), name);
+    }
+
+    private TapeLabel named(String id, String typed) {
+        TapeLabel name;
+        try {
+            name = TapeLabel.parse(typed);
+        } catch (IllegalArgumentException e) {
+            throw new Refused("name", String.valueOf(e.getMessage()));
+        }
+        models.all().stream().filter(m -> !m.id().text().equals(id) && m.name().sameAs(name)).findFirst().ifPresent(m -> {
+            throw new Refused("name", "There is already a model called %s. Give yours its own name.".formatted(m.name()));
+        });
+        return name;
+    }
+
+    private String summary(String id, embrack.core.gear.Model changed) {
+        embrack.core.gear.Model before = find(id);
+        boolean chart = !before.chart().equals(changed.chart());
+        boolean box = !EditorPage.Draft.of(before).box().equals(EditorPage.Draft.of(changed).box());
+        return chart && box ? "Change box and chart" : chart ? "Change the chart" : box ? "Change the box" : "Rename";
+    }
+
+    private String editor(String id, EditorPage.Draft draft, Echo echo, List<String> problems, Model page) {
+        page.addAttribute("editor", EditorPage.of(id, find(id).name().text(), draft, "", "")).addAttribute("echo", echo).addAttribute("problems", problems);
+        return "models/edit";
+    }
+
+    private embrack.core.gear.Model find(String id) {
+        return models.find(id).orElseThrow(() -> new NoSuchModel(id));
+    }
+
+    private static ResponseEntity<String> file(String name, MediaType type, String body) {
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
+                .contentType(type).body(body);
+    }
+}

@@ -1,0 +1,97 @@
+package embrack.app.models;
+
+import embrack.app.store.ModelRevision;
+import embrack.core.gear.Board;
+import embrack.core.gear.ControlGroup;
+import embrack.core.gear.Direction;
+import embrack.core.gear.Facts;
+import embrack.core.gear.Gesture;
+import embrack.core.gear.Model;
+import embrack.core.gear.Port;
+import embrack.core.gear.Power;
+import embrack.core.gear.Scope;
+import embrack.core.gear.Setting;
+import embrack.core.gear.SwitchMode;
+import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * A model with all that is known of it.
+ *
+ * @param isCrews whether the crew describes it; else it ships
+ */
+record ModelPage(String id, String name, String kind, String facts, boolean isCrews, ModelDrawing drawing, List<String> ports, List<String> shared,
+        List<String> surface, List<SettingRow> settings, List<SettingRow> inMemory, String memories, String keep, List<String> habits, String power,
+        String chartText, ChartView chart, String realityText, String safe, List<RevisionRow> revisions) {
+
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM uuuu, HH:mm", Locale.ENGLISH);
+
+    /** A setting in words. */
+    record SettingRow(String name, String range, String factory) {
+    }
+
+    /** A revision in words. */
+    record RevisionRow(int n, String when, String summary) {
+    }
+
+    static ModelPage of(Model model, List<ModelRevision> revisions) {
+        return new ModelPage(model.id().text(), model.name().text(), model.kind().words(), Facts.line(model), !revisions.isEmpty(),
+                ModelDrawing.of(model.sockets(), model.surface(), model.parts()), model.ports().stream().map(ModelPage::words).toList(),
+                model.sockets().shared().stream().map(s -> "%s is for %s: %d at once.".formatted(capital(s.name().text()),
+                        Words.list(s.ports().stream().map(p -> model.port(p).orElseThrow().name()).toList()), s.atOnce())).toList(),
+                surface(model), settings(model, Scope.BOX), settings(model, Scope.MEMORY),
+                model.memory().memories() == 0 ? "" : "%d memories".formatted(model.memory().memories()),
+                model.writing().orElse("Keeps everything at once."), model.answers().quirks().words(),
+                model.power().map(Power::words).orElse(""), model.chart().text(), ChartView.of(model.chart()), model.answers().reality().text(),
+                Words.list(model.chart().safe().stream().map(model::words).toList()),
+                revisions.stream().map(r -> new RevisionRow(r.n(), WHEN.format(r.at().atZoneSameInstant(ZoneId.systemDefault())), r.summary())).toList());
+    }
+
+    private static String words(Port port) {
+        return "%s: %s%s".formatted(port.name(), port.connector().words(), port.connector().carriesMidi() || port.direction() != Direction.IN
+                ? ", " + port.direction().words() : "");
+    }
+
+    private static List<String> surface(Model model) {
+        List<String> lines = new ArrayList<>();
+        model.board().ifPresent(board -> lines.addAll(board(board)));
+        model.surface().groups().stream().map(ControlGroup::words).map(words -> words + ".").forEach(lines::add);
+        return lines;
+    }
+
+    private static List<String> board(Board board) {
+        List<String> lines = new ArrayList<>();
+        lines.add("%s in rows of %d, send %s, at most %s a press.".formatted(Words.count(board.switches(), "switch"), board.columns(),
+                board.sendsWords(), Words.count(board.messagesPerPress(), "message")));
+        if (board.banks().size() > 1) {
+            lines.add("Banks %s; a bank changes %s.".formatted(board.banks().size() > 6
+                    ? board.banks().getFirst() + " to " + board.banks().getLast() : Words.list(board.banks()), board.bankChange().words()));
+        }
+        lines.add("Tells apart: %s. Modes: %s.".formatted(Words.list(board.gestures().stream().map(Gesture::words).toList()),
+                Words.list(board.modes().stream().map(SwitchMode::words).toList())));
+        board.factoryRun().ifPresent(run -> lines.add("Cannot be programmed: sends %s %s as they come from the factory.%s".formatted(
+                run.type().shortName(), run.numbers().stream().map(String::valueOf).collect(Collectors.joining(", ")),
+                run.breaksAt() == 0 ? "" : " Switch %d breaks the sequence.".formatted(run.breaksAt()))));
+        return lines;
+    }
+
+    private static List<SettingRow> settings(Model model, Scope scope) {
+        return model.settings().stream().filter(s -> s.scope() == scope).map(ModelPage::setting).toList();
+    }
+
+    private static SettingRow setting(Setting setting) {
+        return new SettingRow(setting.name().text(), setting.choices().isEmpty() ? setting.range()
+                : Stream.of(setting.choices()).flatMap(List::stream).map(TapeLabel::text).collect(Collectors.joining(", ")), setting.shown(setting.factory()));
+    }
+
+    private static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+}

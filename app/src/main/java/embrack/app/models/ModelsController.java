@@ -1,0 +1,133 @@
+package embrack.app.models;
+
+import embrack.app.frame.Echo;
+import embrack.app.frame.Refusals;
+import embrack.app.store.ModelStore;
+import embrack.app.store.NoSuchModel;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.core.gear.Answers;
+import embrack.core.gear.Memory;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.Sockets;
+import embrack.core.gear.Surface;
+import embrack.core.name.TapeLabel;
+import embrack.core.plan.Refused;
+import embrack.files.json.JsonFile;
+import embrack.files.json.UnreadableFile;
+import embrack.files.model.ModelFile;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The list of models: search, what can do what, new, import, copy, delete. */
+@Controller
+class ModelsController {
+
+    private final ModelStore models;
+    private final RigStore rigs;
+
+    ModelsController(ModelStore models, RigStore rigs) {
+        this.models = models;
+        this.rigs = rigs;
+    }
+
+    @GetMapping("/models")
+    String list(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String can,
+            @RequestParam(required = false) Long rig, @RequestParam(required = false) String deleted, Model page) {
+        page.addAttribute("deleted", deleted);
+        return show(find, can, Optional.ofNullable(rig), Echo.NONE, List.of(), page);
+    }
+
+    @PostMapping("/models")
+    String create(@RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String kind) {
+        TapeLabel label = label(name);
+        requireFree(label);
+        embrack.core.gear.Model blank = new embrack.core.gear.Model(new ModelId("new"), label, Drafts.kind(kind), Sockets.of(), Surface.BLANK,
+                Memory.of(), Answers.NOTHING, Optional.empty());
+        return "redirect:/models/%s/edit".formatted(models.create(blank, "New model").id());
+    }
+
+    @PostMapping("/models/import")
+    String importModel(@RequestParam MultipartFile file) throws IOException {
+        if (file.isEmpty()) {
+            throw new Refused("file", "Choose a model file first.");
+        }
+        embrack.core.gear.Model read = ModelFile.read(file.getInputStream().readNBytes(JsonFile.MAX_BYTES + 1));
+        embrack.core.gear.Model kept = models.create(read.copied(read.id(), models.freeName(read.name())), "Import a model file");
+        return "redirect:/models/" + kept.id();
+    }
+
+    @PostMapping("/models/{id}/copy")
+    String copy(@PathVariable String id) {
+        embrack.core.gear.Model original = models.find(id).orElseThrow(() -> new Refused("name", "That model is no longer there."));
+        embrack.core.gear.Model kept = models.create(original.copied(original.id(), models.freeName(original.name())), "Copy of " + original.name());
+        return "redirect:/models/%s/edit".formatted(kept.id());
+    }
+
+    @PostMapping("/models/{id}/delete")
+    String delete(@PathVariable ModelId id) {
+        try {
+            models.delete(id);
+        } catch (NoSuchModel e) {
+            throw new Refused("name", "That model is no longer there, or it ships with Embrack and cannot be deleted.");
+        }
+        return "redirect:/models?deleted=" + id;
+    }
+
+    @PostMapping("/models/{id}/restore")
+    String restore(@PathVariable ModelId id) {
+        models.restore(id);
+        return "redirect:/models/" + id;
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        return show("", "", Optional.empty(), Refusals.answer(refused, request, response), List.of(), page);
+    }
+
+    @ExceptionHandler
+    String unreadable(UnreadableFile unreadable, HttpServletRequest request, HttpServletResponse response, Model page) {
+        int count = unreadable.problems().size();
+        var refused = new Refused("file", count == 1 ? "This file cannot be read." : "This file cannot be read; it has %d mistakes.".formatted(count));
+        return show("", "", Optional.empty(), Refusals.answer(refused, request, response),
+                unreadable.problems().stream().map(Object::toString).toList(), page);
+    }
+
+    @ExceptionHandler
+    String tooLarge(MaxUploadSizeExceededException e, HttpServletRequest request, HttpServletResponse response, Model page) {
+        return show("", "", Optional.empty(), Refusals.answer(new Refused("file", "This file is far too large; a model has at most %d MB."
+                .formatted(JsonFile.MAX_BYTES >> 20)), request, response), List.of(), page);
+    }
+
+    private String show(String find, String can, Optional<Long> rig, Echo echo, List<String> problems, Model page) {
+        page.addAttribute("models", ModelsPage.of(models.crews(), models.all(), find, can)).addAttribute("echo", echo).addAttribute("problems", problems)
+                .addAttribute("rig", rig.map(RigId::new).map(rigs::load).map(RigLink::of).orElse(null));
+        return "models/list";
+    }
+
+    private void requireFree(TapeLabel name) {
+        if (!models.freeName(name).equals(name)) {
+            throw new Refused("name", "There is already a model called %s. Give yours its own name.".formatted(name));
+        }
+    }
+
+    private static TapeLabel label(String name) {
+        try {
+            return TapeLabel.parse(name);
+        } catch (IllegalArgumentException e) {
+            throw new Refused("name", String.valueOf(e.getMessage()));
+        }
+    }
+}

@@ -1,0 +1,45 @@
+package embrack.core.plan;
+
+import embrack.core.chart.PartId;
+import embrack.core.gear.Model;
+import embrack.core.gear.SettingId;
+import embrack.core.name.TapeLabel;
+import embrack.core.rig.Cable;
+import embrack.core.rig.Cabling;
+import embrack.core.rig.Device;
+import embrack.core.rig.Rig;
+import embrack.core.rig.Socket;
+import java.util.Collection;
+import java.util.SortedMap;
+import java.util.TreeMap;
+
+/** What of a device and its cables still fits when its hardware, or what is known of it, changes. */
+final class Fitting {
+
+    private Fitting() {
+    }
+
+    /** The device with the settings and the tape that the model has. */
+    static Device to(Model model, Device device) {
+        SortedMap<SettingId, Integer> settings = new TreeMap<>(device.settings());
+        settings.entrySet().removeIf(e -> model.setting(e.getKey())
+                .filter(s -> e.getValue() >= s.min() && e.getValue() <= s.max()).isEmpty());
+        SortedMap<PartId, TapeLabel> tape = new TreeMap<>(device.labels());
+        tape.keySet().removeIf(part -> model.part(part).isEmpty());
+        return device.withModel(model.id(), settings, tape);
+    }
+
+    /** The rig with those of the cables that can still be plugged. */
+    static Rig cables(Rig bare, Collection<Cable> cables) {
+        Rig rig = bare;
+        for (Cable cable : cables) {
+            boolean fits = isThere(rig, cable.from()) && isThere(rig, cable.to()) && Cabling.refusal(rig, cable.from(), cable.to()).isEmpty();
+            rig = fits ? rig.withCable(cable) : rig;
+        }
+        return rig;
+    }
+
+    private static boolean isThere(Rig rig, Socket socket) {
+        return rig.find(socket.device()).isPresent() && rig.model(socket.device()).port(socket.port()).isPresent();
+    }
+}
