@@ -6,6 +6,7 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
 
 /**
  * Embrack listens on this machine only and asks nobody to sign in. Forms carry a token, so that other pages open in the
@@ -21,6 +22,7 @@ class SecurityRules {
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         return http.authorizeHttpRequests(all -> all.anyRequest().permitAll())
                 .csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository()))
+                .addFilterAfter(new EarlyToken(), CsrfFilter.class)
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())

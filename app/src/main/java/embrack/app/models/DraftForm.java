@@ -1,10 +1,17 @@
 package embrack.app.models;
 
+import jakarta.servlet.http.HttpServletRequest;
 import org.jspecify.annotations.Nullable;
 
 /** The fields of the editor as they arrive; those that are missing are empty. */
 record DraftForm(@Nullable String name, @Nullable String kind, @Nullable String box, @Nullable String chart, @Nullable String reality,
         @Nullable String pressed, @Nullable String arrived) {
+
+    /** The fields of a request whose handling was refused. */
+    static DraftForm of(HttpServletRequest request) {
+        return new DraftForm(request.getParameter("name"), request.getParameter("kind"), request.getParameter("box"), request.getParameter("chart"),
+                request.getParameter("reality"), request.getParameter("pressed"), request.getParameter("arrived"));
+    }
 
     EditorPage.Draft draft() {
         return new EditorPage.Draft(text(name), text(kind), lines(box), lines(chart), lines(reality));

@@ -135,9 +135,9 @@ class ModelController {
     }
 
     @ExceptionHandler
-    String refused(Refused refused, @ModelAttribute DraftForm form, HttpServletRequest request, HttpServletResponse response, Model page) {
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         String id = Refusals.pathVariable(request, "id");
-        return editor(id, form.draft(), Refusals.answer(refused, request, response), List.of(), page);
+        return editor(id, DraftForm.of(request).draft(), Refusals.answer(refused, request, response), List.of(), page);
     }
 
     private embrack.core.gear.Model changed(String id, DraftForm form) {

@@ -21,17 +21,27 @@ class Screenshots {
         for (ColorScheme ground : new ColorScheme[] {ColorScheme.LIGHT, ColorScheme.DARK}) {
             String suffix = ground == ColorScheme.LIGHT ? "desk" : "stage";
             shot(ground, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-" + suffix, "");
+            shot(ground, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-" + suffix, "");
             shot(ground, 1280, 800, "/rigs/1/wiring", "wiring-" + suffix, "");
             shot(ground, 1280, 800, "/rigs/1/switches/voice-board/1/2", "switches-" + suffix, "12");
             shot(ground, 1280, 800, "/rigs/1/sheets", "sheet-" + suffix, "");
         }
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/models?can=mute+by+control+change", "models-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/models/keyboard-workstation?rig=1", "model-desk", "");
+        shot(ColorScheme.DARK, 820, 1180, "/models/scene-desk?rig=1", "model-tablet-stage", "");
     }
 
     private void shot(ColorScheme ground, int width, int height, String path, String name, String keys) {
         try (Stagehand hand = new Stagehand(port, width, height, ground)) {
             hand.page.navigate(path);
+            if (path.endsWith("/edit")) {
+                hand.page.locator("#chart").fill(hand.page.locator("#chart").inputValue().replace("Chase 1..4", "Chase 1..5"));
+                hand.page.locator("#pressed").fill("level Fixture 3 at 90");
+                hand.page.waitForTimeout(900);
+                hand.page.evaluate("scrollTo(0, 0)");
+            }
             for (char key : keys.toCharArray()) {
                 hand.page.keyboard().press(String.valueOf(key));
                 hand.page.waitForTimeout(900);

@@ -68,6 +68,7 @@ class SwitchEditingTests extends AtTheBrowser {
     @Test
     void whatStandsBesideAFieldFollowsWhatWasTypedIntoIt() {
         hand.page.getByText("Bank D").click();
+        assertThat(hand.tile(1)).containsText("nothing yet");
         hand.set("Tape beside the switch", "Later");
         assertThat(hand.page.locator("#said .finding")).containsText("The switch is called Later and does nothing yet.");
         assertThat(hand.page.locator(".health")).containsText("1 note");

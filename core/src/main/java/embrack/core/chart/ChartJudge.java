@@ -16,7 +16,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.stream.IntStream;
 
 /** Finds what is probably not meant: two actions for one message, numbers left out. Cost: that of sorting the rows. */
