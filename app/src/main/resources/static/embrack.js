@@ -74,6 +74,34 @@
     }
   });
 
+  // What is typed into the editor and not kept yet outlives a link, a reload or a closed tab.
+  const draftFields = ["name", "kind", "chart", "box", "reality"];
+  const draftKey = () => `draft ${location.pathname}`;
+  const readDraft = () => draftFields.map((name) => byId(name)?.value ?? "");
+  function offerDraft() {
+    const offer = byId("draft-offer");
+    const stored = offer && localStorage.getItem(draftKey());
+    if (stored) offer.hidden = stored === JSON.stringify(readDraft());
+  }
+  document.addEventListener("input", (event) => {
+    if (event.target.closest("#draft")) localStorage.setItem(draftKey(), JSON.stringify(readDraft()));
+  });
+  document.addEventListener("click", (event) => {
+    const choice = event.target.closest("[data-draft]")?.dataset.draft;
+    if (choice === "back") {
+      JSON.parse(localStorage.getItem(draftKey())).forEach((value, i) => { byId(draftFields[i]).value = value; });
+      byId("chart").dispatchEvent(new Event("input", { bubbles: true }));
+    }
+    if (choice === "forget") localStorage.removeItem(draftKey());
+    if (choice) byId("draft-offer").hidden = true;
+  });
+  document.addEventListener("DOMContentLoaded", () => {
+    const kept = document.querySelector("[data-kept]")?.dataset.kept;
+    if (kept) localStorage.removeItem(`draft ${kept}`);
+    offerDraft();
+  });
+  document.addEventListener("htmx:afterSettle", offerDraft);
+
   // A link chosen while an edit is on its way waits for the answer, and is not followed if the edit was refused.
   let editing = 0;
   let wanted = null;

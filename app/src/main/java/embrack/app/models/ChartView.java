@@ -24,6 +24,9 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
 
     static final int MOST_SHOWN = 300;
 
+    /** More messages than this do not fit on a page beside the rest. */
+    private static final int MOST_ON_A_PAGE = 132;
+
     private static final Channel ONE = new Channel(1);
 
     /**
@@ -44,6 +47,11 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
      * @param caution why the number is a bad choice; empty for a good one
      */
     record Cell(String type, String number, String name, String values, String bytes, String caution) {
+    }
+
+    /** Whether every row can be printed on the page of the chart; else its text must do. */
+    public boolean rowsFitAPage() {
+        return !rows.isEmpty() && more == 0 && rows.stream().mapToInt(row -> row.messages.size()).sum() <= MOST_ON_A_PAGE;
     }
 
     static ChartView of(Chart chart) {

@@ -51,8 +51,9 @@ class ModelController {
 
     @GetMapping
     String show(@PathVariable String id, @RequestParam(required = false) Long rig, @RequestParam(defaultValue = "") String press,
-            @RequestParam(defaultValue = "") String arrive, Model page) {
+            @RequestParam(defaultValue = "") String arrive, @RequestParam(required = false) String kept, Model page) {
         embrack.core.gear.Model model = find(id);
+        page.addAttribute("kept", kept == null ? "" : "yes");
         List<ModelRevision> revisions = models.revisions(model.id());
         page.addAttribute("model", ModelPage.of(model, revisions)).addAttribute("trial", TrialView.of(model.chart(), press, arrive))
                 .addAttribute("usedBy", rigs.using(model.id()).stream().map(RigLink::of).toList()).addAttribute("echo", Echo.NONE)
@@ -119,7 +120,7 @@ class ModelController {
                 .filter(rig -> rig.plan().rig().models().stream().noneMatch(changed::equals)).toList();
         if (using.isEmpty() || changed.equals(find(id))) {
             models.save(changed, summary(id, changed));
-            return "redirect:/models/" + id;
+            return "redirect:/models/%s?kept".formatted(id);
         }
         page.addAttribute("touched", TouchedPage.of(changed, using)).addAttribute("draft", form.draft()).addAttribute("echo", Echo.NONE);
         return "models/touched";
@@ -131,7 +132,7 @@ class ModelController {
         embrack.core.gear.Model changed = changed(id, form);
         models.save(changed, summary(id, changed));
         Optional.ofNullable(rigs).orElse(List.of()).forEach(rig -> this.rigs.edit(new RigId(rig), new GearEdit.ReplaceModel(changed)));
-        return "redirect:/models/" + id;
+        return "redirect:/models/%s?kept".formatted(id);
     }
 
     @ExceptionHandler

@@ -121,6 +121,12 @@ class ModelsJobTests extends AtTheBrowser {
         page.locator(".room-head button").click();
         assertThat(page.locator(".problem").first()).containsText("Not kept: there are mistakes");
         assertThat(page.locator("#chart")).hasValue("programs from 1\n" + line);
+        page.locator(".back").click();
+        assertThat(page.locator("h1")).hasText("Lantern desk, six fixtures");
+        page.navigate("/models/lantern-desk-six-fixtures/edit");
+
+        hand.click("Put it back");
+        assertThat(page.locator("#chart")).hasValue("programs from 1\n" + line);
     }
 
     @Test

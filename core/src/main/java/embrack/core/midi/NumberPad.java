@@ -54,7 +54,7 @@ public record NumberPad(String typed, List<Line> lines) {
      * @throws IllegalArgumentException with a sentence for the person when it is none of these
      */
     public static NumberPad of(String typed) {
-        String text = typed.strip();
+        String text = typed.replace('+', ' ').strip();
         String lower = text.toLowerCase(Locale.ROOT);
         if (NoteNaming.isName(text)) {
             return new NumberPad(text, named(text));

@@ -1,5 +1,6 @@
 package embrack.core.plan;
 
+import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Model;
@@ -54,7 +55,7 @@ public final class Compiler {
 
     private CompiledStep compile(SwitchAt at, Step step, int sentBefore) {
         Model receiver = plan.rig().model(step.device());
-        List<Message> messages = messages(at.board(), step);
+        List<Message> messages = messages(at, step);
         if (messages.isEmpty()) {
             return new CompiledStep(step, List.of(), List.of(), Optional.of(receiver.chart().lessonFor(step.action()).isPresent()
                     ? new Obstacle.NothingLearned() : new Obstacle.NoChartLine()));
@@ -69,7 +70,7 @@ public final class Compiler {
         if (unsendable.isPresent()) {
             return Optional.of(new Obstacle.CannotSend(unsendable.get()));
         }
-        Optional<Obstacle> fixed = board.factoryRun().flatMap(run -> fixed(run, at.number(), messages.getFirst()));
+        Optional<Obstacle> fixed = board.factoryRun().flatMap(run -> fixed(run, run.number(at.bank(), at.number(), board.bankChange()), messages.getFirst()));
         if (fixed.isPresent()) {
             return fixed;
         }
@@ -79,24 +80,27 @@ public final class Compiler {
         return hasPath ? Optional.empty() : Optional.of(new Obstacle.NoPath());
     }
 
-    private static Optional<Obstacle> fixed(FactoryRun run, int switchNumber, Message wanted) {
-        int number = run.numbers().get(switchNumber - 1);
+    private static Optional<Obstacle> fixed(FactoryRun run, int number, Message wanted) {
         boolean same = wanted.type() == run.type() && wanted.data1() == number
                 && (wanted.type() == MessageType.PROGRAM_CHANGE || wanted.data2() == DataByte.MAX);
         return same ? Optional.empty() : Optional.of(new Obstacle.SendsItsOwn(run.type(), number));
     }
 
-    private List<Message> messages(DeviceId sender, Step step) {
+    private List<Message> messages(SwitchAt at, Step step) {
         Channel channel = setChannel(step.device(), SettingId.RECEIVE_CHANNEL).orElse(new Channel(Channel.FIRST));
         List<Message> messages = plan.rig().model(step.device()).messagesFor(step.action(), channel).orElse(List.of());
-        return plan.board(sender).sendChannel() == SendChannel.EACH_MESSAGE ? messages
-                : messages.stream().map(message -> onBoardChannel(sender, message)).toList();
+        return plan.board(at.board()).sendChannel() == SendChannel.EACH_MESSAGE ? messages
+                : messages.stream().map(message -> onBoardChannel(at, message)).toList();
     }
 
-    /** A board with one channel for everything sends on that, wherever the message was meant to go. */
-    private Message onBoardChannel(DeviceId sender, Message message) {
-        return message instanceof Message.Voice voice
-                ? voice.onChannel(setChannel(sender, SettingId.SEND_CHANNEL).orElseThrow()) : message;
+    /** A board with one channel for everything sends on that, wherever the message was meant to go; some count it up with the banks. */
+    private Message onBoardChannel(SwitchAt at, Message message) {
+        if (!(message instanceof Message.Voice voice)) {
+            return message;
+        }
+        Channel set = setChannel(at.board(), SettingId.SEND_CHANNEL).orElseThrow();
+        boolean counts = plan.board(at.board()).bankChange() == BankChange.CHANNEL;
+        return voice.onChannel(counts ? Channel.ofWire((set.wire() + at.bank() - 1) % Channel.LAST) : set);
     }
 
     private Optional<Channel> setChannel(DeviceId device, SettingId setting) {

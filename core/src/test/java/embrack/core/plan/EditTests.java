@@ -11,12 +11,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import embrack.core.MuteBoard;
+import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
-import embrack.core.gear.library.Library;
+import embrack.core.gear.Answers;
+import embrack.core.gear.BankChange;
+import embrack.core.gear.FactoryRun;
+import embrack.core.gear.Model;
+import embrack.core.gear.ModelId;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.library.Library;
+import embrack.core.midi.MessageType;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.Cable;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.SwitchAt;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -115,6 +123,22 @@ class EditTests {
         assertThat(offers.getFirst().compiled().messages()).extracting(m -> m.hex()).containsExactly("B1 38 7F");
         assertThat(new Offers(PLAN).find(at(1), "input 1 open")).extracting(Offer::words).contains("Vocal mixer: open Vocal mic");
         assertThat(new Offers(PLAN).find(at(1), "")).hasSize(48);
+    }
+
+    /** The channel up/down board sends programs 1 and 0 on a channel that counts up with its banks. */
+    @Test
+    void boardsThatCannotBeProgrammedSendWhatTheirBankSays() {
+        Model upDown = Library.find(new ModelId("channel-up-down-board")).orElseThrow();
+        Model presets = Library.find(new ModelId("floor-modeller")).orElseThrow();
+        Plan plan = MuteBoard.edited(Plan.empty(new TapeLabel("Steps")), new GearEdit.AddDevice("Steps", upDown), new GearEdit.AddDevice("Sounds",
+                presets.withAnswers(Answers.of(Chart.of("programs from 0\nselect Preset 0..9: pc 0..9")))),
+                new SwitchEdit.AddStep(new SwitchAt(new DeviceId("steps"), 3, 2), step(new DeviceId("sounds"), "select:preset-0")),
+                new SwitchEdit.AddStep(new SwitchAt(new DeviceId("steps"), 3, 1), step(new DeviceId("sounds"), "select:preset-0")));
+        List<CompiledSwitch> compiled = new Compiler(plan).all();
+        assertThat(compiled.get(1).steps().getFirst().messages()).extracting(m -> m.hex()).containsExactly("C2 00");
+        assertThat(compiled.get(1).steps().getFirst().obstacle()).contains(new Obstacle.NoPath());
+        assertThat(compiled.get(0).steps().getFirst().obstacle()).contains(new Obstacle.SendsItsOwn(MessageType.PROGRAM_CHANGE, 1));
+        assertThat(new FactoryRun(MessageType.CONTROL_CHANGE, List.of(80, 81)).number(2, 1, BankChange.NUMBERS)).isEqualTo(82);
     }
 
     private static GearEdit channel(String typed) {

@@ -33,7 +33,7 @@ final class FloorBoards {
     static final Model FOUR_SWITCH_PROGRAM_BOARD = Shipped.model("four-switch-program-board", "Four-switch program board", FLOOR_BOARD, """
             port MIDI OUT: 5-pin out
             switches: 4 in rows of 4, send pc, 1 a press
-            banks: A, B, C, D; a bank changes the numbers, which go on
+            banks: A, B, C, D
             send channel: one for the box
             display: two digits
             setting MIDI send channel: 1..16, factory 2
