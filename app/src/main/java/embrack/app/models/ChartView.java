@@ -5,7 +5,7 @@ import embrack.core.chart.ChartReading.LinedRow;
 import embrack.core.chart.ChartRow;
 import embrack.core.chart.Conventions;
 import embrack.core.chart.Lesson;
-import embrack.core.chart.Pattern;
+import embrack.core.chart.Trigger;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Controllers;
 import embrack.core.midi.MessageType;
@@ -66,14 +66,14 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
     private static Row row(LinedRow lined, Conventions conventions) {
         ChartRow row = lined.row();
         List<Cell> cells = new ArrayList<>();
-        row.patterns().forEach(pattern -> cells.add(cell(pattern, conventions)));
+        row.triggers().forEach(trigger -> cells.add(cell(trigger, conventions)));
         return new Row(lined.line(), row.verb().phrase(), row.part().name().text(), cells);
     }
 
-    private static Cell cell(Pattern pattern, Conventions conventions) {
-        String bytes = pattern.on(ONE).hex();
-        if (!(pattern instanceof Pattern.Voice voice)) {
-            return new Cell(pattern.type().shortName(), "", "", "", bytes, "");
+    private static Cell cell(Trigger trigger, Conventions conventions) {
+        String bytes = trigger.on(ONE).hex();
+        if (!(trigger instanceof Trigger.Voice voice)) {
+            return new Cell(trigger.type().shortName(), "", "", "", bytes, "");
         }
         String channel = voice.channel().map(c -> " on channel " + c.number()).orElse("");
         return switch (voice.type()) {
@@ -85,7 +85,7 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
         };
     }
 
-    private static String values(Pattern.Voice voice) {
+    private static String values(Trigger.Voice voice) {
         int lowest = voice.type() == MessageType.NOTE_ON ? 1 : 0;
         int low = voice.values().low();
         int high = voice.values().high();

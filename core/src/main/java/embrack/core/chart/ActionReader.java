@@ -8,12 +8,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Reads actions as they are said: "mute Input 1..4", "level Main at 100". */
 final class ActionReader {
 
-    private static final java.util.regex.Pattern AT = java.util.regex.Pattern.compile("^(.*\\S)\\s+(?:at|to)\\s+(\\d{1,4})$",
-            java.util.regex.Pattern.CASE_INSENSITIVE);
+    private static final Pattern AT = Pattern.compile("^(.*\\S)\\s+(?:at|to)\\s+(\\d{1,4})$",
+            Pattern.CASE_INSENSITIVE);
 
     private ActionReader() {
     }

@@ -48,7 +48,7 @@ public final class Chart {
         }
         lessons.forEach(lesson -> add(lesson.part(), lesson.verb()));
         partsInOrder = List.copyOf(parts.values());
-        remembers = rows.stream().anyMatch(row -> row.patterns().size() > 1);
+        remembers = rows.stream().anyMatch(row -> row.triggers().size() > 1);
     }
 
     private void add(Part part, Verb verb) {
@@ -152,16 +152,16 @@ public final class Chart {
      */
     public List<Action> reactionsTo(Message message, Heard heard, boolean onItsChannel) {
         List<ChartRow> fitting = byMessage.getOrDefault(key(message), List.of()).stream()
-                .filter(row -> onItsChannel || row.last() instanceof Pattern.Voice voice && voice.channel().isPresent())
+                .filter(row -> onItsChannel || row.last() instanceof Trigger.Voice voice && voice.channel().isPresent())
                 .filter(row -> row.last().matches(message) && heard.hold(row.before())).toList();
-        int longest = fitting.stream().mapToInt(row -> row.patterns().size()).max().orElse(0);
-        return fitting.stream().filter(row -> row.patterns().size() == longest).map(row -> row.action(message)).distinct().toList();
+        int longest = fitting.stream().mapToInt(row -> row.triggers().size()).max().orElse(0);
+        return fitting.stream().filter(row -> row.triggers().size() == longest).map(row -> row.action(message)).distinct().toList();
     }
 
-    private static int key(Pattern pattern) {
-        return switch (pattern) {
-            case Pattern.Voice voice -> voice.type().ordinal() << 7 | voice.number();
-            case Pattern.Whole whole -> key(whole.message());
+    private static int key(Trigger trigger) {
+        return switch (trigger) {
+            case Trigger.Voice voice -> voice.type().ordinal() << 7 | voice.number();
+            case Trigger.Whole whole -> key(whole.message());
         };
     }
 

@@ -43,11 +43,11 @@ final class ChartJudge {
         return problems;
     }
 
-    private record Key(List<Pattern> before, MessageType type, int number, Object rest) {
+    private record Key(List<Trigger> before, MessageType type, int number, Object rest) {
         static Key of(ChartRow row) {
             return switch (row.last()) {
-                case Pattern.Voice voice -> new Key(row.before(), voice.type(), voice.number(), voice.channel());
-                case Pattern.Whole whole -> new Key(row.before(), whole.type(), 0, whole.message());
+                case Trigger.Voice voice -> new Key(row.before(), voice.type(), voice.number(), voice.channel());
+                case Trigger.Whole whole -> new Key(row.before(), whole.type(), 0, whole.message());
             };
         }
     }
@@ -81,11 +81,11 @@ final class ChartJudge {
     }
 
     private static int low(ChartRow row) {
-        return row.last() instanceof Pattern.Voice voice ? voice.values().low() : 0;
+        return row.last() instanceof Trigger.Voice voice ? voice.values().low() : 0;
     }
 
     private static int high(ChartRow row) {
-        return row.last() instanceof Pattern.Voice voice ? voice.values().high() : 0;
+        return row.last() instanceof Trigger.Voice voice ? voice.values().high() : 0;
     }
 
     private record Family(Verb verb, String name) {
@@ -131,8 +131,8 @@ final class ChartJudge {
     private void unusedNumbers() {
         Map<MessageType, TreeMap<Integer, Integer>> used = new TreeMap<>();
         for (LinedRow row : rows) {
-            for (Pattern pattern : row.row().patterns()) {
-                if (pattern instanceof Pattern.Voice voice) {
+            for (Trigger trigger : row.row().triggers()) {
+                if (trigger instanceof Trigger.Voice voice) {
                     used.computeIfAbsent(voice.type(), k -> new TreeMap<>()).putIfAbsent(voice.number(), row.line());
                 }
             }

@@ -119,7 +119,7 @@ final class ChartParser {
             readLesson(cursor, verb, names);
             return;
         }
-        List<Span<Pattern>> messages = new MessageReader(cursor, conventions, verb.takesAmount()).messages();
+        List<Span<Trigger>> messages = new MessageReader(cursor, conventions, verb.takesAmount()).messages();
         cursor.accept(",");
         int column = cursor.column();
         Verb meant = cursor.accept("alternating") ? verb.alternating().orElseThrow(() -> new Fault(column, "alternating".length(),
@@ -131,11 +131,11 @@ final class ChartParser {
         requireRoom(names);
         for (int i = 0; i < names.size(); i++) {
             int place = i;
-            List<Pattern> patterns = messages.stream().map(message -> message.at(place)).toList();
-            if (meant.takesAmount() && !(patterns.getLast() instanceof Pattern.Voice voice && voice.type() != MessageType.PROGRAM_CHANGE)) {
+            List<Trigger> triggers = messages.stream().map(message -> message.at(place)).toList();
+            if (meant.takesAmount() && !(triggers.getLast() instanceof Trigger.Voice voice && voice.type() != MessageType.PROGRAM_CHANGE)) {
                 throw messages.getLast().fault("A level travels as the value of a cc or a note.");
             }
-            rows.add(new LinedRow(line, new ChartRow(meant, names.at(i), patterns)));
+            rows.add(new LinedRow(line, new ChartRow(meant, names.at(i), triggers)));
         }
     }
 
@@ -201,8 +201,8 @@ final class ChartParser {
         }
     }
 
-    private static void requireSameLength(Span<Part> names, List<Span<Pattern>> messages) {
-        for (Span<Pattern> message : messages) {
+    private static void requireSameLength(Span<Part> names, List<Span<Trigger>> messages) {
+        for (Span<Trigger> message : messages) {
             if (message.size() != 1 && message.size() != names.size()) {
                 throw message.fault("%s, but %s: \"%s\" and \"%s\" must be of the same length.".formatted(
                         Words.count(names.size(), "part"), Words.count(message.size(), "number"), names.written(), message.written()));

@@ -10,31 +10,31 @@ import java.util.stream.Stream;
 /**
  * One row of a chart: what makes the box do one thing.
  *
- * @param patterns the messages in the order of sending; the box acts on the last when it has heard the others
+ * @param triggers the messages in the order of sending; the box acts on the last when it has heard the others
  */
-public record ChartRow(Verb verb, Part part, List<Pattern> patterns) {
+public record ChartRow(Verb verb, Part part, List<Trigger> triggers) {
 
     public ChartRow {
-        patterns = List.copyOf(patterns);
-        if (patterns.isEmpty()) {
+        triggers = List.copyOf(triggers);
+        if (triggers.isEmpty()) {
             throw new IllegalArgumentException("a row of a chart has at least one message");
         }
-        if (patterns.size() > Heard.MOST) {
-            throw new IllegalArgumentException("a row of a chart has at most %d messages, was %d".formatted(Heard.MOST, patterns.size()));
+        if (triggers.size() > Heard.MOST) {
+            throw new IllegalArgumentException("a row of a chart has at most %d messages, was %d".formatted(Heard.MOST, triggers.size()));
         }
-        if (verb.takesAmount() && !(patterns.getLast() instanceof Pattern.Voice)) {
+        if (verb.takesAmount() && !(triggers.getLast() instanceof Trigger.Voice)) {
             throw new IllegalArgumentException("a level travels as the value of a note or a control change");
         }
     }
 
     /** The message that the box acts on. */
-    public Pattern last() {
-        return patterns.getLast();
+    public Trigger last() {
+        return triggers.getLast();
     }
 
     /** The messages that must have come before. */
-    List<Pattern> before() {
-        return patterns.subList(0, patterns.size() - 1);
+    List<Trigger> before() {
+        return triggers.subList(0, triggers.size() - 1);
     }
 
     /** Whether the row is about an action, whatever its amount. */
@@ -45,14 +45,14 @@ public record ChartRow(Verb verb, Part part, List<Pattern> patterns) {
     /** What is sent for an action of this row; empty when its amount is none that the row can carry. */
     Optional<List<Message>> messages(Action action, Channel set) {
         if (action.amount().isEmpty()) {
-            return Optional.of(patterns.stream().map(pattern -> pattern.on(set)).toList());
+            return Optional.of(triggers.stream().map(trigger -> trigger.on(set)).toList());
         }
         int amount = action.amount().get();
-        Pattern.Voice level = (Pattern.Voice) last();
+        Trigger.Voice level = (Trigger.Voice) last();
         if (!level.values().holds(amount)) {
             return Optional.empty();
         }
-        List<Message> messages = new ArrayList<>(before().stream().map(pattern -> pattern.on(set)).toList());
+        List<Message> messages = new ArrayList<>(before().stream().map(trigger -> trigger.on(set)).toList());
         messages.add(level.on(set, amount));
         return Optional.of(messages);
     }
@@ -67,7 +67,7 @@ public record ChartRow(Verb verb, Part part, List<Pattern> patterns) {
         if (!verb.takesAmount()) {
             return List.of(new Action(verb, part.id()));
         }
-        Values values = ((Pattern.Voice) last()).values();
+        Values values = ((Trigger.Voice) last()).values();
         return Stream.of(values.low(), values.high()).distinct()
                 .map(amount -> new Action(verb, part.id(), Optional.of(amount))).toList();
     }

@@ -10,12 +10,13 @@ import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** Tries a chart both ways, in the words that a person types. */
 public final class ChartTrial {
 
-    private static final java.util.regex.Pattern BYTES = java.util.regex.Pattern.compile("[0-9A-Fa-f]{2}(\\s+[0-9A-Fa-f]{2})+");
-    private static final java.util.regex.Pattern ON_CHANNEL = java.util.regex.Pattern.compile("(?i)^\\s*ch(?:annel)?\\s+(\\d{1,2})\\s+(.*)$");
+    private static final Pattern BYTES = Pattern.compile("[0-9A-Fa-f]{2}(\\s+[0-9A-Fa-f]{2})+");
+    private static final Pattern ON_CHANNEL = Pattern.compile("(?i)^\\s*ch(?:annel)?\\s+(\\d{1,2})\\s+(.*)$");
 
     private final Chart chart;
 

@@ -10,11 +10,11 @@ public final class ChartWords {
     }
 
     /** A message in the numbers that the manual shows: "CC 40 over 63", "note 12", "PC 3". */
-    public static String of(Pattern pattern, Conventions conventions) {
-        return switch (pattern) {
-            case Pattern.Voice voice -> (voice.type().shortName() + " " + number(voice.type(), voice.number(), conventions) + " " + values(voice)).strip()
+    public static String of(Trigger trigger, Conventions conventions) {
+        return switch (trigger) {
+            case Trigger.Voice voice -> (voice.type().shortName() + " " + number(voice.type(), voice.number(), conventions) + " " + values(voice)).strip()
                     + voice.channel().map(c -> " on channel " + c.number()).orElse("");
-            case Pattern.Whole whole -> of(whole.message());
+            case Trigger.Whole whole -> of(whole.message());
         };
     }
 
@@ -36,7 +36,7 @@ public final class ChartWords {
     }
 
     /** The values in the words of a chart: "", "= 127", "over 63", "= 0..100". */
-    static String values(Pattern.Voice voice) {
+    static String values(Trigger.Voice voice) {
         Values values = voice.values();
         int lowest = voice.type() == MessageType.NOTE_ON ? 1 : 0;
         if (voice.type() == MessageType.PROGRAM_CHANGE || values.equals(new Values(127, lowest, 127))) {

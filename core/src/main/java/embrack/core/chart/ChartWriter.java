@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -21,11 +22,11 @@ import java.util.stream.Stream;
  */
 public final class ChartWriter {
 
-    private static final java.util.regex.Pattern PLAIN =
-            java.util.regex.Pattern.compile("\\p{L}[\\p{L}\\p{N} &'/()*]*?(?: ?\\d{1,4})?");
-    private static final java.util.regex.Pattern CONFUSING =
-            java.util.regex.Pattern.compile("(?i)(mute|play|all|out|up|down)\\b.*|.*\\d\\s+to\\s+\\d.*");
-    private static final java.util.regex.Pattern NUMBERED = java.util.regex.Pattern.compile("(.*?)(0|[1-9]\\d{0,3})");
+    private static final Pattern PLAIN =
+            Pattern.compile("\\p{L}[\\p{L}\\p{N} &'/()*]*?(?: ?\\d{1,4})?");
+    private static final Pattern CONFUSING =
+            Pattern.compile("(?i)(mute|play|all|out|up|down)\\b.*|.*\\d\\s+to\\s+\\d.*");
+    private static final Pattern NUMBERED = Pattern.compile("(.*?)(0|[1-9]\\d{0,3})");
 
     private final ProgramCounting programs;
 
@@ -36,8 +37,8 @@ public final class ChartWriter {
     /** The text of these rows and lessons. */
     public static String write(Conventions conventions, List<ChartRow> rows, List<Lesson> lessons, List<Action> safe) {
         List<String> lines = new ArrayList<>();
-        boolean usesPrograms = rows.stream().flatMap(row -> row.patterns().stream())
-                .anyMatch(p -> p instanceof Pattern.Voice v && v.values().equals(Pattern.NO_VALUE) && v.type().dataBytes() == 1);
+        boolean usesPrograms = rows.stream().flatMap(row -> row.triggers().stream())
+                .anyMatch(p -> p instanceof Trigger.Voice v && v.values().equals(Trigger.NO_VALUE) && v.type().dataBytes() == 1);
         if (usesPrograms || conventions.programs().isPresent()) {
             lines.add("programs from " + conventions.shownPrograms().first());
         }
@@ -69,10 +70,10 @@ public final class ChartWriter {
     }
 
     private static boolean follows(ChartRow first, ChartRow row, int step, Stepping stepping) {
-        return row.verb() == first.verb() && row.patterns().size() == first.patterns().size()
+        return row.verb() == first.verb() && row.triggers().size() == first.triggers().size()
                 && row.part().family().equals(first.part().family()) && row.part().name().text().equals(stepping.at(step))
-                && IntStream.range(0, row.patterns().size() - 1).allMatch(i -> row.patterns().get(i).equals(first.patterns().get(i)))
-                && first.last() instanceof Pattern.Voice voice && voice.number() + step <= 127
+                && IntStream.range(0, row.triggers().size() - 1).allMatch(i -> row.triggers().get(i).equals(first.triggers().get(i)))
+                && first.last() instanceof Trigger.Voice voice && voice.number() + step <= 127
                 && row.last().equals(voice.withNumber(voice.number() + step));
     }
 
@@ -95,20 +96,20 @@ public final class ChartWriter {
         ChartRow first = run.getFirst();
         String target = run.size() == 1 ? name(first.part())
                 : "%s..%d".formatted(first.part().name(), Stepping.of(first.part()).orElseThrow().number() + run.size() - 1);
-        String messages = IntStream.range(0, first.patterns().size())
-                .mapToObj(i -> message(first.patterns().get(i), i == first.patterns().size() - 1 ? run.size() : 1, first.verb()))
+        String messages = IntStream.range(0, first.triggers().size())
+                .mapToObj(i -> message(first.triggers().get(i), i == first.triggers().size() - 1 ? run.size() : 1, first.verb()))
                 .collect(Collectors.joining(" + "));
         return "%s %s: %s".formatted(first.verb().phrase(), target, messages);
     }
 
-    private String message(Pattern pattern, int count, Verb verb) {
-        return switch (pattern) {
-            case Pattern.Voice voice -> voice(voice, count, verb);
-            case Pattern.Whole whole -> whole(whole.message());
+    private String message(Trigger trigger, int count, Verb verb) {
+        return switch (trigger) {
+            case Trigger.Voice voice -> voice(voice, count, verb);
+            case Trigger.Whole whole -> whole(whole.message());
         };
     }
 
-    private String voice(Pattern.Voice voice, int count, Verb verb) {
+    private String voice(Trigger.Voice voice, int count, Verb verb) {
         boolean program = voice.type().dataBytes() == 1;
         int shown = program ? programs.shown(voice.number()) : voice.number();
         String numbers = count == 1 ? String.valueOf(shown) : "%d..%d".formatted(shown, shown + count - 1);

@@ -39,16 +39,16 @@ public record Heard(SortedMap<Integer, Integer> controls, List<Message> recent) 
         return new Heard(controls, newest);
     }
 
-    /** Whether messages that these patterns take came before, in their order. */
-    boolean hold(List<Pattern> patterns) {
+    /** Whether messages that these triggers take came before, in their order. */
+    boolean hold(List<Trigger> triggers) {
         int back = recent.size();
-        for (Pattern pattern : patterns.reversed()) {
-            if (pattern instanceof Pattern.Voice voice && voice.type() == MessageType.CONTROL_CHANGE) {
+        for (Trigger trigger : triggers.reversed()) {
+            if (trigger instanceof Trigger.Voice voice && voice.type() == MessageType.CONTROL_CHANGE) {
                 Integer value = controls.get(voice.number());
                 if (value == null || !voice.values().holds(value)) {
                     return false;
                 }
-            } else if (--back < 0 || !pattern.matches(recent.get(back))) {
+            } else if (--back < 0 || !trigger.matches(recent.get(back))) {
                 return false;
             }
         }

@@ -18,6 +18,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** Reads the messages on the right of a line of a chart. */
@@ -25,7 +26,7 @@ final class MessageReader {
 
     private static final Map<String, RealTime> REAL_TIME =
             Map.of("start", RealTime.START, "stop", RealTime.STOP, "continue", RealTime.CONTINUE);
-    private static final java.util.regex.Pattern RANGE = java.util.regex.Pattern.compile("(\\d{1,6})(?:\\s*(?:\\.\\.|[-\u2013\u2014]|\\bto\\b)\\s*(\\d{1,6}))?");
+    private static final Pattern RANGE = Pattern.compile("(\\d{1,6})(?:\\s*(?:\\.\\.|[-\u2013\u2014]|\\bto\\b)\\s*(\\d{1,6}))?");
 
     private final Cursor cursor;
     private final Conventions conventions;
@@ -38,15 +39,15 @@ final class MessageReader {
     }
 
     /** One or more messages with + between them. */
-    List<Span<Pattern>> messages() {
-        List<Span<Pattern>> messages = new ArrayList<>();
+    List<Span<Trigger>> messages() {
+        List<Span<Trigger>> messages = new ArrayList<>();
         do {
             messages.add(message());
         } while (cursor.accept("+"));
         return messages;
     }
 
-    private Span<Pattern> message() {
+    private Span<Trigger> message() {
         int column = cursor.column();
         if (cursor.accept("note")) {
             return voice(MessageType.NOTE_ON, Meaning.NOTE);
@@ -80,12 +81,12 @@ final class MessageReader {
                 : "\"%s\" is no message. Write note, cc, pc, song, start, stop, continue, mmc, msc or sysex.".formatted(word));
     }
 
-    private Span<Pattern> voice(MessageType type, Meaning meaning) {
+    private Span<Trigger> voice(MessageType type, Meaning meaning) {
         Span<Integer> numbers = new NumberReader(conventions, meaning).read(cursor);
-        Values values = type == MessageType.PROGRAM_CHANGE ? Pattern.NO_VALUE : values(type);
+        Values values = type == MessageType.PROGRAM_CHANGE ? Trigger.NO_VALUE : values(type);
         Optional<Channel> channel = cursor.accept("on channel") ? Optional.of(channel()) : Optional.empty();
-        return new Span<>(numbers.each().stream().<Pattern>map(
-                n -> new Pattern.Voice(type, n, values, channel)).toList(), numbers.column(), numbers.written());
+        return new Span<>(numbers.each().stream().<Trigger>map(
+                n -> new Trigger.Voice(type, n, values, channel)).toList(), numbers.column(), numbers.written());
     }
 
     private Values values(MessageType type) {
@@ -167,7 +168,7 @@ final class MessageReader {
         return new Channel(Integer.parseInt(written));
     }
 
-    private Span<Pattern> machine(int column) {
+    private Span<Trigger> machine(int column) {
         for (MachineControl.Plain command : MachineControl.Plain.values()) {
             if (cursor.accept(command.name().toLowerCase(Locale.ROOT).replace('_', ' '))) {
                 return whole(Stream.of(command.to(MachineControl.ALL_DEVICES)), new Span<>(List.of(0), column, "mmc"));
@@ -176,7 +177,7 @@ final class MessageReader {
         throw cursor.fault("A command is missing here: mmc stop, play, pause, rewind, fast forward, record strobe or record exit.");
     }
 
-    private Span<Pattern> show(int column) {
+    private Span<Trigger> show(int column) {
         ShowControl.Format format = Stream.of(ShowControl.Format.values()).filter(f -> f != ShowControl.Format.ALL)
                 .filter(f -> cursor.accept(f.name().toLowerCase(Locale.ROOT))).findFirst().orElse(ShowControl.Format.LIGHTING);
         ShowControl.Command command = Stream.of(ShowControl.Command.values())
@@ -192,7 +193,7 @@ final class MessageReader {
         return whole(cues.each().stream().map(cue -> new ShowControl(format, command, Optional.of(String.valueOf(cue)), list).to(DataByte.MAX)), cues);
     }
 
-    private Span<Pattern> exclusive() {
+    private Span<Trigger> exclusive() {
         int column = cursor.column();
         List<Integer> bytes = new ArrayList<>();
         while (cursor.peek().matches("[0-9A-Fa-f]{2}")) {
@@ -206,7 +207,7 @@ final class MessageReader {
                 new Span<>(List.of(0), column, "F0"));
     }
 
-    private static Span<Pattern> whole(Stream<? extends SystemMessage> messages, Span<?> numbers) {
-        return new Span<>(messages.<Pattern>map(Pattern.Whole::new).toList(), numbers.column(), numbers.written());
+    private static Span<Trigger> whole(Stream<? extends SystemMessage> messages, Span<?> numbers) {
+        return new Span<>(messages.<Trigger>map(Trigger.Whole::new).toList(), numbers.column(), numbers.written());
     }
 }

@@ -97,7 +97,7 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
     public Answers corrected() {
         List<ChartRow> rows = chart.rows().stream().map(row -> reality.rows().stream()
                 .filter(real -> real.verb() == row.verb() && real.part().id().equals(row.part().id())).findFirst()
-                .map(real -> new ChartRow(row.verb(), row.part(), real.patterns())).orElse(row)).toList();
+                .map(real -> new ChartRow(row.verb(), row.part(), real.triggers())).orElse(row)).toList();
         return new Answers(rows.equals(chart.rows()) ? chart
                 : Chart.of(ChartWriter.write(chart.conventions(), rows, chart.lessons(), chart.safe())), reality, quirks);
     }

@@ -4,7 +4,7 @@ import embrack.core.chart.Action;
 import embrack.core.chart.Chart;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
-import embrack.core.chart.Pattern;
+import embrack.core.chart.Trigger;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.name.TapeLabel;
@@ -124,8 +124,8 @@ public record Model(ModelId id, TapeLabel name, Kind kind, Sockets sockets, Surf
 
     /** Whether the channel that the box is set to decides what it hears. */
     private static boolean listensOnAChannel(Chart chart) {
-        return chart.rows().stream().flatMap(row -> row.patterns().stream())
-                .anyMatch(p -> p instanceof Pattern.Voice voice && voice.channel().isEmpty());
+        return chart.rows().stream().flatMap(row -> row.triggers().stream())
+                .anyMatch(p -> p instanceof Trigger.Voice voice && voice.channel().isEmpty());
     }
 
     private static void requireChannel(Memory memory, SettingId needed, String why) {

@@ -61,14 +61,14 @@ class ChartPropertyTests {
     /** Rows that may step together, or may nearly do. */
     private static Arbitrary<List<ChartRow>> run() {
         Arbitrary<Integer> step = Arbitraries.frequency(net.jqwik.api.Tuple.of(6, 1), net.jqwik.api.Tuple.of(1, 2));
-        return Combinators.combine(Arbitraries.of(Verb.values()), name(), Arbitraries.integers().between(1, 12), pattern(), pattern().list().ofMaxSize(2), step)
+        return Combinators.combine(Arbitraries.of(Verb.values()), name(), Arbitraries.integers().between(1, 12), trigger(), trigger().list().ofMaxSize(2), step)
                 .as((verb, name, count, last, before, by) -> {
-                    Pattern end = verb.takesAmount() ? new Pattern.Voice(MessageType.CONTROL_CHANGE, 7, new Values(100, 0, 100), Optional.empty()) : last;
+                    Trigger end = verb.takesAmount() ? new Trigger.Voice(MessageType.CONTROL_CHANGE, 7, new Values(100, 0, 100), Optional.empty()) : last;
                     List<ChartRow> rows = new ArrayList<>();
                     IntStream.range(0, count).forEach(i -> {
-                        List<Pattern> patterns = new ArrayList<>(before);
-                        patterns.add(end instanceof Pattern.Voice voice ? voice.withNumber((voice.number() + i * by) % 128) : end);
-                        rows.add(new ChartRow(verb, part(name, i + 1), patterns));
+                        List<Trigger> triggers = new ArrayList<>(before);
+                        triggers.add(end instanceof Trigger.Voice voice ? voice.withNumber((voice.number() + i * by) % 128) : end);
+                        rows.add(new ChartRow(verb, part(name, i + 1), triggers));
                     });
                     return rows;
                 });
@@ -82,21 +82,21 @@ class ChartPropertyTests {
         return Arbitraries.of("Input", "Return", "all", "Mute group", "Strip: left", "2nd row", "K\u00fcche", "A, B", "Say \u2013 so", "to", "Scene 3 to 4", "C#");
     }
 
-    private static Arbitrary<Pattern> pattern() {
+    private static Arbitrary<Trigger> trigger() {
         Arbitrary<Integer> data = Arbitraries.integers().between(0, 127);
         Arbitrary<Optional<Channel>> channel = Arbitraries.of(1, 16).map(Channel::new).optional(0.2);
-        Arbitrary<Pattern> voices = Combinators.combine(Arbitraries.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE), data, data, data, data, channel)
+        Arbitrary<Trigger> voices = Combinators.combine(Arbitraries.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE), data, data, data, data, channel)
                 .as((type, number, a, b, sends, on) -> {
                     int lowest = type == MessageType.NOTE_ON ? 1 : 0;
                     int low = Math.max(lowest, Math.min(a, b));
                     int high = Math.max(low, Math.max(a, b));
-                    return new Pattern.Voice(type, number, new Values(Math.clamp(sends, low, high), low, high), on);
+                    return new Trigger.Voice(type, number, new Values(Math.clamp(sends, low, high), low, high), on);
                 });
-        Arbitrary<Pattern> programs = data.map(n -> new Pattern.Voice(MessageType.PROGRAM_CHANGE, n, Pattern.NO_VALUE, Optional.empty()));
-        Arbitrary<Pattern> whole = Arbitraries.<SystemMessage>of(RealTime.START, RealTime.STOP, RealTime.CONTINUE, new SystemMessage.SongSelect(9),
+        Arbitrary<Trigger> programs = data.map(n -> new Trigger.Voice(MessageType.PROGRAM_CHANGE, n, Trigger.NO_VALUE, Optional.empty()));
+        Arbitrary<Trigger> whole = Arbitraries.<SystemMessage>of(RealTime.START, RealTime.STOP, RealTime.CONTINUE, new SystemMessage.SongSelect(9),
                 MachineControl.Plain.FAST_FORWARD.to(127), MachineControl.Plain.STOP.to(3), SystemExclusive.of(0x7D, 1, 2),
                 new ShowControl(ShowControl.Format.SOUND, ShowControl.Command.GO, Optional.of("12"), Optional.of("3")).to(127),
-                new ShowControl(ShowControl.Format.ALL, ShowControl.Command.ALL_OFF, Optional.empty(), Optional.empty()).to(127)).map(Pattern.Whole::new);
+                new ShowControl(ShowControl.Format.ALL, ShowControl.Command.ALL_OFF, Optional.empty(), Optional.empty()).to(127)).map(Trigger.Whole::new);
         return Arbitraries.oneOf(voices, programs, whole);
     }
 }

@@ -5,7 +5,7 @@ import embrack.core.chart.ChartRow;
 import embrack.core.chart.ChartWriter;
 import embrack.core.chart.Conventions;
 import embrack.core.chart.Part;
-import embrack.core.chart.Pattern;
+import embrack.core.chart.Trigger;
 import embrack.core.chart.Values;
 import embrack.core.chart.Verb;
 import embrack.core.midi.Channel;
@@ -50,8 +50,8 @@ public final class ChartCsv {
         var out = new StringWriter();
         try (var printer = new CSVPrinter(out, FORMAT)) {
             for (ChartRow row : chart.rows()) {
-                for (int i = 0; i < row.patterns().size(); i++) {
-                    printer.printRecord(cells(i == 0 ? row.verb().key() : AND, row.part(), row.patterns().get(i)));
+                for (int i = 0; i < row.triggers().size(); i++) {
+                    printer.printRecord(cells(i == 0 ? row.verb().key() : AND, row.part(), row.triggers().get(i)));
                 }
             }
         } catch (IOException e) {
@@ -60,12 +60,12 @@ public final class ChartCsv {
         return out.toString();
     }
 
-    private static List<Object> cells(String verb, Part part, Pattern pattern) {
+    private static List<Object> cells(String verb, Part part, Trigger trigger) {
         List<Object> cells = new ArrayList<>(List.of(verb, part.name().text(), part.family()));
-        switch (pattern) {
-            case Pattern.Voice voice -> cells.addAll(List.of(voice.type().shortName(), voice.number(), voice.values().sends(), voice.values().low(),
+        switch (trigger) {
+            case Trigger.Voice voice -> cells.addAll(List.of(voice.type().shortName(), voice.number(), voice.values().sends(), voice.values().low(),
                     voice.values().high(), voice.channel().<Object>map(Channel::number).orElse(""), ""));
-            case Pattern.Whole whole -> cells.addAll(List.of("", "", "", "", "", "", whole.message().hex()));
+            case Trigger.Whole whole -> cells.addAll(List.of("", "", "", "", "", "", whole.message().hex()));
         }
         return cells;
     }
@@ -110,40 +110,40 @@ public final class ChartCsv {
     }
 
     private static void addRow(List<ChartRow> rows, CSVRecord line) {
-        Pattern pattern = pattern(line);
+        Trigger trigger = trigger(line);
         String verb = cell(line, "verb");
         if (verb.equals(AND)) {
             if (rows.isEmpty()) {
                 throw new IllegalArgumentException("\"+\" goes on with the action of the line before, and there is none");
             }
             ChartRow first = rows.removeLast();
-            List<Pattern> patterns = new ArrayList<>(first.patterns());
-            patterns.add(pattern);
-            rows.add(new ChartRow(first.verb(), first.part(), patterns));
+            List<Trigger> triggers = new ArrayList<>(first.triggers());
+            triggers.add(trigger);
+            rows.add(new ChartRow(first.verb(), first.part(), triggers));
             return;
         }
         TapeLabel name = TapeLabel.parse(cell(line, "part"));
         String family = cell(line, "family");
-        rows.add(new ChartRow(Verb.parse(verb), family.isEmpty() ? Part.of(name) : Part.of(name, family), List.of(pattern)));
+        rows.add(new ChartRow(Verb.parse(verb), family.isEmpty() ? Part.of(name) : Part.of(name, family), List.of(trigger)));
     }
 
-    private static Pattern pattern(CSVRecord line) {
+    private static Trigger trigger(CSVRecord line) {
         String bytes = cell(line, "bytes");
         if (!bytes.isEmpty()) {
             return whole(bytes);
         }
         String type = cell(line, "type");
-        MessageType found = Pattern.VOICES.stream().filter(t -> t.shortName().equalsIgnoreCase(type)).findFirst()
+        MessageType found = Trigger.VOICES.stream().filter(t -> t.shortName().equalsIgnoreCase(type)).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("type must be note, CC or PC, was \"%s\"".formatted(type)));
         int number = number(line, "number", -1);
         if (found == MessageType.PROGRAM_CHANGE) {
-            return new Pattern.Voice(found, number, Pattern.NO_VALUE, channel(line));
+            return new Trigger.Voice(found, number, Trigger.NO_VALUE, channel(line));
         }
         int sends = number(line, "sends", 127);
-        return new Pattern.Voice(found, number, new Values(sends, number(line, "from", sends), number(line, "to", sends)), channel(line));
+        return new Trigger.Voice(found, number, new Values(sends, number(line, "from", sends), number(line, "to", sends)), channel(line));
     }
 
-    private static Pattern whole(String bytes) {
+    private static Trigger whole(String bytes) {
         List<Message> read;
         try {
             read = Decoder.decode(HexFormat.of().parseHex(bytes.replace(" ", ""))).messages();
@@ -153,7 +153,7 @@ public final class ChartCsv {
         if (read.size() != 1 || !(read.getFirst() instanceof SystemMessage message)) {
             throw new IllegalArgumentException("bytes must be one message that goes to no channel, was \"%s\"".formatted(bytes));
         }
-        return new Pattern.Whole(message);
+        return new Trigger.Whole(message);
     }
 
     private static Optional<Channel> channel(CSVRecord line) {

@@ -6,7 +6,7 @@ import embrack.core.chart.ChartWriter;
 import embrack.core.chart.Conventions;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
-import embrack.core.chart.Pattern;
+import embrack.core.chart.Trigger;
 import embrack.core.chart.Values;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Answers;
@@ -88,33 +88,33 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
             if (number < 0 || number + count - 1 > 127) {
                 throw new IllegalArgumentException("a run of %d numbers from %d leaves 0 to 127".formatted(count, number));
             }
-            pattern(type, number, new Values(from, from, to));
+            trigger(type, number, new Values(from, from, to));
             return new Run(verb, first, count, type, number, from, to);
         });
     }
 
     private static List<ChartRow> rows(List<Run> runs, List<PartId> ids, List<Part> parts) {
         return runs.stream().flatMap(run -> IntStream.range(0, run.count).mapToObj(i -> new ChartRow(run.verb, parts.get(ids.indexOf(run.first) + i),
-                List.of(pattern(run.type, run.number + i, new Values(run.to == 127 ? run.to : run.from, run.from, run.to)))))).toList();
+                List.of(trigger(run.type, run.number + i, new Values(run.to == 127 ? run.to : run.from, run.from, run.to)))))).toList();
     }
 
-    private static Pattern pattern(MessageType type, int number, Values values) {
+    private static Trigger trigger(MessageType type, int number, Values values) {
         boolean release = type == MessageType.NOTE_ON && values.low() == 0 && values.high() > 0;
-        return new Pattern.Voice(type, number, release ? new Values(Math.max(1, values.sends()), 1, values.high()) : values, Optional.empty());
+        return new Trigger.Voice(type, number, release ? new Values(Math.max(1, values.sends()), 1, values.high()) : values, Optional.empty());
     }
 
     /** Where reactions do no more than widen the values of the chart, they become its values. */
     private static Answers answers(List<ChartRow> chart, List<ChartRow> reactions) {
         List<ChartRow> widened = chart.stream().flatMap(row -> reactions.stream().filter(real -> widens(row, real)).limit(1)
-                .map(real -> new ChartRow(row.verb(), row.part(), List.of(pattern(row.last().type(), ((Pattern.Voice) row.last()).number(),
-                        ((Pattern.Voice) real.last()).values().sending(((Pattern.Voice) row.last()).values().sends())))))).toList();
+                .map(real -> new ChartRow(row.verb(), row.part(), List.of(trigger(row.last().type(), ((Trigger.Voice) row.last()).number(),
+                        ((Trigger.Voice) real.last()).values().sending(((Trigger.Voice) row.last()).values().sends())))))).toList();
         boolean same = widened.size() == chart.size() && reactions.size() == chart.size();
         return new Answers(written(same ? widened : chart), written(same ? List.of() : reactions), Quirks.NONE);
     }
 
     private static boolean widens(ChartRow row, ChartRow real) {
-        return row.verb() == real.verb() && row.part().equals(real.part()) && row.last() instanceof Pattern.Voice said
-                && real.last() instanceof Pattern.Voice obeyed && said.type() == obeyed.type() && said.number() == obeyed.number()
+        return row.verb() == real.verb() && row.part().equals(real.part()) && row.last() instanceof Trigger.Voice said
+                && real.last() instanceof Trigger.Voice obeyed && said.type() == obeyed.type() && said.number() == obeyed.number()
                 && obeyed.values().holds(said.values().sends());
     }
 

@@ -10,9 +10,11 @@ import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import embrack.core.Mixers;
 import embrack.core.MuteBoard;
+import embrack.core.chart.ChartReading;
 import embrack.core.check.Report;
 import embrack.core.gear.Model;
 import embrack.core.gear.library.Library;
+import embrack.core.gear.text.BoxReading;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
@@ -89,6 +91,20 @@ class PlanFileTests {
         Report report = Report.of(PlanFile.read(example.group(1)));
         assertThat(report.findings()).isEmpty();
         assertThat(report.proofs()).hasSize(2);
+    }
+
+    @Test
+    void theLanguagesInTheDocumentationAreReadToTheLetter() throws IOException {
+        ChartReading chart = ChartReading.of(documented("chart"));
+        assertThat(chart.errors()).isEmpty();
+        assertThat(chart.rows()).hasSizeGreaterThan(300);
+        assertThat(BoxReading.of(documented("box")).problems()).isEmpty();
+    }
+
+    private static String documented(String language) throws IOException {
+        Matcher block = Pattern.compile("```" + language + "\n(.*?)```", Pattern.DOTALL).matcher(Files.readString(Path.of("../docs/formats.md")));
+        assertThat(block.find()).isTrue();
+        return block.group(1);
     }
 
     /** Plans of the first version had parts with ids of their own and runs as objects. */

@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** A message of a chart: what is sent, and what the box takes for it. */
-public sealed interface Pattern {
+public sealed interface Trigger {
 
     /**
      * A note, a control change or a program change.
@@ -19,7 +19,7 @@ public sealed interface Pattern {
      * @param values velocities or values; 0 for a program change, which has none
      * @param channel where the box listens for this one whatever it is set to; empty for the channel it is set to
      */
-    record Voice(MessageType type, int number, Values values, Optional<Channel> channel) implements Pattern {
+    record Voice(MessageType type, int number, Values values, Optional<Channel> channel) implements Trigger {
         public Voice {
             if (!VOICES.contains(type)) {
                 throw new IllegalArgumentException("a chart uses notes, control changes and program changes, not " + type.plural());
@@ -54,7 +54,7 @@ public sealed interface Pattern {
     }
 
     /** A message to no channel, to the letter. */
-    record Whole(SystemMessage message) implements Pattern {
+    record Whole(SystemMessage message) implements Trigger {
     }
 
     /** The voices a chart can use. */
