@@ -43,7 +43,7 @@
 
   document.addEventListener("keydown", (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || typing(event.target)) return;
-    if (/^[1-9]$/.test(event.key) ? press(event.key) : keys[event.key]) {
+    if (/^\d$/.test(event.key) ? press(event.key === "0" ? "10" : event.key) : keys[event.key]) {
       event.preventDefault();
       if (keys[event.key]) keys[event.key]();
     }

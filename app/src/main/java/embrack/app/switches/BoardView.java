@@ -18,6 +18,9 @@ import java.util.stream.IntStream;
 /** A board seen from above, one bank of it. */
 record BoardView(String name, String facts, List<Tab> boards, List<Tab> banks, int columns, List<Tile> tiles) {
 
+    /** With more banks than this, their tabs bear the names alone. */
+    private static final int MANY_BANKS = 8;
+
     /** A board or a bank to go to. */
     record Tab(String words, String href, boolean isHere) {
     }
@@ -37,7 +40,7 @@ record BoardView(String name, String facts, List<Tab> boards, List<Tab> banks, i
         Board shape = plan.board(board);
         return new BoardView(plan.rig().name(board).text(), "%s, seen from above".formatted(plan.rig().model(board).name()),
                 plan.boards().stream().map(b -> new Tab(plan.rig().name(b).text(), href(path, new SwitchAt(b, 1, 1)), b.equals(board))).toList(),
-                IntStream.rangeClosed(1, shape.banks().size()).mapToObj(bank -> new Tab("Bank " + shape.banks().get(bank - 1),
+                IntStream.rangeClosed(1, shape.banks().size()).mapToObj(bank -> new Tab((shape.banks().size() > MANY_BANKS ? "" : "Bank ") + shape.banks().get(bank - 1),
                         href(path, new SwitchAt(board, bank, 1)), bank == selected.bank())).toList(),
                 shape.columns(),
                 rowsFromTheBack(shape).stream().map(n -> tile(report, new SwitchAt(board, selected.bank(), n), selected, path)).toList());

@@ -129,10 +129,13 @@ record WiringPicture(int width, int height, List<Box> boxes, List<Line> lines) {
         }
 
         private String facts(Device device) {
+            if (rig.model(device.id()).cablePorts().isEmpty()) {
+                return "no 5-pin or TRS socket";
+            }
             return Stream.of(SettingId.RECEIVE_CHANNEL, SettingId.SEND_CHANNEL)
                     .flatMap(setting -> rig.setting(device.id(), setting).map(channel -> (setting.equals(SettingId.SEND_CHANNEL)
                             ? "sends on ch " : "listens on ch ") + channel).stream())
-                    .findFirst().orElse("channel per message");
+                    .findFirst().orElseGet(() -> rig.model(device.id()).board().isPresent() ? "channel per message" : rig.model(device.id()).kind().words());
         }
 
         private Line line(Cable cable) {

@@ -46,7 +46,7 @@ class ModelStoreTests {
         models.restore(two.id());
         assertThat(models.find(two.id().text())).contains(two);
         assertThat(models.create(Library.RACK_MIXER, "Copy").id()).isNotEqualTo(Library.RACK_MIXER.id());
-        assertThat(models.freeName(new TapeLabel("rack MIXER, 24 strips")).text()).isEqualTo("rack MIXER, 24 strips 2");
+        assertThat(models.freeName(new TapeLabel("tWICE")).text()).isEqualTo("tWICE 2");
         assertThatExceptionOfType(NoSuchModel.class).isThrownBy(() -> models.save(Library.RACK_MIXER, "ships"));
         assertThatExceptionOfType(NoSuchModel.class).isThrownBy(() -> models.delete(Library.RACK_MIXER.id()));
     }
