@@ -232,6 +232,24 @@ class ModelsJobTests extends AtTheBrowser {
         assertThat(page.locator("main .pad")).containsText("C0 where middle C is C4");
     }
 
+    @Test
+    void aDescriptionThatCameWithARigCanBeKept() {
+        importExample(file -> file.replace("\"id\" : \"rack-mixer-24\"", "\"id\" : \"foreign-mixer\"").replace("\"model\" : \"rack-mixer-24\"", "\"model\" : \"foreign-mixer\"")
+                .replace("\"name\" : \"Rack mixer, 24 strips\"", "\"name\" : \"Foreign mixer\""));
+        hand.page.getByText("Vocal mixer").click();
+        assertThat(hand.page.locator("#hardware")).hasValue("");
+        hand.click("Keep this description as a model of yours");
+        assertThat(hand.page.locator("h1")).hasText("Foreign mixer");
+        assertThat(hand.page.locator(".revisions")).containsText("Kept from a rig");
+        hand.page.getByLabel("Its job in the rig").fill("Second mixer");
+        hand.click("Add to Mute board");
+        assertThat(hand.page.locator(".boxes")).containsText("Second mixer");
+        hand.page.goBack();
+        hand.page.getByLabel("Its job in the rig").fill("Vocal mixer");
+        hand.click("Add to Mute board");
+        assertThat(hand.page.locator(".problem")).containsText("There is already a box called Vocal mixer.");
+    }
+
     private void upload(String address, String label, String button, String content) {
         hand.page.navigate(address);
         hand.page.getByLabel(label).setInputFiles(new FilePayload("file", "application/octet-stream", content.getBytes(StandardCharsets.UTF_8)));

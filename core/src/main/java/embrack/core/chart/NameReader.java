@@ -40,7 +40,7 @@ final class NameReader {
     }
 
     private List<Part> parts() {
-        int brace = unquoted('{');
+        int brace = unquoted('{', 0);
         if (brace >= 0) {
             return listed(brace);
         }
@@ -78,7 +78,7 @@ final class NameReader {
     }
 
     private List<Part> listed(int open) {
-        int close = unquoted('}');
+        int close = unquoted('}', open);
         if (close < 0) {
             throw fault(open, text.length() - open, "The list that begins here is not closed; } is missing.");
         }
@@ -121,11 +121,12 @@ final class NameReader {
         }
     }
 
-    private int unquoted(char wanted) {
+    /** Where a character stands outside quotes, at a place or behind it; negative when it does not. */
+    private int unquoted(char wanted, int from) {
         boolean quoted = false;
         for (int i = 0; i < text.length(); i++) {
             quoted ^= text.charAt(i) == '"';
-            if (text.charAt(i) == wanted && !quoted) {
+            if (i >= from && text.charAt(i) == wanted && !quoted) {
                 return i;
             }
         }

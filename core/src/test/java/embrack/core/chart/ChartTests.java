@@ -66,6 +66,16 @@ class ChartTests {
         "level Main: pc 3                               | 16 |  1 | A level travels as the value of a cc or a note.",
         "select Patch 1: pc 1, alternating              | 23 | 11 | \"select\" cannot alternate; mute, on, run and play can.",
         "except Patch 7: pc 9                           |  8 |  5 | \"Patch\" is no verb of a chart. A line begins with one of: mute, open, toggle mute",
+        "play Pad } {C, D: note 1..2                    | 12 |  5 | The list that begins here is not closed; } is missing.",
+        "play Pad {C,, D}: note 1..3                    | 13 |  1 | A name is missing between two commas of this list.",
+        "play A 1..2 and B 3..4: note 1..2              | 12 | 11 | A name has one run of numbers; this one has two.",
+        "go Cue 1: note 1 + note 2 + note 3 + note 4 + note 5 + note 6 + note 7 + note 8 + note 9 | 88 | 1 | One action takes at most 8 messages.",
+        "go Cue 1: sysex F0 7D                          | 17 |  1 | Bytes in hexadecimal are needed, from F0 to F7, those between under 80: sysex F0 7D 01 F7.",
+        "go Cue 1: mmc dance                            | 15 |  5 | A command is missing here: mmc stop, play, pause, rewind, fast forward, record strobe or record exit.",
+        "play Tracks: learns sysex                      | 21 |  5 | What it learns from is missing: note, cc, pc; at the end perhaps \"not value 0\".",
+        "middle C is C6                                 | 13 |  2 | This says \"middle C is C3\", \"middle C is C4\" or \"middle C is C5\".",
+        "mute Input 1: cc 40 = 5 over 63                | 32 |  1 | The value sent, 5, is none that the box takes, 64 to 127.",
+        "mute \"Input 1: cc 40                           |  6 | 15 | A colon is missing",
         "safe: stop Tracks                              | 12 |  6 | The chart has no line for \"stop Tracks\".",
     })
     void mistakesAreToldAtTheirPlace(String line, int column, int length, String words) {
