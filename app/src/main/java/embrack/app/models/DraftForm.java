@@ -5,16 +5,25 @@ import org.jspecify.annotations.Nullable;
 
 /** The fields of the editor as they arrive; those that are missing are empty. */
 record DraftForm(@Nullable String name, @Nullable String kind, @Nullable String box, @Nullable String chart, @Nullable String reality,
-        @Nullable String pressed, @Nullable String arrived) {
+        @Nullable String pressed, @Nullable String arrived, @Nullable String basedOn) {
 
     /** The fields of a request whose handling was refused. */
     static DraftForm of(HttpServletRequest request) {
         return new DraftForm(request.getParameter("name"), request.getParameter("kind"), request.getParameter("box"), request.getParameter("chart"),
-                request.getParameter("reality"), request.getParameter("pressed"), request.getParameter("arrived"));
+                request.getParameter("reality"), request.getParameter("pressed"), request.getParameter("arrived"), request.getParameter("basedOn"));
     }
 
     EditorPage.Draft draft() {
         return new EditorPage.Draft(text(name), text(kind), lines(box), lines(chart), lines(reality));
+    }
+
+    /** Whether the editor was shown with that revision as the newest. */
+    boolean isBasedOn(int revision) {
+        return text(basedOn).equals(String.valueOf(revision));
+    }
+
+    String basedOnText() {
+        return text(basedOn);
     }
 
     String press() {

@@ -15,8 +15,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** The editor of a model: the texts that describe it, and what is made of them. */
-record EditorPage(String id, String heading, Draft draft, List<ModelsPage.KindChoice> kinds, Reading reading) {
+/**
+ * The editor of a model: the texts that describe it, and what is made of them.
+ *
+ * @param basedOn the newest revision of the model as the editor was shown
+ */
+record EditorPage(String id, String heading, int basedOn, Draft draft, List<ModelsPage.KindChoice> kinds, Reading reading) {
 
     /** What stands in the fields. */
     record Draft(String name, String kind, String box, String chart, String reality) {
@@ -48,9 +52,9 @@ record EditorPage(String id, String heading, Draft draft, List<ModelsPage.KindCh
     record Remark(String field, int line, int column, String shape, String tone, String before, String marked, String after, String words, int from, int to) {
     }
 
-    static EditorPage of(String id, String heading, Draft draft, String press, String arrive) {
-        return new EditorPage(id, heading, draft, Stream.of(Kind.values()).map(k -> new ModelsPage.KindChoice(k.key(), k.words())).toList(),
-                reading(draft, press, arrive));
+    static EditorPage of(String id, String heading, int basedOn, Draft draft) {
+        return new EditorPage(id, heading, basedOn, draft, Stream.of(Kind.values()).map(k -> new ModelsPage.KindChoice(k.key(), k.words())).toList(),
+                reading(draft, "", ""));
     }
 
     static Reading reading(Draft draft, String press, String arrive) {

@@ -122,7 +122,7 @@ class ModelController {
             models.save(changed, summary(id, changed));
             return "redirect:/models/%s?kept".formatted(id);
         }
-        page.addAttribute("touched", TouchedPage.of(changed, using)).addAttribute("draft", form.draft()).addAttribute("echo", Echo.NONE);
+        page.addAttribute("touched", TouchedPage.of(changed, using)).addAttribute("draft", form.draft()).addAttribute("basedOn", form.basedOnText()).addAttribute("echo", Echo.NONE);
         return "models/touched";
     }
 
@@ -142,11 +142,25 @@ class ModelController {
     }
 
     private embrack.core.gear.Model changed(String id, DraftForm form) {
+        requireNewest(id, form);
         TapeLabel name = named(id, form.draft().name());
         if (EditorPage.reading(form.draft(), "", "").hasErrors()) {
             throw new Refused("box", "Not kept: there are mistakes in the texts. They are listed beside them.");
         }
         return Drafts.model(form.draft(), find(id).id(), name);
+    }
+
+    /** Refuses once to replace what somebody else kept after the editor was shown; whoever has read that may. */
+    private void requireNewest(String id, DraftForm form) {
+        ModelRevision newest = models.revisions(find(id).id()).stream().findFirst().orElseThrow(() -> new NoSuchModel(id));
+        if (!form.isBasedOn(newest.n())) {
+            throw new Refused("box", ("Not kept: somebody else kept revision %d meanwhile (%s). Look at it in another window; what you typed is still here,"
+                    + " and keeping it once more puts it on top.").formatted(newest.n(), newest.summary()));
+        }
+    }
+
+    private int newest(String id) {
+        return models.revisions(find(id).id()).stream().mapToInt(ModelRevision::n).max().orElse(0);
     }
 
     private TapeLabel named(String id, String typed) {
@@ -170,7 +184,7 @@ class ModelController {
     }
 
     private String editor(String id, EditorPage.Draft draft, Echo echo, List<String> problems, Model page) {
-        page.addAttribute("editor", EditorPage.of(id, find(id).name().text(), draft, "", "")).addAttribute("echo", echo).addAttribute("problems", problems);
+        page.addAttribute("editor", EditorPage.of(id, find(id).name().text(), newest(id), draft)).addAttribute("echo", echo).addAttribute("problems", problems);
         return "models/edit";
     }
 

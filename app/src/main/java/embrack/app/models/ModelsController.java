@@ -59,7 +59,7 @@ class ModelsController {
         return "redirect:/models/%s/edit".formatted(models.create(blank, "New model").id());
     }
 
-    @PostMapping("/models/import")
+    @PostMapping("/model-files")
     String importModel(@RequestParam MultipartFile file) throws IOException {
         if (file.isEmpty()) {
             throw new Refused("file", "Choose a model file first.");

@@ -233,6 +233,27 @@ class ModelsJobTests extends AtTheBrowser {
     }
 
     @Test
+    void twoPeopleDoNotOverwriteEachOther() {
+        Page mine = hand.page;
+        mine.navigate("/models/merger-2-to-1");
+        hand.click("Copy and change");
+        hand.at("/edit");
+        try (Stagehand other = new Stagehand(port)) {
+            other.page.navigate(mine.url());
+            other.page.locator("#box").fill("port IN 1: 5-pin in\nport OUT: 5-pin thru");
+            other.page.locator(".room-head button").click();
+            assertThat(other.page.locator(".revisions li")).hasCount(2);
+        }
+        mine.locator("#box").fill("port IN 1: 5-pin in\nport IN 2: 5-pin in\nport IN 3: 5-pin in\nport OUT: 5-pin thru");
+        mine.locator(".room-head button").click();
+        assertThat(mine.locator(".problem").first()).containsText("somebody else kept revision 2 meanwhile (Change the box)");
+        assertThat(mine.locator("#box")).hasValue(Pattern.compile("IN 3"));
+        mine.locator(".room-head button").click();
+        assertThat(mine.locator(".revisions li")).hasCount(3);
+        assertThat(mine.locator(".drawing .din")).hasCount(4);
+    }
+
+    @Test
     void aDescriptionThatCameWithARigCanBeKept() {
         importExample(file -> file.replace("\"id\" : \"rack-mixer-24\"", "\"id\" : \"foreign-mixer\"").replace("\"model\" : \"rack-mixer-24\"", "\"model\" : \"foreign-mixer\"")
                 .replace("\"name\" : \"Rack mixer, 24 strips\"", "\"name\" : \"Foreign mixer\""));

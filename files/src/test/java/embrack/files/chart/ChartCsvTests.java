@@ -36,7 +36,7 @@ class ChartCsvTests {
 
     @Test
     void allMistakesAreToldByTheirLine() {
-        String wrong = "verb,part,type,number,sends,from,to,channel,bytes\nmutte,Input 1,cc,40\nmute,Input 2,cc,200\nmute,,cc,2\nmute,Main,cd,2\n"
+        String wrong = "verb,part,type,number,sends,from,to,channel,bytes\nmutte,Input 1,cc,40\nmute,Input 2,cc,200\nmute,,cc,2\nmute,Main,cd,2\nopen,Main,cc,9\n"
                 + "mute,Main,cc,x\nmute,Main,cc,1,5,9,20\nplay,Tracks,,,,,,,B0\nplay,Tracks,cc,1,,,,17,\n";
         assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> ChartCsv.read(wrong)).satisfies(e -> assertThat(e.problems())
                 .extracting(p -> p.where() + ": " + p.what().replaceAll("verbs .*", "verbs")).containsExactly(
@@ -44,10 +44,10 @@ class ChartCsvTests {
                         "line 3: number must be 0 to 127, was 200",
                         "line 4: Write a name; it is empty.",
                         "line 5: type must be note, CC or PC, was \"cd\"",
-                        "line 6: number must be a whole number, was \"x\"",
-                        "line 7: the value sent must be one that the box takes, 9 to 20, was 5",
-                        "line 8: bytes must be one message that goes to no channel, was \"B0\"",
-                        "line 9: MIDI channel must be 1 to 16, was 17"));
+                        "line 7: number must be a whole number, was \"x\"",
+                        "line 8: the value sent must be one that the box takes, 9 to 20, was 5",
+                        "line 9: bytes must be one message that goes to no channel, was \"B0\"",
+                        "line 10: MIDI channel must be 1 to 16, was 17"));
         assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> ChartCsv.read("a,b\n1,2\n"))
                 .withMessage("line 1: the column \"verb\" is missing; the columns are verb, part, family, type, number, sends, from, to, channel, bytes");
         assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> ChartCsv.read("+,x\n")).withMessageContaining("column \"verb\" is missing");

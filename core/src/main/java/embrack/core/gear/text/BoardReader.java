@@ -64,10 +64,10 @@ final class BoardReader {
     private void read(String word, Cursor cursor) {
         said = true;
         switch (word) {
-            case "programs from" -> programs = ProgramCounting.values()[BoxReader.number(cursor, 0, 1)];
+            case "programs from" -> programs = ProgramCounting.values()[Pieces.number(cursor, 0, 1)];
             case "running status" -> runningStatus = RunningStatus.USED;
             default -> {
-                BoxReader.colon(cursor, word);
+                Pieces.colon(cursor, word);
                 readBehindColon(word, cursor);
             }
         }
@@ -80,8 +80,8 @@ final class BoardReader {
             case "gestures" -> gestures = several(cursor, Gesture.values(), Gesture::words, "Known gestures: press, release, hold, double press.");
             case "modes" -> modes = several(cursor, SwitchMode.values(), SwitchMode::words, "Known modes: momentary, alternating, one-shot.");
             case "factory run" -> factoryRun = Optional.of(factoryRun(cursor));
-            case "send channel" -> sendChannel = BoxReader.oneOf(cursor, SendChannel.values(), BoardReader::words, "\"one for the box\" or \"each message\"?");
-            default -> display = BoxReader.oneOf(cursor, ValueDisplay.values(), d -> d == ValueDisplay.PLAIN ? "plain" : "two digits", "\"plain\" or \"two digits\"?");
+            case "send channel" -> sendChannel = Pieces.oneOf(cursor, SendChannel.values(), BoardReader::words, "\"one for the box\" or \"each message\"?");
+            default -> display = Pieces.oneOf(cursor, ValueDisplay.values(), d -> d == ValueDisplay.PLAIN ? "plain" : "two digits", "\"plain\" or \"two digits\"?");
         }
     }
 
@@ -91,11 +91,11 @@ final class BoardReader {
     }
 
     private void switches(Cursor cursor) {
-        switches = BoxReader.number(cursor, 1, 32);
-        columns = cursor.accept("in rows of") ? BoxReader.number(cursor, 1, switches) : switches;
-        sends = BoxReader.sends(cursor);
+        switches = Pieces.number(cursor, 1, 32);
+        columns = cursor.accept("in rows of") ? Pieces.number(cursor, 1, switches) : switches;
+        sends = Pieces.sends(cursor);
         if (cursor.accept(",") || !cursor.isAtEnd()) {
-            messagesPerPress = BoxReader.number(cursor, 1, 128);
+            messagesPerPress = Pieces.number(cursor, 1, 128);
             if (!cursor.accept("a press")) {
                 throw cursor.fault("How many messages in one press? Write such as \"8 a press\".");
             }
@@ -114,7 +114,7 @@ final class BoardReader {
                     read.add(new TapeLabel(String.valueOf(i)));
                 }
             } else {
-                read.add(BoxReader.fit(column, () -> TapeLabel.parse(name)));
+                read.add(Pieces.fit(column, () -> TapeLabel.parse(name)));
             }
         }
         banks = read;
@@ -122,13 +122,13 @@ final class BoardReader {
             if (!cursor.accept("a bank changes")) {
                 throw cursor.fault("Here stands \"a bank changes\" and what it changes.");
             }
-            bankChange = BoxReader.bankChange(cursor);
+            bankChange = Pieces.bankChange(cursor);
         }
     }
 
     private static FactoryRun factoryRun(Cursor cursor) {
         int column = cursor.column();
-        MessageType type = BoxReader.oneOf(cursor, new MessageType[] {MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE},
+        MessageType type = Pieces.oneOf(cursor, new MessageType[] {MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE},
                 MessageType::shortName, "note, cc or pc, then the numbers as sent, such as cc 80..88, 102");
         List<Integer> numbers = new ArrayList<>();
         do {
@@ -143,13 +143,13 @@ final class BoardReader {
                 numbers.add(n);
             }
         } while (cursor.accept(","));
-        return BoxReader.fit(column, () -> new FactoryRun(type, numbers));
+        return Pieces.fit(column, () -> new FactoryRun(type, numbers));
     }
 
     private static <E extends Enum<E>> SortedSet<E> several(Cursor cursor, E[] values, Function<E, String> words, String question) {
         SortedSet<E> read = new TreeSet<>();
         do {
-            read.add(BoxReader.oneOf(cursor, values, words, question));
+            read.add(Pieces.oneOf(cursor, values, words, question));
         } while (cursor.accept(","));
         return read;
     }

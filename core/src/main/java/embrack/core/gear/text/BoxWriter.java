@@ -137,6 +137,6 @@ public final class BoxWriter {
 
     private static String named(TapeLabel name, String id) {
         String written = name.text().matches(".*[:#;].*") ? '"' + name.text() + '"' : name.text();
-        return BoxReader.defaultId(name).equals(id) ? written : "%s as %s".formatted(written, id);
+        return Pieces.defaultId(name).equals(id) ? written : "%s as %s".formatted(written, id);
     }
 }

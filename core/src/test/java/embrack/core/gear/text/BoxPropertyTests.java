@@ -77,7 +77,7 @@ class BoxPropertyTests {
 
     private static Arbitrary<List<Port>> ports() {
         Arbitrary<Port> port = Combinators.combine(name(), Arbitraries.of(Connector.values()), Arbitraries.of(Direction.values()))
-                .as((name, connector, direction) -> new Port(new PortId(BoxReader.defaultId(name)), name, connector, direction));
+                .as((name, connector, direction) -> new Port(new PortId(Pieces.defaultId(name)), name, connector, direction));
         return port.list().ofMaxSize(4).uniqueElements(Port::id);
     }
 
@@ -108,10 +108,10 @@ class BoxPropertyTests {
 
     private static Arbitrary<Memory> memory() {
         Arbitrary<Setting> numbers = Combinators.combine(name(), Arbitraries.integers().between(-9, 9), Arbitraries.integers().between(0, 200), Arbitraries.of(Scope.values()))
-                .as((name, min, more, scope) -> new Setting(new SettingId(BoxReader.defaultId(name)), name, min, min + more, min + more / 2, List.of(), scope));
+                .as((name, min, more, scope) -> new Setting(new SettingId(Pieces.defaultId(name)), name, min, min + more, min + more / 2, List.of(), scope));
         Arbitrary<Setting> words = Combinators.combine(name(), Arbitraries.of("off", "on", "8 slots", "by hand", "Input 2").map(TapeLabel::new).list().ofMinSize(1).ofMaxSize(4)
                 .uniqueElements(), Arbitraries.of(Scope.values())).as((name, choices, scope) ->
-                new Setting(new SettingId(BoxReader.defaultId(name)), name, 0, choices.size() - 1, choices.size() - 1, choices, scope));
+                new Setting(new SettingId(Pieces.defaultId(name)), name, 0, choices.size() - 1, choices.size() - 1, choices, scope));
         return Combinators.combine(Arbitraries.oneOf(numbers, words).list().ofMaxSize(4).uniqueElements(Setting::id), Arbitraries.integers().between(1, 1000),
                 Arbitraries.of("Hold WRITE.", "Press # twice: then wait").map(s -> s.replace("#", "STORE")).optional()).as(Memory::new);
     }
