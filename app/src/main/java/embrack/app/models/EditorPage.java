@@ -66,12 +66,18 @@ record EditorPage(String id, String heading, int basedOn, Draft draft, List<Mode
             try {
                 Drafts.model(draft, new ModelId("draft"), new TapeLabel("Draft"));
             } catch (IllegalArgumentException e) {
-                whole = e.getMessage() + ".";
+                whole = "Box and chart do not go together yet: " + e.getMessage() + "." + lineToAdd(String.valueOf(e.getMessage()));
             }
         }
         return new Reading(remarks("box", box.text(), box.problems()), remarks("chart", draft.chart, chart.problems()),
                 remarks("reality", draft.reality, reality.problems()), whole, ChartView.of(chart.rows(), chart.lessons(), chart.conventions()),
                 chart.rows().size(), drawing(box.box(), chart), TrialView.of(Drafts.readable(chart), press, arrive));
+    }
+
+    /** The line of the box that mends what is missing. */
+    private static String lineToAdd(String problem) {
+        return Stream.of("receive", "send").filter(way -> problem.startsWith("the setting \"%s-channel\" is missing".formatted(way))).findFirst()
+                .map(" Add this line to the box: setting MIDI %s channel: 1..16, factory 1"::formatted).orElse("");
     }
 
     private static ModelDrawing drawing(Optional<Box> box, ChartReading chart) {

@@ -40,7 +40,8 @@ class ModelViewsTests {
     @Test
     void whatDoesNotGoTogetherIsSaidOfTheWhole() {
         EditorPage.Reading reading = reading("port MIDI IN: 5-pin in", "mute Main: cc 1 over 63\nopen Main: cc 1 under 64");
-        assertThat(reading.whole()).isEqualTo("the setting \"receive-channel\" is missing: its chart is for the channel that the box is set to.");
+        assertThat(reading.whole()).isEqualTo("Box and chart do not go together yet: the setting \"receive-channel\" is missing:"
+                + " its chart is for the channel that the box is set to. Add this line to the box: setting MIDI receive channel: 1..16, factory 1");
         assertThat(reading.hasErrors()).isTrue();
         assertThat(reading(BOX, "mute Main: cc 1 over 63\nopen Main: cc 1 under 64").hasErrors()).isFalse();
     }
