@@ -76,7 +76,7 @@
 
   // What is typed into the editor and not kept yet outlives a link, a reload or a closed tab.
   const draftFields = ["name", "kind", "chart", "box", "reality"];
-  const draftKey = () => `draft ${location.pathname}`;
+  const draftKey = () => `draft ${byId("draft")?.dataset.draftOf}`;
   const readDraft = () => draftFields.map((name) => byId(name)?.value ?? "");
   function offerDraft() {
     const offer = byId("draft-offer");

@@ -9,10 +9,12 @@ import embrack.core.chart.Trigger;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Controllers;
 import embrack.core.midi.MessageType;
+import embrack.core.midi.NoteNaming;
 import embrack.core.name.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * The rows of a chart as a page shows them.
@@ -79,10 +81,16 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
         return switch (voice.type()) {
             case PROGRAM_CHANGE -> new Cell("PC", String.valueOf(conventions.shownPrograms().shown(voice.number())), "sent as " + voice.number(),
                     channel.strip(), bytes, "");
-            case NOTE_ON -> new Cell("note", String.valueOf(voice.number()), conventions.shownNotes().name(voice.number()), values(voice) + channel, bytes, "");
+            case NOTE_ON -> new Cell("note", String.valueOf(voice.number()), noteName(voice.number(), conventions), values(voice) + channel, bytes, "");
             default -> new Cell("CC", String.valueOf(voice.number()), Controllers.name(voice.number()).orElse(""), values(voice) + channel, bytes,
                     Controllers.reserved(voice.number()).orElse(""));
         };
+    }
+
+    /** The name by the manual's convention; by all three where the manual does not say. */
+    private static String noteName(int note, Conventions conventions) {
+        return conventions.notes().map(naming -> naming.name(note))
+                .orElseGet(() -> Words.list(Stream.of(NoteNaming.values()).map(naming -> naming.name(note)).toList()).replace(" and ", " or "));
     }
 
     private static String values(Trigger.Voice voice) {

@@ -62,6 +62,7 @@ class ModelViewsTests {
         assertThat(view.rows().stream().flatMap(r -> r.messages().stream())).extracting(c -> String.join("|", c.type(), c.number(), c.name(), c.values(), c.bytes())).containsExactly(
                 "note|60|C3|any value|90 3C 7F", "CC|0|bank select|value 1|B0 00 01", "PC|8|sent as 7||C0 07", "CC|7|channel volume|64 to 127 on channel 9|B8 07 7F",
                 "SysEx||||F0 7F 7F 06 02 F7");
+        assertThat(ChartView.of(Chart.of("recall Scene 1: note 60")).rows().getFirst().messages().getFirst().name()).isEqualTo("C3, C4 or C5");
         assertThat(view.rows().get(1).messages().getFirst().caution()).startsWith("0 is bank select");
         assertThat(view.rowsFitAPage()).isTrue();
         assertThat(ChartView.of(shipped("floor-modeller").chart()).rowsFitAPage()).isFalse();

@@ -141,7 +141,7 @@ public record NumberPad(String typed, List<Line> lines) {
     private static String words(Message message) {
         return switch (message) {
             case Message.NoteOn m -> onChannel(m, m.isRelease() ? "note %d, velocity 0: a release".formatted(m.note())
-                    : "note %d (%s), velocity %d".formatted(m.note(), NoteNaming.C4.name(m.note()), m.velocity()));
+                    : "note %d (%s where %s), velocity %d".formatted(m.note(), NoteNaming.C4.name(m.note()), NoteNaming.C4.words(), m.velocity()));
             case Message.NoteOff m -> onChannel(m, "note off %d, velocity %d".formatted(m.note(), m.velocity()));
             case Message.ControlChange m -> onChannel(m, "CC %d%s, value %d".formatted(m.controller(),
                     Controllers.name(m.controller()).map(n -> " (" + n + ")").orElse(""), m.value()));

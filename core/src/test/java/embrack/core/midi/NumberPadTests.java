@@ -31,6 +31,7 @@ class NumberPadTests {
         "g#9       | where middle C is C3 | outside the 128 notes",
         "B1 28 7F  | B1 28 7F             | channel 2: CC 40 (balance, low half), value 127",
         "c0 05     | C0 05                | channel 1: PC 5 from 0, 6 from 1",
+        "90 3D 40  | 90 3D 40             | channel 1: note 61 (C#4 where middle C is C4), velocity 64",
         "90 3C 00  | 90 3C 00             | channel 1: note 60, velocity 0: a release",
         "F0 7F 7F 06 02 F7 | F0 7F 7F 06 02 F7 | machine control: PLAY",
         "F0 7F 7F 02 01 01 31 32 F7 | F0 7F 7F 02 01 01 31 32 F7 | show control: GO cue 12",
