@@ -66,7 +66,7 @@ record ModelDrawing(int width, int height, List<Shape> shapes) {
             double x = MARGIN;
             for (Port port : ports) {
                 String name = port.name().text() + arrow(port.direction());
-                double needed = 26 + name.length() * 8.2;
+                double needed = 26 + name.length() * 9.3;
                 if (x + needed > WIDTH - MARGIN) {
                     x = MARGIN;
                     y += 30;
@@ -161,7 +161,7 @@ record ModelDrawing(int width, int height, List<Shape> shapes) {
             double rowTop = y + 4;
             for (Map.Entry<String, Integer> family : families.entrySet()) {
                 int cells = Math.min(MOST_CELLS, family.getValue());
-                double needed = Math.max(family.getKey().length() * 8.4 + 6, cells * 13) + 18;
+                double needed = Math.max(family.getKey().length() * 9.6 + 6, cells * 13) + 18;
                 if (x + needed > WIDTH - MARGIN && x > MARGIN) {
                     x = MARGIN;
                     rowTop += 46;
