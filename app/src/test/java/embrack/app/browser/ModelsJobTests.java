@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.FilePayload;
 import embrack.core.gear.library.Library;
 import embrack.files.chart.ChartCsv;
@@ -121,7 +122,9 @@ class ModelsJobTests extends AtTheBrowser {
         page.locator(".room-head button").click();
         assertThat(page.locator(".problem").first()).containsText("Not kept: there are mistakes");
         assertThat(page.locator("#chart")).hasValue("programs from 1\n" + line);
+        page.waitForLoadState(LoadState.NETWORKIDLE);
         page.locator("#chart").fill(line);
+        page.waitForFunction("line => JSON.parse(localStorage.getItem('draft lantern-desk-six-fixtures'))[2] === line", line);
         page.locator(".back").click();
         assertThat(page.locator("h1")).hasText("Lantern desk, six fixtures");
         page.navigate("/models/lantern-desk-six-fixtures/edit");
