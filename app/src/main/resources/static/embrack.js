@@ -35,10 +35,12 @@
     "?": () => byId("help").showModal(),
     d: switchGround,
     n: () => openPad(byId("pad-panel").hidden),
-    Escape: () => openPad(false),
     u: () => byId("undo")?.click(),
     r: () => byId("redo")?.click(),
     "/": () => byId("find")?.focus(),
+    "+": () => zoom(1.25),
+    "-": () => zoom(0.8),
+    Escape: () => { openPad(false); document.querySelector(".floor-tools a")?.click(); },
   };
 
   document.addEventListener("keydown", (event) => {
@@ -64,6 +66,8 @@
       field.focus();
       field.setSelectionRange(Number(remark.dataset.from), Number(remark.dataset.to));
     }
+    const larger = event.target.closest("[data-zoom]");
+    if (larger) zoom({ in: 1.25, out: 0.8 }[larger.dataset.zoom] ?? 0);
     if (event.target.closest("[data-help]")) byId("help").showModal();
     if (event.target.closest("[data-print]")) print();
     const pressed = event.target.closest("[data-press]");
@@ -126,6 +130,106 @@
     if (link) link.click();
     else location.assign(to);
   });
+
+  // The wiring picture: moved with the pointer, made larger and smaller, and a link drawn from port to port.
+  const picture = () => document.querySelector("svg[data-pan]");
+  let view = null;
+  function look(svg) {
+    if (!view || view.of !== location.href) view = { of: location.href, box: svg.getAttribute("viewBox").split(" ").map(Number) };
+    svg.setAttribute("viewBox", view.box.join(" "));
+    svg.classList.toggle("far", svg.clientWidth / view.box[2] < 0.62);
+    return view;
+  }
+  function zoom(factor, at) {
+    const svg = picture();
+    if (!svg) return;
+    look(svg);
+    if (factor === 0) view.box = [0, 0, Number(svg.dataset.width), Number(svg.dataset.height)];
+    else {
+      const [x, y, w, h] = view.box;
+      const middle = at ?? [x + w / 2, y + h / 2];
+      view.box = [middle[0] - (middle[0] - x) / factor, middle[1] - (middle[1] - y) / factor, w / factor, h / factor];
+    }
+    look(svg);
+  }
+  const pointIn = (svg, event) => {
+    const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
+    return [p.x, p.y];
+  };
+  document.addEventListener("wheel", (event) => {
+    const svg = event.target.closest("svg[data-pan]");
+    if (!svg || !(event.ctrlKey || event.metaKey)) return;
+    event.preventDefault();
+    zoom(event.deltaY < 0 ? 1.12 : 0.89, pointIn(svg, event));
+  }, { passive: false });
+  let drag = null;
+  document.addEventListener("pointerdown", (event) => {
+    const svg = event.target.closest("svg[data-pan]");
+    if (!svg || event.button !== 0) return;
+    const plug = event.target.closest("[data-port]");
+    if (plug || !event.target.closest("a")) drag = { svg, plug, start: pointIn(svg, event), moved: false };
+  });
+  document.addEventListener("pointermove", (event) => {
+    if (!drag) return;
+    const [x, y] = pointIn(drag.svg, event);
+    if (!drag.moved && Math.hypot(x - drag.start[0], y - drag.start[1]) < 6) return;
+    drag.moved = true;
+    if (drag.plug) {
+      drag.line ??= drag.svg.appendChild(document.createElementNS("http://www.w3.org/2000/svg", "path"));
+      drag.line.setAttribute("class", "pull");
+      drag.line.setAttribute("d", `M${drag.start} L${x} ${y}`);
+    } else {
+      look(drag.svg);
+      view.box = [view.box[0] + drag.start[0] - x, view.box[1] + drag.start[1] - y, view.box[2], view.box[3]];
+      look(drag.svg);
+    }
+  });
+  document.addEventListener("pointerup", (event) => {
+    const ended = drag;
+    drag = null;
+    ended?.line?.remove();
+    if (!ended?.moved) return;
+    const swallow = (click) => { click.preventDefault(); click.stopPropagation(); };
+    addEventListener("click", swallow, { capture: true, once: true });
+    setTimeout(() => removeEventListener("click", swallow, true), 0);
+    const there = document.elementFromPoint(event.clientX, event.clientY)?.closest("[data-port]");
+    if (ended.plug && there && there !== ended.plug) {
+      const token = document.querySelector("input[name=_csrf]");
+      htmx.ajax("POST", `${location.pathname}/links`, { target: "#page", select: "#page", swap: "outerHTML", values: { from: ended.plug.dataset.port, to: there.dataset.port, _csrf: token.value } });
+    }
+  });
+  document.addEventListener("dragstart", (event) => { if (event.target.closest?.("svg[data-pan]")) event.preventDefault(); });
+  for (const event of ["htmx:afterSettle", "DOMContentLoaded"]) document.addEventListener(event, () => { const svg = picture(); if (svg) look(svg); });
+
+  // What others change shows here at once; what is being typed stays.
+  let changes = null;
+  function listen() {
+    const room = document.querySelector("[data-changes]");
+    if (changes && changes.url.endsWith(room?.dataset.changes ?? "none")) return;
+    changes?.close();
+    changes = room ? new EventSource(room.dataset.changes) : null;
+    changes?.addEventListener("revision", (event) => refresh(Number(event.data)));
+  }
+  async function refresh(revision) {
+    const room = document.querySelector("[data-revision]");
+    if (!room || Number(room.dataset.revision) >= revision || drag) return;
+    const answer = await fetch(location.href, { headers: { Accept: "text/html" } });
+    if (!answer.ok) return;
+    const fresh = new DOMParser().parseFromString(await answer.text(), "text/html");
+    const parts = [...document.querySelectorAll("[data-live], #top, #rail")];
+    parts.filter((part) => !part.contains(document.activeElement) || !typing(document.activeElement)).forEach((part) => {
+      const now = fresh.getElementById(part.id);
+      if (!now) return;
+      part.replaceWith(now);
+      htmx.process(now);
+    });
+    const now = document.querySelector("[data-revision]");
+    if (now) now.dataset.revision = String(revision);
+    const svg = picture();
+    if (svg) look(svg);
+  }
+  document.addEventListener("DOMContentLoaded", listen);
+  document.addEventListener("htmx:afterSettle", listen);
 
   function say(words) {
     const lost = byId("lost");

@@ -38,7 +38,7 @@ public record Frame(long rig, String path, String here, String rigName, List<Doo
         Plan plan = report.plan();
         return switch (room) {
             case GEAR -> plan.rig().devices().size() == 1 ? "1 box" : plan.rig().devices().size() + " boxes";
-            case WIRING -> Words.count(plan.rig().cables().size(), "cable");
+            case WIRING -> Words.count(plan.rig().links().size(), "link");
             case SWITCHES -> "%d in use".formatted(plan.switches().assignments().size());
             case PREFLIGHT -> preflight(report);
         };

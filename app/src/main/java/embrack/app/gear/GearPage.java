@@ -7,6 +7,7 @@ import embrack.core.gear.Model;
 import embrack.core.gear.Scope;
 import embrack.core.gear.Setting;
 import embrack.core.name.TapeLabel;
+import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -39,11 +40,12 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
     /**
      * The selected box with all that can be changed about it.
      *
+     * @param goesWithIt what would go with it if it were removed, a sentence; empty when nothing would
      * @param noun what its parts are called: "strip", "part"
      * @param isKnown whether its model is among the models
      * @param isOther whether the rig describes that model in another way
      */
-    record Detail(String id, String name, String model, String modelId, String facts, String noun, boolean isKnown, boolean isOther,
+    record Detail(String id, String name, String model, String modelId, String facts, String goesWithIt, String noun, boolean isKnown, boolean isOther,
             List<SettingField> settings, List<SettingField> inMemory, List<Family> families, List<ModelChoice> hardware) {
     }
 
@@ -64,15 +66,16 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
         return new GearPage(rig.name().text(),
                 rig.devices().stream().map(d -> new Card(d.id().text(), d.name().text(), rig.model(d.id()).name().text(),
                         Facts.line(rig.model(d.id())), selected.filter(d.id()::equals).isPresent())).toList(),
-                selected.flatMap(rig::find).map(device -> detail(plan.rig(), models, device)),
+                selected.flatMap(rig::find).map(device -> detail(plan, models, device)),
                 Stream.of(Kind.values()).map(kind -> new ModelGroup(kind.words(), models.stream().filter(m -> m.kind() == kind).map(m -> choice(m, false)).toList()))
                         .filter(group -> !group.models.isEmpty()).toList());
     }
 
-    private static Detail detail(Rig rig, List<Model> models, Device device) {
+    private static Detail detail(Plan plan, List<Model> models, Device device) {
+        Rig rig = plan.rig();
         Model model = rig.model(device.id());
         Optional<Model> known = models.stream().filter(m -> m.id().equals(model.id())).findFirst();
-        return new Detail(device.id().text(), device.name().text(), model.name().text(), model.id().text(), Facts.line(model),
+        return new Detail(device.id().text(), device.name().text(), model.name().text(), model.id().text(), Facts.line(model), GearEdit.RemoveDevice.goesWith(plan, device.id()),
                 model.kind() == Kind.MIXER ? "strip" : "part", known.isPresent(), known.filter(m -> !m.equals(model)).isPresent(),
                 settings(rig, device, Scope.BOX), settings(rig, device, Scope.MEMORY), families(model, device),
                 models.stream().filter(m -> m.kind() == model.kind()).map(m -> choice(m, m.id().equals(model.id()))).toList());

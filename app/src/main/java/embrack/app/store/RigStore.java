@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -18,9 +19,11 @@ public class RigStore {
     static final String AUTHOR = "this machine";
 
     private final RigMapper mapper;
+    private final ApplicationEventPublisher events;
 
-    RigStore(RigMapper mapper) {
+    RigStore(RigMapper mapper, ApplicationEventPublisher events) {
         this.mapper = mapper;
+        this.events = events;
     }
 
     /** All rigs that are not deleted, last changed first. */
@@ -110,7 +113,10 @@ public class RigStore {
     private void append(RigId id, Function<Revision, Optional<Revision>> next) {
         mapper.lock(id.number()).orElseThrow(() -> new NoSuchRig(id));
         Revision newest = mapper.newest(id.number()).orElseThrow(() -> new NoSuchRig(id));
-        next.apply(newest).ifPresent(revision -> mapper.add(id.number(), AUTHOR, revision));
+        next.apply(newest).ifPresent(revision -> {
+            mapper.add(id.number(), AUTHOR, revision);
+            events.publishEvent(new RigChanged(id, revision.n()));
+        });
     }
 
     private static Optional<Integer> optional(@Nullable Integer n) {

@@ -97,7 +97,8 @@ record PanelView(String path, int number, String label, Optional<Mark> mark, Lis
             case Obstacle.NothingLearned o -> "the box has to learn a message for it first";
             case Obstacle.SendsItsOwn o -> "this switch sends %s %d and nothing else".formatted(o.type().shortName(), o.number());
             case Obstacle.CannotSend o -> "the board cannot send " + o.type().plural();
-            case Obstacle.NoPath o -> "no cable leads there";
+            case Obstacle.NoPath o -> "no link leads there";
+            case Obstacle.KeptBack o -> o.where();
             case Obstacle.OneTooMany o -> "one more than the board sends in a press";
         };
     }

@@ -138,6 +138,10 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
             case Event.Sent sent -> Stream.empty();
             case Event.Lost lost -> Stream.of(new TapeLine(Wire.millis(lost.atMicros()), way(plan, lost.socket()), message, shown.bytes(),
                     "nothing is plugged in here", "stop"));
+            case Event.KeptBack kept -> Stream.of(new TapeLine(Wire.millis(kept.atMicros()), way(plan, kept.socket()), message, shown.bytes(),
+                    "kept back: it " + kept.sieve().words(), "note"));
+            case Event.CameRound round -> Stream.of(new TapeLine(Wire.millis(round.atMicros()), way(plan, round.socket()), message, shown.bytes(),
+                    "comes round again, and would for ever", "stop"));
             case Event.Arrived arrived -> Stream.of(new TapeLine(Wire.millis(arrived.atMicros()), way(plan, arrived.socket()), message,
                     shown.bytes(), outcome(plan, arrived), arrived.reading() instanceof Reading.Acts ? "exact" : "note"));
         };
@@ -152,6 +156,7 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
             case Reading.Acts acts -> Words.list(acts.actions().stream()
                     .map(action -> plan.rig().words(arrived.socket().device(), action)).toList());
             case Reading.OtherChannel other -> "ignored: it listens on channel " + other.listensOn().number();
+            case Reading.InputOff off -> "ignored: %s is off".formatted(off.setting());
             case Reading.MeansNothing nothing -> "ignored: it means nothing to this box";
         };
     }

@@ -1,16 +1,12 @@
 package embrack.app.wiring;
 
 import embrack.app.frame.Echo;
-import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
-import embrack.app.frame.Room;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
-import embrack.app.store.StoredRig;
-import embrack.core.check.Report;
 import embrack.core.plan.Refused;
 import embrack.core.plan.WiringEdit;
-import embrack.core.rig.Cable;
+import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import jakarta.servlet.http.HttpServletRequest;
@@ -24,54 +20,79 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The wiring room. */
+/** The wiring room as a picture and as a table: what is joined to what. */
 @Controller
 @RequestMapping("/rigs/{id}/wiring")
 class WiringController {
 
-    private final RigStore rigs;
+    private static final String TABLE = "table";
 
-    WiringController(RigStore rigs) {
+    private final RigStore rigs;
+    private final WiringRoom room;
+
+    WiringController(RigStore rigs, WiringRoom room) {
         this.rigs = rigs;
+        this.room = room;
     }
 
     @GetMapping
-    String wiring(@PathVariable RigId id, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, Model page) {
-        return show(id, from, to, Echo.NONE, page);
+    String picture(@PathVariable RigId id, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String bpm,
+            @RequestParam(defaultValue = "") String frames, @RequestParam(defaultValue = "false") boolean treadle, Model page) {
+        return room.picture(id, at, to, new LoadForm(bpm, frames, treadle), Echo.NONE, page);
     }
 
-    @PostMapping("/cables")
-    String connect(@PathVariable RigId id, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to) {
-        Rig rig = rigs.load(id).plan().rig();
-        rigs.edit(id, new WiringEdit.Connect(socket(rig, "from", from), socket(rig, "to", to)));
-        return "redirect:/rigs/%s/wiring".formatted(id);
+    @GetMapping("/table")
+    String table(@PathVariable RigId id, Model page) {
+        return room.table(id, Echo.NONE, page);
     }
 
-    @PostMapping("/cables/pull")
-    String disconnect(@PathVariable RigId id, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to) {
+    @PostMapping("/links")
+    String connect(@PathVariable RigId id, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
-        rigs.edit(id, new WiringEdit.Disconnect(new Cable(socket(rig, "cable", from), socket(rig, "cable", to))));
-        return "redirect:/rigs/%s/wiring".formatted(id);
+        WiringEdit.Connect connect = oriented(rig, socket(rig, "from", from), socket(rig, "to", to));
+        rigs.edit(id, connect);
+        return view.equals(TABLE) ? "redirect:/rigs/%s/wiring/table".formatted(id) : toPicture(id, "link:%s~%s".formatted(from, to));
+    }
+
+    @PostMapping("/links/pull")
+    String disconnect(@PathVariable RigId id, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String view) {
+        Rig rig = rigs.load(id).plan().rig();
+        rigs.edit(id, new WiringEdit.Disconnect(socket(rig, "link", from), socket(rig, "link", to)));
+        return view.equals(TABLE) ? "redirect:/rigs/%s/wiring/table".formatted(id) : "redirect:/rigs/%s/wiring".formatted(id);
+    }
+
+    @PostMapping("/links/length")
+    String measure(@PathVariable RigId id, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String length,
+            @RequestParam(defaultValue = "") String view) {
+        Rig rig = rigs.load(id).plan().rig();
+        rigs.edit(id, new WiringEdit.Measure(socket(rig, "length", from), socket(rig, "length", to), length));
+        return view.equals(TABLE) ? "redirect:/rigs/%s/wiring/table".formatted(id) : toPicture(id, "link:%s~%s".formatted(from, to));
     }
 
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         Echo echo = Refusals.answer(refused, request, response);
-        return show(RigId.of(Refusals.pathVariable(request, "id")), echo.typed().getOrDefault("from", ""),
-                echo.typed().getOrDefault("to", ""), echo, page);
+        if (echo.typed().getOrDefault("view", "").equals(TABLE)) {
+            return room.table(id, echo, page);
+        }
+        String from = echo.typed().getOrDefault("from", "");
+        String at = echo.action().endsWith("/length") ? "link:%s~%s".formatted(from, echo.typed().getOrDefault("to", "")) : "port:" + from;
+        return room.picture(id, at, "", LoadForm.NONE, echo, page);
     }
 
-    private String show(RigId id, String from, String to, Echo echo, Model page) {
-        StoredRig stored = rigs.load(id);
-        Rig rig = stored.plan().rig();
-        page.addAttribute("frame", Frame.of(stored, Report.of(stored.plan()), Room.WIRING, "/wiring"))
-                .addAttribute("wiring", WiringPage.of(rig, WiringPage.find(rig, from), WiringPage.find(rig, to)))
-                .addAttribute("echo", echo);
-        return "wiring/wiring";
+    /** Where only the other way round can be joined, the two are swapped: a person may choose either end first. */
+    private static WiringEdit.Connect oriented(Rig rig, Socket from, Socket to) {
+        boolean swapped = Linking.refusal(rig, from, to).isPresent() && Linking.refusal(rig, to, from).isEmpty();
+        return swapped ? new WiringEdit.Connect(to, from) : new WiringEdit.Connect(from, to);
     }
 
     private static Socket socket(Rig rig, String field, String key) {
-        return WiringPage.find(rig, key).orElseThrow(() -> new Refused(field, key.isEmpty()
-                ? "Choose a socket for this end." : "That socket is no longer in the rig. Choose another."));
+        return PortKey.find(rig, key).orElseThrow(() -> new Refused(field, key.isEmpty()
+                ? "Choose a port for this end." : "That port is no longer in the rig; somebody took its box away. Choose another."));
+    }
+
+    private static String toPicture(RigId id, String at) {
+        return "redirect:/rigs/%s/wiring?at=%s".formatted(id, at);
     }
 }

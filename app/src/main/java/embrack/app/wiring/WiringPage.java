@@ -1,48 +1,78 @@
 package embrack.app.wiring;
 
-import embrack.core.midi.Wire;
-import embrack.core.rig.Cable;
-import embrack.core.rig.Rig;
-import embrack.core.rig.Socket;
+import embrack.core.midi.FrameRate;
+import embrack.core.name.TapeLabel;
+import embrack.core.plan.CompiledStep;
+import embrack.core.plan.CompiledSwitch;
+import embrack.core.plan.Compiler;
+import embrack.core.plan.Plan;
+import embrack.core.switches.Assignment;
+import embrack.core.way.Way;
+import embrack.core.way.Ways;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
-/** All that the wiring room shows. */
-record WiringPage(WiringPicture picture, List<SocketChoice> sockets, String from, String to, List<CableRow> cables) {
+/**
+ * All that the picture of the wiring shows, with one panel beside it at most.
+ *
+ * @param switches switches whose paths can be lit
+ */
+record WiringPage(WiringPicture picture, List<SwitchChoice> switches, String focusWords, @Nullable PortPanel port, @Nullable DevicePanel device, @Nullable LinkPanel link,
+        @Nullable SwitchPanel press, LoadForm load, LoadForm.@Nullable Answer answer) {
 
-    /** A socket to choose for an end of a cable. */
-    record SocketChoice(String key, String words, boolean sends) {
+    /** A switch to choose. */
+    record SwitchChoice(String key, String words) {
     }
 
-    /** A cable in the list. */
-    record CableRow(String from, String to, String kind, String fromWords, String toWords) {
+    /** A switch: where its messages go, how long each takes at best and at worst; {@code stopped} says what does not arrive. */
+    record SwitchPanel(String key, String words, String label, List<WayView> ways, List<String> stopped) {
     }
 
-    static WiringPage of(Rig rig, Optional<Socket> from, Optional<Socket> to) {
-        List<Socket> chosen = Stream.of(from, to).flatMap(Optional::stream).toList();
-        return new WiringPage(WiringPicture.of(rig, chosen), sockets(rig),
-                from.map(WiringPicture::key).orElse(""), to.map(WiringPicture::key).orElse(""),
-                rig.cables().stream().map(cable -> row(rig, cable)).toList());
+    static WiringPage of(Plan plan, Focus focus, LoadForm load) {
+        Ways ways = new Ways(plan.rig());
+        List<Way> shown = Focus.ways(focus, plan, ways);
+        return new WiringPage(WiringPicture.of(plan.rig(), focus, Focus.lit(focus, plan.rig(), shown)),
+                plan.switches().assignments().stream().filter(a -> !a.steps().isEmpty()).map(a -> new SwitchChoice(Focus.key(a), words(plan, a))).toList(),
+                words(plan, focus),
+                focus instanceof Focus.OnPort p ? PortPanel.of(plan.rig(), p.socket()) : null,
+                focus instanceof Focus.OnDevice d ? DevicePanel.of(plan, ways, d.device(), d.to(), shown) : null,
+                focus instanceof Focus.OnLink l ? LinkPanel.of(plan, ways, l.link(), shown) : null,
+                focus instanceof Focus.OnSwitch s ? press(plan, ways, s.assignment()) : null,
+                load, focus instanceof Focus.OnLink && load.isAsked() ? load.answer() : null);
     }
 
-    /** The socket that a link names, if the rig has it. */
-    static Optional<Socket> find(Rig rig, String key) {
-        return all(rig).filter(socket -> WiringPicture.key(socket).equals(key)).findFirst();
+    /** The frame rates to choose from. */
+    public List<FrameRate> rates() {
+        return LoadForm.rates();
     }
 
-    private static List<SocketChoice> sockets(Rig rig) {
-        return all(rig).map(socket -> new SocketChoice(WiringPicture.key(socket), "%s %s%s".formatted(rig.name(socket.device()),
-                rig.port(socket).words(), rig.cableIn(socket).isPresent() ? " (taken)" : ""), rig.port(socket).direction().isSending())).toList();
+    private static String words(Plan plan, Focus focus) {
+        return switch (focus) {
+            case Focus.Whole w -> "";
+            case Focus.OnPort p -> plan.rig().words(p.socket());
+            case Focus.OnDevice d -> plan.rig().name(d.device()).text();
+            case Focus.OnLink l -> "link " + plan.rig().words(l.link());
+            case Focus.OnSwitch s -> plan.words(s.assignment().at());
+        };
     }
 
-    private static Stream<Socket> all(Rig rig) {
-        return rig.devices().stream().flatMap(d -> rig.model(d.id()).cablePorts().stream().map(p -> new Socket(d.id(), p.id())));
+    private static String words(Plan plan, Assignment assignment) {
+        return plan.words(assignment.at()) + assignment.label().map(l -> ": " + l).orElse("");
     }
 
-    private static CableRow row(Rig rig, Cable cable) {
-        return new CableRow(WiringPicture.key(cable.from()), WiringPicture.key(cable.to()),
-                "%s, %d µs a byte".formatted(rig.port(cable.from()).connector().words(), Wire.MICROS_PER_BYTE),
-                rig.words(cable.from()), rig.words(cable.to()));
+    private static SwitchPanel press(Plan plan, Ways ways, Assignment assignment) {
+        CompiledSwitch compiled = new Compiler(plan, ways).compile(assignment);
+        return new SwitchPanel(Focus.key(assignment), plan.words(assignment.at()), assignment.label().map(TapeLabel::text).orElse(""),
+                compiled.steps().stream().filter(step -> step.obstacle().isEmpty()).collect(Collectors.groupingBy(step -> step.way().orElseThrow(),
+                        LinkedHashMap::new, Collectors.toList())).entrySet().stream().map(e -> view(ways, compiled, e.getKey(), e.getValue())).toList(),
+                compiled.steps().stream().filter(step -> step.obstacle().isPresent()).map(step -> plan.words(step.step())).toList());
+    }
+
+    /** At worst a message is the last of the press. */
+    private static WayView view(Ways ways, CompiledSwitch compiled, Way way, List<CompiledStep> steps) {
+        int own = steps.getLast().messages().getLast().length();
+        return WayView.of(ways, way, own, compiled.bytes() - own);
     }
 }

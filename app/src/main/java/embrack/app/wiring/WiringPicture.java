@@ -2,155 +2,178 @@ package embrack.app.wiring;
 
 import embrack.core.gear.Port;
 import embrack.core.gear.SettingId;
-import embrack.core.rig.Cable;
+import embrack.core.rig.Area;
 import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.LinkKind;
+import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
+import embrack.core.way.Readiness;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
-import org.eclipse.elk.alg.layered.options.LayeredMetaDataProvider;
-import org.eclipse.elk.alg.layered.options.LayeredOptions;
-import org.eclipse.elk.core.RecursiveGraphLayoutEngine;
-import org.eclipse.elk.core.data.LayoutMetaDataService;
-import org.eclipse.elk.core.math.ElkPadding;
-import org.eclipse.elk.core.options.CoreOptions;
-import org.eclipse.elk.core.options.Direction;
-import org.eclipse.elk.core.options.EdgeRouting;
-import org.eclipse.elk.core.options.PortConstraints;
-import org.eclipse.elk.core.options.PortSide;
-import org.eclipse.elk.core.util.BasicProgressMonitor;
-import org.eclipse.elk.graph.ElkBendPoint;
-import org.eclipse.elk.graph.ElkEdge;
-import org.eclipse.elk.graph.ElkEdgeSection;
-import org.eclipse.elk.graph.ElkNode;
-import org.eclipse.elk.graph.ElkPort;
-import org.eclipse.elk.graph.util.ElkGraphUtil;
 
 /**
- * The rig as boxes and cables, laid out by the Eclipse Layout Kernel: senders left, receivers right, no line through a
- * box. All lengths in pixels.
+ * The rig as boxes in lanes and links between them, ready to be drawn. All lengths in pixels.
+ *
+ * @param lanes a lane for each place where anything stands, from left to right
  */
-record WiringPicture(int width, int height, List<Box> boxes, List<Line> lines) {
+record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, List<Line> lines) {
 
-    private static final int BOX_WIDTH = 180;
-    private static final int HEAD = 62;
-    private static final int PORT_STEP = 26;
-    private static final int PORT_DOWN = 6;
-    private static final int LONGEST_NAME = 20;
+    private static final int LONGEST_NAME = 18;
 
-    static {
-        LayoutMetaDataService.getInstance().registerLayoutMetaDataProviders(new LayeredMetaDataProvider());
+    /** Letters of a name in a line when it is drawn large, to be read from far. */
+    private static final int FAR_LINE = 10;
+
+    /** Wider than this, the whole picture is drawn for far reading at first. */
+    private static final int NEAR_WIDTH = 1_750;
+
+    /** Room around what is lit. */
+    private static final int AROUND = 40;
+
+    /** The least part of the whole that is shown at first, so that one sees where one is. */
+    private static final double LEAST_PART = 0.35;
+
+    /** A place, from its left edge to its right. */
+    record Lane(String name, int x, int width) {
     }
 
-    /** A device; {@code tape} is its name, cut to what fits; {@code tapeWidth} what the name needs. */
-    record Box(String id, String name, String tape, int tapeWidth, String facts, int x, int y, int width, int height, List<Plug> plugs) {
+    /**
+     * A device; {@code tape} is its name, cut to what fits; {@code tapeWidth} what the name needs.
+     *
+     * @param isHost whether apps stand in it
+     * @param tone "lit", "faded" or ""
+     */
+    record Box(String id, String name, String tape, int tapeWidth, String facts, int x, int y, int width, int height, boolean isHost, String tone, List<String> farName, List<Plug> plugs) {
     }
 
-    /** A socket at the edge of its box; {@code x} and {@code y} are the middle, counted from the box. */
-    record Plug(String key, String name, boolean sends, boolean taken, boolean chosen, int x, int y) {
+    /**
+     * A port at the edge of its box; {@code x} and {@code y} are the middle, counted from the box.
+     *
+     * @param tone "chosen", "fits", "no" or ""
+     * @param hint what would come of joining it to the chosen port; else what is in it
+     */
+    record Plug(String key, String name, boolean isRight, boolean taken, String tone, String hint, int x, int y) {
     }
 
-    /** A cable as an SVG path. */
-    record Line(String words, String path) {
+    /** A link as an SVG path; {@code tone} as of a box, or "lame" when it carries nothing yet. */
+    record Line(String key, String words, String kind, String tone, String path) {
     }
 
-    static WiringPicture of(Rig rig, List<Socket> chosen) {
-        return new Layout(rig).picture(chosen);
+    /** Whether the whole of it is too small to read what stands at the ports. */
+    public boolean isFar() {
+        return width > NEAR_WIDTH;
     }
 
-    /** A socket in a link: {@code vocal-mixer.in}. */
-    static String key(Socket socket) {
-        return socket.device() + "." + socket.port();
+    /**
+     * The part that is shown at first, as an SVG view box of the shape of the whole: all that is lit, or the whole.
+     */
+    public String view() {
+        List<Box> lit = boxes.stream().filter(box -> box.tone.equals("lit")).toList();
+        if (lit.isEmpty()) {
+            return "0 0 %d %d".formatted(width, height);
+        }
+        int left = lit.stream().mapToInt(Box::x).min().orElse(0) - AROUND;
+        int top = lit.stream().mapToInt(Box::y).min().orElse(0) - AROUND;
+        int right = lit.stream().mapToInt(box -> box.x + box.width).max().orElse(width) + AROUND;
+        int bottom = lit.stream().mapToInt(box -> box.y + box.height).max().orElse(height) + AROUND;
+        double scale = Math.min(1, Math.max(Math.max((double) (right - left) / width, (double) (bottom - top) / height), LEAST_PART));
+        double x = Math.clamp((left + right - width * scale) / 2, 0, width - width * scale);
+        double y = Math.clamp((top + bottom - height * scale) / 2, 0, height - height * scale);
+        return String.format(Locale.ROOT, "%.0f %.0f %.0f %.0f", x, y, width * scale, height * scale);
     }
 
-    private static final class Layout {
+    static WiringPicture of(Rig rig) {
+        return of(rig, new Focus.Whole(), Optional.empty());
+    }
 
-        private final Rig rig;
-        private final ElkNode root = ElkGraphUtil.createGraph();
-        private final Map<Device, ElkNode> nodes = new HashMap<>();
-        private final Map<Socket, ElkPort> ports = new HashMap<>();
-        private final Map<Cable, ElkEdge> edges = new HashMap<>();
+    static WiringPicture of(Rig rig, Focus focus, Optional<Focus.Lit> lit) {
+        return new Drawing(rig, focus, lit).picture();
+    }
 
-        Layout(Rig rig) {
-            this.rig = rig;
-            root.setProperty(CoreOptions.ALGORITHM, LayeredOptions.ALGORITHM_ID);
-            root.setProperty(CoreOptions.DIRECTION, Direction.RIGHT);
-            root.setProperty(CoreOptions.EDGE_ROUTING, EdgeRouting.ORTHOGONAL);
-            root.setProperty(CoreOptions.PADDING, new ElkPadding(18));
-            root.setProperty(CoreOptions.SPACING_NODE_NODE, 36.0);
-            root.setProperty(CoreOptions.SPACING_COMPONENT_COMPONENT, 44.0);
-            root.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, 52.0);
-            rig.devices().forEach(this::addNode);
-            rig.cables().forEach(cable -> edges.put(cable,
-                    ElkGraphUtil.createSimpleEdge(ports.get(cable.from()), ports.get(cable.to()))));
-            new RecursiveGraphLayoutEngine().layout(root, new BasicProgressMonitor());
+    /** Turns a layout into what is drawn. */
+    private record Drawing(Rig rig, Layout layout, Readiness readiness, Optional<Socket> chosen, Optional<Focus.Lit> lit) {
+
+        Drawing(Rig rig, Focus focus, Optional<Focus.Lit> lit) {
+            this(rig, new Layout(rig), new Readiness(rig), focus instanceof Focus.OnPort p ? Optional.of(p.socket()) : Optional.empty(), lit);
         }
 
-        private void addNode(Device device) {
-            ElkNode node = ElkGraphUtil.createNode(root);
-            nodes.put(device, node);
-            node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_POS);
+        WiringPicture picture() {
+            List<Device> outerFirst = Stream.concat(rig.devices().stream().filter(d -> d.spot().host().isEmpty()), rig.devices().stream().filter(d -> d.spot().host().isPresent())).toList();
+            return new WiringPicture(layout.width(), layout.height(), lanes(), outerFirst.stream().map(this::box).toList(), rig.links().stream().map(this::line).toList());
+        }
+
+        private List<Lane> lanes() {
+            List<Lane> lanes = new ArrayList<>();
+            List<Area> used = Stream.of(Area.values()).filter(area -> rig.devices().stream().anyMatch(d -> rig.area(d.id()) == area)).toList();
             int left = 0;
-            int right = 0;
-            for (Port port : rig.model(device.id()).cablePorts()) {
-                boolean sends = port.direction().isSending();
-                ElkPort elk = ElkGraphUtil.createPort(node);
-                elk.setDimensions(0, 0);
-                elk.setProperty(CoreOptions.PORT_SIDE, sends ? PortSide.EAST : PortSide.WEST);
-                elk.setLocation(sends ? BOX_WIDTH : 0, HEAD + PORT_DOWN + PORT_STEP * (sends ? right++ : left++));
-                ports.put(new Socket(device.id(), port.id()), elk);
+            for (int i = 0; i < used.size(); i++) {
+                int right = i + 1 == used.size() ? layout.width() : (layout.right(used.get(i)) + layout.left(used.get(i + 1))) / 2;
+                lanes.add(new Lane(used.get(i).words(), left, right - left));
+                left = right;
             }
-            node.setDimensions(BOX_WIDTH, HEAD + PORT_STEP * Math.max(1, Math.max(left, right)));
+            return lanes;
         }
 
-        WiringPicture picture(List<Socket> chosen) {
-            return new WiringPicture((int) Math.ceil(root.getWidth()), (int) Math.ceil(root.getHeight()),
-                    rig.devices().stream().map(device -> box(device, chosen)).toList(),
-                    rig.cables().stream().map(this::line).toList());
-        }
-
-        private Box box(Device device, List<Socket> chosen) {
-            ElkNode node = nodes.get(device);
+        private Box box(Device device) {
+            Layout.Place place = layout.place(device.id());
             String name = device.name().text();
             String tape = name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME - 1).strip() + "\u2026";
-            return new Box(device.id().text(), name, tape, 26 + tape.length() * 15 / 2, facts(device), (int) node.getX(), (int) node.getY(),
-                    (int) node.getWidth(), (int) node.getHeight(),
-                    rig.model(device.id()).cablePorts().stream().map(p -> plug(new Socket(device.id(), p.id()), p, chosen)).toList());
+            return new Box(device.id().text(), name, tape, Math.min(place.width() - 14, 26 + tape.length() * 15 / 2), facts(device), place.x(), place.y(), place.width(), place.height(),
+                    !rig.appsIn(device.id()).isEmpty(), tone(lit.map(l -> l.devices().contains(device.id()))), farName(name),
+                    Layout.ports(rig, device.id()).map(p -> plug(new Socket(device.id(), p.id()), p, place)).toList());
         }
 
-        private Plug plug(Socket socket, Port port, List<Socket> chosen) {
-            boolean sends = port.direction().isSending();
-            return new Plug(key(socket), port.name().text(), sends, rig.cableIn(socket).isPresent(), chosen.contains(socket),
-                    sends ? BOX_WIDTH : 0, (int) ports.get(socket).getY());
+        /** The name in at most three short lines. */
+        private static List<String> farName(String name) {
+            List<String> lines = new ArrayList<>();
+            for (String word : name.split(" ")) {
+                String last = lines.isEmpty() ? "" : lines.getLast();
+                if (!last.isEmpty() && last.length() + 1 + word.length() <= FAR_LINE) {
+                    lines.set(lines.size() - 1, last + " " + word);
+                } else {
+                    lines.add(word.length() <= FAR_LINE ? word : word.substring(0, FAR_LINE - 1) + "\u2026");
+                }
+            }
+            return lines.stream().limit(3).toList();
+        }
+
+        private static String tone(Optional<Boolean> isLit) {
+            return isLit.map(yes -> yes ? "lit" : "faded").orElse("");
+        }
+
+        private Plug plug(Socket socket, Port port, Layout.Place place) {
+            Layout.Point at = layout.port(socket);
+            boolean right = at.x() > place.x() + place.width() / 2;
+            Optional<String> refusal = chosen.filter(c -> !c.equals(socket)).flatMap(c -> refusal(c, socket));
+            String tone = chosen.map(c -> c.equals(socket) ? "chosen" : refusal.isEmpty() ? "fits" : "no").orElse("");
+            List<String> holds = rig.linksIn(socket).stream().map(link -> rig.words(link.beyond(socket))).toList();
+            return new Plug(PortKey.of(socket), port.name().text(), right, !holds.isEmpty(), tone,
+                    refusal.orElse(holds.isEmpty() ? port.connector().words() : "joined to " + String.join(", ", holds)), at.x() - place.x(), at.y() - place.y());
+        }
+
+        /** Why two ports cannot be joined either way round. */
+        private Optional<String> refusal(Socket one, Socket other) {
+            Optional<String> there = Linking.refusal(rig, one, other);
+            return there.isEmpty() || Linking.refusal(rig, other, one).isEmpty() ? Optional.empty() : there;
         }
 
         private String facts(Device device) {
-            if (rig.model(device.id()).cablePorts().isEmpty()) {
-                return "no 5-pin or TRS socket";
-            }
-            return Stream.of(SettingId.RECEIVE_CHANNEL, SettingId.SEND_CHANNEL)
+            Optional<String> role = rig.model(device.id()).ports().stream().anyMatch(Port::carriesMidi) ? Stream.of(SettingId.RECEIVE_CHANNEL, SettingId.SEND_CHANNEL)
                     .flatMap(setting -> rig.setting(device.id(), setting).map(channel -> (setting.equals(SettingId.SEND_CHANNEL)
-                            ? "sends on ch " : "listens on ch ") + channel).stream())
-                    .findFirst().orElseGet(() -> rig.model(device.id()).board().isPresent() ? "channel per message" : rig.model(device.id()).kind().words());
+                            ? "sends on ch " : "listens on ch ") + channel).stream()).findFirst() : Optional.empty();
+            return role.orElseGet(() -> rig.model(device.id()).board().isPresent() ? "channel per message" : rig.model(device.id()).kind().words());
         }
 
-        private Line line(Cable cable) {
-            ElkEdgeSection section = edges.get(cable).getSections().getFirst();
-            List<String> points = new ArrayList<>();
-            points.add(point(section.getStartX(), section.getStartY()));
-            for (ElkBendPoint bend : section.getBendPoints()) {
-                points.add(point(bend.getX(), bend.getY()));
-            }
-            points.add(point(section.getEndX(), section.getEndY()));
-            return new Line(rig.words(cable), "M" + String.join(" L", points));
-        }
-
-        private static String point(double x, double y) {
-            return String.format(Locale.ROOT, "%.1f %.1f", x, y);
+        private Line line(Link link) {
+            LinkKind kind = rig.kind(link);
+            String tone = kind.carriesMidi() && readiness.lack(link).isPresent() ? "lame" : tone(lit.map(l -> l.links().contains(link)));
+            List<String> points = layout.line(link).stream().map(p -> String.format(Locale.ROOT, "%d %d", p.x(), p.y())).toList();
+            return new Line(PortKey.of(link), "%s link %s".formatted(kind.words(), rig.words(link)), kind.key(), tone, "M" + String.join(" L", points));
         }
     }
 }

@@ -117,8 +117,8 @@ class BadInputTests extends AtTheBrowser {
     void filesThatAreNoPlanAreRefused() {
         hand.importFile("[not a plan".getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("line 1, column");
-        hand.importFile(Examples.muteBoard().replace("\"cables\"", "\"ropes\"").getBytes(StandardCharsets.UTF_8));
-        assertThat(hand.page.locator(".problems")).containsText("cables: is missing");
+        hand.importFile(Examples.muteBoard().replace("\"links\"", "\"ropes\"").getBytes(StandardCharsets.UTF_8));
+        assertThat(hand.page.locator(".problems")).containsText("links: is missing");
         hand.importFile(Examples.muteBoard().replace("\"version\" : 2", "\"version\" : 7").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("written by a newer Embrack");
         hand.importFile(new byte[20 << 20]);

@@ -25,7 +25,10 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 @AppTest
 class LookTests {
 
-    private static final List<String> PAGES = List.of("/", "/rigs/1/gear", "/rigs/1/gear/vocal-mixer", "/rigs/1/wiring?from=choir-board.out",
+    private static final List<String> PAGES = List.of("/", "/rigs/1/gear", "/rigs/1/gear/vocal-mixer", "/rigs/1/wiring",
+            "/rigs/1/wiring?at=port:choir-board.out", "/rigs/1/wiring?at=device:computer-a", "/rigs/1/wiring?at=link:quay-board.out~merger.in-1&bpm=120&frames=FPS_25&treadle=true",
+            "/rigs/1/wiring?at=switch:quay-board.1.1", "/rigs/1/wiring/table", "/rigs/1/wiring/power", "/rigs/1/wiring/sound", "/rigs/1/wiring/failures", "/rigs/1/wiring/lists",
+           
             "/rigs/1/switches/choir-board/1/3?press=1.1.2&find=mute", "/rigs/1/switches/voice-board/1/1", "/rigs/1/preflight", "/rigs/1/sheets",
             "/models?rig=1", "/models?can=mute+by+control+change", "/models/loop-table-five-tracks?press=select+Memory+3", "/models/keyboard-workstation?rig=1",
             "/models/scene-desk/print", "/models/lantern-desk-six-fixtures/edit", "/numbers?q=0", "/nothing-here");

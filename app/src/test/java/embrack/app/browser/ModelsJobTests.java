@@ -84,7 +84,7 @@ class ModelsJobTests extends AtTheBrowser {
         hand.addBox("Loop station, 3 tracks", "Looper");
         hand.set("MIDI receive channel", "2");
         hand.go("Wiring");
-        hand.cable("Loop board 5-pin MIDI OUT", "Looper 5-pin MIDI IN");
+        hand.link("Loop board 5-pin MIDI OUT", "Looper 5-pin MIDI IN");
         hand.go("Switches");
         hand.addStep("record 2", "record or play Track 2");
         assertThat(page.locator(".steps .midi")).hasText(Pattern.compile("ch 2\\s+CC 81\\s+127\\s+B1 51 7F"));

@@ -43,21 +43,21 @@ class MuteBoardJobTests extends AtTheBrowser {
         hand.set("Return 2", "Vocal delay return");
 
         hand.go("Wiring");
-        hand.cable("Voice board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI THRU");
-        assertThat(hand.page.locator(".problem")).hasText("Voice board MIDI OUT and Vocal mixer MIDI THRU both send. A cable goes from OUT or THRU to IN.");
+        hand.link("Voice board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI THRU");
+        assertThat(hand.page.locator(".problem")).hasText("Voice board MIDI OUT and Vocal mixer MIDI THRU both send. A link goes from an OUT or THRU to an IN.");
         Stagehand.see(hand.page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)), "voice-board.out");
-        hand.cable("Voice board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI IN");
-        assertThat(hand.page.locator("tbody tr")).hasCount(1);
-        hand.cable("Vocal mixer 5-pin MIDI THRU", "Vocal mixer 5-pin MIDI IN (taken)");
-        assertThat(hand.page.locator(".problem")).hasText("Both ends are in Vocal mixer. A cable goes from one box to another.");
+        hand.link("Voice board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI IN");
+        assertThat(hand.page.locator(".links tbody tr")).hasCount(1);
+        hand.link("Vocal mixer 5-pin MIDI THRU", "Vocal mixer 5-pin MIDI IN (joined)");
+        assertThat(hand.page.locator(".problem")).hasText("Both ends are in Vocal mixer. A link goes from one box to another.");
         hand.go("Gear");
         hand.addBox("Four-switch desk board", "Spare board");
         hand.go("Wiring");
-        hand.cable("Spare board 5-pin MIDI OUT", "Voice board 5-pin MIDI OUT (taken)");
+        hand.link("Spare board 5-pin MIDI OUT", "Voice board 5-pin MIDI OUT (joined)");
         assertThat(hand.page.locator(".problem")).containsText("both send");
-        hand.cable("Spare board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI IN (taken)");
-        assertThat(hand.page.locator(".problem")).hasText("Vocal mixer MIDI IN already holds the cable from Voice board MIDI OUT to"
-                + " Vocal mixer MIDI IN. One socket takes one cable; pull that one first.");
+        hand.link("Spare board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI IN (joined)");
+        assertThat(hand.page.locator(".problem")).hasText("Vocal mixer MIDI IN already holds the link from Voice board MIDI OUT to"
+                + " Vocal mixer MIDI IN. It takes one; pull that one first.");
         hand.go("Gear");
         hand.page.getByText("Spare board").click();
         hand.click("Remove Spare board");
@@ -105,7 +105,7 @@ class MuteBoardJobTests extends AtTheBrowser {
         hand.go("Preflight");
         assertThat(hand.page.locator(".empty")).containsText("Nothing was found");
         hand.page.getByText("Programming sheets").click();
-        assertThat(hand.page.locator(".sheet h2")).hasText(new String[] {"Vocal mixer", "Cables", "Voice board", "Try every switch"});
+        assertThat(hand.page.locator(".sheet h2")).hasText(new String[] {"Vocal mixer", "Cables", "Switch on, in this order", "Voice board", "Try every switch"});
         assertThat(hand.page.locator(".sheet").first()).containsText("Set MIDI receive channel to 2.");
         Locator board = hand.page.locator(".sheet").nth(2);
         assertThat(board.locator("h3")).hasText(new String[] {"Set on the box", "Bank A, switch 1", "Bank A, switch 2: Voice dry",
@@ -199,15 +199,16 @@ class MuteBoardJobTests extends AtTheBrowser {
     void aMissingCableHasNoWayAndIsPluggedByItsButton() {
         importExample();
         hand.go("Wiring");
+        hand.page.getByText("Table").click();
         hand.page.getByText("Pull it").click();
-        assertThat(hand.page.locator(".empty")).hasText("None yet.");
+        assertThat(hand.page.locator(".empty")).hasText("No links yet.");
         hand.go("Switches");
         assertThat(hand.verdicts()).isEqualTo(List.of("no way", "no way", "no way", "no way"));
-        assertThat(hand.findings()).singleElement().asString().contains("No cable leads from Voice board to Vocal mixer.",
-                "Plug a cable from Voice board MIDI OUT to Vocal mixer MIDI IN.");
+        assertThat(hand.findings()).singleElement().asString().contains("No link leads from Voice board to Vocal mixer.",
+                "Link Voice board MIDI OUT to Vocal mixer MIDI IN.");
         hand.page.keyboard().press("3");
         assertThat(hand.page.locator(".tape-press li").first()).containsText("nothing is plugged in here");
-        hand.click("Plug it in");
+        hand.click("Link them");
         assertThat(hand.page.locator(".finding")).hasCount(0);
         assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
     }

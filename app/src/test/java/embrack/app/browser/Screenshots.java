@@ -26,6 +26,10 @@ class Screenshots {
             shot(ground, 1280, 800, "/rigs/1/switches/voice-board/1/2", "switches-" + suffix, "12");
             shot(ground, 1280, 800, "/rigs/1/sheets", "sheet-" + suffix, "");
         }
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring?at=switch:quay-board.1.1", "wiring-path-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/failures", "failures-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/table", "wiring-table-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/lists", "lists-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models?can=mute+by+control+change", "models-desk", "");

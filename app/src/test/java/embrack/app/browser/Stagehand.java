@@ -90,10 +90,15 @@ final class Stagehand implements AutoCloseable {
         at("/" + room.toLowerCase(Locale.ROOT));
     }
 
-    void cable(String from, String to) {
+    /** Joins two ports in the table of the wiring room. */
+    void link(String from, String to) {
+        if (!page.url().endsWith("/wiring/table")) {
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Table").setExact(true)).click();
+            at("/wiring/table");
+        }
         choose("From", from);
         choose("To", to);
-        click("Plug it in");
+        click("Join them");
     }
 
     void chooseSwitch(int number) {

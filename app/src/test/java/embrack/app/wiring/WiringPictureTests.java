@@ -30,9 +30,9 @@ class WiringPictureTests {
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
     void boxesDoNotOverlapAndNoLineRunsThroughOne(long seed) {
         Rig rig = randomRig(new Random(seed));
-        WiringPicture picture = WiringPicture.of(rig, List.of());
+        WiringPicture picture = WiringPicture.of(rig);
         assertThat(picture.boxes()).hasSameSizeAs(rig.devices());
-        assertThat(picture.lines()).hasSameSizeAs(rig.cables());
+        assertThat(picture.lines()).hasSameSizeAs(rig.links());
         List<Rectangle2D> boxes = picture.boxes().stream().map(WiringPictureTests::rectangle).toList();
         Rectangle2D paper = new Rectangle2D.Double(0, 0, picture.width(), picture.height());
         for (Rectangle2D box : boxes) {
@@ -48,7 +48,7 @@ class WiringPictureTests {
     @Test
     void linesBeginAndEndAtTheirSockets() {
         Rig rig = randomRig(new Random(1));
-        WiringPicture picture = WiringPicture.of(rig, List.of());
+        WiringPicture picture = WiringPicture.of(rig);
         List<String> ends = picture.boxes().stream().flatMap(box -> box.plugs().stream().filter(WiringPicture.Plug::taken)
                 .map(plug -> "%d %d".formatted(box.x() + plug.x(), box.y() + plug.y()))).sorted().toList();
         List<String> drawn = picture.lines().stream().map(WiringPictureTests::pieces)
@@ -60,7 +60,7 @@ class WiringPictureTests {
     @Test
     void longNamesAreCutOnTapeAndWholeOnFocus() {
         Plan plan = new GearEdit.AddDevice("The mixer behind the curtain at the left", Library.RACK_MIXER).apply(Plan.empty(new TapeLabel("R")));
-        WiringPicture.Box box = WiringPicture.of(plan.rig(), List.of()).boxes().getFirst();
+        WiringPicture.Box box = WiringPicture.of(plan.rig()).boxes().getFirst();
         assertThat(box.tape()).isEqualTo("The mixer behind th\u2026").hasSizeLessThan(21);
         assertThat(box.name()).isEqualTo("The mixer behind the curtain at the left");
         assertThat(box.tapeWidth()).isLessThanOrEqualTo(box.width());

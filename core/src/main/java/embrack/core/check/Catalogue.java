@@ -1,9 +1,12 @@
 package embrack.core.check;
 
 import embrack.core.check.gear.GearRules;
+import embrack.core.check.power.PowerRules;
 import embrack.core.check.rig.RigRules;
 import embrack.core.check.rule.Rule;
+import embrack.core.check.sound.SoundRules;
 import embrack.core.check.switches.SwitchRules;
+import embrack.core.check.wiring.WiringRules;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
@@ -11,7 +14,7 @@ import java.util.stream.Stream;
 /** All rules, by code. */
 public final class Catalogue {
 
-    private static final List<Rule> RULES = Stream.of(GearRules.ALL, RigRules.ALL, SwitchRules.ALL)
+    private static final List<Rule> RULES = Stream.of(GearRules.ALL, PowerRules.ALL, RigRules.ALL, SoundRules.ALL, SwitchRules.ALL, WiringRules.ALL)
             .flatMap(List::stream).sorted(Comparator.comparing(Rule::info)).toList();
 
     private Catalogue() {

@@ -45,7 +45,7 @@ public record Impact(List<String> lost, List<SwitchAt> reprogram, List<Finding> 
 
     private static List<String> lost(Plan before, Plan after) {
         List<String> lost = new ArrayList<>();
-        before.rig().cables().stream().filter(cable -> !after.rig().cables().contains(cable))
+        before.rig().links().stream().filter(cable -> !after.rig().links().contains(cable))
                 .forEach(cable -> lost.add("The cable %s is pulled.".formatted(before.rig().words(cable))));
         for (Device device : before.rig().devices()) {
             Optional<Device> now = after.rig().find(device.id());

@@ -7,6 +7,7 @@ import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Prover;
 import embrack.core.switches.SwitchAt;
+import embrack.core.way.Ways;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,8 +21,9 @@ public record Report(Plan plan, List<Proof> proofs, List<Finding> findings) {
 
     /** Proves and checks a plan. */
     public static Report of(Plan plan) {
-        List<Proof> proofs = new Prover(plan).all();
-        Subject subject = new Subject(plan, proofs);
+        Ways ways = new Ways(plan.rig());
+        List<Proof> proofs = new Prover(plan, ways).all();
+        Subject subject = new Subject(plan, proofs, ways);
         List<Finding> findings = Catalogue.rules().stream().flatMap(rule -> rule.check(subject)).sorted().toList();
         return new Report(plan, proofs, findings);
     }

@@ -9,6 +9,7 @@ public enum Connector {
     USB_HOST("USB host", false, true),
     BLUETOOTH("Bluetooth", false, true),
     NETWORK("network", false, true),
+    WIFI("Wi-Fi", false, true),
     VIRTUAL("virtual", false, true),
     POWER("power", false, false),
     AUDIO("audio", false, false),

@@ -28,4 +28,9 @@ public enum Direction {
     public boolean isSending() {
         return sending;
     }
+
+    /** Whether messages come in here. */
+    public boolean isReceiving() {
+        return this == IN || this == BOTH;
+    }
 }

@@ -16,7 +16,8 @@ public enum Kind {
     PICTURES("words and pictures"),
     INTERFACE("interface"),
     PLAYBACK_PAIR("playback interface"),
-    HOST("computer or tablet");
+    HOST("computer or tablet"),
+    SUPPLY("power supply");
 
     private final String words;
 

@@ -49,6 +49,21 @@ public record Model(ModelId id, TapeLabel name, Kind kind, Sockets sockets, Surf
         return cablePorts().stream().filter(p -> p.direction() == direction).toList();
     }
 
+    /** Whether it is a program that lives in a computer or tablet: it has ports inside one. */
+    public boolean isApp() {
+        return ports().stream().anyMatch(p -> p.connector() == Connector.VIRTUAL);
+    }
+
+    /** Its sound outputs, in order. */
+    public List<Port> outputs() {
+        return ports().stream().filter(p -> p.connector() == Connector.AUDIO && p.direction().isSending()).toList();
+    }
+
+    /** Ports that messages pass. */
+    public List<Port> midiPorts() {
+        return ports().stream().filter(Port::carriesMidi).toList();
+    }
+
     /** Ports that take a 5-pin or TRS cable. */
     public List<Port> cablePorts() {
         return ports().stream().filter(p -> p.connector().isSerial()).toList();

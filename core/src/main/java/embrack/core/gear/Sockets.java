@@ -1,21 +1,27 @@
 package embrack.core.gear;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /**
- * What can be plugged into a box or joined to it.
+ * What can be plugged into a box or joined to it, and the ways through it.
  *
  * @param ports ids unique
  * @param shared sockets with more uses than they can have at once
+ * @param passes ways through the box, beside those from its inputs to its THRU; true for those that are open in a new box
  */
-public record Sockets(List<Port> ports, List<SharedSocket> shared) {
+public record Sockets(List<Port> ports, List<SharedSocket> shared, SortedMap<Route, Boolean> passes) {
 
     public Sockets {
         ports = List.copyOf(ports);
         shared = List.copyOf(shared);
+        passes = Collections.unmodifiableSortedMap(new TreeMap<>(passes));
         Set<PortId> ids = new HashSet<>();
         for (Port port : ports) {
             if (!ids.add(port.id())) {
@@ -25,6 +31,14 @@ public record Sockets(List<Port> ports, List<SharedSocket> shared) {
         shared.stream().flatMap(s -> s.ports().stream()).filter(id -> !ids.contains(id)).findFirst().ifPresent(id -> {
             throw new IllegalArgumentException("a shared socket names the port \"%s\", which is not there".formatted(id));
         });
+        for (Route route : passes.keySet()) {
+            requireIsWay(ports, route);
+        }
+    }
+
+    /** Sockets that nothing shares and nothing but a THRU passes on between. */
+    public Sockets(List<Port> ports, List<SharedSocket> shared) {
+        this(ports, shared, Collections.emptySortedMap());
     }
 
     /** Sockets that nothing shares. */
@@ -34,5 +48,36 @@ public record Sockets(List<Port> ports, List<SharedSocket> shared) {
 
     public Optional<Port> port(PortId id) {
         return ports.stream().filter(port -> port.id().equals(id)).findFirst();
+    }
+
+    /** All ways through the box, with whether a new box has them open: from every 5-pin or TRS input to every THRU, and what it passes beside. */
+    public SortedMap<Route, Boolean> routes() {
+        SortedMap<Route, Boolean> routes = new TreeMap<>(passes);
+        for (Port in : withDirection(Direction.IN)) {
+            for (Port thru : withDirection(Direction.THRU)) {
+                routes.putIfAbsent(new Route(in.id(), thru.id()), true);
+            }
+        }
+        return routes;
+    }
+
+    private List<Port> withDirection(Direction direction) {
+        return ports.stream().filter(p -> p.connector().isSerial() && p.direction() == direction).toList();
+    }
+
+    private static void requireIsWay(List<Port> ports, Route route) {
+        List<PortId> missing = new ArrayList<>(List.of(route.from(), route.to()));
+        for (Port port : ports) {
+            if (port.id().equals(route.from()) && !(port.carriesMidi() && port.direction().isReceiving())) {
+                throw new IllegalArgumentException("nothing comes in at %s, so nothing can be passed on from there".formatted(port.name()));
+            }
+            if (port.id().equals(route.to()) && !(port.carriesMidi() && port.direction().isSending())) {
+                throw new IllegalArgumentException("%s does not send, so nothing can be passed on there".formatted(port.name()));
+            }
+            missing.remove(port.id());
+        }
+        if (!missing.isEmpty() || route.from().equals(route.to())) {
+            throw new IllegalArgumentException("messages pass from one port of the box to another, was \"%s\" to \"%s\"".formatted(route.from(), route.to()));
+        }
     }
 }

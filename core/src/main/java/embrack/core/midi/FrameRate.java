@@ -26,6 +26,11 @@ public enum FrameRate {
         return words;
     }
 
+    /** Frames in a second of real time: 24, 25, 30000/1001 or 30. */
+    public double framesPerSecond() {
+        return this == FPS_29_97_DROP ? 30_000 / 1001.0 : counted;
+    }
+
     /** The two bits that name it on the wire, 0 to 3. */
     int bits() {
         return ordinal();

@@ -10,9 +10,11 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.DataByte;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
-import embrack.core.rig.Cable;
+
 import embrack.core.rig.DeviceId;
-import embrack.core.rig.Paths;
+import embrack.core.way.Way;
+import embrack.core.way.Ways;
+
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -24,11 +26,16 @@ import java.util.Optional;
 public final class Compiler {
 
     private final Plan plan;
-    private final Paths paths;
+    private final Ways ways;
 
     public Compiler(Plan plan) {
+        this(plan, new Ways(plan.rig()));
+    }
+
+    /** A compiler that takes ways that are worked out already. */
+    public Compiler(Plan plan, Ways ways) {
         this.plan = plan;
-        this.paths = new Paths(plan.rig());
+        this.ways = ways;
     }
 
     /** Every used switch, in order. */
@@ -57,14 +64,14 @@ public final class Compiler {
         Model receiver = plan.rig().model(step.device());
         List<Message> messages = messages(at, step);
         if (messages.isEmpty()) {
-            return new CompiledStep(step, List.of(), List.of(), Optional.of(receiver.chart().lessonFor(step.action()).isPresent()
+            return new CompiledStep(step, List.of(), Optional.empty(), Optional.of(receiver.chart().lessonFor(step.action()).isPresent()
                     ? new Obstacle.NothingLearned() : new Obstacle.NoChartLine()));
         }
-        Optional<List<Cable>> path = paths.between(at.board(), step.device());
-        return new CompiledStep(step, messages, path.orElse(List.of()), obstacle(at, messages, path.isPresent(), sentBefore));
+        Optional<Way> way = ways.between(at.board(), step.device(), messages.getLast());
+        return new CompiledStep(step, messages, way, obstacle(at, step.device(), messages, way.isPresent(), sentBefore));
     }
 
-    private Optional<Obstacle> obstacle(SwitchAt at, List<Message> messages, boolean hasPath, int sentBefore) {
+    private Optional<Obstacle> obstacle(SwitchAt at, DeviceId receiver, List<Message> messages, boolean arrives, int sentBefore) {
         Board board = plan.board(at.board());
         Optional<MessageType> unsendable = messages.stream().map(Message::type).filter(type -> !board.sends().contains(type)).findFirst();
         if (unsendable.isPresent()) {
@@ -77,7 +84,7 @@ public final class Compiler {
         if (sentBefore + messages.size() > board.messagesPerPress()) {
             return Optional.of(new Obstacle.OneTooMany());
         }
-        return hasPath ? Optional.empty() : Optional.of(new Obstacle.NoPath());
+        return arrives ? Optional.empty() : Optional.of(new Blockade(ways).between(at.board(), receiver, messages.getLast()));
     }
 
     private static Optional<Obstacle> fixed(FactoryRun run, int number, Message wanted) {

@@ -2,14 +2,20 @@ package embrack.core.plan;
 
 import embrack.core.chart.PartId;
 import embrack.core.gear.Model;
+import embrack.core.gear.Port;
+import embrack.core.gear.PortId;
+import embrack.core.gear.Route;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
-import embrack.core.rig.Cable;
-import embrack.core.rig.Cabling;
+import embrack.core.rig.Link;
+import embrack.core.rig.Linking;
 import embrack.core.rig.Device;
+import embrack.core.rig.Feed;
 import embrack.core.rig.Rig;
+import embrack.core.rig.Sieve;
 import embrack.core.rig.Socket;
 import java.util.Collection;
+import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
@@ -19,22 +25,27 @@ final class Fitting {
     private Fitting() {
     }
 
-    /** The device with the settings and the tape that the model has. */
+    /** The device with the settings and the tape, the sieves and the feeds that the model has. */
     static Device to(Model model, Device device) {
         SortedMap<SettingId, Integer> settings = new TreeMap<>(device.settings());
         settings.entrySet().removeIf(e -> model.setting(e.getKey())
                 .filter(s -> e.getValue() >= s.min() && e.getValue() <= s.max()).isEmpty());
         SortedMap<PartId, TapeLabel> tape = new TreeMap<>(device.labels());
         tape.keySet().removeIf(part -> model.part(part).isEmpty());
-        return device.withModel(model.id(), settings, tape);
+        SortedMap<Route, Sieve> sieves = new TreeMap<>(device.sieves());
+        sieves.keySet().retainAll(model.sockets().routes().keySet());
+        SortedMap<PortId, Feed> feeds = new TreeMap<>(device.feeds());
+        feeds.keySet().retainAll(model.outputs().stream().map(Port::id).toList());
+        Device fitted = device.withModel(model.id(), settings, tape, sieves, feeds);
+        return model.isApp() ? fitted : fitted.withHost(Optional.empty());
     }
 
     /** The rig with those of the cables that can still be plugged. */
-    static Rig cables(Rig bare, Collection<Cable> cables) {
+    static Rig cables(Rig bare, Collection<Link> cables) {
         Rig rig = bare;
-        for (Cable cable : cables) {
-            boolean fits = isThere(rig, cable.from()) && isThere(rig, cable.to()) && Cabling.refusal(rig, cable.from(), cable.to()).isEmpty();
-            rig = fits ? rig.withCable(cable) : rig;
+        for (Link cable : cables) {
+            boolean fits = isThere(rig, cable.from()) && isThere(rig, cable.to()) && Linking.refusal(rig, cable.from(), cable.to()).isEmpty();
+            rig = fits ? rig.withLink(cable) : rig;
         }
         return rig;
     }

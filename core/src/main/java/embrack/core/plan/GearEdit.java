@@ -6,6 +6,7 @@ import embrack.core.gear.ModelId;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
@@ -13,6 +14,7 @@ import embrack.core.switches.Assignment;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Changes to the boxes of a rig: which there are, what they are called, how they are set. */
 public sealed interface GearEdit extends Edit {
@@ -96,6 +98,23 @@ public sealed interface GearEdit extends Edit {
         public String summary(Plan before) {
             return "Remove " + before.rig().name(device);
         }
+
+        /** What goes with a device that is removed, in a sentence; empty when nothing does. */
+        public static String goesWith(Plan plan, DeviceId device) {
+            Rig left = plan.rig().withoutDevice(device);
+            int links = plan.rig().links().size() - left.links().size();
+            long steps = plan.switches().assignments().stream().filter(a -> !a.at().board().equals(device))
+                    .flatMap(a -> a.steps().stream()).filter(step -> step.device().equals(device)).count();
+            int switches = plan.switches().of(device).size();
+            int apps = plan.rig().appsIn(device).size();
+            List<String> gone = Stream.of(count(links, "link"), count((int) steps, "step"), count(switches, "planned switch"),
+                    apps == 0 ? "" : "the home of " + count(apps, "app")).filter(words -> !words.isEmpty()).toList();
+            return gone.isEmpty() ? "" : "With it go %s. Undo brings all of it back.".formatted(Words.list(gone));
+        }
+
+        private static String count(int number, String noun) {
+            return number == 0 ? "" : Words.count(number, noun);
+        }
     }
 
     /** Has other hardware of the same kind do a box's job. Steps stay; what the new box cannot do becomes a finding. */
@@ -109,8 +128,8 @@ public sealed interface GearEdit extends Edit {
                         .formatted(old.name(), rig.model(device).kind().words(), model.name(), model.kind().words()));
             }
             Model known = rig.models().stream().filter(m -> m.id().equals(model.id())).findFirst().orElse(model);
-            Device fitted = Fitting.to(known, old.withModel(model.id(), old.settings(), old.labels()));
-            return Typed.accepted("model", () -> plan.withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.cables())));
+            Device fitted = Fitting.to(known, old);
+            return Typed.accepted("model", () -> plan.withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.links())));
         }
 
         @Override
@@ -199,7 +218,7 @@ public sealed interface GearEdit extends Edit {
             }
             List<Device> devices = rig.devices().stream().map(d -> d.model().equals(model.id()) ? Fitting.to(model, d) : d).toList();
             List<Model> models = rig.models().stream().map(m -> m.id().equals(model.id()) ? model : m).toList();
-            return Typed.accepted("model", () -> plan.withRig(Fitting.cables(new Rig(rig.name(), models, devices, List.of()), rig.cables())));
+            return Typed.accepted("model", () -> plan.withRig(Fitting.cables(new Rig(rig.name(), models, devices, List.of(), rig.pairs()), rig.links())));
         }
 
         @Override

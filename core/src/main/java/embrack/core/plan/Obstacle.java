@@ -21,7 +21,11 @@ public sealed interface Obstacle {
     record CannotSend(MessageType type) implements Obstacle {
     }
 
-    /** No cables lead from the board to the device. */
+    /** Links lead to the device, but a box on the way keeps the message back, or a link does not carry yet. {@code where} as a sentence. */
+    record KeptBack(String where) implements Obstacle {
+    }
+
+    /** No links lead from the board to the device. */
     record NoPath() implements Obstacle {
     }
 

@@ -2,11 +2,14 @@ package embrack.core.rig;
 
 import embrack.core.chart.PartId;
 import embrack.core.gear.ModelId;
+import embrack.core.gear.PortId;
+import embrack.core.gear.Route;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
 import java.util.Collections;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
@@ -17,50 +20,85 @@ import java.util.TreeMap;
  * @param model the hardware
  * @param settings settings that differ from the factory's
  * @param labels tape on parts: what this show calls them
+ * @param spot where it stands, or lives
+ * @param sieves what its ways through let pass, where that differs from a new box
+ * @param feeds what is on its sound outputs, where anything is
  */
 public record Device(DeviceId id, TapeLabel name, ModelId model, SortedMap<SettingId, Integer> settings,
-        SortedMap<PartId, TapeLabel> labels) {
+        SortedMap<PartId, TapeLabel> labels, Spot spot, SortedMap<Route, Sieve> sieves, SortedMap<PortId, Feed> feeds) {
 
     public Device {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(model, "model");
+        Objects.requireNonNull(spot, "spot");
         settings = Collections.unmodifiableSortedMap(new TreeMap<>(settings));
         labels = Collections.unmodifiableSortedMap(new TreeMap<>(labels));
+        sieves = Collections.unmodifiableSortedMap(new TreeMap<>(sieves));
+        feeds = Collections.unmodifiableSortedMap(new TreeMap<>(feeds));
     }
 
-    /** A device fresh from the box. */
+    /** A device fresh from the box, on the floor. */
     public static Device of(DeviceId id, TapeLabel name, ModelId model) {
-        return new Device(id, name, model, new TreeMap<>(), new TreeMap<>());
+        return new Device(id, name, model, new TreeMap<>(), new TreeMap<>(), Spot.in(Area.FLOOR), new TreeMap<>(), new TreeMap<>());
     }
 
     public Device withName(TapeLabel other) {
-        return new Device(id, other, model, settings, labels);
+        return new Device(id, other, model, settings, labels, spot, sieves, feeds);
     }
 
-    /** The same job done by other hardware; settings and tape go with the old box. */
-    public Device withModel(ModelId other, SortedMap<SettingId, Integer> kept, SortedMap<PartId, TapeLabel> tape) {
-        return new Device(id, name, other, kept, tape);
+    /** The same job done by other hardware, with what of the settings, the tape, the sieves and the feeds is kept. */
+    public Device withModel(ModelId other, SortedMap<SettingId, Integer> kept, SortedMap<PartId, TapeLabel> tape,
+            SortedMap<Route, Sieve> through, SortedMap<PortId, Feed> sound) {
+        return new Device(id, name, other, kept, tape, spot, through, sound);
     }
 
     public Device withSetting(SettingId setting, int value) {
-        return new Device(id, name, model, with(settings, setting, value), labels);
+        return new Device(id, name, model, with(settings, setting, value), labels, spot, sieves, feeds);
     }
 
     public Device withLabel(PartId part, TapeLabel label) {
-        return new Device(id, name, model, settings, with(labels, part, label));
+        return new Device(id, name, model, settings, with(labels, part, label), spot, sieves, feeds);
     }
 
     /** The device without tape on a part, which then goes by the name printed on the box. */
     public Device withoutLabel(PartId part) {
-        var fewer = new TreeMap<>(labels);
-        fewer.remove(part);
-        return new Device(id, name, model, settings, fewer);
+        return new Device(id, name, model, settings, without(labels, part), spot, sieves, feeds);
+    }
+
+    public Device withSpot(Spot other) {
+        return new Device(id, name, model, settings, labels, other, sieves, feeds);
+    }
+
+    /** The device in a computer or tablet; without one, nowhere yet. */
+    public Device withHost(Optional<DeviceId> host) {
+        return withSpot(new Spot(spot.area(), host));
+    }
+
+    public Device withSieve(Route route, Sieve sieve) {
+        return new Device(id, name, model, settings, labels, spot, with(sieves, route, sieve), feeds);
+    }
+
+    /** The device with something else on an output; an output that is not used is forgotten. */
+    public Device withFeed(PortId output, Feed feed) {
+        return new Device(id, name, model, settings, labels, spot, sieves,
+                feed.equals(Feed.NONE) ? without(feeds, output) : with(feeds, output, feed));
+    }
+
+    /** What is on an output. */
+    public Feed feed(PortId output) {
+        return feeds.getOrDefault(output, Feed.NONE);
     }
 
     private static <K, V> SortedMap<K, V> with(Map<K, V> map, K key, V value) {
         var more = new TreeMap<>(map);
         more.put(key, value);
         return more;
+    }
+
+    private static <K, V> SortedMap<K, V> without(Map<K, V> map, K key) {
+        var fewer = new TreeMap<>(map);
+        fewer.remove(key);
+        return fewer;
     }
 }

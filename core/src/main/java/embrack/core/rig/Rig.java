@@ -3,14 +3,17 @@ package embrack.core.rig;
 import embrack.core.chart.Action;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
+import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.Port;
+import embrack.core.gear.Route;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -20,44 +23,58 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /**
- * Devices, the models that describe their hardware, and the cables between them. A rig is always whole: every device's
- * model is there, names are unique, settings are on the box, and every cable is one that can be plugged.
- *
- * @param name what the rig is called
- * @param models the models that its devices use, sorted by id
- * @param devices in the order in which they were added
- * @param cables sorted
+ * Devices, the models that describe their hardware, and the links between their ports. A rig is always whole: every
+ * device's model is there, names are unique, settings are on the box, apps live in computers, and every link is one that
+ * can be made.
  */
-public record Rig(TapeLabel name, List<Model> models, List<Device> devices, List<Cable> cables) {
+public final class Rig {
 
-    public Rig {
-        Objects.requireNonNull(name, "name");
-        models = models.stream().sorted((a, b) -> a.id().compareTo(b.id())).toList();
-        devices = List.copyOf(devices);
-        cables = cables.stream().sorted().toList();
-        requireDistinctNames(devices);
-        Map<ModelId, Model> known = new HashMap<>();
-        for (Model model : models) {
-            if (known.put(model.id(), model) != null) {
+    private final TapeLabel name;
+    private final List<Model> models;
+    private final List<Device> devices;
+    private final List<Link> links;
+    private final List<Pair> pairs;
+    private final Map<ModelId, Model> modelsById = new HashMap<>();
+    private final Map<DeviceId, Device> devicesById = new LinkedHashMap<>();
+    private final Map<Socket, List<Link>> linksBySocket = new HashMap<>();
+
+    /**
+     * A rig.
+     *
+     * @param name what the rig is called
+     * @param models the models that its devices use
+     * @param devices in the order in which they were added
+     * @param links at most one between two ports in a direction
+     * @param pairs devices that stand in for others
+     * @throws IllegalArgumentException with a sentence for a person when the rig is not whole
+     */
+    public Rig(TapeLabel name, List<Model> models, List<Device> devices, List<Link> links, List<Pair> pairs) {
+        this.name = Objects.requireNonNull(name, "name");
+        this.models = models.stream().sorted((a, b) -> a.id().compareTo(b.id())).toList();
+        this.devices = List.copyOf(devices);
+        this.links = links.stream().sorted().toList();
+        this.pairs = pairs.stream().sorted().toList();
+        requireDistinctNames();
+        for (Model model : this.models) {
+            if (modelsById.put(model.id(), model) != null) {
                 throw new IllegalArgumentException("the model \"%s\" is there twice".formatted(model.id()));
             }
         }
-        for (Device device : devices) {
-            requireFits(device, Optional.ofNullable(known.get(device.model())).orElseThrow(() ->
-                    new IllegalArgumentException("%s uses the model \"%s\", which is not there".formatted(device.name(), device.model()))));
-        }
-        if (!cables.isEmpty()) {
-            requirePluggable(new Rig(name, models, devices, List.of()), cables);
-        }
+        this.devices.forEach(this::requireFits);
+        this.pairs.forEach(this::requireAlike);
+        this.links.forEach(this::plug);
+        Linking.overfull(this).ifPresent(why -> {
+            throw new IllegalArgumentException(why);
+        });
     }
 
     /** A rig without gear. */
     public static Rig empty(TapeLabel name) {
-        return new Rig(name, List.of(), List.of(), List.of());
+        return new Rig(name, List.of(), List.of(), List.of(), List.of());
     }
 
     public Optional<Device> find(DeviceId id) {
-        return devices.stream().filter(device -> device.id().equals(id)).findFirst();
+        return Optional.ofNullable(devicesById.get(id));
     }
 
     /**
@@ -76,8 +93,7 @@ public record Rig(TapeLabel name, List<Model> models, List<Device> devices, List
 
     /** The hardware of a device that is in the rig. */
     public Model model(DeviceId id) {
-        ModelId model = device(id).model();
-        return models.stream().filter(m -> m.id().equals(model)).findFirst().orElseThrow();
+        return Objects.requireNonNull(modelsById.get(device(id).model()));
     }
 
     /**
@@ -116,18 +132,88 @@ public record Rig(TapeLabel name, List<Model> models, List<Device> devices, List
         return name(socket.device()) + " " + port(socket).name();
     }
 
-    /** A cable in words: "from Voice board MIDI OUT to Vocal mixer MIDI IN". */
-    public String words(Cable cable) {
-        return "from %s to %s".formatted(words(cable.from()), words(cable.to()));
+    /** A link in words: "from Voice board MIDI OUT to Vocal mixer MIDI IN". */
+    public String words(Link link) {
+        return "from %s to %s".formatted(words(link.from()), words(link.to()));
     }
 
-    /** The cable plugged into a socket. */
-    public Optional<Cable> cableIn(Socket socket) {
-        return cables.stream().filter(cable -> cable.isIn(socket)).findFirst();
+    /** What joins the two ends of a link. */
+    public LinkKind kind(Link link) {
+        return LinkKind.between(port(link.from()).connector(), port(link.to()).connector()).orElseThrow();
+    }
+
+    /** The links in a port, sorted. */
+    public List<Link> linksIn(Socket socket) {
+        return linksBySocket.getOrDefault(socket, List.of());
+    }
+
+    /** The links in the ports of a device, sorted. */
+    public List<Link> linksIn(DeviceId device) {
+        return links.stream().filter(link -> link.isIn(device)).toList();
+    }
+
+    /** The link from one port to another, if there is one. */
+    public Optional<Link> link(Socket from, Socket to) {
+        return linksIn(from).stream().filter(link -> link.joins(from, to)).findFirst();
+    }
+
+    /** All ports of a device. */
+    public List<Socket> sockets(DeviceId device) {
+        return model(device).ports().stream().map(port -> new Socket(device, port.id())).toList();
+    }
+
+    /** The computer or tablet that a device lives in; the device itself if it is a box. */
+    public DeviceId box(DeviceId device) {
+        return device(device).spot().host().orElse(device);
+    }
+
+    /** Where a device stands; an app stands where its computer does. */
+    public Area area(DeviceId device) {
+        return device(box(device)).spot().area();
+    }
+
+    /** The apps that live in a computer or tablet, in the order of the rig. */
+    public List<Device> appsIn(DeviceId host) {
+        return devices.stream().filter(device -> device.spot().host().filter(host::equals).isPresent()).toList();
+    }
+
+    /** The device that stands in for this one. */
+    public Optional<DeviceId> standIn(DeviceId device) {
+        return pairs.stream().filter(pair -> pair.first().equals(device)).map(Pair::second).findFirst();
+    }
+
+    /** What a way through a device lets pass. */
+    public Sieve sieve(DeviceId device, Route route) {
+        boolean open = model(device).sockets().routes().getOrDefault(route, false);
+        return device(device).sieves().getOrDefault(route, open ? Sieve.OPEN : Sieve.SHUT);
+    }
+
+    public TapeLabel name() {
+        return name;
+    }
+
+    /** The models that its devices use, sorted by id. */
+    public List<Model> models() {
+        return models;
+    }
+
+    /** In the order in which they were added. */
+    public List<Device> devices() {
+        return devices;
+    }
+
+    /** Sorted by their ends. */
+    public List<Link> links() {
+        return links;
+    }
+
+    /** Devices that stand in for others, sorted. */
+    public List<Pair> pairs() {
+        return pairs;
     }
 
     public Rig withName(TapeLabel other) {
-        return new Rig(other, models, devices, cables);
+        return new Rig(other, models, devices, links, pairs);
     }
 
     /**
@@ -137,40 +223,50 @@ public record Rig(TapeLabel name, List<Model> models, List<Device> devices, List
     public Rig withDevice(Device device, Model model) {
         List<Device> more = new ArrayList<>(devices);
         more.add(device);
-        return new Rig(name, withModel(model), more, cables);
+        return new Rig(name, withModel(model), more, links, pairs);
     }
 
     /** The rig with one device changed. */
     public Rig withDeviceChanged(DeviceId id, UnaryOperator<Device> change) {
         device(id);
-        return new Rig(name, models, devices.stream().map(d -> d.id().equals(id) ? change.apply(d) : d).toList(), cables);
+        return new Rig(name, models, devices.stream().map(d -> d.id().equals(id) ? change.apply(d) : d).toList(), links, pairs);
     }
 
-    /** The rig without a device and the cables in it. */
+    /** The rig without a device, the links in it, and the pair it is half of; apps that lived in it live nowhere. */
     public Rig withoutDevice(DeviceId id) {
-        return new Rig(name, models, devices.stream().filter(d -> !d.id().equals(id)).toList(),
-                cables.stream().filter(c -> !c.isIn(id)).toList()).withoutUnusedModels();
+        return new Rig(name, models, devices.stream().filter(d -> !d.id().equals(id))
+                .map(d -> d.spot().host().filter(id::equals).isPresent() ? d.withHost(Optional.empty()) : d).toList(),
+                links.stream().filter(link -> !link.isIn(id) && !(livesIn(link.from(), id) || livesIn(link.to(), id)) || isBetweenApps(link, id)).toList(),
+                pairs.stream().filter(pair -> !pair.has(id)).toList()).withoutUnusedModels();
     }
 
-    /** The rig with other hardware behind a device and these cables. */
-    public Rig withHardware(Device device, Model model, List<Cable> remaining) {
+    /** The rig with other hardware behind a device and these links; a device that is no longer like its stand-in has none. */
+    public Rig withHardware(Device device, Model model, List<Link> remaining) {
         return new Rig(name, withModel(model), devices.stream().map(d -> d.id().equals(device.id()) ? device : d).toList(),
-                remaining).withoutUnusedModels();
+                remaining, pairs.stream().filter(pair -> !pair.has(device.id()) || model(device.id()).id().equals(model.id())).toList()).withoutUnusedModels();
     }
 
     /** The rig with another description of a model that it uses. */
     public Rig withModelReplaced(Model model) {
-        return new Rig(name, models.stream().map(m -> m.id().equals(model.id()) ? model : m).toList(), devices, cables);
+        return new Rig(name, models.stream().map(m -> m.id().equals(model.id()) ? model : m).toList(), devices, links, pairs);
     }
 
-    public Rig withCable(Cable cable) {
-        List<Cable> more = new ArrayList<>(cables);
-        more.add(cable);
-        return new Rig(name, models, devices, more);
+    public Rig withLink(Link link) {
+        List<Link> more = new ArrayList<>(links);
+        more.add(link);
+        return new Rig(name, models, devices, more, pairs);
     }
 
-    public Rig withoutCable(Cable cable) {
-        return new Rig(name, models, devices, cables.stream().filter(c -> !c.equals(cable)).toList());
+    public Rig withoutLink(Link link) {
+        return withLinks(links.stream().filter(c -> !c.equals(link)).toList());
+    }
+
+    public Rig withLinks(List<Link> others) {
+        return new Rig(name, models, devices, others, pairs);
+    }
+
+    public Rig withPairs(List<Pair> others) {
+        return new Rig(name, models, devices, links, others);
     }
 
     private List<Model> withModel(Model model) {
@@ -183,14 +279,22 @@ public record Rig(TapeLabel name, List<Model> models, List<Device> devices, List
 
     private Rig withoutUnusedModels() {
         return new Rig(name, models.stream()
-                .filter(m -> devices.stream().anyMatch(d -> d.model().equals(m.id()))).toList(), devices, cables);
+                .filter(m -> devices.stream().anyMatch(d -> d.model().equals(m.id()))).toList(), devices, links, pairs);
     }
 
-    private static void requireDistinctNames(List<Device> devices) {
-        Set<DeviceId> ids = new HashSet<>();
+    private boolean livesIn(Socket socket, DeviceId host) {
+        return device(socket.device()).spot().host().filter(host::equals).isPresent();
+    }
+
+    /** A link that stays when the computer goes: an app's own connection over a network. */
+    private boolean isBetweenApps(Link link, DeviceId gone) {
+        return !link.isIn(gone) && kind(link) != LinkKind.INSIDE;
+    }
+
+    private void requireDistinctNames() {
         Set<String> names = new HashSet<>();
         for (Device device : devices) {
-            if (!ids.add(device.id())) {
+            if (devicesById.put(device.id(), device) != null) {
                 throw new IllegalArgumentException("the device id \"%s\" is there twice".formatted(device.id()));
             }
             if (!names.add(device.name().text().toLowerCase(Locale.ROOT))) {
@@ -199,24 +303,64 @@ public record Rig(TapeLabel name, List<Model> models, List<Device> devices, List
         }
     }
 
-    private static void requireFits(Device device, Model model) {
+    private void requireFits(Device device) {
+        Model model = Optional.ofNullable(modelsById.get(device.model())).orElseThrow(() ->
+                new IllegalArgumentException("%s uses the model \"%s\", which is not there".formatted(device.name(), device.model())));
         device.settings().forEach((id, value) -> model.setting(id).orElseThrow(() -> new IllegalArgumentException(
                 "%s has no setting \"%s\"".formatted(device.name(), id))).checked(value));
         device.labels().keySet().forEach(part -> model.part(part).orElseThrow(() -> new IllegalArgumentException(
                 "%s has no part \"%s\"".formatted(device.name(), part))));
+        device.sieves().keySet().stream().filter(route -> !model.sockets().routes().containsKey(route)).findFirst().ifPresent(route -> {
+            throw new IllegalArgumentException("%s has no way through from \"%s\" to \"%s\"".formatted(device.name(), route.from(), route.to()));
+        });
+        device.feeds().keySet().stream().filter(output -> model.outputs().stream().noneMatch(p -> p.id().equals(output))).findFirst().ifPresent(output -> {
+            throw new IllegalArgumentException("%s has no sound output \"%s\"".formatted(device.name(), output));
+        });
+        device.spot().host().ifPresent(host -> requireHost(device, model, host));
     }
 
-    private static void requirePluggable(Rig bare, List<Cable> cables) {
-        Set<Socket> taken = new HashSet<>();
-        for (Cable cable : cables) {
-            Cabling.mismatch(bare, cable.from(), cable.to()).ifPresent(why -> {
-                throw new IllegalArgumentException(why);
-            });
-            for (Socket end : List.of(cable.from(), cable.to())) {
-                if (!taken.add(end)) {
-                    throw new IllegalArgumentException("%s holds two cables; one socket takes one".formatted(bare.words(end)));
-                }
-            }
+    private void requireHost(Device device, Model model, DeviceId host) {
+        Device computer = find(host).orElseThrow(() -> new IllegalArgumentException(
+                "%s lives in \"%s\", which is not there".formatted(device.name(), host)));
+        if (Objects.requireNonNull(modelsById.get(computer.model())).kind() != Kind.HOST) {
+            throw new IllegalArgumentException("%s is no computer or tablet, so %s cannot live in it.".formatted(computer.name(), device.name()));
         }
+        if (!model.isApp()) {
+            throw new IllegalArgumentException("%s is a box and no app, so it stands beside a computer and does not live in it.".formatted(device.name()));
+        }
+    }
+
+    private void requireAlike(Pair pair) {
+        if (!model(pair.first()).id().equals(model(pair.second()).id())) {
+            throw new IllegalArgumentException("%s and %s are not the same hardware, so neither can stand in for the other."
+                    .formatted(name(pair.first()), name(pair.second())));
+        }
+        if (pairs.stream().anyMatch(other -> other != pair && (other.has(pair.first()) || other.has(pair.second())))) {
+            throw new IllegalArgumentException("%s and %s: each device is in one pair at most.".formatted(name(pair.first()), name(pair.second())));
+        }
+    }
+
+    private void plug(Link link) {
+        Linking.refusal(this, link.from(), link.to()).ifPresent(why -> {
+            throw new IllegalArgumentException(why);
+        });
+        linksBySocket.computeIfAbsent(link.from(), s -> new ArrayList<>()).add(link);
+        linksBySocket.computeIfAbsent(link.to(), s -> new ArrayList<>()).add(link);
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Rig that && name.equals(that.name) && models.equals(that.models) && devices.equals(that.devices)
+                && links.equals(that.links) && pairs.equals(that.pairs);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(name, devices, links, pairs);
+    }
+
+    @Override
+    public String toString() {
+        return "Rig[%s, %s, %s, %s]".formatted(name, devices, links, pairs);
     }
 }

@@ -10,6 +10,7 @@ import embrack.core.midi.ValueDisplay;
 import embrack.core.name.Words;
 import embrack.core.plan.CompiledStep;
 import embrack.core.plan.Plan;
+import embrack.core.power.SwitchingOn;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
@@ -22,7 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** Makes the sheets of a plan: receivers first, then cables, then boards, then the first try. */
+/** Makes the sheets of a plan: receivers first, then cables and the order of switching on, then boards, then the first try. */
 public final class Sheets {
 
     private final Report report;
@@ -44,6 +45,7 @@ public final class Sheets {
         List<Sheet> sheets = new ArrayList<>();
         rig.devices().stream().filter(d -> rig.model(d.id()).board().isEmpty()).map(this::receiver).forEach(sheets::add);
         cables().ifPresent(sheets::add);
+        switchingOn().ifPresent(sheets::add);
         plan.boards().stream().map(this::board).forEach(sheets::add);
         firstTry().ifPresent(sheets::add);
         return sheets;
@@ -62,10 +64,19 @@ public final class Sheets {
     }
 
     private Optional<Sheet> cables() {
-        return rig.cables().isEmpty() ? Optional.empty() : Optional.of(new Sheet("Cables", "", List.of(
-                new Section.Todo("Plug in, with power off", rig.cables().stream().map(cable -> "%s cable %s".formatted(
-                        rig.port(cable.from()).connector().words(), rig.words(cable))).toList())),
+        CableList list = CableList.of(rig);
+        return list.rows().isEmpty() ? Optional.empty() : Optional.of(new Sheet("Cables", "", List.of(
+                new Section.Todo("Plug in, with power off", list.rows().stream().map(row -> "%s cable%s from %s to %s%s".formatted(
+                        row.kind(), row.length().isEmpty() ? "" : " (%s)".formatted(row.length()), row.from(), row.to(),
+                        row.adapter().isEmpty() ? "" : ", with a %s".formatted(row.adapter()))).toList())),
                 List.of("Tape or ramp every cable that crosses a way where people walk.")));
+    }
+
+    private Optional<Sheet> switchingOn() {
+        List<SwitchingOn.Stage> stages = SwitchingOn.of(rig);
+        return rig.links().isEmpty() ? Optional.empty() : Optional.of(new Sheet("Switch on, in this order", "", stages.stream().skip(1)
+                .<Section>map(stage -> new Section.Todo(stage.title(), stage.lines())).toList(),
+                List.of("Mains, distribution and grounding are a licensed person's job. Never lift a safety earth to cure hum.")));
     }
 
     private Sheet board(DeviceId id) {

@@ -1,6 +1,7 @@
 package embrack.core.sim;
 
 import embrack.core.midi.Message;
+import embrack.core.rig.Sieve;
 import embrack.core.rig.Socket;
 
 /** Something that happens to a message, with the time since the simulation began in microseconds. */
@@ -18,6 +19,14 @@ public sealed interface Event {
 
     /** A message leaves by a socket that holds no cable. */
     record Lost(long atMicros, Socket socket, Message message) implements Event {
+    }
+
+    /** A box on the way passes it on by no port, because of what its ways through let pass. */
+    record KeptBack(long atMicros, Socket socket, Message message, Sieve sieve) implements Event {
+    }
+
+    /** It comes back to where it has been; it would go round for ever, and is followed no further. */
+    record CameRound(long atMicros, Socket socket, Message message) implements Event {
     }
 
     /** The last byte is in at a box's input, which makes something of it. */

@@ -5,6 +5,8 @@ import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
+import embrack.core.way.Timing;
+import embrack.core.way.Ways;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SortedSet;
@@ -30,13 +32,21 @@ public final class Prover {
     public static final long LATEST_MICROS = 30_000;
 
     private final Plan plan;
+    private final Timing timing;
     private final Compiler compiler;
     private final Simulator simulator;
 
     public Prover(Plan plan) {
+        this(plan, new Ways(plan.rig()));
+    }
+
+    /** A prover on ways that are worked out already. */
+    public Prover(Plan plan, Ways ways) {
         this.plan = plan;
-        this.compiler = new Compiler(plan);
-        this.simulator = new Simulator(plan);
+
+        this.timing = new Timing(ways);
+        this.compiler = new Compiler(plan, ways);
+        this.simulator = new Simulator(plan, ways);
     }
 
     /** All switches that have steps, in order. */
@@ -48,12 +58,28 @@ public final class Prover {
     public Proof prove(Assignment assignment) {
         CompiledSwitch compiled = compiler.compile(assignment);
         SortedSet<Place> targets = new TreeSet<>();
-        assignment.steps().forEach(step -> targets.add(RigState.place(step.device(), step.action())));
+        assignment.steps().forEach(step -> {
+            targets.add(RigState.place(step.device(), step.action()));
+            plan.rig().standIn(step.device()).ifPresent(second -> targets.add(RigState.place(second, step.action())));
+        });
         List<Trial> trials = Stream.of(RigState.poweredOn(plan.rig()), RigState.opposite(plan.rig()))
                 .map(start -> trial(start, assignment, compiled)).toList();
         Pressed once = simulator.run(RigState.poweredOn(plan.rig()), compiled, 0);
-        return new Proof(compiled, Judge.verdict(compiled, targets, trials, once.lastArrivalMicros()),
-                targets, trials, once.trace(), once.lastArrivalMicros());
+        long worst = worstMicros(once);
+        return new Proof(compiled, Judge.verdict(compiled, targets, trials, worst), targets, trials, once.trace(), worst);
+    }
+
+    /** When the last message that does something has done it, with what its box still waits for. */
+    private long worstMicros(Pressed pressed) {
+        return Math.max(pressed.lastArrivalMicros(), pressed.trace().stream()
+                .filter(event -> event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts)
+                .mapToLong(event -> event.atMicros() + timing.tail(event.socket().device()).map(t -> t.delay().worst()).orElse(0L)).max().orElse(0));
+    }
+
+    /** A step is meant for its device and for the one that stands in for it. */
+    private RigState meant(RigState state, Step step) {
+        RigState after = state.after(plan.rig(), step.device(), List.of(step.action()));
+        return plan.rig().standIn(step.device()).map(second -> after.after(plan.rig(), second, List.of(step.action()))).orElse(after);
     }
 
     private Trial trial(RigState start, Assignment assignment, CompiledSwitch compiled) {
@@ -63,7 +89,7 @@ public final class Prover {
         for (int number = 1; number <= PRESSES; number++) {
             RigState before = actual;
             for (Step step : assignment.steps()) {
-                ideal = ideal.after(plan.rig(), step.device(), List.of(step.action()));
+                ideal = meant(ideal, step);
             }
             actual = simulator.run(actual, compiled, 0).after();
             presses.add(new Press(number, before, ideal, actual));

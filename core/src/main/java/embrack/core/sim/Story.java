@@ -1,8 +1,6 @@
 package embrack.core.sim;
 
-import embrack.core.plan.CompiledStep;
 import embrack.core.plan.Plan;
-import embrack.core.rig.Paths;
 import embrack.core.switches.Step;
 import java.util.List;
 
@@ -16,12 +14,11 @@ public record Story(List<String> intended, List<String> actual, List<String> pat
      * in order of time. {@code path}: the ways that the messages take, each once.
      */
     public static Story of(Plan plan, Proof proof) {
-        Paths paths = new Paths(plan.rig());
         return new Story(
                 proof.compiled().steps().stream().map(step -> plan.words(step.step())).toList(),
                 proof.trace().stream().flatMap(event -> done(event).stream()).map(plan::words).toList(),
-                proof.compiled().steps().stream().map(CompiledStep::path).filter(way -> !way.isEmpty()).distinct()
-                        .map(paths::words).toList());
+                proof.compiled().steps().stream().flatMap(step -> step.way().stream()).distinct()
+                        .map(way -> way.words(plan.rig())).toList());
     }
 
     private static List<Step> done(Event event) {

@@ -11,10 +11,13 @@ import static embrack.core.MuteBoard.edited;
 import static embrack.core.MuteBoard.receive;
 import static embrack.core.MuteBoard.step;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.core.Boards;
 import embrack.core.Mixers;
 import embrack.core.MuteBoard;
+import embrack.core.Sketch;
+import embrack.core.WiringFaults;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
@@ -27,12 +30,14 @@ import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;
 import embrack.core.plan.WiringEdit;
-import embrack.core.rig.Cable;
+import embrack.core.rig.Link;
 import embrack.core.rig.DeviceId;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -41,7 +46,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class RuleTests {
 
     private static final String ALL_FOUR = "Voice board, bank A, switches 1, 2, 3 and 4";
-    private static final Plan UNPLUGGED = MuteBoard.with(new WiringEdit.Disconnect(new Cable(OUT, IN)));
+    private static final Plan UNPLUGGED = MuteBoard.with(new WiringEdit.Disconnect(OUT, IN));
     private static final Plan ON_ONE = MuteBoard.with(receive(MIXER, 1), send(1));
 
     private static final Model FACTORY_RUN = Library.find(new ModelId("ten-switch-factory-board")).orElseThrow();
@@ -53,14 +58,14 @@ class RuleTests {
     private static List<Arguments> rules() {
         Plan swapped = MuteBoard.withMixer(Mixers.swappedChart());
         Plan fightsOnOneChannel = MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:input-1")));
-        return List.of(
+        return Stream.concat(WiringFaults.all().stream().filter(WiringFaults.Fault::isFirst).map(f -> Arguments.of(f.code(), f.faulty(), f.severity(), f.where(), f.what(), f.mended())), Stream.of(
                 Arguments.of("gear.chart-contradicts-box", swapped, Severity.STOPS, "Vocal mixer, chart of Rack mixer, 24 strips",
                         "The chart has CC 40 value 0 for \"mute Input 1\", but the box takes it as \"open Input 1\"."
                                 + " 48 of the chart's 48 lines are wrong in this way.",
                         MuteBoard.withMixer(Mixers.chartOnly())),
                 Arguments.of("rig.receiver-on-channel-one", ON_ONE, Severity.NOTE, "Vocal mixer", "Vocal mixer listens on channel 1.", MuteBoard.plan()),
                 Arguments.of("rig.unplugged", MuteBoard.with(new GearEdit.AddDevice("Spare", Library.FOUR_SWITCH_DESK_BOARD)), Severity.NOTE,
-                        "Spare", "No cable is in Spare and no switch is about it.", UNPLUGGED),
+                        "Spare", "Nothing is linked to Spare and no switch is about it.", UNPLUGGED),
                 Arguments.of("switches.also-moves", MuteBoard.withSecondMixer(2), Severity.LOOK, ALL_FOUR,
                         "Choir mixer moves too: Input 1, Main, Return 1 and Return 2.", MuteBoard.withSecondMixer(3)),
                 Arguments.of("switches.cannot-send", swapBoard(Library.FOUR_SWITCH_PROGRAM_BOARD), Severity.STOPS, ALL_FOUR,
@@ -71,7 +76,7 @@ class RuleTests {
                         "The last of 32 messages arrives 30.720 ms after the press.", slow(31)),
                 Arguments.of("switches.no-chart-line", MuteBoard.withMixer(Mixers.muteOnly()), Severity.STOPS, "Voice board, bank A, switch 1",
                         "Vocal mixer has no message for: open Vocal reverb return, open Vocal delay return, open Vocal mic and open Main.", MuteBoard.plan()),
-                Arguments.of("switches.no-path", UNPLUGGED, Severity.STOPS, ALL_FOUR, "No cable leads from Voice board to Vocal mixer.", MuteBoard.plan()),
+                Arguments.of("switches.no-path", UNPLUGGED, Severity.STOPS, ALL_FOUR, "No link leads from Voice board to Vocal mixer.", MuteBoard.plan()),
                 Arguments.of("switches.no-steps", MuteBoard.with(new SwitchEdit.ClearSwitch(at(4)), new SwitchEdit.NameSwitch(at(4), "Later")),
                         Severity.NOTE, "Voice board, bank A, switch 4", "The switch is called Later and does nothing yet.",
                         MuteBoard.with(new SwitchEdit.ClearSwitch(at(4)))),
@@ -83,7 +88,18 @@ class RuleTests {
                         "Voice board sends what its factory chose: switch 1 sends CC 80, switch 2 sends CC 81, switch 3 sends CC 82 and switch 4 sends CC 83.",
                         MuteBoard.plan()),
                 Arguments.of("switches.too-many-messages", swapBoard(Library.FOUR_SWITCH_DESK_BOARD), Severity.STOPS, "Voice board, bank A, switch 1",
-                        "The switch needs 4 messages; Voice board sends at most 2 in one press.", MuteBoard.plan()));
+                        "The switch needs 4 messages; Voice board sends at most 2 in one press.", MuteBoard.plan()))).sorted(Comparator.comparing(row -> (String) row.get()[0])).toList();
+    }
+
+    /** Rigs with one wiring fault each: found, and silent when it is mended. */
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("embrack.core.WiringFaults#all")
+    void aRigWithOneWiringFaultSaysThatAndNothingElse(WiringFaults.Fault fault) {
+        assertThat(Report.of(fault.faulty()).findings()).extracting(Finding::code, Finding::where, Finding::what)
+                .containsExactly(tuple(fault.code(), fault.where(), fault.what()));
+        assertThat(Report.of(fault.mended()).findings()).isEmpty();
+        Report.of(fault.faulty()).findings().getFirst().remedy().ifPresent(remedy ->
+                assertThat(Report.of(remedy.edit().apply(fault.faulty())).findings()).as(remedy.label()).isEmpty());
     }
 
     @ParameterizedTest(name = "{0}")
@@ -121,8 +137,9 @@ class RuleTests {
                 });
             }
         }
-        assertThat(mended).containsExactly("gear.chart-contradicts-box", "switches.also-moves", "switches.cannot-send",
-                "switches.channel-mismatch", "switches.no-path", "switches.sends-its-own", "switches.too-many-messages");
+        assertThat(mended).containsExactly("gear.chart-contradicts-box", "sound.heard-in-the-house", "switches.also-moves", "switches.cannot-send",
+                "switches.channel-mismatch", "switches.no-path", "switches.sends-its-own", "switches.too-many-messages",
+                "wiring.homeless-app", "wiring.input-off", "wiring.loop", "wiring.not-ready", "wiring.output-off");
     }
 
     @Test
@@ -130,7 +147,7 @@ class RuleTests {
         Plan plan = MuteBoard.with(new GearEdit.AddDevice("Choir mixer", Library.RACK_MIXER), receive(SECOND, 2),
                 new SwitchEdit.AddStep(at(3), step(SECOND, "mute:input-1")));
         assertThat(findings(plan, "switches.no-path").getFirst().fix())
-                .isEqualTo("Plug a cable from Vocal mixer MIDI THRU to Choir mixer MIDI IN.");
+                .isEqualTo("Link Vocal mixer MIDI THRU to Choir mixer MIDI IN.");
     }
 
     @Test
@@ -142,7 +159,7 @@ class RuleTests {
         assertThat(finding.fix()).startsWith("Voice board has one channel for everything and its switches are about boxes on several.");
         Plan mended = finding.remedy().orElseThrow().edit().apply(plan);
         assertThat(mended.rig().model(BOARD)).isEqualTo(Library.FOUR_SWITCH_DESK_BOARD);
-        assertThat(Report.of(mended).findings()).isEmpty();
+        assertThat(Report.of(Sketch.on(mended).box("Charger", "usb-charger-2").link("voice-board.usb > charger.usb-1").plan()).findings()).isEmpty();
     }
 
     @Test

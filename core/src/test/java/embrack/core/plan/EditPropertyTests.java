@@ -9,7 +9,7 @@ import embrack.core.check.Report;
 import embrack.core.gear.library.Library;
 import embrack.core.gear.PortId;
 import embrack.core.gear.SettingId;
-import embrack.core.rig.Cable;
+import embrack.core.rig.Link;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Socket;
 import embrack.core.sim.Event;
@@ -70,7 +70,7 @@ class EditPropertyTests {
                         Arbitraries.of("1", "2", "3", "0", "x")).as(GearEdit.ChangeSetting::new),
                 Combinators.combine(devices, parts, names).as(GearEdit.LabelPart::new),
                 Combinators.combine(sockets, sockets).as(WiringEdit.Connect::new),
-                Combinators.combine(sockets, sockets).as((a, b) -> new WiringEdit.Disconnect(new Cable(a, b))),
+                Combinators.combine(sockets, sockets).as((a, b) -> new WiringEdit.Disconnect(a, b)),
                 Combinators.combine(switches, steps).as(SwitchEdit.AddStep::new),
                 Combinators.combine(switches, steps).as(SwitchEdit.AddStep::new),
                 Combinators.combine(switches, Arbitraries.integers().between(0, 3), steps).as(SwitchEdit.RemoveStep::new),

@@ -22,7 +22,7 @@ import embrack.core.gear.SettingId;
 import embrack.core.gear.library.Library;
 import embrack.core.midi.MessageType;
 import embrack.core.name.TapeLabel;
-import embrack.core.rig.Cable;
+import embrack.core.rig.Link;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
@@ -60,8 +60,8 @@ class EditTests {
                 Arguments.of(new GearEdit.LabelPart(MIXER, new PartId("input-2"), "Main"), "name",
                         "Main is already called Main. Give each its own name."),
                 Arguments.of(new WiringEdit.Connect(OUT, THRU), "to",
-                        "Voice board MIDI OUT and Vocal mixer MIDI THRU both send. A cable goes from OUT or THRU to IN."),
-                Arguments.of(new WiringEdit.Disconnect(new Cable(THRU, IN)), "cable", "That cable is no longer plugged in."),
+                        "Voice board MIDI OUT and Vocal mixer MIDI THRU both send. A link goes from an OUT or THRU to an IN."),
+                Arguments.of(new WiringEdit.Disconnect(THRU, IN), "link", "That link is no longer there."),
                 Arguments.of(new SwitchEdit.AddStep(at(1), step(GONE, "mute:input-1")), "step", "That box is no longer in the rig. Choose another."),
                 Arguments.of(new SwitchEdit.AddStep(at(1), step(MIXER, "toggle-mute:input-1")), "step",
                         "Vocal mixer cannot do that; its chart has no line for it."),
@@ -84,7 +84,7 @@ class EditTests {
     void removingABoxWithItsStepsLeavesNothingOfIt() {
         Plan without = MuteBoard.with(new GearEdit.RemoveDevice(MIXER, true));
         assertThat(without.rig().devices()).extracting(d -> d.id()).containsExactly(BOARD);
-        assertThat(without.rig().cables()).isEmpty();
+        assertThat(without.rig().links()).isEmpty();
         assertThat(without.switches().assignments()).isEmpty();
     }
 
@@ -93,7 +93,7 @@ class EditTests {
         Plan swapped = MuteBoard.with(new GearEdit.ChangeSetting(BOARD, SettingId.SEND_CHANNEL, "7"),
                 new GearEdit.SwapHardware(BOARD, Library.FOUR_SWITCH_PROGRAM_BOARD));
         assertThat(swapped.rig().setting(BOARD, SettingId.SEND_CHANNEL)).contains(7);
-        assertThat(swapped.rig().cables()).isEqualTo(PLAN.rig().cables());
+        assertThat(swapped.rig().links()).isEqualTo(PLAN.rig().links());
         assertThat(swapped.switches()).isEqualTo(PLAN.switches());
         Plan other = MuteBoard.edited(swapped, new GearEdit.SwapHardware(BOARD, Library.FOUR_SWITCH_DESK_BOARD));
         assertThat(other.rig().device(BOARD).settings()).isEmpty();

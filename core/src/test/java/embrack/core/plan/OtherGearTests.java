@@ -124,13 +124,13 @@ class OtherGearTests {
     void hardwareThatTakesOverKeepsWhatFits() {
         Plan plan = MuteBoard.plan();
         Plan swapped = new GearEdit.SwapHardware(MIXER, Library.find(new ModelId("stage-mixer-12")).orElseThrow()).apply(plan);
-        assertThat(swapped.rig().cables()).isEqualTo(plan.rig().cables());
+        assertThat(swapped.rig().links()).isEqualTo(plan.rig().links());
         assertThat(swapped.rig().device(MIXER).labels()).hasSize(3);
         assertThat(swapped.rig().setting(MIXER, SettingId.RECEIVE_CHANNEL)).contains(2);
         assertThat(Report.of(swapped).findings()).extracting(Finding::code).containsExactly("switches.no-chart-line");
         Plan usbOnly = new GearEdit.SwapHardware(BOARD, Library.find(new ModelId("two-switch-foot-box")).orElseThrow()).apply(
                 MuteBoard.edited(plan, new SwitchEdit.ClearSwitch(at(3)), new SwitchEdit.ClearSwitch(at(4))));
-        assertThat(usbOnly.rig().cables()).isEmpty();
+        assertThat(usbOnly.rig().links()).isEmpty();
     }
 
     private static Plan with(String model) {

@@ -16,7 +16,7 @@ class SheetsTests {
 
     @Test
     void receiversComeFirstThenCablesThenBoardsThenTheFirstTry() {
-        assertThat(sheets).extracting(Sheet::title).containsExactly("Vocal mixer", "Cables", "Voice board", "Try every switch");
+        assertThat(sheets).extracting(Sheet::title).containsExactly("Vocal mixer", "Cables", "Switch on, in this order", "Voice board", "Try every switch");
         assertThat(Sheets.of(Report.of(Plan.empty(new TapeLabel("Nothing"))))).isEmpty();
     }
 
@@ -30,7 +30,7 @@ class SheetsTests {
 
     @Test
     void theBoardsSheetGoesSwitchBySwitchMessageByMessage() {
-        Sheet board = sheets.get(2);
+        Sheet board = sheets.get(3);
         assertThat(board.hardware()).isEqualTo("Four-switch floor board; shows values on two digits; a point between them adds a hundred");
         assertThat(board.sections()).extracting(Section::heading).containsExactly("Set on the box", "Bank A, switch 1",
                 "Bank A, switch 2: Voice dry", "Bank A, switch 3", "Bank A, switch 4", "Keep it");
@@ -43,7 +43,7 @@ class SheetsTests {
     @Test
     void whatIsNotProvenIsSaidOnTheSheet() {
         List<Sheet> dead = Sheets.of(Report.of(MuteBoard.with(MuteBoard.receive(MuteBoard.MIXER, 5))));
-        assertThat(dead.get(2).sections()).extracting(Section::heading).contains("Bank A, switch 3 (not proven: dead)");
+        assertThat(dead.get(3).sections()).extracting(Section::heading).contains("Bank A, switch 3 (not proven: dead)");
         assertThat(((Section.Todo) dead.getLast().sections().getFirst()).lines())
                 .contains("Voice board, bank A, switch 3. Vocal mixer: mute Vocal mic (not proven: dead).");
     }

@@ -188,6 +188,9 @@ class EveryBoxTests {
         Plan plan = new GearEdit.AddDevice("Board", anything()).apply(Plan.empty(new TapeLabel("Every box")));
         plan = new GearEdit.AddDevice("Box", reachable).apply(plan);
         plan = new WiringEdit.Connect(new Socket(BOARD, OUT.id()), new Socket(BOX, IN.id())).apply(plan);
+        if (model.setting(SettingId.INPUT_FOR_REMOTE).isPresent()) {
+            plan = new GearEdit.ChangeSetting(BOX, SettingId.INPUT_FOR_REMOTE, "on").apply(plan);
+        }
         List<Assignment> assignments = new ArrayList<>();
         for (int i = 0; i < actions.size(); i++) {
             assignments.add(new Assignment(new SwitchAt(BOARD, 1 + i / 32, 1 + i % 32), Optional.empty(), List.of(new Step(BOX, actions.get(i)))));

@@ -31,7 +31,7 @@ import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;
 import embrack.core.plan.WiringEdit;
-import embrack.core.rig.Cable;
+import embrack.core.rig.Link;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -50,7 +50,7 @@ class ProverTests {
                 Arguments.of("two messages a press", MuteBoard.with(new GearEdit.SwapHardware(BOARD, Library.FOUR_SWITCH_DESK_BOARD)),
                         List.of(NO_WAY, EXACT, EXACT, EXACT)),
                 Arguments.of("mute and open swapped in the chart", MuteBoard.withMixer(Mixers.swappedChart()), List.of(WRONG, WRONG, WRONG, WRONG)),
-                Arguments.of("cable missing", MuteBoard.with(new WiringEdit.Disconnect(new Cable(OUT, IN))), List.of(NO_WAY, NO_WAY, NO_WAY, NO_WAY)),
+                Arguments.of("cable missing", MuteBoard.with(new WiringEdit.Disconnect(OUT, IN)), List.of(NO_WAY, NO_WAY, NO_WAY, NO_WAY)),
                 Arguments.of("a mixer that cannot open", MuteBoard.withMixer(Mixers.muteOnly()), List.of(NO_WAY, EXACT, EXACT, EXACT)),
                 Arguments.of("the channel shared by a second mixer", MuteBoard.withSecondMixer(2), List.of(ALSO, ALSO, ALSO, ALSO)),
                 Arguments.of("a mixer that toggles", MuteBoard.withMixer(Mixers.toggling()), List.of(EVERY_OTHER, EVERY_OTHER, EVERY_OTHER, EVERY_OTHER)),
@@ -94,7 +94,7 @@ class ProverTests {
         assertThat(pressed.after().word(MIXER, new PartId("return-1"), Aspect.MUTED)).isEqualTo("muted");
         assertThat(start.differences(pressed.after())).extracting(p -> p.part().text()).containsExactly("return-1", "return-2");
         assertThat(pressed.trace().getFirst().atMicros()).isEqualTo(5_000);
-        Pressed unplugged = new Simulator(MuteBoard.with(new WiringEdit.Disconnect(new Cable(OUT, IN)))).press(start, at(2), 0);
+        Pressed unplugged = new Simulator(MuteBoard.with(new WiringEdit.Disconnect(OUT, IN))).press(start, at(2), 0);
         assertThat(unplugged.trace()).hasSize(4).filteredOn(Event.Lost.class::isInstance).hasSize(2);
         assertThat(unplugged.after()).isEqualTo(start);
     }

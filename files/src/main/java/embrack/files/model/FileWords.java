@@ -33,7 +33,7 @@ public final class FileWords {
     }
 
     /** The constants of an enum by the words that stand for them. */
-    static <E extends Enum<E>> Map<String, E> byWord(E[] constants) {
+    public static <E extends Enum<E>> Map<String, E> byWord(E[] constants) {
         return Arrays.stream(constants).collect(Collectors.toUnmodifiableMap(FileWords::word, Function.identity()));
     }
 }

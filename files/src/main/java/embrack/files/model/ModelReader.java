@@ -19,6 +19,7 @@ import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
 import embrack.core.gear.Quirks;
+import embrack.core.gear.Route;
 import embrack.core.gear.Scope;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
@@ -38,7 +39,9 @@ import embrack.files.json.UnreadableFile.Problem;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.SortedSet;
+import java.util.TreeMap;
 import java.util.TreeSet;
 
 /** Reads a model from the fields of a file. */
@@ -78,10 +81,23 @@ public final class ModelReader {
     }
 
     static Sockets sockets(Fields f) {
-        List<Port> ports = f.objects("ports", MAX_PORTS, p -> new Port(p.text("id", PortId::new), p.text("name", TapeLabel::new),
-                p.oneOf("connector", CONNECTORS), p.oneOf("direction", DIRECTIONS)));
+        List<Port> ports = f.objects("ports", MAX_PORTS, ModelReader::port);
         List<SharedSocket> shared = f.holds("sharedSockets") ? f.objects("sharedSockets", MAX_PORTS, ModelReader::shared) : List.of();
-        return f.fit("ports", () -> new Sockets(ports, shared));
+        SortedMap<Route, Boolean> passes = new TreeMap<>();
+        if (f.holds("passes")) {
+            f.objects("passes", 4 * MAX_PORTS, p -> passes.put(new Route(p.text("from", PortId::new), p.text("to", PortId::new)), p.boolOr("open", true)));
+        }
+        return f.fit(passes.isEmpty() ? "ports" : "passes", () -> new Sockets(ports, shared, passes));
+    }
+
+    private static Port port(Fields f) {
+        PortId id = f.text("id", PortId::new);
+        TapeLabel name = f.text("name", TapeLabel::new);
+        Connector connector = f.oneOf("connector", CONNECTORS);
+        Direction direction = f.oneOf("direction", DIRECTIONS);
+        int gives = f.integerOr("gives", 0);
+        boolean forOne = f.boolOr("forOneController", false);
+        return f.fit(() -> new Port(id, name, connector, direction, gives, forOne));
     }
 
     private static SharedSocket shared(Fields f) {

@@ -4,6 +4,7 @@ import embrack.core.chart.Chart;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.Model;
+import embrack.core.gear.Port;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.Scope;
 import embrack.core.gear.Setting;
@@ -23,8 +24,7 @@ public final class ModelWriter {
     /** Puts the fields of a model into an object. */
     public static void write(ObjectNode f, Model model) {
         f.put("id", model.id().text()).put("name", model.name().text()).put("kind", model.kind().key());
-        list(f, "ports", model.ports(), (p, port) -> p.put("id", port.id().text()).put("name", port.name().text())
-                .put("connector", FileWords.word(port.connector())).put("direction", FileWords.word(port.direction())));
+        list(f, "ports", model.ports(), ModelWriter::port);
         if (!model.sockets().shared().isEmpty()) {
             list(f, "sharedSockets", model.sockets().shared(), (s, shared) -> {
                 s.put("name", shared.name().text());
@@ -32,6 +32,10 @@ public final class ModelWriter {
                 shared.ports().forEach(id -> uses.add(id.text()));
                 s.put("atOnce", shared.atOnce());
             });
+        }
+        if (!model.sockets().passes().isEmpty()) {
+            list(f, "passes", model.sockets().passes().entrySet(), (p, pass) -> p.put("from", pass.getKey().from().text())
+                    .put("to", pass.getKey().to().text()).put("open", pass.getValue()));
         }
         model.board().ifPresent(board -> board(f.putObject("board"), board));
         if (!model.surface().groups().isEmpty()) {
@@ -52,6 +56,17 @@ public final class ModelWriter {
             p.put("milliamps", power.milliamps());
         });
         model.writing().ifPresent(writing -> f.put("writing", writing));
+    }
+
+    private static void port(ObjectNode f, Port port) {
+        f.put("id", port.id().text()).put("name", port.name().text())
+                .put("connector", FileWords.word(port.connector())).put("direction", FileWords.word(port.direction()));
+        if (port.gives() > 0) {
+            f.put("gives", port.gives());
+        }
+        if (port.forOneController()) {
+            f.put("forOneController", true);
+        }
     }
 
     private static void board(ObjectNode f, Board board) {

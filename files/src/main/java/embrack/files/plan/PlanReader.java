@@ -7,16 +7,27 @@ import embrack.core.chart.Verb;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Route;
+import embrack.core.midi.Channel;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit.AddDevice;
 import embrack.core.plan.Plan;
-import embrack.core.rig.Cable;
+import embrack.core.rig.Area;
+import embrack.core.rig.Ear;
+import embrack.core.rig.Feed;
+import embrack.core.rig.Length;
+import embrack.core.rig.Link;
+import embrack.core.rig.Pair;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.rig.Sieve;
 import embrack.core.rig.Socket;
+import embrack.core.rig.Sound;
+import embrack.core.rig.Spot;
+import embrack.core.rig.Traffic;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -24,22 +35,38 @@ import embrack.core.switches.Switches;
 import java.util.LinkedHashMap;
 import embrack.files.json.Fields;
 import embrack.files.model.EarlierModel;
+import embrack.files.model.FileWords;
 import embrack.files.model.ModelReader;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.TreeSet;
 
 /** Reads a plan from the fields of its file. What refers to something is read after it, so that the field can be named. */
 final class PlanReader {
 
     private static final int MAX_SWITCHES = 5_000;
+    private static final int MAX_LINKS = 8 * AddDevice.MAX_DEVICES;
+
+    private static final Map<String, Area> AREAS = FileWords.byWord(Area.values());
+    private static final Map<String, Traffic> TRAFFIC = FileWords.byWord(Traffic.values());
+    private static final Map<String, Sound> SOUNDS = FileWords.byWord(Sound.values());
+    private static final Map<String, Ear> EARS = FileWords.byWord(Ear.values());
 
     private Rig rig;
     private final Map<ModelId, Model> models = new LinkedHashMap<>();
     private final Map<ModelId, Map<PartId, PartId>> renamed = new HashMap<>();
+
+    private final List<Home> homes = new ArrayList<>();
+
+    /** Where an app lives, kept until all devices are there. */
+    private record Home(Fields place, DeviceId app, Optional<DeviceId> host) {
+    }
 
     private PlanReader(Rig rig) {
         this.rig = rig;
@@ -51,7 +78,12 @@ final class PlanReader {
         var reader = new PlanReader(Rig.empty(name));
         file.objects("models", AddDevice.MAX_DEVICES, f -> reader.model(f, version));
         file.objects("devices", AddDevice.MAX_DEVICES, reader::device);
-        file.objects("cables", 4 * AddDevice.MAX_DEVICES, reader::cable);
+        reader.homes.forEach(home -> home.host().ifPresent(host -> reader.rig = home.place().fit("livesIn", () ->
+                reader.rig.withDeviceChanged(home.app(), d -> d.withHost(Optional.of(host))))));
+        file.objects(version > 2 ? "links" : "cables", MAX_LINKS, reader::link);
+        if (file.holds("pairs")) {
+            file.objects("pairs", AddDevice.MAX_DEVICES, reader::pair);
+        }
         List<Assignment> assignments = file.objects("switches", MAX_SWITCHES, reader::assignment);
         return new Plan(reader.rig, file.fit("switches", () -> new Switches(assignments)));
     }
@@ -93,9 +125,43 @@ final class PlanReader {
         });
         SortedMap<PartId, TapeLabel> labels = new TreeMap<>();
         f.eachField("labels", (values, key) -> labels.put(values.fit(key, () -> part(model, key)).id(), values.text(key, TapeLabel::new)));
-        Device device = new Device(id, name, model.id(), settings, labels);
+        Area area = f.holds("area") ? f.oneOf("area", AREAS) : Area.FLOOR;
+        homes.add(new Home(f, id, f.optionalText("livesIn", DeviceId::new)));
+        Device device = new Device(id, name, model.id(), settings, labels, Spot.in(area), sieves(f), feeds(f));
         rig = f.fit(() -> rig.withDevice(device, model));
         return device;
+    }
+
+    private static SortedMap<Route, Sieve> sieves(Fields f) {
+        SortedMap<Route, Sieve> sieves = new TreeMap<>();
+        if (f.holds("passes")) {
+            f.objects("passes", 256, p -> {
+                var route = new Route(p.text("from", PortId::new), p.text("to", PortId::new));
+                boolean open = p.bool("open");
+                Set<Traffic> stopped = p.holds("stopped") ? new TreeSet<>(p.severalOf("stopped", TRAFFIC)) : Set.of();
+                Set<Integer> channels = p.holds("channels") ? new TreeSet<>(p.integers("channels")) : Set.of();
+                Optional<Integer> onto = p.holds("onto") ? Optional.of(p.integer("onto")) : Optional.empty();
+                return sieves.put(route, p.fit(() -> new Sieve(open, new TreeSet<>(stopped), new TreeSet<>(channels), onto.map(Channel::new))));
+            });
+        }
+        return sieves;
+    }
+
+    private static SortedMap<PortId, Feed> feeds(Fields f) {
+        SortedMap<PortId, Feed> feeds = new TreeMap<>();
+        if (f.holds("feeds")) {
+            f.objects("feeds", 256, p -> feeds.put(p.text("output", PortId::new),
+                    new Feed(new TreeSet<>(p.severalOf("sounds", SOUNDS)), new TreeSet<>(p.severalOf("to", EARS)))));
+        }
+        return feeds;
+    }
+
+    private Pair pair(Fields f) {
+        Pair pair = f.fit(() -> new Pair(device(f, "first"), device(f, "second")));
+        List<Pair> pairs = new ArrayList<>(rig.pairs());
+        pairs.add(pair);
+        rig = f.fit(() -> rig.withPairs(pairs));
+        return pair;
     }
 
     private static Setting setting(Model model, String key) {
@@ -107,10 +173,13 @@ final class PlanReader {
         return model.part(today(model.id(), key)).orElseThrow(() -> new IllegalArgumentException("%s has no such part".formatted(model.name())));
     }
 
-    private Cable cable(Fields f) {
-        Cable cable = new Cable(f.object("from", this::socket), f.object("to", this::socket));
-        rig = f.fit(() -> rig.withCable(cable));
-        return cable;
+    private Link link(Fields f) {
+        Socket from = f.object("from", this::socket);
+        Socket to = f.object("to", this::socket);
+        Optional<Length> length = f.holds("centimetres") ? Optional.of(f.integer("centimetres")).map(c -> f.fit("centimetres", () -> new Length(c))) : Optional.empty();
+        Link link = new Link(from, to, length);
+        rig = f.fit(() -> rig.withLink(link));
+        return link;
     }
 
     private Socket socket(Fields f) {

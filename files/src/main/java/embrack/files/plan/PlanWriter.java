@@ -1,10 +1,15 @@
 package embrack.files.plan;
 
+import embrack.core.gear.PortId;
+import embrack.core.gear.Route;
 import embrack.core.plan.Plan;
-import embrack.core.rig.Cable;
+import embrack.core.rig.Feed;
+import embrack.core.rig.Link;
+import embrack.core.rig.Sieve;
 import embrack.core.rig.Device;
 import embrack.core.rig.Socket;
 import embrack.core.switches.Assignment;
+import embrack.files.model.FileWords;
 import embrack.files.model.ModelWriter;
 import java.util.Collection;
 import java.util.function.BiConsumer;
@@ -12,7 +17,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Writes a plan as the fields of its file, version 2, always in the same order. */
+/** Writes a plan as the fields of its file, version 3, always in the same order. */
 final class PlanWriter {
 
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
@@ -25,7 +30,10 @@ final class PlanWriter {
         file.put("format", PlanFile.FORMAT).put("version", PlanFile.VERSION).put("name", plan.rig().name().text());
         list(file, "models", plan.rig().models(), ModelWriter::write);
         list(file, "devices", plan.rig().devices(), PlanWriter::device);
-        list(file, "cables", plan.rig().cables(), PlanWriter::cable);
+        list(file, "links", plan.rig().links(), PlanWriter::link);
+        if (!plan.rig().pairs().isEmpty()) {
+            list(file, "pairs", plan.rig().pairs(), (f, pair) -> f.put("first", pair.first().text()).put("second", pair.second().text()));
+        }
         list(file, "switches", plan.switches().assignments(), PlanWriter::assignment);
         return file;
     }
@@ -40,11 +48,42 @@ final class PlanWriter {
             ObjectNode labels = f.putObject("labels");
             device.labels().forEach((part, label) -> labels.put(part.text(), label.text()));
         }
+        f.put("area", FileWords.word(device.spot().area()));
+        device.spot().host().ifPresent(host -> f.put("livesIn", host.text()));
+        if (!device.sieves().isEmpty()) {
+            list(f, "passes", device.sieves().entrySet(), (p, e) -> sieve(p, e.getKey(), e.getValue()));
+        }
+        if (!device.feeds().isEmpty()) {
+            list(f, "feeds", device.feeds().entrySet(), (p, e) -> feed(p, e.getKey(), e.getValue()));
+        }
     }
 
-    private static void cable(ObjectNode f, Cable cable) {
-        socket(f.putObject("from"), cable.from());
-        socket(f.putObject("to"), cable.to());
+    private static void sieve(ObjectNode f, Route route, Sieve sieve) {
+        f.put("from", route.from().text()).put("to", route.to().text()).put("open", sieve.open());
+        if (!sieve.stopped().isEmpty()) {
+            words(f.putArray("stopped"), sieve.stopped());
+        }
+        if (!sieve.channels().isEmpty()) {
+            ArrayNode channels = f.putArray("channels");
+            sieve.channels().forEach(channels::add);
+        }
+        sieve.onto().ifPresent(channel -> f.put("onto", channel.number()));
+    }
+
+    private static void feed(ObjectNode f, PortId output, Feed feed) {
+        f.put("output", output.text());
+        words(f.putArray("sounds"), feed.sounds());
+        words(f.putArray("to"), feed.to());
+    }
+
+    private static void words(ArrayNode array, Collection<? extends Enum<?>> constants) {
+        constants.forEach(constant -> array.add(FileWords.word(constant)));
+    }
+
+    private static void link(ObjectNode f, Link link) {
+        socket(f.putObject("from"), link.from());
+        socket(f.putObject("to"), link.to());
+        link.length().ifPresent(length -> f.put("centimetres", length.centimetres()));
     }
 
     private static void socket(ObjectNode f, Socket socket) {

@@ -36,6 +36,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PlanFileTests {
 
@@ -107,11 +108,12 @@ class PlanFileTests {
         return block.group(1);
     }
 
-    /** Plans of the first version had parts with ids of their own and runs as objects. */
+    /** Plans of the first version had parts with ids of their own and runs as objects; those of the second had cables only. */
     @Test
-    void plansOfVersionOneAreReadAndMeanTheSame() throws IOException {
+    void plansOfEarlierVersionsAreReadAndMeanTheSame() throws IOException {
         Plan earlier = PlanFile.read(Files.readString(Path.of("src/test/resources/quay-rig-version-1.json")));
-        Plan today = PlanFile.read(Files.readString(EXAMPLES.resolve("quay-rig.json")));
+        Plan today = PlanFile.read(Files.readString(Path.of("src/test/resources/quay-rig-version-2.json")));
+        assertThat(today.rig().links()).hasSize(3).isEqualTo(earlier.rig().links());
         assertThat(earlier.switches()).isEqualTo(today.switches());
         assertThat(earlier.rig().devices()).isEqualTo(today.rig().devices());
         assertThat(earlier.rig().model(new DeviceId("vocal-mixer")).chart().rows()).isEqualTo(today.rig().model(new DeviceId("vocal-mixer")).chart().rows());
@@ -119,11 +121,21 @@ class PlanFileTests {
         assertThat(PlanFile.read(PlanFile.write(earlier))).isEqualTo(earlier);
     }
 
+    /** Whole rigs with one wiring fault each, by the code that is found. */
+    @ParameterizedTest
+    @ValueSource(strings = {"wiring.not-ready", "wiring.loop", "wiring.arrives-twice", "wiring.hears-neighbour", "wiring.input-off", "wiring.output-off", "wiring.homeless-app",
+        "wiring.pair-differs", "wiring.too-long", "power.none", "power.too-much", "sound.heard-in-the-house", "sound.no-in-ears", "switches.kept-back"})
+    void aFileWithOneWiringFaultSaysThat(String code) throws IOException {
+        Plan plan = PlanFile.read(Files.readString(Path.of("src/test/resources/wiring-faults/%s.json".formatted(code))));
+        assertThat(Report.of(plan).findings()).extracting(f -> f.code()).containsExactly(code);
+        assertThat(PlanFile.read(PlanFile.write(plan))).isEqualTo(plan);
+    }
+
     private static List<Arguments> broken() {
         return List.of(
                 Arguments.of("\"embrack-plan\"", "\"shopping-list\"", "format: must be \"embrack-plan\"; this is some other file"),
-                Arguments.of("\"version\" : 2", "\"version\" : 3",
-                        "version: is 3, written by a newer Embrack; this one reads up to version 2. Update Embrack to read it"),
+                Arguments.of("\"version\" : 3", "\"version\" : 4",
+                        "version: is 4, written by a newer Embrack; this one reads up to version 3. Update Embrack to read it"),
                 Arguments.of("\"name\" : \"Mute board\"", "\"name\" : \"\"", "name: Write a name; it is empty."),
                 Arguments.of("\"name\" : \"Vocal mixer\"", "\"name\" : \"Voice board\"", "devices[1]: two devices are called \"Voice board\""),
                 Arguments.of("\"name\" : \"Vocal mixer\"", "\"name\" : \"Vocal <b>mixer</b>\"", "devices[1].name: Leave out < and >; a name is plain text."),
@@ -139,12 +151,12 @@ class PlanFileTests {
                 Arguments.of("\"chart\" : [", "\"chart\" : [ \"mute Main: cc 1\\nmute Main: cc 2\",",
                         "models[1].chart: holds a line break; each line of the chart is a text of its own"),
                 Arguments.of("\"chart\" : [", "\"colour\" : 1, \"chart\" : [", "models[1].colour: is not a field of this format;"
-                        + " known here are board, chart, controls, habits, id, kind, memories, name, ports, power, reality, settings, sharedSockets, writing"),
+                        + " known here are board, chart, controls, habits, id, kind, memories, name, passes, ports, power, reality, settings, sharedSockets, writing"),
                 Arguments.of("\"direction\" : \"out\"", "\"direction\" : \"sideways\"", "models[0].ports[0].direction: must be one of both, in, out, thru, was \"sideways\""),
                 Arguments.of("\"connector\" : \"power\"", "\"connector\" : \"steam\"", "models[0].ports[1].connector: must be one of audio, bluetooth, dmx,"
-                        + " five-pin, network, power, trs-a, trs-b, usb-device, usb-host, virtual, was \"steam\""),
-                Arguments.of("\"port\" : \"in\"", "\"port\" : \"thru\"", "cables[0]: Voice board MIDI OUT and Vocal mixer MIDI THRU both send."
-                        + " A cable goes from OUT or THRU to IN."),
+                        + " five-pin, network, power, trs-a, trs-b, usb-device, usb-host, virtual, wifi, was \"steam\""),
+                Arguments.of("\"port\" : \"in\"", "\"port\" : \"thru\"", "links[0]: Voice board MIDI OUT and Vocal mixer MIDI THRU both send."
+                        + " A link goes from an OUT or THRU to an IN."),
                 Arguments.of("\"switch\" : 4", "\"switch\" : 5", "switches[3]: Voice board has 4 switches in a bank, so there is no switch 5"),
                 Arguments.of("\"switch\" : 4", "\"switch\" : 3", "switches: switch 3 in bank 1 of \"voice-board\" is there twice"),
                 Arguments.of("\"verb\" : \"mute\",\n          \"part\" : \"main\"", "\"verb\" : \"level\", \"part\" : \"main\", \"amount\" : 128",
@@ -153,7 +165,16 @@ class PlanFileTests {
                         "switches[3].steps[0]: \"level\" needs an amount, 0 to 127"),
                 Arguments.of("\"device\" : \"vocal-mixer\",\n          \"verb\" : \"mute\",\n          \"part\" : \"main\"",
                         "\"device\" : \"gone\", \"verb\" : \"mute\", \"part\" : \"main\"", "switches[3].steps[0].device: there is no device \"gone\" in this rig"),
-                Arguments.of("\"cables\" : [", "\"cables\" : [ 3,", "cables[0]: must be an object in braces, was the number 3"),
+                Arguments.of("\"area\" : \"floor\"", "\"area\" : \"roof\"", "devices[0].area: must be one of booth, crew, desk, floor, rack, was \"roof\""),
+                Arguments.of("\"area\" : \"floor\"", "\"area\" : \"floor\", \"livesIn\" : \"vocal-mixer\"",
+                        "devices[0].livesIn: Vocal mixer is no computer or tablet, so Voice board cannot live in it."),
+                Arguments.of("\"area\" : \"floor\"", "\"area\" : \"floor\", \"feeds\" : [ { \"output\" : \"ear\", \"sounds\" : [ \"click\" ], \"to\" : [ ] } ]",
+                        "devices[0]: Voice board has no sound output \"ear\""),
+                Arguments.of("\"area\" : \"floor\"", "\"area\" : \"floor\", \"passes\" : [ { \"from\" : \"out\", \"to\" : \"in\", \"open\" : true } ]",
+                        "devices[0]: Voice board has no way through from \"out\" to \"in\""),
+                Arguments.of("\"links\" : [", "\"pairs\" : [ { \"first\" : \"voice-board\", \"second\" : \"vocal-mixer\" } ], \"links\" : [",
+                        "pairs[0]: Voice board and Vocal mixer are not the same hardware, so neither can stand in for the other."),
+                Arguments.of("\"links\" : [", "\"links\" : [ 3,", "links[0]: must be an object in braces, was the number 3"),
                 Arguments.of("\"name\" : \"Mute board\",", "", "name: is missing"),
                 Arguments.of("\"name\" : \"Mute board\",", "\"name\" : \"Mute board\", \"name\" : \"Twice\",",
                         "line 4, column 32: is not JSON: Duplicate Object property \"name\""));
@@ -207,7 +228,7 @@ class PlanFileTests {
     }
 
     private static Schema schema() {
-        try (InputStream in = PlanFile.class.getResourceAsStream("/embrack/files/schema/plan-2.schema.json")) {
+        try (InputStream in = PlanFile.class.getResourceAsStream("/embrack/files/schema/plan-3.schema.json")) {
             return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
                     .getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8), InputFormat.JSON);
         } catch (IOException e) {

@@ -9,23 +9,23 @@ import embrack.core.check.rule.Subject;
 import embrack.core.gear.Direction;
 import embrack.core.plan.Obstacle;
 import embrack.core.plan.WiringEdit;
-import embrack.core.rig.Cabling;
+import embrack.core.rig.Linking;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
-import embrack.core.rig.Paths;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
+import embrack.core.way.Ways;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** A switch has a step on a box that no cables from its board lead to. */
+/** A switch has a step on a box that no links from its board lead to. */
 final class NoPath implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.no-path", "No cable leads to the box");
+        return new RuleInfo("switches.no-path", "No link leads to the box");
     }
 
     @Override
@@ -36,25 +36,25 @@ final class NoPath implements Rule {
 
     private Finding finding(Subject subject, Stopped.Ends ends, List<SwitchAt> switches) {
         Rig rig = subject.plan().rig();
-        Optional<WiringEdit.Connect> cable = missingCable(rig, ends);
+        Optional<WiringEdit.Connect> link = missingLink(rig, ends);
         return new Finding(info(), Severity.STOPS, subject.plan().words(switches),
-                "No cable leads from %s to %s.".formatted(rig.name(ends.board()), rig.name(ends.device())),
+                "No link leads from %s to %s.".formatted(rig.name(ends.board()), rig.name(ends.device())),
                 "What these switches send to %s never gets there.".formatted(rig.name(ends.device())),
-                cable.map(c -> "Plug a cable from %s to %s.".formatted(rig.words(c.from()), rig.words(c.to())))
-                        .orElse("Free a socket, or chain the boxes by a THRU, so that a cable can lead there."),
-                switches, cable.map(c -> new Remedy("Plug it in", c)));
+                link.map(c -> "Link %s to %s.".formatted(rig.words(c.from()), rig.words(c.to())))
+                        .orElse("Free a socket, or chain the boxes by a THRU, so that a link can lead there."),
+                switches, link.map(c -> new Remedy("Link them", c)));
     }
 
-    /** From the board's own free output, or else from the free THRU of a box that the board reaches. */
-    private static Optional<WiringEdit.Connect> missingCable(Rig rig, Stopped.Ends ends) {
-        Paths paths = new Paths(rig);
+    /** From the board's own free output, or else from a free port of a box that the board reaches and that passes on. */
+    private static Optional<WiringEdit.Connect> missingLink(Rig rig, Stopped.Ends ends) {
+        Ways ways = new Ways(rig);
         Stream<DeviceId> reached = rig.devices().stream().map(Device::id)
-                .filter(id -> paths.between(ends.board(), id).isPresent());
-        Stream<Socket> senders = Stream.concat(paths.freeSockets(ends.board(), List.of(Direction.OUT)).stream(),
-                reached.flatMap(id -> paths.freeSockets(id, List.of(Direction.THRU)).stream()));
-        List<Socket> inputs = paths.freeSockets(ends.device(), List.of(Direction.IN));
+                .filter(id -> ways.between(ends.board(), id).isPresent());
+        Stream<Socket> senders = Stream.concat(ways.freeSockets(ends.board(), List.of(Direction.OUT, Direction.BOTH)).stream(),
+                reached.flatMap(id -> ways.freeSockets(id, List.of(Direction.THRU, Direction.BOTH, Direction.OUT)).stream()));
+        List<Socket> inputs = ways.freeSockets(ends.device(), List.of(Direction.IN, Direction.BOTH));
         return senders.flatMap(from -> inputs.stream().map(to -> new WiringEdit.Connect(from, to)))
-                .filter(c -> Cabling.refusal(rig, c.from(), c.to()).isEmpty())
+                .filter(c -> Linking.refusal(rig, c.from(), c.to()).isEmpty())
                 .findFirst();
     }
 }

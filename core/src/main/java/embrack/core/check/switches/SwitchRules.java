@@ -7,7 +7,7 @@ import java.util.List;
 public final class SwitchRules {
 
     public static final List<Rule> ALL = List.of(new AlsoMoves(), new CannotSend(), new ChannelMismatch(), new Late(),
-            new NoChartLine(), new NoPath(), new NoSteps(), new NotAsMeant(), new NothingLearned(), new SendsItsOwn(), new TooManyMessages());
+            new NoChartLine(), new NoPath(), new NoSteps(), new NotAsMeant(), new KeptBack(), new NothingLearned(), new SendsItsOwn(), new TooManyMessages());
 
     private SwitchRules() {
     }

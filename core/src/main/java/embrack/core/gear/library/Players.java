@@ -14,12 +14,9 @@ final class Players {
             # It learns by pressing, and takes any message but one of value 0.
             port In: virtual in
             port Out: virtual out
-            port Bluetooth: Bluetooth both ways
-            port USB: USB device both ways
-            port Power: power in
-            port Headphones: audio out
-            shared the only socket: USB, Power, Headphones; 1 at once
             setting Output port: off, on; factory off
+            setting Buffer: 64 samples, 128 samples, 256 samples, 512 samples; factory 256 samples
+            setting Sample rate: 44.1 kHz, 48 kHz; factory 48 kHz
             """, """
             programs from 1
             load Song 1..64: pc 1..64 on channel 16
@@ -35,10 +32,13 @@ final class Players {
     private static final Model LINEAR_PLAYER = Shipped.model("linear-timeline-player", "Linear-timeline player", TRACK_PLAYER, """
             port In: virtual in
             port Out: virtual out
-            port Session: network both ways
+            pass In to Out, off
             setting Input for notes: off, on; factory on
             setting Input for remote: off, on; factory off
             setting Input for sync: off, on; factory off
+            setting Output port: off, on; factory on
+            setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
+            setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
             habits: looks for ports at start
             """, """
             play Tracks: mmc play
@@ -58,6 +58,8 @@ final class Players {
             port Out: virtual out
             setting Input for notes: off, on; factory on
             setting Input for remote: off, on; factory off
+            setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
+            setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
             setting Time-stretch pads: off, on; factory on
             habits: looks for ports at start
             """, """
@@ -73,6 +75,8 @@ final class Players {
             # Each patch links the controls to its own knobs: 8 knobs by 10 patches are 80 links.
             port In: virtual in
             setting MIDI receive channel: 1..16, factory 1
+            setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
+            setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
             habits: listens to all channels; looks for ports at start
             """, """
             programs from 1
@@ -88,6 +92,8 @@ final class Players {
             # The layer of on-screen controls is linked once; every patch uses it.
             port In: virtual in
             setting MIDI receive channel: 1..16, factory 1
+            setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
+            setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
             habits: looks for ports at start
             """, """
             programs from 1

@@ -87,8 +87,8 @@ final class Receivers {
 
     private static final Model WORDS_COMPUTER = Shipped.model("words-and-pictures", "Words-and-pictures computer", PICTURES, """
             # A new control listens to channel 0, number 0 until it has learned.
-            port In: virtual in
-            port Session: network both ways
+            port USB 1..2: USB host both ways, gives 900 mA
+            port Network: network both ways
             setting MIDI receive channel: 1..16, factory 16
             habits: looks for ports at start
             """, """

@@ -46,8 +46,7 @@ final class Surfaces {
             port MIDI OUT: 5-pin out
             port MIDI THRU: 5-pin thru
             port USB: USB device both ways
-            port Outputs 1-2: audio out
-            port Outputs 3-4: audio out
+            port Output 1..4: audio out
             switches: 8 in rows of 8, send note, cc, 1 a press
             gestures: press, release
             modes: momentary, alternating

@@ -9,6 +9,7 @@ import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
 import embrack.core.gear.Quirks;
+import embrack.core.gear.Route;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SharedSocket;
 import embrack.core.gear.Sockets;
@@ -23,7 +24,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.SortedSet;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
@@ -35,6 +38,7 @@ final class BoxReader {
     private final List<Problem> problems = new ArrayList<>();
     private final List<Port> ports = new ArrayList<>();
     private final List<SharedSocket> shared = new ArrayList<>();
+    private final SortedMap<Route, Boolean> passes = new TreeMap<>();
     private final List<ControlGroup> groups = new ArrayList<>();
     private final List<Setting> settings = new ArrayList<>();
     private final BoardReader board = new BoardReader();
@@ -63,7 +67,7 @@ final class BoxReader {
 
     private Optional<Box> whole() {
         try {
-            return Optional.of(new Box(new Sockets(ports, shared), new Surface(board.board(), groups),
+            return Optional.of(new Box(new Sockets(ports, shared, passes), new Surface(board.board(), groups),
                     new Memory(settings, memories, keep), quirks, power));
         } catch (IllegalArgumentException e) {
             problems.add(new Problem(Problem.Level.ERROR, Math.max(1, line), 1, 1, Pieces.capital(e.getMessage()) + "."));
@@ -92,6 +96,8 @@ final class BoxReader {
             port(cursor);
         } else if (cursor.accept("shared")) {
             share(cursor);
+        } else if (cursor.accept("pass")) {
+            pass(cursor);
         } else if (cursor.accept("setting")) {
             settings.add(SettingReader.read(cursor));
         } else if (!board.accepts(cursor) && !acceptsGroup(cursor)) {
@@ -102,7 +108,7 @@ final class BoxReader {
     }
 
     private static String unknown(String word) {
-        List<String> known = Stream.concat(Stream.of("port", "shared", "setting", "memories", "keep", "power", "habits"),
+        List<String> known = Stream.concat(Stream.of("port", "shared", "pass", "setting", "memories", "keep", "power", "habits"),
                 Stream.concat(BoardReader.WORDS.stream(), Stream.of(ControlType.values()).map(ControlType::plural))).toList();
         return known.stream().filter(each -> Spelling.isNear(word, each)).findFirst()
                 .map(near -> "\"%s\" does not begin a line. Did you mean \"%s\"?".formatted(word, near))
@@ -112,9 +118,50 @@ final class BoxReader {
     private void port(Cursor cursor) {
         Pieces.Named named = Pieces.named(cursor, "port MIDI IN: 5-pin in");
         Connector connector = Pieces.oneOf(cursor, Connector.values(), Connector::words, "What is it? 5-pin, TRS type A, TRS type B,"
-                + " USB device, USB host, Bluetooth, network, virtual, power, audio or DMX.");
+                + " USB device, USB host, Bluetooth, network, Wi-Fi, virtual, power, audio or DMX.");
         Direction direction = Pieces.oneOf(cursor, Direction.values(), Direction::words, "Which way? in, out, thru or both ways.");
-        ports.add(Pieces.fit(named, () -> new Port(new PortId(named.id()), named.label(), connector, direction)));
+        int gives = 0;
+        boolean forOne = false;
+        while (cursor.accept(",")) {
+            if (cursor.accept("for one controller")) {
+                forOne = true;
+            } else if (cursor.accept("gives")) {
+                gives = milliamps(cursor);
+            } else {
+                throw cursor.fault("Here may stand \"gives 500 mA\" or \"for one controller\".");
+            }
+        }
+        int given = gives;
+        boolean kept = forOne;
+        ports.addAll(Pieces.fit(named, () -> new PortRun(named.id(), named.label()).ports(connector, direction, given, kept)));
+    }
+
+    private void pass(Cursor cursor) {
+        PortId from = portBefore(cursor, " to ");
+        cursor.accept("to");
+        boolean open = cursor.find(',') < 0;
+        PortId to = portBefore(cursor, ",");
+        if (!open && !(cursor.accept(",") && cursor.accept("off"))) {
+            throw cursor.fault("Behind the comma may stand \"off\": not passed on until it is switched on.");
+        }
+        passes.put(new Route(from, to), open);
+    }
+
+    private PortId portBefore(Cursor cursor, String end) {
+        int at = cursor.rest().indexOf(end);
+        String name = (at < 0 ? cursor.rest() : cursor.rest().substring(0, at));
+        int column = cursor.column();
+        cursor.step(name.length());
+        return ports.stream().filter(p -> p.name().text().equalsIgnoreCase(name.strip()) || p.id().text().equals(name.strip())).findFirst().map(Port::id)
+                .orElseThrow(() -> new Fault(column, Math.max(1, name.length()), "No port above is called \"%s\".".formatted(name.strip())));
+    }
+
+    private static int milliamps(Cursor cursor) {
+        int milliamps = Pieces.number(cursor, 1, 20_000);
+        if (!cursor.accept("ma")) {
+            throw cursor.fault("A current is given in mA.");
+        }
+        return milliamps;
     }
 
     private void share(Cursor cursor) {
@@ -174,10 +221,7 @@ final class BoxReader {
         } while (cursor.accept("or"));
         int milliamps = 0;
         if (cursor.accept(",")) {
-            milliamps = Pieces.number(cursor, 1, 20_000);
-            if (!cursor.accept("ma")) {
-                throw cursor.fault("A draw is given in mA.");
-            }
+            milliamps = milliamps(cursor);
         }
         power = Optional.of(new Power(sources, milliamps));
     }

@@ -5,8 +5,10 @@ import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Port;
+import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
 import embrack.core.gear.Quirks;
+import embrack.core.gear.Route;
 import embrack.core.gear.Scope;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
@@ -35,6 +37,7 @@ public final class BoxWriter {
         var writer = new BoxWriter();
         box.sockets().ports().forEach(writer::port);
         box.sockets().shared().forEach(shared -> writer.shared(box, shared));
+        box.sockets().passes().forEach((route, open) -> writer.pass(box, route, open));
         box.surface().board().ifPresent(writer::board);
         box.surface().groups().forEach(writer::group);
         box.memory().settings().forEach(writer::setting);
@@ -48,7 +51,16 @@ public final class BoxWriter {
     }
 
     private void port(Port port) {
-        lines.add("port %s: %s %s".formatted(named(port.name(), port.id().text()), port.connector().words(), port.direction().words()));
+        lines.add("port %s: %s %s%s%s".formatted(named(port.name(), port.id().text()), port.connector().words(), port.direction().words(),
+                port.gives() == 0 ? "" : ", gives %d mA".formatted(port.gives()), port.forOneController() ? ", for one controller" : ""));
+    }
+
+    private void pass(Box box, Route route, boolean open) {
+        lines.add("pass %s to %s%s".formatted(name(box, route.from()), name(box, route.to()), open ? "" : ", off"));
+    }
+
+    private static String name(Box box, PortId port) {
+        return box.sockets().port(port).orElseThrow().id().text();
     }
 
     private void shared(Box box, SharedSocket shared) {

@@ -58,7 +58,7 @@ class BoxTextTests {
     @CsvSource(delimiter = '|', value = {
         "prot MIDI IN: 5-pin in          |  1 | \"prot\" does not begin a line. Did you mean \"port\"?",
         "port MIDI IN 5-pin in           |  6 | A colon is missing: port MIDI IN: 5-pin in",
-        "port MIDI IN: 6-pin in          | 15 | What is it? 5-pin, TRS type A, TRS type B, USB device, USB host, Bluetooth, network, virtual, power, audio or DMX.",
+        "port MIDI IN: 6-pin in          | 15 | What is it? 5-pin, TRS type A, TRS type B, USB device, USB host, Bluetooth, network, Wi-Fi, virtual, power, audio or DMX.",
         "port MIDI IN: 5-pin sideways    | 21 | Which way? in, out, thru or both ways.",
         "switches: 40, send cc           | 11 | A number from 1 to 32 is needed here.",
         "switches: 4 in rows of 4, cc    | 27 | What do they send? Write such as \"send note, cc\".",

@@ -1,0 +1,210 @@
+package embrack.app.wiring;
+
+import embrack.core.gear.Connector;
+import embrack.core.gear.Port;
+import embrack.core.rig.Area;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.LinkKind;
+import embrack.core.rig.Rig;
+import embrack.core.rig.Socket;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.eclipse.elk.alg.layered.options.LayeredMetaDataProvider;
+import org.eclipse.elk.alg.layered.options.LayeredOptions;
+import org.eclipse.elk.core.RecursiveGraphLayoutEngine;
+import org.eclipse.elk.core.data.LayoutMetaDataService;
+import org.eclipse.elk.core.math.ElkPadding;
+import org.eclipse.elk.core.math.KVector;
+import org.eclipse.elk.core.options.CoreOptions;
+import org.eclipse.elk.core.options.Direction;
+import org.eclipse.elk.core.options.EdgeRouting;
+import org.eclipse.elk.core.options.HierarchyHandling;
+import org.eclipse.elk.core.options.PortConstraints;
+import org.eclipse.elk.core.options.PortSide;
+import org.eclipse.elk.core.options.SizeConstraint;
+import org.eclipse.elk.core.util.BasicProgressMonitor;
+import org.eclipse.elk.graph.ElkBendPoint;
+import org.eclipse.elk.graph.ElkEdge;
+import org.eclipse.elk.graph.ElkEdgeSection;
+import org.eclipse.elk.graph.ElkNode;
+import org.eclipse.elk.graph.ElkPort;
+import org.eclipse.elk.graph.util.ElkGraphUtil;
+
+/**
+ * Where everything is drawn, worked out by the Eclipse Layout Kernel: places from left to right, apps inside their
+ * computers, no line through a box. All lengths in pixels, counted from the corner of the picture.
+ */
+final class Layout {
+
+    private static final int BOX_WIDTH = 164;
+    private static final int HEAD = 62;
+    private static final int PORT_STEP = 26;
+    private static final int PORT_DOWN = 6;
+    private static final int MARGIN = 18;
+    private static final int TOP = 46;
+    private static final int HOST_SIDE = 70;
+
+    static {
+        LayoutMetaDataService.getInstance().registerLayoutMetaDataProviders(new LayeredMetaDataProvider());
+    }
+
+    private final Rig rig;
+    private final ElkNode root = ElkGraphUtil.createGraph();
+    private final Map<DeviceId, ElkNode> nodes = new HashMap<>();
+    private final Map<Socket, ElkPort> ports = new HashMap<>();
+    private final Map<Link, ElkEdge> edges = new HashMap<>();
+
+    Layout(Rig rig) {
+        this.rig = rig;
+        prepare(root, new ElkPadding(TOP, MARGIN, MARGIN, MARGIN));
+        root.setProperty(CoreOptions.PARTITIONING_ACTIVATE, true);
+        root.setProperty(CoreOptions.HIERARCHY_HANDLING, HierarchyHandling.INCLUDE_CHILDREN);
+        rig.devices().stream().filter(d -> d.spot().host().isEmpty()).forEach(d -> add(d, root));
+        rig.devices().stream().filter(d -> d.spot().host().isPresent()).forEach(d -> add(d, nodes.get(d.spot().host().orElseThrow())));
+        rig.links().forEach(link -> edges.put(link, ElkGraphUtil.createSimpleEdge(ports.get(link.from()), ports.get(link.to()))));
+        new RecursiveGraphLayoutEngine().layout(root, new BasicProgressMonitor());
+    }
+
+    /** A corner of a line. */
+    record Point(int x, int y) {
+    }
+
+    /** A box. */
+    record Place(int x, int y, int width, int height) {
+    }
+
+    /** The ports that are drawn: those that messages or power pass. */
+    static Stream<Port> ports(Rig rig, DeviceId device) {
+        return rig.model(device).ports().stream().filter(p -> p.carriesMidi() || p.connector() == Connector.POWER);
+    }
+
+    int width() {
+        return (int) Math.ceil(root.getWidth());
+    }
+
+    int height() {
+        return (int) Math.ceil(root.getHeight());
+    }
+
+    Place place(DeviceId device) {
+        ElkNode node = nodes.get(device);
+        KVector at = corner(node);
+        return new Place((int) at.x, (int) at.y, (int) node.getWidth(), (int) node.getHeight());
+    }
+
+    Point port(Socket socket) {
+        ElkPort port = ports.get(socket);
+        KVector at = corner(port.getParent());
+        return new Point((int) (at.x + port.getX()), (int) (at.y + port.getY()));
+    }
+
+    /** The corners of a line, from its first port to its second. */
+    List<Point> line(Link link) {
+        ElkEdge edge = edges.get(link);
+        KVector at = edge.getContainingNode() == root ? new KVector() : corner(edge.getContainingNode());
+        List<Point> points = new ArrayList<>();
+        for (ElkEdgeSection section : edge.getSections()) {
+            points.add(point(at, section.getStartX(), section.getStartY()));
+            for (ElkBendPoint bend : section.getBendPoints()) {
+                points.add(point(at, bend.getX(), bend.getY()));
+            }
+            points.add(point(at, section.getEndX(), section.getEndY()));
+        }
+        return points;
+    }
+
+    /** The leftmost point of the boxes of a place. */
+    int left(Area area) {
+        return boxes(area).mapToInt(Place::x).min().orElse(0);
+    }
+
+    /** The rightmost point of the boxes of a place. */
+    int right(Area area) {
+        return boxes(area).mapToInt(p -> p.x() + p.width()).max().orElse(0);
+    }
+
+    private Stream<Place> boxes(Area area) {
+        return rig.devices().stream().filter(d -> d.spot().host().isEmpty() && rig.area(d.id()) == area).map(d -> place(d.id()));
+    }
+
+    private static Point point(KVector at, double x, double y) {
+        return new Point((int) (at.x + x), (int) (at.y + y));
+    }
+
+    private KVector corner(ElkNode node) {
+        KVector at = new KVector(node.getX(), node.getY());
+        for (ElkNode parent = node.getParent(); parent != root && parent != null; parent = parent.getParent()) {
+            at.add(parent.getX(), parent.getY());
+        }
+        return at;
+    }
+
+    private static void prepare(ElkNode node, ElkPadding padding) {
+        node.setProperty(CoreOptions.ALGORITHM, LayeredOptions.ALGORITHM_ID);
+        node.setProperty(CoreOptions.DIRECTION, Direction.RIGHT);
+        node.setProperty(CoreOptions.EDGE_ROUTING, EdgeRouting.ORTHOGONAL);
+        node.setProperty(CoreOptions.PADDING, padding);
+        node.setProperty(CoreOptions.SPACING_NODE_NODE, 30.0);
+        node.setProperty(CoreOptions.SPACING_COMPONENT_COMPONENT, 34.0);
+        node.setProperty(CoreOptions.SEPARATE_CONNECTED_COMPONENTS, false);
+        node.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, 26.0);
+        node.setProperty(LayeredOptions.SPACING_EDGE_NODE_BETWEEN_LAYERS, 10.0);
+    }
+
+    private void add(Device device, ElkNode parent) {
+        ElkNode node = ElkGraphUtil.createNode(parent);
+        nodes.put(device.id(), node);
+        if (parent == root) {
+            node.setProperty(CoreOptions.PARTITIONING_PARTITION, rig.area(device.id()).ordinal());
+        }
+        if (rig.appsIn(device.id()).isEmpty()) {
+            addLeaf(device, node);
+        } else {
+            addHost(device, node);
+        }
+    }
+
+    private void addLeaf(Device device, ElkNode node) {
+        node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_POS);
+        int left = 0;
+        int right = 0;
+        for (Port port : ports(rig, device.id()).toList()) {
+            boolean atRight = isRight(new Socket(device.id(), port.id()), port);
+            addPort(device, port, node, atRight).setLocation(atRight ? BOX_WIDTH : 0, HEAD + PORT_DOWN + PORT_STEP * (atRight ? right++ : left++));
+        }
+        node.setDimensions(BOX_WIDTH, HEAD + PORT_STEP * Math.max(1, Math.max(left, right)));
+    }
+
+    private void addHost(Device device, ElkNode node) {
+        prepare(node, new ElkPadding(HEAD + 22, HOST_SIDE, MARGIN, HOST_SIDE));
+        node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_SIDE);
+        node.setProperty(CoreOptions.NODE_SIZE_CONSTRAINTS, SizeConstraint.minimumSizeWithPorts());
+        node.setProperty(CoreOptions.SPACING_PORT_PORT, (double) PORT_STEP);
+        long ports = ports(rig, device.id()).count();
+        node.setProperty(CoreOptions.NODE_SIZE_MINIMUM, new KVector(BOX_WIDTH, HEAD + PORT_STEP * ports));
+        ports(rig, device.id()).forEach(port -> addPort(device, port, node, isRight(new Socket(device.id(), port.id()), port)));
+    }
+
+    private ElkPort addPort(Device device, Port port, ElkNode node, boolean atRight) {
+        ElkPort elk = ElkGraphUtil.createPort(node);
+        elk.setDimensions(0, 0);
+        elk.setProperty(CoreOptions.PORT_SIDE, atRight ? PortSide.EAST : PortSide.WEST);
+        ports.put(new Socket(device.id(), port.id()), elk);
+        return elk;
+    }
+
+    /** Where links leave is right; what carries both ways is where its first link has it. */
+    private boolean isRight(Socket socket, Port port) {
+        return switch (port.direction()) {
+            case IN -> false;
+            case OUT, THRU -> true;
+            case BOTH -> rig.linksIn(socket).stream().filter(link -> !rig.kind(link).equals(LinkKind.INSIDE)).findFirst()
+                    .map(link -> link.from().equals(socket)).orElse(port.connector() != Connector.USB_HOST);
+        };
+    }
+}

@@ -1,0 +1,60 @@
+package embrack.app.wiring;
+
+import embrack.app.frame.Echo;
+import embrack.app.frame.FindingView;
+import embrack.app.frame.Frame;
+import embrack.app.frame.Room;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.core.check.Report;
+import embrack.core.plan.Plan;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** Puts together what the pages of the wiring room show. */
+@Component
+class WiringRoom {
+
+    private final RigStore rigs;
+
+    WiringRoom(RigStore rigs) {
+        this.rigs = rigs;
+    }
+
+    /** The picture, with something in focus. */
+    String picture(RigId id, String at, String to, LoadForm load, Echo echo, Model page) {
+        Entered entered = enter(id, "", echo, page, "wiring.", "rig.");
+        page.addAttribute("wiring", WiringPage.of(entered.plan(), Focus.parse(entered.plan(), at, to), load));
+        return "wiring/picture";
+    }
+
+    /** The plain table. */
+    String table(RigId id, Echo echo, Model page) {
+        Entered entered = enter(id, "table", echo, page);
+        page.addAttribute("table", LinkTable.of(entered.plan().rig(), echo.typed().getOrDefault("from", ""), echo.typed().getOrDefault("to", "")));
+        return "wiring/table";
+    }
+
+    /** A rig with what was found in it. */
+    record Entered(Plan plan, Report report) {
+    }
+
+    /**
+     * The newest revision, with what all pages of the room share.
+     *
+     * @param tab the last part of the path
+     * @param subjects the beginnings of the codes of findings that belong on the page
+     */
+    Entered enter(RigId id, String tab, Echo echo, Model page, String... subjects) {
+        StoredRig stored = rigs.load(id);
+        Report report = Report.of(stored.plan());
+        page.addAttribute("frame", Frame.of(stored, report, Room.WIRING, tab.isEmpty() ? "/wiring" : "/wiring/" + tab))
+                .addAttribute("revision", stored.revision())
+                .addAttribute("tab", tab)
+                .addAttribute("findings", report.findings().stream().filter(f -> Stream.of(subjects).anyMatch(f.code()::startsWith)).map(FindingView::of).toList())
+                .addAttribute("echo", echo);
+        return new Entered(stored.plan(), report);
+    }
+}

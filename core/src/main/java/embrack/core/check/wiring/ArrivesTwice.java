@@ -1,0 +1,55 @@
+package embrack.core.check.wiring;
+
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Rule;
+import embrack.core.check.rule.RuleInfo;
+import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Subject;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
+import embrack.core.way.Hop;
+import embrack.core.way.Loops;
+import embrack.core.way.Way;
+import embrack.core.way.Ways;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** A board whose messages reach a receiver by two ways: what toggles does so twice. */
+final class ArrivesTwice implements Rule {
+
+    private static final int TWO = 2;
+
+    @Override
+    public RuleInfo info() {
+        return new RuleInfo("wiring.arrives-twice", "A message arrives twice");
+    }
+
+    @Override
+    public Stream<Finding> check(Subject subject) {
+        Plan plan = subject.plan();
+        Set<DeviceId> round = new Loops(subject.ways()).all().stream().flatMap(loop -> loop.hops().stream()).map(Hop::arrivesAt).collect(Collectors.toSet());
+        return plan.boards().stream().flatMap(board -> subject.ways().reach(board).stream()
+                .filter(receiver -> !plan.rig().model(receiver).parts().isEmpty() && isMerged(subject.ways(), board))
+                .map(receiver -> subject.ways().all(board, receiver, TWO)).filter(ways -> ways.size() == TWO)
+                .filter(ways -> ways.stream().flatMap(way -> way.hops().stream()).noneMatch(hop -> round.contains(hop.arrivesAt())))
+                .map(ways -> finding(plan.rig(), board, ways)));
+    }
+
+    /** Whether the pieces that a board uses come together anywhere: some port or box is reached by two of them. */
+    private static boolean isMerged(Ways ways, DeviceId board) {
+        Set<Hop> pieces = ways.pieces(board);
+        return pieces.stream().map(Hop::arrivesAt).distinct().count() < pieces.size();
+    }
+
+    private Finding finding(Rig rig, DeviceId board, List<Way> ways) {
+        DeviceId receiver = ways.getFirst().last().arrivesAt();
+        return new Finding(info(), Severity.LOOK, "%s, %s".formatted(rig.name(board), rig.name(receiver)),
+                "What %s sends reaches %s by two ways.".formatted(rig.name(board), rig.name(receiver)),
+                "It acts twice: what toggles is back where it was. One way: %s. The other: %s.".formatted(ways.getFirst().words(rig), ways.getLast().words(rig)),
+                "Pull one of the two, or keep the message back on one of them.", List.of(), Optional.empty());
+    }
+}

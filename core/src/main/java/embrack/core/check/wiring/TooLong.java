@@ -1,0 +1,48 @@
+package embrack.core.check.wiring;
+
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Rule;
+import embrack.core.check.rule.RuleInfo;
+import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Subject;
+import embrack.core.rig.Length;
+import embrack.core.rig.Link;
+import embrack.core.rig.LinkKind;
+import embrack.core.rig.Rig;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * A cable longer than its kind may be. Sources: MIDI 1.0 Detailed Specification, "Hardware": 50 feet (15 m); USB 2.0
+ * Specification, 7.1.16: 5 m for full speed by its delay, in common terms.
+ */
+final class TooLong implements Rule {
+
+    private static final Length FIVE_PIN = Length.ofMetres(15);
+    private static final Length USB = Length.ofMetres(5);
+
+    @Override
+    public RuleInfo info() {
+        return new RuleInfo("wiring.too-long", "A cable is too long");
+    }
+
+    @Override
+    public Stream<Finding> check(Subject subject) {
+        Rig rig = subject.plan().rig();
+        return rig.links().stream().filter(link -> link.length().filter(length -> limit(rig, link).filter(l -> length.compareTo(l) > 0).isPresent()).isPresent())
+                .map(link -> new Finding(info(), Severity.LOOK, rig.words(link.from()),
+                        "The %s cable %s is %s long.".formatted(rig.kind(link).words(), rig.words(link), link.length().orElseThrow().words()),
+                        "Beyond %s it may lose messages, and nobody sees it coming.".formatted(limit(rig, link).orElseThrow().words()),
+                        rig.kind(link) == LinkKind.USB ? "Put a powered hub in the middle, or go by 5-pin or a network." : "Put a thru box in the middle, or go by a network.",
+                        List.of(), Optional.empty()));
+    }
+
+    private static Optional<Length> limit(Rig rig, Link link) {
+        return switch (rig.kind(link)) {
+            case FIVE_PIN -> Optional.of(FIVE_PIN);
+            case USB -> Optional.of(USB);
+            default -> Optional.empty();
+        };
+    }
+}

@@ -1,0 +1,141 @@
+package embrack.core.loss;
+
+import embrack.core.midi.Message;
+import embrack.core.plan.CompiledStep;
+import embrack.core.plan.CompiledSwitch;
+import embrack.core.plan.Compiler;
+import embrack.core.plan.Plan;
+import embrack.core.power.PowerPlan;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.Rig;
+import embrack.core.switches.SwitchAt;
+import embrack.core.way.Way;
+import embrack.core.way.Ways;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * Every single failure that takes a switch away. A step outlives a failure when its message still finds a way to the
+ * device, or to the one that stands in for it. Cost: errands (board, receiver, message sort) times the pieces of their
+ * ways times one search.
+ */
+public final class SinglePoints {
+
+    private final Rig rig;
+    private final Ways ways;
+    private final PowerPlan power;
+    private final Map<Errand, Set<SwitchAt>> errands = new LinkedHashMap<>();
+    private final Map<DeviceId, Set<DeviceId>> dying = new HashMap<>();
+
+    private SinglePoints(Plan plan, Ways ways) {
+        this.rig = plan.rig();
+        this.ways = ways;
+        this.power = new PowerPlan(rig);
+        for (CompiledSwitch compiled : new Compiler(plan, ways).all()) {
+            compiled.steps().stream().filter(step -> step.obstacle().isEmpty()).forEach(step ->
+                    errands.computeIfAbsent(Errand.of(compiled.at(), step), e -> new TreeSet<>()).add(compiled.at()));
+        }
+    }
+
+    /** What a board sends to a device, by what decides its way: its last message. */
+    private record Errand(DeviceId board, DeviceId receiver, Message message, Way way) {
+        static Errand of(SwitchAt at, CompiledStep step) {
+            Message last = step.messages().getLast();
+            Message same = last instanceof Message.ControlChange cc ? new Message.ControlChange(cc.channel(), 0, 0)
+                    : last instanceof Message.NoteOn note ? new Message.NoteOn(note.channel(), 0, 1)
+                    : last instanceof Message.ProgramChange program ? new Message.ProgramChange(program.channel(), 0) : last;
+            return new Errand(at.board(), step.step().device(), same, step.way().orElseThrow());
+        }
+    }
+
+    /** All failures that take something away, worst first; those that take the same away in the order of the way. */
+    public static List<Loss> of(Plan plan) {
+        return of(plan, new Ways(plan.rig()));
+    }
+
+    /** As {@link #of(Plan)}, on ways that are worked out already. */
+    public static List<Loss> of(Plan plan, Ways ways) {
+        return new SinglePoints(plan, ways).all().stream().filter(loss -> !loss.switches().isEmpty()).toList();
+    }
+
+    /** All failures of something that is in the way of any switch, also those that are survived. */
+    public static List<Loss> withSurvived(Plan plan) {
+        return new SinglePoints(plan, new Ways(plan.rig())).all();
+    }
+
+    private List<Loss> all() {
+        Set<Failure> failures = new LinkedHashSet<>();
+        errands.keySet().forEach(errand -> failures.addAll(inTheWayOf(errand)));
+        List<Loss> losses = new ArrayList<>();
+        failures.forEach(failure -> losses.add(loss(failure)));
+        losses.sort(Comparator.comparingInt((Loss loss) -> loss.switches().size()).reversed());
+        return losses;
+    }
+
+    private Set<Failure> inTheWayOf(Errand errand) {
+        Set<Failure> failures = new LinkedHashSet<>();
+        Set<DeviceId> devices = new LinkedHashSet<>(List.of(errand.board));
+        errand.way.hops().forEach(hop -> {
+            failures.add(new Failure.LinkFails(hop.link()));
+            devices.add(hop.arrivesAt());
+            devices.add(rig.box(hop.arrivesAt()));
+        });
+        List.copyOf(devices).forEach(device -> devices.addAll(feeders(device)));
+        devices.forEach(device -> failures.add(new Failure.DeviceFails(device)));
+        return failures;
+    }
+
+    private Set<DeviceId> feeders(DeviceId device) {
+        Set<DeviceId> feeders = new LinkedHashSet<>();
+        Optional<DeviceId> next = feeder(device);
+        while (next.isPresent() && feeders.add(next.get())) {
+            next = feeder(next.get());
+        }
+        return feeders;
+    }
+
+    private Optional<DeviceId> feeder(DeviceId device) {
+        return power.feedings().stream().filter(f -> f.device().equals(device)).findFirst().flatMap(f -> f.from()).map(s -> s.device());
+    }
+
+    private Loss loss(Failure failure) {
+        Set<Link> links = failure instanceof Failure.LinkFails f ? Set.of(f.link()) : Set.of();
+        Set<DeviceId> dead = failure instanceof Failure.DeviceFails f ? dying.computeIfAbsent(f.device(), power::diesWith) : Set.of();
+        Ways left = ways.without(links, dead);
+        Set<SwitchAt> lost = new TreeSet<>();
+        Set<SwitchAt> touched = new TreeSet<>();
+        errands.forEach((errand, switches) -> {
+            if (isHit(errand, links, dead)) {
+                touched.addAll(switches);
+                if (!arrives(left, errand, dead)) {
+                    lost.addAll(switches);
+                }
+            }
+        });
+        touched.removeAll(lost);
+        return new Loss(failure, List.copyOf(lost), dead.stream().filter(d -> !(failure instanceof Failure.DeviceFails f && f.device().equals(d))).toList(),
+                List.copyOf(touched));
+    }
+
+    private static boolean isHit(Errand errand, Set<Link> links, Set<DeviceId> dead) {
+        return dead.contains(errand.board) || errand.way.hops().stream().anyMatch(hop -> links.contains(hop.link()) || dead.contains(hop.arrivesAt()));
+    }
+
+    private boolean arrives(Ways left, Errand errand, Set<DeviceId> dead) {
+        if (dead.contains(errand.board)) {
+            return false;
+        }
+        boolean first = !dead.contains(errand.receiver) && left.between(errand.board, errand.receiver, errand.message).isPresent();
+        return first || rig.standIn(errand.receiver).filter(second -> !dead.contains(second)
+                && left.between(errand.board, second, errand.message).isPresent()).isPresent();
+    }
+}

@@ -1,0 +1,73 @@
+package embrack.core.rig;
+
+import embrack.core.gear.Model;
+import embrack.core.gear.Port;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Two devices that should be alike, compared setting by setting, with the computers that they live in. */
+public final class Comparison {
+
+    private Comparison() {
+    }
+
+    /** One thing that is not alike: what, and how it is on each. */
+    public record Difference(String what, String first, String second) {
+    }
+
+    /** What is not alike; empty when nothing differs. */
+    public static List<Difference> of(Rig rig, Pair pair) {
+        List<Difference> differences = new ArrayList<>(between(rig, pair.first(), pair.second()));
+        DeviceId one = rig.box(pair.first());
+        DeviceId other = rig.box(pair.second());
+        if (!one.equals(pair.first()) || !other.equals(pair.second())) {
+            add(differences, "Computer", rig.model(one).name(), rig.model(other).name());
+            if (one.equals(other)) {
+                differences.add(new Difference("Computer", "lives in " + rig.name(one), "lives in the same one: it dies with it"));
+            } else if (rig.model(one).id().equals(rig.model(other).id())) {
+                between(rig, one, other).forEach(d -> differences.add(new Difference("Computer, " + d.what(), d.first(), d.second())));
+            }
+        }
+        return differences;
+    }
+
+    private static List<Difference> between(Rig rig, DeviceId one, DeviceId other) {
+        List<Difference> differences = new ArrayList<>();
+        Model model = rig.model(one);
+        model.settings().stream().filter(s -> !s.id().text().equals("role")).forEach(setting -> add(differences, setting.name(),
+                setting.shown(rig.setting(one, setting.id()).orElseThrow()), setting.shown(rig.setting(other, setting.id()).orElseThrow())));
+        model.sockets().routes().keySet().forEach(route -> add(differences, "%s to %s".formatted(port(model, route.from()), port(model, route.to())),
+                rig.sieve(one, route).words(), rig.sieve(other, route).words()));
+        model.outputs().forEach(output -> add(differences, output.name(), rig.device(one).feed(output.id()).words(), rig.device(other).feed(output.id()).words()));
+        Map<Port, String> joined = joined(rig, model, one);
+        joined(rig, model, other).forEach((port, links) -> add(differences, port.name(), Objects.requireNonNull(joined.get(port)), links));
+        return differences;
+    }
+
+    private static String port(Model model, embrack.core.gear.PortId port) {
+        return model.port(port).map(p -> p.name().text()).orElse(port.text());
+    }
+
+    /** What each port that carries messages is joined to, by kind of link and of gear, so that two sides can be compared. */
+    private static Map<Port, String> joined(Rig rig, Model model, DeviceId device) {
+        Map<Port, String> joined = new LinkedHashMap<>();
+        for (Port port : model.midiPorts()) {
+            Socket socket = new Socket(device, port.id());
+            String links = rig.linksIn(socket).stream().map(link -> "%s link with a %s".formatted(rig.kind(link).words(),
+                    rig.model(link.beyond(socket).device()).name())).sorted().collect(Collectors.joining(", "));
+            joined.put(port, Optional.of(links).filter(l -> !l.isEmpty()).orElse("not joined"));
+        }
+        return joined;
+    }
+
+    private static void add(List<Difference> differences, Object what, Object first, Object second) {
+        if (!first.equals(second)) {
+            differences.add(new Difference(what.toString(), first.toString(), second.toString()));
+        }
+    }
+}

@@ -1,0 +1,139 @@
+package embrack.core.way;
+
+import embrack.core.gear.Connector;
+import embrack.core.gear.SettingId;
+import embrack.core.midi.Wire;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.LinkKind;
+import embrack.core.rig.Rig;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/** How long the pieces of a way take. */
+public final class Timing {
+
+    /** A full-speed USB frame, 1 ms. Source: USB 2.0 Specification, 5.3.3. */
+    public static final long USB_FRAME_MICROS = 1_000;
+
+    /**
+     * A DMX universe of 512 slots at its shortest: a break of 92, a mark of 12, and 513 slots of 44 microseconds.
+     * Source: ANSI E1.11, "DMX512-A", table 6.
+     */
+    public static final long DMX_FRAME_MICROS = 92 + 12 + 513 * 44;
+
+    /** The longest connection interval in common use, 15 ms. Common practice, no source. */
+    private static final long USUAL_INTERVAL_MICROS = 15_000;
+
+    /** A session over cables: clocks agree, a few ms. Common practice, no source. */
+    private static final Delay WIRED_SESSION = new Delay(300, 1_000, 3_000);
+
+    /** A session over the air: tens of ms when it is busy. Common practice, no source. */
+    private static final Delay WIFI_SESSION = new Delay(2_000, 8_000, 40_000);
+
+    private static final Pattern NUMBER = Pattern.compile("(\\d+(?:\\.\\d+)?).*");
+
+    private final Ways ways;
+    private final Rig rig;
+
+    public Timing(Ways ways) {
+        this.ways = ways;
+        this.rig = ways.rig();
+    }
+
+    /**
+     * A buffer's time, rounded to the microsecond.
+     *
+     * @param samples in the buffer, 1 or more
+     * @param hertz samples a second
+     */
+    public static long bufferMicros(int samples, int hertz) {
+        return Math.round(samples * 1_000_000.0 / hertz);
+    }
+
+    /**
+     * All that takes time on a way, piece by piece, with what happens in the last box.
+     *
+     * @param own bytes of the message, 1 or more
+     * @param ahead bytes that are queued before it in the same press, 0 or more
+     */
+    public List<Share> shares(Way way, int own, int ahead) {
+        return Stream.concat(way.hops().stream().flatMap(hop -> pieces(hop, own, ahead)), tail(way.last().arrivesAt()).stream()).toList();
+    }
+
+    /** The sum of shares. */
+    public static Delay total(List<Share> shares) {
+        return shares.stream().map(Share::delay).reduce(Delay.NONE, Delay::plus);
+    }
+
+    /** The share that is longest at worst; empty when nothing takes time. */
+    public static Optional<Share> biggest(List<Share> shares) {
+        return shares.stream().filter(share -> share.delay().worst() > 0).reduce((a, b) -> b.delay().worst() > a.delay().worst() ? b : a);
+    }
+
+    /** What a piece takes beside the bytes on a 5-pin cable. */
+    public Delay waiting(Hop hop) {
+        return waits(hop).map(Share::delay).reduce(Delay.NONE, Delay::plus);
+    }
+
+    /** What happens in a receiver between the last byte and what is seen or heard. */
+    public Optional<Share> tail(DeviceId device) {
+        if (rig.model(device).ports().stream().anyMatch(p -> p.connector() == Connector.DMX)) {
+            return Optional.of(new Share(rig.name(device).text(), "next DMX frame", Delay.waitFor(DMX_FRAME_MICROS), "A universe of fewer slots comes round sooner."));
+        }
+        return buffer(device).map(buffer -> new Share(rig.name(device).text(), "buffer of " + bufferWords(device) + ", heard one later",
+                Delay.waitFor(buffer).plus(Delay.always(buffer)), "Take a smaller buffer, as far as the computer plays without gaps."));
+    }
+
+    /** The buffer of an app in microseconds; empty for a box, and for an app that says nothing of one. */
+    public Optional<Long> buffer(DeviceId device) {
+        Optional<Double> samples = shown(device, SettingId.BUFFER);
+        Optional<Double> kilohertz = shown(device, SettingId.SAMPLE_RATE);
+        return samples.flatMap(s -> kilohertz.map(k -> bufferMicros(s.intValue(), (int) Math.round(k * 1000))));
+    }
+
+    private String bufferWords(DeviceId device) {
+        return Stream.of(SettingId.BUFFER, SettingId.SAMPLE_RATE).map(id -> rig.model(device).setting(id).orElseThrow().shown(rig.setting(device, id).orElseThrow()))
+                .reduce((a, b) -> a + " at " + b).orElseThrow();
+    }
+
+    private Stream<Share> pieces(Hop hop, int own, int ahead) {
+        if (rig.kind(hop.link()) != LinkKind.FIVE_PIN || ways.isRepeated(hop)) {
+            return waits(hop);
+        }
+        String where = rig.words(hop.from()) + " to " + rig.words(hop.to());
+        long micros = Wire.micros(own);
+        boolean first = hop.through().isEmpty();
+        Share wire = new Share(where, own + " bytes on the wire" + (first ? "" : ", sent anew"), Delay.always(micros), "A program change has two bytes; USB is faster than the wire.");
+        Share queue = new Share(where, "what is sent before it", new Delay(0, Wire.micros(ahead) / 2, Wire.micros(ahead)), "Send less in one press, or recall it with one message.");
+        return Stream.concat(waits(hop), ahead > 0 && first ? Stream.of(wire, queue) : Stream.of(wire));
+    }
+
+    private Stream<Share> waits(Hop hop) {
+        String where = rig.words(hop.from()) + " to " + rig.words(hop.to());
+        Stream<Share> passing = hop.through().isEmpty() ? Stream.empty() : buffer(hop.from().device()).stream()
+                .map(buffer -> new Share(rig.name(hop.from().device()).text(), "next buffer", Delay.waitFor(buffer), "Take a smaller buffer."));
+        Stream<Share> link = switch (rig.kind(hop.link())) {
+            case USB -> Stream.of(new Share(where, "next USB frame", Delay.waitFor(USB_FRAME_MICROS), "Nothing to win here: a frame is 1 ms."));
+            case WIRELESS -> Stream.of(new Share(where, "next meeting of the two radios", Delay.waitFor(interval(hop)),
+                    "A shorter connection interval, 7.5 ms at best; or a cable."));
+            case NETWORK -> Stream.of(new Share(where, ways.readiness().isOnAir(hop.link()) ? "network, partly Wi-Fi" : "network by cable",
+                    ways.readiness().isOnAir(hop.link()) ? WIFI_SESSION : WIRED_SESSION, "Both computers on a cabled network of their own."));
+            default -> Stream.empty();
+        };
+        return Stream.concat(passing, link);
+    }
+
+    /** Two radios meet as often as the slower of them wants to. */
+    private long interval(Hop hop) {
+        return Stream.of(hop.from().device(), hop.to().device()).flatMap(device -> shown(device, SettingId.CONNECTION_INTERVAL).stream())
+                .mapToLong(millis -> Math.round(millis * 1000)).max().orElse(USUAL_INTERVAL_MICROS);
+    }
+
+    private Optional<Double> shown(DeviceId device, SettingId id) {
+        return rig.model(device).setting(id).flatMap(setting -> rig.setting(device, id).map(setting::shown)).map(NUMBER::matcher)
+                .filter(Matcher::matches).map(m -> Double.valueOf(m.group(1)));
+    }
+}

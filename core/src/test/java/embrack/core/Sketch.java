@@ -1,0 +1,120 @@
+package embrack.core;
+
+import embrack.core.chart.Action;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.PortId;
+import embrack.core.gear.Route;
+import embrack.core.gear.SettingId;
+import embrack.core.gear.library.Library;
+import embrack.core.name.TapeLabel;
+import embrack.core.plan.Edit;
+import embrack.core.plan.GearEdit;
+import embrack.core.plan.Plan;
+import embrack.core.plan.SwitchEdit;
+import embrack.core.plan.WiringEdit;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Ear;
+import embrack.core.rig.Link;
+import embrack.core.rig.Rig;
+import embrack.core.rig.Socket;
+import embrack.core.rig.Sound;
+import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** A plan drawn in a few words, by the edits that a person makes: {@code board "voice-board.out"} is a port. */
+public final class Sketch {
+
+    private Plan plan;
+
+    private Sketch(Plan plan) {
+        this.plan = plan;
+    }
+
+    public static Sketch of(String name) {
+        return new Sketch(Plan.empty(new TapeLabel(name)));
+    }
+
+    public static Sketch on(Plan plan) {
+        return new Sketch(plan);
+    }
+
+    public Sketch edit(Edit edit) {
+        plan = edit.apply(plan);
+        return this;
+    }
+
+    public Sketch box(String name, String model) {
+        return edit(new GearEdit.AddDevice(name, Library.find(new ModelId(model)).orElseThrow()));
+    }
+
+    public Sketch app(String name, String model, String host) {
+        return box(name, model).lives(plan.rig().devices().getLast().id().text(), host);
+    }
+
+    public Sketch lives(String app, String host) {
+        return edit(new WiringEdit.LiveIn(new DeviceId(app), Optional.of(new DeviceId(host))));
+    }
+
+    /** Links, each as {@code "from.port > to.port"}. */
+    public Sketch link(String... links) {
+        for (String link : links) {
+            String[] ends = link.split(" > ");
+            edit(new WiringEdit.Connect(socket(ends[0]), socket(ends[1])));
+        }
+        return this;
+    }
+
+    public Sketch pull(String link) {
+        String[] ends = link.split(" > ");
+        return edit(new WiringEdit.Disconnect(socket(ends[0]), socket(ends[1])));
+    }
+
+    public Sketch set(String device, String setting, String value) {
+        return edit(new GearEdit.ChangeSetting(new DeviceId(device), new SettingId(setting), value));
+    }
+
+    public Sketch filter(String device, String route, boolean open, String channels, String onto) {
+        String[] ends = route.split(" > ");
+        return edit(new WiringEdit.Filter(new DeviceId(device), new Route(new PortId(ends[0]), new PortId(ends[1])), open, Set.of(), channels, onto));
+    }
+
+    /** Steps of switches in the first bank, each as {@code "board 1: device verb:part"}. */
+    public Sketch step(String... steps) {
+        for (String step : steps) {
+            String[] pieces = step.split(":? ", 4);
+            edit(new SwitchEdit.AddStep(new SwitchAt(new DeviceId(pieces[0]), 1, Integer.parseInt(pieces[1])), new Step(new DeviceId(pieces[2]), Action.parse(pieces[3]))));
+        }
+        return this;
+    }
+
+    public Sketch feed(String output, List<Sound> sounds, List<Ear> to) {
+        Socket socket = socket(output);
+        return edit(new WiringEdit.Hear(socket.device(), socket.port(), new TreeSet<>(sounds), new TreeSet<>(to)));
+    }
+
+    public Sketch pair(String first, String second) {
+        return edit(new WiringEdit.StandIn(new DeviceId(first), Optional.of(new DeviceId(second))));
+    }
+
+    public Plan plan() {
+        return plan;
+    }
+
+    public Rig rig() {
+        return plan.rig();
+    }
+
+    public Link linkOf(String link) {
+        String[] ends = link.split(" > ");
+        return rig().link(socket(ends[0]), socket(ends[1])).orElseThrow();
+    }
+
+    public static Socket socket(String words) {
+        String[] pieces = words.split("\\.");
+        return new Socket(new DeviceId(pieces[0]), new PortId(pieces[1]));
+    }
+}
