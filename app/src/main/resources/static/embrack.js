@@ -212,9 +212,10 @@
   }
   async function refresh(revision) {
     const room = document.querySelector("[data-revision]");
-    if (!room || Number(room.dataset.revision) >= revision || drag) return;
+    // An edit of one's own on its way brings the newest page along.
+    if (!room || Number(room.dataset.revision) >= revision || drag || editing > 0) return;
     const answer = await fetch(location.href, { headers: { Accept: "text/html" } });
-    if (!answer.ok) return;
+    if (!answer.ok || editing > 0 || !room.isConnected) return;
     const fresh = new DOMParser().parseFromString(await answer.text(), "text/html");
     const parts = [...document.querySelectorAll("[data-live], #top, #rail")];
     parts.filter((part) => !part.contains(document.activeElement) || !typing(document.activeElement)).forEach((part) => {

@@ -27,7 +27,7 @@ import java.util.stream.Stream;
  *
  * @param isCrews whether the crew describes it; else it ships
  */
-record ModelPage(String id, String name, String kind, String facts, boolean isCrews, ModelDrawing drawing, List<String> ports, List<String> shared,
+record ModelPage(String id, String name, String kind, String facts, boolean isCrews, ModelDrawing drawing, List<String> ports, List<String> shared, List<String> passes,
         List<String> surface, List<SettingRow> settings, List<SettingRow> inMemory, String memories, String keep, List<String> habits, String power,
         String chartText, ChartView chart, String realityText, String safe, List<RevisionRow> revisions) {
 
@@ -45,7 +45,7 @@ record ModelPage(String id, String name, String kind, String facts, boolean isCr
         return new ModelPage(model.id().text(), model.name().text(), model.kind().words(), Facts.line(model), !revisions.isEmpty(),
                 ModelDrawing.of(model.sockets(), model.surface(), model.parts()), model.ports().stream().map(ModelPage::words).toList(),
                 model.sockets().shared().stream().map(s -> "%s is for %s: %d at once.".formatted(capital(s.name().text()),
-                        Words.list(s.ports().stream().map(p -> model.port(p).orElseThrow().name()).toList()), s.atOnce())).toList(),
+                        Words.list(s.ports().stream().map(p -> model.port(p).orElseThrow().name()).toList()), s.atOnce())).toList(), passes(model),
                 surface(model), settings(model, Scope.BOX), settings(model, Scope.MEMORY),
                 model.memory().memories() == 0 ? "" : "%d memories".formatted(model.memory().memories()),
                 model.writing().orElse("Keeps everything at once."), model.answers().quirks().words(),
@@ -55,8 +55,13 @@ record ModelPage(String id, String name, String kind, String facts, boolean isCr
     }
 
     private static String words(Port port) {
-        return "%s: %s%s".formatted(port.name(), port.connector().words(), port.connector().carriesMidi() || port.direction() != Direction.IN
-                ? ", " + port.direction().words() : "");
+        return "%s: %s%s%s%s".formatted(port.name(), port.connector().words(), port.connector().carriesMidi() || port.direction() != Direction.IN
+                ? ", " + port.direction().words() : "", port.gives() > 0 ? "; gives %d mA".formatted(port.gives()) : "", port.forOneController() ? "; for one controller" : "");
+    }
+
+    private static List<String> passes(Model model) {
+        return model.sockets().routes().entrySet().stream().map(e -> "%s to %s%s".formatted(model.port(e.getKey().from()).orElseThrow().name(),
+                model.port(e.getKey().to()).orElseThrow().name(), e.getValue() ? "" : ", off in a new one")).toList();
     }
 
     private static List<String> surface(Model model) {

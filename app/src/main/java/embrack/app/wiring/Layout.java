@@ -11,11 +11,13 @@ import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.eclipse.elk.alg.layered.options.LayeredMetaDataProvider;
 import org.eclipse.elk.alg.layered.options.LayeredOptions;
+import org.eclipse.elk.alg.layered.options.NodePlacementStrategy;
 import org.eclipse.elk.core.RecursiveGraphLayoutEngine;
 import org.eclipse.elk.core.data.LayoutMetaDataService;
 import org.eclipse.elk.core.math.ElkPadding;
@@ -53,21 +55,52 @@ final class Layout {
         LayoutMetaDataService.getInstance().registerLayoutMetaDataProviders(new LayeredMetaDataProvider());
     }
 
+    private static final int MOST_KEPT = 100;
+
+    /** The kernel may draw the same rig in more than one way, so the last layouts are kept. */
+    private static final Map<Shape, Layout> LATEST = new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Shape, Layout> eldest) {
+            return size() > MOST_KEPT;
+        }
+    };
+
     private final Rig rig;
     private final ElkNode root = ElkGraphUtil.createGraph();
     private final Map<DeviceId, ElkNode> nodes = new HashMap<>();
     private final Map<Socket, ElkPort> ports = new HashMap<>();
-    private final Map<Link, ElkEdge> edges = new HashMap<>();
+    private final Map<List<Socket>, ElkEdge> edges = new HashMap<>();
 
-    Layout(Rig rig) {
+    private Layout(Rig rig) {
         this.rig = rig;
         prepare(root, new ElkPadding(TOP, MARGIN, MARGIN, MARGIN));
         root.setProperty(CoreOptions.PARTITIONING_ACTIVATE, true);
         root.setProperty(CoreOptions.HIERARCHY_HANDLING, HierarchyHandling.INCLUDE_CHILDREN);
         rig.devices().stream().filter(d -> d.spot().host().isEmpty()).forEach(d -> add(d, root));
         rig.devices().stream().filter(d -> d.spot().host().isPresent()).forEach(d -> add(d, nodes.get(d.spot().host().orElseThrow())));
-        rig.links().forEach(link -> edges.put(link, ElkGraphUtil.createSimpleEdge(ports.get(link.from()), ports.get(link.to()))));
+        rig.links().forEach(link -> edges.put(ends(link), ElkGraphUtil.createSimpleEdge(ports.get(link.from()), ports.get(link.to()))));
         new RecursiveGraphLayoutEngine().layout(root, new BasicProgressMonitor());
+    }
+
+    /** The layout of a rig; as long as nothing is added, moved or joined, always the same one, so that nothing jumps about. */
+    static Layout of(Rig rig) {
+        synchronized (LATEST) {
+            return LATEST.computeIfAbsent(Shape.of(rig), shape -> new Layout(rig));
+        }
+    }
+
+    /** All that decides where things are drawn. */
+    private record Shape(List<List<Object>> boxes, List<List<Socket>> links) {
+
+        static Shape of(Rig rig) {
+            return new Shape(rig.devices().stream().map(d -> List.<Object>of(d.id(), d.spot(), ports(rig, d.id()).map(p -> List.of(p.id(), p.direction(), p.connector())).toList())).toList(),
+                    rig.links().stream().map(Layout::ends).toList());
+        }
+    }
+
+    /** What a link is known by here: its length is not drawn. */
+    private static List<Socket> ends(Link link) {
+        return List.of(link.from(), link.to());
     }
 
     /** A corner of a line. */
@@ -105,7 +138,7 @@ final class Layout {
 
     /** The corners of a line, from its first port to its second. */
     List<Point> line(Link link) {
-        ElkEdge edge = edges.get(link);
+        ElkEdge edge = edges.get(ends(link));
         KVector at = edge.getContainingNode() == root ? new KVector() : corner(edge.getContainingNode());
         List<Point> points = new ArrayList<>();
         for (ElkEdgeSection section : edge.getSections()) {
@@ -151,6 +184,7 @@ final class Layout {
         node.setProperty(CoreOptions.PADDING, padding);
         node.setProperty(CoreOptions.SPACING_NODE_NODE, 30.0);
         node.setProperty(CoreOptions.SPACING_COMPONENT_COMPONENT, 34.0);
+        node.setProperty(LayeredOptions.NODE_PLACEMENT_STRATEGY, NodePlacementStrategy.NETWORK_SIMPLEX);
         node.setProperty(CoreOptions.SEPARATE_CONNECTED_COMPONENTS, false);
         node.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, 26.0);
         node.setProperty(LayeredOptions.SPACING_EDGE_NODE_BETWEEN_LAYERS, 10.0);

@@ -24,8 +24,8 @@ record PortPanel(String key, String words, String connector, List<LinkRow> holds
         List<Partner> partners = new ArrayList<>();
         Map<String, Integer> reasons = new LinkedHashMap<>();
         rig.devices().stream().flatMap(d -> Layout.ports(rig, d.id()).map(p -> new Socket(d.id(), p.id()))).filter(other -> !other.equals(socket)).forEach(other -> {
-            Optional<String> refusal = Linking.refusal(rig, socket, other);
-            if (refusal.isEmpty() || Linking.refusal(rig, other, socket).isEmpty()) {
+            Optional<String> refusal = Linking.refusalEitherWay(rig, socket, other);
+            if (refusal.isEmpty()) {
                 partners.add(new Partner(PortKey.of(other), rig.words(other)));
             } else if (!other.device().equals(socket.device())) {
                 reasons.merge(refusal.get(), 1, Integer::sum);

@@ -99,7 +99,7 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
     private record Drawing(Rig rig, Layout layout, Readiness readiness, Optional<Socket> chosen, Optional<Focus.Lit> lit) {
 
         Drawing(Rig rig, Focus focus, Optional<Focus.Lit> lit) {
-            this(rig, new Layout(rig), new Readiness(rig), focus instanceof Focus.OnPort p ? Optional.of(p.socket()) : Optional.empty(), lit);
+            this(rig, Layout.of(rig), new Readiness(rig), focus instanceof Focus.OnPort p ? Optional.of(p.socket()) : Optional.empty(), lit);
         }
 
         WiringPicture picture() {
@@ -149,17 +149,11 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
         private Plug plug(Socket socket, Port port, Layout.Place place) {
             Layout.Point at = layout.port(socket);
             boolean right = at.x() > place.x() + place.width() / 2;
-            Optional<String> refusal = chosen.filter(c -> !c.equals(socket)).flatMap(c -> refusal(c, socket));
+            Optional<String> refusal = chosen.filter(c -> !c.equals(socket)).flatMap(c -> Linking.refusalEitherWay(rig, c, socket));
             String tone = chosen.map(c -> c.equals(socket) ? "chosen" : refusal.isEmpty() ? "fits" : "no").orElse("");
             List<String> holds = rig.linksIn(socket).stream().map(link -> rig.words(link.beyond(socket))).toList();
             return new Plug(PortKey.of(socket), port.name().text(), right, !holds.isEmpty(), tone,
                     refusal.orElse(holds.isEmpty() ? port.connector().words() : "joined to " + String.join(", ", holds)), at.x() - place.x(), at.y() - place.y());
-        }
-
-        /** Why two ports cannot be joined either way round. */
-        private Optional<String> refusal(Socket one, Socket other) {
-            Optional<String> there = Linking.refusal(rig, one, other);
-            return there.isEmpty() || Linking.refusal(rig, other, one).isEmpty() ? Optional.empty() : there;
         }
 
         private String facts(Device device) {

@@ -122,9 +122,9 @@ class ModelsJobTests extends AtTheBrowser {
         page.locator(".room-head button").click();
         assertThat(page.locator(".problem").first()).containsText("Not kept: there are mistakes");
         assertThat(page.locator("#chart")).hasValue("programs from 1\n" + line);
-        page.waitForLoadState(LoadState.NETWORKIDLE);
+        page.waitForLoadState(LoadState.LOAD);
         page.locator("#chart").fill(line);
-        page.waitForFunction("line => JSON.parse(localStorage.getItem('draft lantern-desk-six-fixtures'))[2] === line", line);
+        assertThat(page.evaluate("JSON.parse(localStorage.getItem('draft /models/lantern-desk-six-fixtures'))[2]")).isEqualTo(line);
         page.locator(".back").click();
         assertThat(page.locator("h1")).hasText("Lantern desk, six fixtures");
         page.navigate("/models/lantern-desk-six-fixtures/edit");

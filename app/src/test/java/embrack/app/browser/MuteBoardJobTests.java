@@ -107,7 +107,7 @@ class MuteBoardJobTests extends AtTheBrowser {
         hand.page.getByText("Programming sheets").click();
         assertThat(hand.page.locator(".sheet h2")).hasText(new String[] {"Vocal mixer", "Cables", "Switch on, in this order", "Voice board", "Try every switch"});
         assertThat(hand.page.locator(".sheet").first()).containsText("Set MIDI receive channel to 2.");
-        Locator board = hand.page.locator(".sheet").nth(2);
+        Locator board = hand.page.locator(".sheet").nth(3);
         assertThat(board.locator("h3")).hasText(new String[] {"Set on the box", "Bank A, switch 1", "Bank A, switch 2: Voice dry",
             "Bank A, switch 3", "Bank A, switch 4", "Keep it"});
         assertThat(board.locator(".messages").nth(0).locator("tbody tr").last().locator("td")).hasText(

@@ -136,7 +136,12 @@ final class Stagehand implements AutoCloseable {
     }
 
     String export() {
-        Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Export "))).first().click());
+        return download("^Export ");
+    }
+
+    /** The text behind the first link whose words match. */
+    String download(String words) {
+        Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile(words))).first().click());
         try {
             return new String(download.createReadStream().readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {

@@ -15,7 +15,6 @@ import embrack.core.rig.DeviceId;
 import embrack.files.plan.PlanFile;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterEach;
@@ -65,6 +64,8 @@ class WiringJobTests {
         page.locator("svg .tape-text", new Page.LocatorOptions().setHasText("Tracks")).last().click();
         hand.choose("Runs on", "Tracks tablet");
         assertThat(page.locator("svg .host")).hasCount(1);
+        page.keyboard().press("Escape");
+        assertThat(page.locator(".side")).hasCount(0);
 
         drag("Quay board MIDI OUT", "Stage bridge MIDI IN");
         assertThat(page.locator(".side h2")).hasText("5-pin link");
@@ -72,6 +73,8 @@ class WiringJobTests {
         assertThat(page.locator(".side .problem")).hasText("Write the length in metres, such as 3 or 2.5; \"six\" is none.");
         hand.set("Length in metres", "6");
 
+        page.getByText("Show all").click();
+        assertThat(page.locator(".side")).hasCount(0);
         port("Stage bridge Bluetooth").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator("svg .fits")).hasCount(1);
@@ -173,7 +176,7 @@ class WiringJobTests {
         page.navigate("/rigs/1/wiring/lists");
         assertThat(page.locator(".labels .tape").first()).hasText("1  Choir board MIDI OUT > Choir mixer MIDI IN");
         assertThat(page.locator(".cases")).containsText("Playback interface (Playback interface, two computers)");
-        String csv = new String(hand.download("Cables as CSV"), StandardCharsets.UTF_8);
+        String csv = hand.download("Cables as CSV");
         assertThat(csv.lines().toList().get(1)).isEqualTo("1,5-pin,8 m,Choir board MIDI OUT,Choir mixer MIDI IN,"
                 + "1  Choir board MIDI OUT > Choir mixer MIDI IN,1  Choir mixer MIDI IN < Choir board MIDI OUT,");
         page.navigate("/rigs/1/wiring/failures");

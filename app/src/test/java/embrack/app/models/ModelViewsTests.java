@@ -100,10 +100,12 @@ class ModelViewsTests {
     void aModelsPageSaysEverythingInWords() {
         ModelPage board = ModelPage.of(shipped("ten-switch-factory-board"), List.of());
         assertThat(board.surface()).contains("Cannot be programmed: sends CC 80, 81, 82, 83, 84, 85, 86, 87, 88, 102 as they come from the factory. Switch 10 breaks the sequence.");
-        ModelPage tablet = ModelPage.of(shipped("tablet-track-player"), List.of());
-        assertThat(tablet.shared()).containsExactly("The only socket is for USB, Power and Headphones: 1 at once.");
-        assertThat(tablet.safe()).isEqualTo("stop Tracks");
-        assertThat(tablet.ports()).contains("Power: power", "Headphones: audio, out", "In: virtual, in");
+        ModelPage tablet = ModelPage.of(shipped("tablet"), List.of());
+        assertThat(tablet.shared()).containsExactly("The only socket is for Socket, Power, Headphones left and Headphones right: 1 at once.");
+        assertThat(tablet.ports()).contains("Power: power", "Headphones left: audio, out", "Socket: USB host, both ways; gives 100 mA");
+        assertThat(ModelPage.of(shipped("tablet-track-player"), List.of()).safe()).isEqualTo("stop Tracks");
+        assertThat(ModelPage.of(shipped("merger-2-to-1"), List.of()).passes()).containsExactly("IN 1 to OUT", "IN 2 to OUT");
+        assertThat(ModelPage.of(shipped("linear-timeline-player"), List.of()).passes()).containsExactly("In to Out, off in a new one");
         ModelPage loop = ModelPage.of(shipped("loop-table-five-tracks"), List.of());
         assertThat(loop.inMemory()).hasSize(80);
         assertThat(loop.memories()).isEqualTo("99 memories");

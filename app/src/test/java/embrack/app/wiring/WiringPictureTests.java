@@ -1,92 +1,156 @@
 package embrack.app.wiring;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
-import embrack.core.gear.library.Library;
+import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
-import embrack.core.gear.PortId;
+import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.core.plan.WiringEdit;
+import embrack.core.rig.Area;
 import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import java.awt.geom.Line2D;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class WiringPictureTests {
 
-    /** Random rigs of up to twelve boxes with as many cables as fit. */
+    /** Random rigs with computers, apps and links of every kind, in all places; the last as large as a tour. */
     @ParameterizedTest
-    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
-    void boxesDoNotOverlapAndNoLineRunsThroughOne(long seed) {
-        Rig rig = randomRig(new Random(seed));
+    @CsvSource({"1, 4", "2, 8", "3, 12", "4, 12", "5, 16", "6, 16", "7, 20", "8, 24", "9, 30", "10, 40"})
+    void boxesDoNotOverlapAndNoLineRunsThroughOne(long seed, int boxes) {
+        Rig rig = randomRig(new Random(seed), boxes);
         WiringPicture picture = WiringPicture.of(rig);
         assertThat(picture.boxes()).hasSameSizeAs(rig.devices());
         assertThat(picture.lines()).hasSameSizeAs(rig.links());
-        List<Rectangle2D> boxes = picture.boxes().stream().map(WiringPictureTests::rectangle).toList();
+        Map<String, Rectangle2D> places = new HashMap<>();
+        picture.boxes().forEach(box -> places.put(box.id(), new Rectangle2D.Double(box.x(), box.y(), box.width(), box.height())));
         Rectangle2D paper = new Rectangle2D.Double(0, 0, picture.width(), picture.height());
-        for (Rectangle2D box : boxes) {
-            assertThat(paper.contains(box)).isTrue();
-            assertThat(boxes.stream().filter(other -> other != box)).noneMatch(box::intersects);
-        }
+        places.forEach((id, place) -> {
+            assertThat(paper.contains(place)).isTrue();
+            places.forEach((other, there) -> assertThat(id.equals(other) || isAround(rig, id, other) || isAround(rig, other, id) || !place.intersects(there))
+                    .as("%s and %s overlap", id, other).isTrue());
+        });
         for (WiringPicture.Line line : picture.lines()) {
-            assertThat(pieces(line)).isNotEmpty().allMatch(p -> p.getX1() == p.getX2() || p.getY1() == p.getY2(), "straight across or down")
-                    .noneMatch(piece -> boxes.stream().map(WiringPictureTests::inner).anyMatch(piece::intersects), "through a box");
+            List<Line2D> pieces = pieces(line);
+            assertThat(pieces).isNotEmpty().allMatch(p -> p.getX1() == p.getX2() || p.getY1() == p.getY2(), "straight across or down");
+            String[] ends = line.key().split("[.~]");
+            places.forEach((id, place) -> assertThat(isAround(rig, id, ends[0]) || isAround(rig, id, ends[2]) || id.equals(ends[0]) && isHost(rig, id) || id.equals(ends[2]) && isHost(rig, id)
+                    || pieces.stream().noneMatch(inner(place)::intersectsLine)).as("%s through %s", line.words(), id).isTrue());
+        }
+    }
+
+    /** Nothing jumps about when a page is loaded again. */
+    @Test
+    void theSameRigIsAlwaysDrawnTheSame() {
+        Rig rig = randomRig(new Random(9), 30);
+        WiringPicture first = WiringPicture.of(rig);
+        for (int i = 0; i < 5; i++) {
+            assertThat(WiringPicture.of(rig)).isEqualTo(first);
         }
     }
 
     @Test
-    void linesBeginAndEndAtTheirSockets() {
-        Rig rig = randomRig(new Random(1));
+    void everyBoxStandsInTheLaneOfItsPlace() {
+        Rig rig = randomRig(new Random(5), 20);
         WiringPicture picture = WiringPicture.of(rig);
-        List<String> ends = picture.boxes().stream().flatMap(box -> box.plugs().stream().filter(WiringPicture.Plug::taken)
-                .map(plug -> "%d %d".formatted(box.x() + plug.x(), box.y() + plug.y()))).sorted().toList();
-        List<String> drawn = picture.lines().stream().map(WiringPictureTests::pieces)
-                .flatMap(p -> Stream.of(p.getFirst().getP1(), p.getLast().getP2()))
-                .map(p -> "%d %d".formatted((int) p.getX(), (int) p.getY())).sorted().toList();
-        assertThat(drawn).isEqualTo(ends);
+        assertThat(picture.lanes()).extracting(WiringPicture.Lane::name).isSubsetOf(Stream.of(Area.values()).map(Area::words).toList()).isNotEmpty();
+        for (WiringPicture.Box box : picture.boxes()) {
+            WiringPicture.Lane lane = picture.lanes().stream().filter(l -> l.name().equals(rig.area(new DeviceId(box.id())).words())).findFirst().orElseThrow();
+            assertThat(box.x()).as(box.name()).isBetween(lane.x(), lane.x() + lane.width() - box.width());
+        }
+    }
+
+    @Test
+    void linesBeginAndEndAtTheirPorts() {
+        WiringPicture picture = WiringPicture.of(randomRig(new Random(6), 16));
+        Map<String, String> ports = new HashMap<>();
+        picture.boxes().forEach(box -> box.plugs().forEach(plug -> ports.put(plug.key(), "%d %d".formatted(box.x() + plug.x(), box.y() + plug.y()))));
+        for (WiringPicture.Line line : picture.lines()) {
+            String[] ends = line.key().split("~");
+            assertThat(line.path()).startsWith("M" + ports.get(ends[0])).endsWith(ports.get(ends[1]));
+        }
     }
 
     @Test
     void longNamesAreCutOnTapeAndWholeOnFocus() {
         Plan plan = new GearEdit.AddDevice("The mixer behind the curtain at the left", Library.RACK_MIXER).apply(Plan.empty(new TapeLabel("R")));
         WiringPicture.Box box = WiringPicture.of(plan.rig()).boxes().getFirst();
-        assertThat(box.tape()).isEqualTo("The mixer behind th\u2026").hasSizeLessThan(21);
+        assertThat(box.tape()).isEqualTo("The mixer behind\u2026").hasSizeLessThan(19);
         assertThat(box.name()).isEqualTo("The mixer behind the curtain at the left");
         assertThat(box.tapeWidth()).isLessThanOrEqualTo(box.width());
+        assertThat(box.farName()).containsExactly("The mixer", "behind the", "curtain at");
     }
 
-    private static Rig randomRig(Random random) {
+    @Test
+    void whatIsLitIsShownLargeInTheShapeOfTheWhole() {
+        Rig rig = randomRig(new Random(9), 30);
+        DeviceId first = rig.devices().getFirst().id();
+        WiringPicture picture = WiringPicture.of(rig, new Focus.OnDevice(first, Optional.empty()), Optional.of(new Focus.Lit(Set.of(first), Set.of())));
+        double[] view = Stream.of(picture.view().split(" ")).mapToDouble(Double::parseDouble).toArray();
+        WiringPicture.Box box = picture.boxes().stream().filter(b -> b.id().equals(first.text())).findFirst().orElseThrow();
+        assertThat(new Rectangle2D.Double(view[0], view[1], view[2], view[3]).contains(box.x(), box.y(), box.width(), box.height())).isTrue();
+        assertThat(view[2] / view[3]).isCloseTo((double) picture.width() / picture.height(), within(0.01));
+        assertThat(WiringPicture.of(rig).view()).isEqualTo("0 0 %d %d".formatted(picture.width(), picture.height()));
+    }
+
+    private static boolean isAround(Rig rig, String host, String app) {
+        return rig.device(new DeviceId(app)).spot().host().filter(new DeviceId(host)::equals).isPresent();
+    }
+
+    private static boolean isHost(Rig rig, String id) {
+        return !rig.appsIn(new DeviceId(id)).isEmpty();
+    }
+
+    private static Rig randomRig(Random random, int boxes) {
         Plan plan = Plan.empty(new TapeLabel("Random"));
-        int boxes = 2 + random.nextInt(11);
         for (int i = 0; i < boxes; i++) {
             Model model = Library.all().get(random.nextInt(Library.all().size()));
             plan = new GearEdit.AddDevice("Box " + i, model).apply(plan);
+            plan = new WiringEdit.Stand(plan.rig().devices().getLast().id(), Area.values()[random.nextInt(Area.values().length)]).apply(plan);
         }
-        List<Socket> sockets = new ArrayList<>();
-        for (Device device : plan.rig().devices()) {
-            Stream.of("in", "out", "thru").map(PortId::new).filter(p -> random.nextInt(5) > 0).forEach(p -> sockets.add(new Socket(device.id(), p)));
+        List<DeviceId> hosts = plan.rig().devices().stream().map(Device::id).filter(kind(plan.rig())).toList();
+        for (Device app : plan.rig().devices()) {
+            if (plan.rig().model(app.id()).isApp() && !hosts.isEmpty()) {
+                plan = new WiringEdit.LiveIn(app.id(), Optional.of(hosts.get(random.nextInt(hosts.size())))).apply(plan);
+            }
         }
+        Rig rig = plan.rig();
+        List<Socket> sockets = new ArrayList<>(rig.devices().stream().flatMap(d -> Layout.ports(rig, d.id()).map(p -> new Socket(d.id(), p.id()))).toList());
+        Collections.shuffle(sockets, random);
         for (Socket from : sockets) {
-            for (Socket to : sockets) {
+            for (Socket to : sockets.subList(0, sockets.size() / 3)) {
                 try {
-                    plan = new WiringEdit.Connect(from, to).apply(plan);
+                    plan = plan.rig().links().size() < boxes * 3 / 2 ? new WiringEdit.Connect(from, to).apply(plan) : plan;
                 } catch (Refused refused) {
                     assertThat(refused.words()).isNotBlank();
                 }
             }
         }
         return plan.rig();
+    }
+
+    private static Predicate<DeviceId> kind(Rig rig) {
+        return id -> rig.model(id).kind() == Kind.HOST;
     }
 
     private static List<Line2D> pieces(WiringPicture.Line line) {
@@ -97,10 +161,6 @@ class WiringPictureTests {
             pieces.add(new Line2D.Double(points.get(i - 1)[0], points.get(i - 1)[1], points.get(i)[0], points.get(i)[1]));
         }
         return pieces;
-    }
-
-    private static Rectangle2D rectangle(WiringPicture.Box box) {
-        return new Rectangle2D.Double(box.x(), box.y(), box.width(), box.height());
     }
 
     private static Rectangle2D inner(Rectangle2D box) {

@@ -43,6 +43,13 @@ public final class Linking {
         return reasons.flatMap(reason -> reason.get().stream()).findFirst();
     }
 
+    /** As {@link #refusal}, for two ports of which either may be the one that sends; the reason is that of the better way round. */
+    public static Optional<String> refusalEitherWay(Rig rig, Socket one, Socket other) {
+        Optional<String> there = refusal(rig, one, other);
+        Optional<String> back = refusal(rig, other, one);
+        return there.isEmpty() || back.isEmpty() ? Optional.empty() : rig.port(one).direction().isSending() ? there : back;
+    }
+
     /** A box whose shared socket has more uses than it can have at once; empty when there is none. */
     static Optional<String> overfull(Rig rig) {
         return rig.devices().stream().flatMap(device -> rig.model(device.id()).sockets().shared().stream()

@@ -60,9 +60,9 @@ class CheckCommandTests {
 
     @Test
     void whatCannotBeReadIsSaidOnStandardError() throws IOException {
-        Path broken = Files.writeString(folder.resolve("broken.json"), PlanFile.write(MuteBoard.plan()).replace("\"cables\"", "\"ropes\""));
+        Path broken = Files.writeString(folder.resolve("broken.json"), PlanFile.write(MuteBoard.plan()).replace("\"links\"", "\"ropes\""));
         assertThat(command.run(List.of(broken.toString()))).isEqualTo(CheckCommand.UNREADABLE);
-        assertThat(err.toString(StandardCharsets.UTF_8)).contains("cannot be read:\n  cables: is missing\n");
+        assertThat(err.toString(StandardCharsets.UTF_8)).contains("cannot be read:\n  links: is missing\n");
         assertThat(command.run(List.of(folder.resolve("missing.json").toString()))).isEqualTo(CheckCommand.UNREADABLE);
         assertThat(err.toString(StandardCharsets.UTF_8)).contains("missing.json cannot be opened. Is the name right?");
         assertThat(command.run(List.of())).isEqualTo(CheckCommand.UNREADABLE);

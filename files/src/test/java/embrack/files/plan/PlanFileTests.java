@@ -117,7 +117,8 @@ class PlanFileTests {
         assertThat(earlier.switches()).isEqualTo(today.switches());
         assertThat(earlier.rig().devices()).isEqualTo(today.rig().devices());
         assertThat(earlier.rig().model(new DeviceId("vocal-mixer")).chart().rows()).isEqualTo(today.rig().model(new DeviceId("vocal-mixer")).chart().rows());
-        assertThat(Report.of(earlier).findings()).extracting(f -> f.what()).isEqualTo(Report.of(today).findings().stream().map(f -> f.what()).toList());
+        assertThat(Report.of(earlier).findings()).extracting(f -> f.what()).as("the first version knew nothing of power").isEqualTo(
+                Report.of(today).findings().stream().filter(f -> !f.code().startsWith("power.")).map(f -> f.what()).toList());
         assertThat(PlanFile.read(PlanFile.write(earlier))).isEqualTo(earlier);
     }
 
