@@ -151,11 +151,20 @@ public final class Chart {
      * @param onItsChannel whether the message is on the channel that the box is set to, or on none
      */
     public List<Action> reactionsTo(Message message, Heard heard, boolean onItsChannel) {
-        List<ChartRow> fitting = byMessage.getOrDefault(key(message), List.of()).stream()
-                .filter(row -> onItsChannel || row.last() instanceof Trigger.Voice voice && voice.channel().isPresent())
-                .filter(row -> row.last().matches(message) && heard.hold(row.before())).toList();
-        int longest = fitting.stream().mapToInt(row -> row.triggers().size()).max().orElse(0);
-        return fitting.stream().filter(row -> row.triggers().size() == longest).map(row -> row.action(message)).distinct().toList();
+        List<ChartRow> candidates = byMessage.get(key(message));
+        if (candidates == null) {
+            return List.of();
+        }
+        List<ChartRow> fitting = new ArrayList<>();
+        int longest = 0;
+        for (ChartRow row : candidates) {
+            if ((onItsChannel || row.last() instanceof Trigger.Voice voice && voice.channel().isPresent()) && row.last().matches(message) && heard.hold(row.before())) {
+                fitting.add(row);
+                longest = Math.max(longest, row.triggers().size());
+            }
+        }
+        int triggers = longest;
+        return fitting.isEmpty() ? List.of() : fitting.stream().filter(row -> row.triggers().size() == triggers).map(row -> row.action(message)).distinct().toList();
     }
 
     private static int key(Trigger trigger) {

@@ -36,7 +36,9 @@ public final class Rig {
     private final List<Pair> pairs;
     private final Map<ModelId, Model> modelsById = new HashMap<>();
     private final Map<DeviceId, Device> devicesById = new LinkedHashMap<>();
+    private final Map<Socket, Port> portsBySocket = new HashMap<>();
     private final Map<Socket, List<Link>> linksBySocket = new HashMap<>();
+    private final Map<Link, LinkKind> kinds = new HashMap<>();
 
     /**
      * A rig.
@@ -61,6 +63,7 @@ public final class Rig {
             }
         }
         this.devices.forEach(this::requireFits);
+        this.devices.forEach(device -> model(device.id()).ports().forEach(port -> portsBySocket.put(new Socket(device.id(), port.id()), port)));
         this.pairs.forEach(this::requireAlike);
         this.links.forEach(this::plug);
         Linking.overfull(this).ifPresent(why -> {
@@ -102,7 +105,7 @@ public final class Rig {
      * @throws IllegalArgumentException when the device or the port is not there
      */
     public Port port(Socket socket) {
-        return model(socket.device()).port(socket.port()).orElseThrow(() -> new IllegalArgumentException(
+        return Optional.ofNullable(portsBySocket.get(socket)).orElseThrow(() -> new IllegalArgumentException(
                 "%s has no socket \"%s\"".formatted(name(socket.device()), socket.port())));
     }
 
@@ -139,7 +142,8 @@ public final class Rig {
 
     /** What joins the two ends of a link. */
     public LinkKind kind(Link link) {
-        return LinkKind.between(port(link.from()).connector(), port(link.to()).connector()).orElseThrow();
+        LinkKind known = kinds.get(link);
+        return known != null ? known : LinkKind.between(port(link.from()).connector(), port(link.to()).connector()).orElseThrow();
     }
 
     /** The links in a port, sorted. */
@@ -344,6 +348,7 @@ public final class Rig {
         Linking.refusal(this, link.from(), link.to()).ifPresent(why -> {
             throw new IllegalArgumentException(why);
         });
+        kinds.put(link, kind(link));
         linksBySocket.computeIfAbsent(link.from(), s -> new ArrayList<>()).add(link);
         linksBySocket.computeIfAbsent(link.to(), s -> new ArrayList<>()).add(link);
     }

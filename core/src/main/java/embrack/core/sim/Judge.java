@@ -10,8 +10,7 @@ final class Judge {
     private Judge() {
     }
 
-    static Verdict verdict(CompiledSwitch compiled, SortedSet<Place> targets, List<Trial> trials, long worstMicros) {
-        SortedSet<Place> wrong = Trial.wrongPlaces(trials);
+    static Verdict verdict(CompiledSwitch compiled, SortedSet<Place> targets, SortedSet<Place> wrong, List<Trial> trials, long worstMicros) {
         if (compiled.isObstructed()) {
             return Verdict.NO_WAY;
         }

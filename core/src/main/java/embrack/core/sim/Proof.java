@@ -13,26 +13,23 @@ import java.util.TreeSet;
  * @param compiled what the switch sends
  * @param verdict the judgement
  * @param targets the places that its steps are about
+ * @param wrongPlaces every place that was ever wrong
  * @param trials the presses it rests on: from power-on, and from the opposite of it
  * @param trace what one press does, message by message
  * @param worstMicros when the last message of a press has arrived, microseconds after the press
  */
-public record Proof(CompiledSwitch compiled, Verdict verdict, SortedSet<Place> targets, List<Trial> trials,
+public record Proof(CompiledSwitch compiled, Verdict verdict, SortedSet<Place> targets, SortedSet<Place> wrongPlaces, List<Trial> trials,
         List<Event> trace, long worstMicros) {
 
     public Proof {
         targets = Collections.unmodifiableSortedSet(new TreeSet<>(targets));
+        wrongPlaces = Collections.unmodifiableSortedSet(new TreeSet<>(wrongPlaces));
         trials = List.copyOf(trials);
         trace = List.copyOf(trace);
     }
 
     public SwitchAt at() {
         return compiled.at();
-    }
-
-    /** Every place that was ever wrong. */
-    public SortedSet<Place> wrongPlaces() {
-        return Trial.wrongPlaces(trials);
     }
 
     /** The trial that shows best what is wrong: the one with the most differences, the first of equals. */

@@ -35,6 +35,8 @@ public final class Prover {
     private final Timing timing;
     private final Compiler compiler;
     private final Simulator simulator;
+    private final RigState poweredOn;
+    private final RigState opposite;
 
     public Prover(Plan plan) {
         this(plan, new Ways(plan.rig()));
@@ -47,6 +49,8 @@ public final class Prover {
         this.timing = new Timing(ways);
         this.compiler = new Compiler(plan, ways);
         this.simulator = new Simulator(plan, ways);
+        this.poweredOn = RigState.poweredOn(plan.rig());
+        this.opposite = RigState.opposite(plan.rig());
     }
 
     /** All switches that have steps, in order. */
@@ -62,11 +66,13 @@ public final class Prover {
             targets.add(RigState.place(step.device(), step.action()));
             plan.rig().standIn(step.device()).ifPresent(second -> targets.add(RigState.place(second, step.action())));
         });
-        List<Trial> trials = Stream.of(RigState.poweredOn(plan.rig()), RigState.opposite(plan.rig()))
-                .map(start -> trial(start, assignment, compiled)).toList();
-        Pressed once = simulator.run(RigState.poweredOn(plan.rig()), compiled, 0);
+        Journey journey = simulator.journey(compiled, 0);
+        List<Trial> trials = Stream.of(poweredOn, opposite)
+                .map(start -> trial(start, assignment, journey)).toList();
+        Pressed once = simulator.play(poweredOn, journey);
         long worst = worstMicros(once);
-        return new Proof(compiled, Judge.verdict(compiled, targets, trials, worst), targets, trials, once.trace(), worst);
+        SortedSet<Place> wrong = Trial.wrongPlaces(trials);
+        return new Proof(compiled, Judge.verdict(compiled, targets, wrong, trials, worst), targets, wrong, trials, once.trace(), worst);
     }
 
     /** When the last message that does something has done it, with what its box still waits for. */
@@ -82,7 +88,7 @@ public final class Prover {
         return plan.rig().standIn(step.device()).map(second -> after.after(plan.rig(), second, List.of(step.action()))).orElse(after);
     }
 
-    private Trial trial(RigState start, Assignment assignment, CompiledSwitch compiled) {
+    private Trial trial(RigState start, Assignment assignment, Journey journey) {
         List<Press> presses = new ArrayList<>();
         RigState ideal = start;
         RigState actual = start;
@@ -91,7 +97,7 @@ public final class Prover {
             for (Step step : assignment.steps()) {
                 ideal = meant(ideal, step);
             }
-            actual = simulator.run(actual, compiled, 0).after();
+            actual = simulator.play(actual, journey).after();
             presses.add(new Press(number, before, ideal, actual));
         }
         return new Trial(start, presses);

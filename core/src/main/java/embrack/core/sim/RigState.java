@@ -10,27 +10,30 @@ import embrack.core.gear.Model;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.SortedMap;
+import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
 
 /**
  * The state of every part of every device at one moment. Two states are equal when nobody could tell them apart: what
- * devices remember of the messages that reached them is not looked at.
+ * devices remember of the messages that reached them is not looked at. A state shares with the one it comes from what
+ * did not change, so that a step costs the parts of its device, and a comparison those of the devices that were touched.
  */
 public final class RigState {
 
-    private final SortedMap<Place, Integer> values;
+    private final Map<DeviceId, Map<Place, Integer>> values;
     private final Map<DeviceId, Heard> heard;
 
-    /** Both maps are the state's own from here on. */
-    private RigState(SortedMap<Place, Integer> values, Map<DeviceId, Heard> heard) {
+    /** All maps are the state's own from here on, or those of another state that are not changed any more. */
+    private RigState(Map<DeviceId, Map<Place, Integer>> values, Map<DeviceId, Heard> heard) {
         this.values = values;
         this.heard = heard;
     }
@@ -47,26 +50,29 @@ public final class RigState {
 
     /** The state after actions on one device of a rig, in their order. */
     public RigState after(Rig rig, DeviceId device, List<Action> actions) {
-        SortedMap<Place, Integer> changed = new TreeMap<>(values);
+        Map<Place, Integer> changed = new HashMap<>(values.getOrDefault(device, Map.of()));
         for (Action action : actions) {
             act(rig.model(device), device, action, changed);
         }
-        return new RigState(changed, heard);
+        Map<DeviceId, Map<Place, Integer>> next = new HashMap<>(values);
+        next.put(device, changed);
+        return new RigState(next, heard);
     }
 
-    private static void act(Model model, DeviceId device, Action action, SortedMap<Place, Integer> changed) {
+    private static void act(Model model, DeviceId device, Action action, Map<Place, Integer> changed) {
         Place place = place(device, action);
         changed.put(place, action.verb().applyTo(changed.getOrDefault(place, 0), action.amount().orElse(0)));
         if (action.verb().isExclusive()) {
-            siblings(model, action.part()).forEach(part -> changed.replace(new Place(device, part, place.aspect()), 0));
+            Optional<String> family = model.part(action.part()).map(Part::family);
+            putOut(changed, place, other -> !other.part().equals(action.part()) && family.isPresent() && model.part(other.part()).map(Part::family).equals(family));
         } else if (action.verb() == Verb.STOP_ALL) {
-            model.parts().forEach(part -> changed.replace(new Place(device, part.id(), place.aspect()), 0));
+            putOut(changed, place, other -> model.part(other.part()).isPresent());
         }
     }
 
-    private static Stream<PartId> siblings(Model model, PartId id) {
-        Optional<String> family = model.part(id).map(Part::family);
-        return model.parts().stream().filter(p -> !p.id().equals(id) && family.filter(p.family()::equals).isPresent()).map(Part::id);
+    /** Sets to their first value the places of one aspect that are not there yet. */
+    private static void putOut(Map<Place, Integer> changed, Place of, Predicate<Place> which) {
+        changed.replaceAll((place, value) -> value != 0 && place.aspect() == of.aspect() && which.test(place) ? 0 : value);
     }
 
     /** With a message that a device has heard and will remember. */
@@ -83,7 +89,7 @@ public final class RigState {
 
     /** The value at a place; 0 for a part that the hardware does not have. */
     public int value(Place place) {
-        return values.getOrDefault(place, 0);
+        return values.getOrDefault(place.device(), Map.of()).getOrDefault(place, 0);
     }
 
     /** The value of one aspect of one part, in a word: "muted". */
@@ -93,10 +99,25 @@ public final class RigState {
 
     /** The places where two states differ. */
     public SortedSet<Place> differences(RigState other) {
-        SortedSet<Place> places = new TreeSet<>(values.keySet());
-        places.addAll(other.values.keySet());
-        places.removeIf(place -> value(place) == other.value(place));
+        SortedSet<Place> places = new TreeSet<>();
+        Stream.concat(values.keySet().stream(), other.values.keySet().stream().filter(device -> !values.containsKey(device)))
+                .filter(device -> values.get(device) != other.values.get(device)).forEach(device -> addDifferences(device, other, places));
         return places;
+    }
+
+    private void addDifferences(DeviceId device, RigState other, SortedSet<Place> places) {
+        Map<Place, Integer> mine = values.getOrDefault(device, Map.of());
+        Map<Place, Integer> theirs = other.values.getOrDefault(device, Map.of());
+        mine.forEach((place, value) -> addIfOther(place, value, theirs, places));
+        if (!mine.keySet().equals(theirs.keySet())) {
+            theirs.forEach((place, value) -> addIfOther(place, value, mine, places));
+        }
+    }
+
+    private static void addIfOther(Place place, int value, Map<Place, Integer> others, Set<Place> places) {
+        if (value != others.getOrDefault(place, 0)) {
+            places.add(place);
+        }
     }
 
     /** The place that an action on a device changes. */
@@ -105,11 +126,13 @@ public final class RigState {
     }
 
     private static RigState of(Rig rig, ToIntFunction<Aspect> value) {
-        SortedMap<Place, Integer> values = new TreeMap<>();
+        Map<DeviceId, Map<Place, Integer>> values = new HashMap<>();
         rig.devices().forEach(device -> {
             Model model = rig.model(device.id());
+            Map<Place, Integer> places = new HashMap<>();
             model.parts().forEach(part -> model.answers().aspects(part.id()).forEach(aspect ->
-                    values.put(new Place(device.id(), part.id(), aspect), value.applyAsInt(aspect))));
+                    places.put(new Place(device.id(), part.id(), aspect), value.applyAsInt(aspect))));
+            values.put(device.id(), places);
         });
         return new RigState(values, Map.of());
     }
@@ -121,11 +144,11 @@ public final class RigState {
 
     @Override
     public int hashCode() {
-        return values.entrySet().stream().filter(e -> e.getValue() != 0).mapToInt(Object::hashCode).sum();
+        return values.values().stream().flatMap(places -> places.entrySet().stream()).filter(e -> e.getValue() != 0).mapToInt(Object::hashCode).sum();
     }
 
     @Override
     public String toString() {
-        return "RigState" + values;
+        return "RigState" + new TreeMap<>(values);
     }
 }

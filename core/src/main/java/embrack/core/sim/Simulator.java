@@ -40,6 +40,8 @@ public final class Simulator {
     private final Compiler compiler;
     private final Ways ways;
     private final Timing timing;
+    private final Map<DeviceId, Hearing> hearings = new HashMap<>();
+    private final Map<Hop, Passage> passages = new HashMap<>();
 
     public Simulator(Plan plan) {
         this(plan, new Ways(plan.rig()));
@@ -66,27 +68,49 @@ public final class Simulator {
 
     /** As {@link #press}, for a switch that is compiled already. */
     Pressed run(RigState before, CompiledSwitch compiled, long startMicros) {
-        var run = new Run(before);
+        return play(before, journey(compiled, startMicros));
+    }
+
+    /** Where a press's messages go and when; that does not depend on the state of the rig. */
+    Journey journey(CompiledSwitch compiled, long startMicros) {
+        var run = new Run();
         ways.outputs(compiled.at().board()).forEach(output -> run.send(output, compiled, startMicros));
         return run.untilQuiet();
     }
 
-    private Reading reading(DeviceId device, Message message, Heard heard) {
-        Answers answers = rig.model(device).answers();
-        Optional<Channel> set = answers.quirks().hearsAllChannels() ? Optional.empty()
-                : rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new);
-        boolean onItsChannel = set.isEmpty() || !(message instanceof Message.Voice voice) || voice.channel().equals(set.get());
-        List<Action> actions = answers.reactionsTo(message, heard, onItsChannel);
-        if (!actions.isEmpty()) {
-            return inputOff(device, message).<Reading>map(Reading.InputOff::new).orElseGet(() -> new Reading.Acts(actions));
+    /** What a journey does to a rig in some state. */
+    Pressed play(RigState before, Journey journey) {
+        RigState state = before;
+        List<Event> trace = new ArrayList<>(journey.others());
+        for (Journey.Delivery delivery : journey.deliveries()) {
+            DeviceId device = delivery.to().device();
+            Reading reading = reading(device, delivery.message(), state.heardBy(device));
+            trace.add(new Event.Arrived(delivery.atMicros(), delivery.to(), delivery.message(), reading));
+            if (reading instanceof Reading.Acts acts) {
+                state = state.after(rig, device, acts.actions());
+            }
+            if (hearing(device).answers().remembers()) {
+                state = state.hearing(device, delivery.message());
+            }
         }
-        return onItsChannel ? new Reading.MeansNothing() : new Reading.OtherChannel(set.orElseThrow());
+        trace.sort(Comparator.comparingLong(Event::atMicros));
+        return new Pressed(state, trace);
     }
 
-    /** The input of an app that is off and that a message would need to work its controls, in words. */
-    private Optional<String> inputOff(DeviceId device, Message message) {
-        SettingId needed = Traffic.of(message) == Traffic.SYNC ? SettingId.INPUT_FOR_SYNC : SettingId.INPUT_FOR_REMOTE;
-        return rig.setting(device, needed).filter(value -> value == 0).flatMap(off -> rig.model(device).setting(needed)).map(s -> s.name().text());
+    private Reading reading(DeviceId device, Message message, Heard heard) {
+        return hearing(device).reading(message, heard);
+    }
+
+    private Hearing hearing(DeviceId device) {
+        return hearings.computeIfAbsent(device, id -> Hearing.of(rig, id));
+    }
+
+    /** What a piece of a way does to the time of a message: a wait at worst, and whether it is sent anew byte by byte. */
+    private record Passage(long waitMicros, boolean anew) {
+    }
+
+    private Passage passage(Hop hop) {
+        return passages.computeIfAbsent(hop, h -> new Passage(timing.waiting(h).worst(), rig.kind(h.link()) == LinkKind.FIVE_PIN && !ways.isRepeated(h)));
     }
 
     /** Messages on their way, taken in order of time, then of sending. */
@@ -94,22 +118,24 @@ public final class Simulator {
         static final Comparator<InFlight> ORDER =
                 Comparator.comparingLong(InFlight::arrivesMicros).thenComparingInt(InFlight::sequence);
 
+        /** Whether it has taken this very piece before; a rig's ways hold each piece once, so they need not be compared. */
         boolean cameRound() {
-            return before.contains(hop);
+            for (Hop taken : before) {
+                if (taken == hop) {
+                    return true;
+                }
+            }
+            return false;
         }
     }
 
     private final class Run {
 
         private final PriorityQueue<InFlight> queue = new PriorityQueue<>(InFlight.ORDER);
-        private final List<Event> trace = new ArrayList<>();
+        private final List<Event> others = new ArrayList<>();
+        private final List<Journey.Delivery> deliveries = new ArrayList<>();
         private final Map<Socket, Long> busyUntil = new HashMap<>();
-        private RigState state;
         private int sequence;
-
-        Run(RigState before) {
-            this.state = before;
-        }
 
         void send(Socket output, CompiledSwitch compiled, long startMicros) {
             List<Hop> hops = ways.leaving(output.device()).stream().filter(hop -> hop.from().equals(output)).toList();
@@ -121,11 +147,11 @@ public final class Simulator {
             int running = 0;
             for (Message message : compiled.sent()) {
                 int bytes = Wire.length(message, running, compiled.runningStatus());
-                trace.add(new Event.Sent(time, output, message, bytes));
+                others.add(new Event.Sent(time, output, message, bytes));
                 time += serial ? Wire.micros(bytes) : 0;
                 running = Wire.running(message, running);
                 if (hops.isEmpty()) {
-                    trace.add(new Event.Lost(time, output, message));
+                    others.add(new Event.Lost(time, output, message));
                 }
                 for (Hop hop : hops) {
                     travel(time, hop, message, List.of());
@@ -133,44 +159,34 @@ public final class Simulator {
             }
         }
 
-        Pressed untilQuiet() {
+        Journey untilQuiet() {
             while (!queue.isEmpty()) {
                 arrive(queue.poll());
             }
-            trace.sort(Comparator.comparingLong(Event::atMicros));
-            return new Pressed(state, trace);
+            return new Journey(others, deliveries);
         }
 
         private void arrive(InFlight flight) {
             Socket at = flight.hop().to();
             Message message = flight.message();
             if (flight.cameRound()) {
-                trace.add(new Event.CameRound(flight.arrivesMicros(), at, message));
+                others.add(new Event.CameRound(flight.arrivesMicros(), at, message));
                 return;
             }
-            react(flight.arrivesMicros(), at, message);
-            List<Hop> before = new ArrayList<>(flight.before());
-            before.add(flight.hop());
-            for (Hop next : ways.onward(flight.hop())) {
-                next.pass(message).ifPresentOrElse(passed -> travel(sentAnew(flight.arrivesMicros(), next, passed), next, passed, before),
-                        () -> trace.add(new Event.KeptBack(flight.arrivesMicros(), next.from(), message, next.sieve())));
-            }
-        }
-
-        private void react(long time, Socket at, Message message) {
-            Reading reading = reading(at.device(), message, state.heardBy(at.device()));
-            trace.add(new Event.Arrived(time, at, message, reading));
-            if (reading instanceof Reading.Acts acts) {
-                state = state.after(rig, at.device(), acts.actions());
-            }
-            if (rig.model(at.device()).answers().remembers()) {
-                state = state.hearing(at.device(), message);
+            deliveries.add(new Journey.Delivery(flight.arrivesMicros(), at, message));
+            List<Hop> onward = ways.onward(flight.hop());
+            if (!onward.isEmpty()) {
+                List<Hop> before = new ArrayList<>(flight.before());
+                before.add(flight.hop());
+                onward.forEach(next -> next.pass(message).ifPresentOrElse(
+                        passed -> travel(sentAnew(flight.arrivesMicros(), next, passed), next, passed, before),
+                        () -> others.add(new Event.KeptBack(flight.arrivesMicros(), next.from(), message, next.sieve()))));
             }
         }
 
         /** When the last byte of a message has left a port that sends it anew, behind what that port is sending. */
         private long sentAnew(long time, Hop hop, Message message) {
-            if (rig.kind(hop.link()) != LinkKind.FIVE_PIN || ways.isRepeated(hop)) {
+            if (!passage(hop).anew()) {
                 return time;
             }
             long out = Math.max(time, busyUntil.getOrDefault(hop.from(), 0L)) + Wire.micros(message.length());
@@ -179,7 +195,7 @@ public final class Simulator {
         }
 
         private void travel(long time, Hop hop, Message message, List<Hop> before) {
-            queue.add(new InFlight(time + timing.waiting(hop).worst(), sequence++, hop, message, before));
+            queue.add(new InFlight(time + passage(hop).waitMicros(), sequence++, hop, message, before));
         }
     }
 }

@@ -4,9 +4,11 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Event;
+import embrack.core.sim.Place;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Reading;
 import java.util.Optional;
+import java.util.SortedSet;
 import java.util.stream.Stream;
 
 /**
@@ -18,9 +20,12 @@ record Deafness(Proof proof, DeviceId device, Channel sentOn, Channel listensOn)
 
     /** All boxes deaf to a switch that has steps for them, each once. */
     static Stream<Deafness> of(Proof proof) {
+        if (proof.trace().stream().noneMatch(event -> at(proof, event).isPresent())) {
+            return Stream.empty();
+        }
+        SortedSet<Place> wrong = proof.wrongPlaces();
         return proof.trace().stream().flatMap(event -> at(proof, event).stream())
-                .filter(deaf -> proof.targets().stream().anyMatch(place -> place.device().equals(deaf.device())
-                        && proof.wrongPlaces().contains(place)))
+                .filter(deaf -> proof.targets().stream().anyMatch(place -> place.device().equals(deaf.device()) && wrong.contains(place)))
                 .distinct();
     }
 

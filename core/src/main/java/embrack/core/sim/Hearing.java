@@ -1,0 +1,43 @@
+package embrack.core.sim;
+
+import embrack.core.chart.Action;
+import embrack.core.chart.Heard;
+import embrack.core.gear.Answers;
+import embrack.core.gear.SettingId;
+import embrack.core.midi.Channel;
+import embrack.core.midi.Message;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
+import embrack.core.rig.Traffic;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How one device of a rig takes what arrives, as it is set.
+ *
+ * @param listensOn the channel it listens to; empty when it listens to all
+ * @param remoteOff the name of its input for controllers, if that is off
+ * @param syncOff the name of its input for clock and transport, if that is off
+ */
+record Hearing(Answers answers, Optional<Channel> listensOn, Optional<String> remoteOff, Optional<String> syncOff) {
+
+    static Hearing of(Rig rig, DeviceId device) {
+        Answers answers = rig.model(device).answers();
+        return new Hearing(answers, answers.quirks().hearsAllChannels() ? Optional.empty() : rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new),
+                off(rig, device, SettingId.INPUT_FOR_REMOTE), off(rig, device, SettingId.INPUT_FOR_SYNC));
+    }
+
+    Reading reading(Message message, Heard heard) {
+        boolean onItsChannel = listensOn.isEmpty() || !(message instanceof Message.Voice voice) || voice.channel().equals(listensOn.get());
+        List<Action> actions = answers.reactionsTo(message, heard, onItsChannel);
+        if (!actions.isEmpty()) {
+            Optional<String> off = Traffic.of(message) == Traffic.SYNC ? syncOff : remoteOff;
+            return off.<Reading>map(Reading.InputOff::new).orElseGet(() -> new Reading.Acts(actions));
+        }
+        return onItsChannel ? new Reading.MeansNothing() : new Reading.OtherChannel(listensOn.orElseThrow());
+    }
+
+    private static Optional<String> off(Rig rig, DeviceId device, SettingId input) {
+        return rig.setting(device, input).filter(value -> value == 0).flatMap(value -> rig.model(device).setting(input)).map(setting -> setting.name().text());
+    }
+}
