@@ -4,6 +4,8 @@ import java.sql.CallableStatement;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.function.Function;
 import org.apache.ibatis.type.BaseTypeHandler;
 import org.apache.ibatis.type.JdbcType;
@@ -13,8 +15,17 @@ import org.postgresql.util.PGobject;
 /** Keeps a document in a JSONB column, in the form of its file. */
 abstract class JsonbHandler<T> extends BaseTypeHandler<T> {
 
+    /** Documents that are kept as read: a revision never changes, and most pages ask for the newest again. */
+    private static final int MOST_KEPT = 64;
+
     private final Function<T, String> writer;
     private final Function<String, T> reader;
+    private final Map<String, T> latest = new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, T> eldest) {
+            return size() > MOST_KEPT;
+        }
+    };
 
     JsonbHandler(Function<T, String> writer, Function<String, T> reader) {
         this.writer = writer;
@@ -45,6 +56,11 @@ abstract class JsonbHandler<T> extends BaseTypeHandler<T> {
     }
 
     private @Nullable T read(@Nullable String json) {
-        return json == null ? null : reader.apply(json);
+        if (json == null) {
+            return null;
+        }
+        synchronized (latest) {
+            return latest.computeIfAbsent(json, reader);
+        }
     }
 }

@@ -62,7 +62,12 @@ final class PlanReader {
     private final Map<ModelId, Model> models = new LinkedHashMap<>();
     private final Map<ModelId, Map<PartId, PartId>> renamed = new HashMap<>();
 
+    private final List<Drawn> links = new ArrayList<>();
     private final List<Home> homes = new ArrayList<>();
+
+    /** A link, with the place where it stands. */
+    private record Drawn(Link link, Fields place) {
+    }
 
     /** Where an app lives, kept until all devices are there. */
     private record Home(Fields place, DeviceId app, Optional<DeviceId> host) {
@@ -81,6 +86,7 @@ final class PlanReader {
         reader.homes.forEach(home -> home.host().ifPresent(host -> reader.rig = home.place().fit("livesIn", () ->
                 reader.rig.withDeviceChanged(home.app(), d -> d.withHost(Optional.of(host))))));
         file.objects(version > 2 ? "links" : "cables", MAX_LINKS, reader::link);
+        reader.makeLinks();
         if (file.holds("pairs")) {
             file.objects("pairs", AddDevice.MAX_DEVICES, reader::pair);
         }
@@ -178,8 +184,17 @@ final class PlanReader {
         Socket to = f.object("to", this::socket);
         Optional<Length> length = f.holds("centimetres") ? Optional.of(f.integer("centimetres")).map(c -> f.fit("centimetres", () -> new Length(c))) : Optional.empty();
         Link link = new Link(from, to, length);
-        rig = f.fit(() -> rig.withLink(link));
+        links.add(new Drawn(link, f));
         return link;
+    }
+
+    /** Makes all links at once; where one cannot be made, one by one, so that its place can be told. */
+    private void makeLinks() {
+        try {
+            rig = rig.withLinks(links.stream().map(Drawn::link).toList());
+        } catch (IllegalArgumentException e) {
+            links.forEach(drawn -> rig = drawn.place.fit(() -> rig.withLink(drawn.link)));
+        }
     }
 
     private Socket socket(Fields f) {
