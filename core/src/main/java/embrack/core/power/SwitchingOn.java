@@ -2,6 +2,7 @@ package embrack.core.power;
 
 import embrack.core.gear.Kind;
 import embrack.core.gear.SettingId;
+import embrack.core.name.Words;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
@@ -62,8 +63,8 @@ public final class SwitchingOn {
     }
 
     private List<String> cables() {
-        return rig.links().stream().filter(link -> rig.kind(link).isCable() && !Linking.isSession(rig, link))
-                .map(link -> "%s cable %s".formatted(rig.kind(link).words(), rig.words(link))).toList();
+        long cables = rig.links().stream().filter(link -> rig.kind(link).isCable() && !Linking.isSession(rig, link)).count();
+        return cables == 0 ? List.of() : List.of("%s, by the cable list".formatted(Words.count((int) cables, "cable")));
     }
 
     private Kind kind(Device device) {
