@@ -3,12 +3,22 @@ package embrack.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.app.store.RigStore;
+import embrack.core.plan.Plan;
+import embrack.core.plan.GearEdit;
+import embrack.core.name.TapeLabel;
+import embrack.app.store.RigId;
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
+import java.util.List;
+import java.util.ArrayList;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -42,6 +52,25 @@ class HttpTests {
         assertThat(response.statusCode()).isEqualTo(403);
         assertThat(response.body()).contains("came from elsewhere");
         assertThat(rigs.list()).hasSize(before);
+    }
+
+    /** Whoever listens to a rig hears of its new revision, and of no other rig's. */
+    @Test
+    void openPagesAreToldOfChanges() throws IOException, InterruptedException {
+        RigId watched = rigs.create(Plan.empty(new TapeLabel("Watched")), "Make it");
+        RigId other = rigs.create(Plan.empty(new TapeLabel("Other")), "Make it");
+        HttpResponse<InputStream> stream = client.send(HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(watched))).build(), HttpResponse.BodyHandlers.ofInputStream());
+        assertThat(stream.headers().firstValue("Content-Type").orElse("")).startsWith("text/event-stream");
+        try (var reader = new BufferedReader(new InputStreamReader(stream.body(), StandardCharsets.UTF_8))) {
+            rigs.edit(other, new GearEdit.RenameRig("Something else"));
+            rigs.edit(watched, new GearEdit.RenameRig("Watched"));
+            rigs.edit(watched, new GearEdit.RenameRig("Seen"));
+            List<String> lines = new ArrayList<>();
+            while (lines.stream().noneMatch(line -> line.startsWith("data:"))) {
+                lines.add(reader.readLine());
+            }
+            assertThat(lines).as("an edit that changes nothing tells nothing").contains("event:revision", "data:2").doesNotContain("data:1", "data:3");
+        }
     }
 
     @Test

@@ -46,7 +46,7 @@ public final class PowerPlan {
         Map<Socket, List<DeviceId>> byPort = new LinkedHashMap<>();
         feedings.values().forEach(feeding -> feeding.from().ifPresent(port -> byPort.computeIfAbsent(port, p -> new ArrayList<>()).add(feeding.device())));
         return byPort.entrySet().stream().map(e -> new PortLoad(e.getKey(), gives(rig.port(e.getKey())), e.getValue(),
-                e.getValue().stream().mapToInt(this::drawWithBehind).sum(), e.getValue().stream().filter(this::isPassiveHub).mapToInt(this::draw).sum())).toList();
+                e.getValue().stream().mapToInt(device -> drawWithBehind(device, Set.of())).sum(), e.getValue().stream().filter(this::isPassiveHub).mapToInt(this::draw).sum())).toList();
     }
 
     /** All that goes dark with a device: what runs from it, what runs from that, and the apps in those. */
@@ -107,10 +107,18 @@ public final class PowerPlan {
         return Optional.ofNullable(feedings.get(device)).map(Feeding::milliamps).orElse(0);
     }
 
-    /** A hub without a supply of its own takes what hangs on it from the port that it hangs on. */
-    private int drawWithBehind(DeviceId device) {
-        return draw(device) + (isPassiveHub(device) ? feedings.values().stream()
-                .filter(f -> f.from().filter(port -> port.device().equals(device)).isPresent()).mapToInt(f -> drawWithBehind(f.device())).sum() : 0);
+    /** A hub without a supply of its own takes what hangs on it from the port that it hangs on; hubs plugged into each other count once. */
+    private int drawWithBehind(DeviceId device, Set<DeviceId> before) {
+        if (before.contains(device)) {
+            return 0;
+        }
+        if (!isPassiveHub(device)) {
+            return draw(device);
+        }
+        Set<DeviceId> with = new LinkedHashSet<>(before);
+        with.add(device);
+        return draw(device) + feedings.values().stream().filter(f -> f.from().filter(port -> port.device().equals(device)).isPresent())
+                .mapToInt(f -> drawWithBehind(f.device(), with)).sum();
     }
 
     private boolean isPassiveHub(DeviceId device) {

@@ -38,6 +38,13 @@ class PowerTests {
     }
 
     @Test
+    void hubsPluggedIntoEachOtherPowerNothingAndBreakNothing() {
+        Sketch sketch = Sketch.of("Ring").box("One", "usb-hub-4-plain").box("Two", "usb-hub-4-plain").link("one.computer > two.usb-1", "two.computer > one.usb-1");
+        assertThat(new PowerPlan(sketch.rig()).loads()).extracting(PortLoad::draw).containsExactly(200, 200);
+        assertThat(new PowerPlan(sketch.rig()).diesWith(new DeviceId("one"))).hasSize(2);
+    }
+
+    @Test
     void whatRunsFromASupplyDiesWithIt() {
         Sketch sketch = Sketch.of("Supply").box("Supply", "tablet-supply").box("Adapter", "tablet-adapter").box("Tablet", "tablet").box("Board", "four-switch-desk-board")
                 .app("Tracks", "tablet-track-player", "tablet").link("supply.plug > adapter.power", "adapter.tablet > tablet.socket", "board.usb > adapter.usb-1");

@@ -1,0 +1,71 @@
+package embrack.core;
+
+import embrack.core.chart.Action;
+import embrack.core.gear.Kind;
+import embrack.core.gear.Model;
+import embrack.core.gear.library.Library;
+import embrack.core.plan.GearEdit;
+import embrack.core.plan.Plan;
+import embrack.core.plan.Refused;
+import embrack.core.plan.WiringEdit;
+import embrack.core.rig.Area;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Socket;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
+import embrack.core.switches.Switches;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+
+/** Rigs of any boxes, linked in any way that is allowed, with a switch for whatever a board could do. */
+public final class RandomRigs {
+
+    private RandomRigs() {
+    }
+
+    public static Plan of(long seed, int boxes) {
+        var random = new Random(seed);
+        Sketch sketch = Sketch.of("Random");
+        for (int i = 0; i < boxes; i++) {
+            Model model = Library.all().get(random.nextInt(Library.all().size()));
+            sketch.edit(new GearEdit.AddDevice("Box " + i, model));
+            sketch.edit(new WiringEdit.Stand(new DeviceId("box-" + i), Area.values()[random.nextInt(Area.values().length)]));
+        }
+        List<DeviceId> hosts = sketch.rig().devices().stream().map(Device::id).filter(id -> sketch.rig().model(id).kind() == Kind.HOST).toList();
+        for (Device app : sketch.rig().devices()) {
+            if (sketch.rig().model(app.id()).isApp() && !hosts.isEmpty()) {
+                sketch.edit(new WiringEdit.LiveIn(app.id(), Optional.of(hosts.get(random.nextInt(hosts.size())))));
+            }
+        }
+        List<Socket> sockets = new ArrayList<>(sketch.rig().devices().stream().flatMap(d -> sketch.rig().sockets(d.id()).stream()).toList());
+        for (int i = 0; i < boxes * 40 && sketch.rig().links().size() < boxes * 2; i++) {
+            Collections.shuffle(sockets, random);
+            try {
+                sketch.edit(new WiringEdit.Connect(sockets.getFirst(), sockets.getLast()));
+            } catch (Refused refused) {
+                continue;
+            }
+        }
+        return sketch.plan().withSwitches(switches(sketch.plan(), random));
+    }
+
+    private static Switches switches(Plan plan, Random random) {
+        List<Device> receivers = plan.rig().devices().stream().filter(d -> !plan.rig().model(d.id()).actions().isEmpty()).toList();
+        List<Assignment> assignments = new ArrayList<>();
+        for (DeviceId board : plan.boards()) {
+            for (int number = 1; number <= plan.board(board).switches() && !receivers.isEmpty(); number++) {
+                DeviceId receiver = receivers.get(random.nextInt(receivers.size())).id();
+                List<Action> actions = plan.rig().model(receiver).actions().stream().filter(action -> action.amount().isEmpty()).toList();
+                if (!actions.isEmpty()) {
+                    assignments.add(new Assignment(new SwitchAt(board, 1, number), Optional.empty(), List.of(new Step(receiver, actions.get(random.nextInt(actions.size()))))));
+                }
+            }
+        }
+        return new Switches(assignments);
+    }
+}
