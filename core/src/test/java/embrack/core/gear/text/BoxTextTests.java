@@ -8,6 +8,7 @@ import embrack.core.gear.Power;
 import embrack.core.gear.Scope;
 import embrack.core.gear.SwitchMode;
 import org.junit.jupiter.api.Test;
+import embrack.core.gear.PortId;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -77,6 +78,43 @@ class BoxTextTests {
     })
     void mistakesAreToldAtTheirPlace(String line, int column, String words) {
         assertThat(BoxReading.of(line.replace("on, in each", "on; in each")).problems()).singleElement().satisfies(p -> {
+            assertThat(p.words()).isEqualTo(words);
+            assertThat(p.column()).isEqualTo(column);
+        });
+    }
+
+    /** Runs of ports, what ports give, ways through, and the mistakes one makes with them. */
+    @Test
+    void waysThroughAndRunsOfPortsAreReadAndWrittenAgain() {
+        Box box = BoxReading.of("""
+                port IN: 5-pin in
+                port Hub 1..3: USB host both ways, gives 500 mA, for one controller
+                port Computer: USB device both ways
+                pass IN to Computer
+                pass hub 2 to Computer, off
+                """).box().orElseThrow();
+        assertThat(box.sockets().ports()).extracting(p -> p.name().text()).containsExactly("IN", "Hub 1", "Hub 2", "Hub 3", "Computer");
+        assertThat(box.sockets().port(new PortId("hub-3"))).hasValueSatisfying(p -> assertThat(p.gives()).isEqualTo(500)).hasValueSatisfying(p -> assertThat(p.forOneController()).isTrue());
+        assertThat(box.sockets().routes()).hasToString("{Route[from=hub-2, to=computer]=false, Route[from=in, to=computer]=true}");
+        assertThat(BoxReading.of(BoxWriter.write(box)).box()).contains(box);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "pass IN to Elsewhere          | 12 | No port above is called \"Elsewhere\".",
+        "pass Sound to Out             |  1 | Nothing comes in at Sound, so nothing can be passed on from there.",
+        "pass IN to Sound              |  1 | Sound does not send, so nothing can be passed on there.",
+        "pass IN to Out, on            | 17 | Behind the comma may stand \"off\": not passed on until it is switched on.",
+        "port USB: USB device both ways, gives 500 | 42 | A current is given in mA.",
+        "port USB: USB device both ways, gives 0 mA | 39 | A number from 1 to 20000 is needed here.",
+        "port USB: USB device both ways, for one controller | 6 | Only a USB host socket can be for one controller, USB is USB device.",
+        "port USB: USB device both ways, blue | 33 | Here may stand \"gives 500 mA\" or \"for one controller\".",
+        "pass IN to IN                 |  1 | IN does not send, so nothing can be passed on there.",
+        "port Out 8..1: audio out      |  6 | 8..1 runs backwards; a run goes from low to high.",
+    })
+    void mistakesWithWaysThroughAreToldAtTheirPlace(String line, int column, String words) {
+        String ports = "port IN: 5-pin in\nport Out: 5-pin out\nport Sound: audio out\n";
+        assertThat(BoxReading.of(ports + line).problems()).singleElement().satisfies(p -> {
             assertThat(p.words()).isEqualTo(words);
             assertThat(p.column()).isEqualTo(column);
         });

@@ -1,0 +1,61 @@
+package embrack.files.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import embrack.core.RandomRigs;
+import embrack.core.gear.PortId;
+import embrack.core.gear.Route;
+import embrack.core.plan.Plan;
+import embrack.core.plan.Refused;
+import embrack.core.plan.WiringEdit;
+import embrack.core.rig.Device;
+import embrack.core.rig.Ear;
+import embrack.core.rig.Link;
+import embrack.core.rig.Sound;
+import embrack.core.rig.Traffic;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+
+class PlanFilePropertyTests {
+
+    /** Any rig, with lengths, sieves, feeds and pairs wherever they can be. */
+    @Property(tries = 60)
+    void whateverCanBePlannedIsReadBackTheSame(@ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 1, max = 14) int boxes) {
+        var random = new Random(seed);
+        Plan plan = RandomRigs.of(seed, boxes);
+        for (Link link : plan.rig().links()) {
+            plan = tried(plan, new WiringEdit.Measure(link.from(), link.to(), "%d.%d".formatted(1 + random.nextInt(20), random.nextInt(10))));
+        }
+        for (Device device : plan.rig().devices()) {
+            for (Route route : plan.rig().model(device.id()).sockets().routes().keySet()) {
+                plan = tried(plan, new WiringEdit.Filter(device.id(), route, random.nextBoolean(), random.nextBoolean() ? EnumSet.of(Traffic.SYNC, Traffic.NOTES) : EnumSet.noneOf(Traffic.class),
+                        random.nextBoolean() ? "3, 9" : "", random.nextBoolean() ? "16" : ""));
+            }
+            for (PortId output : plan.rig().model(device.id()).outputs().stream().map(port -> port.id()).toList()) {
+                plan = tried(plan, new WiringEdit.Hear(device.id(), output, EnumSet.of(Sound.values()[random.nextInt(5)]), random.nextBoolean() ? EnumSet.allOf(Ear.class) : EnumSet.noneOf(Ear.class)));
+            }
+            for (Device other : plan.rig().devices()) {
+                plan = tried(plan, new WiringEdit.StandIn(device.id(), Optional.of(other.id())));
+            }
+        }
+        String text = PlanFile.write(plan);
+        Plan read = PlanFile.read(text);
+        assertThat(read).isEqualTo(plan);
+        assertThat(PlanFile.write(read)).isEqualTo(text);
+        assertThat(List.of(read.rig().hashCode(), read.rig().toString())).isEqualTo(List.of(plan.rig().hashCode(), plan.rig().toString()));
+    }
+
+    private static Plan tried(Plan plan, WiringEdit edit) {
+        try {
+            return edit.apply(plan);
+        } catch (Refused refused) {
+            assertThat(refused.words()).isNotBlank();
+            return plan;
+        }
+    }
+}
