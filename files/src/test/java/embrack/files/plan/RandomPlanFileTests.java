@@ -17,17 +17,17 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.RepeatedTest;
+import org.junit.jupiter.api.RepetitionInfo;
 
-class PlanFilePropertyTests {
+class RandomPlanFileTests {
 
     /** Any rig, with lengths, sieves, feeds and pairs wherever they can be. */
-    @Property(tries = 60)
-    void whateverCanBePlannedIsReadBackTheSame(@ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 1, max = 14) int boxes) {
+    @RepeatedTest(60)
+    void whateverCanBePlannedIsReadBackTheSame(RepetitionInfo repetition) {
+        int seed = repetition.getCurrentRepetition();
         var random = new Random(seed);
-        Plan plan = RandomRigs.of(seed, boxes);
+        Plan plan = RandomRigs.of(seed, 1 + seed % 14);
         for (Link link : plan.rig().links()) {
             plan = tried(plan, new WiringEdit.Measure(link.from(), link.to(), "%d.%d".formatted(1 + random.nextInt(20), random.nextInt(10))));
         }
