@@ -51,7 +51,7 @@ class Screenshots {
                 hand.page.waitForTimeout(900);
             }
             if (path.endsWith("sheets")) {
-                hand.page.evaluate("document.querySelectorAll('.sheet')[4].scrollIntoView()");
+                hand.page.evaluate("[...document.querySelectorAll('.sheet')].find(s => s.textContent.includes('Bank A, switch 1')).scrollIntoView()");
             }
             hand.page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
         }

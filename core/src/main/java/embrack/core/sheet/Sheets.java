@@ -43,7 +43,8 @@ public final class Sheets {
 
     private List<Sheet> all() {
         List<Sheet> sheets = new ArrayList<>();
-        rig.devices().stream().filter(d -> rig.model(d.id()).board().isEmpty()).map(this::receiver).forEach(sheets::add);
+        rig.devices().stream().filter(d -> rig.model(d.id()).board().isEmpty()).map(this::receiver)
+                .filter(sheet -> !sheet.sections().isEmpty()).forEach(sheets::add);
         cables().ifPresent(sheets::add);
         switchingOn().ifPresent(sheets::add);
         plan.boards().stream().map(this::board).forEach(sheets::add);
@@ -119,9 +120,11 @@ public final class Sheets {
         return proof.verdict() == Verdict.EXACT ? "" : " (not proven: %s)".formatted(proof.verdict().words());
     }
 
+    /** What is set on the box itself; of what each memory keeps, only what is not as the factory made it. */
     private List<Section> settings(Device device) {
         Model model = rig.model(device.id());
         List<String> lines = model.settings().stream()
+                .filter(setting -> setting.scope() == Scope.BOX || rig.setting(device.id(), setting.id()).orElseThrow() != setting.factory())
                 .map(setting -> "Set %s to %s%s.".formatted(setting.name(), setting.shown(rig.setting(device.id(), setting.id()).orElseThrow()),
                         setting.scope() == Scope.MEMORY ? " in each memory that is used" : ""))
                 .toList();

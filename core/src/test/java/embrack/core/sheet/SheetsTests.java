@@ -3,6 +3,7 @@ package embrack.core.sheet;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.MuteBoard;
+import embrack.core.Sketch;
 import embrack.core.check.Report;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
@@ -53,5 +54,13 @@ class SheetsTests {
         assertThat(sheets.getLast().cautions()).singleElement().asString().contains("howl");
         assertThat(((Section.Todo) sheets.getLast().sections().getFirst()).lines())
                 .contains("Voice board, bank A, switch 3. Vocal mixer: mute Vocal mic.");
+    }
+
+    @Test
+    void boxesWithNothingToSetHaveNoSheetAndMemoriesOnlyWhatDiffers() {
+        Sketch sketch = Sketch.of("Loops").box("Merger", "merger-2-to-1").box("Loop table", "loop-table-five-tracks").set("loop-table", "input-3-mode", "alternating");
+        assertThat(Sheets.of(Report.of(sketch.plan()))).extracting(Sheet::title).containsExactly("Loop table");
+        assertThat(((Section.Todo) Sheets.of(Report.of(sketch.plan())).getFirst().sections().getFirst()).lines()).containsExactly("Set MIDI receive channel to 1.",
+                "Set Input 3 mode to alternating in each memory that is used.");
     }
 }
