@@ -9,6 +9,7 @@ import embrack.core.plan.WiringEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Ear;
 import embrack.core.rig.Sound;
+import embrack.core.switches.Switches;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -113,7 +114,7 @@ public final class WiringFaults {
     }
 
     private static Plan withoutSteps(Sketch sketch) {
-        return sketch.plan().withSwitches(embrack.core.switches.Switches.NONE);
+        return sketch.plan().withSwitches(Switches.NONE);
     }
 
     private static Plan withoutMerger() {

@@ -3,6 +3,7 @@ package embrack.app.store;
 import embrack.core.gear.ModelId;
 import embrack.core.plan.Edit;
 import embrack.core.plan.Plan;
+import embrack.core.plan.Refused;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -66,7 +67,7 @@ public class RigStore {
     /**
      * Makes an edit; one that changes nothing leaves no trace.
      *
-     * @throws embrack.core.plan.Refused when it cannot be made
+     * @throws Refused when it cannot be made
      * @throws NoSuchRig when there is no such rig
      */
     @Transactional

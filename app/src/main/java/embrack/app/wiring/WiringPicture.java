@@ -4,7 +4,6 @@ import embrack.core.gear.Port;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.Area;
 import embrack.core.rig.Device;
-import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Linking;

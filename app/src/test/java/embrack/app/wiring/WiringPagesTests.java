@@ -14,6 +14,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.sql.Statement;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.apache.ibatis.executor.statement.StatementHandler;
@@ -80,7 +81,7 @@ class WiringPagesTests {
     }
 
     /** Counts what is asked of the database. */
-    @Intercepts(@Signature(type = StatementHandler.class, method = "query", args = {java.sql.Statement.class, ResultHandler.class}))
+    @Intercepts(@Signature(type = StatementHandler.class, method = "query", args = {Statement.class, ResultHandler.class}))
     private static final class Counter implements Interceptor {
 
         private final AtomicInteger statements = new AtomicInteger();

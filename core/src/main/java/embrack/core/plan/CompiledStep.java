@@ -1,8 +1,8 @@
 package embrack.core.plan;
 
 import embrack.core.midi.Message;
-import embrack.core.way.Way;
 import embrack.core.switches.Step;
+import embrack.core.way.Way;
 import java.util.List;
 import java.util.Optional;
 

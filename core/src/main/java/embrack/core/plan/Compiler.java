@@ -10,14 +10,12 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.DataByte;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
-
 import embrack.core.rig.DeviceId;
-import embrack.core.way.Way;
-import embrack.core.way.Ways;
-
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import embrack.core.way.Way;
+import embrack.core.way.Ways;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,6 @@
 package embrack.core.power;
 
+import embrack.core.gear.Connector;
 import embrack.core.gear.Kind;
 import embrack.core.gear.SettingId;
 import embrack.core.name.Words;
@@ -84,7 +85,7 @@ public final class SwitchingOn {
 
     private List<String> connections() {
         List<String> lines = new ArrayList<>();
-        rig.links().stream().filter(link -> rig.kind(link) == LinkKind.WIRELESS && rig.port(link.from()).connector() == embrack.core.gear.Connector.BLUETOOTH)
+        rig.links().stream().filter(link -> rig.kind(link) == LinkKind.WIRELESS && rig.port(link.from()).connector() == Connector.BLUETOOTH)
                 .forEach(link -> lines.add("%s offers itself; connect from %s.%s".formatted(rig.name(offering(link)), rig.name(other(link, offering(link))), note(link))));
         rig.links().stream().filter(link -> Linking.isSession(rig, link))
                 .forEach(link -> lines.add("%s invites %s.%s".formatted(rig.name(offering(link)), rig.name(other(link, offering(link))), note(link))));

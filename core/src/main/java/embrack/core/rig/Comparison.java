@@ -2,6 +2,7 @@ package embrack.core.rig;
 
 import embrack.core.gear.Model;
 import embrack.core.gear.Port;
+import embrack.core.gear.PortId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -49,7 +50,7 @@ public final class Comparison {
         return differences;
     }
 
-    private static String port(Model model, embrack.core.gear.PortId port) {
+    private static String port(Model model, PortId port) {
         return model.port(port).map(p -> p.name().text()).orElse(port.text());
     }
 

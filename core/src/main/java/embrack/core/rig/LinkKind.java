@@ -2,6 +2,7 @@ package embrack.core.rig;
 
 import embrack.core.gear.Connector;
 import java.util.EnumSet;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -31,7 +32,7 @@ public enum LinkKind {
 
     /** The kind as a word in a class or a file: {@code five-pin}. */
     public String key() {
-        return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** Whether it is a cable that can be carried, measured and tripped over. */

@@ -4,7 +4,6 @@ import embrack.core.gear.Connector;
 import embrack.core.gear.Direction;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
-import embrack.core.gear.Port;
 import embrack.core.gear.SettingId;
 import embrack.core.gear.SharedSocket;
 import embrack.core.name.Words;

@@ -5,7 +5,6 @@ import embrack.core.midi.Message;
 import embrack.core.name.Words;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.SortedSet;
@@ -64,12 +63,5 @@ public record Sieve(boolean open, SortedSet<Traffic> stopped, SortedSet<Integer>
         }
         onto.ifPresent(channel -> words.add("onto channel " + channel.number()));
         return String.join(", ", words);
-    }
-
-    /** The sorts that pass. */
-    public EnumSet<Traffic> passing() {
-        EnumSet<Traffic> all = EnumSet.allOf(Traffic.class);
-        all.removeAll(stopped);
-        return open ? all : EnumSet.noneOf(Traffic.class);
     }
 }

@@ -1,10 +1,6 @@
 package embrack.core.sim;
 
-import embrack.core.chart.Action;
 import embrack.core.chart.Heard;
-import embrack.core.gear.Answers;
-import embrack.core.gear.SettingId;
-import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
 import embrack.core.plan.CompiledSwitch;
@@ -14,7 +10,6 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
-import embrack.core.rig.Traffic;
 import embrack.core.switches.SwitchAt;
 import embrack.core.way.Hop;
 import embrack.core.way.Timing;
@@ -24,7 +19,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.PriorityQueue;
 
 /**

@@ -3,7 +3,6 @@ package embrack.core.way;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.RealTime;
-import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import java.util.ArrayDeque;
 import java.util.ArrayList;

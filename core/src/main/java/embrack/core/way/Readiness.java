@@ -1,5 +1,6 @@
 package embrack.core.way;
 
+import embrack.core.gear.Connector;
 import embrack.core.gear.Kind;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.DeviceId;
@@ -65,7 +66,7 @@ public final class Readiness {
     }
 
     private boolean isWifi(Link link) {
-        return rig.port(link.from()).connector() == embrack.core.gear.Connector.WIFI;
+        return rig.port(link.from()).connector() == Connector.WIFI;
     }
 
     private Optional<Lack> app(Socket end) {
@@ -91,7 +92,7 @@ public final class Readiness {
     /** The role that a side has; a controller without a choice offers itself, and a box on a network waits to be invited. */
     private int role(DeviceId device) {
         return rig.setting(device, SettingId.ROLE).orElse(rig.model(device).ports().stream()
-                .anyMatch(p -> p.connector() == embrack.core.gear.Connector.BLUETOOTH) ? OFFERS : 1);
+                .anyMatch(p -> p.connector() == Connector.BLUETOOTH) ? OFFERS : 1);
     }
 
     private Optional<Lack> apart(Link link) {

@@ -3,7 +3,9 @@ package embrack.core.way;
 import embrack.core.midi.FrameRate;
 import embrack.core.midi.Wire;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What runs on one 5-pin cable all the time, and what that leaves for the press of a switch.
@@ -67,7 +69,7 @@ public record WireLoad(Optional<Integer> clockBpm, Optional<FrameRate> timeCode,
 
     /** In words, piece by piece: "clock at 120 bpm: 48 bytes a second". */
     public List<String> words() {
-        return java.util.stream.Stream.of(
+        return Stream.of(
                 clockBpm.map(bpm -> "clock at %d bpm: %s bytes a second".formatted(bpm, trimmed(bpm * CLOCKS_PER_BEAT / 60.0))),
                 timeCode.map(rate -> "time code at %s frames a second: %s bytes a second".formatted(rate.words(), trimmed(rate.framesPerSecond() * 8))),
                 treadle ? Optional.of("treadle sweep: all that is left, %d control changes in %s ms".formatted(SWEEP,
@@ -75,6 +77,6 @@ public record WireLoad(Optional<Integer> clockBpm, Optional<FrameRate> timeCode,
     }
 
     private static String trimmed(double value) {
-        return String.format(java.util.Locale.ROOT, "%.1f", value).replaceFirst("\\.0$", "");
+        return String.format(Locale.ROOT, "%.1f", value).replaceFirst("\\.0$", "");
     }
 }

@@ -22,7 +22,6 @@ import embrack.core.gear.SettingId;
 import embrack.core.gear.library.Library;
 import embrack.core.midi.MessageType;
 import embrack.core.name.TapeLabel;
-import embrack.core.rig.Link;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
 import java.util.List;

@@ -6,7 +6,9 @@ import embrack.core.Sketch;
 import embrack.core.check.Report;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
+import embrack.core.gear.Port;
 import embrack.core.gear.Power;
+import embrack.core.gear.Sockets;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
@@ -77,7 +79,7 @@ class PowerTests {
     /** The computer with sockets of USB 2. */
     private static Model withPort500(Sketch sketch) {
         Model computer = sketch.rig().model(new DeviceId("computer"));
-        var ports = computer.ports().stream().map(p -> p.gives() > 0 ? new embrack.core.gear.Port(p.id(), p.name(), p.connector(), p.direction(), 500, false) : p).toList();
-        return new Model(computer.id(), computer.name(), computer.kind(), new embrack.core.gear.Sockets(ports, List.of()), computer.surface(), computer.memory(), computer.answers(), computer.power());
+        var ports = computer.ports().stream().map(p -> p.gives() > 0 ? new Port(p.id(), p.name(), p.connector(), p.direction(), 500, false) : p).toList();
+        return new Model(computer.id(), computer.name(), computer.kind(), new Sockets(ports, List.of()), computer.surface(), computer.memory(), computer.answers(), computer.power());
     }
 }

@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.gear.Board;
 import embrack.core.gear.Gesture;
+import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
 import embrack.core.gear.Scope;
 import embrack.core.gear.SwitchMode;
 import org.junit.jupiter.api.Test;
-import embrack.core.gear.PortId;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
