@@ -120,11 +120,9 @@ public final class Sheets {
         return proof.verdict() == Verdict.EXACT ? "" : " (not proven: %s)".formatted(proof.verdict().words());
     }
 
-    /** What is set on the box itself; of what each memory keeps, only what is not as the factory made it. */
     private List<Section> settings(Device device) {
         Model model = rig.model(device.id());
         List<String> lines = model.settings().stream()
-                .filter(setting -> setting.scope() == Scope.BOX || rig.setting(device.id(), setting.id()).orElseThrow() != setting.factory())
                 .map(setting -> "Set %s to %s%s.".formatted(setting.name(), setting.shown(rig.setting(device.id(), setting.id()).orElseThrow()),
                         setting.scope() == Scope.MEMORY ? " in each memory that is used" : ""))
                 .toList();
