@@ -6,7 +6,6 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.plan.Refused;
 import embrack.core.plan.WiringEdit;
-import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import jakarta.servlet.http.HttpServletRequest;
@@ -49,8 +48,7 @@ class WiringController {
     @PostMapping("/links")
     String connect(@PathVariable RigId id, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
-        WiringEdit.Connect connect = oriented(rig, socket(rig, "from", from), socket(rig, "to", to));
-        rigs.edit(id, connect);
+        rigs.edit(id, new WiringEdit.Connect(socket(rig, "from", from), socket(rig, "to", to)));
         return view.equals(TABLE) ? "redirect:/rigs/%s/wiring/table".formatted(id) : toPicture(id, "link:%s~%s".formatted(from, to));
     }
 
@@ -79,12 +77,6 @@ class WiringController {
         String from = echo.typed().getOrDefault("from", "");
         String at = echo.action().endsWith("/length") ? "link:%s~%s".formatted(from, echo.typed().getOrDefault("to", "")) : "port:" + from;
         return room.picture(id, at, "", LoadForm.NONE, echo, page);
-    }
-
-    /** Where only the other way round can be joined, the two are swapped: a person may choose either end first. */
-    private static WiringEdit.Connect oriented(Rig rig, Socket from, Socket to) {
-        boolean swapped = Linking.refusal(rig, from, to).isPresent() && Linking.refusal(rig, to, from).isEmpty();
-        return swapped ? new WiringEdit.Connect(to, from) : new WiringEdit.Connect(from, to);
     }
 
     private static Socket socket(Rig rig, String field, String key) {

@@ -28,7 +28,7 @@ import java.util.TreeSet;
 /** Changes to what joins the boxes of a rig, where they stand, and what they pass on. */
 public sealed interface WiringEdit extends Edit {
 
-    /** Joins two ports. A USB link always runs from the device to the host, whichever end was chosen first. */
+    /** Joins two ports, whichever was chosen first: where only the other way round can be, it is made that way; a USB link runs from the device to the host. */
     record Connect(Socket from, Socket to) implements WiringEdit {
         @Override
         public Plan apply(Plan plan) {
@@ -50,7 +50,9 @@ public sealed interface WiringEdit extends Edit {
         }
 
         private Link link(Rig rig) {
-            return rig.port(from).connector() == Connector.USB_HOST && rig.port(to).connector() == Connector.USB_DEVICE ? new Link(to, from) : new Link(from, to);
+            boolean fromHost = rig.port(from).connector() == Connector.USB_HOST && rig.port(to).connector() == Connector.USB_DEVICE;
+            boolean onlyBack = Linking.refusal(rig, from, to).isPresent() && Linking.refusal(rig, to, from).isEmpty();
+            return fromHost || onlyBack ? new Link(to, from) : new Link(from, to);
         }
     }
 

@@ -83,14 +83,6 @@ class WaysTests {
     }
 
     @Test
-    void anInputThatIsOffHearsAndDoesNothing() {
-        Sketch sketch = Sketch.on(fault("remote-input-off")).step("big-board 1: tracks play:tracks");
-        var at = new SwitchAt(new DeviceId("big-board"), 1, 1);
-        assertThat(new Prover(sketch.plan()).prove(sketch.plan().switches().at(at)).compiled().steps().getFirst().obstacle()).as("the board sends no MMC").isPresent();
-        assertThat(new Ways(sketch.rig()).between(new DeviceId("big-board"), new DeviceId("tracks"))).isPresent();
-    }
-
-    @Test
     void aWayOverAirIsJudgedByItsWorst() {
         Sketch bridges = WiringFaults.clean().pull("merger.out > vocal-mixer.in").box("One", "bluetooth-bridge-pair").box("Two", "bluetooth-bridge-pair").set("two", "role", "connects")
                 .link("merger.out > one.in", "one.bluetooth > two.bluetooth", "two.out > vocal-mixer.in");

@@ -14,8 +14,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * A cable longer than its kind may be. Sources: MIDI 1.0 Detailed Specification, "Hardware": 50 feet (15 m); USB 2.0
- * Specification, 7.1.16: 5 m for full speed by its delay, in common terms.
+ * A cable longer than its kind may be. Sources: MIDI 1.0 Detailed Specification, "Hardware": 50 feet, 15 m; USB 2.0
+ * Specification, 7.1.16: the delay that a cable may have comes to about 5 m.
  */
 final class TooLong implements Rule {
 
