@@ -31,7 +31,82 @@
     htmx.trigger(field.form, "submit");
   }
 
+  // The floor plan: moving about it, and what several switches are taken from and put to.
+  const tiles = () => [...document.querySelectorAll("#board .tile")];
+  const chosen = () => document.querySelector("#board .tile.selected");
+  const stored = (name) => (sessionStorage.getItem(name) ?? "").split("_").filter(Boolean);
+  function walk(along, back) {
+    const here = chosen();
+    if (!here) return;
+    const columns = Number(/columns-(\d+)/.exec(byId("board").className)?.[1] ?? 1);
+    const to = Number(here.dataset.tile) + along + back * columns;
+    tiles().find((tile) => Number(tile.dataset.tile) === to)?.querySelector("a.tile-body")?.click();
+  }
+  function nextBank(step) {
+    const banks = [...document.querySelectorAll("nav[aria-label=Banks] a")];
+    banks[banks.findIndex((bank) => bank.hasAttribute("aria-current")) + step]?.click();
+  }
+  function drawMarks() {
+    const marks = stored("marks");
+    tiles().forEach((tile) => tile.classList.toggle("marked", marks.includes(tile.dataset.key)));
+    const words = byId("clipboard-words");
+    const taken = stored("taken").length;
+    if (words) words.textContent = [marks.length ? `${marks.length} marked` : "", taken ? `${taken} copied` : ""].filter(Boolean).join(", ");
+  }
+  function floor(what) {
+    const here = chosen()?.dataset.key;
+    const form = byId("floor-form");
+    if (!here || !form) return;
+    const marks = stored("marks");
+    if (what === "mark") {
+      sessionStorage.setItem("marks", (marks.includes(here) ? marks.filter((key) => key !== here) : [...marks, here]).join("_"));
+    } else if (what === "take") {
+      sessionStorage.setItem("taken", (marks.length ? marks : [here]).join("_"));
+      sessionStorage.removeItem("marks");
+    } else {
+      byId("clipboard").value = what === "clear" ? (marks.length ? marks : [here]).join("_") : stored("taken").join("_");
+      byId("floor-do").value = what;
+      if (what === "clear") sessionStorage.removeItem("marks");
+      if (what === "move" || what === "swap") sessionStorage.removeItem("taken");
+      form.requestSubmit();
+    }
+    drawMarks();
+  }
+  for (const event of ["htmx:afterSettle", "DOMContentLoaded"]) document.addEventListener(event, drawMarks);
+
+  // Enter in the search takes the first that is found, once the list is that of what was typed.
+  let takeFirst = false;
+  function offerFirst() {
+    const field = byId("find");
+    const list = byId("offers");
+    if (!takeFirst || !field || !list || list.dataset.find !== field.value) return;
+    takeFirst = false;
+    list.querySelector("button")?.click();
+  }
+  document.addEventListener("keydown", (event) => {
+    if (event.target.id !== "find") return;
+    if (event.key !== "Enter") { takeFirst = false; return; }
+    event.preventDefault();
+    takeFirst = true;
+    offerFirst();
+    if (takeFirst) htmx.trigger(event.target.form, "submit");
+  }, true);
+  document.addEventListener("htmx:afterSettle", offerFirst);
+
   const keys = {
+    ArrowLeft: () => walk(-1, 0),
+    ArrowRight: () => walk(1, 0),
+    ArrowUp: () => walk(0, 1),
+    ArrowDown: () => walk(0, -1),
+    "[": () => nextBank(-1),
+    "]": () => nextBank(1),
+    t: () => byId("switch-name")?.focus(),
+    m: () => floor("mark"),
+    c: () => floor("take"),
+    v: () => floor("copy"),
+    b: () => floor("move"),
+    x: () => floor("swap"),
+    Delete: () => floor("clear"),
     "?": () => byId("help").showModal(),
     d: switchGround,
     n: () => openPad(byId("pad-panel").hidden),
@@ -45,6 +120,8 @@
 
   document.addEventListener("keydown", (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || typing(event.target)) return;
+    const onFloor = /^Arrow|^[[\]tmcvbx]$|^Delete$/.test(event.key);
+    if (onFloor && (!chosen() && event.key !== "t" && event.key !== "[" && event.key !== "]" || event.target.closest("summary, [role=region]"))) return;
     if (/^\d$/.test(event.key) ? press(event.key === "0" ? "10" : event.key) : keys[event.key]) {
       event.preventDefault();
       if (keys[event.key]) keys[event.key]();
@@ -53,6 +130,8 @@
 
   document.addEventListener("click", (event) => {
     if (event.target.closest("[data-ground-switch]")) switchGround();
+    const several = event.target.closest("[data-floor]");
+    if (several) floor(several.dataset.floor);
     if (event.target.closest("#pad-button")) openPad(byId("pad-panel").hidden);
     const number = event.target.closest("a[data-number]");
     if (number && !event.ctrlKey && !event.metaKey) {

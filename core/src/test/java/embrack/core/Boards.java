@@ -17,6 +17,6 @@ public final class Boards {
     public static Model withMessagesPerPress(int most) {
         Board b = Library.FOUR_SWITCH_FLOOR_BOARD.board().orElseThrow();
         return Library.FOUR_SWITCH_FLOOR_BOARD.withSurface(new Surface(Optional.of(new Board(b.switches(), b.columns(), b.banks(), b.bankChange(),
-                b.sends(), most, b.gestures(), b.modes(), b.factoryRun(), b.sendChannel(), b.runningStatus(), b.programs(), b.display())), List.of()));
+                b.sends(), most, b.gestures(), b.modes(), b.factoryRun(), b.sendChannel(), b.runningStatus(), b.programs(), b.display(), b.longestWaitMillis(), b.labelCharacters())), List.of()));
     }
 }

@@ -1,16 +1,22 @@
 package embrack.core;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.PartId;
+import embrack.core.gear.ControlType;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Route;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.SwitchMode;
 import embrack.core.gear.library.Library;
+import embrack.core.level.Curve;
+import embrack.core.level.Range;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Edit;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;
+import embrack.core.plan.TravelEdit;
 import embrack.core.plan.WiringEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Ear;
@@ -18,12 +24,16 @@ import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.rig.Sound;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import embrack.core.switches.Target;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /** A plan drawn in a few words, by the edits that a person makes: {@code board "voice-board.out"} is a port. */
 public final class Sketch {
@@ -89,6 +99,32 @@ public final class Sketch {
             edit(new SwitchEdit.AddStep(new SwitchAt(new DeviceId(pieces[0]), 1, Integer.parseInt(pieces[1])), new Step(new DeviceId(pieces[2]), Action.parse(pieces[3]))));
         }
         return this;
+    }
+
+    /** Steps of another moment: {@code then("board 1", Moment.HOLD, "device verb:part")}. */
+    public Sketch then(String at, Moment moment, String... steps) {
+        return edit(new SwitchEdit.AddSteps(at(at), moment, Stream.of(steps).map(Sketch::stepOf).toList()));
+    }
+
+    public Sketch mode(String at, SwitchMode mode) {
+        return edit(new SwitchEdit.ChooseMode(at(at), Optional.of(mode)));
+    }
+
+    /** Has a treadle, fader or knob move a level from one value to another. */
+    public Sketch move(String box, ControlType type, String device, String part, int from, int to) {
+        return edit(new TravelEdit.AddTarget(new ControlAt(new DeviceId(box), type, 1, 1),
+                new Target(new DeviceId(device), new PartId(part)).withRange(new Range(from, to, Curve.LINEAR))));
+    }
+
+    /** A switch in the first bank: {@code "board 1"}. */
+    public static SwitchAt at(String words) {
+        String[] pieces = words.split(" ");
+        return new SwitchAt(new DeviceId(pieces[0]), 1, Integer.parseInt(pieces[1]));
+    }
+
+    public static Step stepOf(String words) {
+        String[] pieces = words.split(" ");
+        return new Step(new DeviceId(pieces[0]), Action.parse(pieces[1]));
     }
 
     public Sketch feed(String output, List<Sound> sounds, List<Ear> to) {

@@ -19,20 +19,6 @@ public final class WiringFaults {
     private WiringFaults() {
     }
 
-    /** A fault: what is found, and nothing else, in {@code faulty}; nothing at all in {@code mended}. */
-    public record Fault(String name, String code, Severity severity, String where, String what, Plan faulty, Plan mended) {
-
-        /** Whether it is the one that stands for its rule. */
-        public boolean isFirst() {
-            return all().stream().filter(f -> f.code.equals(code)).findFirst().orElseThrow().name.equals(name);
-        }
-
-        @Override
-        public String toString() {
-            return name;
-        }
-    }
-
     /** Two boards, a merger, a mixer: nothing to find. */
     public static Sketch clean() {
         return Sketch.of("Small stage").box("Voice board", "four-switch-floor-board").box("Merger", "merger-2-to-1").box("Vocal mixer", "rack-mixer-24")

@@ -11,7 +11,6 @@ import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.plan.Refused;
-import embrack.core.sheet.Sheets;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Objects;
 import org.springframework.stereotype.Controller;
@@ -23,7 +22,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The preflight room: findings, proofs and sheets. */
+/** The preflight room: findings and proofs. */
 @Controller
 @RequestMapping("/rigs/{id}")
 class PreflightController {
@@ -41,16 +40,6 @@ class PreflightController {
         page.addAttribute("frame", Frame.of(stored, report, Room.PREFLIGHT, "/preflight"))
                 .addAttribute("preflight", PreflightPage.of(report, "/rigs/" + id));
         return "preflight/preflight";
-    }
-
-    @GetMapping("/sheets")
-    String sheets(@PathVariable RigId id, Model page) {
-        StoredRig stored = rigs.load(id);
-        Report report = Report.of(stored.plan());
-        page.addAttribute("frame", Frame.of(stored, report, Room.PREFLIGHT, "/sheets"))
-                .addAttribute("revision", stored.revision())
-                .addAttribute("sheets", Sheets.of(report).stream().map(SheetView::of).toList());
-        return "preflight/sheets";
     }
 
     /** Mends a finding by its button; a finding that is no longer there needs no mending. */

@@ -7,7 +7,12 @@ import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.Duty;
+import embrack.core.switches.Moment;
+import embrack.core.switches.ShortForm;
 import embrack.core.switches.SwitchAt;
+import embrack.core.switches.Travel;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,8 +20,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
-/** A board seen from above, one bank of it. */
-record BoardView(String name, String facts, List<Tab> boards, List<Tab> banks, int columns, List<Tile> tiles) {
+/**
+ * A controller seen from above, one bank of it.
+ *
+ * @param bank the bank, counted from 1
+ * @param otherBanks banks that this one can be made like, by number
+ */
+record BoardView(String id, String name, String facts, List<Tab> boards, List<Tab> banks, int bank, Map<Integer, String> otherBanks, int columns,
+        List<Tile> tiles, List<ControlTile> controls) {
 
     /** With more banks than this, their tabs bear the names alone. */
     private static final int MANY_BANKS = 8;
@@ -28,33 +39,62 @@ record BoardView(String name, String facts, List<Tab> boards, List<Tab> banks, i
     /**
      * A switch.
      *
+     * @param key what it is on the clipboard
      * @param press what a press of it is in a link
+     * @param shown what the box's own display shows for it; empty when it shows no names
      * @param does what it does, shortened, a line a device
+     * @param duty what it is for in the show as a whole
      */
-    record Tile(int number, String href, String press, String label, List<String> does, Optional<Mark> mark, boolean isSelected) {
+    record Tile(int number, String key, String href, String press, String label, String shown, List<String> does, String duty, boolean isKill, Optional<Mark> mark,
+            boolean isSelected) {
     }
 
+    /** A treadle, fader or knob; {@code curve} as the path of its first level in a square of 100. */
+    record ControlTile(String words, String href, String label, List<String> moves, String curve, Optional<Mark> mark, boolean isSelected) {
+    }
+
+    /** The floor plan around a switch. */
     static BoardView of(Report report, SwitchAt selected, String path) {
+        return of(report, selected.board(), selected.bank(), path, Optional.of(selected), Optional.empty());
+    }
+
+    /** The floor plan around a treadle, fader or knob. */
+    static BoardView of(Report report, ControlAt selected, String path) {
+        return of(report, selected.box(), selected.bank(), path, Optional.empty(), Optional.of(selected));
+    }
+
+    private static BoardView of(Report report, DeviceId box, int bank, String path, Optional<SwitchAt> selected, Optional<ControlAt> control) {
         Plan plan = report.plan();
-        DeviceId board = selected.board();
-        Board shape = plan.board(board);
-        return new BoardView(plan.rig().name(board).text(), "%s, seen from above".formatted(plan.rig().model(board).name()),
-                plan.boards().stream().map(b -> new Tab(plan.rig().name(b).text(), href(path, new SwitchAt(b, 1, 1)), b.equals(board))).toList(),
-                IntStream.rangeClosed(1, shape.banks().size()).mapToObj(bank -> new Tab((shape.banks().size() > MANY_BANKS ? "" : "Bank ") + shape.banks().get(bank - 1),
-                        href(path, new SwitchAt(board, bank, 1)), bank == selected.bank())).toList(),
-                shape.columns(),
-                rowsFromTheBack(shape).stream().map(n -> tile(report, new SwitchAt(board, selected.bank(), n), selected, path)).toList());
+        Optional<Board> shape = plan.rig().model(box).board();
+        int banks = plan.banks(box);
+        Map<Integer, String> others = new LinkedHashMap<>();
+        shape.ifPresent(board -> IntStream.rangeClosed(1, banks).filter(other -> other != bank).forEach(other -> others.put(other, board.banks().get(other - 1).text())));
+        return new BoardView(box.text(), plan.rig().name(box).text(), "%s, seen from above".formatted(plan.rig().model(box).name()),
+                plan.controllers().stream().map(b -> new Tab(plan.rig().name(b).text(), first(plan, b, 1, path), b.equals(box))).toList(),
+                shape.map(board -> IntStream.rangeClosed(1, banks).mapToObj(other -> new Tab((banks > MANY_BANKS ? "" : "Bank ") + board.banks().get(other - 1),
+                        first(plan, box, other, path), other == bank)).toList()).orElse(List.of()),
+                bank, others, shape.map(Board::columns).orElse(1),
+                shape.map(board -> rowsFromTheBack(board).stream().map(n -> tile(report, new SwitchAt(box, bank, n), selected, path)).toList()).orElse(List.of()),
+                plan.controlsOf(box, bank).stream().map(at -> control(report, at, control, path)).toList());
     }
 
     static String href(String path, SwitchAt at) {
         return "%s/switches/%s/%d/%d".formatted(path, at.board(), at.bank(), at.number());
     }
 
+    static String href(String path, ControlAt at) {
+        return "%s/switches/%s/%d/%s/%d".formatted(path, at.box(), at.bank(), at.type().words(), at.number());
+    }
+
+    /** The first switch or control of a bank. */
+    static String first(Plan plan, DeviceId box, int bank, String path) {
+        return plan.rig().model(box).board().isPresent() ? href(path, new SwitchAt(box, bank, 1)) : href(path, plan.controlsOf(box, bank).getFirst());
+    }
+
     /** Switches as one looks down on them: the row nearest the player, which begins with switch 1, comes last. */
     private static List<Integer> rowsFromTheBack(Board shape) {
         List<Integer> numbers = new ArrayList<>();
-        int rows = (shape.switches() + shape.columns() - 1) / shape.columns();
-        for (int row = rows - 1; row >= 0; row--) {
+        for (int row = shape.row(shape.switches()); row >= 0; row--) {
             for (int n = row * shape.columns() + 1; n <= Math.min(shape.switches(), (row + 1) * shape.columns()); n++) {
                 numbers.add(n);
             }
@@ -62,19 +102,35 @@ record BoardView(String name, String facts, List<Tab> boards, List<Tab> banks, i
         return numbers;
     }
 
-    private static Tile tile(Report report, SwitchAt at, SwitchAt selected, String path) {
+    private static Tile tile(Report report, SwitchAt at, Optional<SwitchAt> selected, String path) {
         Plan plan = report.plan();
         Assignment assignment = plan.switches().at(at);
-        return new Tile(at.number(), href(path, at), Played.text(plan, at), assignment.label().map(Object::toString).orElse(""),
-                does(plan, assignment), report.proof(at).map(proof -> Mark.of(proof.verdict())), at.equals(selected));
+        int room = plan.board(at.board()).labelCharacters();
+        String shown = room == 0 ? "" : assignment.shortLabel().map(Object::toString).or(() -> assignment.label().map(l -> ShortForm.of(l, room))).orElse("");
+        return new Tile(at.number(), "%s.%d.%d".formatted(at.board(), at.bank(), at.number()), href(path, at), Played.text(plan, at),
+                assignment.label().map(Object::toString).orElse(""), shown, does(plan, assignment), assignment.duty().map(Duty::words).orElse(""),
+                assignment.isFor(Duty.KILL) || assignment.isFor(Duty.SAFE), report.proof(at).map(proof -> Mark.of(proof.verdict())), selected.filter(at::equals).isPresent());
+    }
+
+    private static ControlTile control(Report report, ControlAt at, Optional<ControlAt> selected, String path) {
+        Plan plan = report.plan();
+        Travel travel = plan.switches().at(at);
+        return new ControlTile(at.words(), href(path, at), travel.label().map(Object::toString).orElse(""),
+                travel.targets().stream().map(plan::words).toList(), travel.targets().isEmpty() ? "" : LevelCurve.of(travel.targets().getFirst()).path(),
+                report.proof(at).map(proof -> Mark.of(proof.verdict())), selected.filter(at::equals).isPresent());
     }
 
     /** "Vocal mixer: mute Voice reverb and Voice delay": steps with the same verb on the same device are said together. */
     private static List<String> does(Plan plan, Assignment assignment) {
-        Map<String, List<String>> grouped = new LinkedHashMap<>();
-        assignment.steps().forEach(step -> grouped
-                .computeIfAbsent(plan.rig().name(step.device()) + ": " + step.action().verb().words(), k -> new ArrayList<>())
-                .add(plan.rig().partName(step.device(), step.action().part()).text()));
-        return grouped.entrySet().stream().map(e -> e.getKey() + " " + Words.list(e.getValue())).toList();
+        List<String> lines = new ArrayList<>();
+        assignment.moments().forEach((moment, steps) -> {
+            Map<String, List<String>> grouped = new LinkedHashMap<>();
+            steps.forEach(step -> grouped
+                    .computeIfAbsent(plan.rig().name(step.device()) + ": " + step.action().verb().words(), k -> new ArrayList<>())
+                    .add(plan.rig().partName(step.device(), step.action().part()).text()));
+            String when = moment == Moment.PRESS ? "" : "on " + moment.words() + " ";
+            grouped.forEach((what, parts) -> lines.add(when + what + " " + Words.list(parts)));
+        });
+        return lines;
     }
 }

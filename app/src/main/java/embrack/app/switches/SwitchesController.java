@@ -1,23 +1,26 @@
 package embrack.app.switches;
 
 import embrack.app.frame.Echo;
-import embrack.app.frame.Frame;
-import embrack.app.frame.Refusals;
-import embrack.app.frame.Room;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
-import embrack.app.store.StoredRig;
 import embrack.core.chart.Action;
-import embrack.core.check.Report;
+import embrack.core.gear.SwitchMode;
+import embrack.core.plan.Edit;
+import embrack.core.plan.FloorEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.core.plan.SwitchEdit;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.Duty;
+import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -28,7 +31,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
 
-/** The switches room. */
+/** The floor plan: one switch of it at a time, and several. */
 @Controller
 @RequestMapping("/rigs/{id}/switches")
 class SwitchesController {
@@ -36,100 +39,139 @@ class SwitchesController {
     private static final String SWITCH = "/{board}/{bank:[1-9]\\d{0,2}}/{number:[1-9]\\d{0,2}}";
 
     private final RigStore rigs;
+    private final SwitchRoom room;
 
-    SwitchesController(RigStore rigs) {
+    SwitchesController(RigStore rigs, SwitchRoom room) {
         this.rigs = rigs;
+        this.room = room;
     }
 
     @GetMapping
     String first(@PathVariable RigId id, Model page) {
-        StoredRig stored = rigs.load(id);
-        return stored.plan().boards().isEmpty() ? none(stored, page)
-                : "redirect:" + BoardView.href("/rigs/" + id, new SwitchAt(stored.plan().boards().getFirst(), 1, 1));
+        Plan plan = rigs.load(id).plan();
+        Optional<DeviceId> first = Stream.concat(plan.boards().stream(), plan.controllers().stream()).findFirst();
+        return first.map(box -> "redirect:" + BoardView.first(plan, box, 1, "/rigs/" + id)).orElseGet(() -> room.none(id, page));
     }
 
     @GetMapping(SWITCH)
     String show(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
-            @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String played,
+            @RequestParam(defaultValue = "press") String on, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String played,
             @RequestParam(defaultValue = "") String press, Model page) {
-        return show(id, new SwitchAt(board, bank, number), find, played, press, Echo.NONE, page);
+        return room.floor(id, new SwitchAt(board, bank, number), new SwitchRoom.Look(SwitchRoom.moment(on), find, played, press), Echo.NONE, page);
     }
 
     @PostMapping(SWITCH + "/label")
     String label(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
-            @RequestParam(defaultValue = "") String name) {
-        return edit(id, new SwitchEdit.NameSwitch(new SwitchAt(board, bank, number), name), "");
+            @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "press") String on) {
+        return edit(id, new SwitchEdit.NameSwitch(new SwitchAt(board, bank, number), name), SwitchRoom.moment(on), "");
+    }
+
+    @PostMapping(SWITCH + "/short")
+    String shorten(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
+            @RequestParam(defaultValue = "") String text) {
+        return edit(id, new SwitchEdit.ShortenName(new SwitchAt(board, bank, number), text), Moment.PRESS, "");
+    }
+
+    @PostMapping(SWITCH + "/mode")
+    String mode(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
+            @RequestParam(defaultValue = "") String mode, @RequestParam(defaultValue = "press") String on) {
+        return edit(id, new SwitchEdit.ChooseMode(new SwitchAt(board, bank, number), chosen("mode", SwitchMode.values(), mode)), SwitchRoom.moment(on), "");
+    }
+
+    @PostMapping(SWITCH + "/duty")
+    String duty(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
+            @RequestParam(defaultValue = "") String duty, @RequestParam(defaultValue = "press") String on) {
+        return edit(id, new SwitchEdit.GiveDuty(new SwitchAt(board, bank, number), chosen("duty", Duty.values(), duty)), SwitchRoom.moment(on), "");
     }
 
     @PostMapping(SWITCH + "/steps")
-    String add(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
-            @RequestParam DeviceId device, @RequestParam String action, @RequestParam(defaultValue = "") String find) {
-        return edit(id, new SwitchEdit.AddStep(new SwitchAt(board, bank, number), step(device, action)), find);
+    String add(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "press") String on,
+            @RequestParam DeviceId device, @RequestParam String action, @RequestParam(defaultValue = "") String along, @RequestParam(defaultValue = "") String find) {
+        List<Step> steps = new ArrayList<>(List.of(step(device, action)));
+        Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(step(device, key)));
+        Moment moment = SwitchRoom.moment(on);
+        return edit(id, new SwitchEdit.AddSteps(new SwitchAt(board, bank, number), moment, steps), moment, find);
     }
 
     @PostMapping(SWITCH + "/steps/{index}/remove")
-    String remove(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
-            @PathVariable int index, @RequestParam DeviceId device, @RequestParam String action) {
-        return edit(id, new SwitchEdit.RemoveStep(new SwitchAt(board, bank, number), index, step(device, action)), "");
+    String remove(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
+            @RequestParam(defaultValue = "press") String on, @RequestParam DeviceId device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
+        Moment moment = SwitchRoom.moment(on);
+        return edit(id, new SwitchEdit.RemoveStep(new SwitchAt(board, bank, number), moment, index, step(device, action).withWait(waited)), moment, "");
     }
 
     @PostMapping(SWITCH + "/steps/{index}/raise")
-    String raise(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
-            @PathVariable int index, @RequestParam DeviceId device, @RequestParam String action) {
-        return edit(id, new SwitchEdit.RaiseStep(new SwitchAt(board, bank, number), index, step(device, action)), "");
+    String raise(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
+            @RequestParam(defaultValue = "press") String on, @RequestParam DeviceId device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
+        Moment moment = SwitchRoom.moment(on);
+        return edit(id, new SwitchEdit.RaiseStep(new SwitchAt(board, bank, number), moment, index, step(device, action).withWait(waited)), moment, "");
+    }
+
+    @PostMapping(SWITCH + "/steps/{index}/wait")
+    String wait(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
+            @RequestParam(defaultValue = "press") String on, @RequestParam DeviceId device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited,
+            @RequestParam(defaultValue = "") String millis) {
+        Moment moment = SwitchRoom.moment(on);
+        return edit(id, new SwitchEdit.WaitBefore(new SwitchAt(board, bank, number), moment, index, step(device, action).withWait(waited), millis), moment, "");
     }
 
     @PostMapping(SWITCH + "/clear")
     String clear(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number) {
-        return edit(id, new SwitchEdit.ClearSwitch(new SwitchAt(board, bank, number)), "");
+        return edit(id, new SwitchEdit.ClearSwitch(new SwitchAt(board, bank, number)), Moment.PRESS, "");
+    }
+
+    /** Several switches at once, {@code from} as they are on the clipboard. */
+    @PostMapping(SWITCH + "/floor")
+    String floor(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "") String from,
+            @RequestParam("do") String what) {
+        SwitchAt here = new SwitchAt(board, bank, number);
+        List<SwitchAt> switches = Stream.of(from.split("_")).filter(key -> !key.isEmpty()).map(SwitchesController::switchAt).toList();
+        if (switches.isEmpty()) {
+            throw new Refused("to", "Copy a switch first: select it and press c.");
+        }
+        Edit edit = switch (what) {
+            case "move" -> new FloorEdit.MoveSwitches(switches, here);
+            case "swap" -> new FloorEdit.SwapSwitches(switches.getFirst(), here);
+            case "clear" -> new FloorEdit.ClearSwitches(switches);
+            default -> new FloorEdit.CopySwitches(switches, here);
+        };
+        rigs.edit(id, edit);
+        return "redirect:" + BoardView.href("/rigs/" + id, here);
+    }
+
+    @PostMapping(SWITCH + "/bank")
+    String copyBank(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam int from) {
+        rigs.edit(id, new FloorEdit.CopyBank(board, from, bank));
+        return "redirect:" + BoardView.href("/rigs/" + id, new SwitchAt(board, bank, number));
     }
 
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
-        RigId id = RigId.of(Refusals.pathVariable(request, "id"));
-        SwitchAt at = new SwitchAt(new DeviceId(Refusals.pathVariable(request, "board")),
-                Integer.parseInt(Refusals.pathVariable(request, "bank")), Integer.parseInt(Refusals.pathVariable(request, "number")));
-        StoredRig stored = rigs.load(id);
-        if (!isOnBoard(stored.plan(), at)) {
-            Refusals.answerWithoutForm(refused, request, response, page);
-            return none(stored, page);
-        }
-        Echo echo = Refusals.answer(refused, request, response);
-        return show(id, at, echo.typed().getOrDefault("find", ""), "", "", echo, page);
+        return room.refused(refused, request, response, page);
     }
 
-    /** The room when there is no switch to show. */
-    private static String none(StoredRig stored, Model page) {
-        page.addAttribute("frame", Frame.of(stored, Report.of(stored.plan()), Room.SWITCHES, "/switches"))
-                .addAttribute("boards", stored.plan().boards().size());
-        return "switches/none";
-    }
-
-    private String edit(RigId id, SwitchEdit edit, String find) {
+    private String edit(RigId id, SwitchEdit edit, Moment on, String find) {
         rigs.edit(id, edit);
         UriComponentsBuilder uri = UriComponentsBuilder.fromPath(BoardView.href("/rigs/" + id, edit.at()));
+        if (on != Moment.PRESS) {
+            uri.queryParam("on", on.key());
+        }
         return "redirect:" + (find.isBlank() ? uri : uri.queryParam("find", "{find}")).encode().buildAndExpand(find).toUriString();
     }
 
-    private String show(RigId id, SwitchAt at, String find, String played, String press, Echo echo, Model page) {
-        StoredRig stored = rigs.load(id);
-        Plan plan = stored.plan();
-        if (!isOnBoard(plan, at)) {
-            return "redirect:/rigs/%s/switches".formatted(id);
+    private static <E extends Enum<E>> Optional<E> chosen(String field, E[] values, String name) {
+        if (name.isEmpty()) {
+            return Optional.empty();
         }
-        Report report = Report.of(plan);
-        String path = "/rigs/" + id;
-        page.addAttribute("frame", Frame.of(stored, report, Room.SWITCHES, BoardView.href("", at)))
-                .addAttribute("board", BoardView.of(report, at, path))
-                .addAttribute("panel", PanelView.of(report, at, path, find))
-                .addAttribute("trial", TrialView.of(plan, at.board(), Played.parse(plan, played, press)))
-                .addAttribute("echo", echo);
-        return "switches/switches";
+        return Optional.of(Stream.of(values).filter(value -> value.name().equals(name)).findFirst().orElseThrow(() -> new Refused(field, "Choose one of the list.")));
     }
 
-    private static boolean isOnBoard(Plan plan, SwitchAt at) {
-        return Optional.of(at.board()).filter(plan.boards()::contains).map(plan::board)
-                .filter(board -> at.bank() <= board.banks().size() && at.number() <= board.switches()).isPresent();
+    private static SwitchAt switchAt(String key) {
+        String[] pieces = key.split("\\.");
+        if (pieces.length != 3 || !pieces[1].matches("[1-9]\\d{0,2}") || !pieces[2].matches("[1-9]\\d{0,2}")) {
+            throw new Refused("to", "Copy a switch first: select it and press c.");
+        }
+        return new SwitchAt(new DeviceId(pieces[0]), Integer.parseInt(pieces[1]), Integer.parseInt(pieces[2]));
     }
 
     private static Step step(DeviceId device, String action) {

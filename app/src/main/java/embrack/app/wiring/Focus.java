@@ -70,7 +70,7 @@ sealed interface Focus {
             case OnDevice d -> d.to().map(to -> ways.all(d.device(), to, MOST_WAYS)).orElseGet(() -> ways.allShortest(way -> way.hops().stream().anyMatch(hop ->
                     hop.arrivesAt().equals(d.device()) || hop.from().device().equals(d.device()))));
             case OnLink l -> ways.allShortest(way -> way.links().contains(l.link()));
-            case OnSwitch s -> new Compiler(plan, ways).compile(s.assignment()).steps().stream().flatMap(step -> step.way().stream()).distinct().toList();
+            case OnSwitch s -> new Compiler(plan, ways).compile(s.assignment()).allSteps().stream().flatMap(step -> step.way().stream()).distinct().toList();
         };
     }
 

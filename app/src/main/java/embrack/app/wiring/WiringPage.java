@@ -65,9 +65,9 @@ record WiringPage(WiringPicture picture, List<SwitchChoice> switches, String foc
     private static SwitchPanel press(Plan plan, Ways ways, Assignment assignment) {
         CompiledSwitch compiled = new Compiler(plan, ways).compile(assignment);
         return new SwitchPanel(Focus.key(assignment), plan.words(assignment.at()), assignment.label().map(TapeLabel::text).orElse(""),
-                compiled.steps().stream().filter(step -> step.obstacle().isEmpty()).collect(Collectors.groupingBy(step -> step.way().orElseThrow(),
+                compiled.allSteps().stream().filter(step -> step.obstacle().isEmpty()).collect(Collectors.groupingBy(step -> step.way().orElseThrow(),
                         LinkedHashMap::new, Collectors.toList())).entrySet().stream().map(e -> view(ways, compiled, e.getKey(), e.getValue())).toList(),
-                compiled.steps().stream().filter(step -> step.obstacle().isPresent()).map(step -> plan.words(step.step())).toList());
+                compiled.allSteps().stream().filter(step -> step.obstacle().isPresent()).map(step -> plan.words(step.step())).toList());
     }
 
     /** At worst a message is the last of the press. */

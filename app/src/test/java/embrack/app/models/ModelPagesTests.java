@@ -44,7 +44,7 @@ class ModelPagesTests {
 
     @Test
     void schemasAreServedAsTheyArePublished() throws IOException, InterruptedException {
-        assertThat(get("/schema/model-2.schema.json")).isEqualTo(Files.readString(Path.of("../docs/schema/model-2.schema.json")));
+        assertThat(get("/schema/model-3.schema.json")).isEqualTo(Files.readString(Path.of("../docs/schema/model-3.schema.json")));
         HttpResponse<String> missing = client.send(HttpRequest.newBuilder(uri("/models/no-such-model")).build(), HttpResponse.BodyHandlers.ofString());
         assertThat(missing.statusCode()).isEqualTo(404);
         assertThat(missing.body()).contains("There is no such model");

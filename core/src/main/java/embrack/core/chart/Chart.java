@@ -21,13 +21,14 @@ import java.util.stream.Stream;
 public final class Chart {
 
     /** A box that answers to nothing. */
-    public static final Chart EMPTY = new Chart("", Conventions.UNSAID, List.of(), List.of(), List.of());
+    public static final Chart EMPTY = new Chart("", Conventions.UNSAID, List.of(), List.of(), List.of(), Map.of());
 
     private final String text;
     private final Conventions conventions;
     private final List<ChartRow> rows;
     private final List<Lesson> lessons;
     private final List<Action> safe;
+    private final Map<PartId, PartId> needs;
     private final Map<PartId, Part> parts = new LinkedHashMap<>();
     private final List<Part> partsInOrder;
     private final boolean remembers;
@@ -35,12 +36,13 @@ public final class Chart {
     private final Map<VerbAndPart, List<ChartRow>> byAction = new HashMap<>();
     private final Map<Integer, List<ChartRow>> byMessage = new HashMap<>();
 
-    Chart(String text, Conventions conventions, List<ChartRow> rows, List<Lesson> lessons, List<Action> safe) {
+    Chart(String text, Conventions conventions, List<ChartRow> rows, List<Lesson> lessons, List<Action> safe, Map<PartId, PartId> needs) {
         this.text = text;
         this.conventions = conventions;
         this.rows = List.copyOf(rows);
         this.lessons = List.copyOf(lessons);
         this.safe = List.copyOf(safe);
+        this.needs = Map.copyOf(needs);
         for (ChartRow row : rows) {
             add(row.part(), row.verb());
             byAction.computeIfAbsent(new VerbAndPart(row.verb(), row.part().id()), k -> new ArrayList<>(1)).add(row);
@@ -48,7 +50,7 @@ public final class Chart {
         }
         lessons.forEach(lesson -> add(lesson.part(), lesson.verb()));
         partsInOrder = List.copyOf(parts.values());
-        remembers = rows.stream().anyMatch(row -> row.triggers().size() > 1);
+        remembers = rows.stream().anyMatch(row -> row.triggers().size() > 1 || row.response().alternating());
     }
 
     private void add(Part part, Verb verb) {
@@ -91,6 +93,32 @@ public final class Chart {
     /** What makes the box safe, in order. */
     public List<Action> safe() {
         return safe;
+    }
+
+    /** What a part stands still without: of a chase, the part that makes chases run. */
+    public Optional<PartId> need(PartId part) {
+        return Optional.ofNullable(needs.get(part));
+    }
+
+    /** All that stands still without something else, with what that is. */
+    public Map<PartId, PartId> needs() {
+        return needs;
+    }
+
+    /**
+     * The chart of a box that has learned: rows in the place of lessons. It keeps its text, which says nothing of that.
+     *
+     * @param learned what it has learned; what the chart has no lesson for is passed over
+     */
+    public Chart taught(Map<LessonId, Learned> learned) {
+        if (learned.isEmpty()) {
+            return this;
+        }
+        List<ChartRow> more = new ArrayList<>(rows);
+        List<Lesson> left = new ArrayList<>();
+        lessons.forEach(lesson -> Optional.ofNullable(learned.get(lesson.id()))
+                .ifPresentOrElse(message -> more.add(message.row(lesson)), () -> left.add(lesson)));
+        return new Chart(text, conventions, more, left, safe, needs);
     }
 
     /** What can be acted on, in the order of the text. */
@@ -143,6 +171,12 @@ public final class Chart {
         return rowsFor(action).stream().flatMap(row -> row.messages(action, set).stream()).findFirst();
     }
 
+    /** The level that a value of 0 to 127 sets, where one message sets the level of the part. */
+    public Optional<Action> levelAt(PartId part, int value) {
+        return byAction.getOrDefault(new VerbAndPart(Verb.LEVEL, part), List.of()).stream().findFirst()
+                .map(row -> new Action(Verb.LEVEL, part, Optional.of(row.response().level(value))));
+    }
+
     /**
      * What a box that obeys this chart does when a message arrives. Where rows of one and of several messages both fit,
      * the longest count: a program change behind a bank select is read by the bank.
@@ -158,7 +192,7 @@ public final class Chart {
         List<ChartRow> fitting = new ArrayList<>();
         int longest = 0;
         for (ChartRow row : candidates) {
-            if ((onItsChannel || row.last() instanceof Trigger.Voice voice && voice.channel().isPresent()) && row.last().matches(message) && heard.hold(row.before())) {
+            if ((onItsChannel || row.last() instanceof Trigger.Voice voice && voice.channel().isPresent()) && row.last().matches(message) && heard.hold(row.before()) && row.acts(message, heard)) {
                 fitting.add(row);
                 longest = Math.max(longest, row.triggers().size());
             }

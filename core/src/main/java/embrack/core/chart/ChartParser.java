@@ -13,11 +13,13 @@ import embrack.core.text.Spelling;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /** Reads the text of a chart line by line. The language is described in docs/formats.md. */
 final class ChartParser {
@@ -28,6 +30,7 @@ final class ChartParser {
     private final List<LinedRow> rows = new ArrayList<>();
     private final List<Lesson> lessons = new ArrayList<>();
     private final List<Action> safe = new ArrayList<>();
+    private final Map<PartId, PartId> needs = new LinkedHashMap<>();
     private final List<Problem> problems = new ArrayList<>();
     private final Map<PartId, Part> parts = new HashMap<>();
     private Conventions conventions = Conventions.UNSAID;
@@ -46,7 +49,7 @@ final class ChartParser {
             text.lines().forEach(this::readLine);
         }
         Optional<Chart> chart = problems.isEmpty()
-                ? Optional.of(new Chart(text, conventions, rows.stream().map(LinedRow::row).toList(), lessons, safe)) : Optional.empty();
+                ? Optional.of(new Chart(text, conventions, rows.stream().map(LinedRow::row).toList(), lessons, safe, needs)) : Optional.empty();
         problems.addAll(new ChartJudge(conventions, rows, lessons).problems());
         return new ChartReading(text, conventions, rows, lessons, chart, problems);
     }
@@ -73,6 +76,8 @@ final class ChartParser {
             conventions = new Conventions(conventions.programs(), Optional.of(NoteNaming.values()[octave]));
         } else if (cursor.accept("safe")) {
             readSafe(cursor);
+        } else if (cursor.accept("needs")) {
+            readNeed(cursor);
         } else {
             boolean except = cursor.accept("except");
             readRule(cursor, except);
@@ -173,6 +178,23 @@ final class ChartParser {
                 return;
             }
         } while (!cursor.isAtEnd());
+    }
+
+    /** {@code needs Auto run: Chase 1..6}: what stands right of the colon stands still without what stands left of it. */
+    private void readNeed(Cursor cursor) {
+        int colon = cursor.find(':');
+        if (colon < 0) {
+            throw cursor.fault("A colon is missing: needs Auto run: Chase 1..6");
+        }
+        Span<Part> needed = NameReader.read(cursor.until(colon));
+        if (needed.size() != 1) {
+            throw needed.fault("One part is needed by others; these are %d.".formatted(needed.size()));
+        }
+        Span<Part> dependent = NameReader.read(cursor);
+        Stream.concat(needed.each().stream(), dependent.each().stream()).filter(part -> !parts.containsKey(part.id())).findFirst().ifPresent(part -> {
+            throw dependent.fault("No line above is about %s.".formatted(part.name()));
+        });
+        dependent.each().forEach(part -> needs.put(part.id(), needed.at(0).id()));
     }
 
     private boolean isKnown(Verb verb, PartId part) {

@@ -2,6 +2,7 @@ package embrack.core.chart;
 
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
+import embrack.core.midi.MessageType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,8 +12,10 @@ import java.util.stream.Stream;
  * One row of a chart: what makes the box do one thing.
  *
  * @param triggers the messages in the order of sending; the box acts on the last when it has heard the others
+ * @param response what it makes of the value of the last
+ * @param assigned whether the message was assigned by a person and is not in the box from the factory
  */
-public record ChartRow(Verb verb, Part part, List<Trigger> triggers) {
+public record ChartRow(Verb verb, Part part, List<Trigger> triggers, Response response, boolean assigned) {
 
     public ChartRow {
         triggers = List.copyOf(triggers);
@@ -25,6 +28,11 @@ public record ChartRow(Verb verb, Part part, List<Trigger> triggers) {
         if (verb.takesAmount() && !(triggers.getLast() instanceof Trigger.Voice)) {
             throw new IllegalArgumentException("a level travels as the value of a note or a control change");
         }
+    }
+
+    /** A row that is in the box from the factory. */
+    public ChartRow(Verb verb, Part part, List<Trigger> triggers) {
+        this(verb, part, triggers, Response.PLAIN, false);
     }
 
     /** The message that the box acts on. */
@@ -47,19 +55,23 @@ public record ChartRow(Verb verb, Part part, List<Trigger> triggers) {
         if (action.amount().isEmpty()) {
             return Optional.of(triggers.stream().map(trigger -> trigger.on(set)).toList());
         }
-        int amount = action.amount().get();
         Trigger.Voice level = (Trigger.Voice) last();
-        if (!level.values().holds(amount)) {
-            return Optional.empty();
-        }
-        List<Message> messages = new ArrayList<>(before().stream().map(trigger -> trigger.on(set)).toList());
-        messages.add(level.on(set, amount));
-        return Optional.of(messages);
+        return action.amount().flatMap(response::valueFor).filter(level.values()::holds).map(value -> {
+            List<Message> messages = new ArrayList<>(before().stream().map(trigger -> trigger.on(set)).toList());
+            messages.add(level.on(set, value));
+            return messages;
+        });
     }
 
     /** What the box does when the last message of the row arrives. */
     Action action(Message arrived) {
-        return new Action(verb, part.id(), verb.takesAmount() ? Optional.of(arrived.data2()) : Optional.empty());
+        return new Action(verb, part.id(), verb.takesAmount() ? Optional.of(response.level(arrived.data2())) : Optional.empty());
+    }
+
+    /** Whether a last message that fits works the function, by its value and by what came before. */
+    boolean acts(Message arrived, Heard heard) {
+        return !assigned || verb.takesAmount() || arrived.type() == MessageType.PROGRAM_CHANGE
+                || response.acts(arrived.data2(), response.alternating() ? heard.presses(arrived) : 0);
     }
 
     /** The actions that show what the row can do: the two ends of a level, else the one thing. */
@@ -68,7 +80,7 @@ public record ChartRow(Verb verb, Part part, List<Trigger> triggers) {
             return List.of(new Action(verb, part.id()));
         }
         Values values = ((Trigger.Voice) last()).values();
-        return Stream.of(values.low(), values.high()).distinct()
+        return Stream.of(response.level(values.low()), response.level(values.high())).distinct()
                 .map(amount -> new Action(verb, part.id(), Optional.of(amount))).toList();
     }
 }

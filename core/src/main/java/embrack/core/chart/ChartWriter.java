@@ -10,6 +10,7 @@ import embrack.core.midi.SystemMessage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -34,8 +35,14 @@ public final class ChartWriter {
         this.programs = programs;
     }
 
-    /** The text of these rows and lessons. */
+    /** The text of these rows and lessons, of a box where nothing stands still without something else. */
     public static String write(Conventions conventions, List<ChartRow> rows, List<Lesson> lessons, List<Action> safe) {
+        return write(conventions, rows, lessons, safe, Map.of());
+    }
+
+    /** The text of these rows and lessons. */
+    public static String write(Conventions conventions, List<ChartRow> rows, List<Lesson> lessons, List<Action> safe,
+            Map<PartId, PartId> needs) {
         List<String> lines = new ArrayList<>();
         boolean usesPrograms = rows.stream().flatMap(row -> row.triggers().stream())
                 .anyMatch(p -> p instanceof Trigger.Voice v && v.values().equals(Trigger.NO_VALUE) && v.type().dataBytes() == 1);
@@ -50,8 +57,9 @@ public final class ChartWriter {
             i = end;
         }
         lessons.forEach(lesson -> lines.add(lesson(lesson)));
+        Chart known = new Chart("", conventions, rows, lessons, List.of(), Map.of());
+        needs.forEach((part, needed) -> lines.add("needs %s: %s".formatted(name(known.part(needed).orElseThrow()), name(known.part(part).orElseThrow()))));
         if (!safe.isEmpty()) {
-            Chart known = new Chart("", conventions, rows, lessons, List.of());
             lines.add("safe: " + safe.stream().map(action -> action.verb().phrase() + " "
                     + known.part(action.part()).map(ChartWriter::name).orElseThrow()
                     + action.amount().map(a -> " at " + a).orElse("")).collect(Collectors.joining("; ")));

@@ -14,29 +14,44 @@ import java.util.TreeMap;
  *
  * @param controls the last value of each controller
  * @param recent the last messages, newest last
+ * @param presses how many messages of the upper half of the values came, by type and number
  */
-public record Heard(SortedMap<Integer, Integer> controls, List<Message> recent) {
+public record Heard(SortedMap<Integer, Integer> controls, List<Message> recent, SortedMap<Integer, Integer> presses) {
 
     /** No row of a chart has more messages than this. */
     static final int MOST = 8;
 
-    public static final Heard NOTHING = new Heard(Collections.emptySortedMap(), List.of());
+    public static final Heard NOTHING = new Heard(Collections.emptySortedMap(), List.of(), Collections.emptySortedMap());
 
     public Heard {
         controls = Collections.unmodifiableSortedMap(new TreeMap<>(controls));
         recent = List.copyOf(recent);
+        presses = Collections.unmodifiableSortedMap(new TreeMap<>(presses));
     }
 
     /** With one more message. */
     public Heard with(Message message) {
+        var counted = new TreeMap<>(presses);
+        if (message instanceof Message.Voice && message.data2() >= Response.ON) {
+            counted.merge(key(message), 1, Integer::sum);
+        }
         if (message instanceof Message.ControlChange change) {
             var more = new TreeMap<>(controls);
             more.put(change.controller(), change.value());
-            return new Heard(more, recent);
+            return new Heard(more, recent, counted);
         }
         List<Message> newest = new ArrayList<>(recent.subList(Math.max(0, recent.size() - MOST + 1), recent.size()));
         newest.add(message);
-        return new Heard(controls, newest);
+        return new Heard(controls, newest, counted);
+    }
+
+    /** How often a message like this one came with a value of the upper half. */
+    int presses(Message message) {
+        return presses.getOrDefault(key(message), 0);
+    }
+
+    private static int key(Message message) {
+        return message.type().ordinal() << 7 | message.data1();
     }
 
     /** Whether messages that these triggers take came before, in their order. */

@@ -22,6 +22,10 @@ public record Lesson(Verb verb, Part part, SortedSet<MessageType> types, boolean
         }
     }
 
+    public LessonId id() {
+        return new LessonId(verb, part.id());
+    }
+
     /** Why the box does not learn from a message, as a sentence; empty when it does. */
     public Optional<String> refusal(Message message) {
         if (!types.contains(message.type())) {

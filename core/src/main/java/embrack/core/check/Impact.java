@@ -3,6 +3,7 @@ package embrack.core.check;
 import embrack.core.check.rule.Finding;
 import embrack.core.midi.Message;
 import embrack.core.plan.CompiledStep;
+import embrack.core.plan.CompiledSwitch;
 import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
@@ -13,6 +14,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What an edit would do to a plan, told before it is made.
@@ -43,7 +45,8 @@ public record Impact(List<String> lost, List<SwitchAt> reprogram, List<Finding> 
         return lost.isEmpty() && reprogram.isEmpty() && arising.isEmpty() && settled.isEmpty();
     }
 
-    private static List<String> lost(Plan before, Plan after) {
+    /** What no longer fits, each a sentence. */
+    public static List<String> lost(Plan before, Plan after) {
         List<String> lost = new ArrayList<>();
         before.rig().links().stream().filter(cable -> !after.rig().links().contains(cable))
                 .forEach(cable -> lost.add("The cable %s is pulled.".formatted(before.rig().words(cable))));
@@ -70,7 +73,8 @@ public record Impact(List<String> lost, List<SwitchAt> reprogram, List<Finding> 
     }
 
     private static List<List<Message>> messages(Compiler compiler, Assignment assignment) {
-        return compiler.compile(assignment).steps().stream().map(CompiledStep::messages).toList();
+        CompiledSwitch compiled = compiler.compile(assignment);
+        return Stream.concat(compiled.allSteps().stream().map(CompiledStep::messages), compiled.byItself().values().stream()).toList();
     }
 
     private static List<Finding> without(List<Finding> findings, List<Finding> known) {

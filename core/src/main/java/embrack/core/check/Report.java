@@ -6,6 +6,8 @@ import embrack.core.check.rule.Subject;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Prover;
+import embrack.core.sim.TravelProof;
+import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
 import embrack.core.way.Ways;
 import java.util.List;
@@ -14,18 +16,19 @@ import java.util.Optional;
 /**
  * All that can be said of a plan: what was proven and what was found.
  *
- * @param proofs a proof for every switch that has steps, in order
+ * @param proofs a proof for every gesture that has steps, in order
+ * @param travels a proof for every treadle, fader and knob that moves a level, in order
  * @param findings worst first
  */
-public record Report(Plan plan, List<Proof> proofs, List<Finding> findings) {
+public record Report(Plan plan, List<Proof> proofs, List<TravelProof> travels, List<Finding> findings) {
 
     /** Proves and checks a plan. */
     public static Report of(Plan plan) {
         Ways ways = new Ways(plan.rig());
-        List<Proof> proofs = new Prover(plan, ways).all();
-        Subject subject = new Subject(plan, proofs, ways);
+        Prover prover = new Prover(plan, ways);
+        Subject subject = new Subject(plan, prover.all(), prover.travels(), ways);
         List<Finding> findings = Catalogue.rules().stream().flatMap(rule -> rule.check(subject)).sorted().toList();
-        return new Report(plan, proofs, findings);
+        return new Report(plan, subject.proofs(), subject.travels(), findings);
     }
 
     /** How many findings are that severe. */
@@ -37,8 +40,19 @@ public record Report(Plan plan, List<Proof> proofs, List<Finding> findings) {
         return count(Severity.STOPS) > 0;
     }
 
+    /** The proof of a switch; of several gestures, the worst. */
     public Optional<Proof> proof(SwitchAt at) {
-        return proofs.stream().filter(proof -> proof.at().equals(at)).findFirst();
+        return proofs(at).stream().reduce((a, b) -> b.verdict().compareTo(a.verdict()) > 0 ? b : a);
+    }
+
+    /** The proofs of a switch, one for each gesture that does something. */
+    public List<Proof> proofs(SwitchAt at) {
+        return proofs.stream().filter(proof -> proof.at().equals(at)).toList();
+    }
+
+    /** The proof of a treadle, fader or knob. */
+    public Optional<TravelProof> proof(ControlAt at) {
+        return travels.stream().filter(proof -> proof.at().equals(at)).findFirst();
     }
 
     /** What was found about one switch. */

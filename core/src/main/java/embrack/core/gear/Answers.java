@@ -6,6 +6,8 @@ import embrack.core.chart.Chart;
 import embrack.core.chart.ChartRow;
 import embrack.core.chart.ChartWriter;
 import embrack.core.chart.Heard;
+import embrack.core.chart.Learned;
+import embrack.core.chart.LessonId;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
 import embrack.core.midi.Channel;
@@ -99,7 +101,12 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
                 .filter(real -> real.verb() == row.verb() && real.part().id().equals(row.part().id())).findFirst()
                 .map(real -> new ChartRow(row.verb(), row.part(), real.triggers())).orElse(row)).toList();
         return new Answers(rows.equals(chart.rows()) ? chart
-                : Chart.of(ChartWriter.write(chart.conventions(), rows, chart.lessons(), chart.safe())), reality, quirks);
+                : Chart.of(ChartWriter.write(chart.conventions(), rows, chart.lessons(), chart.safe(), chart.needs())), reality, quirks);
+    }
+
+    /** As this, of a box that has learned. */
+    public Answers taught(Map<LessonId, Learned> learned) {
+        return learned.isEmpty() ? this : new Answers(chart.taught(learned), reality.taught(learned), quirks);
     }
 
     /** Whether what came before can decide what a message means to the box. */

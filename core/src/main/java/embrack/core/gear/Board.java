@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /**
  * The switches of a box that is pressed, and what they can send.
@@ -27,10 +28,12 @@ import java.util.TreeSet;
  * @param factoryRun what the switches send, if that cannot be programmed
  * @param programs what the box calls the first program
  * @param display how the box shows values while it is programmed
+ * @param longestWaitMillis the longest wait between two messages of one press, in ms; 0 when all are sent at once
+ * @param labelCharacters how many characters of a name the box shows for each switch; 0 for none
  */
 public record Board(int switches, int columns, List<TapeLabel> banks, BankChange bankChange, SortedSet<MessageType> sends,
         int messagesPerPress, SortedSet<Gesture> gestures, SortedSet<SwitchMode> modes, Optional<FactoryRun> factoryRun,
-        SendChannel sendChannel, RunningStatus runningStatus, ProgramCounting programs, ValueDisplay display) {
+        SendChannel sendChannel, RunningStatus runningStatus, ProgramCounting programs, ValueDisplay display, int longestWaitMillis, int labelCharacters) {
 
     public Board {
         banks = List.copyOf(banks);
@@ -55,6 +58,12 @@ public record Board(int switches, int columns, List<TapeLabel> banks, BankChange
         if (!gestures.contains(Gesture.PRESS) || modes.isEmpty()) {
             throw new IllegalArgumentException("a switch knows at least the press, and one mode");
         }
+        if (longestWaitMillis < 0 || longestWaitMillis > 60_000) {
+            throw new IllegalArgumentException("a board waits 0 to 60000 ms at most, was " + longestWaitMillis);
+        }
+        if (labelCharacters < 0 || labelCharacters > 24) {
+            throw new IllegalArgumentException("a display shows 0 to 24 characters of a name, was " + labelCharacters);
+        }
         int needed = switches;
         factoryRun.ifPresent(run -> {
             if (run.numbers().size() != needed) {
@@ -68,7 +77,7 @@ public record Board(int switches, int columns, List<TapeLabel> banks, BankChange
             SendChannel sendChannel, ValueDisplay display) {
         return new Board(switches, columns, banks, BankChange.ASSIGNMENTS, sends, messagesPerPress, new TreeSet<>(EnumSet.of(Gesture.PRESS)),
                 new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT)), Optional.empty(), sendChannel, RunningStatus.NOT_USED,
-                ProgramCounting.FROM_ONE, display);
+                ProgramCounting.FROM_ONE, display, 0, 0);
     }
 
     /** The types it can send in a sentence: "control changes and notes". */
@@ -79,12 +88,27 @@ public record Board(int switches, int columns, List<TapeLabel> banks, BankChange
     /** The same board with other gestures and modes. */
     public Board withGestures(SortedSet<Gesture> others, SortedSet<SwitchMode> otherModes) {
         return new Board(switches, columns, banks, bankChange, sends, messagesPerPress, others, otherModes, factoryRun, sendChannel,
-                runningStatus, programs, display);
+                runningStatus, programs, display, longestWaitMillis, labelCharacters);
     }
 
     /** The same board with switches that send what the factory chose. */
     public Board withFactoryRun(FactoryRun run) {
         return new Board(switches, columns, banks, bankChange, sends, messagesPerPress, gestures, modes, Optional.of(run), sendChannel,
-                runningStatus, programs, display);
+                runningStatus, programs, display, longestWaitMillis, labelCharacters);
+    }
+
+    /** The row that a switch lies in, counted from 0 at the player's feet. */
+    public int row(int number) {
+        return (number - 1) / columns;
+    }
+
+    /** The column that a switch lies in, counted from 0 at the left. */
+    public int column(int number) {
+        return (number - 1) % columns;
+    }
+
+    /** The switches that a foot hits which lands one too far to the left or right, in that order. */
+    public List<Integer> besides(int number) {
+        return IntStream.of(number - 1, number + 1).filter(n -> n >= 1 && n <= switches && row(n) == row(number)).boxed().toList();
     }
 }

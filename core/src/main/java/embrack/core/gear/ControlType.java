@@ -12,6 +12,11 @@ public enum ControlType {
         this.words = words;
     }
 
+    /** Whether a hand or foot moves it through a range, so that it can move levels. */
+    public boolean isSwept() {
+        return this == KNOB || this == FADER || this == TREADLE;
+    }
+
     /** The control in a sentence, one of it: "fader". */
     public String words() {
         return words;

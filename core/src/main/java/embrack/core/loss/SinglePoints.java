@@ -41,7 +41,7 @@ public final class SinglePoints {
         this.ways = ways;
         this.power = new PowerPlan(rig);
         for (CompiledSwitch compiled : new Compiler(plan, ways).all()) {
-            compiled.steps().stream().filter(step -> step.obstacle().isEmpty()).forEach(step ->
+            compiled.allSteps().stream().filter(step -> step.obstacle().isEmpty()).forEach(step ->
                     errands.computeIfAbsent(Errand.of(compiled.at(), step), e -> new TreeSet<>()).add(compiled.at()));
         }
     }

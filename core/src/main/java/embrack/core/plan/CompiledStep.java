@@ -21,6 +21,10 @@ public record CompiledStep(Step step, List<Message> messages, Optional<Way> way,
 
     /** Whether the board sends the messages, even if they then lead nowhere. */
     public boolean isSent() {
-        return !messages.isEmpty() && obstacle.map(o -> o instanceof Obstacle.NoPath || o instanceof Obstacle.KeptBack).orElse(true);
+        return !messages.isEmpty() && obstacle.map(Obstacle::isSentAllTheSame).orElse(true);
+    }
+
+    CompiledStep stoppedBy(Obstacle other) {
+        return new CompiledStep(step, messages, way, Optional.of(other));
     }
 }

@@ -1,26 +1,41 @@
 package embrack.core.plan;
 
+import embrack.core.chart.Action;
+import embrack.core.chart.Chart;
+import embrack.core.chart.LessonId;
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
+import embrack.core.gear.ControlGroup;
 import embrack.core.gear.FactoryRun;
-import embrack.core.gear.Model;
+import embrack.core.gear.Gesture;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.Shaping;
+import embrack.core.gear.SwitchMode;
+import embrack.core.level.Curve;
 import embrack.core.midi.Channel;
 import embrack.core.midi.DataByte;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
+import embrack.core.plan.CompiledTravel.CompiledTarget;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import embrack.core.switches.Target;
+import embrack.core.switches.Travel;
 import embrack.core.way.Way;
 import embrack.core.way.Ways;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
 
-/** Turns what switches should do into what boards have to send. */
+/** Turns what switches, treadles and faders should do into what their boxes have to send. */
 public final class Compiler {
 
     private final Plan plan;
@@ -43,14 +58,12 @@ public final class Compiler {
 
     /** One switch; the steps beyond what the board sends in a press are stopped, the ones before are not. */
     public CompiledSwitch compile(Assignment assignment) {
-        List<CompiledStep> compiled = new ArrayList<>();
-        int sent = 0;
-        for (Step step : assignment.steps()) {
-            CompiledStep next = compile(assignment.at(), step, sent);
-            compiled.add(next);
-            sent += next.isSent() ? next.messages().size() : 0;
-        }
-        return new CompiledSwitch(assignment.at(), compiled, plan.board(assignment.at().board()).runningStatus());
+        Board board = plan.board(assignment.at().board());
+        SwitchMode mode = mode(assignment, board);
+        SortedMap<Moment, List<CompiledStep>> compiled = new TreeMap<>();
+        assignment.moments().forEach((moment, steps) -> compiled.put(moment, compile(assignment.at(), steps)));
+        requireMode(mode, board, compiled);
+        return new CompiledSwitch(assignment.at(), mode, compiled, byItself(mode, compiled), board.runningStatus());
     }
 
     /** One step, as it would be if nothing else were sent in the same press. */
@@ -58,18 +71,100 @@ public final class Compiler {
         return compile(at, step, 0);
     }
 
-    private CompiledStep compile(SwitchAt at, Step step, int sentBefore) {
-        Model receiver = plan.rig().model(step.device());
-        List<Message> messages = messages(at, step);
-        if (messages.isEmpty()) {
-            return new CompiledStep(step, List.of(), Optional.empty(), Optional.of(receiver.chart().lessonFor(step.action()).isPresent()
-                    ? new Obstacle.NothingLearned() : new Obstacle.NoChartLine()));
-        }
-        Optional<Way> way = ways.between(at.board(), step.device(), messages.getLast());
-        return new CompiledStep(step, messages, way, obstacle(at, step.device(), messages, way.isPresent(), sentBefore));
+    /** What one treadle, fader or knob sends. */
+    public CompiledTravel compile(Travel travel) {
+        return new CompiledTravel(travel, travel.targets().stream().map(target -> compile(travel.at(), target)).toList());
     }
 
-    private Optional<Obstacle> obstacle(SwitchAt at, DeviceId receiver, List<Message> messages, boolean arrives, int sentBefore) {
+    /** What a switch does down and up: what was chosen, or the plainest that serves its steps. */
+    private static SwitchMode mode(Assignment assignment, Board board) {
+        return assignment.mode().orElseGet(() -> {
+            boolean releases = !assignment.steps(Moment.RELEASE).isEmpty() && !board.gestures().contains(Gesture.RELEASE);
+            SwitchMode wanted = !assignment.steps(Moment.AGAIN).isEmpty() ? SwitchMode.ALTERNATING : releases ? SwitchMode.MOMENTARY : SwitchMode.ONE_SHOT;
+            return board.modes().contains(wanted) ? wanted : board.modes().first();
+        });
+    }
+
+    /** Stops what the mode, or the gestures that the board knows, do not allow. */
+    private static void requireMode(SwitchMode mode, Board board, SortedMap<Moment, List<CompiledStep>> compiled) {
+        compiled.replaceAll((moment, steps) -> {
+            Optional<Obstacle> missing = missing(moment, mode, board, steps, compiled);
+            return missing.map(obstacle -> steps.stream().map(step -> step.stoppedBy(obstacle)).toList()).orElse(steps);
+        });
+    }
+
+    private static Optional<Obstacle> missing(Moment moment, SwitchMode mode, Board board, List<CompiledStep> steps, SortedMap<Moment, List<CompiledStep>> compiled) {
+        if (!board.modes().contains(mode)) {
+            return Optional.of(new Obstacle.NoMode(mode));
+        }
+        List<CompiledStep> press = compiled.getOrDefault(Moment.PRESS, List.of());
+        return switch (moment) {
+            case AGAIN -> mode != SwitchMode.ALTERNATING ? Optional.of(new Obstacle.NoMode(SwitchMode.ALTERNATING)) : twoMessages(press, steps);
+            case RELEASE -> board.gestures().contains(Gesture.RELEASE) ? Optional.empty()
+                    : mode == SwitchMode.MOMENTARY ? twoMessages(press, steps) : Optional.of(new Obstacle.NoGesture(Gesture.RELEASE));
+            default -> board.gestures().contains(moment.gesture()) ? Optional.empty() : Optional.of(new Obstacle.NoGesture(moment.gesture()));
+        };
+    }
+
+    /** Whether the second moment needs more than other values of the messages of the first. */
+    private static Optional<Obstacle> twoMessages(List<CompiledStep> first, List<CompiledStep> second) {
+        return addresses(first).equals(addresses(second)) ? Optional.empty() : Optional.of(new Obstacle.TwoMessages());
+    }
+
+    private static List<String> addresses(List<CompiledStep> steps) {
+        return steps.stream().flatMap(step -> step.messages().stream()).map(message -> "%s %d %s".formatted(message.type(), message.data1(),
+                message instanceof Message.Voice voice ? voice.channel() : message.hex())).toList();
+    }
+
+    /** A momentary switch sends the other value on release, an alternating one at every second press, unless steps say what. */
+    private static SortedMap<Moment, List<Message>> byItself(SwitchMode mode, SortedMap<Moment, List<CompiledStep>> compiled) {
+        SortedMap<Moment, List<Message>> sent = new TreeMap<>();
+        Moment moment = mode == SwitchMode.ALTERNATING ? Moment.AGAIN : Moment.RELEASE;
+        if (mode != SwitchMode.ONE_SHOT && !compiled.containsKey(moment)) {
+            List<Message> others = compiled.getOrDefault(Moment.PRESS, List.of()).stream().filter(CompiledStep::isSent)
+                    .flatMap(step -> step.messages().stream()).flatMap(message -> otherValue(message).stream()).toList();
+            if (!others.isEmpty()) {
+                sent.put(moment, others);
+            }
+        }
+        return sent;
+    }
+
+    private static Optional<Message> otherValue(Message message) {
+        return switch (message) {
+            case Message.ControlChange change -> Optional.of(new Message.ControlChange(change.channel(), change.controller(), change.value() == 0 ? DataByte.MAX : 0));
+            case Message.NoteOn note -> Optional.of(new Message.NoteOff(note.channel(), note.note(), 0));
+            default -> Optional.empty();
+        };
+    }
+
+    private List<CompiledStep> compile(SwitchAt at, List<Step> steps) {
+        List<CompiledStep> compiled = new ArrayList<>();
+        int sent = 0;
+        for (Step step : steps) {
+            CompiledStep next = compile(at, step, sent);
+            compiled.add(next);
+            sent += next.isSent() ? next.messages().size() : 0;
+        }
+        return compiled;
+    }
+
+    private CompiledStep compile(SwitchAt at, Step step, int sentBefore) {
+        List<Message> messages = messages(at, step);
+        if (messages.isEmpty()) {
+            return new CompiledStep(step, List.of(), Optional.empty(), Optional.of(missing(step.device(), LessonId.of(step.action()))));
+        }
+        Optional<Way> way = ways.between(at.board(), step.device(), messages.getLast());
+        return new CompiledStep(step, messages, way, obstacle(at, step, messages, way.isPresent(), sentBefore));
+    }
+
+    /** Why there is no message for something. */
+    private Obstacle missing(DeviceId device, LessonId wanted) {
+        boolean learns = plan.rig().chart(device).lessons().stream().anyMatch(lesson -> lesson.id().equals(wanted));
+        return learns ? new Obstacle.NothingLearned() : new Obstacle.NoChartLine();
+    }
+
+    private Optional<Obstacle> obstacle(SwitchAt at, Step step, List<Message> messages, boolean arrives, int sentBefore) {
         Board board = plan.board(at.board());
         Optional<MessageType> unsendable = messages.stream().map(Message::type).filter(type -> !board.sends().contains(type)).findFirst();
         if (unsendable.isPresent()) {
@@ -79,10 +174,13 @@ public final class Compiler {
         if (fixed.isPresent()) {
             return fixed;
         }
+        if (step.waitMillis() > board.longestWaitMillis()) {
+            return Optional.of(new Obstacle.CannotWait(board.longestWaitMillis()));
+        }
         if (sentBefore + messages.size() > board.messagesPerPress()) {
             return Optional.of(new Obstacle.OneTooMany());
         }
-        return arrives ? Optional.empty() : Optional.of(new Blockade(ways).between(at.board(), receiver, messages.getLast()));
+        return arrives ? Optional.empty() : Optional.of(new Blockade(ways).between(at.board(), step.device(), messages.getLast()));
     }
 
     private static Optional<Obstacle> fixed(FactoryRun run, int number, Message wanted) {
@@ -92,20 +190,62 @@ public final class Compiler {
     }
 
     private List<Message> messages(SwitchAt at, Step step) {
-        Channel channel = setChannel(step.device(), SettingId.RECEIVE_CHANNEL).orElse(new Channel(Channel.FIRST));
-        List<Message> messages = plan.rig().model(step.device()).messagesFor(step.action(), channel).orElse(List.of());
-        return plan.board(at.board()).sendChannel() == SendChannel.EACH_MESSAGE ? messages
-                : messages.stream().map(message -> onBoardChannel(at, message)).toList();
+        List<Message> messages = plan.rig().chart(step.device()).messagesFor(step.action(), receiveChannel(step.device())).orElse(List.of());
+        Optional<Channel> only = boardChannel(at.board(), at.bank());
+        return messages.stream().map(message -> onChannel(message, only)).toList();
     }
 
-    /** A board with one channel for everything sends on that, wherever the message was meant to go; some count it up with the banks. */
-    private Message onBoardChannel(SwitchAt at, Message message) {
-        if (!(message instanceof Message.Voice voice)) {
-            return message;
+    private CompiledTarget compile(ControlAt at, Target target) {
+        ControlGroup group = plan.controls(at);
+        Chart chart = plan.rig().chart(target.device());
+        Optional<Channel> only = group.channel().or(() -> controlChannel(at));
+        List<Optional<Message>> sent = IntStream.rangeClosed(0, DataByte.MAX).mapToObj(position -> {
+            Action wanted = group.shaping() == Shaping.NONE ? chart.levelAt(target.part(), position).orElseGet(() -> target.at(position)) : target.at(position);
+            return chart.messagesFor(wanted, receiveChannel(target.device())).map(messages -> onChannel(messages.getLast(), only));
+        }).toList();
+        if (sent.stream().anyMatch(Optional::isEmpty)) {
+            return new CompiledTarget(target, List.of(), Optional.empty(), Optional.of(missing(target.device(), CompiledTravel.lesson(target))));
         }
-        Channel set = setChannel(at.board(), SettingId.SEND_CHANNEL).orElseThrow();
-        boolean counts = plan.board(at.board()).bankChange() == BankChange.CHANNEL;
-        return voice.onChannel(counts ? Channel.ofWire((set.wire() + at.bank() - 1) % Channel.LAST) : set);
+        List<Message> messages = sent.stream().map(Optional::orElseThrow).toList();
+        Optional<Way> way = ways.between(at.box(), target.device(), messages.getLast());
+        return new CompiledTarget(target, messages, way, obstacle(at, target, group, messages, way.isPresent()));
+    }
+
+    private Optional<Obstacle> obstacle(ControlAt at, Target target, ControlGroup group, List<Message> messages, boolean arrives) {
+        if (!group.sends().contains(messages.getFirst().type())) {
+            return Optional.of(new Obstacle.CannotSend(messages.getFirst().type()));
+        }
+        Chart chart = plan.rig().chart(target.device());
+        boolean asItComes = group.shaping() == Shaping.NONE
+                && IntStream.rangeClosed(0, DataByte.MAX).anyMatch(p -> !chart.levelAt(target.part(), p).equals(Optional.of(target.at(p))));
+        boolean needsCurve = group.shaping() == Shaping.RANGE && target.range().curve() != Curve.LINEAR;
+        if (asItComes || needsCurve) {
+            return Optional.of(new Obstacle.CannotShape());
+        }
+        return arrives ? Optional.empty() : Optional.of(new Blockade(ways).between(at.box(), target.device(), messages.getLast()));
+    }
+
+    private Channel receiveChannel(DeviceId device) {
+        return setChannel(device, SettingId.RECEIVE_CHANNEL).orElse(new Channel(Channel.FIRST));
+    }
+
+    /** The one channel that a board sends on, if it has one for everything; some count it up with the banks. */
+    private Optional<Channel> boardChannel(DeviceId device, int bank) {
+        Board board = plan.board(device);
+        if (board.sendChannel() == SendChannel.EACH_MESSAGE) {
+            return Optional.empty();
+        }
+        Channel set = setChannel(device, SettingId.SEND_CHANNEL).orElseThrow();
+        return Optional.of(board.bankChange() == BankChange.CHANNEL ? Channel.ofWire((set.wire() + bank - 1) % Channel.LAST) : set);
+    }
+
+    /** The one channel of a box that has controls; one without switches has one for everything if it has a setting for it. */
+    private Optional<Channel> controlChannel(ControlAt at) {
+        return plan.rig().model(at.box()).board().isPresent() ? boardChannel(at.box(), at.bank()) : setChannel(at.box(), SettingId.SEND_CHANNEL);
+    }
+
+    private static Message onChannel(Message message, Optional<Channel> only) {
+        return only.isPresent() && message instanceof Message.Voice voice ? voice.onChannel(only.get()) : message;
     }
 
     private Optional<Channel> setChannel(DeviceId device, SettingId setting) {

@@ -1,6 +1,9 @@
 package embrack.core.plan;
 
+import embrack.core.chart.Learned;
+import embrack.core.chart.LessonId;
 import embrack.core.chart.PartId;
+import embrack.core.gear.ControlGroup;
 import embrack.core.gear.Model;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
@@ -8,12 +11,15 @@ import embrack.core.gear.Route;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
 import embrack.core.rig.Feed;
 import embrack.core.rig.Link;
 import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Sieve;
 import embrack.core.rig.Socket;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.Switches;
 import java.util.Collection;
 import java.util.Optional;
 import java.util.SortedMap;
@@ -36,8 +42,26 @@ final class Fitting {
         sieves.keySet().retainAll(model.sockets().routes().keySet());
         SortedMap<PortId, Feed> feeds = new TreeMap<>(device.feeds());
         feeds.keySet().retainAll(model.outputs().stream().map(Port::id).toList());
-        Device fitted = device.withModel(model.id(), settings, tape, sieves, feeds);
+        SortedMap<LessonId, Learned> learned = new TreeMap<>(device.learned());
+        learned.entrySet().removeIf(e -> !isLearnable(model, e.getKey(), e.getValue()));
+        Device fitted = device.withModel(model.id(), settings, tape, sieves, feeds).withLearned(learned)
+                .withMemoriesUsed(Math.min(device.memoriesUsed(), model.memory().memories()));
         return model.isApp() ? fitted : fitted.withHost(Optional.empty());
+    }
+
+    private static boolean isLearnable(Model model, LessonId id, Learned message) {
+        return model.chart().lessons().stream().anyMatch(lesson -> lesson.id().equals(id) && lesson.types().contains(message.type()))
+                && (message.channel().isPresent() || model.setting(SettingId.RECEIVE_CHANNEL).isPresent());
+    }
+
+    /** The switches and controls without those controls of a box that other hardware does not have. */
+    static Switches controls(Switches switches, DeviceId box, Model model) {
+        return new Switches(switches.assignments(), switches.travels().stream().filter(t -> !t.at().box().equals(box) || has(model, t.at())).toList());
+    }
+
+    private static boolean has(Model model, ControlAt at) {
+        return at.bank() <= model.board().map(board -> board.banks().size()).orElse(1)
+                && at.number() <= model.surface().groups().stream().filter(g -> g.type() == at.type()).mapToInt(ControlGroup::count).sum();
     }
 
     /** The rig with those of the cables that can still be plugged. */

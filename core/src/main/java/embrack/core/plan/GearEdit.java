@@ -11,6 +11,7 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.Switches;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
@@ -129,7 +130,8 @@ public sealed interface GearEdit extends Edit {
             }
             Model known = rig.models().stream().filter(m -> m.id().equals(model.id())).findFirst().orElse(model);
             Device fitted = Fitting.to(known, old);
-            return Typed.accepted("model", () -> plan.withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.links())));
+            return Typed.accepted("model", () -> plan.withSwitches(Fitting.controls(plan.switches(), device, known))
+                    .withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.links())).settled());
         }
 
         @Override
@@ -218,7 +220,12 @@ public sealed interface GearEdit extends Edit {
             }
             List<Device> devices = rig.devices().stream().map(d -> d.model().equals(model.id()) ? Fitting.to(model, d) : d).toList();
             List<Model> models = rig.models().stream().map(m -> m.id().equals(model.id()) ? model : m).toList();
-            return Typed.accepted("model", () -> plan.withRig(Fitting.cables(new Rig(rig.name(), models, devices, List.of(), rig.pairs()), rig.links())));
+            Switches switches = plan.switches();
+            for (Device device : rig.devices().stream().filter(d -> d.model().equals(model.id())).toList()) {
+                switches = Fitting.controls(switches, device.id(), model);
+            }
+            Plan fitted = plan.withSwitches(switches);
+            return Typed.accepted("model", () -> fitted.withRig(Fitting.cables(new Rig(rig.name(), models, devices, List.of(), rig.pairs()), rig.links())));
         }
 
         @Override

@@ -1,12 +1,18 @@
 package embrack.core.plan;
 
 import embrack.core.switches.Step;
+import java.util.List;
 
 /**
  * An action that a person can pick for a switch.
  *
  * @param words the action as people say it: "Vocal mixer: mute Vocal mic"
  * @param compiled what it would take
+ * @param along what has to come with it, since it stands still alone
  */
-public record Offer(String words, Step step, CompiledStep compiled) {
+public record Offer(String words, Step step, CompiledStep compiled, List<Step> along) {
+
+    public Offer {
+        along = List.copyOf(along);
+    }
 }

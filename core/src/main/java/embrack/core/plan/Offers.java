@@ -1,16 +1,21 @@
 package embrack.core.plan;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.Aspect;
+import embrack.core.chart.Verb;
 import embrack.core.midi.DataByte;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.School;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Finds actions of any device in the rig by words. */
@@ -43,16 +48,39 @@ public final class Offers {
         return Stream.of(true, false)
                 .flatMap(taped -> plan.rig().devices().stream().flatMap(device -> actions(device, taped, to)))
                 .filter(step -> matches(step, words))
-                .map(step -> new Offer(plan.words(step), step, compiler.compile(at, step)))
+                .sorted(Comparator.comparing(this::isLessWanted))
+                .map(step -> offer(at, step))
                 .toList();
     }
 
+    private Offer offer(SwitchAt at, Step step) {
+        List<Step> along = along(step).stream().toList();
+        String words = plan.words(step) + along.stream().map(other -> " and " + plan.rig().words(other.device(), other.action())).collect(Collectors.joining());
+        return new Offer(words, step, compiler.compile(at, step), along);
+    }
+
+    /** A chase comes with its auto-run, as one thing to pick. */
+    private Optional<Step> along(Step step) {
+        boolean ends = step.action().verb() == Verb.OFF || step.action().verb() == Verb.STOP;
+        return ends ? Optional.empty() : plan.rig().chart(step.device()).need(step.action().part()).flatMap(need -> plan.rig().chart(step.device()).actions().stream()
+                .filter(action -> action.part().equals(need) && (action.verb() == Verb.ON || action.verb() == Verb.TOGGLE)).findFirst())
+                .map(action -> new Step(step.device(), action));
+    }
+
     private Stream<Step> actions(Device device, boolean taped, Optional<Integer> to) {
-        return plan.rig().model(device.id()).actions().stream()
+        return plan.rig().chart(device.id()).actions().stream()
                 .map(action -> to.isPresent() && action.verb().takesAmount() ? new Action(action.verb(), action.part(), to) : action)
                 .distinct()
                 .filter(action -> device.labels().containsKey(action.part()) == taped)
                 .map(action -> new Step(device.id(), action));
+    }
+
+    /** Whether the crew likes to work another way: mutes that toggle, or rather mutes that do not. */
+    private boolean isLessWanted(Step step) {
+        boolean hasBoth = step.action().verb().aspect() == Aspect.MUTED && plan.rig().chart(step.device()).actions().stream()
+                .filter(action -> action.part().equals(step.action().part()) && action.verb().aspect() == Aspect.MUTED)
+                .map(action -> action.verb() == Verb.TOGGLE_MUTE).distinct().count() > 1;
+        return hasBoth && (step.action().verb() == Verb.TOGGLE_MUTE) != (plan.schools().answer(School.MUTES) == 1);
     }
 
     private boolean matches(Step step, List<String> words) {

@@ -1,22 +1,31 @@
 package embrack.core.plan;
 
 import embrack.core.gear.Board;
+import embrack.core.gear.ControlGroup;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
+import embrack.core.numbers.Allocator;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.Schools;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
+import embrack.core.switches.Target;
+import embrack.core.switches.Travel;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.stream.IntStream;
 
-/** A rig and what its switches do. A plan is always whole: switches are on boards of the rig, steps on its devices. */
-public record Plan(Rig rig, Switches switches) {
+/** A rig, what its switches and controls do, and how its crew likes to work. A plan is always whole: switches are on boards of the rig, steps on its devices. */
+public record Plan(Rig rig, Switches switches, Schools schools) {
 
     public Plan {
         Objects.requireNonNull(rig, "rig");
@@ -26,6 +35,15 @@ public record Plan(Rig rig, Switches switches) {
                 rig.device(step.device());
             }
         }
+        for (Travel travel : switches.travels()) {
+            controls(rig, travel.at());
+            travel.targets().forEach(target -> rig.device(target.device()));
+        }
+    }
+
+    /** A plan in the schools that are the default. */
+    public Plan(Rig rig, Switches switches) {
+        this(rig, switches, Schools.DEFAULT);
     }
 
     /** A plan without gear. */
@@ -77,11 +95,83 @@ public record Plan(Rig rig, Switches switches) {
     }
 
     public Plan withRig(Rig other) {
-        return new Plan(other, switches);
+        return new Plan(other, switches, schools);
     }
 
     public Plan withSwitches(Switches others) {
-        return new Plan(rig, others);
+        return new Plan(rig, others, schools);
+    }
+
+    /** The plan with a message for everything that its boxes learn and that is used. */
+    public Plan settled() {
+        Rig settled = Allocator.settle(rig, switches);
+        return settled == rig ? this : withRig(settled);
+    }
+
+    /** Which devices the switches and controls of each box are about, in the order of the rig. */
+    public Map<DeviceId, Set<DeviceId>> meant() {
+        Map<DeviceId, Set<DeviceId>> meant = new LinkedHashMap<>();
+        switches.assignments().forEach(a -> a.steps().forEach(step -> meant.computeIfAbsent(a.at().board(), b -> new LinkedHashSet<>()).add(step.device())));
+        switches.travels().forEach(t -> t.targets().forEach(target -> meant.computeIfAbsent(t.at().box(), b -> new LinkedHashSet<>()).add(target.device())));
+        return meant;
+    }
+
+    public Plan withSchools(Schools others) {
+        return new Plan(rig, switches, others);
+    }
+
+    /** The controls that one of them lies among. */
+    public ControlGroup controls(ControlAt at) {
+        return controls(rig, at);
+    }
+
+    /** Every treadle, fader and knob of a box in a bank, in the order of its surface. */
+    public List<ControlAt> controlsOf(DeviceId box, int bank) {
+        List<ControlAt> all = new ArrayList<>();
+        for (ControlGroup group : rig.model(box).surface().groups()) {
+            if (group.type().isSwept()) {
+                int before = (int) all.stream().filter(at -> at.type() == group.type()).count();
+                IntStream.rangeClosed(1, group.count()).forEach(n -> all.add(new ControlAt(box, group.type(), bank, before + n)));
+            }
+        }
+        return all;
+    }
+
+    /** Boxes with switches, or with treadles, faders or knobs, in the order of the rig. */
+    public List<DeviceId> controllers() {
+        return rig.devices().stream().map(d -> d.id())
+                .filter(id -> rig.model(id).board().isPresent() || rig.model(id).surface().groups().stream().anyMatch(g -> g.type().isSwept())).toList();
+    }
+
+    /** How many banks a box with switches or controls has. */
+    public int banks(DeviceId box) {
+        return rig.model(box).board().map(board -> board.banks().size()).orElse(1);
+    }
+
+    /** A control in words: "Quay board, treadle 1". */
+    public String words(ControlAt at) {
+        String bank = banks(at.box()) == 1 ? "" : ", bank " + board(at.box()).banks().get(at.bank() - 1);
+        return "%s%s, %s".formatted(rig.name(at.box()), bank, at.words());
+    }
+
+    /** A level in words: "Piano: level of Control 1". */
+    public String words(Target target) {
+        return "%s: level of %s".formatted(rig.name(target.device()), rig.partName(target.device(), target.part()));
+    }
+
+    private static ControlGroup controls(Rig rig, ControlAt at) {
+        int before = 0;
+        for (ControlGroup group : rig.model(at.box()).surface().groups()) {
+            if (group.type() == at.type() && at.number() <= before + group.count()) {
+                int banks = rig.model(at.box()).board().map(board -> board.banks().size()).orElse(1);
+                if (at.bank() > banks) {
+                    throw new IllegalArgumentException("%s has %d banks, so there is no bank %d".formatted(rig.name(at.box()), banks, at.bank()));
+                }
+                return group;
+            }
+            before += group.type() == at.type() ? group.count() : 0;
+        }
+        throw new IllegalArgumentException("%s has no %s".formatted(rig.name(at.box()), at.words()));
     }
 
     /** The board that has a switch; refuses a switch that is on none. */

@@ -1,9 +1,12 @@
 package embrack.core.plan;
 
-import embrack.core.chart.Chart;
+import embrack.core.chart.LessonId;
+import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Channel;
 import embrack.core.name.TapeLabel;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.Duty;
+import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
@@ -12,7 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
-/** Changes to what switches do. */
+/** Changes to what one switch does. */
 public sealed interface SwitchEdit extends Edit {
 
     SwitchAt at();
@@ -31,38 +34,108 @@ public sealed interface SwitchEdit extends Edit {
         }
     }
 
-    /** Has a press do one more thing, after all that it does already. */
-    record AddStep(SwitchAt at, Step step) implements SwitchEdit {
+    /** Says what the box's own display shows for a switch; without a text, what Embrack makes of the tape. */
+    record ShortenName(SwitchAt at, String text) implements SwitchEdit {
         @Override
         public Plan apply(Plan plan) {
-            Typed.device("step", plan, step.device());
-            Chart chart = plan.rig().model(step.device()).chart();
-            if (chart.messagesFor(step.action(), new Channel(Channel.FIRST)).isEmpty() && chart.lessonFor(step.action()).isEmpty()) {
-                throw new Refused("step", "%s cannot do that; its chart has no line for it."
-                        .formatted(plan.rig().name(step.device())));
-            }
-            return change(plan, at, "step", a -> a.withStep(step));
+            Optional<TapeLabel> label = text.isBlank() ? Optional.empty() : Optional.of(Typed.label("text", text));
+            Typed.device("text", plan, at.board());
+            int room = plan.board(at.board()).labelCharacters();
+            label.filter(l -> l.text().length() > room).ifPresent(l -> {
+                throw new Refused("text", room == 0 ? "%s shows no names.".formatted(plan.rig().name(at.board()))
+                        : "%s shows %d characters; \"%s\" has %d.".formatted(plan.rig().name(at.board()), room, l, l.text().length()));
+            });
+            return change(plan, at, "text", a -> a.withShortLabel(label));
         }
 
         @Override
         public String summary(Plan before) {
-            return "%s: add %s".formatted(before.words(at), before.words(step));
+            return "Show %s on the display for %s".formatted(text.isBlank() ? "the tape" : text.strip(), before.words(at));
+        }
+    }
+
+    /** Says what a switch is for in the show as a whole; nothing when {@code duty} is empty. */
+    record GiveDuty(SwitchAt at, Optional<Duty> duty) implements SwitchEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(plan, at, "duty", a -> a.withDuty(duty));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s: %s".formatted(before.words(at), duty.map(Duty::words).orElse("no special duty"));
+        }
+    }
+
+    /** Chooses what a switch does down and up; empty for the plainest that serves. */
+    record ChooseMode(SwitchAt at, Optional<SwitchMode> mode) implements SwitchEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(plan, at, "mode", a -> a.withMode(mode));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Make %s %s".formatted(before.words(at), mode.map(SwitchMode::words).orElse("as plain as can be"));
+        }
+    }
+
+    /** Has a switch do more at a moment, after all that it does then already. */
+    record AddSteps(SwitchAt at, Moment moment, List<Step> steps) implements SwitchEdit {
+
+        public AddSteps {
+            steps = List.copyOf(steps);
+        }
+
+        @Override
+        public Plan apply(Plan plan) {
+            for (Step step : steps) {
+                Typed.device("step", plan, step.device());
+                var chart = plan.rig().chart(step.device());
+                boolean learns = chart.lessons().stream().anyMatch(lesson -> lesson.id().equals(LessonId.of(step.action())));
+                if (chart.messagesFor(step.action(), new Channel(Channel.FIRST)).isEmpty() && !learns) {
+                    throw new Refused("step", "%s cannot do that; its chart has no line for it.".formatted(plan.rig().name(step.device())));
+                }
+            }
+            return change(plan, at, "step", a -> {
+                List<Step> all = new ArrayList<>(a.steps(moment));
+                all.addAll(steps);
+                return a.withSteps(moment, all);
+            });
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s: add %s".formatted(before.words(at), String.join(", ", steps.stream().map(before::words).toList()));
+        }
+    }
+
+    /** Has a press do one more thing, after all that it does already. */
+    record AddStep(SwitchAt at, Step step) implements SwitchEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return new AddSteps(at, Moment.PRESS, List.of(step)).apply(plan);
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return new AddSteps(at, Moment.PRESS, List.of(step)).summary(before);
         }
     }
 
     /**
-     * Takes one thing away from what a press does.
+     * Takes one thing away from what a switch does.
      *
      * @param index which, counted from 0
      * @param step what stood there when the person chose it
      */
-    record RemoveStep(SwitchAt at, int index, Step step) implements SwitchEdit {
+    record RemoveStep(SwitchAt at, Moment moment, int index, Step step) implements SwitchEdit {
         @Override
         public Plan apply(Plan plan) {
             return change(plan, at, "step", a -> {
-                List<Step> fewer = stepsWith(a, index, step);
+                List<Step> fewer = stepsWith(a, moment, index, step);
                 fewer.remove(index);
-                return a.withSteps(fewer);
+                return a.withSteps(moment, fewer);
             });
         }
 
@@ -72,20 +145,57 @@ public sealed interface SwitchEdit extends Edit {
         }
     }
 
-    /** Has a press do one thing a place earlier; as {@link RemoveStep}, counted from 0. The first stays first. */
-    record RaiseStep(SwitchAt at, int index, Step step) implements SwitchEdit {
+    /** Has a switch do one thing a place earlier; as {@link RemoveStep}, counted from 0. The first stays first. */
+    record RaiseStep(SwitchAt at, Moment moment, int index, Step step) implements SwitchEdit {
         @Override
         public Plan apply(Plan plan) {
             return change(plan, at, "step", a -> {
-                List<Step> others = stepsWith(a, index, step);
+                List<Step> others = stepsWith(a, moment, index, step);
                 Collections.swap(others, index, Math.max(0, index - 1));
-                return a.withSteps(others);
+                return a.withSteps(moment, others);
             });
         }
 
         @Override
         public String summary(Plan before) {
             return "%s: %s earlier".formatted(before.words(at), before.words(step));
+        }
+    }
+
+    /** Has a switch wait before one thing; {@code millis} as typed, nothing for no wait. */
+    record WaitBefore(SwitchAt at, Moment moment, int index, Step step, String millis) implements SwitchEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            int wait = millis.isBlank() ? 0 : Typed.number("millis", millis);
+            Step waiting = Typed.accepted("millis", () -> step.withWait(wait));
+            return change(plan, at, "millis", a -> {
+                List<Step> others = stepsWith(a, moment, index, step);
+                others.set(index, waiting);
+                return a.withSteps(moment, others);
+            });
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s: wait before %s".formatted(before.words(at), before.words(step));
+        }
+    }
+
+    /** Gives the steps of a moment, from one of them on, counted from 0, to the press of a switch that is blank. */
+    record SpreadSteps(SwitchAt at, Moment moment, int index, SwitchAt to) implements SwitchEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            List<Step> all = plan.switches().at(at).steps(moment);
+            if (index >= all.size() || !plan.switches().at(to).isBlank()) {
+                throw new Refused("step", "This was changed meanwhile. Look again and repeat.");
+            }
+            Plan less = change(plan, at, "step", a -> a.withSteps(moment, all.subList(0, index)));
+            return change(less, to, "step", a -> a.withSteps(Moment.PRESS, all.subList(index, all.size())));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Share %s out to %s".formatted(before.words(at), before.words(to));
         }
     }
 
@@ -105,13 +215,14 @@ public sealed interface SwitchEdit extends Edit {
     private static Plan change(Plan plan, SwitchAt at, String field, UnaryOperator<Assignment> change) {
         Typed.device(field, plan, at.board());
         Typed.accepted(field, () -> Plan.requireOnBoard(plan.rig(), at));
-        return Typed.accepted(field, () -> plan.withSwitches(plan.switches().with(change.apply(plan.switches().at(at)))));
+        return Typed.accepted(field, () -> plan.withSwitches(plan.switches().with(change.apply(plan.switches().at(at)))).settled());
     }
 
-    private static List<Step> stepsWith(Assignment assignment, int index, Step expected) {
-        if (index < 0 || index >= assignment.steps().size() || !assignment.steps().get(index).equals(expected)) {
+    private static List<Step> stepsWith(Assignment assignment, Moment moment, int index, Step expected) {
+        List<Step> steps = assignment.steps(moment);
+        if (index < 0 || index >= steps.size() || !steps.get(index).equals(expected)) {
             throw new Refused("step", "This step was changed meanwhile. Look again and repeat.");
         }
-        return new ArrayList<>(assignment.steps());
+        return new ArrayList<>(steps);
     }
 }

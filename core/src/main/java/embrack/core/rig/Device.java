@@ -1,5 +1,7 @@
 package embrack.core.rig;
 
+import embrack.core.chart.Learned;
+import embrack.core.chart.LessonId;
 import embrack.core.chart.PartId;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
@@ -23,9 +25,12 @@ import java.util.TreeMap;
  * @param spot where it stands, or lives
  * @param sieves what its ways through let pass, where that differs from a new box
  * @param feeds what is on its sound outputs, where anything is
+ * @param learned the messages that it has been given for what it learns
+ * @param memoriesUsed how many of its memories the show uses, from the first; 0 for all
  */
 public record Device(DeviceId id, TapeLabel name, ModelId model, SortedMap<SettingId, Integer> settings,
-        SortedMap<PartId, TapeLabel> labels, Spot spot, SortedMap<Route, Sieve> sieves, SortedMap<PortId, Feed> feeds) {
+        SortedMap<PartId, TapeLabel> labels, Spot spot, SortedMap<Route, Sieve> sieves, SortedMap<PortId, Feed> feeds,
+        SortedMap<LessonId, Learned> learned, int memoriesUsed) {
 
     public Device {
         Objects.requireNonNull(id, "id");
@@ -36,38 +41,40 @@ public record Device(DeviceId id, TapeLabel name, ModelId model, SortedMap<Setti
         labels = Collections.unmodifiableSortedMap(new TreeMap<>(labels));
         sieves = Collections.unmodifiableSortedMap(new TreeMap<>(sieves));
         feeds = Collections.unmodifiableSortedMap(new TreeMap<>(feeds));
+        learned = Collections.unmodifiableSortedMap(new TreeMap<>(learned));
     }
 
     /** A device fresh from the box, on the floor. */
     public static Device of(DeviceId id, TapeLabel name, ModelId model) {
-        return new Device(id, name, model, new TreeMap<>(), new TreeMap<>(), Spot.in(Area.FLOOR), new TreeMap<>(), new TreeMap<>());
+        return new Device(id, name, model, new TreeMap<>(), new TreeMap<>(), Spot.in(Area.FLOOR), new TreeMap<>(), new TreeMap<>(),
+                new TreeMap<>(), 0);
     }
 
     public Device withName(TapeLabel other) {
-        return new Device(id, other, model, settings, labels, spot, sieves, feeds);
+        return new Device(id, other, model, settings, labels, spot, sieves, feeds, learned, memoriesUsed);
     }
 
     /** The same job done by other hardware, with what of the settings, the tape, the sieves and the feeds is kept. */
     public Device withModel(ModelId other, SortedMap<SettingId, Integer> kept, SortedMap<PartId, TapeLabel> tape,
             SortedMap<Route, Sieve> through, SortedMap<PortId, Feed> sound) {
-        return new Device(id, name, other, kept, tape, spot, through, sound);
+        return new Device(id, name, other, kept, tape, spot, through, sound, learned, memoriesUsed);
     }
 
     public Device withSetting(SettingId setting, int value) {
-        return new Device(id, name, model, with(settings, setting, value), labels, spot, sieves, feeds);
+        return new Device(id, name, model, with(settings, setting, value), labels, spot, sieves, feeds, learned, memoriesUsed);
     }
 
     public Device withLabel(PartId part, TapeLabel label) {
-        return new Device(id, name, model, settings, with(labels, part, label), spot, sieves, feeds);
+        return new Device(id, name, model, settings, with(labels, part, label), spot, sieves, feeds, learned, memoriesUsed);
     }
 
     /** The device without tape on a part, which then goes by the name printed on the box. */
     public Device withoutLabel(PartId part) {
-        return new Device(id, name, model, settings, without(labels, part), spot, sieves, feeds);
+        return new Device(id, name, model, settings, without(labels, part), spot, sieves, feeds, learned, memoriesUsed);
     }
 
     public Device withSpot(Spot other) {
-        return new Device(id, name, model, settings, labels, other, sieves, feeds);
+        return new Device(id, name, model, settings, labels, other, sieves, feeds, learned, memoriesUsed);
     }
 
     /** The device in a computer or tablet; without one, nowhere yet. */
@@ -76,13 +83,26 @@ public record Device(DeviceId id, TapeLabel name, ModelId model, SortedMap<Setti
     }
 
     public Device withSieve(Route route, Sieve sieve) {
-        return new Device(id, name, model, settings, labels, spot, with(sieves, route, sieve), feeds);
+        return new Device(id, name, model, settings, labels, spot, with(sieves, route, sieve), feeds, learned, memoriesUsed);
     }
 
     /** The device with something else on an output; an output that is not used is forgotten. */
     public Device withFeed(PortId output, Feed feed) {
         return new Device(id, name, model, settings, labels, spot, sieves,
-                feed.equals(Feed.NONE) ? without(feeds, output) : with(feeds, output, feed));
+                feed.equals(Feed.NONE) ? without(feeds, output) : with(feeds, output, feed), learned, memoriesUsed);
+    }
+
+    /** The device with a message for something that it learns. */
+    public Device withLearned(LessonId lesson, Learned message) {
+        return withLearned(with(learned, lesson, message));
+    }
+
+    public Device withLearned(SortedMap<LessonId, Learned> others) {
+        return new Device(id, name, model, settings, labels, spot, sieves, feeds, others, memoriesUsed);
+    }
+
+    public Device withMemoriesUsed(int first) {
+        return new Device(id, name, model, settings, labels, spot, sieves, feeds, learned, first);
     }
 
     /** What is on an output. */

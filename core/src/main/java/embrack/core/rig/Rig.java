@@ -1,8 +1,13 @@
 package embrack.core.rig;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.Chart;
+import embrack.core.chart.Learned;
+import embrack.core.chart.Lesson;
+import embrack.core.chart.LessonId;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
+import embrack.core.gear.Answers;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
@@ -39,6 +44,7 @@ public final class Rig {
     private final Map<Socket, Port> portsBySocket = new HashMap<>();
     private final Map<Socket, List<Link>> linksBySocket = new HashMap<>();
     private final Map<Link, LinkKind> kinds = new HashMap<>();
+    private final Map<DeviceId, Answers> answers = new HashMap<>();
 
     /**
      * A rig.
@@ -64,6 +70,7 @@ public final class Rig {
         }
         this.devices.forEach(this::requireFits);
         this.devices.forEach(device -> model(device.id()).ports().forEach(port -> portsBySocket.put(new Socket(device.id(), port.id()), port)));
+        this.devices.forEach(device -> answers.put(device.id(), model(device.id()).answers().taught(device.learned())));
         this.pairs.forEach(this::requireAlike);
         this.links.forEach(this::plug);
         Linking.overfull(this).ifPresent(why -> {
@@ -97,6 +104,23 @@ public final class Rig {
     /** The hardware of a device that is in the rig. */
     public Model model(DeviceId id) {
         return Objects.requireNonNull(modelsById.get(device(id).model()));
+    }
+
+    /** What a device answers to, with what it has learned. */
+    public Answers answers(DeviceId id) {
+        return Objects.requireNonNull(answers.get(device(id).id()));
+    }
+
+    /** The chart of a device, with what it has learned. */
+    public Chart chart(DeviceId id) {
+        return answers(id).chart();
+    }
+
+    /** How many memories of a device the show uses. */
+    public int memoriesUsed(DeviceId id) {
+        int all = model(id).memory().memories();
+        int used = device(id).memoriesUsed();
+        return used == 0 ? all : Math.min(used, all);
     }
 
     /**
@@ -320,7 +344,22 @@ public final class Rig {
         device.feeds().keySet().stream().filter(output -> model.outputs().stream().noneMatch(p -> p.id().equals(output))).findFirst().ifPresent(output -> {
             throw new IllegalArgumentException("%s has no sound output \"%s\"".formatted(device.name(), output));
         });
+        device.learned().forEach((id, message) -> requireLearns(device, model, id, message));
+        if (device.memoriesUsed() < 0 || device.memoriesUsed() > model.memory().memories()) {
+            throw new IllegalArgumentException("%s has %d memories; the show cannot use %d of them.".formatted(device.name(), model.memory().memories(), device.memoriesUsed()));
+        }
         device.spot().host().ifPresent(host -> requireHost(device, model, host));
+    }
+
+    private static void requireLearns(Device device, Model model, LessonId id, Learned message) {
+        Lesson lesson = model.chart().lessons().stream().filter(l -> l.id().equals(id)).findFirst().orElseThrow(() ->
+                new IllegalArgumentException("%s learns no message for \"%s\".".formatted(device.name(), id.key())));
+        if (!lesson.types().contains(message.type())) {
+            throw new IllegalArgumentException("%s does not learn from %s.".formatted(device.name(), message.type().plural()));
+        }
+        if (message.channel().isEmpty() && model.setting(SettingId.RECEIVE_CHANNEL).isEmpty()) {
+            throw new IllegalArgumentException("%s is set to no channel, so what it learns needs one.".formatted(device.name()));
+        }
     }
 
     private void requireHost(Device device, Model model, DeviceId host) {

@@ -8,28 +8,49 @@ public sealed interface Section {
 
     String heading();
 
-    /** Things to do, each a sentence. */
-    record Todo(String heading, List<String> lines) implements Section {
+    /** All lines, in order. */
+    List<? extends Line> lines();
+
+    /** Something to do. */
+    sealed interface Line {
+
+        /** What the line is about, whatever is to be done with it: it stays the same when a number changes. */
+        String key();
+
+        /** What is to be done, complete: a line that was ticked with other words has to be done anew. */
+        String words();
+    }
+
+    /** Something to do, in a sentence. */
+    record Task(String key, String words) implements Line {
+    }
+
+    /**
+     * One message to program.
+     *
+     * @param number its place in the switch, counted from 1
+     * @param message as the board shows it
+     * @param does what it is for
+     */
+    record Program(String key, int number, ShownMessage message, String does) implements Line {
+
+        @Override
+        public String words() {
+            return "%s, for %s".formatted(message.line().replaceAll(" +", " "), does);
+        }
+    }
+
+    /** Things to do. */
+    record Todo(String heading, List<Task> lines) implements Section {
         public Todo {
             lines = List.copyOf(lines);
         }
     }
 
     /** Messages to program into one switch, in order. */
-    record Messages(String heading, List<Line> lines) implements Section {
-
+    record Messages(String heading, List<Program> lines) implements Section {
         public Messages {
             lines = List.copyOf(lines);
-        }
-
-        /**
-         * One message.
-         *
-         * @param number its place in the switch, counted from 1
-         * @param message as the board shows it
-         * @param does what it is for
-         */
-        public record Line(int number, ShownMessage message, String does) {
         }
     }
 }

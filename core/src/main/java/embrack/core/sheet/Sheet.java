@@ -1,18 +1,34 @@
 package embrack.core.sheet;
 
 import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * One page for one box, or for one job.
  *
+ * @param id the id of the box, with what is done to it; or the job
  * @param title the box's name, or the job
  * @param hardware what stands there today; empty for a job
  * @param cautions what can hurt while this is done
  */
-public record Sheet(String title, String hardware, List<Section> sections, List<String> cautions) {
+public record Sheet(String id, String title, String hardware, List<Section> sections, List<String> cautions) {
 
     public Sheet {
         sections = List.copyOf(sections);
         cautions = List.copyOf(cautions);
+    }
+
+    /** All lines to tick, in order. */
+    public Stream<Section.Line> lines() {
+        return sections.stream().flatMap(section -> section.lines().stream());
+    }
+
+    /** The sheet with some of its lines only, and without sections that have none of them. */
+    public Sheet only(Predicate<Section.Line> wanted) {
+        return new Sheet(id, title, hardware, sections.stream().<Section>map(section -> switch (section) {
+            case Section.Todo todo -> new Section.Todo(todo.heading(), todo.lines().stream().filter(wanted).toList());
+            case Section.Messages messages -> new Section.Messages(messages.heading(), messages.lines().stream().filter(wanted).toList());
+        }).filter(section -> !section.lines().isEmpty()).toList(), cautions);
     }
 }

@@ -22,7 +22,7 @@ import java.util.Optional;
 record Hearing(Answers answers, Optional<Channel> listensOn, Optional<String> remoteOff, Optional<String> syncOff) {
 
     static Hearing of(Rig rig, DeviceId device) {
-        Answers answers = rig.model(device).answers();
+        Answers answers = rig.answers(device);
         return new Hearing(answers, answers.quirks().hearsAllChannels() ? Optional.empty() : rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new),
                 off(rig, device, SettingId.INPUT_FOR_REMOTE), off(rig, device, SettingId.INPUT_FOR_SYNC));
     }

@@ -1,6 +1,5 @@
 package embrack.core.sim;
 
-import embrack.core.plan.CompiledSwitch;
 import java.util.List;
 import java.util.SortedSet;
 
@@ -10,23 +9,23 @@ final class Judge {
     private Judge() {
     }
 
-    static Verdict verdict(CompiledSwitch compiled, SortedSet<Place> targets, SortedSet<Place> wrong, List<Trial> trials, long worstMicros) {
-        if (compiled.isObstructed()) {
-            return Verdict.NO_WAY;
+    /** What the presses of a switch showed. */
+    static Verdict verdict(SortedSet<Place> targets, SortedSet<Place> wrong, List<Trial> trials, boolean isLate) {
+        if (!wrong.isEmpty() && trials.stream().anyMatch(Trial::anythingMoved)
+                && wrong.stream().anyMatch(place -> trials.stream().anyMatch(trial -> trial.alternatesAt(place)))) {
+            return Verdict.EVERY_OTHER;
         }
+        return steadyVerdict(targets, wrong, trials, isLate);
+    }
+
+    /** What a movement showed, for which being right at some positions is not being right at all. */
+    static Verdict steadyVerdict(SortedSet<Place> targets, SortedSet<Place> wrong, List<Trial> trials, boolean isLate) {
         if (wrong.isEmpty()) {
-            return worstMicros > Prover.LATEST_MICROS ? Verdict.LATE : Verdict.EXACT;
+            return isLate ? Verdict.LATE : Verdict.EXACT;
         }
         if (trials.stream().noneMatch(Trial::anythingMoved)) {
             return Verdict.DEAD;
         }
-        if (wrong.stream().anyMatch(place -> trials.stream().anyMatch(trial -> trial.alternatesAt(place)))) {
-            return Verdict.EVERY_OTHER;
-        }
-        return steady(targets, trials, wrong);
-    }
-
-    private static Verdict steady(SortedSet<Place> targets, List<Trial> trials, SortedSet<Place> wrong) {
         if (wrong.stream().noneMatch(targets::contains)) {
             return Verdict.ALSO;
         }

@@ -1,16 +1,18 @@
 package embrack.core.sim;
 
+import embrack.core.switches.Moment;
 import java.util.SortedSet;
 
 /**
  * One press of a trial.
  *
  * @param number which, counted from 1
+ * @param moment what was done with the switch
  * @param before the actual state before
  * @param ideal the state as it was meant to be afterwards
  * @param actual the state as it is afterwards
  */
-public record Press(int number, RigState before, RigState ideal, RigState actual) {
+public record Press(int number, Moment moment, RigState before, RigState ideal, RigState actual) {
 
     /** Where what happened is not what was meant. */
     public SortedSet<Place> differences() {

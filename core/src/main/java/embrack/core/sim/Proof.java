@@ -1,6 +1,8 @@
 package embrack.core.sim;
 
+import embrack.core.plan.CompiledStep;
 import embrack.core.plan.CompiledSwitch;
+import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import java.util.Collections;
 import java.util.List;
@@ -8,18 +10,22 @@ import java.util.SortedSet;
 import java.util.TreeSet;
 
 /**
- * What the proof found out about one switch.
+ * What the proof found out about one gesture on one switch.
  *
  * @param compiled what the switch sends
+ * @param moment the gesture: a press with its release, a hold, or a double press
  * @param verdict the judgement
  * @param targets the places that its steps are about
  * @param wrongPlaces every place that was ever wrong
  * @param trials the presses it rests on: from power-on, and from the opposite of it
- * @param trace what one press does, message by message
- * @param worstMicros when the last message of a press has arrived, microseconds after the press
+ * @param trace what the gesture does once, message by message
+ * @param worstMicros when the last message of the gesture has arrived, microseconds after it
  */
-public record Proof(CompiledSwitch compiled, Verdict verdict, SortedSet<Place> targets, SortedSet<Place> wrongPlaces, List<Trial> trials,
+public record Proof(CompiledSwitch compiled, Moment moment, Verdict verdict, SortedSet<Place> targets, SortedSet<Place> wrongPlaces, List<Trial> trials,
         List<Event> trace, long worstMicros) {
+
+    /** The moments that a press has in it. */
+    private static final List<Moment> OF_A_PRESS = List.of(Moment.PRESS, Moment.AGAIN, Moment.RELEASE);
 
     public Proof {
         targets = Collections.unmodifiableSortedSet(new TreeSet<>(targets));
@@ -30,6 +36,21 @@ public record Proof(CompiledSwitch compiled, Verdict verdict, SortedSet<Place> t
 
     public SwitchAt at() {
         return compiled.at();
+    }
+
+    /** The moments that a gesture has in it. */
+    public static List<Moment> moments(Moment gesture) {
+        return gesture == Moment.PRESS ? OF_A_PRESS : List.of(gesture);
+    }
+
+    /** The steps that the gesture does. */
+    public List<CompiledStep> steps() {
+        return moments(moment).stream().flatMap(m -> compiled.steps(m).stream()).toList();
+    }
+
+    /** How many messages it sends. */
+    public int messages() {
+        return moments(moment).stream().mapToInt(m -> compiled.sendings(m).size()).sum();
     }
 
     /** The trial that shows best what is wrong: the one with the most differences, the first of equals. */

@@ -1,28 +1,40 @@
 package embrack.core.sim;
 
+import embrack.core.gear.SwitchMode;
+import embrack.core.midi.Wire;
 import embrack.core.plan.CompiledSwitch;
+import embrack.core.plan.CompiledTravel;
 import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
+import embrack.core.switches.Target;
+import embrack.core.switches.Travel;
 import embrack.core.way.Timing;
 import embrack.core.way.Ways;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
  * Proves switches by differential simulation: the ideal rig, to which the steps are applied straight, against the
- * actual rig, which gets the messages. Each switch is pressed three times from two starts at opposite ends, so that
- * every part is seen in both of its states: a switch that opens what is open already has shown nothing.
+ * actual rig, which gets the messages. Each gesture is made three times from two starts at opposite ends, so that
+ * every part is seen in both of its states: a switch that opens what is open already has shown nothing. A press is a
+ * press with its release; a hold and a double press are taken to send theirs and nothing else.
  *
- * <p>Cost: for each switch, presses times starts times the messages of a press.
+ * <p>Cost: for each gesture, its messages travel once; reading them costs presses times starts times messages that mean
+ * something to a box.
  */
 public final class Prover {
 
-    /** How often each switch is pressed: the second shows alternation, the third that it comes back. */
+    /** How often each gesture is made: the second shows alternation, the third that it comes back. */
     public static final int PRESSES = 3;
 
     /**
@@ -31,12 +43,14 @@ public final class Prover {
      */
     public static final long LATEST_MICROS = 30_000;
 
+    /** Where a movement is looked at, from heel to toe and back. */
+    private static final List<Integer> POSITIONS = List.of(0, 32, 64, 96, 127, 64, 0);
+
     private final Plan plan;
     private final Timing timing;
     private final Compiler compiler;
     private final Simulator simulator;
-    private final RigState poweredOn;
-    private final RigState opposite;
+    private final List<RigState> starts;
 
     public Prover(Plan plan) {
         this(plan, new Ways(plan.rig()));
@@ -45,34 +59,82 @@ public final class Prover {
     /** A prover on ways that are worked out already. */
     public Prover(Plan plan, Ways ways) {
         this.plan = plan;
-
         this.timing = new Timing(ways);
         this.compiler = new Compiler(plan, ways);
         this.simulator = new Simulator(plan, ways);
-        this.poweredOn = RigState.poweredOn(plan.rig());
-        this.opposite = RigState.opposite(plan.rig());
+        this.starts = List.of(RigState.poweredOn(plan.rig()), RigState.opposite(plan.rig()));
     }
 
-    /** All switches that have steps, in order. */
+    /** All gestures that have steps, in order. */
     public List<Proof> all() {
-        return plan.switches().assignments().stream().filter(a -> !a.steps().isEmpty()).map(this::prove).toList();
+        return plan.switches().assignments().stream().filter(a -> !a.steps().isEmpty()).flatMap(a -> prove(a).stream()).toList();
     }
 
-    /** One switch that has steps. */
-    public Proof prove(Assignment assignment) {
+    /** All treadles, faders and knobs that move a level, in order. */
+    public List<TravelProof> travels() {
+        return plan.switches().travels().stream().filter(t -> !t.targets().isEmpty()).map(this::prove).toList();
+    }
+
+    /** The gestures of one switch that have steps. */
+    public List<Proof> prove(Assignment assignment) {
         CompiledSwitch compiled = compiler.compile(assignment);
+        return Stream.of(Moment.PRESS, Moment.HOLD, Moment.DOUBLE_PRESS)
+                .filter(gesture -> Proof.moments(gesture).stream().anyMatch(moment -> !assignment.steps(moment).isEmpty()))
+                .map(gesture -> prove(assignment, compiled, gesture)).toList();
+    }
+
+    private Proof prove(Assignment assignment, CompiledSwitch compiled, Moment gesture) {
+        List<Moment> moments = Proof.moments(gesture);
         SortedSet<Place> targets = new TreeSet<>();
-        assignment.steps().forEach(step -> {
-            targets.add(RigState.place(step.device(), step.action()));
-            plan.rig().standIn(step.device()).ifPresent(second -> targets.add(RigState.place(second, step.action())));
-        });
-        Journey journey = simulator.journey(compiled, 0);
-        List<Trial> trials = Stream.of(poweredOn, opposite)
-                .map(start -> trial(start, assignment, journey)).toList();
-        Pressed once = simulator.play(poweredOn, journey);
+        moments.forEach(moment -> assignment.steps(moment).forEach(step -> addTargets(step, targets)));
+        Map<Moment, Journey> journeys = new EnumMap<>(Moment.class);
+        long heldBack = gesture == Moment.PRESS ? compiled.heldBackMillis() * 1_000L : 0;
+        moments.forEach(moment -> journeys.put(moment, simulator.journey(compiled, moment, heldBack)));
+        List<Trial> trials = starts.stream().map(start -> trial(start, assignment, compiled.mode(), gesture, journeys)).toList();
+        Pressed once = simulator.play(starts.getFirst(), journeys.get(gesture));
         long worst = worstMicros(once);
+        boolean isLate = worst - compiled.waitMillis(gesture) * 1_000L > LATEST_MICROS;
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
-        return new Proof(compiled, Judge.verdict(compiled, targets, wrong, trials, worst), targets, wrong, trials, once.trace(), worst);
+        Verdict verdict = compiled.isObstructed(moments) ? Verdict.NO_WAY : Judge.verdict(targets, wrong, trials, isLate);
+        return new Proof(compiled, gesture, verdict, targets, wrong, trials, once.trace(), worst);
+    }
+
+    /** One treadle, fader or knob that moves a level. */
+    public TravelProof prove(Travel travel) {
+        CompiledTravel compiled = compiler.compile(travel);
+        SortedSet<Place> targets = new TreeSet<>();
+        travel.targets().forEach(target -> addTargets(step(target, 0), targets));
+        List<Trial> trials = starts.stream().map(start -> sweep(start, travel, compiled)).toList();
+        SortedSet<Place> wrong = Trial.wrongPlaces(trials);
+        List<Event> trace = simulator.play(starts.getFirst(), journey(compiled, 127)).trace();
+        Verdict verdict = compiled.isObstructed() ? Verdict.NO_WAY : Judge.steadyVerdict(targets, wrong, trials, false);
+        return new TravelProof(compiled, verdict, targets, wrong, trials, trace);
+    }
+
+    private Journey journey(CompiledTravel compiled, int position) {
+        return simulator.journey(compiled.travel().at().box(), compiled.sendings(position), Wire.RunningStatus.NOT_USED, 0);
+    }
+
+    private static Step step(Target target, int position) {
+        return new Step(target.device(), target.at(position));
+    }
+
+    private Trial sweep(RigState start, Travel travel, CompiledTravel compiled) {
+        List<Press> presses = new ArrayList<>();
+        RigState ideal = start;
+        RigState actual = start;
+        for (int position : POSITIONS) {
+            RigState before = actual;
+            ideal = meant(ideal, travel.targets().stream().map(target -> step(target, position)).toList());
+            actual = simulator.play(actual, journey(compiled, position)).after();
+            presses.add(new Press(position, Moment.PRESS, before, ideal, actual));
+        }
+        return new Trial(start, presses);
+    }
+
+    private void addTargets(Step step, Collection<Place> targets) {
+        targets.add(RigState.place(step.device(), step.action()));
+        plan.rig().standIn(step.device()).ifPresent(second -> targets.add(RigState.place(second, step.action())));
     }
 
     /** When the last message that does something has done it, with what its box still waits for. */
@@ -83,22 +145,33 @@ public final class Prover {
     }
 
     /** A step is meant for its device and for the one that stands in for it. */
-    private RigState meant(RigState state, Step step) {
-        RigState after = state.after(plan.rig(), step.device(), List.of(step.action()));
-        return plan.rig().standIn(step.device()).map(second -> after.after(plan.rig(), second, List.of(step.action()))).orElse(after);
+    private RigState meant(RigState state, List<Step> steps) {
+        RigState after = state;
+        for (Step step : steps) {
+            after = after.after(plan.rig(), step.device(), List.of(step.action()));
+            DeviceId second = plan.rig().standIn(step.device()).orElse(step.device());
+            after = second.equals(step.device()) ? after : after.after(plan.rig(), second, List.of(step.action()));
+        }
+        return after;
     }
 
-    private Trial trial(RigState start, Assignment assignment, Journey journey) {
+    private Trial trial(RigState start, Assignment assignment, SwitchMode mode, Moment gesture, Map<Moment, Journey> journeys) {
         List<Press> presses = new ArrayList<>();
         RigState ideal = start;
         RigState actual = start;
         for (int number = 1; number <= PRESSES; number++) {
+            boolean second = gesture == Moment.PRESS && mode == SwitchMode.ALTERNATING && number % 2 == 0;
+            boolean saysSo = second && !assignment.steps(Moment.AGAIN).isEmpty();
             RigState before = actual;
-            for (Step step : assignment.steps()) {
-                ideal = meant(ideal, step);
+            ideal = meant(ideal, assignment.steps(saysSo ? Moment.AGAIN : gesture));
+            actual = simulator.play(actual, journeys.get(second ? Moment.AGAIN : gesture)).after();
+            presses.add(new Press(number, second ? Moment.AGAIN : gesture, before, ideal, actual));
+            if (gesture == Moment.PRESS && !(journeys.get(Moment.RELEASE).deliveries().isEmpty() && assignment.steps(Moment.RELEASE).isEmpty())) {
+                RigState down = actual;
+                ideal = meant(ideal, assignment.steps(Moment.RELEASE));
+                actual = simulator.play(actual, journeys.get(Moment.RELEASE)).after();
+                presses.add(new Press(number, Moment.RELEASE, down, ideal, actual));
             }
-            actual = simulator.play(actual, journey).after();
-            presses.add(new Press(number, before, ideal, actual));
         }
         return new Trial(start, presses);
     }

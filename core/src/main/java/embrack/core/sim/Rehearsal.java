@@ -3,7 +3,9 @@ package embrack.core.sim;
 import embrack.core.plan.Plan;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Presses of switches, one after the other.
@@ -26,8 +28,9 @@ public record Rehearsal(RigState start, List<Played> played) {
         Simulator simulator = new Simulator(plan);
         RigState state = start;
         List<Played> played = new ArrayList<>();
+        Map<SwitchAt, Integer> times = new HashMap<>();
         for (SwitchAt at : presses) {
-            Pressed pressed = simulator.press(state, at, 0);
+            Pressed pressed = simulator.tap(state, at, times.merge(at, 1, Integer::sum));
             state = pressed.after();
             played.add(new Played(at, pressed));
         }

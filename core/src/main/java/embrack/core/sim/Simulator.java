@@ -1,15 +1,18 @@
 package embrack.core.sim;
 
 import embrack.core.chart.Heard;
+import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
 import embrack.core.plan.CompiledSwitch;
 import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
+import embrack.core.plan.Sending;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
+import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.way.Hop;
 import embrack.core.way.Timing;
@@ -20,6 +23,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.PriorityQueue;
+import java.util.stream.Stream;
 
 /**
  * The actual rig at its slowest: boards send, links take the longest that they may, boxes pass on and react. A board
@@ -28,6 +32,9 @@ import java.util.PriorityQueue;
  * the other.
  */
 public final class Simulator {
+
+    /** When a foot that pressed lets go, microseconds later. Common practice, no source. */
+    private static final long LET_GO_MICROS = 150_000;
 
     private final Rig rig;
     private final Plan plan;
@@ -57,18 +64,36 @@ public final class Simulator {
      * @param startMicros the moment of the press, 0 or more
      */
     public Pressed press(RigState before, SwitchAt at, long startMicros) {
-        return run(before, compiler.compile(plan.switches().at(at)), startMicros);
+        return press(before, at, Moment.PRESS, startMicros);
     }
 
-    /** As {@link #press}, for a switch that is compiled already. */
-    Pressed run(RigState before, CompiledSwitch compiled, long startMicros) {
-        return play(before, journey(compiled, startMicros));
+    /** Does with a switch what belongs to a moment, once, and waits until all is quiet. */
+    public Pressed press(RigState before, SwitchAt at, Moment moment, long startMicros) {
+        return play(before, journey(compiler.compile(plan.switches().at(at)), moment, startMicros));
     }
 
-    /** Where a press's messages go and when; that does not depend on the state of the rig. */
-    Journey journey(CompiledSwitch compiled, long startMicros) {
+    /**
+     * Presses a switch and lets it go.
+     *
+     * @param time how often it has been pressed, this one included: an alternating switch sends the other every second time
+     */
+    Pressed tap(RigState before, SwitchAt at, int time) {
+        CompiledSwitch compiled = compiler.compile(plan.switches().at(at));
+        boolean second = compiled.mode() == SwitchMode.ALTERNATING && time % 2 == 0;
+        Pressed down = play(before, journey(compiled, second ? Moment.AGAIN : Moment.PRESS, 0));
+        Pressed up = play(down.after(), journey(compiled, Moment.RELEASE, LET_GO_MICROS));
+        return new Pressed(up.after(), Stream.concat(down.trace().stream(), up.trace().stream()).toList());
+    }
+
+    /** What a switch sends and when it arrives, at each of its moments. */
+    Journey journey(CompiledSwitch compiled, Moment moment, long startMicros) {
+        return journey(compiled.at().board(), compiled.sendings(moment), compiled.runningStatus(), startMicros);
+    }
+
+    /** Where the messages that a box sends go and when; that does not depend on the state of the rig. */
+    Journey journey(DeviceId sender, List<Sending> sendings, Wire.RunningStatus runningStatus, long startMicros) {
         var run = new Run();
-        ways.outputs(compiled.at().board()).forEach(output -> run.send(output, compiled, startMicros));
+        ways.outputs(sender).forEach(output -> run.send(output, sendings, runningStatus, startMicros));
         return run.untilQuiet();
     }
 
@@ -131,7 +156,7 @@ public final class Simulator {
         private final Map<Socket, Long> busyUntil = new HashMap<>();
         private int sequence;
 
-        void send(Socket output, CompiledSwitch compiled, long startMicros) {
+        void send(Socket output, List<Sending> sendings, Wire.RunningStatus runningStatus, long startMicros) {
             List<Hop> hops = ways.leaving(output.device()).stream().filter(hop -> hop.from().equals(output)).toList();
             boolean serial = rig.port(output).connector().isSerial();
             if (hops.isEmpty() && !serial) {
@@ -139,8 +164,10 @@ public final class Simulator {
             }
             long time = startMicros;
             int running = 0;
-            for (Message message : compiled.sent()) {
-                int bytes = Wire.length(message, running, compiled.runningStatus());
+            for (Sending sending : sendings) {
+                Message message = sending.message();
+                time += sending.waitMillis() * 1_000L;
+                int bytes = Wire.length(message, running, runningStatus);
                 others.add(new Event.Sent(time, output, message, bytes));
                 time += serial ? Wire.micros(bytes) : 0;
                 running = Wire.running(message, running);

@@ -15,9 +15,9 @@ public record Story(List<String> intended, List<String> actual, List<String> pat
      */
     public static Story of(Plan plan, Proof proof) {
         return new Story(
-                proof.compiled().steps().stream().map(step -> plan.words(step.step())).toList(),
+                proof.steps().stream().map(step -> plan.words(step.step())).toList(),
                 proof.trace().stream().flatMap(event -> done(event).stream()).map(plan::words).toList(),
-                proof.compiled().steps().stream().flatMap(step -> step.way().stream()).distinct()
+                proof.steps().stream().flatMap(step -> step.way().stream()).distinct()
                         .map(way -> way.words(plan.rig())).toList());
     }
 

@@ -1,5 +1,6 @@
 package embrack.core.sim;
 
+import embrack.core.switches.Moment;
 import java.util.List;
 import java.util.SortedSet;
 import java.util.TreeSet;
@@ -24,6 +25,6 @@ public record Trial(RigState start, List<Press> presses) {
 
     /** Whether a place is right after some presses and wrong after others. */
     boolean alternatesAt(Place place) {
-        return presses.stream().map(press -> press.differences().contains(place)).distinct().count() > 1;
+        return presses.stream().filter(press -> press.moment() != Moment.RELEASE).map(press -> press.differences().contains(place)).distinct().count() > 1;
     }
 }

@@ -1,56 +1,115 @@
 package embrack.core.switches;
 
 import embrack.core.rig.DeviceId;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Stream;
 
-/**
- * All switches that are used, sorted by where they are; a switch that is not listed is blank.
- *
- * @param assignments at most one for a switch
- */
-public record Switches(List<Assignment> assignments) {
+/** All switches and other controls that are used, sorted by where they are; one that is not listed is blank. */
+public final class Switches {
 
     public static final Switches NONE = new Switches(List.of());
 
-    public Switches {
-        assignments = assignments.stream().filter(a -> !a.isBlank())
-                .sorted((a, b) -> a.at().compareTo(b.at())).toList();
-        for (int i = 1; i < assignments.size(); i++) {
-            if (assignments.get(i).at().equals(assignments.get(i - 1).at())) {
-                SwitchAt at = assignments.get(i).at();
-                throw new IllegalArgumentException("switch %d in bank %d of \"%s\" is there twice"
-                        .formatted(at.number(), at.bank(), at.board()));
+    private final Map<SwitchAt, Assignment> assignments = new LinkedHashMap<>();
+    private final Map<ControlAt, Travel> travels = new LinkedHashMap<>();
+
+    /**
+     * Switches and controls.
+     *
+     * @param assignments at most one for a switch
+     * @param travels at most one for a control
+     */
+    public Switches(List<Assignment> assignments, List<Travel> travels) {
+        assignments.stream().filter(a -> !a.isBlank()).sorted(Comparator.comparing(Assignment::at)).forEach(a -> {
+            if (this.assignments.put(a.at(), a) != null) {
+                throw new IllegalArgumentException("switch %d in bank %d of \"%s\" is there twice".formatted(a.at().number(), a.at().bank(), a.at().board()));
             }
-        }
+        });
+        travels.stream().filter(t -> !t.isBlank()).sorted(Comparator.comparing(Travel::at)).forEach(t -> {
+            if (this.travels.put(t.at(), t) != null) {
+                throw new IllegalArgumentException("%s of \"%s\" is there twice".formatted(t.at().words(), t.at().box()));
+            }
+        });
+    }
+
+    /** Switches alone. */
+    public Switches(List<Assignment> assignments) {
+        this(assignments, List.of());
+    }
+
+    /** The used switches, in order. */
+    public List<Assignment> assignments() {
+        return List.copyOf(assignments.values());
+    }
+
+    /** The used treadles, faders and knobs, in order. */
+    public List<Travel> travels() {
+        return List.copyOf(travels.values());
     }
 
     /** What a switch is for; blank when nothing was said. */
     public Assignment at(SwitchAt at) {
-        return assignments.stream().filter(a -> a.at().equals(at)).findFirst().orElse(Assignment.blank(at));
+        Assignment known = assignments.get(at);
+        return known == null ? Assignment.blank(at) : known;
+    }
+
+    /** What a control is for; blank when nothing was said. */
+    public Travel at(ControlAt at) {
+        Travel known = travels.get(at);
+        return known == null ? Travel.blank(at) : known;
     }
 
     /** The used switches of a board. */
     public List<Assignment> of(DeviceId board) {
-        return assignments.stream().filter(a -> a.at().board().equals(board)).toList();
+        return assignments.values().stream().filter(a -> a.at().board().equals(board)).toList();
+    }
+
+    /** The used controls of a box. */
+    public List<Travel> travelsOf(DeviceId box) {
+        return travels.values().stream().filter(t -> t.at().box().equals(box)).toList();
     }
 
     /** Switches, of whatever board, with a step on a device. */
     public List<Assignment> using(DeviceId device) {
-        return assignments.stream().filter(a -> a.uses(device)).toList();
+        return assignments.values().stream().filter(a -> a.uses(device)).toList();
+    }
+
+    /** Controls, of whatever box, that move a level of a device. */
+    public List<Travel> moving(DeviceId device) {
+        return travels.values().stream().filter(t -> t.targets().stream().anyMatch(target -> target.device().equals(device))).toList();
     }
 
     /** With one switch's assignment put in the place of what it had. */
     public Switches with(Assignment assignment) {
-        return new Switches(Stream.concat(
-                assignments.stream().filter(a -> !a.at().equals(assignment.at())), Stream.of(assignment)).toList());
+        return new Switches(Stream.concat(assignments.values().stream().filter(a -> !a.at().equals(assignment.at())), Stream.of(assignment)).toList(), travels());
     }
 
-    /** Without a device: its own switches, if it is a board, and all steps on it. */
+    /** With one control's use put in the place of what it had. */
+    public Switches with(Travel travel) {
+        return new Switches(assignments(), Stream.concat(travels.values().stream().filter(t -> !t.at().equals(travel.at())), Stream.of(travel)).toList());
+    }
+
+    /** Without a device: its own switches and controls, and all steps and levels on it. */
     public Switches without(DeviceId device) {
-        return new Switches(assignments.stream()
-                .filter(a -> !a.at().board().equals(device))
-                .map(a -> a.withSteps(a.steps().stream().filter(s -> !s.device().equals(device)).toList()))
-                .toList());
+        return new Switches(assignments.values().stream().filter(a -> !a.at().board().equals(device)).map(a -> a.without(device)).toList(),
+                travels.values().stream().filter(t -> !t.at().box().equals(device)).map(t -> t.without(device)).toList());
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Switches that && assignments.equals(that.assignments) && travels.equals(that.travels);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(assignments, travels);
+    }
+
+    @Override
+    public String toString() {
+        return "Switches[%s, %s]".formatted(assignments.values(), travels.values());
     }
 }

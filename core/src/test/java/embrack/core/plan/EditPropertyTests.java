@@ -14,6 +14,7 @@ import embrack.core.rig.Socket;
 import embrack.core.sim.Event;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
+import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
@@ -72,7 +73,7 @@ class EditPropertyTests {
                 Combinators.combine(sockets, sockets).as((a, b) -> new WiringEdit.Disconnect(a, b)),
                 Combinators.combine(switches, steps).as(SwitchEdit.AddStep::new),
                 Combinators.combine(switches, steps).as(SwitchEdit.AddStep::new),
-                Combinators.combine(switches, Arbitraries.integers().between(0, 3), steps).as(SwitchEdit.RemoveStep::new),
+                Combinators.combine(switches, Arbitraries.of(Moment.class), Arbitraries.integers().between(0, 3), steps).as(SwitchEdit.RemoveStep::new),
                 switches.map(SwitchEdit.ClearSwitch::new)));
         return edit.list().ofMaxSize(40);
     }

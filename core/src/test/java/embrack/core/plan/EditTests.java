@@ -23,6 +23,7 @@ import embrack.core.gear.library.Library;
 import embrack.core.midi.MessageType;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -66,7 +67,7 @@ class EditTests {
                         "Vocal mixer cannot do that; its chart has no line for it."),
                 Arguments.of(new SwitchEdit.AddStep(at(5), step(MIXER, "mute:input-1")), "step",
                         "Voice board has 4 switches in a bank, so there is no switch 5"),
-                Arguments.of(new SwitchEdit.RemoveStep(at(1), 0, step(MIXER, "open:main")), "step",
+                Arguments.of(new SwitchEdit.RemoveStep(at(1), Moment.PRESS, 0, step(MIXER, "open:main")), "step",
                         "This step was changed meanwhile. Look again and repeat."));
     }
 
@@ -109,7 +110,7 @@ class EditTests {
 
     @Test
     void stepsMoveUpOnePlaceAndTheFirstStaysFirst() {
-        Plan plan = MuteBoard.with(new SwitchEdit.RaiseStep(at(1), 2, step(MIXER, "open:input-1")), new SwitchEdit.RaiseStep(at(1), 0, step(MIXER, "open:return-1")));
+        Plan plan = MuteBoard.with(new SwitchEdit.RaiseStep(at(1), Moment.PRESS, 2, step(MIXER, "open:input-1")), new SwitchEdit.RaiseStep(at(1), Moment.PRESS, 0, step(MIXER, "open:return-1")));
         assertThat(plan.switches().at(at(1)).steps()).extracting(s -> s.action().key())
                 .containsExactly("open:return-1", "open:input-1", "open:return-2", "open:main");
     }
@@ -134,9 +135,9 @@ class EditTests {
                 new SwitchEdit.AddStep(new SwitchAt(new DeviceId("steps"), 3, 2), step(new DeviceId("sounds"), "select:preset-0")),
                 new SwitchEdit.AddStep(new SwitchAt(new DeviceId("steps"), 3, 1), step(new DeviceId("sounds"), "select:preset-0")));
         List<CompiledSwitch> compiled = new Compiler(plan).all();
-        assertThat(compiled.get(1).steps().getFirst().messages()).extracting(m -> m.hex()).containsExactly("C2 00");
-        assertThat(compiled.get(1).steps().getFirst().obstacle()).contains(new Obstacle.NoPath());
-        assertThat(compiled.get(0).steps().getFirst().obstacle()).contains(new Obstacle.SendsItsOwn(MessageType.PROGRAM_CHANGE, 1));
+        assertThat(compiled.get(1).allSteps().getFirst().messages()).extracting(m -> m.hex()).containsExactly("C2 00");
+        assertThat(compiled.get(1).allSteps().getFirst().obstacle()).contains(new Obstacle.NoPath());
+        assertThat(compiled.get(0).allSteps().getFirst().obstacle()).contains(new Obstacle.SendsItsOwn(MessageType.PROGRAM_CHANGE, 1));
         assertThat(new FactoryRun(MessageType.CONTROL_CHANGE, List.of(80, 81)).number(2, 1, BankChange.NUMBERS)).isEqualTo(82);
     }
 

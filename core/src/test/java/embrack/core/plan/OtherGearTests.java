@@ -65,24 +65,24 @@ class OtherGearTests {
         plan = new GearEdit.SwapHardware(BOARD, Library.FOUR_SWITCH_DESK_BOARD).apply(MuteBoard.edited(plan, new SwitchEdit.ClearSwitch(at(1))));
         plan = MuteBoard.edited(plan, new GearEdit.ChangeSetting(BOX, SettingId.RECEIVE_CHANNEL, "2"), new SwitchEdit.AddStep(at(4), step(BOX, "select:preset-130")));
         CompiledSwitch four = new Compiler(plan).compile(plan.switches().at(at(4)));
-        assertThat(four.steps()).extracting(s -> s.obstacle().map(Object::toString).orElse("-")).containsExactly("-", "OneTooMany[]");
+        assertThat(four.allSteps()).extracting(s -> s.obstacle().map(Object::toString).orElse("-")).containsExactly("-", "OneTooMany[]");
         assertThat(four.sent()).hasSize(1);
         assertThat(Report.of(plan).findings()).extracting(Finding::what).contains("The switch needs 3 messages; Voice board sends at most 2 in one press.");
     }
 
     @ParameterizedTest
-    @CsvSource({"alternating, 1", "MOMENTARY, 0", "1, 1"})
+    @CsvSource({"external, 1", "INTERNAL, 0", "1, 1"})
     void settingsWithWordsTakeTheWordOrItsNumber(String typed, int value) {
-        Plan plan = new GearEdit.ChangeSetting(BOX, new SettingId("input-7-mode"), typed).apply(with("loop-table-five-tracks"));
-        assertThat(plan.rig().setting(BOX, new SettingId("input-7-mode"))).contains(value);
+        Plan plan = new GearEdit.ChangeSetting(BOX, new SettingId("surface-mode"), typed).apply(with("keyboard-workstation"));
+        assertThat(plan.rig().setting(BOX, new SettingId("surface-mode"))).contains(value);
     }
 
     @Test
     void settingsRefuseWhatIsNotOnTheBox() {
-        Plan plan = with("loop-table-five-tracks");
-        assertRefused(plan, "input-7-mode", "sometimes", "Write a whole number in digits.");
-        assertRefused(plan, "input-7-mode", "2", "Input 7 mode goes from momentary to alternating; 2 is not on the box.");
-        assertRefused(plan, "input-7-low-value", "128", "Input 7 low value goes from 0 to 127; 128 is not on the box.");
+        Plan plan = with("keyboard-workstation");
+        assertRefused(plan, "surface-mode", "sometimes", "Write a whole number in digits.");
+        assertRefused(plan, "surface-mode", "2", "Surface mode goes from internal to external; 2 is not on the box.");
+        assertRefused(plan, "zone-1-channel", "17", "Zone 1 channel goes from 1 to 16; 17 is not on the box.");
     }
 
     private static void assertRefused(Plan plan, String setting, String typed, String words) {
@@ -91,11 +91,12 @@ class OtherGearTests {
 
     @Test
     void sheetsSayWhatEachMemoryNeedsAndEveryMessage() {
-        Plan plan = MuteBoard.edited(with("loop-table-five-tracks"), new GearEdit.ChangeSetting(BOX, SettingId.RECEIVE_CHANNEL, "2"));
+        Plan plan = MuteBoard.edited(with("keyboard-workstation"), new GearEdit.ChangeSetting(BOX, SettingId.RECEIVE_CHANNEL, "2"));
         Sheet box = Sheets.of(Report.of(plan)).stream().filter(s -> s.title().equals("Box")).findFirst().orElseThrow();
-        List<String> set = ((Section.Todo) box.sections().getFirst()).lines();
-        assertThat(set).contains("Set MIDI receive channel to 2.", "Set Input 1 mode to momentary in each memory that is used.");
-        assertThat(((Section.Todo) box.sections().getLast()).lines()).containsExactly("Press MEMORY and WRITE together; each memory is written for itself.");
+        assertThat(box.sections().getFirst().lines()).extracting(Section.Line::words)
+                .contains("Set MIDI receive channel to 2.", "Set Zone 1 channel to 1 in each memory that is used.");
+        assertThat(box.sections().getLast().lines()).extracting(Section.Line::words)
+                .containsExactly("Press WRITE, choose the setup, press WRITE again; without it the setup is gone at power-off.");
 
         Plan modeller = MuteBoard.edited(with("floor-modeller"), new GearEdit.ChangeSetting(BOX, SettingId.RECEIVE_CHANNEL, "2"),
                 new SwitchEdit.AddStep(new SwitchAt(BOARD, 2, 1), step(BOX, "select:preset-130")));

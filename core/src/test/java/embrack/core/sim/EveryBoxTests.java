@@ -201,7 +201,7 @@ class EveryBoxTests {
     private static Model anything() {
         var board = new Board(32, 8, IntStream.rangeClosed(1, 128).mapToObj(i -> new TapeLabel(String.valueOf(i))).toList(), BankChange.ASSIGNMENTS,
                 new TreeSet<>(EnumSet.allOf(MessageType.class)), 128, new TreeSet<>(EnumSet.of(Gesture.PRESS)), new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT)),
-                Optional.empty(), SendChannel.EACH_MESSAGE, RunningStatus.NOT_USED, ProgramCounting.FROM_ONE, ValueDisplay.PLAIN);
+                Optional.empty(), SendChannel.EACH_MESSAGE, RunningStatus.NOT_USED, ProgramCounting.FROM_ONE, ValueDisplay.PLAIN, 0, 0);
         return new Model(new ModelId("anything"), new TapeLabel("Sends anything"), Kind.FLOOR_BOARD, Sockets.of(OUT),
                 new Surface(Optional.of(board), List.of()), Memory.of(), Answers.NOTHING, Optional.empty());
     }

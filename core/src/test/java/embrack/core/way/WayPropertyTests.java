@@ -19,6 +19,7 @@ import embrack.core.rig.Rig;
 import embrack.core.sim.Event;
 import embrack.core.sim.RigState;
 import embrack.core.sim.Simulator;
+import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
 import java.util.Map;
@@ -96,10 +97,10 @@ class WayPropertyTests {
         Plan plan = RandomRigs.of(seed, boxes);
         Ways ways = new Ways(plan.rig());
         for (CompiledSwitch compiled : new Compiler(plan).all()) {
-            if (compiled.isObstructed() || compiled.sent().size() != 1) {
+            if (compiled.isObstructed(List.of(Moment.PRESS)) || compiled.sent().size() != 1) {
                 continue;
             }
-            DeviceId receiver = compiled.steps().getFirst().step().device();
+            DeviceId receiver = compiled.allSteps().getFirst().step().device();
             List<Way> all = ways.all(compiled.at().board(), receiver, 2);
             if (all.size() == 1) {
                 Timing timing = new Timing(ways);
@@ -113,7 +114,7 @@ class WayPropertyTests {
     }
 
     private static Set<SwitchAt> working(Plan plan) {
-        return new Compiler(plan).all().stream().filter(compiled -> !compiled.isObstructed()).map(CompiledSwitch::at).collect(Collectors.toCollection(TreeSet::new));
+        return new Compiler(plan).all().stream().filter(compiled -> !compiled.isObstructed(List.of(Moment.PRESS))).map(CompiledSwitch::at).collect(Collectors.toCollection(TreeSet::new));
     }
 
     private static Set<SwitchAt> workingWithout(Plan plan, Set<DeviceId> dead) {

@@ -27,6 +27,8 @@ final class ReportJson {
         report.findings().forEach(finding -> finding(findings.addObject(), finding));
         ArrayNode proofs = root.putArray("proofs");
         report.proofs().forEach(proof -> proof(proofs.addObject(), report.plan(), proof));
+        ArrayNode controls = root.putArray("controls");
+        report.travels().forEach(proof -> controls.addObject().put("control", report.plan().words(proof.at())).put("verdict", proof.verdict().words()));
         return new JsonMapper().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
     }
 
@@ -37,11 +39,11 @@ final class ReportJson {
 
     private static void proof(ObjectNode f, Plan plan, Proof proof) {
         Story story = Story.of(plan, proof);
-        f.put("trigger", plan.words(proof.at())).put("verdict", proof.verdict().words());
+        f.put("trigger", plan.words(proof.at()) + ReportText.gesture(proof)).put("verdict", proof.verdict().words());
         texts(f.putArray("intended"), story.intended());
         texts(f.putArray("actual"), story.actual());
         ArrayNode messages = f.putArray("messages");
-        proof.compiled().sent().forEach(message -> {
+        proof.compiled().sent(proof.moment()).forEach(message -> {
             ShownMessage shown = ShownMessage.on(plan.board(proof.at().board()), message);
             ObjectNode m = messages.addObject().put("type", shown.type());
             if (!shown.channel().isEmpty()) {

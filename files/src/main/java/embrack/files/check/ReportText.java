@@ -6,6 +6,8 @@ import embrack.core.check.rule.Severity;
 import embrack.core.midi.Wire;
 import embrack.core.name.Words;
 import embrack.core.sim.Proof;
+import embrack.core.sim.TravelProof;
+import embrack.core.switches.Moment;
 import java.util.Locale;
 
 /** A report for a person at a terminal. */
@@ -24,9 +26,18 @@ final class ReportText {
         }
         text.append("\n");
         for (Proof proof : report.proofs()) {
-            text.append("%-11s  %s  (%s, %s)\n".formatted(proof.verdict().words(), report.plan().words(proof.at()),
-                    Words.count(proof.compiled().sent().size(), "message"), Wire.millis(proof.worstMicros())));
+            text.append("%-11s  %s%s  (%s, %s)\n".formatted(proof.verdict().words(), report.plan().words(proof.at()), gesture(proof),
+                    Words.count(proof.messages(), "message"), Wire.millis(proof.worstMicros())));
+        }
+        for (TravelProof proof : report.travels()) {
+            text.append("%-11s  %s  (%s)\n".formatted(proof.verdict().words(), report.plan().words(proof.at()),
+                    Words.count(proof.compiled().targets().size(), "level")));
         }
         return text.toString();
+    }
+
+    /** What is done with the switch, where that is not a press. */
+    static String gesture(Proof proof) {
+        return proof.moment() == Moment.PRESS ? "" : ", " + proof.moment().words();
     }
 }

@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
 public final class FileWords {
 
     /** Message types by the words that stand for them. */
-    static final Map<String, MessageType> MESSAGE_TYPES = Arrays.stream(MessageType.values())
+    public static final Map<String, MessageType> MESSAGE_TYPES = Arrays.stream(MessageType.values())
             .collect(Collectors.toUnmodifiableMap(FileWords::word, Function.identity()));
 
     private FileWords() {

@@ -14,7 +14,7 @@ public final class ModelFile {
     public static final String FORMAT = "embrack-model";
 
     /** The version that is written, and the newest that can be read. */
-    public static final int VERSION = 2;
+    public static final int VERSION = 3;
 
     private ModelFile() {
     }

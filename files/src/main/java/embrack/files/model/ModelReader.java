@@ -24,6 +24,7 @@ import embrack.core.gear.Scope;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.Shaping;
 import embrack.core.gear.SharedSocket;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
@@ -59,6 +60,7 @@ public final class ModelReader {
     private static final Map<String, Gesture> GESTURES = FileWords.byWord(Gesture.values());
     private static final Map<String, SwitchMode> MODES = FileWords.byWord(SwitchMode.values());
     private static final Map<String, ControlType> CONTROL_TYPES = FileWords.byWord(ControlType.values());
+    private static final Map<String, Shaping> SHAPINGS = FileWords.byWord(Shaping.values());
     private static final Map<String, Scope> SCOPES = FileWords.byWord(Scope.values());
     private static final Map<String, Power.Source> SOURCES = FileWords.byWord(Power.Source.values());
 
@@ -128,8 +130,10 @@ public final class ModelReader {
             default -> throw new IllegalArgumentException("must be 0 or 1, was " + first);
         });
         var display = f.oneOf("display", DISPLAYS);
+        int longestWait = f.integerOr("longestWaitMillis", 0);
+        int characters = f.integerOr("labelCharacters", 0);
         return f.fit(() -> new Board(switches, columns, names, changes, new TreeSet<>(sends), perPress, gestures, modes, run, channel, running,
-                programs, display));
+                programs, display, longestWait, characters));
     }
 
     private static FactoryRun factoryRun(Fields f) {
@@ -145,7 +149,8 @@ public final class ModelReader {
         var sends = f.severalOf("sends", FileWords.MESSAGE_TYPES);
         Optional<Integer> channel = f.holds("channel") ? Optional.of(f.integer("channel")) : Optional.empty();
         Optional<Channel> own = f.fit("channel", () -> channel.map(Channel::new));
-        return f.fit(() -> new ControlGroup(type, count, columns, new TreeSet<>(sends), own));
+        Shaping shaping = f.holds("shaping") ? f.oneOf("shaping", SHAPINGS) : Shaping.NONE;
+        return f.fit(() -> new ControlGroup(type, count, columns, new TreeSet<>(sends), own, shaping));
     }
 
     static Memory memory(Fields f) {

@@ -8,6 +8,7 @@ import embrack.core.gear.Port;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.Scope;
 import embrack.core.gear.Setting;
+import embrack.core.gear.Shaping;
 import embrack.core.midi.MessageType;
 import embrack.core.midi.Wire.RunningStatus;
 import java.util.Collection;
@@ -86,12 +87,21 @@ public final class ModelWriter {
         });
         f.put("sendChannel", FileWords.word(board.sendChannel())).put("runningStatus", board.runningStatus() == RunningStatus.USED)
                 .put("programsFrom", board.programs().first()).put("display", FileWords.word(board.display()));
+        if (board.longestWaitMillis() > 0) {
+            f.put("longestWaitMillis", board.longestWaitMillis());
+        }
+        if (board.labelCharacters() > 0) {
+            f.put("labelCharacters", board.labelCharacters());
+        }
     }
 
     private static void group(ObjectNode f, ControlGroup group) {
         f.put("type", FileWords.word(group.type())).put("count", group.count()).put("columns", group.columns());
         types(f, group.sends());
         group.channel().ifPresent(channel -> f.put("channel", channel.number()));
+        if (group.shaping() != Shaping.NONE) {
+            f.put("shaping", FileWords.word(group.shaping()));
+        }
     }
 
     private static void setting(ObjectNode f, Setting setting) {

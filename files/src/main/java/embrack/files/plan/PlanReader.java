@@ -1,16 +1,26 @@
 package embrack.files.plan;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.Learned;
+import embrack.core.chart.LessonId;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
+import embrack.core.chart.Response;
 import embrack.core.chart.Verb;
+import embrack.core.gear.ControlType;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Route;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.SwitchMode;
+import embrack.core.level.Curve;
+import embrack.core.level.Law;
+import embrack.core.level.Range;
+import embrack.core.level.Takeover;
 import embrack.core.midi.Channel;
+import embrack.core.midi.MessageType;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit.AddDevice;
 import embrack.core.plan.Plan;
@@ -29,9 +39,16 @@ import embrack.core.rig.Sound;
 import embrack.core.rig.Spot;
 import embrack.core.rig.Traffic;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.Duty;
+import embrack.core.switches.Moment;
+import embrack.core.switches.School;
+import embrack.core.switches.Schools;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
+import embrack.core.switches.Target;
+import embrack.core.switches.Travel;
 import embrack.files.json.Fields;
 import embrack.files.model.EarlierModel;
 import embrack.files.model.FileWords;
@@ -57,6 +74,13 @@ final class PlanReader {
     private static final Map<String, Traffic> TRAFFIC = FileWords.byWord(Traffic.values());
     private static final Map<String, Sound> SOUNDS = FileWords.byWord(Sound.values());
     private static final Map<String, Ear> EARS = FileWords.byWord(Ear.values());
+    private static final Map<String, Duty> DUTIES = FileWords.byWord(Duty.values());
+    private static final Map<String, SwitchMode> MODES = FileWords.byWord(SwitchMode.values());
+    private static final Map<String, ControlType> CONTROLS = FileWords.byWord(ControlType.values());
+    private static final Map<String, Takeover> TAKEOVERS = FileWords.byWord(Takeover.values());
+    private static final Map<String, Curve> CURVES = FileWords.byWord(Curve.values());
+    private static final Map<String, Law> LAWS = FileWords.byWord(Law.values());
+    private static final Map<String, School> SCHOOLS = FileWords.byWord(School.values());
 
     private Rig rig;
     private final Map<ModelId, Model> models = new LinkedHashMap<>();
@@ -91,7 +115,9 @@ final class PlanReader {
             file.objects("pairs", AddDevice.MAX_DEVICES, reader::pair);
         }
         List<Assignment> assignments = file.objects("switches", MAX_SWITCHES, reader::assignment);
-        return new Plan(reader.rig, file.fit("switches", () -> new Switches(assignments)));
+        List<Travel> travels = file.holds("controls") ? file.objects("controls", MAX_SWITCHES, reader::travel) : List.of();
+        Set<School> others = file.holds("otherSchools") ? new TreeSet<>(file.severalOf("otherSchools", SCHOOLS)) : Set.of();
+        return new Plan(reader.rig, file.fit("switches", () -> new Switches(assignments, travels)), new Schools(others));
     }
 
     private Model model(Fields f, int version) {
@@ -133,7 +159,7 @@ final class PlanReader {
         f.eachField("labels", (values, key) -> labels.put(values.fit(key, () -> part(model, key)).id(), values.text(key, TapeLabel::new)));
         Area area = f.holds("area") ? f.oneOf("area", AREAS) : Area.FLOOR;
         homes.add(new Home(f, id, f.optionalText("livesIn", DeviceId::new)));
-        Device device = new Device(id, name, model.id(), settings, labels, Spot.in(area), sieves(f), feeds(f));
+        Device device = new Device(id, name, model.id(), settings, labels, Spot.in(area), sieves(f), feeds(f), learned(f), f.integerOr("memoriesUsed", 0));
         rig = f.fit(() -> rig.withDevice(device, model));
         return device;
     }
@@ -160,6 +186,24 @@ final class PlanReader {
                     new Feed(new TreeSet<>(p.severalOf("sounds", SOUNDS)), new TreeSet<>(p.severalOf("to", EARS)))));
         }
         return feeds;
+    }
+
+    private static SortedMap<LessonId, Learned> learned(Fields f) {
+        SortedMap<LessonId, Learned> learned = new TreeMap<>();
+        if (f.holds("learned")) {
+            f.objects("learned", 512, p -> {
+                LessonId lesson = new LessonId(p.text("verb", Verb::parse), p.text("part", PartId::new));
+                MessageType type = p.oneOf("type", FileWords.MESSAGE_TYPES);
+                Optional<Integer> channel = p.holds("channel") ? Optional.of(p.integer("channel")) : Optional.empty();
+                int number = p.integer("number");
+                boolean alternating = p.boolOr("alternating", false);
+                int low = p.integerOr("low", 0);
+                int high = p.integerOr("high", 127);
+                boolean pinned = p.boolOr("pinned", false);
+                return learned.put(lesson, p.fit(() -> new Learned(type, channel.map(Channel::new), number, new Response(alternating, low, high), pinned)));
+            });
+        }
+        return learned;
     }
 
     private Pair pair(Fields f) {
@@ -208,8 +252,17 @@ final class PlanReader {
         int bank = f.integer("bank");
         int number = f.integer("switch");
         Optional<TapeLabel> label = f.optionalText("label", TapeLabel::new);
-        List<Step> steps = f.objects("steps", Assignment.MAX_STEPS, this::step);
-        Assignment assignment = f.fit(() -> new Assignment(new SwitchAt(board, bank, number), label, steps));
+        Optional<TapeLabel> shortLabel = f.optionalText("shortLabel", TapeLabel::new);
+        Optional<Duty> duty = f.holds("duty") ? Optional.of(f.oneOf("duty", DUTIES)) : Optional.empty();
+        Optional<SwitchMode> mode = f.holds("mode") ? Optional.of(f.oneOf("mode", MODES)) : Optional.empty();
+        SortedMap<Moment, List<Step>> moments = new TreeMap<>();
+        moments.put(Moment.PRESS, f.objects("steps", Assignment.MAX_STEPS, this::step));
+        PlanWriter.STEPS_ON.forEach((moment, field) -> {
+            if (f.holds(field)) {
+                moments.put(moment, f.objects(field, Assignment.MAX_STEPS, this::step));
+            }
+        });
+        Assignment assignment = f.fit(() -> new Assignment(new SwitchAt(board, bank, number), label, shortLabel, duty, mode, moments));
         f.fit(() -> new Plan(rig, new Switches(List.of(assignment))));
         return assignment;
     }
@@ -219,7 +272,33 @@ final class PlanReader {
         Verb verb = f.text("verb", Verb::parse);
         PartId part = f.text("part", id -> today(rig.device(device).model(), id));
         Optional<Integer> amount = f.holds("amount") ? Optional.of(f.integer("amount")) : Optional.empty();
-        return new Step(device, f.fit(() -> new Action(verb, part, amount)));
+        int wait = f.integerOr("waitMillis", 0);
+        return f.fit(() -> new Step(device, new Action(verb, part, amount), wait));
+    }
+
+    private Travel travel(Fields f) {
+        DeviceId box = device(f, "box");
+        ControlType type = f.oneOf("type", CONTROLS);
+        int bank = f.integer("bank");
+        int number = f.integer("number");
+        Optional<TapeLabel> label = f.optionalText("label", TapeLabel::new);
+        Takeover takeover = f.oneOf("takeover", TAKEOVERS);
+        List<Target> targets = f.objects("levels", Travel.MAX_TARGETS, this::target);
+        Travel travel = f.fit(() -> new Travel(new ControlAt(box, type, bank, number), label, takeover, targets));
+        f.fit(() -> new Plan(rig, new Switches(List.of(), List.of(travel))));
+        return travel;
+    }
+
+    private Target target(Fields f) {
+        DeviceId device = device(f, "device");
+        PartId part = f.text("part", PartId::new);
+        int from = f.integer("from");
+        int to = f.integer("to");
+        Curve curve = f.oneOf("curve", CURVES);
+        Law law = f.oneOf("law", LAWS);
+        int top = f.integer("topDecibels");
+        Optional<Integer> cap = f.holds("capDecibels") ? Optional.of(f.integer("capDecibels")) : Optional.empty();
+        return f.fit(() -> new Target(device, part, new Range(from, to, curve), law, top, cap));
     }
 
     private DeviceId device(Fields f, String name) {

@@ -1,5 +1,8 @@
 package embrack.files.plan;
 
+import embrack.core.chart.Learned;
+import embrack.core.chart.LessonId;
+import embrack.core.chart.Response;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Route;
 import embrack.core.plan.Plan;
@@ -9,16 +12,24 @@ import embrack.core.rig.Link;
 import embrack.core.rig.Sieve;
 import embrack.core.rig.Socket;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.Moment;
+import embrack.core.switches.Step;
+import embrack.core.switches.Travel;
 import embrack.files.model.FileWords;
 import embrack.files.model.ModelWriter;
 import java.util.Collection;
+import java.util.Map;
 import java.util.function.BiConsumer;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Writes a plan as the fields of its file, version 3, always in the same order. */
+/** Writes a plan as the fields of its file, version 4, always in the same order. */
 final class PlanWriter {
+
+    /** What the steps of the moments other than the press are called. */
+    static final Map<Moment, String> STEPS_ON = Map.of(Moment.AGAIN, "stepsAgain", Moment.RELEASE, "stepsOnRelease", Moment.HOLD, "stepsOnHold",
+            Moment.DOUBLE_PRESS, "stepsOnDoublePress");
 
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
@@ -35,6 +46,13 @@ final class PlanWriter {
             list(file, "pairs", plan.rig().pairs(), (f, pair) -> f.put("first", pair.first().text()).put("second", pair.second().text()));
         }
         list(file, "switches", plan.switches().assignments(), PlanWriter::assignment);
+        if (!plan.switches().travels().isEmpty()) {
+            list(file, "controls", plan.switches().travels(), PlanWriter::travel);
+        }
+        if (!plan.schools().others().isEmpty()) {
+            ArrayNode schools = file.putArray("otherSchools");
+            plan.schools().others().forEach(school -> schools.add(FileWords.word(school)));
+        }
         return file;
     }
 
@@ -56,6 +74,12 @@ final class PlanWriter {
         if (!device.feeds().isEmpty()) {
             list(f, "feeds", device.feeds().entrySet(), (p, e) -> feed(p, e.getKey(), e.getValue()));
         }
+        if (!device.learned().isEmpty()) {
+            list(f, "learned", device.learned().entrySet(), (p, e) -> learned(p, e.getKey(), e.getValue()));
+        }
+        if (device.memoriesUsed() > 0) {
+            f.put("memoriesUsed", device.memoriesUsed());
+        }
     }
 
     private static void sieve(ObjectNode f, Route route, Sieve sieve) {
@@ -68,6 +92,18 @@ final class PlanWriter {
             sieve.channels().forEach(channels::add);
         }
         sieve.onto().ifPresent(channel -> f.put("onto", channel.number()));
+    }
+
+    private static void learned(ObjectNode f, LessonId lesson, Learned message) {
+        f.put("verb", lesson.verb().key()).put("part", lesson.part().text()).put("type", FileWords.word(message.type()));
+        message.channel().ifPresent(channel -> f.put("channel", channel.number()));
+        f.put("number", message.number());
+        if (!message.response().equals(Response.PLAIN)) {
+            f.put("alternating", message.response().alternating()).put("low", message.response().low()).put("high", message.response().high());
+        }
+        if (message.pinned()) {
+            f.put("pinned", true);
+        }
     }
 
     private static void feed(ObjectNode f, PortId output, Feed feed) {
@@ -93,9 +129,33 @@ final class PlanWriter {
     private static void assignment(ObjectNode f, Assignment assignment) {
         f.put("board", assignment.at().board().text()).put("bank", assignment.at().bank()).put("switch", assignment.at().number());
         assignment.label().ifPresent(label -> f.put("label", label.text()));
-        list(f, "steps", assignment.steps(), (s, step) -> {
-            s.put("device", step.device().text()).put("verb", step.action().verb().key()).put("part", step.action().part().text());
-            step.action().amount().ifPresent(amount -> s.put("amount", amount));
+        assignment.shortLabel().ifPresent(label -> f.put("shortLabel", label.text()));
+        assignment.duty().ifPresent(duty -> f.put("duty", FileWords.word(duty)));
+        assignment.mode().ifPresent(mode -> f.put("mode", FileWords.word(mode)));
+        list(f, "steps", assignment.steps(Moment.PRESS), PlanWriter::step);
+        assignment.moments().forEach((moment, steps) -> {
+            if (moment != Moment.PRESS) {
+                list(f, STEPS_ON.get(moment), steps, PlanWriter::step);
+            }
+        });
+    }
+
+    private static void step(ObjectNode f, Step step) {
+        f.put("device", step.device().text()).put("verb", step.action().verb().key()).put("part", step.action().part().text());
+        step.action().amount().ifPresent(amount -> f.put("amount", amount));
+        if (step.waitMillis() > 0) {
+            f.put("waitMillis", step.waitMillis());
+        }
+    }
+
+    private static void travel(ObjectNode f, Travel travel) {
+        f.put("box", travel.at().box().text()).put("type", FileWords.word(travel.at().type())).put("bank", travel.at().bank()).put("number", travel.at().number());
+        travel.label().ifPresent(label -> f.put("label", label.text()));
+        f.put("takeover", FileWords.word(travel.takeover()));
+        list(f, "levels", travel.targets(), (t, target) -> {
+            t.put("device", target.device().text()).put("part", target.part().text()).put("from", target.range().from()).put("to", target.range().to())
+                    .put("curve", FileWords.word(target.range().curve())).put("law", FileWords.word(target.law())).put("topDecibels", target.topDecibels());
+            target.capDecibels().ifPresent(cap -> t.put("capDecibels", cap));
         });
     }
 

@@ -229,7 +229,7 @@ class PlanFileTests {
     }
 
     private static Schema schema() {
-        try (InputStream in = PlanFile.class.getResourceAsStream("/embrack/files/schema/plan-3.schema.json")) {
+        try (InputStream in = PlanFile.class.getResourceAsStream("/embrack/files/schema/plan-4.schema.json")) {
             return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
                     .getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8), InputFormat.JSON);
         } catch (IOException e) {

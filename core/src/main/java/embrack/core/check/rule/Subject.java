@@ -2,17 +2,20 @@ package embrack.core.check.rule;
 
 import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
+import embrack.core.sim.TravelProof;
 import embrack.core.way.Ways;
 import java.util.List;
 
 /**
  * What rules look at: a plan and the proofs of its switches.
  *
+ * @param travels the proofs of its treadles, faders and knobs
  * @param ways the ways through its rig
  */
-public record Subject(Plan plan, List<Proof> proofs, Ways ways) {
+public record Subject(Plan plan, List<Proof> proofs, List<TravelProof> travels, Ways ways) {
 
     public Subject {
         proofs = List.copyOf(proofs);
+        travels = List.copyOf(travels);
     }
 }

@@ -9,6 +9,7 @@ import embrack.core.check.rule.Subject;
 import embrack.core.gear.SettingId;
 import embrack.core.name.Words;
 import embrack.core.plan.GearEdit;
+import embrack.core.plan.NumberEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Place;
@@ -37,7 +38,7 @@ final class AlsoMoves implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Map<Stopped.Ends, List<Proof>> byEnds = new LinkedHashMap<>();
-        subject.proofs().stream().filter(proof -> proof.verdict() == Verdict.ALSO).forEach(proof ->
+        subject.proofs().stream().filter(proof -> proof.verdict() == Verdict.ALSO && !ModeUndoes.explains(subject.plan(), proof)).forEach(proof ->
                 proof.wrongPlaces().stream().map(Place::device).distinct().forEach(device -> byEnds
                         .computeIfAbsent(new Stopped.Ends(proof.at().board(), device), e -> new ArrayList<>()).add(proof)));
         return byEnds.entrySet().stream().map(e -> finding(subject.plan(), e.getKey(), e.getValue()));
@@ -49,7 +50,8 @@ final class AlsoMoves implements Rule {
                 .map(place -> plan.rig().partName(place.device(), place.part()).text())
                 .collect(Collectors.toCollection(TreeSet::new));
         boolean uninvolved = proofs.stream().noneMatch(p -> p.targets().stream().anyMatch(t -> t.device().equals(ends.device())));
-        Optional<Remedy> remedy = uninvolved && !hearsAll(plan, ends.device()) ? ownChannel(plan, ends.device()) : Optional.empty();
+        Optional<Remedy> remedy = otherNumber(plan, proofs.getFirst(), ends.device())
+                .or(() -> uninvolved && !hearsAll(plan, ends.device()) ? ownChannel(plan, ends.device()) : Optional.empty());
         return new Finding(info(), Severity.LOOK, plan.words(proofs.stream().map(Proof::at).toList()),
                 "%s moves too: %s.".formatted(plan.rig().name(ends.device()), Words.list(parts)),
                 hearsAll(plan, ends.device())
@@ -57,9 +59,18 @@ final class AlsoMoves implements Rule {
                         : uninvolved
                         ? "The messages reach %s as well, and it listens to the same channel.".formatted(plan.rig().name(ends.device()))
                         : "One of the messages means more to %s than its chart says.".formatted(plan.rig().name(ends.device())),
-                remedy.map(r -> "Give %s a channel of its own.".formatted(plan.rig().name(ends.device())))
+                remedy.map(r -> r.edit() instanceof NumberEdit ? "Have it learn another number." : "Give %s a channel of its own.".formatted(plan.rig().name(ends.device())))
                         .orElse("Look at what these parts answer to, and keep the messages apart."),
                 proofs.stream().map(Proof::at).toList(), remedy);
+    }
+
+    /** Another number for what was learned, by the box that moves too or by the one that was meant. */
+    private static Optional<Remedy> otherNumber(Plan plan, Proof proof, DeviceId also) {
+        return Stream.concat(Stream.of(also), proof.targets().stream().map(Place::device)).distinct()
+                .flatMap(device -> plan.rig().device(device).learned().entrySet().stream()
+                        .filter(e -> proof.compiled().sent().stream().anyMatch(m -> m.type() == e.getValue().type() && m.data1() == e.getValue().number()))
+                        .map(e -> new NumberEdit.PinNumber(device, e.getKey(), e.getValue().type(), "", "")))
+                .filter(edit -> Mending.works(plan, edit, proof.at())).findFirst().map(edit -> new Remedy("Choose another number", edit));
     }
 
     private static boolean hearsAll(Plan plan, DeviceId device) {

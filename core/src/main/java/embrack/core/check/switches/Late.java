@@ -22,7 +22,7 @@ final class Late implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.proofs().stream().filter(proof -> proof.verdict() == Verdict.LATE)
+        return subject.proofs().stream().filter(proof -> proof.verdict() == Verdict.LATE && !HeldBack.explains(proof))
                 .map(proof -> new Finding(info(), Severity.LOOK, subject.plan().words(proof.at()),
                         "The last of %d messages arrives %s after the press.".formatted(
                                 proof.compiled().sent().size(), Wire.millis(proof.worstMicros())),

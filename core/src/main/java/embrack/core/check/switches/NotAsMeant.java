@@ -36,12 +36,18 @@ final class NotAsMeant implements Rule {
     public Stream<Finding> check(Subject subject) {
         return subject.proofs().stream()
                 .filter(proof -> VERDICTS.contains(proof.verdict()))
-                .filter(proof -> Deafness.of(proof).findAny().isEmpty() && !usesContradictedLine(subject.plan(), proof))
+                .filter(proof -> isUnexplained(subject.plan(), proof))
                 .map(proof -> finding(subject.plan(), proof));
     }
 
+    /** Whether no other rule has a better word for it. */
+    private static boolean isUnexplained(Plan plan, Proof proof) {
+        return Deafness.of(proof).findAny().isEmpty() && !usesContradictedLine(plan, proof) && !ModeUndoes.explains(plan, proof)
+                && DeadInput.culprit(plan, proof).isEmpty();
+    }
+
     private static boolean usesContradictedLine(Plan plan, Proof proof) {
-        return proof.compiled().steps().stream().map(CompiledStep::step)
+        return proof.steps().stream().map(CompiledStep::step)
                 .anyMatch(step -> plan.rig().model(step.device()).contradictedActions().contains(step.action()));
     }
 
@@ -72,7 +78,7 @@ final class NotAsMeant implements Rule {
     }
 
     private static String meantFor(Plan plan, Proof proof, Message message, DeviceId hearer) {
-        return proof.compiled().steps().stream()
+        return proof.steps().stream()
                 .filter(step -> step.messages().contains(message))
                 .map(step -> step.step().device())
                 .filter(device -> !device.equals(hearer)).findFirst()

@@ -1,11 +1,14 @@
 package embrack.core.check.switches;
 
+import embrack.core.chart.LessonId;
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.name.Words;
+import embrack.core.plan.NumberEdit;
 import embrack.core.plan.Obstacle;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -34,6 +37,10 @@ final class NothingLearned implements Rule {
         return byDevice.entrySet().stream().map(e -> finding(subject.plan(), e.getKey(), e.getValue()));
     }
 
+    private static boolean canBeChosen(Plan plan, DeviceId device, List<Stopped<Obstacle.NothingLearned>> stopped) {
+        return plan.settled().rig().device(device).learned().containsKey(LessonId.of(stopped.getFirst().step().step().action()));
+    }
+
     private Finding finding(Plan plan, DeviceId device, List<Stopped<Obstacle.NothingLearned>> stopped) {
         List<SwitchAt> switches = stopped.stream().map(Stopped::at).toList();
         Set<String> actions = stopped.stream().map(s -> plan.rig().words(device, s.step().step().action()))
@@ -41,8 +48,8 @@ final class NothingLearned implements Rule {
         return new Finding(info(), Severity.STOPS, plan.words(switches),
                 "%s learns its messages, and has none yet for: %s.".formatted(plan.rig().name(device), Words.list(actions)),
                 "Until it has learned one there is nothing to send.",
-                "Choose a message, have the box learn it, and write it into the chart of %s in the place of \"learns\".".formatted(
-                        plan.rig().model(device).name()),
-                switches, Optional.empty());
+                canBeChosen(plan, device, stopped) ? "Let Embrack choose a number, and have the box learn it."
+                        : "No message that the boards can send and the box can learn is free. Use another board, or another box.",
+                switches, canBeChosen(plan, device, stopped) ? Optional.of(new Remedy("Choose the numbers", new NumberEdit.ChooseNumbers())) : Optional.empty());
     }
 }

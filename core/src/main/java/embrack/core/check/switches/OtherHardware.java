@@ -2,7 +2,9 @@ package embrack.core.check.switches;
 
 import embrack.core.check.rule.Remedy;
 import embrack.core.gear.Board;
+import embrack.core.gear.Gesture;
 import embrack.core.gear.Model;
+import embrack.core.gear.SwitchMode;
 import embrack.core.gear.library.Library;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
@@ -11,11 +13,14 @@ import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.Moment;
+import embrack.core.switches.Step;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Finds hardware in the library that could do a board's whole job. */
 final class OtherHardware {
@@ -44,17 +49,31 @@ final class OtherHardware {
     }
 
     private boolean sendsEnough(Board candidate) {
-        return candidate.factoryRun().isEmpty() && candidate.sends().containsAll(neededTypes()) && candidate.messagesPerPress() >= mostMessages();
+        return candidate.factoryRun().isEmpty() && candidate.sends().containsAll(neededTypes()) && candidate.messagesPerPress() >= mostMessages()
+                && candidate.gestures().containsAll(neededGestures()) && candidate.longestWaitMillis() >= longestWait() && candidate.modes().containsAll(neededModes());
+    }
+
+    private Set<Gesture> neededGestures() {
+        return plan.switches().of(board).stream().flatMap(a -> a.moments().keySet().stream()).map(Moment::gesture).collect(Collectors.toSet());
+    }
+
+    private Set<SwitchMode> neededModes() {
+        return plan.switches().of(board).stream().flatMap(a -> Stream.concat(a.mode().stream(),
+                a.steps(Moment.AGAIN).isEmpty() ? Stream.empty() : Stream.of(SwitchMode.ALTERNATING))).collect(Collectors.toSet());
+    }
+
+    private int longestWait() {
+        return plan.switches().of(board).stream().flatMap(a -> a.steps().stream()).mapToInt(Step::waitMillis).max().orElse(0);
     }
 
     private Set<MessageType> neededTypes() {
         return plan.switches().of(board).stream().flatMap(a -> a.steps().stream())
-                .flatMap(step -> plan.rig().model(step.device()).messagesFor(step.action(), new Channel(Channel.FIRST)).stream())
-                .flatMap(messages -> messages.stream()).map(Message::type).collect(Collectors.toSet());
+                .flatMap(step -> plan.rig().chart(step.device()).messagesFor(step.action(), new Channel(Channel.FIRST)).stream())
+                .flatMap(List::stream).map(Message::type).collect(Collectors.toSet());
     }
 
     private int mostMessages() {
-        return plan.switches().of(board).stream().mapToInt(a -> a.steps().stream().mapToInt(step -> plan.rig().model(step.device())
+        return plan.switches().of(board).stream().flatMap(a -> a.moments().values().stream()).mapToInt(steps -> steps.stream().mapToInt(step -> plan.rig().chart(step.device())
                 .messagesFor(step.action(), new Channel(Channel.FIRST)).map(List::size).orElse(0)).sum()).max().orElse(0);
     }
 

@@ -7,6 +7,8 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.name.Words;
+import embrack.core.chart.LessonId;
+import embrack.core.plan.NumberEdit;
 import embrack.core.plan.Obstacle;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -35,11 +37,20 @@ final class SendsItsOwn implements Rule {
         return byBoard.entrySet().stream().map(e -> finding(subject.plan(), e.getKey(), e.getValue()));
     }
 
+    /** What the receiver learned can be learned anew, from what the switch sends. */
+    private static Optional<Remedy> learnIt(Plan plan, Stopped<Obstacle.SendsItsOwn> stopped) {
+        DeviceId device = stopped.step().step().device();
+        LessonId lesson = LessonId.of(stopped.step().step().action());
+        return Optional.ofNullable(plan.rig().device(device).learned().get(lesson))
+                .map(learned -> new NumberEdit.PinNumber(device, lesson, learned.type(), "", ""))
+                .filter(edit -> Mending.works(plan, edit, stopped.at())).map(edit -> new Remedy("Learn it from the switch", edit));
+    }
+
     private Finding finding(Plan plan, DeviceId board, List<Stopped<Obstacle.SendsItsOwn>> stopped) {
         List<SwitchAt> switches = stopped.stream().map(Stopped::at).distinct().toList();
         Set<String> sent = stopped.stream().map(s -> "switch %d sends %s %d".formatted(s.at().number(), s.obstacle().type().shortName(),
                 s.obstacle().number())).collect(Collectors.toCollection(LinkedHashSet::new));
-        Optional<Remedy> remedy = new OtherHardware(plan, board).remedy();
+        Optional<Remedy> remedy = learnIt(plan, stopped.getFirst()).or(() -> new OtherHardware(plan, board).remedy());
         return new Finding(info(), Severity.STOPS, plan.words(switches),
                 "%s sends what its factory chose: %s.".formatted(plan.rig().name(board), Words.list(sent)),
                 "What these steps need is something else, so it is never sent.",

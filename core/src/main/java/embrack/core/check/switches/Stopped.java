@@ -16,7 +16,7 @@ record Stopped<O extends Obstacle>(SwitchAt at, CompiledStep step, O obstacle) {
 
     /** All steps that are stopped by obstacles of a type, in order. */
     static <O extends Obstacle> Stream<Stopped<O>> all(Subject subject, Class<O> type) {
-        return subject.proofs().stream().flatMap(proof -> proof.compiled().steps().stream()
+        return subject.proofs().stream().flatMap(proof -> proof.steps().stream()
                 .flatMap(step -> step.obstacle().filter(type::isInstance).map(type::cast)
                         .map(obstacle -> new Stopped<>(proof.at(), step, obstacle)).stream()));
     }

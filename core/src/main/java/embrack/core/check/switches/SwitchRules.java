@@ -7,7 +7,8 @@ import java.util.List;
 public final class SwitchRules {
 
     public static final List<Rule> ALL = List.of(new AlsoMoves(), new CannotSend(), new ChannelMismatch(), new Late(),
-            new NoChartLine(), new NoPath(), new NoSteps(), new NotAsMeant(), new KeptBack(), new NothingLearned(), new SendsItsOwn(), new TooManyMessages());
+            new NoChartLine(), new NoPath(), new NoSteps(), new NotAsMeant(), new ModeUndoes(), new DeadInput(), new StandsStill(), new HeldBack(),
+            new NotOnThisBoard(), new BoardsFight(), new ReservedNumber(), new KeptBack(), new NothingLearned(), new SendsItsOwn(), new TooManyMessages());
 
     private SwitchRules() {
     }

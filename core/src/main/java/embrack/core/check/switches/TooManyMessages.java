@@ -10,7 +10,10 @@ import embrack.core.name.Words;
 import embrack.core.plan.CompiledStep;
 import embrack.core.plan.Obstacle;
 import embrack.core.plan.Plan;
+import embrack.core.plan.SpareSwitch;
+import embrack.core.plan.SwitchEdit;
 import embrack.core.sim.Proof;
+import embrack.core.switches.Moment;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -30,18 +33,27 @@ final class TooManyMessages implements Rule {
 
     private Finding finding(Plan plan, Proof proof) {
         int most = plan.board(proof.at().board()).messagesPerPress();
-        Optional<Remedy> remedy = new OtherHardware(plan, proof.at().board()).remedy();
+        Optional<Remedy> hardware = new OtherHardware(plan, proof.at().board()).remedy();
+        Moment moment = Proof.moments(proof.moment()).stream().filter(m -> !unsent(proof, m).isEmpty()).findFirst().orElseThrow();
+        int from = proof.compiled().steps(moment).indexOf(unsent(proof, moment).getFirst());
+        Optional<Remedy> remedy = SpareSwitch.near(plan, proof.at()).<Remedy>map(to -> new Remedy("Move the rest to switch %d".formatted(to.number()),
+                new SwitchEdit.SpreadSteps(proof.at(), moment, from, to))).or(() -> hardware);
         return new Finding(info(), Severity.STOPS, plan.words(proof.at()),
                 "The switch needs %s; %s sends at most %d in one press.".formatted(
-                        Words.count(proof.compiled().steps().stream().mapToInt(step -> step.messages().size()).sum(), "message"), plan.rig().name(proof.at().board()), most),
+                        Words.count(proof.steps().stream().mapToInt(step -> step.messages().size()).sum(), "message"), plan.rig().name(proof.at().board()), most),
                 "These are never sent: %s.".formatted(
                         Words.list(unsent(proof).stream().map(step -> plan.words(step.step())).toList())),
-                "Share the steps out over two switches" + remedy.map(r -> ", or have hardware that sends more do the job.").orElse("."),
+                "Share the steps out over two switches; store it as a scene or program in the receiver and recall that with one message; %s; or put a box in the way that makes many messages of one."
+                        .formatted(hardware.map(r -> "use hardware that sends more").orElse("use a board that sends more")),
                 List.of(proof.at()), remedy);
     }
 
     private static List<CompiledStep> unsent(Proof proof) {
-        return proof.compiled().steps().stream()
+        return Proof.moments(proof.moment()).stream().flatMap(moment -> unsent(proof, moment).stream()).toList();
+    }
+
+    private static List<CompiledStep> unsent(Proof proof, Moment moment) {
+        return proof.compiled().steps(moment).stream()
                 .filter(step -> step.obstacle().filter(Obstacle.OneTooMany.class::isInstance).isPresent()).toList();
     }
 }

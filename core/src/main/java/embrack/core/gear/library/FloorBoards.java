@@ -66,6 +66,8 @@ final class FloorBoards {
             banks: 1..30
             gestures: press, release, hold, double press
             modes: momentary, alternating, one-shot
+            waits: up to 2000 ms
+            names: 8 characters
             keep: Leave the edit page with SAVE; an arrow at the top of the display shows that something is not kept yet.
             power: USB or a supply of its own, 280 mA
             """, "");
@@ -79,10 +81,8 @@ final class FloorBoards {
             gestures: press, release, hold
             modes: momentary, alternating, one-shot
             send channel: each message
-            treadles: 1 in rows of 1, send cc
-            setting Treadle heel value: 0..127, factory 0, in each memory
-            setting Treadle toe value: 0..127, factory 127, in each memory
-            memories: 10
+            waits: up to 5000 ms
+            treadles: 1 in rows of 1, send cc, with range and curve
             keep: Hold EXIT for two seconds; the display counts down and says KEPT.
             power: USB or a supply of its own, 350 mA
             """, "");

@@ -22,6 +22,7 @@ final class Lights {
             toggle Auto run: note 44
             toggle Sound follow: note 45
             toggle Blackout: note 46
+            needs Auto run: Chase 1..6
             """);
 
     private static final Model SMALL_SCENE_DESK = Shipped.model("small-scene-desk", "Small scene desk", LIGHT_DESK, """

@@ -115,7 +115,7 @@ final class Players {
             keep: Press MEMORY and WRITE together; each memory is written for itself.
             habits: 16 assignable inputs
             power: a supply of its own, 900 mA
-            """ + inputs(), """
+            """, """
             # Memories and the two that are always there; the rest is assigned in each memory.
             programs from 1
             select Memory 1..99: pc 1..99
@@ -133,20 +133,5 @@ final class Players {
     static final List<Model> ALL = List.of(TABLET_PLAYER, LINEAR_PLAYER, GRID_PLAYER, HOST_STRAIGHT, HOST_LAYER, LOOP_TABLE);
 
     private Players() {
-    }
-
-    /** Each input that can be assigned has five settings, and each memory has its own. */
-    private static String inputs() {
-        var lines = new StringBuilder();
-        for (int i = 1; i <= 16; i++) {
-            lines.append("""
-                    setting Input %1$d source: 0..95, factory 0, in each memory
-                    setting Input %1$d mode: momentary, alternating; factory momentary, in each memory
-                    setting Input %1$d target: 0..40, factory 0, in each memory
-                    setting Input %1$d low value: 0..127, factory 0, in each memory
-                    setting Input %1$d high value: 0..127, factory 127, in each memory
-                    """.formatted(i));
-        }
-        return lines.toString();
     }
 }

@@ -65,7 +65,7 @@ final class Receivers {
             port USB: USB device both ways
             switches: 6 in rows of 3, send cc, pc, 2 a press
             gestures: press, hold
-            treadles: 1 in rows of 1, send cc
+            treadles: 1 in rows of 1, send cc, with range
             setting MIDI receive channel: 1..16, factory 1
             memories: 256
             keep: Press SAVE twice.

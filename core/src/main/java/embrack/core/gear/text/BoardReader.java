@@ -25,7 +25,7 @@ final class BoardReader {
 
     /** What these lines begin with. */
     static final List<String> WORDS = List.of("switches", "banks", "gestures", "modes", "factory run", "send channel", "programs from",
-            "display", "running status");
+            "display", "running status", "waits", "names");
 
     private int switches;
     private int columns;
@@ -40,6 +40,8 @@ final class BoardReader {
     private RunningStatus runningStatus = RunningStatus.NOT_USED;
     private ProgramCounting programs = ProgramCounting.FROM_ONE;
     private ValueDisplay display = ValueDisplay.PLAIN;
+    private int longestWait;
+    private int labelCharacters;
     private boolean said;
 
     /** Reads the line at the cursor, if it is about switches. */
@@ -58,7 +60,7 @@ final class BoardReader {
             return Optional.empty();
         }
         return Optional.of(new Board(switches, columns, banks, bankChange, sends, messagesPerPress, gestures, modes, factoryRun, sendChannel,
-                runningStatus, programs, display));
+                runningStatus, programs, display, longestWait, labelCharacters));
     }
 
     private void read(String word, Cursor cursor) {
@@ -81,6 +83,8 @@ final class BoardReader {
             case "modes" -> modes = several(cursor, SwitchMode.values(), SwitchMode::words, "Known modes: momentary, alternating, one-shot.");
             case "factory run" -> factoryRun = Optional.of(factoryRun(cursor));
             case "send channel" -> sendChannel = Pieces.oneOf(cursor, SendChannel.values(), BoardReader::words, "\"one for the box\" or \"each message\"?");
+            case "waits" -> longestWait = behind(cursor, "up to", 60_000, "ms", "Write such as \"waits: up to 5000 ms\".");
+            case "names" -> labelCharacters = behind(cursor, "", 24, "characters", "Write such as \"names: 8 characters\".");
             default -> display = Pieces.oneOf(cursor, ValueDisplay.values(), d -> d == ValueDisplay.PLAIN ? "plain" : "two digits", "\"plain\" or \"two digits\"?");
         }
     }
@@ -88,6 +92,17 @@ final class BoardReader {
     /** As it stands in the text: "one for the box". */
     static String words(SendChannel channel) {
         return channel == SendChannel.ONE_FOR_THE_BOX ? "one for the box" : "each message";
+    }
+
+    private static int behind(Cursor cursor, String before, int most, String unit, String how) {
+        if (!before.isEmpty() && !cursor.accept(before)) {
+            throw cursor.fault(how);
+        }
+        int number = Pieces.number(cursor, 0, most);
+        if (!cursor.accept(unit)) {
+            throw cursor.fault(how);
+        }
+        return number;
     }
 
     private void switches(Cursor cursor) {

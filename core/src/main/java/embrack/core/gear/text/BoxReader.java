@@ -11,6 +11,7 @@ import embrack.core.gear.Power;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.Route;
 import embrack.core.gear.Setting;
+import embrack.core.gear.Shaping;
 import embrack.core.gear.SharedSocket;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
@@ -194,7 +195,9 @@ final class BoxReader {
                 SortedSet<MessageType> sends = Pieces.sends(cursor);
                 Optional<Channel> channel = cursor.accept("on channel") || cursor.accept(", on channel")
                         ? Optional.of(new Channel(Pieces.number(cursor, 1, 16))) : Optional.empty();
-                groups.add(Pieces.fit(column, () -> new ControlGroup(type, count, columns, sends, channel)));
+                Shaping shaping = cursor.accept("with") || cursor.accept(", with")
+                        ? Pieces.oneOf(cursor, new Shaping[] {Shaping.RANGE, Shaping.CURVE}, Shaping::words, "\"with range\" or \"with range and curve\"?") : Shaping.NONE;
+                groups.add(Pieces.fit(column, () -> new ControlGroup(type, count, columns, sends, channel, shaping)));
                 return true;
             }
         }

@@ -12,6 +12,7 @@ import embrack.core.gear.Route;
 import embrack.core.gear.Scope;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
+import embrack.core.gear.Shaping;
 import embrack.core.gear.SharedSocket;
 import embrack.core.midi.MessageType;
 import embrack.core.midi.ProgramCounting;
@@ -87,6 +88,12 @@ public final class BoxWriter {
         if (board.display() == ValueDisplay.TWO_DIGITS) {
             lines.add("display: two digits");
         }
+        if (board.longestWaitMillis() > 0) {
+            lines.add("waits: up to %d ms".formatted(board.longestWaitMillis()));
+        }
+        if (board.labelCharacters() > 0) {
+            lines.add("names: %d characters".formatted(board.labelCharacters()));
+        }
     }
 
     private void factoryRun(FactoryRun run) {
@@ -104,7 +111,7 @@ public final class BoxWriter {
 
     private void group(ControlGroup group) {
         lines.add("%s: %d in rows of %d, %s%s".formatted(group.type().plural(), group.count(), group.columns(), sends(group.sends()),
-                group.channel().map(c -> ", on channel " + c.number()).orElse("")));
+                group.channel().map(c -> ", on channel " + c.number()).orElse("") + (group.shaping() == Shaping.NONE ? "" : ", with " + group.shaping().words())));
     }
 
     private void setting(Setting setting) {

@@ -94,10 +94,11 @@ class BoxPropertyTests {
         });
         return Combinators.combine(size, banks, types(), gestures, someOf(SwitchMode.class), run.optional(),
                 Combinators.combine(Arbitraries.of(BankChange.values()), Arbitraries.of(SendChannel.values()), Arbitraries.of(RunningStatus.values()),
-                        Arbitraries.of(ProgramCounting.values()), Arbitraries.of(ValueDisplay.values())).as(List::<Object>of))
+                        Arbitraries.of(ProgramCounting.values()), Arbitraries.of(ValueDisplay.values()),
+                        Arbitraries.integers().between(0, 60_000), Arbitraries.integers().between(0, 24)).as(List::<Object>of))
                 .as((s, names, sends, tells, modes, factory, how) -> new Board(s[0], s[1], names, (BankChange) how.get(0), sends, s[2], tells, modes,
                         factory.map(f -> new FactoryRun(f.type(), f.numbers().subList(0, s[0]))), (SendChannel) how.get(1), (RunningStatus) how.get(2),
-                        (ProgramCounting) how.get(3), (ValueDisplay) how.get(4)));
+                        (ProgramCounting) how.get(3), (ValueDisplay) how.get(4), (Integer) how.get(5), (Integer) how.get(6)));
     }
 
     private static Arbitrary<List<ControlGroup>> groups() {

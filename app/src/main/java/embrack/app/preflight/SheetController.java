@@ -1,0 +1,115 @@
+package embrack.app.preflight;
+
+import embrack.app.frame.Frame;
+import embrack.app.frame.Room;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.app.store.TickStore;
+import embrack.core.check.Report;
+import embrack.core.sheet.Progress;
+import embrack.core.sheet.Section;
+import embrack.core.sheet.Sheet;
+import embrack.core.sheet.Sheets;
+import embrack.core.sheet.SwitchCard;
+import java.security.Principal;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The sheets: what to program where, what is done, and the card to tape beside a board. */
+@Controller
+@RequestMapping("/rigs/{id}")
+class SheetController {
+
+    /** Who ticks, until crews can sign in. */
+    private static final String SOMEBODY = "this machine";
+
+    private final RigStore rigs;
+    private final TickStore ticks;
+    private final SheetPdf pdf;
+
+    SheetController(RigStore rigs, TickStore ticks, SheetPdf pdf) {
+        this.rigs = rigs;
+        this.ticks = ticks;
+        this.pdf = pdf;
+    }
+
+    @GetMapping("/sheets")
+    String sheets(@PathVariable RigId id, @RequestParam(defaultValue = "false") boolean left, @RequestParam(defaultValue = "a4") String paper, Model page) {
+        StoredRig stored = enter(id, "/sheets" + (left ? "?left=true" : ""), paper, page);
+        fill(stored, left, page);
+        return "preflight/sheets";
+    }
+
+    @GetMapping("/sheets.pdf")
+    ResponseEntity<byte[]> pdf(@PathVariable RigId id, @RequestParam(defaultValue = "false") boolean left, @RequestParam(defaultValue = "a4") String paper) {
+        StoredRig stored = rigs.load(id);
+        Progress progress = progress(stored);
+        return file(stored, "sheets", pdf.sheets(stored, SheetPage.of(progress, left), Paper.of(paper)));
+    }
+
+    /** Ticks a line, or takes its tick back. A line that is on no sheet any more can only be taken off. */
+    @PostMapping("/sheets/tick")
+    String tick(@PathVariable RigId id, @RequestParam String key, @RequestParam(defaultValue = "false") boolean done, @RequestParam(defaultValue = "false") boolean left,
+            @Nullable Principal who) {
+        Optional<Section.Line> line = Sheets.of(Report.of(rigs.load(id).plan())).stream().flatMap(Sheet::lines).filter(l -> l.key().equals(key)).map(l -> (Section.Line) l).findFirst();
+        if (done && line.isPresent()) {
+            ticks.tick(id, line.get(), who == null ? SOMEBODY : who.getName());
+        } else {
+            ticks.untick(id, key);
+        }
+        return "redirect:/rigs/%s/sheets%s".formatted(id, left ? "?left=true" : "");
+    }
+
+    /** Begins to tick anew, as after a box was replaced by a new one. */
+    @PostMapping("/sheets/clear")
+    String clear(@PathVariable RigId id) {
+        ticks.clear(id);
+        return "redirect:/rigs/%s/sheets".formatted(id);
+    }
+
+    @GetMapping("/card")
+    String card(@PathVariable RigId id, @RequestParam(defaultValue = "a4") String paper, Model page) {
+        StoredRig stored = enter(id, "/card", paper, page);
+        page.addAttribute("cards", SwitchCard.of(stored.plan()));
+        return "preflight/card";
+    }
+
+    @GetMapping("/card.pdf")
+    ResponseEntity<byte[]> cardPdf(@PathVariable RigId id, @RequestParam(defaultValue = "a4") String paper) {
+        StoredRig stored = rigs.load(id);
+        return file(stored, "card", pdf.cards(stored, SwitchCard.of(stored.plan()), Paper.of(paper)));
+    }
+
+    private StoredRig enter(RigId id, String here, String paper, Model page) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("frame", Frame.of(stored, Report.of(stored.plan()), Room.PREFLIGHT, here)).addAttribute("revision", stored.revision())
+                .addAttribute("paper", Paper.of(paper));
+        return stored;
+    }
+
+    private void fill(StoredRig stored, boolean left, Model page) {
+        page.addAttribute("page", SheetPage.of(progress(stored), left));
+    }
+
+    private Progress progress(StoredRig stored) {
+        return Progress.of(Sheets.of(Report.of(stored.plan())), ticks.all(stored.id()));
+    }
+
+    private static ResponseEntity<byte[]> file(StoredRig stored, String what, byte[] content) {
+        String name = "%s-%s.pdf".formatted(stored.plan().rig().name().text().replaceAll("[^A-Za-z0-9]+", "-"), what);
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.inline().filename(name).build().toString()).body(content);
+    }
+}

@@ -1,0 +1,114 @@
+package embrack.app.switches;
+
+import embrack.app.frame.Echo;
+import embrack.app.frame.Refusals;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.core.chart.LessonId;
+import embrack.core.check.Report;
+import embrack.core.effort.Price;
+import embrack.core.midi.MessageType;
+import embrack.core.plan.NumberEdit;
+import embrack.core.plan.Refused;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.School;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Numbers, channels, and how the crew likes to work. */
+@Controller("switchNumbersController")
+@RequestMapping("/rigs/{id}/switches")
+class NumbersController {
+
+    private final RigStore rigs;
+    private final SwitchRoom room;
+
+    NumbersController(RigStore rigs, SwitchRoom room) {
+        this.rigs = rigs;
+        this.room = room;
+    }
+
+    /** A question with its two answers and their prices. */
+    record Question(String key, String words, String reason, int answer, List<Price> prices) {
+    }
+
+    @GetMapping("/numbers")
+    String numbers(@PathVariable RigId id, Model page) {
+        return numbers(id, Echo.NONE, page);
+    }
+
+    @PostMapping("/numbers/channels")
+    String channels(@PathVariable RigId id) {
+        return edit(id, new NumberEdit.TakeChannels());
+    }
+
+    @PostMapping("/numbers/renumber")
+    String renumber(@PathVariable RigId id) {
+        return edit(id, new NumberEdit.Renumber());
+    }
+
+    @PostMapping("/numbers/{device}/memories")
+    String memories(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String first) {
+        return edit(id, new NumberEdit.UseMemories(device, first));
+    }
+
+    @PostMapping("/numbers/{device}/{lesson}")
+    String pin(@PathVariable RigId id, @PathVariable DeviceId device, @PathVariable String lesson, @RequestParam(defaultValue = "CONTROL_CHANGE") MessageType type,
+            @RequestParam(defaultValue = "") String channel, @RequestParam(defaultValue = "") String number) {
+        return edit(id, new NumberEdit.PinNumber(device, lesson(lesson), type, channel, number));
+    }
+
+    @PostMapping("/numbers/{device}/{lesson}/response")
+    String respond(@PathVariable RigId id, @PathVariable DeviceId device, @PathVariable String lesson, @RequestParam(defaultValue = "false") boolean alternating,
+            @RequestParam(defaultValue = "") String low, @RequestParam(defaultValue = "") String high) {
+        return edit(id, new NumberEdit.Respond(device, lesson(lesson), alternating, low, high));
+    }
+
+    @GetMapping("/schools")
+    String schools(@PathVariable RigId id, Model page) {
+        Report report = room.enter(id, "schools", Echo.NONE, page);
+        page.addAttribute("questions", Stream.of(School.values()).map(school -> new Question(school.key(), school.question(), school.reason(),
+                report.plan().schools().answer(school), Price.of(report.plan(), school))).toList());
+        return "switches/schools";
+    }
+
+    @PostMapping("/schools/{school}")
+    String choose(@PathVariable RigId id, @PathVariable String school, @RequestParam int answer) {
+        School question = Stream.of(School.values()).filter(s -> s.key().equals(school)).findFirst().orElseThrow(() -> new Refused("answer", "Choose one of the questions."));
+        rigs.edit(id, new NumberEdit.Choose(question, answer == 1 ? 1 : 0));
+        return "redirect:/rigs/%s/switches/schools".formatted(id);
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        return numbers(RigId.of(Refusals.pathVariable(request, "id")), Refusals.answer(refused, request, response), page);
+    }
+
+    private String numbers(RigId id, Echo echo, Model page) {
+        page.addAttribute("numbers", NumbersPage.of(room.enter(id, "numbers", echo, page)));
+        return "switches/numbers";
+    }
+
+    private static LessonId lesson(String key) {
+        try {
+            return LessonId.parse(key);
+        } catch (IllegalArgumentException e) {
+            throw new Refused("number", "This box does not learn that.");
+        }
+    }
+
+    private String edit(RigId id, NumberEdit edit) {
+        rigs.edit(id, edit);
+        return "redirect:/rigs/%s/switches/numbers".formatted(id);
+    }
+}

@@ -1,0 +1,117 @@
+package embrack.app.switches;
+
+import embrack.core.chart.Learned;
+import embrack.core.chart.LessonId;
+import embrack.core.check.Report;
+import embrack.core.effort.Writing;
+import embrack.core.gear.SettingId;
+import embrack.core.midi.Channel;
+import embrack.core.numbers.Channels;
+import embrack.core.plan.NumberEdit;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.way.Ways;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Numbers and channels of a rig.
+ *
+ * @param senders boxes with switches or controls, a row each
+ * @param learners devices that have learned, with what
+ * @param renumbered what would change if all were chosen anew, each a sentence
+ */
+record NumbersPage(List<Receiver> receivers, List<Sender> senders, boolean channelsDiffer, List<Learner> learners, List<String> renumbered) {
+
+    /** A column. {@code proposed} is empty when the channel is as it should be. */
+    record Receiver(String name, String channel, String proposed) {
+    }
+
+    /** A row: the word and the tone of each cell. */
+    record Sender(String name, List<Cell> cells) {
+    }
+
+    /** Whether a receiver hears a sender and is meant by it. */
+    record Cell(String words, boolean isMeant, boolean isHeard) {
+    }
+
+    /**
+     * A device that learns.
+     *
+     * @param inputs how many inputs it has to assign; 0 when it learns as many as it can do
+     * @param memories how many memories the show uses, and how many there are; both 0 for none
+     * @param writing what writing the inputs into them takes, a line for each way
+     */
+    record Learner(String id, String name, boolean hasChannel, int inputs, int memoriesUsed, int memories, List<String> writing, List<Row> rows) {
+    }
+
+    /** Something learned. */
+    record Row(String lesson, String words, String type, String channel, int number, boolean isPinned, boolean alternating, int low, int high) {
+    }
+
+    static NumbersPage of(Report report) {
+        Plan plan = report.plan();
+        var matrix = Channels.Matrix.of(plan.rig(), new Ways(plan.rig()), plan.controllers());
+        Map<DeviceId, Set<DeviceId>> meant = plan.meant();
+        Map<DeviceId, Channel> proposed = Channels.proposed(plan.rig(), meant);
+        List<Receiver> receivers = matrix.receivers().stream().map(id -> receiver(plan, id, Optional.ofNullable(proposed.get(id)))).toList();
+        return new NumbersPage(receivers, matrix.senders().stream().map(sender -> new Sender(plan.rig().name(sender).text(), matrix.receivers().stream()
+                .map(receiver -> cell(matrix.hears(receiver, sender), meant.getOrDefault(sender, Set.of()).contains(receiver))).toList())).toList(),
+                proposed.entrySet().stream().anyMatch(e -> differs(plan, e.getKey(), e.getValue())),
+                plan.rig().devices().stream().filter(d -> !plan.rig().model(d.id()).chart().lessons().isEmpty()).map(d -> learner(plan, d)).toList(), renumbered(plan));
+    }
+
+    private static Receiver receiver(Plan plan, DeviceId id, Optional<Channel> proposed) {
+        boolean all = plan.rig().answers(id).quirks().hearsAllChannels();
+        return new Receiver(plan.rig().name(id).text(), all ? "all" : plan.rig().setting(id, SettingId.RECEIVE_CHANNEL).map(c -> "ch " + c).orElse("as learned"),
+                proposed.filter(channel -> differs(plan, id, channel)).map(c -> String.valueOf(c.number())).orElse(""));
+    }
+
+    private static boolean differs(Plan plan, DeviceId id, Channel channel) {
+        return plan.rig().setting(id, SettingId.RECEIVE_CHANNEL).filter(set -> set == channel.number()).isEmpty();
+    }
+
+    private static Cell cell(boolean hears, boolean meant) {
+        return new Cell(meant && hears ? "meant" : hears ? "hears" : meant ? "no way" : "", meant, hears);
+    }
+
+    private static Learner learner(Plan plan, Device device) {
+        DeviceId id = device.id();
+        int inputs = plan.rig().model(id).answers().quirks().assignableInputs();
+        Writing writing = Writing.of(plan.rig(), id);
+        List<String> lines = inputs == 0 || writing.slots() == 0 ? List.of() : List.of(
+                "Template first: %d inputs set once, %d writes: %s.".formatted(writing.slotsByTemplate(), writing.writes(), writing.byTemplate().words()),
+                "Memory by memory: %d inputs set, %d writes: %s.".formatted(writing.slotsByMemory(), writing.writes(), writing.byMemory().words()));
+        return new Learner(id.text(), device.name().text(), plan.rig().model(id).setting(SettingId.RECEIVE_CHANNEL).isPresent(), inputs, device.memoriesUsed(),
+                plan.rig().model(id).memory().memories(), lines, device.learned().entrySet().stream().map(e -> row(plan, device, e.getKey(), e.getValue())).toList());
+    }
+
+    private static Row row(Plan plan, Device device, LessonId lesson, Learned learned) {
+        return new Row(lesson.key(), words(plan, device, lesson), learned.type().name(), learned.channel().map(c -> String.valueOf(c.number())).orElse(""),
+                learned.number(), learned.pinned(), learned.response().alternating(), learned.response().low(), learned.response().high());
+    }
+
+    private static String words(Plan plan, Device device, LessonId lesson) {
+        return "%s %s".formatted(lesson.verb().words(), plan.rig().partName(device.id(), lesson.part()));
+    }
+
+    private static List<String> renumbered(Plan plan) {
+        Plan anew = new NumberEdit.Renumber().apply(plan);
+        List<String> lines = new ArrayList<>();
+        for (Device device : plan.rig().devices()) {
+            Map<LessonId, Learned> after = anew.rig().device(device.id()).learned();
+            device.learned().forEach((lesson, learned) -> {
+                Learned now = after.getOrDefault(lesson, learned);
+                if (!now.equals(learned)) {
+                    lines.add("%s, %s: %s %d becomes %s %d.".formatted(device.name(), words(plan, device, lesson), learned.type().shortName(), learned.number(),
+                            now.type().shortName(), now.number()));
+                }
+            });
+        }
+        return lines;
+    }
+}

@@ -1,0 +1,134 @@
+package embrack.app.switches;
+
+import embrack.app.frame.Echo;
+import embrack.app.frame.FindingView;
+import embrack.app.frame.Frame;
+import embrack.app.frame.Refusals;
+import embrack.app.frame.Room;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.core.check.Report;
+import embrack.core.plan.Plan;
+import embrack.core.plan.Refused;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.Moment;
+import embrack.core.switches.SwitchAt;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** Puts together what the pages of the switches room show. */
+@Component
+class SwitchRoom {
+
+    /** Where a fader is looked at that stands elsewhere than the value, unless somebody says otherwise. */
+    static final int USUAL_FADER = 64;
+    static final int USUAL_VALUE = 127;
+
+    private final RigStore rigs;
+
+    SwitchRoom(RigStore rigs) {
+        this.rigs = rigs;
+    }
+
+    /** What is typed or pressed on the floor plan, beside edits. */
+    record Look(Moment on, String find, String played, String press) {
+
+        static final Look PLAIN = new Look(Moment.PRESS, "", "", "");
+    }
+
+    /** The floor plan with a switch selected; elsewhere when the switch is on no board. */
+    String floor(RigId id, SwitchAt at, Look look, Echo echo, Model page) {
+        StoredRig stored = rigs.load(id);
+        Plan plan = stored.plan();
+        if (!isOnBoard(plan, at)) {
+            return "redirect:/rigs/%s/switches".formatted(id);
+        }
+        Report report = Report.of(plan);
+        String path = "/rigs/" + id;
+        enter(stored, report, BoardView.href("", at) + (look.on() == Moment.PRESS ? "" : "?on=" + look.on().key()), "", echo, page);
+        page.addAttribute("board", BoardView.of(report, at, path))
+                .addAttribute("panel", PanelView.of(report, at, path, look.on(), look.find()))
+                .addAttribute("trial", TrialView.of(plan, at.board(), Played.parse(plan, look.played(), look.press())));
+        return "switches/switches";
+    }
+
+    /** The floor plan with a treadle, fader or knob selected. */
+    String control(RigId id, ControlAt at, int fader, int value, String find, Echo echo, Model page) {
+        StoredRig stored = rigs.load(id);
+        Plan plan = stored.plan();
+        if (!isOnBox(plan, at)) {
+            return "redirect:/rigs/%s/switches".formatted(id);
+        }
+        Report report = Report.of(plan);
+        enter(stored, report, BoardView.href("", at), "", echo, page);
+        page.addAttribute("board", BoardView.of(report, at, "/rigs/" + id))
+                .addAttribute("control", ControlView.of(report, at, "/rigs/" + id, fader, value, find));
+        return "switches/controls";
+    }
+
+    /** The room when there is no switch to show. */
+    String none(RigId id, Model page) {
+        StoredRig stored = rigs.load(id);
+        enter(stored, Report.of(stored.plan()), "/switches", "", Echo.NONE, page);
+        page.addAttribute("boards", stored.plan().controllers().size());
+        return "switches/none";
+    }
+
+    /** What all pages of the room share; gives the report of the newest plan. */
+    Report enter(RigId id, String tab, Echo echo, Model page) {
+        StoredRig stored = rigs.load(id);
+        Report report = Report.of(stored.plan());
+        enter(stored, report, "/switches/" + tab, tab, echo, page);
+        return report;
+    }
+
+    private static void enter(StoredRig stored, Report report, String here, String tab, Echo echo, Model page) {
+        page.addAttribute("frame", Frame.of(stored, report, Room.SWITCHES, here)).addAttribute("tab", tab).addAttribute("echo", echo)
+                .addAttribute("placing", report.findings().stream().filter(f -> f.code().startsWith("place.") && f.switches().isEmpty()).map(FindingView::of).toList());
+    }
+
+    /** The same page again after a refusal, whatever it was about; the whole room when that is gone. */
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        RigId id = RigId.of(Refusals.pathVariable(request, "id"));
+        String board = Refusals.pathVariable(request, "board");
+        int bank = Integer.parseInt(Refusals.pathVariable(request, "bank"));
+        int number = Integer.parseInt(Refusals.pathVariable(request, "number"));
+        String type = Refusals.pathVariable(request, "type");
+        Plan plan = rigs.load(id).plan();
+        if (type.isEmpty()) {
+            SwitchAt at = new SwitchAt(new DeviceId(board), bank, number);
+            if (isOnBoard(plan, at)) {
+                Echo echo = Refusals.answer(refused, request, response);
+                return floor(id, at, new Look(moment(echo.typed().getOrDefault("on", "press")), echo.typed().getOrDefault("find", ""), "", ""), echo, page);
+            }
+        } else {
+            Optional<ControlAt> at = ControlController.control(board, bank, type, number).filter(c -> isOnBox(plan, c));
+            if (at.isPresent()) {
+                Echo echo = Refusals.answer(refused, request, response);
+                return control(id, at.get(), USUAL_FADER, USUAL_VALUE, echo.typed().getOrDefault("find", ""), echo, page);
+            }
+        }
+        Refusals.answerWithoutForm(refused, request, response, page);
+        return none(id, page);
+    }
+
+    /** A moment as a link says it; a press when it says none that there is. */
+    static Moment moment(String key) {
+        return Stream.of(Moment.values()).filter(moment -> moment.key().equals(key)).findFirst().orElse(Moment.PRESS);
+    }
+
+    private static boolean isOnBoard(Plan plan, SwitchAt at) {
+        return Optional.of(at.board()).filter(plan.boards()::contains).map(plan::board)
+                .filter(board -> at.bank() <= board.banks().size() && at.number() <= board.switches()).isPresent();
+    }
+
+    private static boolean isOnBox(Plan plan, ControlAt at) {
+        return plan.rig().find(at.box()).isPresent() && at.bank() <= plan.banks(at.box()) && plan.controlsOf(at.box(), at.bank()).contains(at);
+    }
+}

@@ -1,0 +1,36 @@
+package embrack.core.chart;
+
+import java.util.Comparator;
+
+/** What a box can learn a message for: a verb on one of its parts, whatever the amount. */
+public record LessonId(Verb verb, PartId part) implements Comparable<LessonId> {
+
+    private static final Comparator<LessonId> ORDER = Comparator.comparing(LessonId::part).thenComparing(LessonId::verb);
+
+    public static LessonId of(Action action) {
+        return new LessonId(action.verb(), action.part());
+    }
+
+    /**
+     * The id that {@link #key()} wrote.
+     *
+     * @throws IllegalArgumentException when it is none
+     */
+    public static LessonId parse(String key) {
+        int colon = key.indexOf(':');
+        if (colon < 0) {
+            throw new IllegalArgumentException("what is learned is verb:part, was \"%s\"".formatted(key));
+        }
+        return new LessonId(Verb.parse(key.substring(0, colon)), new PartId(key.substring(colon + 1)));
+    }
+
+    /** The id in one word for links and files: {@code play:tracks}. */
+    public String key() {
+        return verb.key() + ":" + part;
+    }
+
+    @Override
+    public int compareTo(LessonId other) {
+        return ORDER.compare(this, other);
+    }
+}

@@ -1,0 +1,13 @@
+package embrack.core.check.control;
+
+import embrack.core.check.rule.Rule;
+import java.util.List;
+
+/** The rules of this package. */
+public final class ControlRules {
+
+    public static final List<Rule> ALL = List.of(new ControlStopped(), new ControlNotAsMeant(), new AboveUnity(), new Jumps(), new Reversed());
+
+    private ControlRules() {
+    }
+}

@@ -1,0 +1,42 @@
+package embrack.core.check.switches;
+
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Remedy;
+import embrack.core.check.rule.Rule;
+import embrack.core.check.rule.RuleInfo;
+import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Subject;
+import embrack.core.plan.Plan;
+import embrack.core.plan.SpareSwitch;
+import embrack.core.plan.SwitchEdit;
+import embrack.core.sim.Proof;
+import embrack.core.sim.Verdict;
+import embrack.core.switches.Moment;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** A press waits to see whether it becomes a double press. */
+final class HeldBack implements Rule {
+
+    @Override
+    public RuleInfo info() {
+        return new RuleInfo("switches.held-back", "A press is held back by a double press");
+    }
+
+    @Override
+    public Stream<Finding> check(Subject subject) {
+        return subject.proofs().stream().filter(HeldBack::explains).map(proof -> finding(subject.plan(), proof));
+    }
+
+    static boolean explains(Proof proof) {
+        return proof.verdict() == Verdict.LATE && proof.moment() == Moment.PRESS && proof.compiled().heldBackMillis() > 0;
+    }
+
+    private Finding finding(Plan plan, Proof proof) {
+        return new Finding(info(), Severity.LOOK, plan.words(proof.at()),
+                "The board holds the press back for %d ms to see whether a second one comes.".formatted(proof.compiled().heldBackMillis()),
+                "What the press does comes that much late.", "Give the double press a switch of its own.", List.of(proof.at()),
+                SpareSwitch.near(plan, proof.at()).map(to -> new Remedy("Give it switch %d".formatted(to.number()),
+                        new SwitchEdit.SpreadSteps(proof.at(), Moment.DOUBLE_PRESS, 0, to))));
+    }
+}

@@ -1,0 +1,165 @@
+package embrack.core.numbers;
+
+import embrack.core.chart.Learned;
+import embrack.core.chart.LessonId;
+import embrack.core.gear.SettingId;
+import embrack.core.midi.Channel;
+import embrack.core.midi.MessageType;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
+import embrack.core.switches.Switches;
+import embrack.core.way.Ways;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * Chooses the messages that boxes learn: free on every way on which a sender is heard, away from numbers that mean
+ * something anywhere, one run for each controller as far as there is room. What a box has learned already stays as it
+ * is while it is used; what nothing uses any more is forgotten, unless a person pinned it.
+ */
+public final class Allocator {
+
+    private static final List<MessageType> PREFERRED = List.of(MessageType.CONTROL_CHANGE, MessageType.NOTE_ON, MessageType.PROGRAM_CHANGE);
+
+    private final List<Wanted> all;
+    private final Ways ways;
+    private final Map<DeviceId, Taken> taken = new HashMap<>();
+    private Rig rig;
+
+    private Allocator(Rig rig, List<Wanted> all) {
+        this.rig = rig;
+        this.all = all;
+        this.ways = new Ways(rig);
+    }
+
+    /** The rig with a message for everything that its switches and controls want learned and that can be learned from them. */
+    public static Rig settle(Rig rig, Switches switches) {
+        boolean nothingLearns = rig.models().stream().allMatch(model -> model.chart().lessons().isEmpty());
+        return nothingLearns ? rig : new Allocator(rig, Wanted.all(rig, switches)).settle();
+    }
+
+    /** As {@link #settle}, with everything chosen anew but what a person pinned. */
+    public static Rig renumber(Rig rig, Switches switches) {
+        Rig bare = rig;
+        for (Device device : rig.devices()) {
+            bare = keep(bare, device, message -> message.pinned());
+        }
+        return settle(bare, switches);
+    }
+
+    /** Why a number is better not chosen for a message; empty when it may be. */
+    public static Optional<String> objection(MessageType type, int number) {
+        return Reserved.why(type, number);
+    }
+
+    private static Rig keep(Rig rig, Device device, Predicate<Learned> kept) {
+        SortedMap<LessonId, Learned> left = new TreeMap<>(device.learned());
+        left.values().removeIf(message -> !kept.test(message));
+        return left.size() == device.learned().size() ? rig : rig.withDeviceChanged(device.id(), d -> d.withLearned(left));
+    }
+
+    private Rig settle() {
+        forgetUnused();
+        all.stream().filter(wanted -> wanted.fixed().isPresent()).forEach(this::learn);
+        all.stream().filter(wanted -> wanted.fixed().isEmpty()).forEach(this::learn);
+        return rig;
+    }
+
+    private void forgetUnused() {
+        Map<DeviceId, Set<LessonId>> used = new HashMap<>();
+        all.forEach(wanted -> Stream.concat(Stream.of(wanted.device()), rig.standIn(wanted.device()).stream())
+                .forEach(device -> used.computeIfAbsent(device, d -> new HashSet<>()).add(wanted.lesson())));
+        for (Device device : rig.devices()) {
+            SortedMap<LessonId, Learned> left = new TreeMap<>(device.learned());
+            left.entrySet().removeIf(e -> !e.getValue().pinned() && !used.getOrDefault(device.id(), Set.of()).contains(e.getKey()));
+            if (left.size() < device.learned().size()) {
+                rig = rig.withDeviceChanged(device.id(), d -> d.withLearned(left));
+            }
+        }
+    }
+
+    private void learn(Wanted wanted) {
+        Optional<Learned> known = Optional.ofNullable(rig.device(wanted.device()).learned().get(wanted.lesson()));
+        known.or(() -> choose(wanted)).ifPresent(message -> {
+            teach(wanted.device(), wanted.lesson(), message);
+            rig.standIn(wanted.device()).ifPresent(second -> teach(second, wanted.lesson(), message));
+        });
+    }
+
+    private void teach(DeviceId device, LessonId lesson, Learned message) {
+        if (!message.equals(rig.device(device).learned().get(lesson))) {
+            rig = rig.withDeviceChanged(device, d -> d.withLearned(lesson, message));
+            taken.remove(device);
+        }
+    }
+
+    private Optional<Learned> choose(Wanted wanted) {
+        boolean isSet = rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL).isPresent();
+        Channel channel = rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL).map(Channel::new).orElseGet(() -> channel(wanted));
+        Optional<Channel> own = isSet ? Optional.empty() : Optional.of(channel);
+        if (wanted.fixed().isPresent()) {
+            return wanted.fixed().filter(fixed -> wanted.types().contains(fixed.type()) && isFree(wanted, fixed.type(), channel, fixed.number()))
+                    .map(fixed -> new Learned(fixed.type(), own, fixed.number()));
+        }
+        return PREFERRED.stream().filter(wanted.types()::contains)
+                .flatMap(type -> number(wanted, type, channel).map(number -> new Learned(type, own, number)).stream()).findFirst();
+    }
+
+    /** The channel of a device that is set to none: the sender's only one, the one it learned on before, or one of its own. */
+    private Channel channel(Wanted wanted) {
+        return wanted.only().or(() -> rig.device(wanted.device()).learned().values().stream().flatMap(message -> message.channel().stream()).findFirst())
+                .orElseGet(() -> Channels.firstFree(rig).orElse(new Channel(Channel.LAST)));
+    }
+
+    /** The next number of the run of the sender, or else the first of the longest stretch that is free. */
+    private Optional<Integer> number(Wanted wanted, MessageType type, Channel channel) {
+        List<Integer> free = Reserved.free(type).stream().filter(number -> isFree(wanted, type, channel, number)).toList();
+        Set<Integer> freeSet = new HashSet<>(free);
+        return run(wanted, type, channel).stream().map(number -> number + 1).filter(freeSet::contains).reduce((first, last) -> last)
+                .or(() -> free.stream().max((a, b) -> Integer.compare(stretch(a, freeSet), stretch(b, freeSet)) != 0
+                        ? Integer.compare(stretch(a, freeSet), stretch(b, freeSet)) : Integer.compare(free.indexOf(b), free.indexOf(a))));
+    }
+
+    /** Numbers that the sender's run has so far, on the channel, in the order of what it sends. */
+    private List<Integer> run(Wanted wanted, MessageType type, Channel channel) {
+        List<Integer> numbers = new ArrayList<>();
+        all.stream().filter(other -> other.senders().getFirst().equals(wanted.senders().getFirst())).forEach(other ->
+                Optional.ofNullable(rig.device(other.device()).learned().get(other.lesson()))
+                        .filter(message -> message.type() == type && message.channel()
+                                .or(() -> rig.setting(other.device(), SettingId.RECEIVE_CHANNEL).map(Channel::new)).filter(channel::equals).isPresent())
+                        .ifPresent(message -> numbers.add(message.number())));
+        return numbers;
+    }
+
+    /** How many numbers are free from one upwards, up to sixteen. */
+    private static int stretch(int from, Set<Integer> free) {
+        int length = 0;
+        while (length < 16 && free.contains(from + length)) {
+            length++;
+        }
+        return length;
+    }
+
+    private boolean isFree(Wanted wanted, MessageType type, Channel channel, int number) {
+        Set<DeviceId> hearers = new LinkedHashSet<>(List.of(wanted.device()));
+        wanted.senders().forEach(sender -> hearers.addAll(reach(sender)));
+        return hearers.stream().noneMatch(hearer -> taken.computeIfAbsent(hearer, id -> Taken.of(rig, id)).holds(type, channel, number));
+    }
+
+    private final Map<DeviceId, Set<DeviceId>> reached = new HashMap<>();
+
+    private Set<DeviceId> reach(DeviceId sender) {
+        return reached.computeIfAbsent(sender, id -> new LinkedHashSet<>(ways.reach(id)));
+    }
+}

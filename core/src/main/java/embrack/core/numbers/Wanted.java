@@ -1,0 +1,120 @@
+package embrack.core.numbers;
+
+import embrack.core.chart.Lesson;
+import embrack.core.chart.LessonId;
+import embrack.core.chart.Verb;
+import embrack.core.gear.BankChange;
+import embrack.core.gear.Board;
+import embrack.core.gear.ControlGroup;
+import embrack.core.gear.FactoryRun;
+import embrack.core.gear.SendChannel;
+import embrack.core.gear.SettingId;
+import embrack.core.midi.Channel;
+import embrack.core.midi.MessageType;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
+import embrack.core.switches.Switches;
+import embrack.core.switches.Target;
+import embrack.core.switches.Travel;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Something that a device learns, and who is to send it.
+ *
+ * @param types what all its senders can send and the device can learn
+ * @param senders the boxes that send it, the one whose run it belongs to first
+ * @param fixed what a sender sends that cannot be programmed
+ * @param only the one channel that a sender has for everything
+ */
+record Wanted(DeviceId device, LessonId lesson, Set<MessageType> types, List<DeviceId> senders, Optional<Fixed> fixed, Optional<Channel> only) {
+
+    /** What a switch with a factory run sends. */
+    record Fixed(MessageType type, int number) {
+    }
+
+    /** Everything that steps and levels want learned, in the order of boards, banks and switches. */
+    static List<Wanted> all(Rig rig, Switches switches) {
+        var gathering = new Gathering(rig);
+        rig.devices().forEach(box -> {
+            switches.of(box.id()).forEach(gathering::add);
+            switches.travelsOf(box.id()).forEach(gathering::add);
+        });
+        return List.copyOf(gathering.found.values());
+    }
+
+    private Wanted with(Wanted other) {
+        Set<MessageType> both = EnumSet.copyOf(types);
+        both.retainAll(other.types);
+        List<DeviceId> more = new ArrayList<>(senders);
+        other.senders.stream().filter(sender -> !more.contains(sender)).forEach(more::add);
+        return new Wanted(device, lesson, both, more, fixed.or(other::fixed), only.or(other::only));
+    }
+
+    private static final class Gathering {
+
+        private final Rig rig;
+        private final Map<List<Object>, Wanted> found = new LinkedHashMap<>();
+
+        Gathering(Rig rig) {
+            this.rig = rig;
+        }
+
+        void add(Assignment assignment) {
+            SwitchAt at = assignment.at();
+            Board board = rig.model(at.board()).board().orElseThrow();
+            Optional<Channel> only = board.sendChannel() == SendChannel.EACH_MESSAGE ? Optional.empty() : sendChannel(at.board(), board, at.bank());
+            Optional<Fixed> fixed = board.factoryRun().map(run -> fixed(run, at, board));
+            for (Step step : assignment.steps()) {
+                add(step.device(), LessonId.of(step.action()), board.sends(), at.board(), fixed, only);
+            }
+        }
+
+        void add(Travel travel) {
+            ControlGroup group = group(travel);
+            Optional<Channel> only = group.channel().or(() -> rig.model(travel.at().box()).board()
+                    .map(board -> board.sendChannel() == SendChannel.EACH_MESSAGE ? Optional.<Channel>empty() : sendChannel(travel.at().box(), board, travel.at().bank()))
+                    .orElseGet(() -> rig.setting(travel.at().box(), SettingId.SEND_CHANNEL).map(Channel::new)));
+            for (Target target : travel.targets()) {
+                add(target.device(), new LessonId(Verb.LEVEL, target.part()), group.sends(), travel.at().box(), Optional.empty(), only);
+            }
+        }
+
+        private void add(DeviceId device, LessonId id, Set<MessageType> sends, DeviceId sender, Optional<Fixed> fixed, Optional<Channel> only) {
+            rig.model(device).chart().lessons().stream().filter(lesson -> lesson.id().equals(id)).findFirst().ifPresent(lesson -> {
+                Wanted wanted = new Wanted(device, id, learnable(lesson, sends), List.of(sender), fixed, only);
+                found.merge(List.of(device, id), wanted, Wanted::with);
+            });
+        }
+
+        private static Set<MessageType> learnable(Lesson lesson, Set<MessageType> sends) {
+            Set<MessageType> both = EnumSet.copyOf(lesson.types());
+            both.retainAll(sends);
+            if (lesson.verb().takesAmount()) {
+                both.remove(MessageType.PROGRAM_CHANGE);
+            }
+            return both;
+        }
+
+        private Optional<Channel> sendChannel(DeviceId box, Board board, int bank) {
+            return rig.setting(box, SettingId.SEND_CHANNEL).map(Channel::new)
+                    .map(set -> board.bankChange() == BankChange.CHANNEL ? Channel.ofWire((set.wire() + bank - 1) % Channel.LAST) : set);
+        }
+
+        private static Fixed fixed(FactoryRun run, SwitchAt at, Board board) {
+            return new Fixed(run.type(), run.number(at.bank(), at.number(), board.bankChange()));
+        }
+
+        private ControlGroup group(Travel travel) {
+            return rig.model(travel.at().box()).surface().groups().stream().filter(g -> g.type() == travel.at().type()).findFirst().orElseThrow();
+        }
+    }
+}

@@ -1,0 +1,5 @@
+/** Where switches lie under the foot: what a miss hits, how far the kill switch is, what is safe. */
+@NullMarked
+package embrack.core.place;
+
+import org.jspecify.annotations.NullMarked;
