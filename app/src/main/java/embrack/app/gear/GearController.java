@@ -5,11 +5,11 @@ import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.store.ModelStore;
+import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.chart.PartId;
-import embrack.core.check.Report;
 import embrack.core.gear.SettingId;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Refused;
@@ -35,10 +35,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 class GearController {
 
     private final RigStore rigs;
+    private final Reports reports;
     private final ModelStore models;
 
-    GearController(RigStore rigs, ModelStore models) {
+    GearController(RigStore rigs, Reports reports, ModelStore models) {
         this.rigs = rigs;
+        this.reports = reports;
         this.models = models;
     }
 
@@ -135,7 +137,7 @@ class GearController {
 
     private String show(RigId id, Optional<DeviceId> selected, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
-        page.addAttribute("frame", Frame.of(stored, Report.of(stored.plan()), Room.GEAR, "/gear" + selected.map(d -> "/" + d).orElse("")))
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.GEAR, "/gear" + selected.map(d -> "/" + d).orElse("")))
                 .addAttribute("gear", GearPage.of(stored.plan(), models.all(), selected))
                 .addAttribute("echo", echo);
         return "gear/gear";

@@ -4,6 +4,7 @@ import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.frame.WayBack;
+import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
@@ -28,15 +29,17 @@ import org.springframework.web.bind.annotation.RequestParam;
 class PreflightController {
 
     private final RigStore rigs;
+    private final Reports reports;
 
-    PreflightController(RigStore rigs) {
+    PreflightController(RigStore rigs, Reports reports) {
         this.rigs = rigs;
+        this.reports = reports;
     }
 
     @GetMapping("/preflight")
     String preflight(@PathVariable RigId id, Model page) {
         StoredRig stored = rigs.load(id);
-        Report report = Report.of(stored.plan());
+        Report report = reports.of(stored);
         page.addAttribute("frame", Frame.of(stored, report, Room.PREFLIGHT, "/preflight"))
                 .addAttribute("preflight", PreflightPage.of(report, "/rigs/" + id));
         return "preflight/preflight";
@@ -46,7 +49,7 @@ class PreflightController {
     @PostMapping("/remedies")
     String mend(@PathVariable RigId id, @RequestParam String code, @RequestParam String where, @RequestParam String what,
             @RequestParam(defaultValue = "") String back) {
-        Report.of(rigs.load(id).plan()).findings().stream()
+        reports.of(rigs.load(id)).findings().stream()
                 .filter(f -> f.code().equals(code) && f.where().equals(where) && f.what().equals(what))
                 .map(Finding::remedy).flatMap(remedy -> remedy.stream()).findFirst()
                 .map(Remedy::edit).ifPresent(edit -> rigs.edit(id, edit));

@@ -2,11 +2,11 @@ package embrack.app.preflight;
 
 import embrack.app.frame.Frame;
 import embrack.app.frame.Room;
+import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.app.store.TickStore;
-import embrack.core.check.Report;
 import embrack.core.sheet.Progress;
 import embrack.core.sheet.Section;
 import embrack.core.sheet.Sheet;
@@ -36,11 +36,13 @@ class SheetController {
     private static final String SOMEBODY = "this machine";
 
     private final RigStore rigs;
+    private final Reports reports;
     private final TickStore ticks;
     private final SheetPdf pdf;
 
-    SheetController(RigStore rigs, TickStore ticks, SheetPdf pdf) {
+    SheetController(RigStore rigs, Reports reports, TickStore ticks, SheetPdf pdf) {
         this.rigs = rigs;
+        this.reports = reports;
         this.ticks = ticks;
         this.pdf = pdf;
     }
@@ -63,7 +65,7 @@ class SheetController {
     @PostMapping("/sheets/tick")
     String tick(@PathVariable RigId id, @RequestParam String key, @RequestParam(defaultValue = "false") boolean done, @RequestParam(defaultValue = "false") boolean left,
             @Nullable Principal who) {
-        Optional<Section.Line> line = Sheets.of(Report.of(rigs.load(id).plan())).stream().flatMap(Sheet::lines).filter(l -> l.key().equals(key)).map(l -> (Section.Line) l).findFirst();
+        Optional<Section.Line> line = Sheets.of(reports.of(rigs.load(id))).stream().flatMap(Sheet::lines).filter(l -> l.key().equals(key)).map(l -> (Section.Line) l).findFirst();
         if (done && line.isPresent()) {
             ticks.tick(id, line.get(), who == null ? SOMEBODY : who.getName());
         } else {
@@ -94,7 +96,7 @@ class SheetController {
 
     private StoredRig enter(RigId id, String here, String paper, Model page) {
         StoredRig stored = rigs.load(id);
-        page.addAttribute("frame", Frame.of(stored, Report.of(stored.plan()), Room.PREFLIGHT, here)).addAttribute("revision", stored.revision())
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.PREFLIGHT, here)).addAttribute("revision", stored.revision())
                 .addAttribute("paper", Paper.of(paper));
         return stored;
     }
@@ -104,7 +106,7 @@ class SheetController {
     }
 
     private Progress progress(StoredRig stored) {
-        return Progress.of(Sheets.of(Report.of(stored.plan())), ticks.all(stored.id()));
+        return Progress.of(Sheets.of(reports.of(stored)), ticks.all(stored.id()));
     }
 
     private static ResponseEntity<byte[]> file(StoredRig stored, String what, byte[] content) {

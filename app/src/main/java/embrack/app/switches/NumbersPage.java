@@ -22,10 +22,11 @@ import java.util.Set;
  * Numbers and channels of a rig.
  *
  * @param senders boxes with switches or controls, a row each
+ * @param channelChanges what would change if every receiver got its own, each a sentence
  * @param learners devices that have learned, with what
  * @param renumbered what would change if all were chosen anew, each a sentence
  */
-record NumbersPage(List<Receiver> receivers, List<Sender> senders, boolean channelsDiffer, List<Learner> learners, List<String> renumbered) {
+record NumbersPage(List<Receiver> receivers, List<Sender> senders, List<String> channelChanges, List<Learner> learners, List<String> renumbered) {
 
     /** A column. {@code proposed} is empty when the channel is as it should be. */
     record Receiver(String name, String channel, String proposed) {
@@ -61,7 +62,8 @@ record NumbersPage(List<Receiver> receivers, List<Sender> senders, boolean chann
         List<Receiver> receivers = matrix.receivers().stream().map(id -> receiver(plan, id, Optional.ofNullable(proposed.get(id)))).toList();
         return new NumbersPage(receivers, matrix.senders().stream().map(sender -> new Sender(plan.rig().name(sender).text(), matrix.receivers().stream()
                 .map(receiver -> cell(matrix.hears(receiver, sender), meant.getOrDefault(sender, Set.of()).contains(receiver))).toList())).toList(),
-                proposed.entrySet().stream().anyMatch(e -> differs(plan, e.getKey(), e.getValue())),
+                proposed.entrySet().stream().filter(e -> differs(plan, e.getKey(), e.getValue())).map(e -> "%s: channel %d becomes %d.".formatted(plan.rig().name(e.getKey()),
+                        plan.rig().setting(e.getKey(), SettingId.RECEIVE_CHANNEL).orElseThrow(), e.getValue().number())).toList(),
                 plan.rig().devices().stream().filter(d -> !plan.rig().model(d.id()).chart().lessons().isEmpty()).map(d -> learner(plan, d)).toList(), renumbered(plan));
     }
 

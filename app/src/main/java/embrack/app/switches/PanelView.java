@@ -142,7 +142,8 @@ record PanelView(String path, String key, int number, String label, Moment on, L
         Step step = compiled.step();
         List<ShownMessage> shown = shown(plan, at, compiled);
         return new StepRow(index, step.device().text(), plan.rig().name(step.device()).text(), step.action().key(),
-                plan.rig().words(step.device(), step.action()), step.waitMillis(), joined(shown, ShownMessage::line),
+                plan.rig().words(step.device(), step.action()) + plan.rig().chart(step.device()).shownAt(step.action()).map(where -> " (%s)".formatted(where)).orElse(""),
+                step.waitMillis(), joined(shown, ShownMessage::line),
                 joined(shown, ShownMessage::bytes), joined(shown, ShownMessage::reads), compiled.obstacle().map(PanelView::obstacle).orElse(""));
     }
 

@@ -5,6 +5,7 @@ import embrack.app.frame.FindingView;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
+import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
@@ -31,9 +32,11 @@ class SwitchRoom {
     static final int USUAL_VALUE = 127;
 
     private final RigStore rigs;
+    private final Reports reports;
 
-    SwitchRoom(RigStore rigs) {
+    SwitchRoom(RigStore rigs, Reports reports) {
         this.rigs = rigs;
+        this.reports = reports;
     }
 
     /** What is typed or pressed on the floor plan, beside edits. */
@@ -49,7 +52,7 @@ class SwitchRoom {
         if (!isOnBoard(plan, at)) {
             return "redirect:/rigs/%s/switches".formatted(id);
         }
-        Report report = Report.of(plan);
+        Report report = reports.of(stored);
         String path = "/rigs/" + id;
         enter(stored, report, BoardView.href("", at) + (look.on() == Moment.PRESS ? "" : "?on=" + look.on().key()), "", echo, page);
         page.addAttribute("board", BoardView.of(report, at, path))
@@ -65,7 +68,7 @@ class SwitchRoom {
         if (!isOnBox(plan, at)) {
             return "redirect:/rigs/%s/switches".formatted(id);
         }
-        Report report = Report.of(plan);
+        Report report = reports.of(stored);
         enter(stored, report, BoardView.href("", at), "", echo, page);
         page.addAttribute("board", BoardView.of(report, at, "/rigs/" + id))
                 .addAttribute("control", ControlView.of(report, at, "/rigs/" + id, fader, value, find));
@@ -75,7 +78,7 @@ class SwitchRoom {
     /** The room when there is no switch to show. */
     String none(RigId id, Model page) {
         StoredRig stored = rigs.load(id);
-        enter(stored, Report.of(stored.plan()), "/switches", "", Echo.NONE, page);
+        enter(stored, reports.of(stored), "/switches", "", Echo.NONE, page);
         page.addAttribute("boards", stored.plan().controllers().size());
         return "switches/none";
     }
@@ -83,7 +86,7 @@ class SwitchRoom {
     /** What all pages of the room share; gives the report of the newest plan. */
     Report enter(RigId id, String tab, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
-        Report report = Report.of(stored.plan());
+        Report report = reports.of(stored);
         enter(stored, report, "/switches/" + tab, tab, echo, page);
         return report;
     }

@@ -4,6 +4,7 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.FindingView;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Room;
+import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
@@ -18,9 +19,11 @@ import org.springframework.ui.Model;
 class WiringRoom {
 
     private final RigStore rigs;
+    private final Reports reports;
 
-    WiringRoom(RigStore rigs) {
+    WiringRoom(RigStore rigs, Reports reports) {
         this.rigs = rigs;
+        this.reports = reports;
     }
 
     /** The picture, with something in focus. */
@@ -49,7 +52,7 @@ class WiringRoom {
      */
     Entered enter(RigId id, String tab, Echo echo, Model page, String... subjects) {
         StoredRig stored = rigs.load(id);
-        Report report = Report.of(stored.plan());
+        Report report = reports.of(stored);
         page.addAttribute("frame", Frame.of(stored, report, Room.WIRING, tab.isEmpty() ? "/wiring" : "/wiring/" + tab))
                 .addAttribute("revision", stored.revision())
                 .addAttribute("tab", tab)

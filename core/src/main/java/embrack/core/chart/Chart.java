@@ -2,6 +2,7 @@ package embrack.core.chart;
 
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
+import embrack.core.midi.MessageType;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
@@ -95,6 +96,13 @@ public final class Chart {
         return safe;
     }
 
+    /** Where the box shows what an action selects, on a box with banks of patches: "bank 1, patch 1". */
+    public Optional<String> shownAt(Action action) {
+        return conventions.table().flatMap(table -> rowsFor(action).stream().map(ChartRow::last)
+                .filter(trigger -> trigger instanceof Trigger.Voice voice && voice.type() == MessageType.PROGRAM_CHANGE)
+                .map(trigger -> table.words(((Trigger.Voice) trigger).number())).findFirst());
+    }
+
     /** What a part stands still without: of a chase, the part that makes chases run. */
     public Optional<PartId> need(PartId part) {
         return Optional.ofNullable(needs.get(part));
@@ -169,6 +177,21 @@ public final class Chart {
      */
     public Optional<List<Message>> messagesFor(Action action, Channel set) {
         return rowsFor(action).stream().flatMap(row -> row.messages(action, set).stream()).findFirst();
+    }
+
+    /** As {@link #messagesFor(Action, Channel)}, by the first row that can be sent, where there is one. */
+    public Optional<List<Message>> messagesFor(Action action, Channel set, Set<MessageType> sends) {
+        return rowsFor(action).stream().filter(row -> isSendable(row, sends)).flatMap(row -> row.messages(action, set).stream()).findFirst()
+                .or(() -> messagesFor(action, set));
+    }
+
+    /** Whether any row of what a lesson is about can be sent. */
+    public boolean isSendable(LessonId id, Set<MessageType> sends) {
+        return byAction.getOrDefault(new VerbAndPart(id.verb(), id.part()), List.of()).stream().anyMatch(row -> isSendable(row, sends));
+    }
+
+    private static boolean isSendable(ChartRow row, Set<MessageType> sends) {
+        return row.triggers().stream().allMatch(trigger -> sends.contains(trigger.type()));
     }
 
     /** The level that a value of 0 to 127 sets, where one message sets the level of the part. */

@@ -4,6 +4,7 @@ import embrack.core.chart.ChartReading.LinedRow;
 import embrack.core.midi.MessageType;
 import embrack.core.midi.NoteNaming;
 import embrack.core.midi.ProgramCounting;
+import embrack.core.midi.ProgramTable;
 import embrack.core.name.Words;
 import embrack.core.text.Cursor;
 import embrack.core.text.Fault;
@@ -70,10 +71,12 @@ final class ChartParser {
     private void readLine(Cursor cursor) {
         if (cursor.accept("programs from")) {
             int first = choice(cursor, "This says \"programs from 0\" or \"programs from 1\".", "0", "1");
-            conventions = new Conventions(Optional.of(ProgramCounting.values()[first]), conventions.notes());
+            conventions = new Conventions(Optional.of(ProgramCounting.values()[first]), conventions.notes(), conventions.table());
         } else if (cursor.accept("middle c is")) {
             int octave = choice(cursor, "This says \"middle C is C3\", \"middle C is C4\" or \"middle C is C5\".", "c3", "c4", "c5");
-            conventions = new Conventions(conventions.programs(), Optional.of(NoteNaming.values()[octave]));
+            conventions = new Conventions(conventions.programs(), Optional.of(NoteNaming.values()[octave]), conventions.table());
+        } else if (cursor.accept("banks of")) {
+            conventions = new Conventions(conventions.programs(), conventions.notes(), Optional.of(table(cursor)));
         } else if (cursor.accept("safe")) {
             readSafe(cursor);
         } else if (cursor.accept("needs")) {
@@ -82,6 +85,18 @@ final class ChartParser {
             boolean except = cursor.accept("except");
             readRule(cursor, except);
         }
+    }
+
+    private static ProgramTable table(Cursor cursor) {
+        String number = cursor.peek();
+        if (!number.matches("\\d{1,3}") || Integer.parseInt(number) < 1 || Integer.parseInt(number) > 128) {
+            throw cursor.fault("This says how many patches a bank has, 1 to 128: banks of 8");
+        }
+        cursor.token();
+        if (!cursor.isAtEnd()) {
+            throw cursor.fault("This says how many patches a bank has and nothing else: banks of 8");
+        }
+        return new ProgramTable(Integer.parseInt(number));
     }
 
     private static int choice(Cursor cursor, String words, String... choices) {

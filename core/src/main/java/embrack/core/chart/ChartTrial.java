@@ -105,6 +105,6 @@ public final class ChartTrial {
     }
 
     private Conventions conventions() {
-        return new Conventions(Optional.of(chart.conventions().shownPrograms()), Optional.of(chart.conventions().shownNotes()));
+        return new Conventions(Optional.of(chart.conventions().shownPrograms()), Optional.of(chart.conventions().shownNotes()), Optional.empty());
     }
 }

@@ -50,6 +50,7 @@ public final class ChartWriter {
             lines.add("programs from " + conventions.shownPrograms().first());
         }
         conventions.notes().map(NoteNaming::words).ifPresent(lines::add);
+        conventions.table().ifPresent(table -> lines.add("banks of " + table.patchesPerBank()));
         var writer = new ChartWriter(conventions.shownPrograms());
         for (int i = 0; i < rows.size(); ) {
             int end = runEnd(rows, i);

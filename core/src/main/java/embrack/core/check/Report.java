@@ -7,11 +7,14 @@ import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Prover;
 import embrack.core.sim.TravelProof;
+import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
 import embrack.core.way.Ways;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * All that can be said of a plan: what was proven and what was found.
@@ -24,9 +27,24 @@ public record Report(Plan plan, List<Proof> proofs, List<TravelProof> travels, L
 
     /** Proves and checks a plan. */
     public static Report of(Plan plan) {
+        return of(plan, Map.of());
+    }
+
+    /** As {@link #of(Plan)}, for a plan that somebody edited: what the edit did not touch is not proven again. */
+    public static Report after(Report before, Plan plan) {
+        if (plan.equals(before.plan)) {
+            return before;
+        }
+        return plan.rig().equals(before.plan.rig()) ? of(plan, before.proofs.stream().collect(Collectors.groupingBy(proof -> before.plan.switches().at(proof.at())))) : of(plan);
+    }
+
+    /** Proves and checks a plan, with what is proven already of assignments that it may have. */
+    private static Report of(Plan plan, Map<Assignment, List<Proof>> known) {
         Ways ways = new Ways(plan.rig());
         Prover prover = new Prover(plan, ways);
-        Subject subject = new Subject(plan, prover.all(), prover.travels(), ways);
+        List<Proof> proofs = plan.switches().assignments().stream().filter(a -> !a.steps().isEmpty())
+                .flatMap(a -> Optional.ofNullable(known.get(a)).orElseGet(() -> prover.prove(a)).stream()).toList();
+        Subject subject = new Subject(plan, proofs, prover.travels(), ways);
         List<Finding> findings = Catalogue.rules().stream().flatMap(rule -> rule.check(subject)).sorted().toList();
         return new Report(plan, subject.proofs(), subject.travels(), findings);
     }

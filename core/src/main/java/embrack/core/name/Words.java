@@ -18,6 +18,12 @@ public final class Words {
         return String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.getLast();
     }
 
+    /** Something with "a" or "an" before it, by its first letter. */
+    public static String a(Object thing) {
+        String words = thing.toString();
+        return (!words.isEmpty() && "AEIOUaeiou".indexOf(words.charAt(0)) >= 0 ? "an " : "a ") + words;
+    }
+
     /** A number with its noun: "1 message", "4 messages". */
     public static String count(int number, String noun) {
         return number == 1 ? "1 " + noun : number + " " + noun + (noun.endsWith("ch") ? "es" : "s");

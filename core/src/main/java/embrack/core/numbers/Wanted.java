@@ -89,7 +89,8 @@ record Wanted(DeviceId device, LessonId lesson, Set<MessageType> types, List<Dev
         }
 
         private void add(DeviceId device, LessonId id, Set<MessageType> sends, DeviceId sender, Optional<Fixed> fixed, Optional<Channel> only) {
-            rig.model(device).chart().lessons().stream().filter(lesson -> lesson.id().equals(id)).findFirst().ifPresent(lesson -> {
+            rig.model(device).chart().lessons().stream().filter(lesson -> lesson.id().equals(id))
+                    .filter(lesson -> !rig.model(device).chart().isSendable(id, sends)).findFirst().ifPresent(lesson -> {
                 Wanted wanted = new Wanted(device, id, learnable(lesson, sends), List.of(sender), fixed, only);
                 found.merge(List.of(device, id), wanted, Wanted::with);
             });

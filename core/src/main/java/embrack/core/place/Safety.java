@@ -18,7 +18,7 @@ import java.util.stream.Stream;
 /** What has to happen when something goes wrong in front of people. */
 public final class Safety {
 
-    private static final Set<Verb> STARTS = EnumSet.of(Verb.PLAY, Verb.TOGGLE_PLAY, Verb.RECORD, Verb.JUMP);
+    private static final Set<Verb> STARTS = EnumSet.of(Verb.PLAY, Verb.TOGGLE_PLAY, Verb.RECORD);
 
     private final Plan plan;
 

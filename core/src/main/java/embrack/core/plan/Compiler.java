@@ -190,7 +190,8 @@ public final class Compiler {
     }
 
     private List<Message> messages(SwitchAt at, Step step) {
-        List<Message> messages = plan.rig().chart(step.device()).messagesFor(step.action(), receiveChannel(step.device())).orElse(List.of());
+        List<Message> messages = plan.rig().chart(step.device())
+                .messagesFor(step.action(), receiveChannel(step.device()), plan.board(at.board()).sends()).orElse(List.of());
         Optional<Channel> only = boardChannel(at.board(), at.bank());
         return messages.stream().map(message -> onChannel(message, only)).toList();
     }

@@ -182,7 +182,7 @@ public sealed interface FloorEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return "Have a %s do the job of %s".formatted(model.name(), before.rig().name(board));
+            return "Have %s do the job of %s".formatted(Words.a(model.name()), before.rig().name(board));
         }
     }
 

@@ -125,8 +125,8 @@ public sealed interface GearEdit extends Edit {
             Device old = Typed.device("model", plan, device);
             Rig rig = plan.rig();
             if (rig.model(device).kind() != model.kind()) {
-                throw new Refused("model", "%s is a %s and %s is a %s; it cannot take over the job."
-                        .formatted(old.name(), rig.model(device).kind().words(), model.name(), model.kind().words()));
+                throw new Refused("model", "%s is %s and %s is %s; it cannot take over the job."
+                        .formatted(old.name(), Words.a(rig.model(device).kind().words()), model.name(), Words.a(model.kind().words())));
             }
             Model known = rig.models().stream().filter(m -> m.id().equals(model.id())).findFirst().orElse(model);
             Device fitted = Fitting.to(known, old);
@@ -136,7 +136,7 @@ public sealed interface GearEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return "Have a %s do the job of %s".formatted(model.name(), before.rig().name(device));
+            return "Have %s do the job of %s".formatted(Words.a(model.name()), before.rig().name(device));
         }
     }
 

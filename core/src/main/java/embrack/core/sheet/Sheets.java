@@ -147,7 +147,7 @@ public final class Sheets {
             int number = lines.size() + 1;
             boolean first = message == step.messages().getFirst();
             String wait = first && step.step().waitMillis() > 0 ? "after %d ms: ".formatted(step.step().waitMillis()) : "";
-            lines.add(new Program("%s/%s/%d".formatted(key, moment.key(), number), number, ShownMessage.on(board, message), wait + plan.words(step.step())));
+            lines.add(new Program("%s/%s/%d".formatted(key, moment.key(), number), number, ShownMessage.on(board, message), wait + plan.words(step.step()) + rig.chart(step.step().device()).shownAt(step.step().action()).map(where -> " (%s)".formatted(where)).orElse("")));
         }));
         return lines;
     }

@@ -17,8 +17,11 @@ import embrack.core.way.Ways;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -50,7 +53,9 @@ public final class Prover {
     private final Timing timing;
     private final Compiler compiler;
     private final Simulator simulator;
+    private final Places places;
     private final List<RigState> starts;
+    private final Map<DeviceId, Long> tails = new HashMap<>();
 
     public Prover(Plan plan) {
         this(plan, new Ways(plan.rig()));
@@ -62,7 +67,8 @@ public final class Prover {
         this.timing = new Timing(ways);
         this.compiler = new Compiler(plan, ways);
         this.simulator = new Simulator(plan, ways);
-        this.starts = List.of(RigState.poweredOn(plan.rig()), RigState.opposite(plan.rig()));
+        this.places = new Places(plan.rig());
+        this.starts = List.of(RigState.poweredOn(places), RigState.opposite(places));
     }
 
     /** All gestures that have steps, in order. */
@@ -87,11 +93,11 @@ public final class Prover {
         List<Moment> moments = Proof.moments(gesture);
         SortedSet<Place> targets = new TreeSet<>();
         moments.forEach(moment -> assignment.steps(moment).forEach(step -> addTargets(step, targets)));
-        Map<Moment, Journey> journeys = new EnumMap<>(Moment.class);
+        Map<Moment, Deed> deeds = new EnumMap<>(Moment.class);
         long heldBack = gesture == Moment.PRESS ? compiled.heldBackMillis() * 1_000L : 0;
-        moments.forEach(moment -> journeys.put(moment, simulator.journey(compiled, moment, heldBack)));
-        List<Trial> trials = starts.stream().map(start -> trial(start, assignment, compiled.mode(), gesture, journeys)).toList();
-        Pressed once = simulator.play(starts.getFirst(), journeys.get(gesture));
+        moments.forEach(moment -> deeds.put(moment, deed(assignment.steps(moment), simulator.journey(compiled, moment, heldBack))));
+        List<Trial> trials = starts.stream().map(start -> trial(start, compiled.mode(), gesture, deeds)).toList();
+        Pressed once = simulator.play(starts.getFirst(), Objects.requireNonNull(deeds.get(gesture)).journey());
         long worst = worstMicros(once);
         boolean isLate = worst - compiled.waitMillis(gesture) * 1_000L > LATEST_MICROS;
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
@@ -111,6 +117,26 @@ public final class Prover {
         return new TravelProof(compiled, verdict, targets, wrong, trials, trace);
     }
 
+    /**
+     * What is meant to happen at one moment, and what does.
+     *
+     * @param moves what the messages do, where that does not depend on what came before
+     */
+    private record Deed(List<Places.Move> meant, Journey journey, Optional<List<Places.Move>> moves) {
+
+        boolean isNothing() {
+            return meant.isEmpty() && journey.deliveries().isEmpty();
+        }
+    }
+
+    private Deed deed(List<Step> steps, Journey journey) {
+        return new Deed(meant(steps), journey, simulator.moves(places, journey));
+    }
+
+    private RigState done(RigState state, Deed deed) {
+        return deed.moves().map(state::after).orElseGet(() -> simulator.play(state, deed.journey()).after());
+    }
+
     private Journey journey(CompiledTravel compiled, int position) {
         return simulator.journey(compiled.travel().at().box(), compiled.sendings(position), Wire.RunningStatus.NOT_USED, 0);
     }
@@ -125,8 +151,9 @@ public final class Prover {
         RigState actual = start;
         for (int position : POSITIONS) {
             RigState before = actual;
-            ideal = meant(ideal, travel.targets().stream().map(target -> step(target, position)).toList());
-            actual = simulator.play(actual, journey(compiled, position)).after();
+            Deed deed = deed(travel.targets().stream().map(target -> step(target, position)).toList(), journey(compiled, position));
+            ideal = ideal.after(deed.meant());
+            actual = done(actual, deed);
             presses.add(new Press(position, Moment.PRESS, before, ideal, actual));
         }
         return new Trial(start, presses);
@@ -139,37 +166,38 @@ public final class Prover {
 
     /** When the last message that does something has done it, with what its box still waits for. */
     private long worstMicros(Pressed pressed) {
-        return Math.max(pressed.lastArrivalMicros(), pressed.trace().stream()
-                .filter(event -> event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts)
-                .mapToLong(event -> event.atMicros() + timing.tail(event.socket().device()).map(t -> t.delay().worst()).orElse(0L)).max().orElse(0));
+        long worst = pressed.lastArrivalMicros();
+        for (Event event : pressed.trace()) {
+            if (event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts) {
+                worst = Math.max(worst, event.atMicros() + tails.computeIfAbsent(event.socket().device(), device -> timing.tail(device).map(t -> t.delay().worst()).orElse(0L)));
+            }
+        }
+        return worst;
     }
 
     /** A step is meant for its device and for the one that stands in for it. */
-    private RigState meant(RigState state, List<Step> steps) {
-        RigState after = state;
-        for (Step step : steps) {
-            after = after.after(plan.rig(), step.device(), List.of(step.action()));
-            DeviceId second = plan.rig().standIn(step.device()).orElse(step.device());
-            after = second.equals(step.device()) ? after : after.after(plan.rig(), second, List.of(step.action()));
-        }
-        return after;
+    private List<Places.Move> meant(List<Step> steps) {
+        return steps.stream().flatMap(step -> Stream.concat(Stream.of(step.device()), plan.rig().standIn(step.device()).stream())
+                .flatMap(device -> places.moves(device, List.of(step.action())).stream())).toList();
     }
 
-    private Trial trial(RigState start, Assignment assignment, SwitchMode mode, Moment gesture, Map<Moment, Journey> journeys) {
+    private Trial trial(RigState start, SwitchMode mode, Moment gesture, Map<Moment, Deed> deeds) {
         List<Press> presses = new ArrayList<>();
+        Deed press = Objects.requireNonNull(deeds.get(gesture));
+        Deed again = deeds.getOrDefault(Moment.AGAIN, press);
+        Deed release = deeds.getOrDefault(Moment.RELEASE, press);
         RigState ideal = start;
         RigState actual = start;
         for (int number = 1; number <= PRESSES; number++) {
             boolean second = gesture == Moment.PRESS && mode == SwitchMode.ALTERNATING && number % 2 == 0;
-            boolean saysSo = second && !assignment.steps(Moment.AGAIN).isEmpty();
             RigState before = actual;
-            ideal = meant(ideal, assignment.steps(saysSo ? Moment.AGAIN : gesture));
-            actual = simulator.play(actual, journeys.get(second ? Moment.AGAIN : gesture)).after();
+            ideal = ideal.after((second && !again.meant().isEmpty() ? again : press).meant());
+            actual = done(actual, second ? again : press);
             presses.add(new Press(number, second ? Moment.AGAIN : gesture, before, ideal, actual));
-            if (gesture == Moment.PRESS && !(journeys.get(Moment.RELEASE).deliveries().isEmpty() && assignment.steps(Moment.RELEASE).isEmpty())) {
+            if (gesture == Moment.PRESS && !release.isNothing()) {
                 RigState down = actual;
-                ideal = meant(ideal, assignment.steps(Moment.RELEASE));
-                actual = simulator.play(actual, journeys.get(Moment.RELEASE)).after();
+                ideal = ideal.after(release.meant());
+                actual = done(actual, release);
                 presses.add(new Press(number, Moment.RELEASE, down, ideal, actual));
             }
         }

@@ -3,83 +3,109 @@ package embrack.core.sim;
 import embrack.core.chart.Action;
 import embrack.core.chart.Aspect;
 import embrack.core.chart.Heard;
-import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
-import embrack.core.chart.Verb;
-import embrack.core.gear.Model;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.sim.Places.Move;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
+import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
-import java.util.stream.Stream;
 
 /**
- * The state of every part of every device at one moment. Two states are equal when nobody could tell them apart: what
- * devices remember of the messages that reached them is not looked at. A state shares with the one it comes from what
- * did not change, so that a step costs the parts of its device, and a comparison those of the devices that were touched.
+ * The state of every part of every device at one moment. Two states of one rig are equal when nobody could tell them
+ * apart: what devices remember of the messages that reached them is not looked at. A state shares with the one it comes
+ * from what did not change, so that a step costs the parts of its device, and a comparison those of the devices that
+ * were touched.
  */
 public final class RigState {
 
-    private final Map<DeviceId, Map<Place, Integer>> values;
+    private final Places places;
+    private final int[][] values;
+    private final Map<Place, Integer> strange;
     private final Map<DeviceId, Heard> heard;
 
-    /** All maps are the state's own from here on, or those of another state that are not changed any more. */
-    private RigState(Map<DeviceId, Map<Place, Integer>> values, Map<DeviceId, Heard> heard) {
+    /**
+     * A state.
+     *
+     * @param values by device and place; arrays that other states have too are not changed any more
+     * @param strange values at places that the hardware does not have
+     */
+    private RigState(Places places, int[][] values, Map<Place, Integer> strange, Map<DeviceId, Heard> heard) {
+        this.places = places;
         this.values = values;
+        this.strange = strange;
         this.heard = heard;
     }
 
     /** The rig just switched on: every aspect at its first value, so all strips open. */
     public static RigState poweredOn(Rig rig) {
-        return of(rig, aspect -> 0);
+        return poweredOn(new Places(rig));
     }
 
     /** The rig with every aspect far from its first value, so all strips muted: the other end from {@link #poweredOn}. */
     public static RigState opposite(Rig rig) {
-        return of(rig, Aspect::far);
+        return opposite(new Places(rig));
     }
 
-    /** The state after actions on one device of a rig, in their order. */
-    public RigState after(Rig rig, DeviceId device, List<Action> actions) {
-        Map<Place, Integer> changed = new HashMap<>(values.getOrDefault(device, Map.of()));
-        for (Action action : actions) {
-            act(rig.model(device), device, action, changed);
+    static RigState poweredOn(Places places) {
+        return of(places, aspect -> 0);
+    }
+
+    static RigState opposite(Places places) {
+        return of(places, Aspect::far);
+    }
+
+    private static RigState of(Places places, ToIntFunction<Aspect> value) {
+        int[][] values = new int[places.devices()][];
+        for (int device = 0; device < values.length; device++) {
+            values[device] = places.of(device).stream().mapToInt(place -> value.applyAsInt(place.aspect())).toArray();
         }
-        Map<DeviceId, Map<Place, Integer>> next = new HashMap<>(values);
-        next.put(device, changed);
-        return new RigState(next, heard);
+        return new RigState(places, values, Map.of(), Map.of());
     }
 
-    private static void act(Model model, DeviceId device, Action action, Map<Place, Integer> changed) {
-        Place place = place(device, action);
-        changed.put(place, action.verb().applyTo(changed.getOrDefault(place, 0), action.amount().orElse(0)));
-        if (action.verb().isExclusive()) {
-            Optional<String> family = model.part(action.part()).map(Part::family);
-            putOut(changed, place, other -> !other.part().equals(action.part()) && family.isPresent() && model.part(other.part()).map(Part::family).equals(family));
-        } else if (action.verb() == Verb.STOP_ALL) {
-            putOut(changed, place, other -> model.part(other.part()).isPresent());
+    /** The state after actions on one device of the rig, in their order. */
+    public RigState after(DeviceId device, List<Action> actions) {
+        return after(places.moves(device, actions));
+    }
+
+    /** The state after moves that were worked out before. */
+    RigState after(List<Move> moves) {
+        if (moves.isEmpty()) {
+            return this;
         }
-    }
-
-    /** Sets to their first value the places of one aspect that are not there yet. */
-    private static void putOut(Map<Place, Integer> changed, Place of, Predicate<Place> which) {
-        changed.replaceAll((place, value) -> value != 0 && place.aspect() == of.aspect() && which.test(place) ? 0 : value);
+        int[][] next = values.clone();
+        Map<Place, Integer> odd = strange;
+        for (Move move : moves) {
+            if (move.number() < 0) {
+                odd = new HashMap<>(odd);
+                odd.put(move.place(), move.verb().applyTo(odd.getOrDefault(move.place(), 0), move.amount()));
+                continue;
+            }
+            int[] own = next[move.device()];
+            if (own == values[move.device()]) {
+                own = own.clone();
+                next[move.device()] = own;
+            }
+            own[move.number()] = move.verb().applyTo(own[move.number()], move.amount());
+            for (int number : move.out()) {
+                own[number] = 0;
+            }
+        }
+        return new RigState(places, next, odd, heard);
     }
 
     /** With a message that a device has heard and will remember. */
     RigState hearing(DeviceId device, Message message) {
         Map<DeviceId, Heard> more = new TreeMap<>(heard);
         more.put(device, heardBy(device).with(message));
-        return new RigState(values, more);
+        return new RigState(places, values, strange, more);
     }
 
     /** What a device has heard so far. */
@@ -89,7 +115,8 @@ public final class RigState {
 
     /** The value at a place; 0 for a part that the hardware does not have. */
     public int value(Place place) {
-        return values.getOrDefault(place.device(), Map.of()).getOrDefault(place, 0);
+        int number = places.number(place);
+        return number < 0 ? strange.getOrDefault(place, 0) : values[places.device(place.device()).orElseThrow()][number];
     }
 
     /** The value of one aspect of one part, in a word: "muted". */
@@ -97,27 +124,39 @@ public final class RigState {
         return aspect.word(value(new Place(device, part, aspect)));
     }
 
-    /** The places where two states differ. */
+    /** The places where two states of one rig differ. */
     public SortedSet<Place> differences(RigState other) {
-        SortedSet<Place> places = new TreeSet<>();
-        Stream.concat(values.keySet().stream(), other.values.keySet().stream().filter(device -> !values.containsKey(device)))
-                .filter(device -> values.get(device) != other.values.get(device)).forEach(device -> addDifferences(device, other, places));
-        return places;
+        SortedSet<Place> different = new TreeSet<>();
+        for (int device = 0; device < values.length; device++) {
+            if (values[device] != other.values[device]) {
+                addDifferences(places.of(device), values[device], other.values[device], different);
+            }
+        }
+        if (!strange.isEmpty() || !other.strange.isEmpty()) {
+            SortedSet<Place> odd = new TreeSet<>(strange.keySet());
+            odd.addAll(other.strange.keySet());
+            odd.stream().filter(place -> !strange.getOrDefault(place, 0).equals(other.strange.getOrDefault(place, 0))).forEach(different::add);
+        }
+        return different;
     }
 
-    private void addDifferences(DeviceId device, RigState other, SortedSet<Place> places) {
-        Map<Place, Integer> mine = values.getOrDefault(device, Map.of());
-        Map<Place, Integer> theirs = other.values.getOrDefault(device, Map.of());
-        mine.forEach((place, value) -> addIfOther(place, value, theirs, places));
-        if (!mine.keySet().equals(theirs.keySet())) {
-            theirs.forEach((place, value) -> addIfOther(place, value, mine, places));
+    private static void addDifferences(List<Place> places, int[] mine, int[] theirs, SortedSet<Place> different) {
+        int at = Arrays.mismatch(mine, theirs);
+        for (int i = at; i >= 0 && i < mine.length; i++) {
+            if (mine[i] != theirs[i]) {
+                different.add(places.get(i));
+            }
         }
     }
 
-    private static void addIfOther(Place place, int value, Map<Place, Integer> others, Set<Place> places) {
-        if (value != others.getOrDefault(place, 0)) {
-            places.add(place);
+    /** Whether two states of one rig differ anywhere. */
+    boolean differs(RigState other) {
+        for (int device = 0; device < values.length; device++) {
+            if (values[device] != other.values[device] && !Arrays.equals(values[device], other.values[device])) {
+                return true;
+            }
         }
+        return !strange.equals(other.strange) && !differences(other).isEmpty();
     }
 
     /** The place that an action on a device changes. */
@@ -125,30 +164,26 @@ public final class RigState {
         return new Place(device, action.part(), action.verb().aspect());
     }
 
-    private static RigState of(Rig rig, ToIntFunction<Aspect> value) {
-        Map<DeviceId, Map<Place, Integer>> values = new HashMap<>();
-        rig.devices().forEach(device -> {
-            Model model = rig.model(device.id());
-            Map<Place, Integer> places = new HashMap<>();
-            model.parts().forEach(part -> model.answers().aspects(part.id()).forEach(aspect ->
-                    places.put(new Place(device.id(), part.id(), aspect), value.applyAsInt(aspect))));
-            values.put(device.id(), places);
-        });
-        return new RigState(values, Map.of());
-    }
-
     @Override
     public boolean equals(Object other) {
-        return other instanceof RigState that && differences(that).isEmpty();
+        return other instanceof RigState that && values.length == that.values.length && !differs(that);
     }
 
     @Override
     public int hashCode() {
-        return values.values().stream().flatMap(places -> places.entrySet().stream()).filter(e -> e.getValue() != 0).mapToInt(Object::hashCode).sum();
+        return Arrays.deepHashCode(values);
     }
 
     @Override
     public String toString() {
-        return "RigState" + new TreeMap<>(values);
+        SortedMap<Place, Integer> told = new TreeMap<>(strange);
+        for (int device = 0; device < values.length; device++) {
+            for (int i = 0; i < values[device].length; i++) {
+                if (values[device][i] != 0) {
+                    told.put(places.of(device).get(i), values[device][i]);
+                }
+            }
+        }
+        return "RigState" + told;
     }
 }

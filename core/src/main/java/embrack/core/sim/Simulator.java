@@ -22,6 +22,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.stream.Stream;
 
@@ -106,7 +107,7 @@ public final class Simulator {
             Reading reading = reading(device, delivery.message(), state.heardBy(device));
             trace.add(new Event.Arrived(delivery.atMicros(), delivery.to(), delivery.message(), reading));
             if (reading instanceof Reading.Acts acts) {
-                state = state.after(rig, device, acts.actions());
+                state = state.after(device, acts.actions());
             }
             if (hearing(device).answers().remembers()) {
                 state = state.hearing(device, delivery.message());
@@ -114,6 +115,23 @@ public final class Simulator {
         }
         trace.sort(Comparator.comparingLong(Event::atMicros));
         return new Pressed(state, trace);
+    }
+
+    /**
+     * What a journey does, whatever the state of the rig; empty when a box that it reaches reads it by what came before.
+     */
+    Optional<List<Places.Move>> moves(Places places, Journey journey) {
+        List<Places.Move> moves = new ArrayList<>();
+        for (Journey.Delivery delivery : journey.deliveries()) {
+            DeviceId device = delivery.to().device();
+            if (hearing(device).answers().remembers()) {
+                return Optional.empty();
+            }
+            if (reading(device, delivery.message(), Heard.NOTHING) instanceof Reading.Acts acts) {
+                moves.addAll(places.moves(device, acts.actions()));
+            }
+        }
+        return Optional.of(moves);
     }
 
     private Reading reading(DeviceId device, Message message, Heard heard) {

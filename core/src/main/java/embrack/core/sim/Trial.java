@@ -15,12 +15,12 @@ public record Trial(RigState start, List<Press> presses) {
     /** Every place that was wrong after any press of any of these trials. */
     static SortedSet<Place> wrongPlaces(List<Trial> trials) {
         SortedSet<Place> wrong = new TreeSet<>();
-        trials.forEach(trial -> trial.presses().forEach(press -> wrong.addAll(press.differences())));
+        trials.forEach(trial -> trial.presses().stream().filter(press -> press.ideal().differs(press.actual())).forEach(press -> wrong.addAll(press.differences())));
         return wrong;
     }
 
     boolean anythingMoved() {
-        return presses.stream().anyMatch(press -> !press.moved().isEmpty());
+        return presses.stream().anyMatch(press -> press.before().differs(press.actual()));
     }
 
     /** Whether a place is right after some presses and wrong after others. */

@@ -27,7 +27,7 @@ class ChartPropertyTests {
 
     @Property
     void rowsAreWrittenAndReadAgain(@ForAll("charts") List<ChartRow> rows, @ForAll ProgramCounting programs, @ForAll NoteNaming notes) {
-        var conventions = new Conventions(Optional.of(programs), Optional.of(notes));
+        var conventions = new Conventions(Optional.of(programs), Optional.of(notes), Optional.empty());
         String text = ChartWriter.write(conventions, rows, List.of(), List.of());
         ChartReading reading = ChartReading.of(text);
         assertThat(reading.errors()).as(text).isEmpty();

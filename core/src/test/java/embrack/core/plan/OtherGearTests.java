@@ -44,7 +44,7 @@ class OtherGearTests {
         "patch 12              | sounds-switcher       | Box: select Patch 12            | C1 0B",
         "preset 130            | floor-modeller        | Box: select Preset 130          | B1 20 01 C1 02",
         "snapshot 3            | floor-modeller        | Box: recall Snapshot 3          | B1 45 02",
-        "chase 6               | scene-desk            | Box: toggle Chase 6             | 91 05 7F",
+        "chase 6               | scene-desk            | Box: toggle Chase 6 and toggle Auto run | 91 05 7F",
         "play timeline         | projection-server     | Box: play Timeline              | F0 7F 7F 02 40 01 F7",
         "song 64               | tablet-track-player   | Box: load Song 64               | C1 3F",
         "next song             | tablet-track-player   | Box: next Song                  | ''",

@@ -49,7 +49,7 @@ final class BoardsFight implements Rule {
     }
 
     private Finding finding(Plan plan, Assignment one, Assignment other) {
-        Optional<Remedy> remedy = SpareSwitch.near(plan, one.at()).map(to -> new Remedy("Give the second press switch %d".formatted(to.number()),
+        Optional<Remedy> remedy = SpareSwitch.near(plan, one.at()).map(to -> new Remedy("Give the second press " + SpareSwitch.words(plan, to, one.at()),
                 new SwitchEdit.SpreadSteps(one.at(), Moment.AGAIN, 0, to)));
         return new Finding(info(), Severity.LOOK, plan.words(List.of(one.at(), other.at())),
                 "%s remembers whether it was pressed; %s changes the same and does not tell it.".formatted(plan.words(one.at()), plan.words(other.at())),

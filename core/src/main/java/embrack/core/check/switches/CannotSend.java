@@ -7,6 +7,7 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.midi.MessageType;
+import embrack.core.name.Words;
 import embrack.core.plan.Obstacle;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -39,8 +40,8 @@ final class CannotSend implements Rule {
     private Finding finding(Plan plan, DeviceId board, MessageType type, List<SwitchAt> switches) {
         Optional<Remedy> remedy = new OtherHardware(plan, board).remedy();
         return new Finding(info(), Severity.STOPS, plan.words(switches),
-                "%s, a %s, sends only %s; these switches need %s.".formatted(plan.rig().name(board),
-                        plan.rig().model(board).name(), plan.board(board).sendsWords(), type.plural()),
+                "%s, %s, sends only %s; these switches need %s.".formatted(plan.rig().name(board),
+                        Words.a(plan.rig().model(board).name()), plan.board(board).sendsWords(), type.plural()),
                 "These steps are never sent.",
                 remedy.map(r -> "Have hardware that sends %s do the job of %s.".formatted(type.plural(), plan.rig().name(board)))
                         .orElse("Find a board that sends %s, or a receiver that answers to %s."

@@ -7,6 +7,7 @@ import embrack.core.sim.Event;
 import embrack.core.sim.Place;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Reading;
+import embrack.core.sim.Verdict;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.stream.Stream;
@@ -20,7 +21,7 @@ record Deafness(Proof proof, DeviceId device, Channel sentOn, Channel listensOn)
 
     /** All boxes deaf to a switch that has steps for them, each once. */
     static Stream<Deafness> of(Proof proof) {
-        if (proof.trace().stream().noneMatch(event -> at(proof, event).isPresent())) {
+        if (proof.verdict() == Verdict.EXACT || proof.trace().stream().noneMatch(event -> at(proof, event).isPresent())) {
             return Stream.empty();
         }
         SortedSet<Place> wrong = proof.wrongPlaces();

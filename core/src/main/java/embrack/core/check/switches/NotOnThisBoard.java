@@ -14,6 +14,7 @@ import embrack.core.plan.Plan;
 import embrack.core.plan.SpareSwitch;
 import embrack.core.plan.SwitchEdit;
 import embrack.core.sim.Proof;
+import embrack.core.sim.Verdict;
 import embrack.core.switches.Moment;
 import java.util.List;
 import java.util.Optional;
@@ -29,7 +30,7 @@ final class NotOnThisBoard implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.proofs().stream().flatMap(proof -> Proof.moments(proof.moment()).stream().flatMap(moment -> proof.compiled().steps(moment).stream()
+        return subject.proofs().stream().filter(proof -> proof.verdict() == Verdict.NO_WAY).flatMap(proof -> Proof.moments(proof.moment()).stream().flatMap(moment -> proof.compiled().steps(moment).stream()
                 .filter(step -> step.obstacle().map(NotOnThisBoard::isOurs).orElse(false)).limit(1).map(step -> finding(subject.plan(), proof, moment, step))));
     }
 
@@ -49,7 +50,7 @@ final class NotOnThisBoard implements Rule {
             default -> throw new IllegalStateException("no obstacle of this rule");
         };
         Optional<Remedy> own = moment == Moment.PRESS ? mode(plan, proof) : SpareSwitch.near(plan, proof.at())
-                .map(to -> new Remedy("Give it switch %d".formatted(to.number()), new SwitchEdit.SpreadSteps(proof.at(), moment, 0, to)));
+                .map(to -> new Remedy("Give it " + SpareSwitch.words(plan, to, proof.at()), new SwitchEdit.SpreadSteps(proof.at(), moment, 0, to)));
         Optional<Remedy> remedy = new OtherHardware(plan, proof.at().board()).remedy().filter(r -> Mending.works(plan, r.edit(), proof.at())).or(() -> own);
         return new Finding(info(), Severity.STOPS, plan.words(proof.at()), what,
                 "On %s nothing of this happens: %s.".formatted(moment.words(), Words.list(proof.compiled().steps(moment).stream().map(s -> plan.words(s.step())).toList())),

@@ -9,6 +9,7 @@ import embrack.core.gear.library.Library;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
+import embrack.core.name.Words;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
@@ -41,7 +42,7 @@ final class OtherHardware {
     /** As {@link #remedy()}, among the boards that are also otherwise fit. */
     Optional<Remedy> remedy(Predicate<Board> fit) {
         return Library.all().stream().filter(model -> model.board().filter(fit).isPresent()).filter(this::canDoTheJob).findFirst()
-                .map(model -> new Remedy("Use a " + model.name(), new GearEdit.SwapHardware(board, model)));
+                .map(model -> new Remedy("Use " + Words.a(model.name()), new GearEdit.SwapHardware(board, model)));
     }
 
     private boolean canDoTheJob(Model model) {

@@ -3,6 +3,7 @@ package embrack.core.check.switches;
 import embrack.core.check.rule.Subject;
 import embrack.core.plan.CompiledStep;
 import embrack.core.plan.Obstacle;
+import embrack.core.sim.Verdict;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
@@ -16,7 +17,7 @@ record Stopped<O extends Obstacle>(SwitchAt at, CompiledStep step, O obstacle) {
 
     /** All steps that are stopped by obstacles of a type, in order. */
     static <O extends Obstacle> Stream<Stopped<O>> all(Subject subject, Class<O> type) {
-        return subject.proofs().stream().flatMap(proof -> proof.steps().stream()
+        return subject.proofs().stream().filter(proof -> proof.verdict() == Verdict.NO_WAY).flatMap(proof -> proof.steps().stream()
                 .flatMap(step -> step.obstacle().filter(type::isInstance).map(type::cast)
                         .map(obstacle -> new Stopped<>(proof.at(), step, obstacle)).stream()));
     }

@@ -44,6 +44,8 @@ final class Players {
             play Tracks: mmc play
             stop Tracks: mmc stop
             pause Tracks: mmc pause
+            play Tracks: learns note, cc
+            stop Tracks: learns note, cc
             jump Song 1..40: learns note, cc, pc
             jump Section 1..16: learns note, cc
             repeat Section: learns note, cc

@@ -52,6 +52,7 @@ final class Receivers {
             """, """
             # Program p is bank (p - 1) / 8, patch (p - 1) mod 8 + 1, unless its table is edited.
             programs from 1
+            banks of 8
             select Patch 1..128: pc 1..128
             on Loop 1..8: cc 80..87 over 63
             off Loop 1..8: cc 80..87 under 64
