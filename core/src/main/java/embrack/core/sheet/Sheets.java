@@ -32,6 +32,7 @@ import embrack.core.switches.School;
 import embrack.core.switches.ShortForm;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -173,9 +174,12 @@ public final class Sheets {
             return List.of();
         }
         List<Task> slots = new ArrayList<>();
-        device.learned().forEach((lesson, message) -> slots.add(new Task("%s/input/%s".formatted(device.id(), lesson.key()),
-                "Input %d: source %s, %s, target %s, low %d, high %d.".formatted(slots.size() + 1, words(device, message),
-                        message.response().alternating() ? "alternating" : "momentary", target(device, lesson), message.response().low(), message.response().high()))));
+        device.learned().entrySet().stream().sorted(Comparator.comparingInt(e -> e.getValue().number())).forEach(e -> {
+            Learned message = e.getValue();
+            slots.add(new Task("%s/input/%s".formatted(device.id(), e.getKey().key()),
+                    "Input %d: source %s, %s, target %s, low %d, high %d.".formatted(slots.size() + 1, words(device, message),
+                            message.response().alternating() ? "alternating" : "momentary", target(device, e.getKey()), message.response().low(), message.response().high())));
+        });
         String code = Integer.toHexString(slots.hashCode() & 0xffff);
         boolean template = plan.schools().answer(School.MEMORIES) == 0;
         int memories = rig.memoriesUsed(device.id());
