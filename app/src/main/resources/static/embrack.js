@@ -37,10 +37,18 @@
   const stored = (name) => (sessionStorage.getItem(name) ?? "").split("_").filter(Boolean);
   function walk(along, back) {
     const here = chosen();
+    const control = document.querySelector(".control.selected");
+    if (control) {
+      const all = [...document.querySelectorAll(".control")];
+      (all[all.indexOf(control) + along + back] ?? document.querySelector("#board a.tile-body"))?.click();
+      return;
+    }
     if (!here) return;
     const columns = Number(/columns-(\d+)/.exec(byId("board").className)?.[1] ?? 1);
     const to = Number(here.dataset.tile) + along + back * columns;
-    tiles().find((tile) => Number(tile.dataset.tile) === to)?.querySelector("a.tile-body")?.click();
+    const beyond = along > 0 && Number(here.dataset.tile) % columns === 0;
+    const there = beyond ? document.querySelector("a.control") : tiles().find((tile) => Number(tile.dataset.tile) === to)?.querySelector("a.tile-body");
+    there?.click();
   }
   function nextBank(step) {
     const banks = [...document.querySelectorAll("nav[aria-label=Banks] a")];
@@ -81,6 +89,7 @@
     const list = byId("offers");
     if (!takeFirst || !field || !list || list.dataset.find !== field.value) return;
     takeFirst = false;
+    field.blur();
     list.querySelector("button")?.click();
   }
   document.addEventListener("keydown", (event) => {
@@ -92,6 +101,10 @@
     if (takeFirst) htmx.trigger(event.target.form, "submit");
   }, true);
   document.addEventListener("htmx:afterSettle", offerFirst);
+  // After the tape is written, the keys are for the floor plan again.
+  document.addEventListener("keydown", (event) => {
+    if (event.key === "Enter" && event.target.id === "switch-name") setTimeout(() => event.target.blur());
+  });
 
   const keys = {
     ArrowLeft: () => walk(-1, 0),
@@ -119,9 +132,10 @@
   };
 
   document.addEventListener("keydown", (event) => {
+    if (event.key === "Escape" && typing(event.target)) event.target.blur();
     if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || typing(event.target)) return;
     const onFloor = /^Arrow|^[[\]tmcvbx]$|^Delete$/.test(event.key);
-    if (onFloor && (!chosen() && event.key !== "t" && event.key !== "[" && event.key !== "]" || event.target.closest("summary, [role=region]"))) return;
+    if (onFloor && (!document.querySelector("#board .tile.selected, .control.selected") && event.key !== "t" && event.key !== "[" && event.key !== "]" || event.target.closest("summary, [role=region]"))) return;
     if (/^\d$/.test(event.key) ? press(event.key === "0" ? "10" : event.key) : keys[event.key]) {
       event.preventDefault();
       if (keys[event.key]) keys[event.key]();

@@ -2,6 +2,7 @@ package embrack.app.preflight;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.util.XRLog;
 import embrack.app.store.StoredRig;
 import embrack.core.sheet.SwitchCard;
 import java.io.ByteArrayOutputStream;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.logging.Level;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
@@ -23,6 +25,7 @@ class SheetPdf {
 
     SheetPdf(ITemplateEngine templates) {
         this.templates = templates;
+        XRLog.listRegisteredLoggers().forEach(logger -> XRLog.setLevel(logger, Level.WARNING));
     }
 
     byte[] sheets(StoredRig rig, SheetPage page, Paper paper) {

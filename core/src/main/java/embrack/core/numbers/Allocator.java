@@ -21,6 +21,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -34,11 +35,16 @@ public final class Allocator {
 
     private final List<Wanted> all;
     private final Ways ways;
+    private final Switches switches;
+    private final List<DeviceId> controllers;
     private final Map<DeviceId, Taken> taken = new HashMap<>();
+    private final Map<DeviceId, Taken> sent = new HashMap<>();
     private Rig rig;
 
-    private Allocator(Rig rig, List<Wanted> all) {
+    private Allocator(Rig rig, Switches switches, List<Wanted> all) {
         this.rig = rig;
+        this.switches = switches;
+        this.controllers = rig.devices().stream().map(Device::id).filter(id -> !switches.of(id).isEmpty() || !switches.travelsOf(id).isEmpty()).toList();
         this.all = all;
         this.ways = new Ways(rig);
     }
@@ -46,7 +52,7 @@ public final class Allocator {
     /** The rig with a message for everything that its switches and controls want learned and that can be learned from them. */
     public static Rig settle(Rig rig, Switches switches) {
         boolean nothingLearns = rig.models().stream().allMatch(model -> model.chart().lessons().isEmpty());
-        return nothingLearns ? rig : new Allocator(rig, Wanted.all(rig, switches)).settle();
+        return nothingLearns ? rig : new Allocator(rig, switches, Wanted.all(rig, switches)).settle();
     }
 
     /** As {@link #settle}, with everything chosen anew but what a person pinned. */
@@ -101,6 +107,7 @@ public final class Allocator {
         if (!message.equals(rig.device(device).learned().get(lesson))) {
             rig = rig.withDeviceChanged(device, d -> d.withLearned(lesson, message));
             taken.remove(device);
+            sent.clear();
         }
     }
 
@@ -154,7 +161,14 @@ public final class Allocator {
     private boolean isFree(Wanted wanted, MessageType type, Channel channel, int number) {
         Set<DeviceId> hearers = new LinkedHashSet<>(List.of(wanted.device()));
         wanted.senders().forEach(sender -> hearers.addAll(reach(sender)));
-        return hearers.stream().noneMatch(hearer -> taken.computeIfAbsent(hearer, id -> Taken.of(rig, id)).holds(type, channel, number));
+        return hearers.stream().noneMatch(hearer -> taken.computeIfAbsent(hearer, id -> Taken.of(rig, id)).holds(type, channel, number))
+                && sendersTo(wanted.device()).stream().noneMatch(sender -> sent.computeIfAbsent(sender, id -> Taken.sentBy(rig, switches, id)).holds(type, channel, number));
+    }
+
+    /** The boxes that the device hears, and its stand-in. */
+    private List<DeviceId> sendersTo(DeviceId device) {
+        Set<DeviceId> ears = Stream.concat(Stream.of(device), rig.standIn(device).stream()).collect(Collectors.toSet());
+        return controllers.stream().filter(sender -> ears.stream().anyMatch(reach(sender)::contains)).toList();
     }
 
     private final Map<DeviceId, Set<DeviceId>> reached = new HashMap<>();

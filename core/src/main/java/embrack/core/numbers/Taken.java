@@ -4,14 +4,17 @@ import embrack.core.chart.ChartRow;
 import embrack.core.chart.Trigger;
 import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
+import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.switches.Switches;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** Which messages already mean something to a box. */
+/** Which messages already mean something to a box, or are sent by one. */
 final class Taken {
 
     /** @param channel 1 to 16; 0 for a message that is heard on all channels */
@@ -31,6 +34,32 @@ final class Taken {
             }
         }
         return taken;
+    }
+
+    /** What a box sends already, for whatever device. */
+    static Taken sentBy(Rig rig, Switches switches, DeviceId sender) {
+        var taken = new Taken();
+        rig.model(sender).board().ifPresent(board -> switches.of(sender).forEach(assignment -> {
+            Optional<Channel> only = Senders.only(rig, assignment.at());
+            assignment.steps().forEach(step -> rig.chart(step.device()).messagesFor(step.action(), receiveChannel(rig, step.device()), board.sends()).orElse(List.of())
+                    .forEach(message -> taken.add(message, only)));
+        }));
+        switches.travelsOf(sender).forEach(travel -> {
+            Optional<Channel> only = Senders.only(rig, travel.at());
+            travel.targets().forEach(target -> rig.chart(target.device()).messagesFor(target.at(0), receiveChannel(rig, target.device())).orElse(List.of())
+                    .forEach(message -> taken.add(message, only)));
+        });
+        return taken;
+    }
+
+    private void add(Message message, Optional<Channel> only) {
+        if (message instanceof Message.Voice voice) {
+            addresses.add(new Address(message.type(), only.orElse(voice.channel()).number(), message.data1()));
+        }
+    }
+
+    private static Channel receiveChannel(Rig rig, DeviceId device) {
+        return rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new).orElse(new Channel(Channel.FIRST));
     }
 
     boolean holds(MessageType type, Channel channel, int number) {

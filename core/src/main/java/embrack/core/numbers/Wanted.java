@@ -3,12 +3,9 @@ package embrack.core.numbers;
 import embrack.core.chart.Lesson;
 import embrack.core.chart.LessonId;
 import embrack.core.chart.Verb;
-import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.FactoryRun;
-import embrack.core.gear.SendChannel;
-import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
 import embrack.core.midi.MessageType;
 import embrack.core.rig.DeviceId;
@@ -71,7 +68,7 @@ record Wanted(DeviceId device, LessonId lesson, Set<MessageType> types, List<Dev
         void add(Assignment assignment) {
             SwitchAt at = assignment.at();
             Board board = rig.model(at.board()).board().orElseThrow();
-            Optional<Channel> only = board.sendChannel() == SendChannel.EACH_MESSAGE ? Optional.empty() : sendChannel(at.board(), board, at.bank());
+            Optional<Channel> only = Senders.only(rig, at);
             Optional<Fixed> fixed = board.factoryRun().map(run -> fixed(run, at, board));
             for (Step step : assignment.steps()) {
                 add(step.device(), LessonId.of(step.action()), board.sends(), at.board(), fixed, only);
@@ -79,10 +76,8 @@ record Wanted(DeviceId device, LessonId lesson, Set<MessageType> types, List<Dev
         }
 
         void add(Travel travel) {
-            ControlGroup group = group(travel);
-            Optional<Channel> only = group.channel().or(() -> rig.model(travel.at().box()).board()
-                    .map(board -> board.sendChannel() == SendChannel.EACH_MESSAGE ? Optional.<Channel>empty() : sendChannel(travel.at().box(), board, travel.at().bank()))
-                    .orElseGet(() -> rig.setting(travel.at().box(), SettingId.SEND_CHANNEL).map(Channel::new)));
+            ControlGroup group = Senders.group(rig, travel.at());
+            Optional<Channel> only = Senders.only(rig, travel.at());
             for (Target target : travel.targets()) {
                 add(target.device(), new LessonId(Verb.LEVEL, target.part()), group.sends(), travel.at().box(), Optional.empty(), only);
             }
@@ -105,17 +100,8 @@ record Wanted(DeviceId device, LessonId lesson, Set<MessageType> types, List<Dev
             return both;
         }
 
-        private Optional<Channel> sendChannel(DeviceId box, Board board, int bank) {
-            return rig.setting(box, SettingId.SEND_CHANNEL).map(Channel::new)
-                    .map(set -> board.bankChange() == BankChange.CHANNEL ? Channel.ofWire((set.wire() + bank - 1) % Channel.LAST) : set);
-        }
-
         private static Fixed fixed(FactoryRun run, SwitchAt at, Board board) {
             return new Fixed(run.type(), run.number(at.bank(), at.number(), board.bankChange()));
-        }
-
-        private ControlGroup group(Travel travel) {
-            return rig.model(travel.at().box()).surface().groups().stream().filter(g -> g.type() == travel.at().type()).findFirst().orElseThrow();
         }
     }
 }

@@ -3,12 +3,10 @@ package embrack.core.plan;
 import embrack.core.chart.Action;
 import embrack.core.chart.Chart;
 import embrack.core.chart.LessonId;
-import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Gesture;
-import embrack.core.gear.SendChannel;
 import embrack.core.gear.SettingId;
 import embrack.core.gear.Shaping;
 import embrack.core.gear.SwitchMode;
@@ -17,6 +15,7 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.DataByte;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
+import embrack.core.numbers.Senders;
 import embrack.core.plan.CompiledTravel.CompiledTarget;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
@@ -192,14 +191,14 @@ public final class Compiler {
     private List<Message> messages(SwitchAt at, Step step) {
         List<Message> messages = plan.rig().chart(step.device())
                 .messagesFor(step.action(), receiveChannel(step.device()), plan.board(at.board()).sends()).orElse(List.of());
-        Optional<Channel> only = boardChannel(at.board(), at.bank());
+        Optional<Channel> only = Senders.only(plan.rig(), at);
         return messages.stream().map(message -> onChannel(message, only)).toList();
     }
 
     private CompiledTarget compile(ControlAt at, Target target) {
         ControlGroup group = plan.controls(at);
         Chart chart = plan.rig().chart(target.device());
-        Optional<Channel> only = group.channel().or(() -> controlChannel(at));
+        Optional<Channel> only = Senders.only(plan.rig(), at);
         List<Optional<Message>> sent = IntStream.rangeClosed(0, DataByte.MAX).mapToObj(position -> {
             Action wanted = group.shaping() == Shaping.NONE ? chart.levelAt(target.part(), position).orElseGet(() -> target.at(position)) : target.at(position);
             return chart.messagesFor(wanted, receiveChannel(target.device())).map(messages -> onChannel(messages.getLast(), only));
@@ -227,29 +226,10 @@ public final class Compiler {
     }
 
     private Channel receiveChannel(DeviceId device) {
-        return setChannel(device, SettingId.RECEIVE_CHANNEL).orElse(new Channel(Channel.FIRST));
-    }
-
-    /** The one channel that a board sends on, if it has one for everything; some count it up with the banks. */
-    private Optional<Channel> boardChannel(DeviceId device, int bank) {
-        Board board = plan.board(device);
-        if (board.sendChannel() == SendChannel.EACH_MESSAGE) {
-            return Optional.empty();
-        }
-        Channel set = setChannel(device, SettingId.SEND_CHANNEL).orElseThrow();
-        return Optional.of(board.bankChange() == BankChange.CHANNEL ? Channel.ofWire((set.wire() + bank - 1) % Channel.LAST) : set);
-    }
-
-    /** The one channel of a box that has controls; one without switches has one for everything if it has a setting for it. */
-    private Optional<Channel> controlChannel(ControlAt at) {
-        return plan.rig().model(at.box()).board().isPresent() ? boardChannel(at.box(), at.bank()) : setChannel(at.box(), SettingId.SEND_CHANNEL);
+        return plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new).orElse(new Channel(Channel.FIRST));
     }
 
     private static Message onChannel(Message message, Optional<Channel> only) {
         return only.isPresent() && message instanceof Message.Voice voice ? voice.onChannel(only.get()) : message;
-    }
-
-    private Optional<Channel> setChannel(DeviceId device, SettingId setting) {
-        return plan.rig().setting(device, setting).map(Channel::new);
     }
 }

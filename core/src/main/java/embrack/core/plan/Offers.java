@@ -33,8 +33,8 @@ public final class Offers {
     }
 
     /**
-     * The actions in which every word of the search occurs, in the order of the rig; parts that wear tape come first,
-     * since those are the ones that this show uses.
+     * The actions in which every word of the search occurs, those first in which all stand at the beginning of words;
+     * then parts that wear tape, since those are the ones that this show uses; then in the order of the rig.
      *
      * @param at the switch that would send them
      * @param search words, or parts of words, in any order; none finds everything;
@@ -48,7 +48,7 @@ public final class Offers {
         return Stream.of(true, false)
                 .flatMap(taped -> plan.rig().devices().stream().flatMap(device -> actions(device, taped, to)))
                 .filter(step -> matches(step, words))
-                .sorted(Comparator.comparing(this::isLessWanted))
+                .sorted(Comparator.comparingLong((Step step) -> farFetched(step, words)).thenComparing(this::isLessWanted))
                 .map(step -> offer(at, step))
                 .toList();
     }
@@ -83,8 +83,18 @@ public final class Offers {
         return hasBoth && (step.action().verb() == Verb.TOGGLE_MUTE) != (plan.schools().answer(School.MUTES) == 1);
     }
 
+    /** How many words of the search stand only inside other words of an action. */
+    private long farFetched(Step step, List<String> words) {
+        String text = " " + text(step);
+        return words.stream().filter(word -> !text.contains(" " + word)).count();
+    }
+
+    private String text(Step step) {
+        return (plan.words(step) + " " + printedName(step.device(), step.action())).toLowerCase(Locale.ROOT);
+    }
+
     private boolean matches(Step step, List<String> words) {
-        String text = (plan.words(step) + " " + printedName(step.device(), step.action())).toLowerCase(Locale.ROOT);
+        String text = text(step);
         return words.stream().allMatch(text::contains);
     }
 

@@ -5,6 +5,7 @@ import embrack.core.gear.ControlGroup;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import embrack.core.numbers.Allocator;
+import embrack.core.numbers.Senders;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Assignment;
@@ -160,18 +161,11 @@ public record Plan(Rig rig, Switches switches, Schools schools) {
     }
 
     private static ControlGroup controls(Rig rig, ControlAt at) {
-        int before = 0;
-        for (ControlGroup group : rig.model(at.box()).surface().groups()) {
-            if (group.type() == at.type() && at.number() <= before + group.count()) {
-                int banks = rig.model(at.box()).board().map(board -> board.banks().size()).orElse(1);
-                if (at.bank() > banks) {
-                    throw new IllegalArgumentException("%s has %d banks, so there is no bank %d".formatted(rig.name(at.box()), banks, at.bank()));
-                }
-                return group;
-            }
-            before += group.type() == at.type() ? group.count() : 0;
+        int banks = rig.model(at.box()).board().map(board -> board.banks().size()).orElse(1);
+        if (at.bank() > banks) {
+            throw new IllegalArgumentException("%s has %d banks, so there is no bank %d".formatted(rig.name(at.box()), banks, at.bank()));
         }
-        throw new IllegalArgumentException("%s has no %s".formatted(rig.name(at.box()), at.words()));
+        return Senders.group(rig, at);
     }
 
     /** The board that has a switch; refuses a switch that is on none. */

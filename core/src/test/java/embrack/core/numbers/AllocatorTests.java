@@ -12,7 +12,9 @@ import embrack.core.chart.Trigger;
 import embrack.core.check.Report;
 import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
+import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
+import embrack.core.plan.Compiler;
 import embrack.core.plan.NumberEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;
@@ -113,6 +115,22 @@ class AllocatorTests {
             assertThat(Reserved.why(learned.type(), learned.number())).isEmpty();
         }
         assertThat(plan.settled()).isEqualTo(plan);
+        assertThatNothingSentIsTakenForSomethingLearned(plan);
+    }
+
+    /** The other way round: what is sent to one device is none of what another has learned that hears it. */
+    private static void assertThatNothingSentIsTakenForSomethingLearned(Plan plan) {
+        Rig rig = plan.rig();
+        Ways ways = new Ways(rig);
+        new Compiler(plan, ways).all().forEach(compiled -> compiled.allSteps().forEach(step -> step.messages().stream().filter(m -> m instanceof Message.Voice).forEach(message ->
+                ways.reach(compiled.at().board()).stream().filter(hearer -> !hearer.equals(step.step().device()) && rig.standIn(step.step().device()).filter(hearer::equals).isEmpty())
+                        .forEach(hearer -> rig.device(hearer).learned().values().forEach(learned -> assertThat(isTaken(rig, hearer, learned, message))
+                                .as("%s heard by %s, which learned %s", message, hearer, learned).isFalse())))));
+    }
+
+    private static boolean isTaken(Rig rig, DeviceId device, Learned learned, Message message) {
+        return learned.type() == message.type() && learned.number() == message.data1() && (rig.answers(device).quirks().hearsAllChannels()
+                || learned.channel().or(() -> rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new)).filter(((Message.Voice) message).channel()::equals).isPresent());
     }
 
     private static boolean isTaken(Rig rig, DeviceId device, ChartRow row, Learned learned, Channel channel) {
