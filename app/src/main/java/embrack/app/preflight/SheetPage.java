@@ -9,7 +9,7 @@ import java.util.List;
  * @param onlyLeft whether what is done is left out
  * @param gone what was ticked, and is on no sheet any more: to be taken out of its box
  */
-public record SheetPage(List<SheetView> sheets, boolean onlyLeft, String done, List<Gone> gone) {
+record SheetPage(List<SheetView> sheets, boolean onlyLeft, String done, List<Gone> gone) {
 
     /** Something that was programmed and is not wanted any more. */
     record Gone(String key, String words) {

@@ -119,7 +119,7 @@ class BadInputTests extends AtTheBrowser {
         assertThat(hand.page.locator(".problems")).containsText("line 1, column");
         hand.importFile(Examples.muteBoard().replace("\"links\"", "\"ropes\"").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("links: is missing");
-        hand.importFile(Examples.muteBoard().replace("\"version\" : 3", "\"version\" : 7").getBytes(StandardCharsets.UTF_8));
+        hand.importFile(Examples.muteBoard().replace("\"version\" : 4", "\"version\" : 7").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("written by a newer Embrack");
         hand.importFile(new byte[20 << 20]);
         assertThat(hand.page.locator(".problems")).containsText("has 4.0 MB or more; a plan has at most 4 MB");

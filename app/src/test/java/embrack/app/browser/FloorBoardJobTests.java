@@ -95,12 +95,12 @@ class FloorBoardJobTests extends AtTheBrowser {
         keys().press("/");
         keys().type("piano a control 3");
         keys().press("Enter");
-        assertThat(hand.page.locator(".level h3")).hasText(new String[] {"Piano A: level of Control 1", "Piano A: level of Control 3"});
+        assertThat(hand.page.locator(".moved h3")).hasText(new String[] {"Piano A: level of Control 1", "Piano A: level of Control 3"});
         tabTo("cap");
         tabTo("cap");
         keys().type("-6");
         keys().press("Enter");
-        assertThat(hand.page.locator(".level").nth(1).locator("dd").last()).hasText("\u22126.2 dB");
+        assertThat(hand.page.locator(".moved").nth(1).locator("dd").last()).hasText("\u22126.2 dB");
         assertThat(hand.page.locator(".side-head .mark")).hasText("exact");
         keys().press("Escape");
         keys().press("ArrowLeft");
@@ -203,10 +203,10 @@ class FloorBoardJobTests extends AtTheBrowser {
         hand.click("Let it be scaled");
         assertThat(hand.page.locator(".side .finding")).hasCount(0);
         assertThat(hand.page.locator(".side .proven")).containsText("exactly as meant");
-        hand.page.locator(".level").getByLabel("heel down").fill("128");
+        hand.page.locator(".moved").getByLabel("heel down").fill("128");
         hand.page.keyboard().press("Enter");
-        assertThat(hand.page.locator(".level .problem")).hasText("a level must be 0 to 127, was 128");
-        assertThat(hand.page.locator(".level").getByLabel("heel down")).hasValue("128");
+        assertThat(hand.page.locator(".moved .problem")).hasText("a level must be 0 to 127, was 128");
+        assertThat(hand.page.locator(".moved").getByLabel("heel down")).hasValue("128");
     }
 
     @Test

@@ -180,7 +180,7 @@ class WiringJobTests {
         assertThat(csv.lines().toList().get(1)).isEqualTo("1,5-pin,8 m,Choir board MIDI OUT,Choir mixer MIDI IN,"
                 + "1  Choir board MIDI OUT > Choir mixer MIDI IN,1  Choir mixer MIDI IN < Choir board MIDI OUT,");
         page.navigate("/rigs/1/wiring/failures");
-        assertThat(page.locator(".points tbody tr").first()).containsText("10 of 19");
+        assertThat(page.locator(".points tbody tr").first()).containsText("19 of 28");
         assertThat(page.locator(".card-panel").filter(new Locator.FilterOptions().setHasText("Piano A"))).containsText("128 samples");
         page.navigate("/rigs/1/wiring/power");
         assertThat(page.locator(".card-panel")).containsText("Player A on Computer A; it looks for ports only now");

@@ -87,7 +87,7 @@ public record Price(String answer, int switches, int presses, int messages, int 
     }
 
     private static int all(Plan plan) {
-        return plan.boards().stream().mapToInt(board -> plan.board(board).switches()).sum();
+        return plan.boards().stream().mapToInt(board -> plan.board(board).switches() * plan.board(board).banks().size()).sum();
     }
 
     private static Links links(Plan plan) {
