@@ -3,8 +3,13 @@ package embrack.core;
 import embrack.core.chart.Action;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
+import embrack.core.gear.SwitchMode;
 import embrack.core.gear.library.Library;
+import embrack.core.level.Curve;
+import embrack.core.level.Range;
+import embrack.core.level.Takeover;
 import embrack.core.plan.GearEdit;
+import embrack.core.plan.LevelOffers;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.core.plan.WiringEdit;
@@ -13,9 +18,13 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Socket;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.Duty;
+import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
+import embrack.core.switches.Target;
+import embrack.core.switches.Travel;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -52,6 +61,35 @@ public final class RandomRigs {
             }
         }
         return sketch.plan().withSwitches(switches(sketch.plan(), random));
+    }
+
+    /** As {@link #of}, with modes, gestures, waits and duties of any kind, treadles and faders that move levels, and numbers chosen. */
+    public static Plan withGestures(long seed, int boxes) {
+        Plan plan = of(seed, boxes);
+        var random = new Random(seed);
+        List<Assignment> changed = new ArrayList<>();
+        for (Assignment assignment : plan.switches().assignments()) {
+            Moment moment = Moment.values()[random.nextInt(Moment.values().length)];
+            List<Step> steps = assignment.steps().stream().map(step -> step.withWait(random.nextInt(4) == 0 ? 200 : 0)).toList();
+            changed.add(assignment.withSteps(moment, steps)
+                    .withMode(random.nextBoolean() ? Optional.empty() : Optional.of(SwitchMode.values()[random.nextInt(3)]))
+                    .withDuty(random.nextInt(8) == 0 ? Optional.of(Duty.values()[random.nextInt(3)]) : Optional.empty()));
+        }
+        Plan gestures = plan.withSwitches(new Switches(changed, travels(plan, random)));
+        return random.nextBoolean() ? gestures.settled() : gestures;
+    }
+
+    private static List<Travel> travels(Plan plan, Random random) {
+        List<Target> levels = new LevelOffers(plan).find("");
+        List<Travel> travels = new ArrayList<>();
+        for (DeviceId box : levels.isEmpty() ? List.<DeviceId>of() : plan.controllers()) {
+            plan.controlsOf(box, 1).stream().limit(2).forEach(at -> {
+                Target target = levels.get(random.nextInt(levels.size()));
+                Range range = random.nextBoolean() ? Range.FULL : new Range(random.nextInt(128), random.nextInt(128), Curve.values()[random.nextInt(3)]);
+                travels.add(Travel.blank(at).withTakeover(Takeover.values()[random.nextInt(3)]).withTarget(target.withRange(range)));
+            });
+        }
+        return travels;
     }
 
     private static Switches switches(Plan plan, Random random) {

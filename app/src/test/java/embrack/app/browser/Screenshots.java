@@ -20,15 +20,18 @@ class Screenshots {
     void take() {
         for (ColorScheme ground : new ColorScheme[] {ColorScheme.LIGHT, ColorScheme.DARK}) {
             String suffix = ground == ColorScheme.LIGHT ? "desk" : "stage";
-            shot(ground, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-" + suffix, "");
-            shot(ground, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-" + suffix, "");
             shot(ground, 1280, 800, "/rigs/1/wiring", "wiring-" + suffix, "");
-            shot(ground, 1280, 800, "/rigs/1/switches/voice-board/1/2", "switches-" + suffix, "12");
-            shot(ground, 1280, 800, "/rigs/1/sheets", "sheet-" + suffix, "");
+            shot(ground, 1280, 800, ground == ColorScheme.LIGHT ? "/rigs/1/switches/quay-board/1/3" : "/rigs/1/switches/side-board/1/8", "switches-" + suffix, "");
         }
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets", "sheet-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/quay-board/1/treadle/1", "treadle-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/numbers", "numbers-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/schools", "schools-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/swap?box=quay-board&with=eight-switch-long-press-board&left=10", "swap-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring?at=switch:quay-board.1.1", "wiring-path-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/failures", "failures-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/table", "wiring-table-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/lists", "lists-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
@@ -51,7 +54,7 @@ class Screenshots {
                 hand.page.waitForTimeout(900);
             }
             if (path.endsWith("sheets")) {
-                hand.page.evaluate("[...document.querySelectorAll('.sheet')].find(s => s.textContent.includes('Bank A, switch 1')).scrollIntoView()");
+                hand.page.evaluate("[...document.querySelectorAll('.sheet')].find(s => s.textContent.includes('Voice board') && s.textContent.includes('Bank A, switch 1')).scrollIntoView()");
             }
             hand.page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
         }

@@ -33,11 +33,11 @@ class GearPageTests {
 
     @Test
     void settingsShowWordsAndMemoriesTheirOwn() {
-        GearPage.Detail loop = detail(with("loop-table-five-tracks"), Library.all());
-        assertThat(loop.settings()).extracting(GearPage.SettingField::name).containsExactly("MIDI receive channel");
-        assertThat(loop.inMemory()).hasSize(80);
-        assertThat(loop.inMemory().get(1)).isEqualTo(new GearPage.SettingField("input-1-mode", "Input 1 mode", "momentary", "momentary and alternating", List.of("momentary", "alternating")));
-        assertThat(loop.noun()).isEqualTo("part");
+        GearPage.Detail keys = detail(with("keyboard-workstation"), Library.all());
+        assertThat(keys.settings()).extracting(GearPage.SettingField::name).containsExactly("MIDI receive channel", "Surface mode");
+        assertThat(keys.settings().get(1)).isEqualTo(new GearPage.SettingField("surface-mode", "Surface mode", "internal", "internal and external", List.of("internal", "external")));
+        assertThat(keys.inMemory()).extracting(GearPage.SettingField::name).containsExactly("Zone 1 channel", "Zone 2 channel", "Zone 3 channel", "Zone 4 channel");
+        assertThat(keys.noun()).isEqualTo("part");
     }
 
     @Test

@@ -11,6 +11,7 @@ import embrack.core.plan.Obstacle;
 import embrack.core.plan.WiringEdit;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
 import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
@@ -45,6 +46,9 @@ final class NoPath implements Rule {
                 switches, link.map(c -> new Remedy("Link them", c)));
     }
 
+    /** How many links that can be made are tried, to see whether they lead there. */
+    private static final int MOST_TRIED = 8;
+
     /** From the board's own free output, or else from a free port of a box that the board reaches and that passes on. */
     private static Optional<WiringEdit.Connect> missingLink(Rig rig, Stopped.Ends ends) {
         Ways ways = new Ways(rig);
@@ -54,7 +58,8 @@ final class NoPath implements Rule {
                 reached.flatMap(id -> ways.freeSockets(id, List.of(Direction.THRU, Direction.BOTH, Direction.OUT)).stream()));
         List<Socket> inputs = ways.freeSockets(ends.device(), List.of(Direction.IN, Direction.BOTH));
         return senders.flatMap(from -> inputs.stream().map(to -> new WiringEdit.Connect(from, to)))
-                .filter(c -> Linking.refusal(rig, c.from(), c.to()).isEmpty())
+                .filter(c -> Linking.refusal(rig, c.from(), c.to()).isEmpty()).limit(MOST_TRIED)
+                .filter(c -> new Ways(rig.withLink(new Link(c.from(), c.to()))).between(ends.board(), ends.device()).isPresent())
                 .findFirst();
     }
 }

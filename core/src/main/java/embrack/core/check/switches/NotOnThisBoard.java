@@ -9,8 +9,10 @@ import embrack.core.check.rule.Subject;
 import embrack.core.gear.SwitchMode;
 import embrack.core.name.Words;
 import embrack.core.plan.CompiledStep;
+import embrack.core.plan.Compiler;
 import embrack.core.plan.Obstacle;
 import embrack.core.plan.Plan;
+import embrack.core.plan.Refused;
 import embrack.core.plan.SpareSwitch;
 import embrack.core.plan.SwitchEdit;
 import embrack.core.sim.Proof;
@@ -49,12 +51,26 @@ final class NotOnThisBoard implements Rule {
                     : "%s waits %d ms at most between messages.".formatted(board, o.longestMillis());
             default -> throw new IllegalStateException("no obstacle of this rule");
         };
-        Optional<Remedy> own = moment == Moment.PRESS ? mode(plan, proof) : SpareSwitch.near(plan, proof.at())
-                .map(to -> new Remedy("Give it " + SpareSwitch.words(plan, to, proof.at()), new SwitchEdit.SpreadSteps(proof.at(), moment, 0, to)));
-        Optional<Remedy> remedy = new OtherHardware(plan, proof.at().board()).remedy().filter(r -> Mending.works(plan, r.edit(), proof.at())).or(() -> own);
+        Optional<Remedy> remedy = Stream.of(new OtherHardware(plan, proof.at().board()).remedy(), mode(plan, proof), spread(plan, proof, moment)).flatMap(Optional::stream)
+                .filter(candidate -> settles(plan, candidate, proof, step.obstacle().orElseThrow())).findFirst();
         return new Finding(info(), Severity.STOPS, plan.words(proof.at()), what,
                 "On %s nothing of this happens: %s.".formatted(moment.words(), Words.list(proof.compiled().steps(moment).stream().map(s -> plan.words(s.step())).toList())),
                 "Use a board that can do it, or give it a switch of its own.", List.of(proof.at()), remedy);
+    }
+
+    /** Whether nothing of the switch is stopped by the same any more. */
+    private static boolean settles(Plan plan, Remedy remedy, Proof proof, Obstacle obstacle) {
+        try {
+            Plan after = remedy.edit().apply(plan);
+            return new Compiler(after).compile(after.switches().at(proof.at())).allSteps().stream().noneMatch(step -> step.obstacle().filter(obstacle::equals).isPresent());
+        } catch (Refused e) {
+            return false;
+        }
+    }
+
+    private static Optional<Remedy> spread(Plan plan, Proof proof, Moment moment) {
+        return moment == Moment.PRESS ? Optional.empty() : SpareSwitch.near(plan, proof.at())
+                .map(to -> new Remedy("Give it " + SpareSwitch.words(plan, to, proof.at()), new SwitchEdit.SpreadSteps(proof.at(), moment, 0, to)));
     }
 
     private static Optional<Remedy> mode(Plan plan, Proof proof) {

@@ -48,7 +48,7 @@ final class StandsStill implements Rule {
                 .filter(action -> action.verb() == Verb.ON || action.verb() == Verb.TOGGLE).findFirst()
                 .map((Action action) -> new Remedy("Add " + name, new SwitchEdit.AddSteps(assignment.at(), moment, List.of(new Step(step.device(), action)))));
         return new Finding(info(), Severity.STOPS, plan.words(assignment.at()),
-                "%s of %s stands still without %s.".formatted(plan.rig().partName(step.device(), step.action().part()), plan.rig().name(step.device()), name),
+                "%s%s of %s stands still without %s.".formatted(moment == Moment.PRESS ? "" : "On %s, ".formatted(moment.words()), plan.rig().partName(step.device(), step.action().part()), plan.rig().name(step.device()), name),
                 "The switch starts the one and not the other: nothing moves.", "Have the switch do both.", List.of(assignment.at()), remedy);
     }
 }

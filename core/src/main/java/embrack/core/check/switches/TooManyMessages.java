@@ -36,7 +36,8 @@ final class TooManyMessages implements Rule {
         Optional<Remedy> hardware = new OtherHardware(plan, proof.at().board()).remedy();
         Moment moment = Proof.moments(proof.moment()).stream().filter(m -> !unsent(proof, m).isEmpty()).findFirst().orElseThrow();
         int from = proof.compiled().steps(moment).indexOf(unsent(proof, moment).getFirst());
-        Optional<Remedy> remedy = SpareSwitch.near(plan, proof.at()).<Remedy>map(to -> new Remedy("Move the rest to " + SpareSwitch.words(plan, to, proof.at()),
+        boolean alone = unsent(proof, moment).stream().anyMatch(step -> step.messages().size() > most);
+        Optional<Remedy> remedy = Optional.of(proof.at()).filter(at -> !alone).flatMap(at -> SpareSwitch.near(plan, at)).<Remedy>map(to -> new Remedy("Move the rest to " + SpareSwitch.words(plan, to, proof.at()),
                 new SwitchEdit.SpreadSteps(proof.at(), moment, from, to))).or(() -> hardware);
         return new Finding(info(), Severity.STOPS, plan.words(proof.at()),
                 "The switch needs %s; %s sends at most %d in one press.".formatted(
