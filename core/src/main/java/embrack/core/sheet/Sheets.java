@@ -97,7 +97,7 @@ public final class Sheets {
     private Optional<Sheet> switchingOn() {
         List<SwitchingOn.Stage> stages = SwitchingOn.of(rig);
         return rig.links().isEmpty() ? Optional.empty() : Optional.of(new Sheet("switch-on", "Switch on, in this order", "", stages.stream().skip(1)
-                .<Section>map(stage -> new Section.Todo(stage.title(), stage.lines().stream().map(line -> new Task("switch-on/" + line, line)).toList())).toList(),
+                .<Section>map(stage -> new Section.Todo(stage.title(), stage.lines().stream().distinct().map(line -> new Task("switch-on/" + line, line)).toList())).toList(),
                 List.of("Mains, distribution and grounding are a licensed person's job. Never lift a safety earth to cure hum.")));
     }
 

@@ -22,12 +22,12 @@ import org.junit.jupiter.api.RepetitionInfo;
 
 class RandomPlanFileTests {
 
-    /** Any rig, with lengths, sieves, feeds and pairs wherever they can be. */
+    /** Any rig, with gestures, treadles, numbers, lengths, sieves, feeds and pairs wherever they can be. */
     @RepeatedTest(60)
     void whateverCanBePlannedIsReadBackTheSame(RepetitionInfo repetition) {
         int seed = repetition.getCurrentRepetition();
         var random = new Random(seed);
-        Plan plan = RandomRigs.of(seed, 1 + seed % 14);
+        Plan plan = RandomRigs.withGestures(seed, 1 + seed % 14);
         for (Link link : plan.rig().links()) {
             plan = tried(plan, new WiringEdit.Measure(link.from(), link.to(), "%d.%d".formatted(1 + random.nextInt(20), random.nextInt(10))));
         }
