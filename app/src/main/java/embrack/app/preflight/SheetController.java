@@ -48,9 +48,9 @@ class SheetController {
     }
 
     @GetMapping("/sheets")
-    String sheets(@PathVariable RigId id, @RequestParam(defaultValue = "false") boolean left, @RequestParam(defaultValue = "a4") String paper, Model page) {
-        StoredRig stored = enter(id, "/sheets" + (left ? "?left=true" : ""), paper, page);
-        fill(stored, left, page);
+    String sheets(@PathVariable RigId id, @RequestParam(defaultValue = "false") boolean left, Model page) {
+        StoredRig stored = enter(id, "/sheets" + (left ? "?left=true" : ""), page);
+        page.addAttribute("page", SheetPage.of(progress(stored), left));
         return "preflight/sheets";
     }
 
@@ -82,8 +82,8 @@ class SheetController {
     }
 
     @GetMapping("/card")
-    String card(@PathVariable RigId id, @RequestParam(defaultValue = "a4") String paper, Model page) {
-        StoredRig stored = enter(id, "/card", paper, page);
+    String card(@PathVariable RigId id, Model page) {
+        StoredRig stored = enter(id, "/card", page);
         page.addAttribute("cards", SwitchCard.of(stored.plan()));
         return "preflight/card";
     }
@@ -94,15 +94,10 @@ class SheetController {
         return file(stored, "card", pdf.cards(stored, SwitchCard.of(stored.plan()), Paper.of(paper)));
     }
 
-    private StoredRig enter(RigId id, String here, String paper, Model page) {
+    private StoredRig enter(RigId id, String here, Model page) {
         StoredRig stored = rigs.load(id);
-        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.PREFLIGHT, here)).addAttribute("revision", stored.revision())
-                .addAttribute("paper", Paper.of(paper));
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.PREFLIGHT, here)).addAttribute("revision", stored.revision());
         return stored;
-    }
-
-    private void fill(StoredRig stored, boolean left, Model page) {
-        page.addAttribute("page", SheetPage.of(progress(stored), left));
     }
 
     private Progress progress(StoredRig stored) {

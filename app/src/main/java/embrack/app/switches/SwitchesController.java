@@ -7,6 +7,7 @@ import embrack.core.chart.Action;
 import embrack.core.gear.SwitchMode;
 import embrack.core.plan.Edit;
 import embrack.core.plan.FloorEdit;
+import embrack.core.plan.Offers;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.core.plan.SwitchEdit;
@@ -91,6 +92,16 @@ class SwitchesController {
         Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(step(device, key)));
         Moment moment = SwitchRoom.moment(on);
         return edit(id, new SwitchEdit.AddSteps(new SwitchAt(board, bank, number), moment, steps), moment, find);
+    }
+
+    /** Everything that a search finds, as one edit. */
+    @PostMapping(SWITCH + "/steps/all")
+    String addAll(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "press") String on,
+            @RequestParam String find) {
+        SwitchAt at = new SwitchAt(board, bank, number);
+        Moment moment = SwitchRoom.moment(on);
+        List<Step> steps = new Offers(rigs.load(id).plan()).find(at, find).stream().flatMap(offer -> Stream.concat(Stream.of(offer.step()), offer.along().stream())).distinct().toList();
+        return edit(id, new SwitchEdit.AddSteps(at, moment, steps), moment, find);
     }
 
     @PostMapping(SWITCH + "/steps/{index}/remove")

@@ -30,6 +30,8 @@ class LookTests {
             "/rigs/1/wiring?at=switch:quay-board.1.1", "/rigs/1/wiring/table", "/rigs/1/wiring/power", "/rigs/1/wiring/sound", "/rigs/1/wiring/failures", "/rigs/1/wiring/lists",
            
             "/rigs/1/switches/choir-board/1/3?press=1.1.2&find=mute", "/rigs/1/switches/voice-board/1/1", "/rigs/1/preflight", "/rigs/1/sheets",
+            "/rigs/1/switches/side-board/1/8", "/rigs/1/switches/quay-board/1/3?on=hold", "/rigs/1/switches/quay-board/1/treadle/1?find=control", "/rigs/1/switches/keys/1/knob/1",
+            "/rigs/1/switches/numbers", "/rigs/1/switches/schools", "/rigs/1/switches/swap?box=quay-board&with=two-switch-foot-box", "/rigs/1/card",
             "/models?rig=1", "/models?can=mute+by+control+change", "/models/loop-table-five-tracks?press=select+Memory+3", "/models/keyboard-workstation?rig=1",
             "/models/scene-desk/print", "/models/lantern-desk-six-fixtures/edit", "/numbers?q=0", "/nothing-here");
 

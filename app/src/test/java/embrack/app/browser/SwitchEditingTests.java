@@ -51,6 +51,18 @@ class SwitchEditingTests extends AtTheBrowser {
     }
 
     @Test
+    void theSameIsDoneToManyPartsAtOnce() {
+        hand.page.getByText("Bank C").click();
+        assertThat(hand.tile(1)).containsText("nothing yet");
+        hand.page.getByLabel("Add a step").fill("mute return");
+        hand.click("Add all 4");
+        assertThat(hand.page.locator(".steps li")).hasCount(4);
+        assertThat(hand.tile(1)).containsText("mute Vocal reverb return, Vocal delay return, Return 3 and Return 4");
+        hand.page.keyboard().press("u");
+        assertThat(hand.page.locator(".steps li")).hasCount(0);
+    }
+
+    @Test
     void banksAreSwitchesOfTheirOwn() {
         hand.page.getByText("Bank C").click();
         assertThat(hand.tile(1)).containsText("nothing yet");

@@ -20,13 +20,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
  * Chooses the messages that boxes learn: free on every way on which a sender is heard, away from numbers that mean
- * something anywhere, one run for each controller as far as there is room. What a box has learned already stays as it
+ * something anywhere, one run for each controller as far as there is room, and no more than the box has inputs for. What a box has learned already stays as it
  * is while it is used; what nothing uses any more is forgotten, unless a person pinned it.
  */
 public final class Allocator {
@@ -39,6 +38,7 @@ public final class Allocator {
     private final List<DeviceId> controllers;
     private final Map<DeviceId, Taken> taken = new HashMap<>();
     private final Map<DeviceId, Taken> sent = new HashMap<>();
+    private final Map<DeviceId, Set<DeviceId>> reached = new HashMap<>();
     private Rig rig;
 
     private Allocator(Rig rig, Switches switches, List<Wanted> all) {
@@ -59,7 +59,9 @@ public final class Allocator {
     public static Rig renumber(Rig rig, Switches switches) {
         Rig bare = rig;
         for (Device device : rig.devices()) {
-            bare = keep(bare, device, message -> message.pinned());
+            SortedMap<LessonId, Learned> pinned = new TreeMap<>(device.learned());
+            pinned.values().removeIf(message -> !message.pinned());
+            bare = bare.withDeviceChanged(device.id(), d -> d.withLearned(pinned));
         }
         return settle(bare, switches);
     }
@@ -67,12 +69,6 @@ public final class Allocator {
     /** Why a number is better not chosen for a message; empty when it may be. */
     public static Optional<String> objection(MessageType type, int number) {
         return Reserved.why(type, number);
-    }
-
-    private static Rig keep(Rig rig, Device device, Predicate<Learned> kept) {
-        SortedMap<LessonId, Learned> left = new TreeMap<>(device.learned());
-        left.values().removeIf(message -> !kept.test(message));
-        return left.size() == device.learned().size() ? rig : rig.withDeviceChanged(device.id(), d -> d.withLearned(left));
     }
 
     private Rig settle() {
@@ -112,6 +108,10 @@ public final class Allocator {
     }
 
     private Optional<Learned> choose(Wanted wanted) {
+        int inputs = rig.answers(wanted.device()).quirks().assignableInputs();
+        if (inputs > 0 && rig.device(wanted.device()).learned().size() >= inputs) {
+            return Optional.empty();
+        }
         boolean isSet = rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL).isPresent();
         Channel channel = rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL).map(Channel::new).orElseGet(() -> channel(wanted));
         Optional<Channel> own = isSet ? Optional.empty() : Optional.of(channel);
@@ -170,8 +170,6 @@ public final class Allocator {
         Set<DeviceId> ears = Stream.concat(Stream.of(device), rig.standIn(device).stream()).collect(Collectors.toSet());
         return controllers.stream().filter(sender -> ears.stream().anyMatch(reach(sender)::contains)).toList();
     }
-
-    private final Map<DeviceId, Set<DeviceId>> reached = new HashMap<>();
 
     private Set<DeviceId> reach(DeviceId sender) {
         return reached.computeIfAbsent(sender, id -> new LinkedHashSet<>(ways.reach(id)));

@@ -74,6 +74,19 @@ class AllocatorTests {
         assertThat(Report.of(plan).proofs()).allMatch(proof -> proof.verdict() == Verdict.EXACT);
     }
 
+    @Test
+    void aBoxHasNoMoreThanItsInputs() {
+        Sketch sketch = MappingFaults.loops();
+        for (String verb : List.of("record", "stop", "clear", "undo")) {
+            for (int track = 1; track <= 5; track++) {
+                sketch.step("foot-board 5: loop-table %s:track-%d".formatted(verb, track));
+            }
+        }
+        assertThat(sketch.rig().device(LOOPS).learned()).hasSize(16);
+        assertThat(Report.of(sketch.plan()).findings()).filteredOn(f -> f.code().equals("switches.nothing-learned")).singleElement()
+                .satisfies(finding -> assertThat(finding.fix()).contains("all its inputs are taken"));
+    }
+
     /** Which numbers mean something anyway: MIDI 1.0, tables III and IIIa, and channel mode messages 120 to 127. */
     @Test
     void reservedNumbersAreNeverOffered() {

@@ -49,7 +49,7 @@ final class NothingLearned implements Rule {
                 "%s learns its messages, and has none yet for: %s.".formatted(plan.rig().name(device), Words.list(actions)),
                 "Until it has learned one there is nothing to send.",
                 canBeChosen(plan, device, stopped) ? "Let Embrack choose a number, and have the box learn it."
-                        : "No message that the boards can send and the box can learn is free. Use another board, or another box.",
+                        : "No message that the boards can send and the box can learn is free, or all its inputs are taken. Use fewer of its functions, another board, or another box.",
                 switches, canBeChosen(plan, device, stopped) ? Optional.of(new Remedy("Choose the numbers", new NumberEdit.ChooseNumbers())) : Optional.empty());
     }
 }
