@@ -56,7 +56,7 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Shee
         List<Progress.Tick> programmed = Progress.allOf(Sheets.of(Report.of(plan))).stream()
                 .filter(tick -> !now.equals(dead) || !tick.key().startsWith(dead + "/")).toList();
         List<Sheet> left = Progress.of(Sheets.of(report), programmed).left().stream().filter(sheet -> !sheet.id().equals("try") && !sheet.id().equals("cables")
-                && !sheet.id().equals("switch-on")).toList();
+                && !sheet.id().equals("switch-on")).map(sheet -> sheet.only(line -> !line.key().endsWith("/channels"))).toList();
         int lines = left.stream().flatMap(Sheet::lines).map(Section.Line::key).distinct().toList().size();
         int fits = (int) report.proofs().stream().filter(proof -> proof.at().board().equals(now) && Swap.isRight(proof)).count();
         return new Swap(edit, after, fits, lost(plan, after, report, dead, now), left, new Work(lines, secondsEach));
