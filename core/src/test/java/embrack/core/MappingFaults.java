@@ -192,7 +192,7 @@ public final class MappingFaults {
 
     private static void places(List<Fault> faults) {
         faults.add(new Fault("kill-beside-go", "place.stop-beside-go", Severity.LOOK, "Foot board, bank A, switches 4 and 5",
-                "Switch 4, which Tracks: stop Tracks, lies beside switch 5, which starts.",
+                "Switch 4 (Tracks: stop Tracks) lies beside switch 5, which starts something.",
                 tracks().edit(new FloorEdit.MoveSwitches(List.of(Sketch.at("foot-board 8")), Sketch.at("foot-board 4"))).plan(), tracks().plan()));
         faults.add(new Fault("no-kill-switch", "place.no-kill-switch", Severity.LOOK, "Small floor", "No switch is the kill switch.",
                 tracks().edit(new SwitchEdit.ClearSwitch(Sketch.at("foot-board 8"))).plan(), tracks().plan()));
@@ -202,7 +202,7 @@ public final class MappingFaults {
         Sketch both = on(grid).edit(new SwitchEdit.AddSteps(Sketch.at("foot-board 8"), Moment.PRESS, List.of(stopPads()))).edit(
                 new SwitchEdit.AddSteps(Sketch.at("foot-board 7"), Moment.PRESS, List.of(stopPads())));
         faults.add(new Fault("safe-forgets-the-pads", "place.safe-incomplete", Severity.LOOK, "Foot board, bank A, switch 7",
-                "It is to be the make safe, and leaves out: Pads: stop all Rows.",
+                "Its duty is \"make safe\", and it leaves out: Pads: stop all Rows.",
                 on(grid).edit(new SwitchEdit.AddSteps(Sketch.at("foot-board 8"), Moment.PRESS, List.of(stopPads()))).plan(), both.plan()));
     }
 

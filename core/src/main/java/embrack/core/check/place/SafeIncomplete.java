@@ -37,7 +37,7 @@ final class SafeIncomplete implements Rule {
 
     private Finding finding(Plan plan, Assignment assignment, List<Step> missing) {
         String duty = assignment.duty().orElseThrow().words();
-        return new Finding(info(), Severity.LOOK, plan.words(assignment.at()), "It is to be the %s, and leaves out: %s.".formatted(duty,
+        return new Finding(info(), Severity.LOOK, plan.words(assignment.at()), "Its duty is \"%s\", and it leaves out: %s.".formatted(duty,
                 String.join("; ", missing.stream().map(plan::words).toList())), "Whoever presses it trusts that everything is done.", "Add what is missing.",
                 List.of(assignment.at()), Optional.of(new Remedy("Add what is missing", new SwitchEdit.AddSteps(assignment.at(), Moment.PRESS, missing))));
     }

@@ -43,7 +43,7 @@ final class StopsBesideGo implements Rule {
         List<String> told = Surroundings.of(plan, go.at()).misses().stream().filter(miss -> miss.hit().equals(other.at())).map(Surroundings.Miss::words).toList();
         Optional<SwitchAt> away = SpareSwitch.farFrom(plan, go.at()).filter(at -> SpareSwitch.distance(plan.board(at.board()), at, go.at()) >= ROOM);
         return new Finding(info(), Severity.LOOK, plan.words(List.of(go.at(), other.at())),
-                "Switch %d, which %s, lies beside switch %d, which starts.".formatted(other.at().number(),
+                "Switch %d (%s) lies beside switch %d, which starts something.".formatted(other.at().number(),
                         Words.list(other.steps().stream().limit(2).map(plan::words).toList()), go.at().number()),
                 told.isEmpty() ? "A foot that comes down a row too far hits it." : told.getFirst(),
                 "Put at least one switch between them.", List.of(go.at(), other.at()),
