@@ -7,7 +7,7 @@ import java.util.Locale;
 public enum School {
     MUTES("Mutes", "one switch opens, one closes", "one switch toggles", "A lost message cannot leave the state unknown."),
     GO("Go", "next and previous through the order", "one switch for each song or key", "Fewer switches."),
-    NUMBERS("Numbers", "computed by Embrack", "a ready map that the box brings", "Nothing to type, nothing twice."),
+    NUMBERS("Numbers", "computed by Embrack", "a ready map that the box brings", "Nothing clashes, and no switch does what nobody planned."),
     FADERS("Faders that stand elsewhere", "scaled", "jump", "No jump in a quiet pad."),
     LINKS("Sounds on a computer", "through a layer of on-screen controls", "straight to each sound", "When a controller dies, a layer is linked anew in minutes."),
     CHANNELS("Channels", "one for each receiver, from 2 upwards", "everything on 1", "What is on a channel of its own cannot be hit by accident."),
