@@ -77,7 +77,9 @@ final class Stagehand implements AutoCloseable {
         page.waitForLoadState();
     }
 
+    /** Chooses from a list, once what was there before has gone and what came is at work. */
     void choose(String label, String option) {
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added")).hasCount(0);
         page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).selectOption(option);
     }
 
