@@ -28,10 +28,6 @@ public record Learned(MessageType type, Optional<Channel> channel, int number, R
         this(type, channel, number, Response.PLAIN, false);
     }
 
-    public Learned withNumber(MessageType otherType, int other) {
-        return new Learned(otherType, channel, other, response, pinned);
-    }
-
     public Learned withResponse(Response other) {
         return new Learned(type, channel, number, other, pinned);
     }

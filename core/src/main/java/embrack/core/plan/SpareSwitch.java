@@ -7,7 +7,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /** Finds switches that nothing is planned for. */
 public final class SpareSwitch {
@@ -38,11 +37,6 @@ public final class SpareSwitch {
     public static Optional<SwitchAt> farFrom(Plan plan, SwitchAt other) {
         Board shape = plan.board(other.board());
         return in(plan, other.board(), other.bank()).stream().max(Comparator.comparingInt(at -> distance(shape, at, other)));
-    }
-
-    /** A blank switch of any board, in the first bank. */
-    public static Optional<SwitchAt> any(Plan plan) {
-        return plan.boards().stream().flatMap(board -> Stream.of(in(plan, board, 1)).flatMap(List::stream)).findFirst();
     }
 
     /** How many switches a foot goes over from one to another, the longer of along and across. */

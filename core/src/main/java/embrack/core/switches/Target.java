@@ -61,8 +61,4 @@ public record Target(DeviceId device, PartId part, Range range, Law law, int top
     public Target withRange(Range other) {
         return new Target(device, part, other, law, topDecibels, capDecibels);
     }
-
-    public Target withCap(Optional<Integer> decibels) {
-        return new Target(device, part, range, law, topDecibels, decibels);
-    }
 }

@@ -32,7 +32,7 @@ final class ReservedNumber implements Rule {
 
     private Finding finding(Plan plan, Device device, LessonId lesson, Learned learned, String why) {
         return new Finding(info(), Severity.LOOK, device.name().text(),
-                "%s %s has learned %s %d.".formatted(plan.rig().partName(device.id(), lesson.part()), "of " + device.name(), learned.type().shortName(), learned.number()),
+                "%s of %s has learned %s %d.".formatted(plan.rig().partName(device.id(), lesson.part()), device.name(), learned.type().shortName(), learned.number()),
                 why + ".", "Choose another number.", List.of(),
                 Optional.of(new Remedy("Choose another number", new NumberEdit.PinNumber(device.id(), lesson, learned.type(), "", ""))));
     }
