@@ -14,7 +14,7 @@ class LayeringTests {
 
     /** Each subject may use the ones before it, and no other. */
     private static final List<String> ORDER =
-            List.of("name", "text", "midi", "level", "chart", "gear", "rig", "way", "power", "switches", "numbers", "plan", "sim", "place", "loss", "check", "sheet", "effort");
+            List.of("name", "text", "midi", "music", "level", "chart", "gear", "rig", "way", "power", "switches", "show", "numbers", "plan", "sim", "place", "loss", "check", "sheet", "effort");
 
     private final JavaClasses classes = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages("embrack.core");

@@ -105,6 +105,25 @@ public enum Verb {
         return Optional.ofNullable(ALTERNATING.get(this));
     }
 
+    /**
+     * What a verb that turns something round is meant to leave, where that is known.
+     *
+     * @param off whether it is meant to be off, open or stopped afterwards, and not on, muted or playing
+     */
+    public Verb settled(boolean off) {
+        return switch (this) {
+            case TOGGLE_MUTE -> off ? OPEN : MUTE;
+            case TOGGLE -> off ? OFF : ON;
+            case TOGGLE_PLAY -> off ? STOP : PLAY;
+            default -> this;
+        };
+    }
+
+    /** Whether what it does depends on how things stand: it turns round. */
+    public boolean turnsRound() {
+        return settled(false) != this;
+    }
+
     /** The verb that takes it back, where a chart that has one without the other is worth a question. */
     Optional<Verb> opposite() {
         return switch (this) {

@@ -4,6 +4,9 @@ import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.plan.Plan;
+import embrack.core.show.SongId;
+import embrack.core.sim.BookProof;
+import embrack.core.sim.BookProver;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Prover;
 import embrack.core.sim.TravelProof;
@@ -21,13 +24,15 @@ import java.util.stream.Collectors;
  *
  * @param proofs a proof for every gesture that has steps, in order
  * @param travels a proof for every treadle, fader and knob that moves a level, in order
+ * @param book the proofs of its cues, and how the show runs
  * @param findings worst first
+ * @param bookProver what is remembered of cues, for the next report on the same rig
  */
-public record Report(Plan plan, List<Proof> proofs, List<TravelProof> travels, List<Finding> findings) {
+public record Report(Plan plan, List<Proof> proofs, List<TravelProof> travels, BookProof book, List<Finding> findings, BookProver bookProver) {
 
     /** Proves and checks a plan. */
     public static Report of(Plan plan) {
-        return of(plan, Map.of());
+        return of(plan, Map.of(), new BookProver(plan.rig()));
     }
 
     /** As {@link #of(Plan)}, for a plan that somebody edited: what the edit did not touch is not proven again. */
@@ -35,18 +40,19 @@ public record Report(Plan plan, List<Proof> proofs, List<TravelProof> travels, L
         if (plan.equals(before.plan)) {
             return before;
         }
-        return plan.rig().equals(before.plan.rig()) ? of(plan, before.proofs.stream().collect(Collectors.groupingBy(proof -> before.plan.switches().at(proof.at())))) : of(plan);
+        return plan.rig().equals(before.plan.rig())
+                ? of(plan, before.proofs.stream().collect(Collectors.groupingBy(proof -> before.plan.switches().at(proof.at()))), before.bookProver) : of(plan);
     }
 
-    /** Proves and checks a plan, with what is proven already of assignments that it may have. */
-    private static Report of(Plan plan, Map<Assignment, List<Proof>> known) {
+    /** Proves and checks a plan, with what is proven already of assignments and cues that it may have. */
+    private static Report of(Plan plan, Map<Assignment, List<Proof>> known, BookProver bookProver) {
         Ways ways = new Ways(plan.rig());
         Prover prover = new Prover(plan, ways);
         List<Proof> proofs = plan.switches().assignments().stream().filter(a -> !a.steps().isEmpty())
                 .flatMap(a -> Optional.ofNullable(known.get(a)).orElseGet(() -> prover.prove(a)).stream()).toList();
-        Subject subject = new Subject(plan, proofs, prover.travels(), ways);
+        Subject subject = new Subject(plan, proofs, prover.travels(), bookProver.prove(plan), ways);
         List<Finding> findings = Catalogue.rules().stream().flatMap(rule -> rule.check(subject)).sorted().toList();
-        return new Report(plan, subject.proofs(), subject.travels(), findings);
+        return new Report(plan, subject.proofs(), subject.travels(), subject.book(), findings, bookProver);
     }
 
     /** How many findings are that severe. */
@@ -71,6 +77,11 @@ public record Report(Plan plan, List<Proof> proofs, List<TravelProof> travels, L
     /** The proof of a treadle, fader or knob. */
     public Optional<TravelProof> proof(ControlAt at) {
         return travels.stream().filter(proof -> proof.at().equals(at)).findFirst();
+    }
+
+    /** What was found about a song and its cues. */
+    public List<Finding> findings(SongId song) {
+        return findings.stream().filter(finding -> finding.isAbout(song)).toList();
     }
 
     /** What was found about one switch. */

@@ -136,7 +136,8 @@ public final class Decoder {
         return status >= 0xC0 && status < 0xE0 || status == 0xF1 || status == 0xF3;
     }
 
-    private static Message message(int status, int data1, int data2) {
+    /** The message of a status byte and its data bytes; {@code data2} is ignored where there is one. */
+    public static Message message(int status, int data1, int data2) {
         if (status >= 0xF0) {
             return system(status, data1, data2);
         }

@@ -8,6 +8,8 @@ import embrack.core.midi.MessageType;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.show.Book;
+import embrack.core.show.Cue;
 import embrack.core.switches.Switches;
 import embrack.core.way.Ways;
 import java.util.ArrayList;
@@ -35,35 +37,38 @@ public final class Allocator {
     private final List<Wanted> all;
     private final Ways ways;
     private final Switches switches;
+    private final Map<DeviceId, List<Cue>> automatic;
     private final List<DeviceId> controllers;
     private final Map<DeviceId, Taken> taken = new HashMap<>();
     private final Map<DeviceId, Taken> sent = new HashMap<>();
     private final Map<DeviceId, Set<DeviceId>> reached = new HashMap<>();
     private Rig rig;
 
-    private Allocator(Rig rig, Switches switches, List<Wanted> all) {
+    private Allocator(Rig rig, Switches switches, Book book) {
         this.rig = rig;
         this.switches = switches;
-        this.controllers = rig.devices().stream().map(Device::id).filter(id -> !switches.of(id).isEmpty() || !switches.travelsOf(id).isEmpty()).toList();
-        this.all = all;
+        this.automatic = book.sentBy(rig);
+        this.controllers = rig.devices().stream().map(Device::id)
+                .filter(id -> !switches.of(id).isEmpty() || !switches.travelsOf(id).isEmpty() || automatic.containsKey(id)).toList();
+        this.all = Wanted.all(rig, switches, automatic);
         this.ways = new Ways(rig);
     }
 
-    /** The rig with a message for everything that its switches and controls want learned and that can be learned from them. */
-    public static Rig settle(Rig rig, Switches switches) {
+    /** The rig with a message for everything that its switches, controls and cues want learned and that can be learned from them. */
+    public static Rig settle(Rig rig, Switches switches, Book book) {
         boolean nothingLearns = rig.models().stream().allMatch(model -> model.chart().lessons().isEmpty());
-        return nothingLearns ? rig : new Allocator(rig, switches, Wanted.all(rig, switches)).settle();
+        return nothingLearns ? rig : new Allocator(rig, switches, book).settle();
     }
 
     /** As {@link #settle}, with everything chosen anew but what a person pinned. */
-    public static Rig renumber(Rig rig, Switches switches) {
+    public static Rig renumber(Rig rig, Switches switches, Book book) {
         Rig bare = rig;
         for (Device device : rig.devices()) {
             SortedMap<LessonId, Learned> pinned = new TreeMap<>(device.learned());
             pinned.values().removeIf(message -> !message.pinned());
             bare = bare.withDeviceChanged(device.id(), d -> d.withLearned(pinned));
         }
-        return settle(bare, switches);
+        return settle(bare, switches, book);
     }
 
     /** Why a number is better not chosen for a message; empty when it may be. */
@@ -162,7 +167,7 @@ public final class Allocator {
         Set<DeviceId> hearers = new LinkedHashSet<>(List.of(wanted.device()));
         wanted.senders().forEach(sender -> hearers.addAll(reach(sender)));
         return hearers.stream().noneMatch(hearer -> taken.computeIfAbsent(hearer, id -> Taken.of(rig, id)).holds(type, channel, number))
-                && sendersTo(wanted.device()).stream().noneMatch(sender -> sent.computeIfAbsent(sender, id -> Taken.sentBy(rig, switches, id)).holds(type, channel, number));
+                && sendersTo(wanted.device()).stream().noneMatch(sender -> sent.computeIfAbsent(sender, id -> Taken.sentBy(rig, switches, automatic.getOrDefault(id, List.of()), id)).holds(type, channel, number));
     }
 
     /** The boxes that the device hears, and its stand-in. */

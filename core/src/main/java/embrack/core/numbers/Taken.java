@@ -8,6 +8,7 @@ import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.show.Cue;
 import embrack.core.switches.Switches;
 import java.util.HashSet;
 import java.util.List;
@@ -37,7 +38,7 @@ final class Taken {
     }
 
     /** What a box sends already, for whatever device. */
-    static Taken sentBy(Rig rig, Switches switches, DeviceId sender) {
+    static Taken sentBy(Rig rig, Switches switches, List<Cue> cues, DeviceId sender) {
         var taken = new Taken();
         rig.model(sender).board().ifPresent(board -> switches.of(sender).forEach(assignment -> {
             Optional<Channel> only = Senders.only(rig, assignment.at());
@@ -49,6 +50,9 @@ final class Taken {
             travel.targets().forEach(target -> rig.chart(target.device()).messagesFor(target.at(0), receiveChannel(rig, target.device())).orElse(List.of())
                     .forEach(message -> taken.add(message, only)));
         });
+        cues.stream().flatMap(cue -> cue.steps().stream()).filter(step -> !step.device().equals(sender)).distinct()
+                .forEach(step -> rig.chart(step.device()).messagesFor(step.action(), receiveChannel(rig, step.device())).orElse(List.of())
+                        .forEach(message -> taken.add(message, Optional.empty())));
         return taken;
     }
 

@@ -10,6 +10,7 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.MessageType;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.show.Cue;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -38,13 +39,14 @@ record Wanted(DeviceId device, LessonId lesson, Set<MessageType> types, List<Dev
     record Fixed(MessageType type, int number) {
     }
 
-    /** Everything that steps and levels want learned, in the order of boards, banks and switches. */
-    static List<Wanted> all(Rig rig, Switches switches) {
+    /** Everything that steps and levels want learned, in the order of boards, banks and switches; then what cues want, by who sends them. */
+    static List<Wanted> all(Rig rig, Switches switches, Map<DeviceId, List<Cue>> automatic) {
         var gathering = new Gathering(rig);
         rig.devices().forEach(box -> {
             switches.of(box.id()).forEach(gathering::add);
             switches.travelsOf(box.id()).forEach(gathering::add);
         });
+        automatic.forEach((player, cues) -> cues.stream().flatMap(cue -> cue.steps().stream()).distinct().forEach(step -> gathering.add(player, step)));
         return List.copyOf(gathering.found.values());
     }
 
@@ -72,6 +74,12 @@ record Wanted(DeviceId device, LessonId lesson, Set<MessageType> types, List<Dev
             Optional<Fixed> fixed = board.factoryRun().map(run -> fixed(run, at, board));
             for (Step step : assignment.steps()) {
                 add(step.device(), LessonId.of(step.action()), board.sends(), at.board(), fixed, only);
+            }
+        }
+
+        void add(DeviceId player, Step step) {
+            if (!step.device().equals(player)) {
+                add(step.device(), LessonId.of(step.action()), EnumSet.allOf(MessageType.class), player, Optional.empty(), Optional.empty());
             }
         }
 

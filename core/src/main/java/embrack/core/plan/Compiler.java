@@ -70,6 +70,23 @@ public final class Compiler {
         return compile(at, step, 0);
     }
 
+    /**
+     * What a player sends for a step of a cue; nothing for what it does itself.
+     *
+     * @param sender the player
+     */
+    public CompiledStep compile(DeviceId sender, Step step) {
+        Optional<List<Message>> messages = plan.rig().chart(step.device()).messagesFor(step.action(), receiveChannel(step.device()));
+        boolean itself = step.device().equals(sender);
+        if (messages.isEmpty() || itself) {
+            boolean known = itself && plan.rig().chart(sender).actions().stream().anyMatch(action -> action.part().equals(step.action().part()) && action.verb() == step.action().verb());
+            return new CompiledStep(step, List.of(), Optional.empty(), known ? Optional.empty() : Optional.of(missing(step.device(), LessonId.of(step.action()))));
+        }
+        Optional<Way> way = ways.between(sender, step.device(), messages.get().getLast());
+        return new CompiledStep(step, messages.get(), way,
+                way.isPresent() ? Optional.empty() : Optional.of(new Blockade(ways).between(sender, step.device(), messages.get().getLast())));
+    }
+
     /** What one treadle, fader or knob sends. */
     public CompiledTravel compile(Travel travel) {
         return new CompiledTravel(travel, travel.targets().stream().map(target -> compile(travel.at(), target)).toList());

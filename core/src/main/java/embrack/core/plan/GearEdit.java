@@ -10,6 +10,7 @@ import embrack.core.name.Words;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Switches;
 import java.util.List;
@@ -88,11 +89,15 @@ public sealed interface GearEdit extends Edit {
         public Plan apply(Plan plan) {
             Device gone = Typed.device("device", plan, device);
             List<Assignment> users = plan.switches().using(device);
+            List<TapeLabel> songs = plan.book().songs().stream().filter(song -> song.uses(device)).map(Song::title).toList();
+            if (!songs.isEmpty() && !withSteps) {
+                throw new Refused("device", "%s is still used by cues of %s. Remove those first, or remove the box with its steps.".formatted(gone.name(), Words.list(songs)));
+            }
             if (!users.isEmpty() && !withSteps) {
                 throw new Refused("device", "%s is still used by %s. Remove those steps first, or remove the box with its steps."
                         .formatted(gone.name(), plan.words(users.stream().map(Assignment::at).toList())));
             }
-            return new Plan(plan.rig().withoutDevice(device), plan.switches().without(device));
+            return new Plan(plan.rig().withoutDevice(device), plan.switches().without(device), plan.schools(), plan.book().without(device));
         }
 
         @Override
@@ -107,8 +112,9 @@ public sealed interface GearEdit extends Edit {
             long steps = plan.switches().assignments().stream().filter(a -> !a.at().board().equals(device))
                     .flatMap(a -> a.steps().stream()).filter(step -> step.device().equals(device)).count();
             int switches = plan.switches().of(device).size();
+            int cues = (int) plan.book().cues().stream().filter(cue -> cue.uses(device)).count();
             int apps = plan.rig().appsIn(device).size();
-            List<String> gone = Stream.of(count(links, "link"), count((int) steps, "step"), count(switches, "planned switch"),
+            List<String> gone = Stream.of(count(links, "link"), count((int) steps, "step"), count(switches, "planned switch"), count(cues, "cue"),
                     apps == 0 ? "" : "the home of " + count(apps, "app")).filter(words -> !words.isEmpty()).toList();
             return gone.isEmpty() ? "" : "With it go %s. Undo brings all of it back.".formatted(Words.list(gone));
         }

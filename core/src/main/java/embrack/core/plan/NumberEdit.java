@@ -38,7 +38,7 @@ public sealed interface NumberEdit extends Edit {
     record Renumber() implements NumberEdit {
         @Override
         public Plan apply(Plan plan) {
-            return plan.withRig(Allocator.renumber(plan.rig(), plan.switches()));
+            return plan.withRig(Allocator.renumber(plan.rig(), plan.switches(), plan.book()));
         }
 
         @Override

@@ -8,6 +8,9 @@ import embrack.core.numbers.Allocator;
 import embrack.core.numbers.Senders;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.show.Book;
+import embrack.core.show.Cue;
+import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Schools;
@@ -22,11 +25,15 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 
-/** A rig, what its switches and controls do, and how its crew likes to work. A plan is always whole: switches are on boards of the rig, steps on its devices. */
-public record Plan(Rig rig, Switches switches, Schools schools) {
+/**
+ * A rig, what its switches and controls do, how its crew likes to work, and its prompt book. A plan is always whole:
+ * switches are on boards of the rig, steps on its devices.
+ */
+public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
 
     public Plan {
         Objects.requireNonNull(rig, "rig");
@@ -40,11 +47,17 @@ public record Plan(Rig rig, Switches switches, Schools schools) {
             controls(rig, travel.at());
             travel.targets().forEach(target -> rig.device(target.device()));
         }
+        for (Cue cue : book.cues()) {
+            cue.steps().forEach(step -> rig.device(step.device()));
+            cue.foot().ifPresent(at -> requireOnBoard(rig, at));
+        }
+        book.songs().forEach(song -> song.player().ifPresent(rig::device));
+        book.shows().forEach(show -> show.order().forEach(entry -> entry.press().ifPresent(at -> requireOnBoard(rig, at))));
     }
 
-    /** A plan in the schools that are the default. */
+    /** A plan in the schools that are the default, with an empty book. */
     public Plan(Rig rig, Switches switches) {
-        this(rig, switches, Schools.DEFAULT);
+        this(rig, switches, Schools.DEFAULT, Book.EMPTY);
     }
 
     /** A plan without gear. */
@@ -96,16 +109,16 @@ public record Plan(Rig rig, Switches switches, Schools schools) {
     }
 
     public Plan withRig(Rig other) {
-        return new Plan(other, switches, schools);
+        return new Plan(other, switches, schools, book);
     }
 
     public Plan withSwitches(Switches others) {
-        return new Plan(rig, others, schools);
+        return new Plan(rig, others, schools, book);
     }
 
     /** The plan with a message for everything that its boxes learn and that is used. */
     public Plan settled() {
-        Rig settled = Allocator.settle(rig, switches);
+        Rig settled = Allocator.settle(rig, switches, book);
         return settled == rig ? this : withRig(settled);
     }
 
@@ -117,8 +130,22 @@ public record Plan(Rig rig, Switches switches, Schools schools) {
         return meant;
     }
 
+    public Plan withBook(Book other) {
+        return new Plan(rig, switches, schools, other);
+    }
+
+    /** The device that plays a song and sends its cues: the one that was chosen, or the first player of the rig. */
+    public Optional<DeviceId> player(Song song) {
+        return song.player().or(() -> players().stream().findFirst());
+    }
+
+    /** Devices that can play songs and send cues, in the order of the rig. */
+    public List<DeviceId> players() {
+        return Book.players(rig);
+    }
+
     public Plan withSchools(Schools others) {
-        return new Plan(rig, switches, others);
+        return new Plan(rig, switches, others, book);
     }
 
     /** The controls that one of them lies among. */

@@ -1,9 +1,13 @@
 package embrack.core.plan;
 
 import embrack.core.gear.Setting;
+import embrack.core.name.Slug;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 
 /** Reads what a person typed into a field of an edit. */
@@ -37,6 +41,21 @@ final class Typed {
     static Device device(String field, Plan plan, DeviceId id) {
         return plan.rig().find(id)
                 .orElseThrow(() -> new Refused(field, "That box is no longer in the rig. Choose another."));
+    }
+
+    /** What was typed, read; empty when nothing was. */
+    static <T> Optional<T> optional(String field, String typed, Function<String, T> maker) {
+        return typed.isBlank() ? Optional.empty() : Optional.of(accepted(field, () -> maker.apply(typed.strip())));
+    }
+
+    /** An identifier made of a name that none has yet. */
+    static <T> T freeId(TapeLabel name, Function<String, T> maker, Predicate<T> isFree) {
+        String slug = Slug.of(name.text());
+        T id = maker.apply(slug);
+        for (int n = 2; !isFree.test(id); n++) {
+            id = maker.apply(slug.substring(0, Math.min(slug.length(), 35)) + "-" + n);
+        }
+        return id;
     }
 
     /** What the supplier gives; its refusal as one of this field. */

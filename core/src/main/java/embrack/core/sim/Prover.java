@@ -17,7 +17,6 @@ import embrack.core.way.Ways;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -50,12 +49,11 @@ public final class Prover {
     private static final List<Integer> POSITIONS = List.of(0, 32, 64, 96, 127, 64, 0);
 
     private final Plan plan;
-    private final Timing timing;
     private final Compiler compiler;
     private final Simulator simulator;
     private final Places places;
+    private final Deeds deeds;
     private final List<RigState> starts;
-    private final Map<DeviceId, Long> tails = new HashMap<>();
 
     public Prover(Plan plan) {
         this(plan, new Ways(plan.rig()));
@@ -64,10 +62,10 @@ public final class Prover {
     /** A prover on ways that are worked out already. */
     public Prover(Plan plan, Ways ways) {
         this.plan = plan;
-        this.timing = new Timing(ways);
         this.compiler = new Compiler(plan, ways);
         this.simulator = new Simulator(plan, ways);
         this.places = new Places(plan.rig());
+        this.deeds = new Deeds(plan.rig(), simulator, places, new Timing(ways));
         this.starts = List.of(RigState.poweredOn(places), RigState.opposite(places));
     }
 
@@ -93,12 +91,12 @@ public final class Prover {
         List<Moment> moments = Proof.moments(gesture);
         SortedSet<Place> targets = new TreeSet<>();
         moments.forEach(moment -> assignment.steps(moment).forEach(step -> addTargets(step, targets)));
-        Map<Moment, Deed> deeds = new EnumMap<>(Moment.class);
+        Map<Moment, Deed> byMoment = new EnumMap<>(Moment.class);
         long heldBack = gesture == Moment.PRESS ? compiled.heldBackMillis() * 1_000L : 0;
-        moments.forEach(moment -> deeds.put(moment, deed(assignment.steps(moment), simulator.journey(compiled, moment, heldBack))));
-        List<Trial> trials = starts.stream().map(start -> trial(start, compiled.mode(), gesture, deeds)).toList();
-        Pressed once = simulator.play(starts.getFirst(), Objects.requireNonNull(deeds.get(gesture)).journey());
-        long worst = worstMicros(once);
+        moments.forEach(moment -> byMoment.put(moment, deeds.of(assignment.steps(moment), simulator.journey(compiled, moment, heldBack))));
+        List<Trial> trials = starts.stream().map(start -> trial(start, compiled.mode(), gesture, byMoment)).toList();
+        Pressed once = simulator.play(starts.getFirst(), Objects.requireNonNull(byMoment.get(gesture)).journey());
+        long worst = deeds.worstMicros(once);
         boolean isLate = worst - compiled.waitMillis(gesture) * 1_000L > LATEST_MICROS;
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
         Verdict verdict = compiled.isObstructed(moments) ? Verdict.NO_WAY : Judge.verdict(targets, wrong, trials, isLate);
@@ -117,26 +115,6 @@ public final class Prover {
         return new TravelProof(compiled, verdict, targets, wrong, trials, trace);
     }
 
-    /**
-     * What is meant to happen at one moment, and what does.
-     *
-     * @param moves what the messages do, where that does not depend on what came before
-     */
-    private record Deed(List<Places.Move> meant, Journey journey, Optional<List<Places.Move>> moves) {
-
-        boolean isNothing() {
-            return meant.isEmpty() && journey.deliveries().isEmpty();
-        }
-    }
-
-    private Deed deed(List<Step> steps, Journey journey) {
-        return new Deed(meant(steps), journey, simulator.moves(places, journey));
-    }
-
-    private RigState done(RigState state, Deed deed) {
-        return deed.moves().map(state::after).orElseGet(() -> simulator.play(state, deed.journey()).after());
-    }
-
     private Journey journey(CompiledTravel compiled, int position) {
         return simulator.journey(compiled.travel().at().box(), compiled.sendings(position), Wire.RunningStatus.NOT_USED, 0);
     }
@@ -151,53 +129,35 @@ public final class Prover {
         RigState actual = start;
         for (int position : POSITIONS) {
             RigState before = actual;
-            Deed deed = deed(travel.targets().stream().map(target -> step(target, position)).toList(), journey(compiled, position));
+            Deed deed = deeds.of(travel.targets().stream().map(target -> step(target, position)).toList(), journey(compiled, position));
             ideal = ideal.after(deed.meant());
-            actual = done(actual, deed);
+            actual = deeds.done(actual, deed);
             presses.add(new Press(position, Moment.PRESS, before, ideal, actual));
         }
         return new Trial(start, presses);
     }
 
     private void addTargets(Step step, Collection<Place> targets) {
-        targets.add(RigState.place(step.device(), step.action()));
-        plan.rig().standIn(step.device()).ifPresent(second -> targets.add(RigState.place(second, step.action())));
+        targets.addAll(deeds.targets(List.of(step)));
     }
 
-    /** When the last message that does something has done it, with what its box still waits for. */
-    private long worstMicros(Pressed pressed) {
-        long worst = pressed.lastArrivalMicros();
-        for (Event event : pressed.trace()) {
-            if (event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts) {
-                worst = Math.max(worst, event.atMicros() + tails.computeIfAbsent(event.socket().device(), device -> timing.tail(device).map(t -> t.delay().worst()).orElse(0L)));
-            }
-        }
-        return worst;
-    }
-
-    /** A step is meant for its device and for the one that stands in for it. */
-    private List<Places.Move> meant(List<Step> steps) {
-        return steps.stream().flatMap(step -> Stream.concat(Stream.of(step.device()), plan.rig().standIn(step.device()).stream())
-                .flatMap(device -> places.moves(device, List.of(step.action())).stream())).toList();
-    }
-
-    private Trial trial(RigState start, SwitchMode mode, Moment gesture, Map<Moment, Deed> deeds) {
+    private Trial trial(RigState start, SwitchMode mode, Moment gesture, Map<Moment, Deed> byMoment) {
         List<Press> presses = new ArrayList<>();
-        Deed press = Objects.requireNonNull(deeds.get(gesture));
-        Deed again = deeds.getOrDefault(Moment.AGAIN, press);
-        Deed release = deeds.getOrDefault(Moment.RELEASE, press);
+        Deed press = Objects.requireNonNull(byMoment.get(gesture));
+        Deed again = byMoment.getOrDefault(Moment.AGAIN, press);
+        Deed release = byMoment.getOrDefault(Moment.RELEASE, press);
         RigState ideal = start;
         RigState actual = start;
         for (int number = 1; number <= PRESSES; number++) {
             boolean second = gesture == Moment.PRESS && mode == SwitchMode.ALTERNATING && number % 2 == 0;
             RigState before = actual;
             ideal = ideal.after((second && !again.meant().isEmpty() ? again : press).meant());
-            actual = done(actual, second ? again : press);
+            actual = deeds.done(actual, second ? again : press);
             presses.add(new Press(number, second ? Moment.AGAIN : gesture, before, ideal, actual));
             if (gesture == Moment.PRESS && !release.isNothing()) {
                 RigState down = actual;
                 ideal = ideal.after(release.meant());
-                actual = done(actual, release);
+                actual = deeds.done(actual, release);
                 presses.add(new Press(number, Moment.RELEASE, down, ideal, actual));
             }
         }

@@ -98,6 +98,21 @@ public final class Simulator {
         return run.untilQuiet();
     }
 
+    /**
+     * One message that a player sends.
+     *
+     * @param atMicros when it begins, if nothing is in its way
+     */
+    record Timed(Message message, long atMicros) {
+    }
+
+    /** Where messages go that a player sends at times of their own. */
+    Journey journey(DeviceId sender, List<Timed> messages) {
+        var run = new Run();
+        ways.outputs(sender).forEach(output -> messages.forEach(timed -> run.send(output, timed)));
+        return run.untilQuiet();
+    }
+
     /** What a journey does to a rig in some state. */
     Pressed play(RigState before, Journey journey) {
         RigState state = before;
@@ -196,6 +211,23 @@ public final class Simulator {
                     travel(time, hop, message, List.of());
                 }
             }
+        }
+
+        void send(Socket output, Timed timed) {
+            List<Hop> hops = ways.leaving(output.device()).stream().filter(hop -> hop.from().equals(output)).toList();
+            boolean serial = rig.port(output).connector().isSerial();
+            if (hops.isEmpty() && !serial) {
+                return;
+            }
+            Message message = timed.message();
+            long begins = serial ? Math.max(timed.atMicros(), busyUntil.getOrDefault(output, 0L)) : timed.atMicros();
+            long out = begins + (serial ? Wire.micros(message.length()) : 0);
+            busyUntil.put(output, out);
+            others.add(new Event.Sent(begins, output, message, message.length()));
+            if (hops.isEmpty()) {
+                others.add(new Event.Lost(out, output, message));
+            }
+            hops.forEach(hop -> travel(out, hop, message, List.of()));
         }
 
         Journey untilQuiet() {

@@ -38,6 +38,7 @@ import embrack.core.rig.Socket;
 import embrack.core.rig.Sound;
 import embrack.core.rig.Spot;
 import embrack.core.rig.Traffic;
+import embrack.core.show.Book;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Duty;
@@ -117,7 +118,8 @@ final class PlanReader {
         List<Assignment> assignments = file.objects("switches", MAX_SWITCHES, reader::assignment);
         List<Travel> travels = file.holds("controls") ? file.objects("controls", MAX_SWITCHES, reader::travel) : List.of();
         Set<School> others = file.holds("otherSchools") ? new TreeSet<>(file.severalOf("otherSchools", SCHOOLS)) : Set.of();
-        return new Plan(reader.rig, file.fit("switches", () -> new Switches(assignments, travels)), new Schools(others));
+        Plan plan = new Plan(reader.rig, file.fit("switches", () -> new Switches(assignments, travels)), new Schools(others), Book.EMPTY);
+        return file.holds("songs") ? BookReader.read(file, plan, reader::step) : plan;
     }
 
     private Model model(Fields f, int version) {

@@ -24,7 +24,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Writes a plan as the fields of its file, version 4, always in the same order. */
+/** Writes a plan as the fields of its file, version 5, always in the same order. */
 final class PlanWriter {
 
     /** What the steps of the moments other than the press are called. */
@@ -52,6 +52,9 @@ final class PlanWriter {
         if (!plan.schools().others().isEmpty()) {
             ArrayNode schools = file.putArray("otherSchools");
             plan.schools().others().forEach(school -> schools.add(FileWords.word(school)));
+        }
+        if (!plan.book().isEmpty()) {
+            BookWriter.write(file, plan.book());
         }
         return file;
     }
@@ -140,7 +143,7 @@ final class PlanWriter {
         });
     }
 
-    private static void step(ObjectNode f, Step step) {
+    static void step(ObjectNode f, Step step) {
         f.put("device", step.device().text()).put("verb", step.action().verb().key()).put("part", step.action().part().text());
         step.action().amount().ifPresent(amount -> f.put("amount", amount));
         if (step.waitMillis() > 0) {
@@ -159,7 +162,7 @@ final class PlanWriter {
         });
     }
 
-    private static <T> void list(ObjectNode parent, String name, Collection<T> values, BiConsumer<ObjectNode, T> writer) {
+    static <T> void list(ObjectNode parent, String name, Collection<T> values, BiConsumer<ObjectNode, T> writer) {
         ArrayNode list = parent.putArray(name);
         values.forEach(value -> writer.accept(list.addObject(), value));
     }

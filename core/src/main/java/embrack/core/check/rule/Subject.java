@@ -1,6 +1,7 @@
 package embrack.core.check.rule;
 
 import embrack.core.plan.Plan;
+import embrack.core.sim.BookProof;
 import embrack.core.sim.Proof;
 import embrack.core.sim.TravelProof;
 import embrack.core.way.Ways;
@@ -10,9 +11,10 @@ import java.util.List;
  * What rules look at: a plan and the proofs of its switches.
  *
  * @param travels the proofs of its treadles, faders and knobs
+ * @param book the proofs of its cues, and how the show runs
  * @param ways the ways through its rig
  */
-public record Subject(Plan plan, List<Proof> proofs, List<TravelProof> travels, Ways ways) {
+public record Subject(Plan plan, List<Proof> proofs, List<TravelProof> travels, BookProof book, Ways ways) {
 
     public Subject {
         proofs = List.copyOf(proofs);

@@ -1,0 +1,42 @@
+package embrack.core.check.order;
+
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Remedy;
+import embrack.core.check.rule.Rule;
+import embrack.core.check.rule.RuleInfo;
+import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Subject;
+import embrack.core.plan.OrderEdit;
+import embrack.core.show.CueAt;
+import embrack.core.show.Show;
+import embrack.core.show.Song;
+import embrack.core.show.Stem;
+import embrack.core.show.StemAt;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** A stem sounds although somebody plays it, or is silent although nobody does. */
+final class Doubled implements Rule {
+
+    @Override
+    public RuleInfo info() {
+        return new RuleInfo("order.stem-against-player", "A stem against the roster");
+    }
+
+    @Override
+    public Stream<Finding> check(Subject subject) {
+        return subject.plan().book().tonight().stream().flatMap(show -> show.order().stream().flatMap(entry -> entry.song().stream()).distinct()
+                .map(subject.plan().book()::song).flatMap(song -> song.stems().stream().filter(stem -> stem.player().isPresent() && show.turned().contains(new StemAt(song.id(), stem.name())))
+                        .map(stem -> finding(show, song, stem))));
+    }
+
+    private Finding finding(Show show, Song song, Stem stem) {
+        boolean sounds = show.sounds(song.id(), stem);
+        String player = stem.player().orElseThrow().text();
+        return new Finding(info(), Severity.LOOK, "%s, %s".formatted(song.title(), stem.name()), sounds ? "%s is played live tonight, and its stem sounds too.".formatted(player)
+                : "Nobody plays %s tonight, and its stem is silent.".formatted(player), sounds ? "Both together are out of step." : "It is missing.",
+                sounds ? "Mute the stem." : "Let the stem sound.", List.of(), Optional.of(new Remedy(sounds ? "Mute it" : "Let it sound",
+                        new OrderEdit.TurnStem(show.id(), new StemAt(song.id(), stem.name())))), List.of(CueAt.whole(song.id())));
+    }
+}

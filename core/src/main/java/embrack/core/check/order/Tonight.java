@@ -1,0 +1,23 @@
+package embrack.core.check.order;
+
+import embrack.core.check.rule.Subject;
+import embrack.core.show.Entry;
+import embrack.core.show.Running;
+import embrack.core.show.Show;
+import java.util.Optional;
+
+/** The show that is planned now, by the clock. */
+final class Tonight {
+
+    private Tonight() {
+    }
+
+    static Optional<Running> of(Subject subject) {
+        return subject.plan().book().tonight().map(show -> Running.of(subject.plan().book(), show));
+    }
+
+    /** A part in words: "Night of the Slow Boats, Tale". */
+    static String where(Show show, Entry entry) {
+        return "%s, %s".formatted(show.name(), entry.name());
+    }
+}

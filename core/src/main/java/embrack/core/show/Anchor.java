@@ -1,0 +1,91 @@
+package embrack.core.show;
+
+import embrack.core.music.Clock;
+import embrack.core.music.Position;
+import embrack.core.music.Score;
+import embrack.core.name.TapeLabel;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** What a cue is tied to. */
+public sealed interface Anchor {
+
+    /** A bar and beat: it stays there when the tempo changes. */
+    record OnBar(Position at) implements Anchor {
+    }
+
+    /** The clock of the song, microseconds from bar 1: it stays there when the tempo changes. 0 or more. */
+    record OnClock(long micros) implements Anchor {
+        public OnClock {
+            if (micros < 0 || micros > MAX_MICROS) {
+                throw new IllegalArgumentException("A time in a song is 0:00 to 2:00:00.");
+            }
+        }
+    }
+
+    /** The start or the end of a section. */
+    record AtSection(TapeLabel section, boolean end) implements Anchor {
+    }
+
+    /** Something that the player does. */
+    record Automatic(When when) implements Anchor {
+    }
+
+    /** The longest that a song's clock runs, two hours in microseconds. */
+    long MAX_MICROS = 7_200_000_000L;
+
+    /** When it comes, in microseconds from bar 1; empty for what the clock does not know. */
+    default Optional<Long> micros(Form form) {
+        return switch (this) {
+            case OnBar bar -> Optional.of(form.score().micros(bar.at()));
+            case OnClock clock -> Optional.of(clock.micros());
+            case AtSection at -> form.find(at.section()).map(i -> at.end() ? form.end(i) : form.start(i));
+            case Automatic automatic -> Optional.empty();
+        };
+    }
+
+    /** As it is typed and read back: "17|1", "1:23.456", "start of Verse 1", "on play". */
+    default String text(Score score) {
+        return switch (this) {
+            case OnBar bar -> score.text(bar.at());
+            case OnClock clock -> Clock.text(clock.micros());
+            case AtSection at -> (at.end() ? "end of " : "start of ") + at.section();
+            case Automatic automatic -> automatic.when().words();
+        };
+    }
+
+    /** What it stays with when the tempo changes, in words. */
+    default String tie() {
+        return switch (this) {
+            case OnBar bar -> "stays on its bar";
+            case OnClock clock -> "stays on the clock";
+            case AtSection at -> "stays with its section";
+            case Automatic automatic -> "comes " + automatic.when().words();
+        };
+    }
+
+    /**
+     * What a person typed.
+     *
+     * @throws IllegalArgumentException with a sentence for the person when it is none
+     */
+    static Anchor parse(String typed, Form form) {
+        String text = typed.strip();
+        String lower = text.toLowerCase(Locale.ROOT);
+        Optional<When> when = Stream.of(When.values()).filter(w -> lower.equals(w.words())).findFirst();
+        if (when.isPresent()) {
+            return new Automatic(when.get());
+        }
+        if (lower.startsWith("start of ") || lower.startsWith("end of ")) {
+            boolean end = lower.startsWith("end of ");
+            TapeLabel name = TapeLabel.parse(text.substring(end ? 7 : 9));
+            int section = form.find(name).orElseThrow(() -> new IllegalArgumentException("No section is called \"%s\".".formatted(name)));
+            return new AtSection(form.sections().get(section).name(), end);
+        }
+        if (text.isEmpty()) {
+            throw new IllegalArgumentException("Write when: 17|1 for bar and beat, 1:23.456 for the clock, start of a section, or on load, play, stop or loop.");
+        }
+        return lower.contains(":") || lower.endsWith("s") ? new OnClock(Clock.parse(text)) : new OnBar(form.score().parse(text));
+    }
+}

@@ -1,0 +1,103 @@
+package embrack.core.show;
+
+import embrack.core.music.Clock;
+import embrack.core.music.Key;
+import embrack.core.switches.Duty;
+import embrack.core.switches.SwitchAt;
+import embrack.core.switches.Switches;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+
+/**
+ * An order by the clock.
+ *
+ * @param parts one for each entry, in order; times from the start of the show, so that what comes before it is negative
+ */
+public record Running(Show show, List<Part> parts) {
+
+    /**
+     * One part with its times.
+     *
+     * @param start microseconds from the start of the show
+     * @param length microseconds; 0 when it is not known
+     * @param key the key it is in tonight, for a song
+     * @param pad the key of the pad under it
+     */
+    public record Part(Entry entry, long start, long length, Optional<Key> key, Optional<Key> pad) {
+
+        public long end() {
+            return start + length;
+        }
+    }
+
+    public Running {
+        parts = List.copyOf(parts);
+    }
+
+    /** The times of a show whose songs are in the book. */
+    public static Running of(Book book, Show show) {
+        List<Entry> order = show.order();
+        int begin = 0;
+        while (begin < order.size() && order.get(begin).item().isBeforeStart()) {
+            begin++;
+        }
+        long[] starts = new long[order.size()];
+        for (int i = begin - 1; i >= 0; i--) {
+            long next = i + 1 == begin ? 0 : starts[i + 1];
+            starts[i] = next - length(book, order.get(i)) - (i + 1 == begin ? 0 : order.get(i).transition().gap());
+        }
+        for (int i = begin + 1; i < order.size(); i++) {
+            Entry before = order.get(i - 1);
+            starts[i] = starts[i - 1] + length(book, before) + before.transition().gap();
+        }
+        List<Part> parts = new ArrayList<>();
+        for (int i = 0; i < order.size(); i++) {
+            Entry entry = order.get(i);
+            Optional<Key> key = key(book, entry);
+            Optional<Key> next = order.stream().skip(i + 1L).flatMap(e -> key(book, e).stream()).findFirst();
+            Optional<Key> pad = entry.pad().flatMap(p -> p.key().or(() -> next.map(Key::root)));
+            parts.add(new Part(entry, starts[i], length(book, entry), key, pad));
+        }
+        return new Running(show, parts);
+    }
+
+    private static long length(Book book, Entry entry) {
+        return entry.song().flatMap(book::find).map(Song::usualLength).orElse(entry.micros());
+    }
+
+    private static Optional<Key> key(Book book, Entry entry) {
+        return entry.song().flatMap(book::find).flatMap(song -> entry.key().or(song::played));
+    }
+
+    /** When the last part is over, microseconds from the start. */
+    public long end() {
+        return parts.stream().mapToLong(Part::end).max().orElse(0);
+    }
+
+    /** What is left of the slot, microseconds; negative when it does not fit; empty without a slot. */
+    public Optional<Long> room() {
+        return show.slot() == 0 ? Optional.empty() : Optional.of(show.slot() - Math.max(0, end()));
+    }
+
+    /** Whether it fits, in words: "fits, 4:10 left", "0:30 too long", "42:10". */
+    public String words() {
+        return room().map(room -> room >= 0 ? "fits, %s left".formatted(Clock.brief(room)) : "%s too long".formatted(Clock.brief(-room)))
+                .orElseGet(() -> Clock.brief(Math.max(0, end())));
+    }
+
+    /** How often each switch is pressed on the night: to begin parts, to go on where the next waits, and inside songs. */
+    public SortedMap<SwitchAt, Integer> presses(Book book, Switches switches) {
+        SortedMap<SwitchAt, Integer> presses = new TreeMap<>();
+        Optional<SwitchAt> go = switches.assignments().stream().filter(a -> a.isFor(Duty.GO)).map(a -> a.at()).findFirst();
+        for (int i = 0; i < parts.size(); i++) {
+            Entry entry = parts.get(i).entry();
+            boolean waited = i > 0 && parts.get(i - 1).entry().transition().way() == Transition.Way.ON_DEMAND;
+            entry.press().or(() -> waited ? go : Optional.empty()).ifPresent(at -> presses.merge(at, 1, Integer::sum));
+            entry.song().flatMap(book::find).ifPresent(song -> song.cues().forEach(cue -> cue.foot().ifPresent(at -> presses.merge(at, 1, Integer::sum))));
+        }
+        return presses;
+    }
+}

@@ -1,0 +1,48 @@
+package embrack.core.show;
+
+import embrack.core.name.TapeLabel;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * A part of a song.
+ *
+ * @param bars how many, 1 or more
+ * @param guide what the spoken guide or the band leader says of it; may be empty
+ * @param passes how often it is usually played: 1, or more in a vamp
+ * @param vamp whether it goes round until somebody lets it go on
+ * @param lines lyric lines or slides, in order
+ */
+public record Section(TapeLabel name, int bars, String guide, int passes, boolean vamp, List<String> lines) {
+
+    /** The longest section, in bars. */
+    public static final int MAX_BARS = 500;
+
+    private static final int MAX_PASSES = 64;
+
+    public Section {
+        if (bars < 1 || bars > MAX_BARS) {
+            throw new IllegalArgumentException("A section has 1 to %d bars, was %d.".formatted(MAX_BARS, bars));
+        }
+        if (passes < 1 || passes > MAX_PASSES || passes > 1 && !vamp) {
+            throw new IllegalArgumentException("A vamp is played 1 to %d times, anything else once.".formatted(MAX_PASSES));
+        }
+        lines = List.copyOf(lines);
+    }
+
+    /** A section that is played once, without words. */
+    public Section(TapeLabel name, int bars) {
+        this(name, bars, "", 1, false, List.of());
+    }
+
+    /** What sort of section it is: all that are called "Refrain", "Refrain 2" or "Last refrain" are of one. */
+    public boolean isLike(Section other) {
+        String mine = sort();
+        String theirs = other.sort();
+        return mine.equals(theirs) || mine.endsWith(" " + theirs) || theirs.endsWith(" " + mine);
+    }
+
+    private String sort() {
+        return name.text().toLowerCase(Locale.ROOT).replaceAll("[\\s\\d]+$", "");
+    }
+}

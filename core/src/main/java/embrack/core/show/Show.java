@@ -1,0 +1,97 @@
+package embrack.core.show;
+
+import embrack.core.name.TapeLabel;
+import embrack.core.rig.DeviceId;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/**
+ * One evening: parts in order, and who plays.
+ *
+ * @param start when the countdown ends and the show begins
+ * @param slot how long it may take from there, microseconds; 0 for as long as it likes
+ * @param present the parts that somebody plays live tonight: "Drums"
+ * @param turned stems that sound although somebody plays their part, or are silent although nobody does
+ */
+public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOfDay> start, long slot, List<Entry> order, SortedSet<TapeLabel> present, SortedSet<StemAt> turned) {
+
+    /** As many parts as a show may have. */
+    public static final int MAX_ENTRIES = 300;
+
+    public Show {
+        order = List.copyOf(order);
+        present = Collections.unmodifiableSortedSet(new TreeSet<>(present));
+        turned = Collections.unmodifiableSortedSet(new TreeSet<>(turned));
+        if (slot < 0 || slot > 12 * 3_600_000_000L) {
+            throw new IllegalArgumentException("A slot is 0:00 to 12:00:00.");
+        }
+        if (order.size() > MAX_ENTRIES) {
+            throw new IllegalArgumentException("A show has at most %d parts.".formatted(MAX_ENTRIES));
+        }
+        var numbers = new TreeSet<Integer>();
+        for (Entry entry : order) {
+            if (!numbers.add(entry.number())) {
+                throw new IllegalArgumentException("part %d of \"%s\" is there twice".formatted(entry.number(), name));
+            }
+        }
+    }
+
+    /** A show without parts. */
+    public static Show empty(ShowId id, TapeLabel name) {
+        return new Show(id, name, Optional.empty(), Optional.empty(), 0, List.of(), Collections.emptySortedSet(), Collections.emptySortedSet());
+    }
+
+    /** The part of that number. */
+    public Optional<Entry> entry(int number) {
+        return order.stream().filter(entry -> entry.number() == number).findFirst();
+    }
+
+    /** A number that no part has. */
+    public int nextNumber() {
+        return order.stream().mapToInt(Entry::number).max().orElse(0) + 1;
+    }
+
+    /** Whether a stem sounds tonight: nobody plays its part, unless it was turned. */
+    public boolean sounds(SongId song, Stem stem) {
+        boolean covered = stem.player().filter(present::contains).isPresent();
+        return covered == turned.contains(new StemAt(song, stem.name()));
+    }
+
+    public Show withOrder(List<Entry> others) {
+        return new Show(id, name, day, start, slot, others, present, turned);
+    }
+
+    public Show withEntry(Entry entry) {
+        return withOrder(order.stream().map(e -> e.number() == entry.number() ? entry : e).toList());
+    }
+
+    /** With one more part at the end. */
+    public Show withMore(Entry entry) {
+        List<Entry> more = new ArrayList<>(order);
+        more.add(entry);
+        return withOrder(more);
+    }
+
+    public Show withPresent(SortedSet<TapeLabel> others) {
+        return new Show(id, name, day, start, slot, order, others, turned);
+    }
+
+    public Show withTurned(SortedSet<StemAt> others) {
+        return new Show(id, name, day, start, slot, order, present, others);
+    }
+
+    /** Without the songs' stems and parts of a song. */
+    Show without(SongId song) {
+        SortedSet<StemAt> left = new TreeSet<>(turned);
+        left.removeIf(stem -> stem.song().equals(song));
+        return withOrder(order.stream().filter(entry -> entry.song().filter(song::equals).isEmpty()).toList()).withTurned(left);
+    }
+
+    Show without(DeviceId board) {
+        return withOrder(order.stream().map(entry -> entry.withPress(entry.press().filter(at -> !at.board().equals(board)))).toList());
+    }
+}

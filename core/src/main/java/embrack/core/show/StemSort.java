@@ -1,0 +1,34 @@
+package embrack.core.show;
+
+import embrack.core.rig.Sound;
+
+/** What kind of sound is on a stem. */
+public enum StemSort {
+    TONES("tones", Sound.TRACKS),
+    PERCUSSION("percussion", Sound.TRACKS),
+    CLICK("click", Sound.CLICK),
+    GUIDE("guide", Sound.GUIDE),
+    PAD("pad", Sound.PADS);
+
+    private final String words;
+    private final Sound sound;
+
+    StemSort(String words, Sound sound) {
+        this.words = words;
+        this.sound = sound;
+    }
+
+    public String words() {
+        return words;
+    }
+
+    /** The sound of the rig that it is part of. */
+    public Sound sound() {
+        return sound;
+    }
+
+    /** Whether it is transposed with the song; drums, click and speech are not. */
+    public boolean isTransposed() {
+        return this == TONES || this == PAD;
+    }
+}

@@ -1,0 +1,283 @@
+package embrack.core.sim;
+
+import embrack.core.chart.Action;
+import embrack.core.midi.Message;
+import embrack.core.plan.CompiledStep;
+import embrack.core.plan.CompiledSwitch;
+import embrack.core.plan.Compiler;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
+import embrack.core.rig.Socket;
+import embrack.core.show.Cue;
+import embrack.core.show.Song;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.Moment;
+import embrack.core.switches.Step;
+import embrack.core.switches.Switches;
+import embrack.core.way.Timing;
+import embrack.core.way.Ways;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/**
+ * Proves the cues of songs as switches are proven, finds where their messages wait for each other, and runs the whole
+ * show. It belongs to one rig and remembers what it worked out, so that after an edit of one cue little is left to do.
+ *
+ * <p>Cost: what is sent travels once for each different cue; the run costs the cues of the show, and for each jump the
+ * cues of a song, but only where a cue turns something round or a box reads messages by what came before.
+ */
+public final class BookProver {
+
+    /** The most that a cue is sent ahead, 100 ms. Common practice, no source: what needs more is mended in the rig. */
+    public static final long MAX_LEAD_MICROS = 100_000;
+
+    /** Cues closer together than this are looked at as one crowd, 50 ms: a full merger is empty again by then. */
+    private static final long CROWD_MICROS = 50_000;
+
+    private final Rig rig;
+    private final Compiler compiler;
+    private final Simulator simulator;
+    private final Timing timing;
+    private final Places places;
+    private final Deeds deeds;
+    private final List<RigState> starts;
+    private final Map<Sent, Proven> proven = new HashMap<>();
+    private final Map<Song, SongProof> songs = new HashMap<>();
+    private final Map<Single, Map<Socket, Long>> alone = new HashMap<>();
+    private final Map<Crowd, Optional<Worst>> crowds = new HashMap<>();
+    private final Map<Assignment, Footwork> feet = new HashMap<>();
+    private List<Cue> always = List.of();
+
+    /** What a cue sends, whenever it does: two cues that send the same are proven once. */
+    private record Sent(DeviceId player, List<Step> steps, List<Message> raw, boolean leavesOff) {
+    }
+
+    /** What is known of all cues that send the same. {@code deed} has what toggling steps are meant to leave. */
+    private record Proven(List<CompiledStep> steps, Verdict verdict, SortedSet<Place> targets, SortedSet<Place> wrong, List<Event> trace, long worst, long usual, Deed deed) {
+    }
+
+    private record Single(DeviceId player, Message message) {
+    }
+
+    private record Crowd(DeviceId player, List<Simulator.Timed> messages) {
+    }
+
+    /** The message of a crowd that waits longest. */
+    private record Worst(long held, Socket at, long arrives) {
+    }
+
+    /** What a switch does, moment by moment. */
+    record Footwork(CompiledSwitch compiled, Map<Moment, Deed> deeds) {
+    }
+
+    public BookProver(Rig rig) {
+        Plan bare = new Plan(rig, Switches.NONE);
+        Ways ways = new Ways(rig);
+        this.rig = rig;
+        this.compiler = new Compiler(bare, ways);
+        this.simulator = new Simulator(bare, ways);
+        this.timing = new Timing(ways);
+        this.places = new Places(rig);
+        this.deeds = new Deeds(rig, simulator, places, timing);
+        this.starts = List.of(RigState.poweredOn(places), RigState.opposite(places));
+    }
+
+    /** Whether it can prove a plan: it is of the same rig. */
+    public boolean fits(Plan plan) {
+        return plan.rig().equals(rig);
+    }
+
+    /**
+     * Proves the book of a plan.
+     *
+     * @throws IllegalArgumentException when the plan is of another rig
+     */
+    public synchronized BookProof prove(Plan plan) {
+        if (!fits(plan)) {
+            throw new IllegalArgumentException("this prover knows another rig");
+        }
+        if (plan.book().isEmpty()) {
+            return BookProof.NONE;
+        }
+        if (!always.equals(plan.book().always())) {
+            songs.clear();
+            always = plan.book().always();
+        }
+        songs.keySet().retainAll(new HashSet<>(plan.book().songs()));
+        List<SongProof> proofs = plan.book().songs().stream().map(song -> songs.computeIfAbsent(song, s -> prove(plan, s))).toList();
+        return new BookProof(proofs, new ShowRunner(plan, this).run(proofs));
+    }
+
+    private SongProof prove(Plan plan, Song song) {
+        Optional<DeviceId> player = plan.player(song);
+        if (player.isEmpty()) {
+            return new SongProof(song, player, List.of(), List.of(), List.of());
+        }
+        List<CueProof> own = song.cues().stream().map(cue -> prove(player.get(), song, cue)).toList();
+        List<CueProof> every = always.stream().map(cue -> prove(player.get(), song, cue)).toList();
+        return new SongProof(song, player, own, every, queues(player.get(), own));
+    }
+
+    private CueProof prove(DeviceId player, Song song, Cue cue) {
+        Optional<Long> micros = cue.at().micros(song.form());
+        if (cue.foot().isPresent()) {
+            return new CueProof(cue, List.of(), Verdict.EXACT, new TreeSet<>(), new TreeSet<>(), List.of(), 0, 0, 0, micros);
+        }
+        Proven known = proven(player, cue);
+        long room = micros.map(at -> Math.max(0, at - song.trims().start())).orElse(0L);
+        long lead = cue.early() ? Math.min(room, Math.min(MAX_LEAD_MICROS, known.usual())) : 0;
+        boolean late = known.worst() - lead - waits(cue) > Prover.LATEST_MICROS;
+        Verdict verdict = known.verdict() == Verdict.EXACT && late ? Verdict.LATE : known.verdict();
+        return new CueProof(cue, known.steps(), verdict, known.targets(), known.wrong(), known.trace(), known.worst(), known.usual(), lead, micros);
+    }
+
+    private static long waits(Cue cue) {
+        return cue.steps().stream().mapToLong(Step::waitMillis).sum() * 1_000;
+    }
+
+    private Proven proven(DeviceId player, Cue cue) {
+        return proven.computeIfAbsent(new Sent(player, cue.steps(), cue.raw(), cue.leavesOff()), sent -> {
+            List<CompiledStep> steps = sent.steps().stream().map(step -> compiler.compile(player, step)).toList();
+            Journey journey = simulator.journey(player, timed(steps, sent.raw(), 0));
+            List<Step> byItself = sent.steps().stream().filter(step -> step.device().equals(player)).toList();
+            Deed plain = deeds.of(sent.steps(), byItself, journey);
+            SortedSet<Place> targets = deeds.targets(sent.steps());
+            List<Trial> trials = starts.stream().map(start -> trial(start, plain)).toList();
+            SortedSet<Place> wrong = Trial.wrongPlaces(trials);
+            Pressed once = simulator.play(starts.getFirst(), journey);
+            boolean stopped = steps.stream().anyMatch(step -> step.obstacle().isPresent());
+            boolean unexplained = sent.steps().isEmpty();
+            Verdict verdict = stopped ? Verdict.NO_WAY : unexplained ? Verdict.EXACT : Judge.steadyVerdict(targets, wrong, trials, false);
+            List<Step> settled = sent.steps().stream().map(step -> step.action().verb().turnsRound()
+                    ? new Step(step.device(), new Action(step.action().verb().settled(sent.leavesOff()), step.action().part())) : step).toList();
+            Deed deed = new Deed(deeds.of(unexplained ? List.of() : settled, journey).meant(), journey, plain.moves());
+            return new Proven(steps, verdict, targets, unexplained ? new TreeSet<>() : wrong, once.trace(), deeds.worstMicros(once), usual(steps), deed);
+        });
+    }
+
+    private Trial trial(RigState start, Deed deed) {
+        return new Trial(start, List.of(new Press(1, Moment.PRESS, start, start.after(deed.meant()), deeds.done(start, deed))));
+    }
+
+    private long usual(List<CompiledStep> steps) {
+        return steps.stream().filter(step -> step.way().isPresent())
+                .mapToLong(step -> Timing.total(timing.shares(step.way().get(), step.messages().getLast().length(), 0)).usual()).max().orElse(0);
+    }
+
+    /** What a cue sends, each message as soon as what stands before it has waited. */
+    private static List<Simulator.Timed> timed(List<CompiledStep> steps, List<Message> raw, long from) {
+        List<Simulator.Timed> timed = new ArrayList<>();
+        long at = from;
+        for (CompiledStep step : steps) {
+            at += step.step().waitMillis() * 1_000L;
+            if (step.isSent()) {
+                for (Message message : step.messages()) {
+                    timed.add(new Simulator.Timed(message, at));
+                }
+            }
+        }
+        for (Message message : raw) {
+            timed.add(new Simulator.Timed(message, at));
+        }
+        return timed;
+    }
+
+    /** What really happens by a cue, and what is meant. */
+    Deed deed(DeviceId player, Cue cue) {
+        return proven(player, cue).deed();
+    }
+
+    Deeds deeds() {
+        return deeds;
+    }
+
+    Rig rig() {
+        return rig;
+    }
+
+    RigState poweredOn() {
+        return starts.getFirst();
+    }
+
+    /** What a switch does. */
+    Footwork footwork(Assignment assignment) {
+        return feet.computeIfAbsent(assignment, a -> {
+            CompiledSwitch compiled = compiler.compile(a);
+            Map<Moment, Deed> byMoment = new EnumMap<>(Moment.class);
+            Proof.moments(Moment.PRESS).forEach(moment -> byMoment.put(moment, deeds.of(a.steps(moment), simulator.journey(compiled, moment, 0))));
+            return new Footwork(compiled, byMoment);
+        });
+    }
+
+    private List<Queue> queues(DeviceId player, List<CueProof> cues) {
+        List<CueProof> sent = cues.stream().filter(cue -> cue.sentMicros().isPresent() && !cue.messages().isEmpty())
+                .sorted(Comparator.comparing((CueProof cue) -> cue.sentMicros().orElseThrow())).toList();
+        List<Queue> queues = new ArrayList<>();
+        for (int from = 0, to; from < sent.size(); from = to) {
+            to = from + 1;
+            while (to < sent.size() && sentAt(sent, to) - sentAt(sent, to - 1) < CROWD_MICROS) {
+                to++;
+            }
+            queue(player, sent.subList(from, to)).ifPresent(queues::add);
+        }
+        return queues;
+    }
+
+    private static long sentAt(List<CueProof> cues, int index) {
+        return Objects.requireNonNull(cues.get(index).sentMicros().orElseThrow());
+    }
+
+    private Optional<Queue> queue(DeviceId player, List<CueProof> cues) {
+        long first = sentAt(cues, 0);
+        List<Simulator.Timed> messages = new ArrayList<>();
+        for (CueProof cue : cues) {
+            messages.addAll(timed(cue.steps(), cue.cue().raw(), cue.sentMicros().orElseThrow() - first));
+        }
+        messages.sort(Comparator.comparingLong(Simulator.Timed::atMicros));
+        return crowds.computeIfAbsent(new Crowd(player, messages), this::worst)
+                .map(worst -> new Queue(first, cues.stream().map(cue -> cue.cue().number()).toList(), messages.size(), worst.held(), worst.at(), worst.arrives()));
+    }
+
+    private Optional<Worst> worst(Crowd crowd) {
+        Worst worst = null;
+        Map<Message, List<Long>> begun = new HashMap<>();
+        crowd.messages().forEach(timed -> begun.computeIfAbsent(timed.message(), m -> new ArrayList<>()).add(timed.atMicros()));
+        Map<List<Object>, Integer> seen = new HashMap<>();
+        for (Journey.Delivery delivery : simulator.journey(crowd.player(), crowd.messages()).deliveries()) {
+            int nth = seen.merge(List.of(delivery.to(), delivery.message()), 1, Integer::sum);
+            List<Long> times = begun.getOrDefault(delivery.message(), List.of());
+            Long unhindered = alone(crowd.player(), delivery.message()).get(delivery.to());
+            if (unhindered != null && nth <= times.size()) {
+                long held = delivery.atMicros() - times.get(nth - 1) - unhindered;
+                worst = worst == null || held > worst.held() ? new Worst(held, delivery.to(), delivery.atMicros()) : worst;
+            }
+        }
+        return Optional.ofNullable(worst).filter(w -> w.held() > 0);
+    }
+
+    private Map<Socket, Long> alone(DeviceId player, Message message) {
+        return alone.computeIfAbsent(new Single(player, message), single -> {
+            Map<Socket, Long> arrivals = new HashMap<>();
+            simulator.journey(player, List.of(new Simulator.Timed(message, 0))).deliveries().forEach(delivery -> arrivals.putIfAbsent(delivery.to(), delivery.atMicros()));
+            return arrivals;
+        });
+    }
+
+    /** Lanes of places. */
+    Set<Lane> lanes(SortedSet<Place> of) {
+        Set<Lane> lanes = new HashSet<>();
+        of.forEach(place -> lanes.add(Lane.of(rig, place)));
+        return lanes;
+    }
+}

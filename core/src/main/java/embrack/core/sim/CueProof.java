@@ -1,0 +1,45 @@
+package embrack.core.sim;
+
+import embrack.core.midi.Message;
+import embrack.core.plan.CompiledStep;
+import embrack.core.show.Cue;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+
+/**
+ * What the proof found out about one cue.
+ *
+ * @param steps what its player sends for each step; none for a cue that a foot presses
+ * @param verdict the judgement; a cue that a foot presses is as exact as its switch, which has a proof of its own
+ * @param targets the places that it is about
+ * @param wrongPlaces every place that was ever wrong
+ * @param trace what it does once, message by message
+ * @param worstMicros when the last of it has happened, at the latest, microseconds after it was sent
+ * @param usualMicros how long the slowest of its ways usually takes
+ * @param leadMicros how much earlier than its moment it is sent
+ * @param micros its moment, from bar 1; empty where only the player knows
+ */
+public record CueProof(Cue cue, List<CompiledStep> steps, Verdict verdict, SortedSet<Place> targets, SortedSet<Place> wrongPlaces, List<Event> trace, long worstMicros, long usualMicros,
+        long leadMicros, Optional<Long> micros) {
+
+    public CueProof {
+        steps = List.copyOf(steps);
+        targets = Collections.unmodifiableSortedSet(new TreeSet<>(targets));
+        wrongPlaces = Collections.unmodifiableSortedSet(new TreeSet<>(wrongPlaces));
+        trace = List.copyOf(trace);
+    }
+
+    /** When it is sent, microseconds from bar 1; empty where only the player knows. */
+    public Optional<Long> sentMicros() {
+        return micros.map(at -> at - leadMicros);
+    }
+
+    /** Everything that it sends, in order. */
+    public List<Message> messages() {
+        return Stream.concat(steps.stream().filter(CompiledStep::isSent).flatMap(step -> step.messages().stream()), cue.raw().stream()).toList();
+    }
+}

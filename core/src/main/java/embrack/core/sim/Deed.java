@@ -1,0 +1,16 @@
+package embrack.core.sim;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What is meant to happen at one moment, and what does.
+ *
+ * @param moves what the messages do, where that does not depend on what came before
+ */
+record Deed(List<Places.Move> meant, Journey journey, Optional<List<Places.Move>> moves) {
+
+    boolean isNothing() {
+        return meant.isEmpty() && journey.deliveries().isEmpty();
+    }
+}

@@ -1,0 +1,42 @@
+package embrack.core.sim;
+
+import embrack.core.show.SongId;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A whole show, run in its order, and again for each likely jump.
+ *
+ * @param upsets cues that leave something else than they are meant to, each once, the first time
+ * @param leftovers what one song leaves behind for the next, in the order of the show
+ * @param jumps how many jumps were tried
+ */
+public record ShowRun(List<Upset> upsets, List<Leftover> leftovers, int jumps) {
+
+    public static final ShowRun NONE = new ShowRun(List.of(), List.of(), 0);
+
+    public ShowRun {
+        upsets = List.copyOf(upsets);
+        leftovers = List.copyOf(leftovers);
+    }
+
+    /**
+     * A cue after which a place is not as it is meant to be.
+     *
+     * @param cue its number in the song
+     * @param always whether the cue is one that every song sends
+     */
+    public record Upset(Jump jump, SongId song, int cue, boolean always, Place place, int meant, int actual) {
+    }
+
+    /**
+     * What a song changed and did not change back.
+     *
+     * @param song the one that left it
+     * @param into the one that finds it; empty after the last
+     * @param value how it stands
+     * @param later whether the next song sets it, but only after its first section
+     */
+    public record Leftover(Jump jump, SongId song, Optional<SongId> into, Place place, int value, boolean later) {
+    }
+}

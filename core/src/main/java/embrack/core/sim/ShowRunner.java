@@ -1,0 +1,250 @@
+package embrack.core.sim;
+
+import embrack.core.chart.Aspect;
+import embrack.core.gear.SwitchMode;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Anchor;
+import embrack.core.show.Cue;
+import embrack.core.show.Entry;
+import embrack.core.show.Form;
+import embrack.core.show.Song;
+import embrack.core.show.SongId;
+import embrack.core.sim.ShowRun.Leftover;
+import embrack.core.sim.ShowRun.Upset;
+import embrack.core.switches.Moment;
+import embrack.core.switches.SwitchAt;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Runs a show: the ideal rig and the actual one side by side, cue by cue and press by press. After each of them the two
+ * are compared; where they differ, that cue is to blame, and the run goes on from what really is.
+ */
+final class ShowRunner {
+
+    private final Plan plan;
+    private final BookProver prover;
+    private final Deeds deeds;
+    private final Map<SongId, Script> scripts = new LinkedHashMap<>();
+    private final Map<List<Object>, Upset> upsets = new LinkedHashMap<>();
+    private final List<Leftover> leftovers = new ArrayList<>();
+    private final Map<SwitchAt, Integer> presses = new HashMap<>();
+    private int jumps;
+
+    /**
+     * One moment of a song.
+     *
+     * @param at microseconds from bar 1
+     * @param deed empty for a press
+     * @param blameless whether the cue, taken alone, does what it should
+     */
+    private record Beat(long at, boolean always, Cue cue, Optional<Deed> deed, boolean blameless) {
+    }
+
+    /**
+     * What happens in a song, in order.
+     *
+     * @param turns whether anything in it depends on how things stood
+     * @param early lanes that it sets by the end of its first section
+     */
+    private record Script(Song song, List<Beat> load, List<Beat> inside, List<Beat> stop, List<Beat> loop, boolean turns, Set<Lane> early, Set<Lane> all) {
+    }
+
+    /** How a song went: states at its start, at the end of each section, and at its end. */
+    private record Course(Script script, RigState start, List<RigState> sections, RigState end) {
+    }
+
+    ShowRunner(Plan plan, BookProver prover) {
+        this.plan = plan;
+        this.prover = prover;
+        this.deeds = prover.deeds();
+    }
+
+    ShowRun run(List<SongProof> proofs) {
+        proofs.forEach(proof -> proof.player().ifPresent(player -> scripts.put(proof.song().id(), script(proof, player))));
+        List<Course> courses = new ArrayList<>();
+        RigState state = prover.poweredOn();
+        for (Entry entry : order()) {
+            if (entry.press().isPresent()) {
+                state = press(entry.press().get(), state);
+            }
+            Script script = entry.song().map(scripts::get).orElse(null);
+            if (script != null) {
+                Course course = play(new Jump.None(), script, state);
+                courses.add(course);
+                state = course.end();
+            }
+        }
+        for (int i = 0; i < courses.size(); i++) {
+            leftovers(new Jump.None(), courses.get(i), i + 1 < courses.size() ? Optional.of(courses.get(i + 1).script()) : Optional.empty());
+        }
+        for (int i = 0; i < courses.size(); i++) {
+            Map<SwitchAt, Integer> counted = new HashMap<>(presses);
+            jumps(courses, i);
+            presses.clear();
+            presses.putAll(counted);
+        }
+        return new ShowRun(List.copyOf(upsets.values()), leftovers, jumps);
+    }
+
+    /** Tonight's order, or all songs one behind the other. */
+    private List<Entry> order() {
+        return plan.book().tonight().map(show -> show.order()).orElseGet(() -> plan.book().songs().stream().map(song -> Entry.of(1, song)).toList());
+    }
+
+    private Script script(SongProof proof, DeviceId player) {
+        Song song = proof.song();
+        Form form = song.form();
+        List<Beat> load = new ArrayList<>();
+        List<Beat> inside = new ArrayList<>();
+        List<Beat> stop = new ArrayList<>();
+        List<Beat> loop = new ArrayList<>();
+        proof.always().forEach(cue -> sort(beat(player, cue, true, song), load, inside, stop, loop));
+        proof.cues().forEach(cue -> sort(beat(player, cue, false, song), load, inside, stop, loop));
+        inside.sort(Comparator.comparingLong(Beat::at));
+        boolean turns = List.of(load, inside, stop, loop).stream().flatMap(List::stream).anyMatch(ShowRunner::turns);
+        Set<Lane> early = new HashSet<>();
+        Set<Lane> all = new HashSet<>();
+        long soon = form.end(0);
+        for (Beat beat : load) {
+            early.addAll(lanes(beat));
+        }
+        for (Beat beat : inside) {
+            (beat.at() < soon ? early : all).addAll(lanes(beat));
+        }
+        all.addAll(early);
+        return new Script(song, load, inside, stop, loop, turns, early, all);
+    }
+
+    private Beat beat(DeviceId player, CueProof proof, boolean always, Song song) {
+        boolean blameless = proof.verdict() == Verdict.EXACT || proof.verdict() == Verdict.LATE;
+        Optional<Deed> deed = proof.cue().foot().isPresent() ? Optional.empty() : Optional.of(prover.deed(player, proof.cue()));
+        return new Beat(proof.sentMicros().orElse(song.trims().start()), always, proof.cue(), deed, blameless);
+    }
+
+    private static void sort(Beat beat, List<Beat> load, List<Beat> inside, List<Beat> stop, List<Beat> loop) {
+        List<Beat> where = beat.cue().at() instanceof Anchor.Automatic at ? switch (at.when()) {
+            case LOAD -> load;
+            case PLAY -> inside;
+            case STOP -> stop;
+            case LOOP -> loop;
+        } : inside;
+        where.add(beat);
+    }
+
+    private static boolean turns(Beat beat) {
+        return beat.cue().steps().stream().anyMatch(step -> step.action().verb().turnsRound()) || beat.deed().filter(deed -> deed.moves().isEmpty()).isPresent();
+    }
+
+    private Set<Lane> lanes(Beat beat) {
+        return beat.cue().foot().map(at -> prover.lanes(deeds.targets(plan.switches().at(at).steps()))).orElseGet(() -> prover.lanes(deeds.targets(beat.cue().steps())));
+    }
+
+    private Course play(Jump jump, Script script, RigState start) {
+        RigState state = done(jump, script, script.load(), start);
+        Form form = script.song().form();
+        List<RigState> sections = new ArrayList<>();
+        int next = 0;
+        for (int section = 0; section < form.sections().size(); section++) {
+            long end = section + 1 < form.sections().size() ? form.end(section) : Long.MAX_VALUE;
+            while (next < script.inside().size() && script.inside().get(next).at() < end) {
+                state = done(jump, script, script.inside().get(next++), state);
+            }
+            sections.add(state);
+        }
+        return new Course(script, start, sections, done(jump, script, script.stop(), state));
+    }
+
+    private RigState done(Jump jump, Script script, List<Beat> beats, RigState start) {
+        RigState state = start;
+        for (Beat beat : beats) {
+            state = done(jump, script, beat, state);
+        }
+        return state;
+    }
+
+    private RigState done(Jump jump, Script script, Beat beat, RigState state) {
+        if (beat.deed().isEmpty()) {
+            return press(beat.cue().foot().orElseThrow(), state);
+        }
+        RigState ideal = state.after(beat.deed().get().meant());
+        RigState actual = deeds.done(state, beat.deed().get());
+        if (beat.blameless() && ideal.differs(actual)) {
+            for (Place place : ideal.differences(actual)) {
+                upsets.putIfAbsent(List.of(script.song().id(), beat.cue().number(), beat.always(), place),
+                        new Upset(jump, script.song().id(), beat.cue().number(), beat.always(), place, ideal.value(place), actual.value(place)));
+            }
+        }
+        return actual;
+    }
+
+    private RigState press(SwitchAt at, RigState state) {
+        BookProver.Footwork work = prover.footwork(plan.switches().at(at));
+        boolean second = work.compiled().mode() == SwitchMode.ALTERNATING && presses.merge(at, 1, Integer::sum) % 2 == 0;
+        RigState down = deeds.done(state, Objects.requireNonNull(work.deeds().get(second ? Moment.AGAIN : Moment.PRESS)));
+        return deeds.done(down, Objects.requireNonNull(work.deeds().get(Moment.RELEASE)));
+    }
+
+    private void jumps(List<Course> courses, int i) {
+        Course course = courses.get(i);
+        Script script = course.script();
+        Form form = script.song().form();
+        if (i > 0 && i + 1 < courses.size()) {
+            jumps++;
+            Jump skip = new Jump.Skip(script.song().title());
+            Script next = courses.get(i + 1).script();
+            leftovers(skip, courses.get(i - 1), Optional.of(next));
+            if (next.turns()) {
+                play(skip, next, courses.get(i - 1).end());
+            }
+        }
+        for (int section = 0; section < form.sections().size(); section++) {
+            jumps += 2;
+            if (script.turns()) {
+                RigState there = course.sections().get(section);
+                play(new Jump.Restart(form.sections().get(section).name()), script, done(new Jump.None(), script, script.stop(), there));
+                Jump repeat = new Jump.Repeat(form.sections().get(section).name());
+                long from = form.start(section);
+                RigState again = done(repeat, script, script.loop(), there);
+                done(repeat, script, script.inside().stream().filter(beat -> beat.at() >= from).toList(), again);
+            }
+        }
+    }
+
+    private void leftovers(Jump jump, Course course, Optional<Script> next) {
+        for (Place place : course.start().differences(course.end())) {
+            int value = course.end().value(place);
+            Lane lane = Lane.of(prover.rig(), place);
+            boolean set = next.filter(script -> script.early().contains(lane)).isPresent();
+            boolean known = leftovers.stream().anyMatch(l -> l.song().equals(course.script().song().id()) && l.place().equals(place));
+            if (!set && !known && stands(place, value) && (next.isPresent() || goesOn(place))) {
+                leftovers.add(new Leftover(jump, course.script().song().id(), next.map(script -> script.song().id()), place, value,
+                        next.filter(script -> script.all().contains(lane)).isPresent()));
+            }
+        }
+    }
+
+    /** Whether a value is one that stays on people: something on, chosen, muted or playing, or a level that was moved; not the place of a list. */
+    private boolean stands(Place place, int value) {
+        boolean counted = switch (place.aspect()) {
+            case SWITCHED, CHOSEN, MUTED, TRANSPORT -> value != 0;
+            case LEVEL -> true;
+            default -> false;
+        };
+        return counted && !plan.players().contains(place.device());
+    }
+
+    /** Whether something moves by itself until it is stopped: a chase, a loop, what plays. */
+    private boolean goesOn(Place place) {
+        return place.aspect() == Aspect.TRANSPORT || prover.rig().chart(place.device()).need(place.part()).isPresent();
+    }
+}

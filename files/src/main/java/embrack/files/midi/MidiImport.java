@@ -1,0 +1,252 @@
+package embrack.files.midi;
+
+import embrack.core.chart.Action;
+import embrack.core.chart.Chart;
+import embrack.core.chart.Heard;
+import embrack.core.gear.SettingId;
+import embrack.core.midi.Channel;
+import embrack.core.midi.Message;
+import embrack.core.music.Metre;
+import embrack.core.music.MetreChange;
+import embrack.core.music.Position;
+import embrack.core.music.Score;
+import embrack.core.music.Tempo;
+import embrack.core.music.TempoChange;
+import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Anchor;
+import embrack.core.show.Cue;
+import embrack.core.show.Form;
+import embrack.core.show.Section;
+import embrack.core.show.Song;
+import embrack.core.show.SongId;
+import embrack.core.switches.Step;
+import embrack.core.way.Ways;
+import embrack.files.midi.MidiFile.Meta;
+import embrack.files.midi.MidiFile.Sent;
+import embrack.files.midi.MidiFile.Track;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * A song read from a Standard MIDI File: tempos, metres and sections, and what its messages do in a rig, by the charts of
+ * its devices.
+ *
+ * @param song to be added to the book
+ * @param remarks what was left out or could not be read, in sentences
+ */
+public record MidiImport(Song song, List<String> remarks) {
+
+    /** Microseconds of a quarter where a file says no tempo. Source: Standard MIDI Files 1.0. */
+    private static final int USUAL_TEMPO = 500_000;
+
+    public MidiImport {
+        remarks = List.copyOf(remarks);
+    }
+
+    /**
+     * Reads a file for a rig.
+     *
+     * @param name what the song is called if the file does not say
+     * @param keepReleases whether note-offs are kept, as messages; they are left out otherwise
+     * @throws IllegalArgumentException with a sentence for a person when nothing of it can be read
+     */
+    public static MidiImport read(byte[] bytes, String name, Plan plan, boolean keepReleases) {
+        return new Importer(MidiFile.read(bytes), plan, keepReleases).read(name);
+    }
+
+    private static final class Importer {
+
+        private final MidiFile file;
+        private final Plan plan;
+        private final boolean keepReleases;
+        private final List<String> remarks = new ArrayList<>();
+        private final List<DeviceId> hearers;
+        private final Map<DeviceId, Heard> heard = new HashMap<>();
+        private int released;
+        private int unexplained;
+
+        Importer(MidiFile file, Plan plan, boolean keepReleases) {
+            this.file = file;
+            this.plan = plan;
+            this.keepReleases = keepReleases;
+            this.hearers = plan.players().stream().findFirst().map(player -> List.copyOf(new TreeSet<>(new Ways(plan.rig()).reach(player)))).orElse(List.of());
+        }
+
+        MidiImport read(String name) {
+            file.broken().ifPresent(broken -> remarks.add("The file is broken. " + broken + " What stands before it was read."));
+            Score score = score();
+            Form form = form(score);
+            List<Cue> cues = cues(score);
+            if (released > 0) {
+                remarks.add("%s left out.".formatted(Words.count(released, "note-off") + (released == 1 ? " was" : " were")));
+            }
+            if (unexplained > 0) {
+                remarks.add("%s by no chart of the rig; kept as %s.".formatted(unexplained == 1 ? "1 message is explained" : unexplained + " messages are explained", unexplained == 1 ? "it is" : "they are"));
+            }
+            if (cues.size() > Song.MAX_CUES) {
+                remarks.add("The file has more than %d cues; the first were read.".formatted(Song.MAX_CUES));
+                cues = cues.subList(0, Song.MAX_CUES);
+            }
+            TapeLabel title = title(name);
+            int place = Math.min(999, plan.book().songs().stream().mapToInt(Song::place).max().orElse(0) + 1);
+            return new MidiImport(Song.blank(new SongId("imported"), title, place).withForm(form).withCues(cues), remarks);
+        }
+
+        private TapeLabel title(String name) {
+            Optional<String> said = file.tracks().stream().findFirst().map(Track::name).filter(text -> !text.isBlank());
+            return label(said.orElse(name), "Imported song");
+        }
+
+        private static TapeLabel label(String text, String otherwise) {
+            String tidy = text.replaceAll("[<>\\p{Cntrl}]", " ").strip();
+            return tidy.isEmpty() ? new TapeLabel(otherwise) : TapeLabel.parse(tidy.substring(0, Math.min(tidy.length(), TapeLabel.MAX_LENGTH)));
+        }
+
+        private long tick(long tick) {
+            return Math.round(tick * (double) Position.TICKS_PER_QUARTER / file.ticksPerQuarter());
+        }
+
+        private SortedMap<Long, Meta> metas(int type) {
+            SortedMap<Long, Meta> byTick = new TreeMap<>();
+            file.tracks().forEach(track -> track.metas().stream().filter(meta -> meta.type() == type).forEach(meta -> byTick.putIfAbsent(tick(meta.tick()), meta)));
+            return byTick;
+        }
+
+        private Score score() {
+            List<MetreChange> metres = new ArrayList<>();
+            for (Map.Entry<Long, Meta> e : metas(MidiFile.METRE).entrySet()) {
+                byte[] data = e.getValue().data();
+                Score so = new Score(metres, List.of());
+                Position at = so.position(e.getKey());
+                try {
+                    metres.add(new MetreChange(at.tick() == 0 ? at.bar() : at.bar() + 1, new Metre(data[0], 1 << data[1])));
+                } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException x) {
+                    remarks.add("A metre in bar %d is none that Embrack knows.".formatted(at.bar()));
+                }
+                if (at.tick() != 0) {
+                    remarks.add("A metre changes inside bar %d; it was put at the next.".formatted(at.bar()));
+                }
+            }
+            Score bars = new Score(metres, List.of());
+            List<TempoChange> tempos = new ArrayList<>(List.of(new TempoChange(Position.START, Tempo.ofMicrosPerQuarter(USUAL_TEMPO))));
+            metas(MidiFile.TEMPO).forEach((tick, meta) -> {
+                byte[] data = meta.data();
+                int micros = data.length == 3 ? (data[0] & 0xFF) << 16 | (data[1] & 0xFF) << 8 | data[2] & 0xFF : 0;
+                try {
+                    tempos.add(new TempoChange(bars.position(tick), Tempo.ofMicrosPerQuarter(micros)));
+                } catch (IllegalArgumentException x) {
+                    remarks.add("The tempo in bar %d is none from 10 to 400.".formatted(bars.position(tick).bar()));
+                }
+            });
+            return new Score(metres, tempos);
+        }
+
+        private Form form(Score score) {
+            long last = 0;
+            for (Track track : file.tracks()) {
+                last = Math.max(last, track.messages().stream().mapToLong(Sent::tick).max().orElse(0));
+                last = Math.max(last, track.metas().stream().mapToLong(Meta::tick).max().orElse(0));
+            }
+            Position end = score.position(tick(last));
+            int bars = Math.max(1, end.tick() == 0 ? end.bar() - 1 : end.bar());
+            TreeMap<Integer, String> starts = new TreeMap<>();
+            metas(MidiFile.MARKER).forEach((tick, meta) -> starts.putIfAbsent(score.position(score.snap(score.micros(tick), score.metre(score.position(tick).bar()).ticksPerBar())).bar(), meta.text()));
+            starts.keySet().removeIf(bar -> bar > bars);
+            starts.putIfAbsent(1, "Start");
+            List<Section> sections = new ArrayList<>();
+            Set<String> names = new HashSet<>();
+            for (Map.Entry<Integer, String> start : starts.entrySet()) {
+                Integer next = starts.higherKey(start.getKey());
+                int length = (next == null ? bars + 1 : next) - start.getKey();
+                for (int rest = length; rest > 0; rest -= Section.MAX_BARS) {
+                    sections.add(new Section(unique(label(start.getValue(), "Section"), names), Math.min(rest, Section.MAX_BARS)));
+                }
+            }
+            return new Form(score, sections);
+        }
+
+        private static TapeLabel unique(TapeLabel name, Set<String> names) {
+            TapeLabel free = name;
+            for (int n = 2; !names.add(free.text().toLowerCase(Locale.ROOT)); n++) {
+                String tail = " " + n;
+                free = new TapeLabel(name.text().substring(0, Math.min(name.text().length(), TapeLabel.MAX_LENGTH - tail.length())) + tail);
+            }
+            return free;
+        }
+
+        /** What happens at one tick. */
+        private static final class Instant {
+            private final List<Step> steps = new ArrayList<>();
+            private final List<Message> raw = new ArrayList<>();
+        }
+
+        private List<Cue> cues(Score score) {
+            SortedMap<Long, Instant> instants = new TreeMap<>();
+            for (Track track : file.tracks()) {
+                Optional<DeviceId> named = hearers.stream().filter(device -> plan.rig().name(device).text().equalsIgnoreCase(track.name().strip())).findFirst();
+                heard.clear();
+                for (Sent sent : track.messages()) {
+                    add(instants.computeIfAbsent(tick(sent.tick()), t -> new Instant()), sent.message(), named);
+                }
+            }
+            List<Cue> cues = new ArrayList<>();
+            instants.forEach((tick, instant) -> {
+                unexplained += instant.raw.size();
+                for (int from = 0; from < Math.max(instant.steps.size(), instant.raw.size()); from += Cue.MAX_STEPS / 2) {
+                    List<Step> steps = part(instant.steps, from);
+                    List<Message> raw = part(instant.raw, from);
+                    cues.add(new Cue(cues.size() + 1, Optional.empty(), new Anchor.OnBar(score.position(tick)), steps, raw, Optional.empty(), false, false));
+                }
+            });
+            return cues;
+        }
+
+        private static <T> List<T> part(List<T> all, int from) {
+            return from >= all.size() ? List.of() : all.subList(from, Math.min(all.size(), from + Cue.MAX_STEPS / 2));
+        }
+
+        private void add(Instant instant, Message message, Optional<DeviceId> named) {
+            boolean release = message instanceof Message.NoteOff || message instanceof Message.NoteOn note && note.velocity() == 0;
+            if (release && !keepReleases) {
+                released++;
+                return;
+            }
+            Collection<DeviceId> asked = named.filter(device -> !actions(device, message).isEmpty()).<Collection<DeviceId>>map(List::of).orElse(hearers);
+            boolean explained = false;
+            for (DeviceId device : asked) {
+                for (Action action : actions(device, message)) {
+                    explained = true;
+                    instant.steps.add(new Step(device, action));
+                    plan.rig().chart(device).messagesFor(action, channel(device)).ifPresent(all -> all.subList(0, all.size() - 1).forEach(instant.raw::remove));
+                }
+            }
+            hearers.forEach(device -> heard.put(device, heard.getOrDefault(device, Heard.NOTHING).with(message)));
+            if (!explained) {
+                instant.raw.add(message);
+            }
+        }
+
+        private List<Action> actions(DeviceId device, Message message) {
+            Chart chart = plan.rig().chart(device);
+            boolean onItsChannel = !(message instanceof Message.Voice voice) || plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new).filter(set -> !set.equals(voice.channel())).isEmpty();
+            return chart.reactionsTo(message, heard.getOrDefault(device, Heard.NOTHING), onItsChannel);
+        }
+
+        private Channel channel(DeviceId device) {
+            return plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new).orElse(new Channel(Channel.FIRST));
+        }
+    }
+}
