@@ -12,9 +12,11 @@ import embrack.core.gear.library.Library;
 import embrack.core.level.Curve;
 import embrack.core.level.Range;
 import embrack.core.name.TapeLabel;
+import embrack.core.plan.CueEdit;
 import embrack.core.plan.Edit;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
+import embrack.core.plan.SongEdit;
 import embrack.core.plan.SwitchEdit;
 import embrack.core.plan.TravelEdit;
 import embrack.core.plan.WiringEdit;
@@ -24,6 +26,8 @@ import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.rig.Sound;
+import embrack.core.show.Song;
+import embrack.core.show.SongId;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
@@ -134,6 +138,29 @@ public final class Sketch {
 
     public Sketch pair(String first, String second) {
         return edit(new WiringEdit.StandIn(new DeviceId(first), Optional.of(new DeviceId(second))));
+    }
+
+    /** A song that goes as a text says. */
+    public Sketch song(String title, String how) {
+        return edit(new SongEdit.AddSong(title, how));
+    }
+
+    /** Cues of a song that its player sends, each as {@code "17|1 = device verb:part, device verb:part"}. */
+    public Sketch cues(String song, String... cues) {
+        for (String cue : cues) {
+            String[] ends = cue.split(" = ");
+            edit(new CueEdit.AddCue(new SongId(song), ends[0], Stream.of(ends[1].split(", ")).map(Sketch::stepOf).toList(), Optional.empty()));
+        }
+        return this;
+    }
+
+    /** A press in a song: {@code foot("song", "17|1", "board 3")}. */
+    public Sketch foot(String song, String at, String foot) {
+        return edit(new CueEdit.AddCue(new SongId(song), at, List.of(), Optional.of(at(foot))));
+    }
+
+    public Song songOf(String id) {
+        return plan.book().song(new SongId(id));
     }
 
     public Plan plan() {

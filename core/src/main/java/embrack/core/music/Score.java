@@ -18,7 +18,7 @@ import java.util.regex.Pattern;
  */
 public final class Score {
 
-    private static final Pattern PLACE = Pattern.compile("(\\d{1,4})(?:\\s*[|.]\\s*(\\d{1,2})(?:\\s*\\|\\s*(?:(\\d{1,3})\\s*/\\s*(\\d{1,3})|(0?[.,]\\d{1,4})))?)?");
+    private static final Pattern PLACE = Pattern.compile("(\\d{1,4})(?:\\s*[|.]\\s*(\\d{1,2})(?:\\s*\\|\\s*(?:(\\d{1,4})\\s*/\\s*(\\d{1,4})|(0?[.,]\\d{1,4})))?)?");
     private static final double MICROS_PER_MINUTE = 60_000_000;
     private static final int MAX_BAR = 9_999;
 

@@ -57,10 +57,10 @@ final class Blockade {
                 }
             }
         }
-        return reached.stream().flatMap(device -> shut(device, reached, receiver).stream()).findFirst();
+        return reached.stream().flatMap(device -> shut(board, device, reached, receiver).stream()).findFirst();
     }
 
-    private Optional<String> shut(DeviceId device, Set<DeviceId> reached, DeviceId receiver) {
+    private Optional<String> shut(DeviceId sender, DeviceId device, Set<DeviceId> reached, DeviceId receiver) {
         boolean leads = rig.linksIn(device).stream().anyMatch(link -> leadsOn(link, reached, receiver));
         if (!leads) {
             return Optional.empty();
@@ -68,6 +68,9 @@ final class Blockade {
         boolean off = rig.setting(device, SettingId.OUTPUT_PORT).filter(v -> v == 0).isPresent();
         if (off) {
             return Optional.of("The output port of %s is off.".formatted(rig.name(device)));
+        }
+        if (device.equals(sender)) {
+            return Optional.empty();
         }
         return rig.model(device).sockets().routes().keySet().stream().filter(route -> !rig.sieve(device, route).open()).findFirst()
                 .map(route -> "%s passes nothing on from %s to %s.".formatted(rig.name(device), rig.model(device).port(route.from()).orElseThrow().name(),

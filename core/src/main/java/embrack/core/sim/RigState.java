@@ -101,6 +101,11 @@ public final class RigState {
         return new RigState(places, next, odd, heard);
     }
 
+    /** This state with all values as in another one of the same rig; what devices have heard stays. */
+    RigState corrected(RigState other) {
+        return new RigState(places, other.values, other.strange, heard);
+    }
+
     /** With a message that a device has heard and will remember. */
     RigState hearing(DeviceId device, Message message) {
         Map<DeviceId, Heard> more = new TreeMap<>(heard);

@@ -27,7 +27,8 @@ import java.util.Set;
 
 /**
  * Runs a show: the ideal rig and the actual one side by side, cue by cue and press by press. After each of them the two
- * are compared; where they differ, that cue is to blame, and the run goes on from what really is.
+ * are compared; where they differ, that cue is to blame, and the run goes on as if it had done what it should, so that
+ * one mistake is told once and not again by all that follows from it.
  */
 final class ShowRunner {
 
@@ -178,13 +179,18 @@ final class ShowRunner {
         }
         RigState ideal = state.after(beat.deed().get().meant());
         RigState actual = deeds.done(state, beat.deed().get());
-        if (beat.blameless() && ideal.differs(actual)) {
-            for (Place place : ideal.differences(actual)) {
-                upsets.putIfAbsent(List.of(script.song().id(), beat.cue().number(), beat.always(), place),
-                        new Upset(jump, script.song().id(), beat.cue().number(), beat.always(), place, ideal.value(place), actual.value(place)));
+        if (!beat.blameless() || !ideal.differs(actual)) {
+            return actual;
+        }
+        SongId song = script.song().id();
+        for (Place place : ideal.differences(actual)) {
+            boolean follows = leftovers.stream().anyMatch(left -> left.song().equals(song) && left.place().equals(place));
+            if (!follows) {
+                upsets.putIfAbsent(List.of(song, beat.cue().number(), beat.always(), place),
+                        new Upset(jump, song, beat.cue().number(), beat.always(), place, ideal.value(place), actual.value(place)));
             }
         }
-        return actual;
+        return actual.corrected(ideal);
     }
 
     private RigState press(SwitchAt at, RigState state) {

@@ -69,6 +69,10 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
     private record Marked(int line, int bar, String beat, TempoSaid said) {
     }
 
+    /** A change behind the end of its section, which only the last one may have: what a glide leads to. */
+    private record Behind(int section, int bar, Problem problem) {
+    }
+
     private record TempoSaid(Tempo tempo, boolean gliding, Optional<Tempo> to, int over) {
     }
 
@@ -79,6 +83,7 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
         private final List<Marked> tempos = new ArrayList<>();
         private final List<Stem> stems = new ArrayList<>();
         private final List<Problem> problems = new ArrayList<>();
+        private final List<Behind> behind = new ArrayList<>();
         private int nextBar = 1;
         private int sectionStart = 1;
 
@@ -170,9 +175,9 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
             String[] place = cursor.until(colon).rest().split("\\|", 2);
             int bar = fit(column, () -> whole(place[0]));
             if (bar < 1 || bar > sections.getLast().bars()) {
-                throw new Fault(column, place[0].length(), "%s has bars 1 to %d.".formatted(sections.getLast().name(), sections.getLast().bars()));
+                behind.add(new Behind(sections.size() - 1, bar, new Fault(column, place[0].length(), "%s has bars 1 to %d.".formatted(sections.getLast().name(), sections.getLast().bars())).inLine(number)));
             }
-            int there = sectionStart + bar - 1;
+            int there = Math.max(1, sectionStart + bar - 1);
             if (cursor.accept("tempo")) {
                 tempos.add(new Marked(number, there, place.length > 1 ? place[1] : "1", tempo(cursor)));
             } else if (cursor.accept("metre") || cursor.accept("meter")) {
@@ -237,6 +242,7 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
         }
 
         SongReading reading(int lines) {
+            behind.stream().filter(one -> one.bar() < 1 || one.section() < sections.size() - 1).forEach(one -> problems.add(one.problem()));
             Score bars = new Score(metres, List.of());
             List<TempoChange> changes = new ArrayList<>();
             for (Marked marked : tempos) {
