@@ -5,6 +5,7 @@ import embrack.core.check.Report;
 import embrack.core.check.rule.Severity;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
+import embrack.core.show.Running;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -40,6 +41,8 @@ public record Frame(long rig, String path, String here, String rigName, List<Doo
             case GEAR -> plan.rig().devices().size() == 1 ? "1 box" : plan.rig().devices().size() + " boxes";
             case WIRING -> Words.count(plan.rig().links().size(), "link");
             case SWITCHES -> "%d in use".formatted(plan.switches().assignments().size());
+            case SONGS -> plan.book().songs().isEmpty() ? "none yet" : String.valueOf(plan.book().songs().size());
+            case ORDER -> plan.book().tonight().map(show -> Running.of(plan.book(), show).words()).orElse("none yet");
             case PREFLIGHT -> preflight(report);
         };
     }

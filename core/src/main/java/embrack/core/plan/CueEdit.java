@@ -137,6 +137,36 @@ public sealed interface CueEdit extends Edit {
         }
     }
 
+    /**
+     * Drags cues along with one of them.
+     *
+     * @param held the one that is dragged
+     * @param micros where it is let go, from bar 1
+     * @param grid it snaps to so many ticks; 0 to the millisecond, which ties it to the clock
+     */
+    record DragCues(SongId song, Collection<Integer> cues, int held, long micros, int grid) implements CueEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Song old = SongEdit.find(plan, song);
+            Anchor at = find(old, held).at();
+            long now = at.micros(old.form()).orElseThrow(() -> new Refused("cues", "What comes on load, play, stop or loop has no place to be moved from."));
+            Score score = old.form().score();
+            long there = Math.clamp(micros, 0, Anchor.MAX_MICROS);
+            if (grid == 0 || at instanceof Anchor.OnClock) {
+                long target = grid == 0 ? Math.round(there / 1_000.0) * 1_000 : score.micros(score.snap(there, grid));
+                return target == now ? plan : new MoveCues(song, cues, 0, target - now).apply(plan);
+            }
+            long tick = at instanceof Anchor.OnBar bar ? score.tick(bar.at()) : score.tickAt(now);
+            long by = score.snap(there, grid) - tick;
+            return by == 0 ? plan : new MoveCues(song, cues, by, 0).apply(plan);
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Drag %s of %s".formatted(Words.count(cues.size(), "cue"), SongEdit.titleOf(before, song));
+        }
+    }
+
     /** Copies cues that lie in one section into all sections of its sort, to the same bar and beat of each. */
     record CopyToAlike(SongId song, Collection<Integer> cues) implements CueEdit {
         @Override

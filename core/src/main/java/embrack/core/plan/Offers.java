@@ -13,6 +13,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -41,6 +42,15 @@ public final class Offers {
      *     "to 100" at the end says how much, for actions that take an amount
      */
     public List<Offer> find(SwitchAt at, String search) {
+        return find(search, step -> compiler.compile(at, step));
+    }
+
+    /** As {@link #find(SwitchAt, String)}, for a player that would send them by itself. */
+    public List<Offer> find(DeviceId player, String search) {
+        return find(search, step -> compiler.compile(player, step));
+    }
+
+    private List<Offer> find(String search, Function<Step, CompiledStep> compiled) {
         Matcher amount = AMOUNT.matcher(search);
         Optional<Integer> to = amount.find() ? Optional.of(Integer.parseInt(amount.group(1))).filter(n -> n <= DataByte.MAX) : Optional.empty();
         List<String> words = Stream.of(to.isPresent() ? amount.replaceFirst("") : search)
@@ -49,14 +59,14 @@ public final class Offers {
                 .flatMap(taped -> plan.rig().devices().stream().flatMap(device -> actions(device, taped, to)))
                 .filter(step -> matches(step, words))
                 .sorted(Comparator.comparingLong((Step step) -> farFetched(step, words)).thenComparing(this::isLessWanted))
-                .map(step -> offer(at, step))
+                .map(step -> offer(step, compiled.apply(step)))
                 .toList();
     }
 
-    private Offer offer(SwitchAt at, Step step) {
+    private Offer offer(Step step, CompiledStep compiled) {
         List<Step> along = along(step).stream().toList();
         String words = plan.words(step) + along.stream().map(other -> " and " + plan.rig().words(other.device(), other.action())).collect(Collectors.joining());
-        return new Offer(words, step, compiler.compile(at, step), along);
+        return new Offer(words, step, compiled, along);
     }
 
     /** A chase comes with its auto-run, as one thing to pick. */

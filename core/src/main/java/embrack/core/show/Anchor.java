@@ -66,6 +66,15 @@ public sealed interface Anchor {
     }
 
     /**
+     * The moment nearest to a time on a grid of so many ticks, tied to its bar; to the millisecond and tied to the clock when the grid is 0.
+     *
+     * @param micros from bar 1, 0 or more
+     */
+    static Anchor near(Form form, long micros, int grid) {
+        return grid == 0 ? new OnClock(Math.round(micros / 1_000.0) * 1_000) : new OnBar(form.score().position(form.score().snap(micros, grid)));
+    }
+
+    /**
      * What a person typed.
      *
      * @throws IllegalArgumentException with a sentence for the person when it is none

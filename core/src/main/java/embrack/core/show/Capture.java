@@ -60,16 +60,12 @@ public record Capture(List<Taken> taken) {
     public static Capture of(Form form, List<Hit> hits, int grid, boolean strip) {
         List<Taken> taken = new ArrayList<>();
         for (Hit hit : hits.stream().sorted(Comparator.comparingLong(Hit::micros)).toList()) {
-            Anchor anchor = anchor(form, hit.micros(), grid);
+            Anchor anchor = Anchor.near(form, hit.micros(), grid);
             long micros = anchor.micros(form).orElse(hit.micros());
             Optional<String> dropped = hit.release() && strip ? Optional.of("release, a note-off") : isDouble(taken, hit, micros) ? Optional.of("the same twice") : Optional.empty();
             taken.add(new Taken(hit.micros(), anchor, micros, hit.deed(), dropped));
         }
         return new Capture(taken);
-    }
-
-    private static Anchor anchor(Form form, long micros, int grid) {
-        return grid == 0 ? new Anchor.OnClock(Math.round(micros / 1_000.0) * 1_000) : new Anchor.OnBar(form.score().position(form.score().snap(micros, grid)));
     }
 
     private static boolean isDouble(List<Taken> before, Hit hit, long micros) {

@@ -1,0 +1,193 @@
+package embrack.app.order;
+
+import embrack.app.frame.Echo;
+import embrack.app.frame.Frame;
+import embrack.app.frame.Refusals;
+import embrack.app.frame.Room;
+import embrack.app.store.Reports;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.core.check.Report;
+import embrack.core.name.TapeLabel;
+import embrack.core.plan.Edit;
+import embrack.core.plan.OrderEdit;
+import embrack.core.plan.Plan;
+import embrack.core.plan.Refused;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Item;
+import embrack.core.show.Running;
+import embrack.core.show.Show;
+import embrack.core.show.ShowId;
+import embrack.core.show.SongId;
+import embrack.core.show.StemAt;
+import embrack.core.show.Transition;
+import embrack.core.switches.SwitchAt;
+import embrack.files.songs.OrderFiles;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The order of a show. */
+@Controller
+@RequestMapping("/rigs/{id}/order")
+class OrderController {
+
+    private final RigStore rigs;
+    private final Reports reports;
+
+    OrderController(RigStore rigs, Reports reports) {
+        this.rigs = rigs;
+        this.reports = reports;
+    }
+
+    @GetMapping
+    String tonight(@PathVariable RigId id, Model page) {
+        Optional<Show> tonight = rigs.load(id).plan().book().tonight();
+        return tonight.map(show -> "redirect:/rigs/%s/order/%s".formatted(id, show.id())).orElseGet(() -> none(id, Echo.NONE, page));
+    }
+
+    @GetMapping("/{show}")
+    String show(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "0") int part, Model page) {
+        return order(id, show, part, Echo.NONE, page);
+    }
+
+    @PostMapping
+    String add(@PathVariable RigId id, @RequestParam(defaultValue = "") String name) {
+        rigs.edit(id, new OrderEdit.AddShow(name));
+        return "redirect:/rigs/%s/order".formatted(id);
+    }
+
+    @PostMapping("/{show}/copy")
+    String copy(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String day) {
+        rigs.edit(id, new OrderEdit.CopyShow(show, name, day));
+        return "redirect:/rigs/%s/order".formatted(id);
+    }
+
+    @PostMapping("/{show}/remove")
+    String remove(@PathVariable RigId id, @PathVariable ShowId show) {
+        rigs.edit(id, new OrderEdit.RemoveShow(show));
+        return "redirect:/rigs/%s/order".formatted(id);
+    }
+
+    @PostMapping("/{show}/facts")
+    String facts(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String day, @RequestParam(defaultValue = "") String start,
+            @RequestParam(defaultValue = "") String slot) {
+        return edit(id, show, 0, new OrderEdit.DescribeShow(show, name, day, start, slot));
+    }
+
+    @PostMapping("/{show}/songs")
+    String addSong(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "") String song) {
+        if (song.isEmpty()) {
+            throw new Refused("song", "Choose a song; add some in Songs first.");
+        }
+        return edit(id, show, 0, new OrderEdit.AddSongTo(show, new SongId(song)));
+    }
+
+    @PostMapping("/{show}/parts")
+    String addPart(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam Item item, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String length) {
+        return edit(id, show, 0, new OrderEdit.AddPart(show, item, name, length));
+    }
+
+    @PostMapping("/{show}/parts/{part}/move")
+    String move(@PathVariable RigId id, @PathVariable ShowId show, @PathVariable int part, @RequestParam int to) {
+        return edit(id, show, part, new OrderEdit.MovePart(show, part, to));
+    }
+
+    @PostMapping("/{show}/parts/{part}/remove")
+    String removePart(@PathVariable RigId id, @PathVariable ShowId show, @PathVariable int part) {
+        return edit(id, show, 0, new OrderEdit.RemovePart(show, part));
+    }
+
+    @PostMapping("/{show}/parts/{part}/facts")
+    String part(@PathVariable RigId id, @PathVariable ShowId show, @PathVariable int part, @RequestParam Item item, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String length,
+            @RequestParam(defaultValue = "") String key, @RequestParam Transition.Way way, @RequestParam(defaultValue = "") String time, @RequestParam(defaultValue = "") String padKey,
+            @RequestParam(defaultValue = "") String padLength, @RequestParam(defaultValue = "") String press) {
+        return edit(id, show, part, new OrderEdit.DescribePart(show, part, item, name, length, key, way, time, padKey, padLength, press(press)));
+    }
+
+    @PostMapping("/{show}/roster")
+    String roster(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "") List<String> present) {
+        return edit(id, show, 0, new OrderEdit.SetRoster(show, present));
+    }
+
+    @PostMapping("/{show}/stems")
+    String stem(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam SongId song, @RequestParam String stem) {
+        return edit(id, show, 0, new OrderEdit.TurnStem(show, new StemAt(song, TapeLabel.parse(stem))));
+    }
+
+    @GetMapping("/{show}/order.csv")
+    ResponseEntity<byte[]> csv(@PathVariable RigId id, @PathVariable ShowId show) {
+        return file(show, ".csv", "csv", OrderFiles.csv(running(id, show)));
+    }
+
+    @GetMapping("/{show}/order.ics")
+    ResponseEntity<byte[]> calendar(@PathVariable RigId id, @PathVariable ShowId show) {
+        try {
+            return file(show, ".ics", "calendar", OrderFiles.calendar(running(id, show)));
+        } catch (IllegalArgumentException e) {
+            throw new Refused("day", String.valueOf(e.getMessage()));
+        }
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        RigId id = RigId.of(Refusals.pathVariable(request, "id"));
+        String show = Refusals.pathVariable(request, "show");
+        String part = Refusals.pathVariable(request, "part");
+        Echo echo = Refusals.answer(refused, request, response);
+        return show.isEmpty() ? none(id, echo, page) : order(id, new ShowId(show), part.isEmpty() ? 0 : Integer.parseInt(part), echo, page);
+    }
+
+    private Running running(RigId id, ShowId show) {
+        Plan plan = rigs.load(id).plan();
+        return Running.of(plan.book(), plan.book().find(show).orElseThrow(() -> new Refused("show", "That show is no longer in the book.")));
+    }
+
+    private String order(RigId id, ShowId show, int part, Echo echo, Model page) {
+        StoredRig stored = rigs.load(id);
+        Report report = reports.of(stored);
+        Optional<Show> found = stored.plan().book().find(show);
+        if (found.isEmpty()) {
+            return "redirect:/rigs/%s/order".formatted(id);
+        }
+        String here = "/order/%s%s".formatted(show, part > 0 ? "?part=" + part : "");
+        page.addAttribute("frame", Frame.of(stored, report, Room.ORDER, here)).addAttribute("echo", echo)
+                .addAttribute("order", OrderPage.of(report, found.get(), part, "/rigs/%s/order/%s".formatted(id, show)));
+        return "order/order";
+    }
+
+    private String none(RigId id, Echo echo, Model page) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.ORDER, "/order")).addAttribute("echo", echo).addAttribute("songs", stored.plan().book().songs().size());
+        return "order/none";
+    }
+
+    private String edit(RigId id, ShowId show, int part, Edit edit) {
+        rigs.edit(id, edit);
+        return "redirect:/rigs/%s/order/%s%s".formatted(id, show, part > 0 ? "?part=" + part : "");
+    }
+
+    private static Optional<SwitchAt> press(String key) {
+        String[] pieces = key.split("\\.");
+        return pieces.length == 3 ? Optional.of(new SwitchAt(new DeviceId(pieces[0]), Integer.parseInt(pieces[1]), Integer.parseInt(pieces[2]))) : Optional.empty();
+    }
+
+    private static ResponseEntity<byte[]> file(ShowId show, String ending, String type, String text) {
+        return ResponseEntity.ok().contentType(new MediaType("text", type, StandardCharsets.UTF_8)).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s%s\"".formatted(show, ending))
+                .body(text.getBytes(StandardCharsets.UTF_8));
+    }
+}

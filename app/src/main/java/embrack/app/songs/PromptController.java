@@ -1,0 +1,186 @@
+package embrack.app.songs;
+
+import embrack.app.frame.Echo;
+import embrack.app.frame.Refusals;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.core.plan.CueEdit;
+import embrack.core.plan.Edit;
+import embrack.core.plan.Refused;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Anchor;
+import embrack.core.show.Song;
+import embrack.core.show.SongId;
+import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
+import embrack.files.json.UnreadableFile;
+import embrack.files.songs.CueCsv;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The prompt page: cues, one at a time and several. */
+@Controller
+@RequestMapping("/rigs/{id}/songs/{song}")
+class PromptController {
+
+    private static final int MAX_FILE = 4 << 20;
+
+    private final RigStore rigs;
+    private final SongRoom room;
+
+    PromptController(RigStore rigs, SongRoom room) {
+        this.rigs = rigs;
+        this.room = room;
+    }
+
+    /**
+     * The page.
+     *
+     * @param near a moment in microseconds from bar 1 that a person pointed at, to put a new cue there
+     */
+    @GetMapping
+    String show(@PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "0") int zoom, @RequestParam(defaultValue = "0") int cue, @RequestParam(defaultValue = "960") int grid,
+            @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String on, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "-1") long near, Model page) {
+        PromptLook look = new PromptLook(zoom, cue, grid, at, on, find);
+        if (near >= 0) {
+            Song found = room.song(id, song);
+            look = new PromptLook(zoom, 0, grid, Anchor.near(found.form(), near, look.grid()).text(found.form().score()), on, find);
+        }
+        return room.prompt(id, song, look, Echo.NONE, page);
+    }
+
+    @PostMapping("/cues")
+    String add(@PathVariable RigId id, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String device,
+            @RequestParam(defaultValue = "") String action, @RequestParam(defaultValue = "") String along, @RequestParam(defaultValue = "") String foot) {
+        rigs.edit(id, new CueEdit.AddCue(song, at, action.isEmpty() ? List.of() : steps(device, action, along), foot(foot)));
+        return toCue(id, song, look, room.song(id, song).nextNumber() - 1);
+    }
+
+    @PostMapping("/cues/{cue}/steps")
+    String addStep(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam String device, @RequestParam String action,
+            @RequestParam(defaultValue = "") String along) {
+        return edit(id, song, look, cue, new CueEdit.AddToCue(song, cue, steps(device, action, along)));
+    }
+
+    @PostMapping("/cues/{cue}/steps/{index}/remove")
+    String removeStep(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @PathVariable int index, @RequestParam Map<String, String> look, @RequestParam DeviceId device,
+            @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
+        return edit(id, song, look, cue, new CueEdit.TakeFromCue(song, cue, index, SongsController.step(device, action).withWait(waited)));
+    }
+
+    @PostMapping("/cues/{cue}/steps/{index}/wait")
+    String wait(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @PathVariable int index, @RequestParam Map<String, String> look, @RequestParam DeviceId device,
+            @RequestParam String action, @RequestParam(defaultValue = "0") int waited, @RequestParam(defaultValue = "") String millis) {
+        return edit(id, song, look, cue, new CueEdit.WaitInCue(song, cue, index, SongsController.step(device, action).withWait(waited), millis));
+    }
+
+    @PostMapping("/cues/{cue}/at")
+    String place(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String at) {
+        return edit(id, song, look, cue, new CueEdit.PlaceCue(song, cue, at));
+    }
+
+    @PostMapping("/cues/{cue}/name")
+    String name(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String name) {
+        return edit(id, song, look, cue, new CueEdit.NameCue(song, cue, name));
+    }
+
+    @PostMapping("/cues/{cue}/early")
+    String early(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "false") boolean early) {
+        return edit(id, song, look, cue, new CueEdit.SendEarly(song, cue, early));
+    }
+
+    @PostMapping("/cues/{cue}/leaves")
+    String leaves(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "false") boolean off) {
+        return edit(id, song, look, cue, new CueEdit.LeaveOff(song, cue, off));
+    }
+
+    /**
+     * Several cues at once.
+     *
+     * @param cues their numbers, with commas
+     * @param by ticks, for moves
+     * @param ms milliseconds, for moves
+     */
+    @PostMapping("/cues/several")
+    String several(@PathVariable RigId id, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String cues, @RequestParam("do") String what,
+            @RequestParam(defaultValue = "0") long by, @RequestParam(defaultValue = "0") long ms, @RequestParam(defaultValue = "0") int held, @RequestParam(defaultValue = "0") long to) {
+        List<Integer> numbers = Stream.of(cues.split(",")).filter(text -> text.matches("\\d{1,6}")).map(Integer::valueOf).toList();
+        if (numbers.isEmpty()) {
+            throw new Refused("cues", "Choose a cue first: click its label, or walk to it with the arrow keys.");
+        }
+        Edit edit = switch (what) {
+            case "remove" -> new CueEdit.RemoveCues(song, numbers);
+            case "alike" -> new CueEdit.CopyToAlike(song, numbers);
+            case "drag" -> new CueEdit.DragCues(song, numbers, held, to, new PromptLook(0, 0, number(look, "grid", PromptLook.QUARTER), "", "", "").grid());
+            default -> new CueEdit.MoveCues(song, numbers, by, ms * 1_000);
+        };
+        return edit(id, song, look, what.equals("remove") ? 0 : held > 0 ? held : numbers.getFirst(), edit);
+    }
+
+    @PostMapping("/cues/import")
+    String read(@PathVariable RigId id, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam MultipartFile file) throws IOException {
+        if (file.isEmpty()) {
+            throw new Refused("file", "Choose a CSV file first.");
+        }
+        try {
+            String text = new String(file.getInputStream().readNBytes(MAX_FILE + 1), StandardCharsets.UTF_8);
+            return edit(id, song, look, 0, new CueEdit.AddCues(song, CueCsv.read(text, rigs.load(id).plan(), room.song(id, song))));
+        } catch (UnreadableFile e) {
+            throw new Refused("file", String.join(" ", e.problems().stream().limit(5).map(Object::toString).toList()));
+        }
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        RigId id = RigId.of(Refusals.pathVariable(request, "id"));
+        Echo echo = Refusals.answer(refused, request, response);
+        if (refused.field().equals("song")) {
+            return room.list(id, echo, List.of(), page);
+        }
+        String cue = Refusals.pathVariable(request, "cue");
+        int chosen = cue.isEmpty() ? number(echo.typed(), "cue", 0) : Integer.parseInt(cue);
+        return room.prompt(id, new SongId(Refusals.pathVariable(request, "song")),
+                new PromptLook(number(echo.typed(), "zoom", 0), chosen, number(echo.typed(), "grid", PromptLook.QUARTER), echo.typed().getOrDefault("at", ""), "", echo.typed().getOrDefault("find", "")), echo, page);
+    }
+
+    private String edit(RigId id, SongId song, Map<String, String> look, int cue, Edit edit) {
+        rigs.edit(id, edit);
+        return toCue(id, song, look, cue);
+    }
+
+    private static String toCue(RigId id, SongId song, Map<String, String> look, int cue) {
+        return "redirect:/rigs/%s/songs/%s%s".formatted(id, song, new PromptLook(number(look, "zoom", 0), cue, number(look, "grid", PromptLook.QUARTER), "", "", "").query());
+    }
+
+    private static int number(Map<String, String> fields, String name, int otherwise) {
+        String text = fields.getOrDefault(name, "");
+        return text.matches("\\d{1,6}") ? Integer.parseInt(text) : otherwise;
+    }
+
+    private static List<Step> steps(String device, String action, String along) {
+        List<Step> steps = new ArrayList<>(List.of(SongsController.step(new DeviceId(device), action)));
+        Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(SongsController.step(new DeviceId(device), key)));
+        return steps;
+    }
+
+    private static Optional<SwitchAt> foot(String key) {
+        String[] pieces = key.split("\\.");
+        return pieces.length == 3 ? Optional.of(new SwitchAt(new DeviceId(pieces[0]), Integer.parseInt(pieces[1]), Integer.parseInt(pieces[2]))) : Optional.empty();
+    }
+}

@@ -1,0 +1,362 @@
+package embrack.app.songs;
+
+import embrack.core.check.Report;
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Severity;
+import embrack.core.music.Clock;
+import embrack.core.music.MetreChange;
+import embrack.core.music.Position;
+import embrack.core.music.Score;
+import embrack.core.music.TempoChange;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Cue;
+import embrack.core.show.CueAt;
+import embrack.core.show.Entry;
+import embrack.core.show.Form;
+import embrack.core.show.Section;
+import embrack.core.show.Show;
+import embrack.core.show.Song;
+import embrack.core.show.Transition;
+import embrack.core.switches.Step;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+
+/**
+ * The prompt page as it is drawn: time runs down, places in pixels.
+ *
+ * @param scale pixels a second
+ * @param top where bar 1 begins
+ * @param automatic what comes on load, play, stop and loop
+ * @param then how the song goes over and what follows
+ */
+record PromptPage(int width, int height, double scale, int top, List<Block> blocks, List<Line> lines, List<Change> changes, List<Column> columns, List<Pin> pins, List<Cut> cuts,
+        List<AutoPin> automatic, Optional<Then> then, List<Zoom> zooms, List<Zoom> grids, int grid, int chosen) {
+
+    private static final int GUTTER = 134;
+    private static final int SECTION = 172;
+    private static final int COLUMN = 106;
+    private static final int HEAD = 40;
+    private static final int WHOLE = 570;
+    private static final int LABEL = 22;
+    private static final int LABEL_ROOM = 11;
+    private static final int LINE_ROOM = 26;
+    /** A label that would lie farther from its moment than this is left out; its mark stays. */
+    private static final int FARTHEST = 3 * LABEL;
+    private static final int TALLEST = 60_000;
+
+    /** A section. {@code sung} its lines, as far as there is room. */
+    record Block(String name, String guide, boolean vamp, int index, int y, int height, List<Sung> sung) {
+    }
+
+    /** A line of a section. */
+    record Sung(int y, String words) {
+    }
+
+    /** A line at a bar, with its number and time; {@code strong} at the start of a section. */
+    record Line(int y, String bar, String clock, boolean strong) {
+    }
+
+    /** Where tempo or metre changes. */
+    record Change(int y, String words) {
+    }
+
+    /** A device. */
+    record Column(int x, String name, String words, String device) {
+    }
+
+    /**
+     * A cue, once for each of its devices.
+     *
+     * @param at its moment, {@code y} where its label lies; negative when there is no room for one
+     * @param tone "stop", "look", "exact" or "foot"
+     */
+    record Pin(int number, int x, int at, int y, String words, String whole, String tone, boolean isChosen, String href, String anchor) {
+
+        public boolean hasLabel() {
+            return y >= 0;
+        }
+    }
+
+    /** What is trimmed away. */
+    record Cut(int y, int height, String words) {
+    }
+
+    /** A cue without a place on the clock. */
+    record AutoPin(int number, String when, String words, String tone, boolean isChosen, String href, boolean isOwn) {
+    }
+
+    /** What follows the song tonight. */
+    record Then(String how, String next, List<String> lines) {
+    }
+
+    /** A step nearer or farther, or a grid. */
+    record Zoom(String words, String href, boolean isHere) {
+    }
+
+    static PromptPage of(Report report, Song song, PromptLook look, String path) {
+        return new Drawing(report, song, look, path).page();
+    }
+
+    private static final class Drawing {
+
+        private final Report report;
+        private final Plan plan;
+        private final Song song;
+        private final Form form;
+        private final Score score;
+        private final PromptLook look;
+        private final String path;
+        private final double scale;
+        private final Map<Integer, Severity> worst = new HashMap<>();
+
+        Drawing(Report report, Song song, PromptLook look, String path) {
+            this.report = report;
+            this.plan = report.plan();
+            this.song = song;
+            this.form = song.form();
+            this.score = form.score();
+            this.look = look;
+            this.path = path;
+            double seconds = form.length() / 1e6;
+            double nearest = WHOLE / (shortestBar() / 1e6);
+            double whole = WHOLE / seconds;
+            this.scale = Math.min(TALLEST / seconds, look.zoom() == 0 ? whole : Math.min(Math.max(whole, nearest), whole * Math.pow(Math.max(1.5, nearest / whole), look.zoom() / (double) PromptLook.NEAREST)));
+            for (Finding finding : report.findings(song.id())) {
+                for (CueAt at : finding.cues()) {
+                    if (at.song().equals(song.id())) {
+                        worst.merge(at.number(), finding.severity(), (a, b) -> a.compareTo(b) <= 0 ? a : b);
+                    }
+                }
+            }
+        }
+
+        private double shortestBar() {
+            double shortest = Double.MAX_VALUE;
+            for (int bar = 1; bar <= form.bars(); bar++) {
+                shortest = Math.min(shortest, score.micros(Position.bar(bar + 1)) - score.micros(Position.bar(bar)));
+            }
+            return shortest;
+        }
+
+        private int y(long micros) {
+            return HEAD + (int) Math.round(micros / 1e6 * scale);
+        }
+
+        PromptPage page() {
+            Map<DeviceId, Integer> columns = columns();
+            List<Column> drawn = new ArrayList<>();
+            columns.forEach((device, x) -> drawn.add(new Column(x, clipped(plan.rig().name(device).text(), LABEL_ROOM + 2), plan.rig().name(device).text(), device.text())));
+            List<Pin> pins = pins(columns);
+            int bottom = Math.max(y(form.length()), pins.stream().mapToInt(pin -> pin.y() + LABEL).max().orElse(0));
+            int width = GUTTER + SECTION + Math.max(1, columns.size()) * COLUMN;
+            return new PromptPage(width, bottom + 14, scale, HEAD, blocks(), lines(), changes(), drawn, pins, cuts(), automatic(), then(), zooms(), grids(), look.grid(), look.cue());
+        }
+
+        /** The devices that the song's cues are about, in the order of the rig; the boards of feet first. */
+        private Map<DeviceId, Integer> columns() {
+            Map<DeviceId, Integer> columns = new LinkedHashMap<>();
+            add(columns, device -> song.cues().stream().anyMatch(cue -> cue.foot().filter(foot -> foot.board().equals(device)).isPresent()));
+            add(columns, device -> song.cues().stream().anyMatch(cue -> cue.steps().stream().anyMatch(step -> step.device().equals(device)) || !cue.raw().isEmpty() && plan.player(song).filter(device::equals).isPresent()));
+            if (columns.isEmpty()) {
+                plan.player(song).ifPresent(player -> columns.put(player, GUTTER + SECTION));
+            }
+            return columns;
+        }
+
+        private void add(Map<DeviceId, Integer> columns, Predicate<DeviceId> which) {
+            plan.rig().devices().stream().map(Device::id).filter(which).forEach(device -> columns.putIfAbsent(device, GUTTER + SECTION + columns.size() * COLUMN));
+        }
+
+        private List<Block> blocks() {
+            List<Block> blocks = new ArrayList<>();
+            for (int i = 0; i < form.sections().size(); i++) {
+                Section section = form.sections().get(i);
+                int from = y(form.start(i));
+                int height = y(form.end(i)) - from;
+                List<Sung> sung = new ArrayList<>();
+                for (int n = 0; n < section.lines().size() && 40 + n * 20 + 8 < height; n++) {
+                    sung.add(new Sung(from + 40 + n * 20, clipped(section.lines().get(n), 20)));
+                }
+                String repeat = section.vamp() ? section.passes() > 1 ? "vamp, about %d times".formatted(section.passes()) : "vamp" : "";
+                String said = section.guide().isEmpty() ? repeat : repeat.isEmpty() ? section.guide() : repeat + ": " + section.guide();
+                blocks.add(new Block(clipped(section.name().text(), 19), height > 38 ? clipped(said, 24) : "", section.vamp(), i, from, Math.max(3, height), height > 56 ? sung : List.of()));
+            }
+            return blocks;
+        }
+
+        /** As many lines as can be read: all section starts that do not touch, then bars between them. */
+        private List<Line> lines() {
+            List<Line> lines = new ArrayList<>();
+            int last = -LINE_ROOM;
+            for (int bar = 1; bar <= form.bars() + 1; bar++) {
+                long micros = score.micros(Position.bar(bar));
+                int section = form.sectionOf(bar);
+                boolean starts = form.firstBar(section) == bar || bar > form.bars();
+                int every = every(section);
+                int nextStart = section + 1 < form.sections().size() ? y(form.start(section + 1)) : y(form.length());
+                boolean room = (bar - form.firstBar(section)) % every == 0 && nextStart - y(micros) >= LINE_ROOM;
+                if ((starts || room) && y(micros) - last >= LINE_ROOM - 8) {
+                    lines.add(new Line(y(micros), bar > form.bars() ? "end" : String.valueOf(bar), Clock.text(micros), starts));
+                    last = y(micros);
+                }
+            }
+            return lines;
+        }
+
+        private int every(int section) {
+            double bar = (form.end(section) - form.start(section)) / 1e6 * scale / form.sections().get(section).bars();
+            return bar >= LINE_ROOM ? 1 : bar * 2 >= LINE_ROOM ? 2 : bar * 4 >= LINE_ROOM ? 4 : 8;
+        }
+
+        private List<Change> changes() {
+            List<Change> changes = new ArrayList<>();
+            for (int i = 0; i < score.tempos().size(); i++) {
+                TempoChange change = score.tempos().get(i);
+                long tick = score.tick(change.at());
+                if (tick > 0 && score.micros(tick) < form.length() || change.glides()) {
+                    String to = change.glides() && i + 1 < score.tempos().size() ? " to " + score.tempos().get(i + 1).tempo() : "";
+                    changes.add(new Change(y(score.micros(tick)), "tempo %s%s".formatted(change.tempo(), to)));
+                }
+            }
+            for (MetreChange change : score.metres()) {
+                if (change.bar() > 1 && change.bar() <= form.bars()) {
+                    int there = y(score.micros(Position.bar(change.bar())));
+                    boolean both = changes.removeIf(other -> other.y() == there);
+                    TempoChange tempo = score.tempos().stream().filter(t -> y(score.micros(score.tick(t.at()))) == there).findFirst().orElse(null);
+                    changes.add(new Change(there, "%s%s".formatted(change.metre(), both && tempo != null ? ", tempo " + tempo.tempo() : "")));
+                }
+            }
+            return changes;
+        }
+
+        private List<Cut> cuts() {
+            List<Cut> cuts = new ArrayList<>();
+            if (song.trims().start() > 0) {
+                cuts.add(new Cut(HEAD, y(song.trims().start()) - HEAD, "trimmed away"));
+            }
+            if (song.trims().end() > 0) {
+                cuts.add(new Cut(y(song.end()), y(form.length()) - y(song.end()), "trimmed away"));
+            }
+            return cuts;
+        }
+
+        private List<Pin> pins(Map<DeviceId, Integer> columns) {
+            Map<DeviceId, List<Pin>> byDevice = new LinkedHashMap<>();
+            for (Cue cue : song.cues()) {
+                long micros = cue.at().micros(form).orElse(-1L);
+                if (micros < 0) {
+                    continue;
+                }
+                Map<DeviceId, List<String>> words = words(cue);
+                words.forEach((device, does) -> byDevice.computeIfAbsent(device, d -> new ArrayList<>()).add(pin(cue, columns.getOrDefault(device, GUTTER + SECTION), y(micros), does)));
+            }
+            List<Pin> pins = new ArrayList<>();
+            byDevice.values().forEach(column -> pins.addAll(spread(column)));
+            return pins;
+        }
+
+        private Map<DeviceId, List<String>> words(Cue cue) {
+            Map<DeviceId, List<String>> words = new LinkedHashMap<>();
+            cue.foot().ifPresent(foot -> words.put(foot.board(), List.of("foot: " + plan.switches().at(foot).label().map(Object::toString).orElse("switch " + foot.number()))));
+            for (Step step : cue.steps()) {
+                words.computeIfAbsent(step.device(), d -> new ArrayList<>()).add(plan.rig().words(step.device(), step.action()));
+            }
+            if (!cue.raw().isEmpty()) {
+                plan.player(song).ifPresent(player -> words.computeIfAbsent(player, d -> new ArrayList<>()).add("unexplained"));
+            }
+            return words;
+        }
+
+        private Pin pin(Cue cue, int x, int at, List<String> does) {
+            String whole = String.join(", ", does);
+            String brief = cue.name().map(Object::toString).orElse(does.size() > 1 ? brief(does.getFirst()) + " +" + (does.size() - 1) : brief(whole));
+            String tone = cue.foot().isPresent() && !worst.containsKey(cue.number()) ? "foot" : tone(cue);
+            return new Pin(cue.number(), x, at, at, clipped(brief, LABEL_ROOM), whole, tone, look.cue() == cue.number(), path + look.withCue(cue.number()).query(), cue.at().text(score));
+        }
+
+        private String tone(Cue cue) {
+            return Optional.ofNullable(worst.get(cue.number())).map(severity -> severity == Severity.STOPS ? "stop" : "look").orElse("exact");
+        }
+
+        /** Without the verb where the thing says enough: "Scene 4" for "recall Scene 4". */
+        private static String brief(String words) {
+            for (String verb : List.of("recall ", "select ", "go to ", "load ", "jump to ", "foot: ", "switch ")) {
+                if (words.startsWith(verb)) {
+                    return verb.equals("switch ") ? words.substring(verb.length()) : words.substring(verb.length());
+                }
+            }
+            return words;
+        }
+
+        /** Labels that would cover each other are moved down; those that would come to lie too far away are left out. */
+        private static List<Pin> spread(List<Pin> column) {
+            List<Pin> sorted = column.stream().sorted((a, b) -> Integer.compare(a.at(), b.at())).toList();
+            List<Pin> spread = new ArrayList<>();
+            int free = 0;
+            for (Pin pin : sorted) {
+                int y = Math.max(pin.at() - LABEL / 2, free);
+                boolean fits = y - pin.at() <= FARTHEST || pin.isChosen();
+                spread.add(new Pin(pin.number(), pin.x(), pin.at(), fits ? y : -1, pin.words(), pin.whole(), pin.tone(), pin.isChosen(), pin.href(), pin.anchor()));
+                free = fits ? y + LABEL : free;
+            }
+            return spread;
+        }
+
+        private List<AutoPin> automatic() {
+            List<AutoPin> pins = new ArrayList<>();
+            plan.book().always().forEach(cue -> pins.add(new AutoPin(cue.number(), cue.at().text(score), steps(cue), "exact", false, "", false)));
+            song.cues().stream().filter(cue -> cue.at().micros(form).isEmpty())
+                    .forEach(cue -> pins.add(new AutoPin(cue.number(), cue.at().text(score), steps(cue), tone(cue), look.cue() == cue.number(), path + look.withCue(cue.number()).query(), true)));
+            return pins;
+        }
+
+        private String steps(Cue cue) {
+            return cue.foot().map(foot -> "foot: " + plan.words(foot)).orElseGet(() -> String.join(", ", cue.steps().stream().map(plan::words).toList()));
+        }
+
+        private Optional<Then> then() {
+            Show show = plan.book().tonight().orElse(null);
+            if (show == null) {
+                return Optional.empty();
+            }
+            for (int i = 0; i + 1 < show.order().size(); i++) {
+                Entry here = show.order().get(i);
+                if (here.song().filter(song.id()::equals).isPresent()) {
+                    Entry next = show.order().get(i + 1);
+                    List<String> lines = next.song().flatMap(plan.book()::find).map(Drawing::firstLines).orElse(List.of());
+                    Transition over = here.transition();
+                    return Optional.of(new Then(over.way().words() + (over.micros() > 0 ? " " + Clock.brief(over.micros()) : ""), next.name().text(), lines));
+                }
+            }
+            return Optional.empty();
+        }
+
+        private static List<String> firstLines(Song next) {
+            List<String> lines = new ArrayList<>();
+            lines.add(next.form().words() + next.played().map(key -> ", in " + key).orElse(""));
+            next.form().sections().stream().limit(2).forEach(section -> lines.add("%s, %d bars%s%s".formatted(section.name(), section.bars(), section.guide().isEmpty() ? "" : ": " + section.guide(),
+                    section.lines().isEmpty() ? "" : " \u2013 " + section.lines().getFirst())));
+            return lines;
+        }
+
+        private List<Zoom> zooms() {
+            return List.of(new Zoom("whole song", path + look.atZoom(0).query(), look.zoom() == 0), new Zoom("farther", path + look.atZoom(Math.max(0, look.zoom() - 1)).query(), false),
+                    new Zoom("nearer", path + look.atZoom(Math.min(PromptLook.NEAREST, look.zoom() + 1)).query(), false), new Zoom("one bar", path + look.atZoom(PromptLook.NEAREST).query(), look.zoom() == PromptLook.NEAREST));
+        }
+
+        private List<Zoom> grids() {
+            return PromptLook.Grid.ALL.stream().map(grid -> new Zoom(grid.words(), String.valueOf(grid.ticks()), grid.ticks() == look.grid())).toList();
+        }
+
+        private static String clipped(String text, int most) {
+            return text.length() <= most ? text : text.substring(0, most - 1).stripTrailing() + "\u2026";
+        }
+    }
+}

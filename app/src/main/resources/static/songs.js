@@ -1,0 +1,223 @@
+// The prompt page, capture and the order by hand: dragging, choosing several, the clock that runs. No rule of the job is here.
+(() => {
+  "use strict";
+  const byId = (id) => document.getElementById(id);
+  const pins = () => [...document.querySelectorAll("#pins .pin")];
+  const typing = (target) => target.closest("input:not([type=radio]):not([type=checkbox]), select, textarea, dialog[open]");
+  let picked = new Set();
+
+  function numbers() {
+    if (picked.size) return [...picked];
+    const chosen = document.querySelector(".pin.chosen, .auto-cue.chosen");
+    return byId("cues")?.value ? byId("cues").value.split(",") : chosen?.dataset.cue ? [chosen.dataset.cue] : [];
+  }
+  function drawPicked() {
+    pins().forEach((pin) => pin.classList.toggle("picked", picked.has(pin.dataset.cue)));
+    if (byId("several-words")) byId("several-words").textContent = picked.size > 1 ? `${picked.size} cues chosen` : "";
+  }
+  function several(what, fields = {}) {
+    const form = byId("several");
+    if (!form) return;
+    byId("cues").value = numbers().join(",");
+    byId("several-do").value = what;
+    for (const [name, value] of Object.entries(fields)) byId(name).value = value;
+    form.requestSubmit();
+  }
+  function nudge(direction, millis) {
+    const grid = Number(byId("prompt")?.dataset.grid ?? 0);
+    if (millis || grid === 0) several("move", { by: 0, ms: direction });
+    else several("move", { by: direction * Math.min(grid, 3840), ms: 0 });
+  }
+  const deeds = { earlier: () => nudge(-1), later: () => nudge(1), "ms-earlier": () => nudge(-1, true), "ms-later": () => nudge(1, true), alike: () => several("alike"), remove: () => several("remove") };
+  function walk(step) {
+    const sorted = pins().sort((a, b) => a.dataset.at - b.dataset.at || a.dataset.cue - b.dataset.cue).filter((pin, i, all) => all.findIndex((p) => p.dataset.cue === pin.dataset.cue) === i);
+    const here = sorted.findIndex((pin) => pin.classList.contains("chosen"));
+    const there = sorted[here < 0 ? (step > 0 ? 0 : sorted.length - 1) : here + step];
+    if (there) htmx.trigger(there, "click");
+  }
+
+  // Dragging: one transform a frame; the server says where it snaps.
+  let drag = null;
+  document.addEventListener("pointerdown", (event) => {
+    const pin = event.target.closest("#pins .pin");
+    const part = event.target.closest("#order .part");
+    if (event.button !== 0 || !(pin || part)) return;
+    const numbers = pin && picked.has(pin.dataset.cue) ? picked : new Set([pin?.dataset.cue]);
+    drag = { pin, part, y: event.clientY, moved: 0, all: pin ? pins().filter((p) => numbers.has(p.dataset.cue)) : [part], frame: 0 };
+  });
+  document.addEventListener("pointermove", (event) => {
+    if (!drag) return;
+    const svg = byId(drag.pin ? "prompt" : "order");
+    drag.ratio ??= svg.viewBox.baseVal.height / svg.getBoundingClientRect().height;
+    drag.moved = (event.clientY - drag.y) * drag.ratio;
+    if (Math.abs(drag.moved) < 4 && !drag.on) return;
+    drag.on = true;
+    drag.frame ||= requestAnimationFrame(() => {
+      if (!drag) return;
+      drag.frame = 0;
+      drag.all.forEach((each) => each.setAttribute("transform", `${each.dataset.base ??= each.getAttribute("transform") ?? ""} translate(0 ${drag.moved})`));
+      const line = byId(drag.pin ? "drag-line" : "drop-line");
+      const y = drag.pin ? Number(drag.pin.dataset.at) + drag.moved : Number(drag.part.dataset.y) + drag.moved;
+      line.setAttribute("y1", y);
+      line.setAttribute("y2", y);
+      line.setAttribute("visibility", "visible");
+    });
+    event.preventDefault();
+  });
+  document.addEventListener("pointerup", () => {
+    const done = drag;
+    drag = null;
+    if (!done?.on) return;
+    addEventListener("click", (event) => { event.preventDefault(); event.stopPropagation(); }, { capture: true, once: true });
+    setTimeout(() => document.dispatchEvent(new Event("drag-over")), 0);
+    if (done.pin) {
+      const svg = byId("prompt");
+      const micros = (Number(done.pin.dataset.at) + done.moved - svg.dataset.top) / svg.dataset.scale * 1e6;
+      if (!picked.has(done.pin.dataset.cue)) picked = new Set([done.pin.dataset.cue]);
+      several("drag", { held: done.pin.dataset.cue, to: Math.max(0, Math.round(micros)) });
+    } else {
+      const y = Number(done.part.dataset.y) + done.moved + 10;
+      const others = [...document.querySelectorAll("#order .part")].filter((part) => part !== done.part);
+      const to = others.filter((part) => Number(part.dataset.y) + part.dataset.height / 2 < y).length;
+      movePart(done.part.dataset.part, to);
+    }
+  });
+  document.addEventListener("dragstart", (event) => { if (event.target.closest?.(".pin, .part")) event.preventDefault(); });
+  function movePart(part, to) {
+    const token = document.querySelector("form [name=_csrf]")?.value;
+    htmx.ajax("POST", `${byId("order").dataset.path}/parts/${part}/move`, { target: "#page", select: "#page", swap: "outerHTML", values: { to, _csrf: token } });
+  }
+
+  // A click beside the labels puts a new cue there; Shift or Ctrl chooses several.
+  document.addEventListener("click", (event) => {
+    const pin = event.target.closest("#pins .pin");
+    if (pin && (event.shiftKey || event.ctrlKey || event.metaKey)) {
+      event.preventDefault();
+      event.stopPropagation();
+      if (!picked.size) document.querySelectorAll(".pin.chosen").forEach((chosen) => picked.add(chosen.dataset.cue));
+      if (!picked.delete(pin.dataset.cue)) picked.add(pin.dataset.cue);
+      drawPicked();
+      return;
+    }
+    const lane = event.target.closest("#prompt .lane");
+    if (lane) {
+      const svg = byId("prompt");
+      const box = svg.getBoundingClientRect();
+      const y = (event.clientY - box.top) * svg.viewBox.baseVal.height / box.height;
+      const near = Math.max(0, Math.round((y - svg.dataset.top) / svg.dataset.scale * 1e6));
+      const look = new URLSearchParams(location.search);
+      htmx.ajax("GET", `${svg.dataset.path}?near=${near}&on=${lane.dataset.device}&grid=${svg.dataset.grid}&zoom=${look.get("zoom") ?? 0}`, { target: "#page", select: "#page", swap: "outerHTML" });
+    }
+  }, true);
+  document.addEventListener("click", (event) => {
+    const several = event.target.closest("[data-several]");
+    if (several) deeds[several.dataset.several]();
+  });
+  document.addEventListener("change", (event) => {
+    if (event.target.matches("[data-submit]")) event.target.form.requestSubmit();
+    if (event.target.id === "strip-box") { byId("strip").value = event.target.checked; event.target.form.requestSubmit(); }
+  });
+  document.addEventListener("input", (event) => { if (event.target.id === "new-at" && byId("foot-at")) byId("foot-at").value = event.target.value; });
+
+  const keys = { ",": deeds.earlier, ".": deeds.later, ";": deeds["ms-earlier"], ":": deeds["ms-later"], a: deeds.alike, Delete: deeds.remove, ArrowDown: () => walk(1), ArrowUp: () => walk(-1) };
+  document.addEventListener("keydown", (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+    if (byId("prompt") && keys[event.key]) {
+      event.preventDefault();
+      keys[event.key]();
+    } else if (byId("order") && (event.key === "," || event.key === ".")) {
+      byId(event.key === "," ? "part-up" : "part-down")?.click();
+    } else if (byId("capture")) captureKey(event, true);
+  });
+  document.addEventListener("keyup", (event) => { if (byId("capture") && !typing(event.target)) captureKey(event, false); });
+
+  // Where the page was scrolled to stays over an edit; a chosen cue is brought into view.
+  let scrolled = { path: "", top: 0, left: 0 };
+  document.addEventListener("htmx:beforeSwap", () => {
+    const scroll = byId("prompt-scroll");
+    if (scroll) scrolled = { path: location.pathname + new URLSearchParams(location.search).get("zoom"), top: scroll.scrollTop, left: scroll.scrollLeft };
+  });
+  for (const name of ["htmx:afterSettle", "DOMContentLoaded"]) document.addEventListener(name, () => {
+    const scroll = byId("prompt-scroll");
+    if (!scroll || scroll.dataset.ready) return;
+    scroll.dataset.ready = "yes";
+    picked = new Set();
+    if (scrolled.path === location.pathname + new URLSearchParams(location.search).get("zoom")) scroll.scrollTo(scrolled.left, scrolled.top);
+    const chosen = document.querySelector(".pin.chosen");
+    if (chosen && (chosen.dataset.at < scroll.scrollTop || chosen.dataset.at > scroll.scrollTop + scroll.clientHeight - 30)) scroll.scrollTop = chosen.dataset.at - 120;
+  });
+
+  // Capture: a clock, a click, and what was pressed when.
+  let run = null;
+  const clock = (ms) => `${Math.floor(ms / 60000)}:${String(Math.floor(ms / 1000) % 60).padStart(2, "0")}.${String(Math.floor(ms) % 1000).padStart(3, "0")}`;
+  const now = () => performance.now() - run.started;
+  function captureKey(event, down) {
+    if (event.key === " " && down && !event.repeat) {
+      event.preventDefault();
+      toggleRun();
+    }
+    const key = document.querySelector(`.capture-key[data-digit="${CSS.escape(event.key)}"]`);
+    if (key && run && !(down && event.repeat)) hit(key, down);
+  }
+  function hit(key, down) {
+    key.classList.toggle("down", down);
+    const at = Math.round(now());
+    if (at < 0) return;
+    run.hits.push(`${at}-${key.dataset.key}${down ? "" : "u"}`);
+    byId("capture-count").textContent = `${run.hits.filter((each) => !each.endsWith("u")).length} captured`;
+  }
+  function toggleRun() {
+    if (run) {
+      stopRun();
+      return;
+    }
+    const page = byId("capture");
+    const bars = page.dataset.bars.split("|").map((each) => ({ at: Number(each.slice(0, each.indexOf(":"))), name: each.slice(each.indexOf(":") + 1) }));
+    const from = bars[Math.min(bars.length, Math.max(1, Number(byId("capture-from").value) || 1)) - 1].at;
+    run = { started: performance.now() + 400 - from, bars, length: Number(page.dataset.length), beats: page.dataset.beats.split(","), next: 0, hits: [], sound: byId("capture-click").checked ? new AudioContext() : null };
+    while (run.next < run.beats.length && parseInt(run.beats[run.next], 10) < from) run.next++;
+    page.classList.add("running");
+    byId("capture-run").firstChild.data = "Stop ";
+    tick();
+  }
+  function tick() {
+    if (!run || !byId("capture-time")) { run?.sound?.close(); run = null; return; }
+    const at = now();
+    while (run.next < run.beats.length && parseInt(run.beats[run.next], 10) < at + 120) {
+      if (run.sound) click(run.sound, (parseInt(run.beats[run.next], 10) - at) / 1000, run.beats[run.next].endsWith("!"));
+      run.next++;
+    }
+    const bar = run.bars.findLastIndex((each) => each.at <= at);
+    byId("capture-time").textContent = at < 0 ? "0:00.000" : clock(at);
+    byId("capture-bar").textContent = `bar ${Math.max(0, bar) + 1}`;
+    byId("capture-section").textContent = run.bars[Math.max(0, bar)].name;
+    if (at > run.length) stopRun();
+    else requestAnimationFrame(tick);
+  }
+  function click(sound, wait, first) {
+    const at = sound.currentTime + Math.max(0, wait);
+    const tone = sound.createOscillator();
+    const level = sound.createGain();
+    tone.frequency.value = first ? 1600 : 1100;
+    level.gain.setValueAtTime(0.12, at);
+    level.gain.exponentialRampToValueAtTime(0.0005, at + 0.04);
+    tone.connect(level).connect(sound.destination);
+    tone.start(at);
+    tone.stop(at + 0.05);
+  }
+  function stopRun() {
+    const hits = run.hits;
+    run.sound?.close();
+    run = null;
+    byId("capture").classList.remove("running");
+    byId("capture-run").firstChild.data = "Run ";
+    if (!hits.length) return;
+    byId("hits").value = hits.join(",");
+    byId("review").requestSubmit();
+  }
+  document.addEventListener("click", (event) => { if (event.target.closest("#capture-run")) { toggleRun(); event.target.closest("#capture-run").blur(); } });
+  for (const [name, down] of [["pointerdown", true], ["pointerup", false]]) document.addEventListener(name, (event) => {
+    const key = event.target.closest?.(".capture-key");
+    if (key && run) hit(key, down);
+  });
+})();
