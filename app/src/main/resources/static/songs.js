@@ -117,16 +117,24 @@
     if (event.target.matches("[data-submit]")) event.target.form.requestSubmit();
     if (event.target.id === "strip-box") { byId("strip").value = event.target.checked; event.target.form.requestSubmit(); }
   });
-  document.addEventListener("input", (event) => { if (event.target.id === "new-at" && byId("foot-at")) byId("foot-at").value = event.target.value; });
+  // What is typed as the moment of a new cue goes with whatever is added next, even before the list has followed.
+  document.addEventListener("input", (event) => {
+    if (event.target.id === "new-at") document.querySelectorAll("#foot-at, #offers [name=at]").forEach((field) => { field.value = event.target.value; });
+  });
 
+  // A key that comes while a page is being swapped waits until what came is at work.
+  function atWork(deed) {
+    if (document.querySelector(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added")) setTimeout(() => atWork(deed), 20);
+    else deed();
+  }
   const keys = { ",": deeds.earlier, ".": deeds.later, ";": deeds["ms-earlier"], ":": deeds["ms-later"], a: deeds.alike, Delete: deeds.remove, ArrowDown: () => walk(1), ArrowUp: () => walk(-1) };
   document.addEventListener("keydown", (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
     if (byId("prompt") && keys[event.key]) {
       event.preventDefault();
-      keys[event.key]();
+      atWork(keys[event.key]);
     } else if (byId("order") && (event.key === "," || event.key === ".")) {
-      byId(event.key === "," ? "part-up" : "part-down")?.click();
+      atWork(() => byId(event.key === "," ? "part-up" : "part-down")?.click());
     } else if (byId("capture")) captureKey(event, true);
   });
   document.addEventListener("keyup", (event) => { if (byId("capture") && !typing(event.target)) captureKey(event, false); });

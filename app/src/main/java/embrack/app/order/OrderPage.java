@@ -43,7 +43,7 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
     private static final int TOP = 14;
     private static final int GAP = 3;
     private static final int SHORTEST = 40;
-    private static final double PIXELS_PER_SECOND = 0.22;
+    private static final double PIXELS_PER_SECOND = 0.25;
 
     /** Fields of the show. */
     record Facts(String name, String day, String start, String slot) {

@@ -4,6 +4,7 @@ import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Severity;
 import embrack.core.music.Clock;
+import embrack.core.music.Metre;
 import embrack.core.music.MetreChange;
 import embrack.core.music.Position;
 import embrack.core.music.Score;
@@ -26,7 +27,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Predicate;
 
 /**
  * The prompt page as it is drawn: time runs down, places in pixels.
@@ -39,16 +39,17 @@ import java.util.function.Predicate;
 record PromptPage(int width, int height, double scale, int top, List<Block> blocks, List<Line> lines, List<Change> changes, List<Column> columns, List<Pin> pins, List<Cut> cuts,
         List<AutoPin> automatic, Optional<Then> then, List<Zoom> zooms, List<Zoom> grids, int grid, int chosen) {
 
-    private static final int GUTTER = 134;
-    private static final int SECTION = 172;
-    private static final int COLUMN = 106;
+    private static final int GUTTER = 124;
+    private static final int SECTION = 154;
+    private static final int COLUMN = 99;
     private static final int HEAD = 40;
-    private static final int WHOLE = 570;
+    private static final int WHOLE = 430;
     private static final int LABEL = 22;
     private static final int LABEL_ROOM = 11;
     private static final int LINE_ROOM = 26;
     /** A label that would lie farther from its moment than this is left out; its mark stays. */
     private static final int FARTHEST = 3 * LABEL;
+    private static final String FEET = "feet";
     private static final int TALLEST = 60_000;
 
     /** A section. {@code sung} its lines, as far as there is room. */
@@ -59,7 +60,7 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
     record Sung(int y, String words) {
     }
 
-    /** A line at a bar, with its number and time; {@code strong} at the start of a section. */
+    /** A line at a bar or beat, with its number and time; {@code strong} at the start of a section. */
     record Line(int y, String bar, String clock, boolean strong) {
     }
 
@@ -75,7 +76,7 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
      * A cue, once for each of its devices.
      *
      * @param at its moment, {@code y} where its label lies; negative when there is no room for one
-     * @param tone "stop", "look", "exact" or "foot"
+     * @param tone "stop", "look", "exact" or "pressed"
      */
     record Pin(int number, int x, int at, int y, String words, String whole, String tone, boolean isChosen, String href, String anchor) {
 
@@ -150,28 +151,33 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
         }
 
         PromptPage page() {
-            Map<DeviceId, Integer> columns = columns();
+            Map<String, Integer> columns = columns();
             List<Column> drawn = new ArrayList<>();
-            columns.forEach((device, x) -> drawn.add(new Column(x, clipped(plan.rig().name(device).text(), LABEL_ROOM + 2), plan.rig().name(device).text(), device.text())));
+            columns.forEach((key, x) -> drawn.add(new Column(x, clipped(name(key), LABEL_ROOM + 2), name(key), key)));
             List<Pin> pins = pins(columns);
             int bottom = Math.max(y(form.length()), pins.stream().mapToInt(pin -> pin.y() + LABEL).max().orElse(0));
             int width = GUTTER + SECTION + Math.max(1, columns.size()) * COLUMN;
             return new PromptPage(width, bottom + 14, scale, HEAD, blocks(), lines(), changes(), drawn, pins, cuts(), automatic(), then(), zooms(), grids(), look.grid(), look.cue());
         }
 
-        /** The devices that the song's cues are about, in the order of the rig; the boards of feet first. */
-        private Map<DeviceId, Integer> columns() {
-            Map<DeviceId, Integer> columns = new LinkedHashMap<>();
-            add(columns, device -> song.cues().stream().anyMatch(cue -> cue.foot().filter(foot -> foot.board().equals(device)).isPresent()));
-            add(columns, device -> song.cues().stream().anyMatch(cue -> cue.steps().stream().anyMatch(step -> step.device().equals(device)) || !cue.raw().isEmpty() && plan.player(song).filter(device::equals).isPresent()));
-            if (columns.isEmpty()) {
-                plan.player(song).ifPresent(player -> columns.put(player, GUTTER + SECTION));
+        /** Feet first, then the devices that the song's timed cues are about, in the order of the rig. */
+        private Map<String, Integer> columns() {
+            List<Cue> timed = song.cues().stream().filter(cue -> cue.at().micros(form).isPresent()).toList();
+            List<String> keys = new ArrayList<>();
+            if (timed.stream().anyMatch(cue -> cue.foot().isPresent())) {
+                keys.add(FEET);
             }
+            plan.rig().devices().stream().map(Device::id).filter(device -> timed.stream().anyMatch(cue -> words(cue).containsKey(device.text()))).forEach(device -> keys.add(device.text()));
+            if (keys.isEmpty()) {
+                plan.player(song).ifPresent(player -> keys.add(player.text()));
+            }
+            Map<String, Integer> columns = new LinkedHashMap<>();
+            keys.forEach(key -> columns.put(key, GUTTER + SECTION + columns.size() * COLUMN));
             return columns;
         }
 
-        private void add(Map<DeviceId, Integer> columns, Predicate<DeviceId> which) {
-            plan.rig().devices().stream().map(Device::id).filter(which).forEach(device -> columns.putIfAbsent(device, GUTTER + SECTION + columns.size() * COLUMN));
+        private String name(String key) {
+            return key.equals(FEET) ? "Feet" : plan.rig().name(new DeviceId(key)).text();
         }
 
         private List<Block> blocks() {
@@ -182,11 +188,11 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
                 int height = y(form.end(i)) - from;
                 List<Sung> sung = new ArrayList<>();
                 for (int n = 0; n < section.lines().size() && 40 + n * 20 + 8 < height; n++) {
-                    sung.add(new Sung(from + 40 + n * 20, clipped(section.lines().get(n), 20)));
+                    sung.add(new Sung(from + 40 + n * 20, clipped(section.lines().get(n), 22)));
                 }
                 String repeat = section.vamp() ? section.passes() > 1 ? "vamp, about %d times".formatted(section.passes()) : "vamp" : "";
                 String said = section.guide().isEmpty() ? repeat : repeat.isEmpty() ? section.guide() : repeat + ": " + section.guide();
-                blocks.add(new Block(clipped(section.name().text(), 19), height > 38 ? clipped(said, 24) : "", section.vamp(), i, from, Math.max(3, height), height > 56 ? sung : List.of()));
+                blocks.add(new Block(clipped(section.name().text(), 17), height > 38 ? clipped(said, 22) : "", section.vamp(), i, from, Math.max(3, height), height > 56 ? sung : List.of()));
             }
             return blocks;
         }
@@ -206,8 +212,23 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
                     lines.add(new Line(y(micros), bar > form.bars() ? "end" : String.valueOf(bar), Clock.text(micros), starts));
                     last = y(micros);
                 }
+                if (bar <= form.bars()) {
+                    lines.addAll(beats(bar));
+                }
             }
             return lines;
+        }
+
+        /** The beats of a bar behind its first, where there is room for their numbers. */
+        private List<Line> beats(int bar) {
+            Metre metre = score.metre(bar);
+            int height = y(score.micros(Position.bar(bar + 1))) - y(score.micros(Position.bar(bar)));
+            List<Line> beats = new ArrayList<>();
+            for (int beat = 1; beat < metre.beats() && height / metre.beats() >= LINE_ROOM; beat++) {
+                long micros = score.micros(new Position(bar, beat * metre.ticksPerBeat()));
+                beats.add(new Line(y(micros), "|" + (beat + 1), Clock.text(micros), false));
+            }
+            return beats;
         }
 
         private int every(int section) {
@@ -247,14 +268,14 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
             return cuts;
         }
 
-        private List<Pin> pins(Map<DeviceId, Integer> columns) {
-            Map<DeviceId, List<Pin>> byDevice = new LinkedHashMap<>();
+        private List<Pin> pins(Map<String, Integer> columns) {
+            Map<String, List<Pin>> byDevice = new LinkedHashMap<>();
             for (Cue cue : song.cues()) {
                 long micros = cue.at().micros(form).orElse(-1L);
                 if (micros < 0) {
                     continue;
                 }
-                Map<DeviceId, List<String>> words = words(cue);
+                Map<String, List<String>> words = words(cue);
                 words.forEach((device, does) -> byDevice.computeIfAbsent(device, d -> new ArrayList<>()).add(pin(cue, columns.getOrDefault(device, GUTTER + SECTION), y(micros), does)));
             }
             List<Pin> pins = new ArrayList<>();
@@ -262,14 +283,14 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
             return pins;
         }
 
-        private Map<DeviceId, List<String>> words(Cue cue) {
-            Map<DeviceId, List<String>> words = new LinkedHashMap<>();
-            cue.foot().ifPresent(foot -> words.put(foot.board(), List.of("foot: " + plan.switches().at(foot).label().map(Object::toString).orElse("switch " + foot.number()))));
+        private Map<String, List<String>> words(Cue cue) {
+            Map<String, List<String>> words = new LinkedHashMap<>();
+            cue.foot().ifPresent(foot -> words.put(FEET, List.of("foot: " + plan.switches().at(foot).label().map(Object::toString).orElse("switch " + foot.number()))));
             for (Step step : cue.steps()) {
-                words.computeIfAbsent(step.device(), d -> new ArrayList<>()).add(plan.rig().words(step.device(), step.action()));
+                words.computeIfAbsent(step.device().text(), d -> new ArrayList<>()).add(plan.rig().words(step.device(), step.action()));
             }
             if (!cue.raw().isEmpty()) {
-                plan.player(song).ifPresent(player -> words.computeIfAbsent(player, d -> new ArrayList<>()).add("unexplained"));
+                plan.player(song).ifPresent(player -> words.computeIfAbsent(player.text(), d -> new ArrayList<>()).add("unexplained"));
             }
             return words;
         }
@@ -277,7 +298,7 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
         private Pin pin(Cue cue, int x, int at, List<String> does) {
             String whole = String.join(", ", does);
             String brief = cue.name().map(Object::toString).orElse(does.size() > 1 ? brief(does.getFirst()) + " +" + (does.size() - 1) : brief(whole));
-            String tone = cue.foot().isPresent() && !worst.containsKey(cue.number()) ? "foot" : tone(cue);
+            String tone = cue.foot().isPresent() && !worst.containsKey(cue.number()) ? "pressed" : tone(cue);
             return new Pin(cue.number(), x, at, at, clipped(brief, LABEL_ROOM), whole, tone, look.cue() == cue.number(), path + look.withCue(cue.number()).query(), cue.at().text(score));
         }
 
@@ -289,7 +310,7 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
         private static String brief(String words) {
             for (String verb : List.of("recall ", "select ", "go to ", "load ", "jump to ", "foot: ", "switch ")) {
                 if (words.startsWith(verb)) {
-                    return verb.equals("switch ") ? words.substring(verb.length()) : words.substring(verb.length());
+                    return words.substring(verb.length());
                 }
             }
             return words;

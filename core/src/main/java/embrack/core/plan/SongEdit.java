@@ -40,12 +40,16 @@ public sealed interface SongEdit extends Edit {
         }
     }
 
-    /** Adds a song that was read from a file; under another id when its own is taken. */
+    /** Adds a song that was read from a file; numbered when another one is called that. */
     record ImportSong(Song song) implements SongEdit {
         @Override
         public Plan apply(Plan plan) {
-            requireFree(plan.book(), song.title(), Optional.empty());
-            Song fresh = new Song(Typed.freeId(song.title(), SongId::new, id -> plan.book().find(id).isEmpty()), song.title(), song.place(), song.played(), song.original(), song.recorded(), song.trims(), song.leadInBars(),
+            TapeLabel title = song.title();
+            for (int n = 2; isTaken(plan.book(), title); n++) {
+                String tail = " " + n;
+                title = new TapeLabel(song.title().text().substring(0, Math.min(song.title().text().length(), TapeLabel.MAX_LENGTH - tail.length())).strip() + tail);
+            }
+            Song fresh = new Song(Typed.freeId(title, SongId::new, id -> plan.book().find(id).isEmpty()), title, song.place(), song.played(), song.original(), song.recorded(), song.trims(), song.leadInBars(),
                     song.form(), song.stems(), song.notes(), song.player(), song.cues());
             return Typed.accepted("file", () -> plan.withBook(plan.book().with(fresh)).settled());
         }
@@ -178,6 +182,10 @@ public sealed interface SongEdit extends Edit {
 
     static String titleOf(Plan plan, SongId id) {
         return plan.book().find(id).map(song -> song.title().text()).orElse("a song");
+    }
+
+    private static boolean isTaken(Book book, TapeLabel title) {
+        return book.songs().stream().anyMatch(other -> other.title().sameAs(title));
     }
 
     private static void requireFree(Book book, TapeLabel title, Optional<SongId> except) {
