@@ -11,11 +11,11 @@ import org.junit.jupiter.api.Test;
 class LayeringTests {
 
     @Test
-    void filesUseTheCoreAndTheJsonAndCsvLibrariesOnly() {
+    void filesUseTheCoreAndTheJsonCsvAndMidiLibrariesOnly() {
         JavaClasses files = new ClassFileImporter().withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
                 .importPackages("embrack.files");
         assertThat(files.size()).isGreaterThan(8);
         classes().should().onlyDependOnClassesThat()
-                .resideInAnyPackage("embrack.files..", "embrack.core..", "tools.jackson..", "org.apache.commons.csv..", "java..", "org.jspecify..").check(files);
+                .resideInAnyPackage("embrack.files..", "embrack.core..", "tools.jackson..", "org.apache.commons.csv..", "java..", "javax.sound.midi..", "org.jspecify..").check(files);
     }
 }

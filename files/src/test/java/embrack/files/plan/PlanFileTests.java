@@ -9,6 +9,7 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
+import embrack.core.Evening;
 import embrack.core.Fault;
 import embrack.core.MappingFaults;
 import embrack.core.Mixers;
@@ -64,7 +65,7 @@ class PlanFileTests {
     private static final Schema SCHEMA = schema();
 
     private static Stream<Plan> plans() {
-        return Stream.of(MuteBoard.plan(), wholeLibrary(), Plan.empty(new TapeLabel("Nothing")), MuteBoard.withSecondMixer(3),
+        return Stream.of(MuteBoard.plan(), Evening.plan(), wholeLibrary(), Plan.empty(new TapeLabel("Nothing")), MuteBoard.withSecondMixer(3),
                 MuteBoard.withMixer(Mixers.chartOnly()), MuteBoard.withMixer(Mixers.swappedChart()),
                 MuteBoard.with(new GearEdit.SwapHardware(MuteBoard.BOARD, Library.FOUR_SWITCH_DESK_BOARD),
                         new SwitchEdit.NameSwitch(MuteBoard.at(4), "Ærø & \"quotes\" \\ ñ")));
@@ -161,6 +162,18 @@ class PlanFileTests {
         assertThat(PlanFile.read(PlanFile.write(plan))).isEqualTo(plan);
         assertThat(schemaErrors(PlanFile.write(plan))).isEmpty();
         findings.getFirst().remedy().ifPresent(remedy -> assertThat(Report.of(remedy.edit().apply(plan)).findings()).as(remedy.label()).isEmpty());
+    }
+
+    /** Whole evenings with one fault of the show each. */
+    @ParameterizedTest
+    @MethodSource("embrack.core.ShowFaults#all")
+    void aFileWithOneFaultOfTheShowSaysThat(Fault fault) throws IOException {
+        String text = Files.readString(Path.of("src/test/resources/show-faults/%s.json".formatted(fault.name())));
+        Plan plan = PlanFile.read(text);
+        assertThat(Report.of(plan).findings()).extracting(Finding::code).containsOnly(fault.code());
+        assertThat(plan).isEqualTo(fault.faulty());
+        assertThat(PlanFile.write(plan)).isEqualTo(text);
+        assertThat(schemaErrors(text)).isEmpty();
     }
 
     @Test
