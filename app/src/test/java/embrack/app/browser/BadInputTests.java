@@ -119,10 +119,10 @@ class BadInputTests extends AtTheBrowser {
         assertThat(hand.page.locator(".problems")).containsText("line 1, column");
         hand.importFile(Examples.muteBoard().replace("\"links\"", "\"ropes\"").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("links: is missing");
-        hand.importFile(Examples.muteBoard().replace("\"version\" : 4", "\"version\" : 7").getBytes(StandardCharsets.UTF_8));
+        hand.importFile(Examples.muteBoard().replace("\"version\" : 5", "\"version\" : 7").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("written by a newer Embrack");
         hand.importFile(new byte[20 << 20]);
-        assertThat(hand.page.locator(".problems")).containsText("has 4.0 MB or more; a plan has at most 4 MB");
+        assertThat(hand.page.locator(".problems")).containsText("has 16.0 MB or more; a plan has at most 16 MB");
     }
 
     @Test

@@ -28,16 +28,18 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets", "sheet-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/quay-board/1/treadle/1", "treadle-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/numbers", "numbers-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/schools", "schools-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/swap?box=quay-board&with=eight-switch-long-press-board&left=10", "swap-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring?at=switch:quay-board.1.1", "wiring-path-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/failures", "failures-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/lists", "lists-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/songs/lanterns-on-the-sill", "prompt-desk", "");
+        shot(ColorScheme.DARK, 820, 1180, "/rigs/1/songs/lanterns-on-the-sill?zoom=3&cue=4", "prompt-near-stage", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/songs/rope-and-kettle/capture?keys=quay-board&hits=6527-3,6600-3,6700-3u,10010-5,10204-5u,15040-4,15220-4u,20003-6,20200-6u", "capture-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats?part=7", "order-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/cues?device=lantern-desk", "cue-sheet-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models?can=mute+by+control+change", "models-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models/keyboard-workstation?rig=1", "model-desk", "");
-        shot(ColorScheme.DARK, 820, 1180, "/models/scene-desk?rig=1", "model-tablet-stage", "");
     }
 
     private void shot(ColorScheme ground, int width, int height, String path, String name, String keys) {

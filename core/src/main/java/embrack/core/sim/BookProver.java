@@ -274,6 +274,17 @@ public final class BookProver {
         });
     }
 
+    /** Two provers are equal when they prove the same rig; what they remember follows from it. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof BookProver that && rig.equals(that.rig);
+    }
+
+    @Override
+    public int hashCode() {
+        return rig.hashCode();
+    }
+
     /** Lanes of places. */
     Set<Lane> lanes(SortedSet<Place> of) {
         Set<Lane> lanes = new HashSet<>();

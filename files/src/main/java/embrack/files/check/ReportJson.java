@@ -3,8 +3,11 @@ package embrack.files.check;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.gear.ShownMessage;
+import embrack.core.midi.Message;
+import embrack.core.music.Clock;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
+import embrack.core.sim.SongProof;
 import embrack.core.sim.Story;
 import java.math.BigDecimal;
 import java.util.List;
@@ -29,6 +32,8 @@ final class ReportJson {
         report.proofs().forEach(proof -> proof(proofs.addObject(), report.plan(), proof));
         ArrayNode controls = root.putArray("controls");
         report.travels().forEach(proof -> controls.addObject().put("control", report.plan().words(proof.at())).put("verdict", proof.verdict().words()));
+        ArrayNode songs = root.putArray("songs");
+        report.book().songs().forEach(song -> song(songs.addObject(), report.plan(), song));
         return new JsonMapper().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
     }
 
@@ -53,6 +58,18 @@ final class ReportJson {
         });
         texts(f.putArray("path"), story.path());
         f.put("worstMs", BigDecimal.valueOf(proof.worstMicros(), 3));
+    }
+
+    private static void song(ObjectNode f, Plan plan, SongProof song) {
+        f.put("title", song.song().title().text()).put("length", Clock.exact(song.song().usualLength()));
+        ArrayNode cues = f.putArray("cues");
+        song.cues().forEach(cue -> {
+            ObjectNode c = cues.addObject().put("at", cue.cue().at().text(song.song().form().score())).put("verdict", cue.verdict().words());
+            cue.sentMicros().ifPresent(sent -> c.put("sent", Clock.exact(sent)));
+            texts(c.putArray("does"), cue.cue().foot().map(foot -> List.of("foot: " + plan.words(foot))).orElseGet(() -> cue.cue().steps().stream().map(plan::words).toList()));
+            texts(c.putArray("bytes"), cue.messages().stream().map(Message::hex).toList());
+            c.put("worstMs", BigDecimal.valueOf(cue.worstMicros(), 3));
+        });
     }
 
     private static void texts(ArrayNode array, List<String> texts) {

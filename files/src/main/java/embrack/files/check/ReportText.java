@@ -33,6 +33,8 @@ final class ReportText {
             text.append("%-11s  %s  (%s)\n".formatted(proof.verdict().words(), report.plan().words(proof.at()),
                     Words.count(proof.compiled().targets().size(), "level")));
         }
+        report.book().songs().forEach(song -> song.cues().stream().filter(cue -> cue.cue().foot().isEmpty()).forEach(cue -> text.append("%-11s  %s, %s  (%s, %s)\n".formatted(cue.verdict().words(), song.song().title(),
+                cue.cue().at().text(song.song().form().score()), Words.count(cue.messages().size(), "message"), Wire.millis(cue.worstMicros())))));
         return text.toString();
     }
 

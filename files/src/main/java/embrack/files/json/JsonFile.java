@@ -16,7 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
 public final class JsonFile {
 
     /** The largest file that is looked into, in bytes; a plan of 200 boxes is smaller. */
-    public static final int MAX_BYTES = 4 << 20;
+    public static final int MAX_BYTES = 16 << 20;
 
     private static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder()
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)

@@ -36,6 +36,7 @@ import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;
 import embrack.core.plan.TravelEdit;
 import embrack.core.rig.DeviceId;
+import embrack.core.show.text.SongReading;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.School;
@@ -120,6 +121,7 @@ class PlanFileTests {
         assertThat(chart.errors()).isEmpty();
         assertThat(chart.rows()).hasSizeGreaterThan(300);
         assertThat(BoxReading.of(documented("box")).problems()).isEmpty();
+        assertThat(SongReading.of(documented("song")).problems()).isEmpty();
     }
 
     private static String documented(String language) throws IOException {
