@@ -152,7 +152,7 @@ class FloorBoardJobTests extends AtTheBrowser {
 
     @Test
     void gesturesModesWaitsAndDutiesAreSaidAndProven() {
-        open("/switches/side-board/1/5");
+        open("/switches/side-board/1/6");
         hand.addStep("mute return 3", "");
         Page page = hand.page;
         assertThat(page.locator(".steps li")).containsText("no link leads there");
@@ -169,7 +169,7 @@ class FloorBoardJobTests extends AtTheBrowser {
         assertThat(page.locator(".proven")).containsText("3 holds from each end");
         hand.set("wait before", "20000");
         assertThat(page.locator(".wait-form .problem")).hasText("a wait is 0 to 10000 ms, was 20000");
-        open("/switches/side-board/1/5");
+        open("/switches/side-board/1/6");
         hand.choose("Duty", "go");
         assertThat(hand.tile(5).locator(".duty")).hasText("go");
         hand.choose("Down and up", "momentary");

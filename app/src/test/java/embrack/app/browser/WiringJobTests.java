@@ -122,7 +122,7 @@ class WiringJobTests {
             other.page.navigate("/rigs/%d/wiring/table".formatted(rig));
             int before = hand.page.locator(".links tbody tr").count();
             hand.page.getByLabel("Length in metres of the cable from Choir board MIDI OUT to Choir mixer MIDI IN").fill("7.5");
-            other.link("Side board USB device USB", "Computer A USB host USB 2");
+            other.link("Side board USB device USB", "Computer A USB host USB 3");
             assertThat(other.page.locator(".links tbody tr")).hasCount(before + 1);
             assertThat(hand.page.locator("#rail")).containsText("%d links".formatted(before + 1));
             assertThat(hand.page.getByLabel("Length in metres of the cable from Choir board MIDI OUT to Choir mixer MIDI IN")).hasValue("7.5");
@@ -152,9 +152,9 @@ class WiringJobTests {
         page.navigate("/rigs/%d/gear/thru-box".formatted(rig));
         assertThat(page.locator("#remove-form")).containsText("With it go 5 links.");
         hand.click("Remove Thru box");
-        assertThat(page.locator("#rail")).containsText("26 links");
+        assertThat(page.locator("#rail")).containsText("30 links");
         page.keyboard().press("u");
-        assertThat(page.locator("#rail")).containsText("31 links");
+        assertThat(page.locator("#rail")).containsText("35 links");
     }
 
     @Test
@@ -180,7 +180,7 @@ class WiringJobTests {
         assertThat(csv.lines().toList().get(1)).isEqualTo("1,5-pin,8 m,Choir board MIDI OUT,Choir mixer MIDI IN,"
                 + "1  Choir board MIDI OUT > Choir mixer MIDI IN,1  Choir mixer MIDI IN < Choir board MIDI OUT,");
         page.navigate("/rigs/1/wiring/failures");
-        assertThat(page.locator(".points tbody tr").first()).containsText("19 of 28");
+        assertThat(page.locator(".points tbody tr").first()).containsText("20 of 29");
         assertThat(page.locator(".card-panel").filter(new Locator.FilterOptions().setHasText("Piano A"))).containsText("128 samples");
         page.navigate("/rigs/1/wiring/power");
         assertThat(page.locator(".card-panel")).containsText("Player A on Computer A; it looks for ports only now");

@@ -39,7 +39,7 @@ class WiringViewTests {
     void aSwitchLightsItsPathAndNothingElse() {
         WiringPage page = page("switch:quay-board.1.1", "");
         assertThat(page.picture().boxes()).filteredOn(box -> box.tone().equals("lit")).extracting(WiringPicture.Box::name)
-                .containsExactlyInAnyOrder("Quay board", "Merger", "Thru box", "Rack merger", "Playback interface", "Computer A", "Piano A");
+                .containsExactlyInAnyOrder("Quay board", "Merger", "Cue merger", "Thru box", "Rack merger", "Playback interface", "Computer A", "Piano A");
         assertThat(page.picture().lines()).filteredOn(line -> line.tone().equals("lit")).hasSize(6);
         WayView way = page.press().ways().getFirst();
         assertThat(way).extracting(WayView::title, WayView::best, WayView::usual, WayView::worst).containsExactly("Quay board to Piano A", "4.59", "6.42", "8.25");
@@ -52,7 +52,7 @@ class WiringViewTests {
     @Test
     void aPortSaysWhatFitsAndWhyNotTheRest() {
         WiringPage page = page("port:side-board.usb", "");
-        assertThat(page.port().partners()).extracting(PortPanel.Partner::words).contains("Computer A USB 2", "Pictures USB 1").doesNotContain("Computer A USB 1");
+        assertThat(page.port().partners()).extracting(PortPanel.Partner::words).contains("Computer A USB 3", "Pictures USB 1").doesNotContain("Computer A USB 1");
         assertThat(page.port().others()).extracting(PortPanel.Reason::why).anyMatch(why -> why.startsWith("Computer A USB 1 already holds the link"));
         assertThat(page.picture().boxes().stream().flatMap(box -> box.plugs().stream()).filter(plug -> plug.tone().equals("fits"))).hasSameSizeAs(page.port().partners());
     }
@@ -60,7 +60,7 @@ class WiringViewTests {
     @Test
     void aDeviceSaysWhomItReachesAndWhatDiesWithIt() {
         DevicePanel interfaces = page("device:playback-interface", "").device();
-        assertThat(interfaces.loss()).isEqualTo("Single point: without it go Quay board, bank A, switches 1, 2, 9 and 10; Side board, bank 1, switches 1, 2, 3, 4, 7 and 8.");
+        assertThat(interfaces.loss()).isEqualTo("Single point: without it go Quay board, bank A, switches 1, 2, 9 and 10; Side board, bank 1, switches 1, 2, 3, 4, 5, 7 and 8.");
         assertThat(interfaces.passes()).extracting(DevicePanel.PassRow::from, DevicePanel.PassRow::to, DevicePanel.PassRow::words).containsExactly(
                 tuple("MIDI IN", "Computer A", "passes everything"), tuple("MIDI IN", "Computer B", "passes everything"));
         assertThat(interfaces.reachedBy()).extracting(DevicePanel.Reach::name).containsExactly("Quay board", "Side board", "Keys");
@@ -89,8 +89,8 @@ class WiringViewTests {
     @Test
     void whatFailsTogetherStandsTogetherAndThePairIsCompared() {
         FailuresPage page = FailuresPage.of(DEMO);
-        assertThat(page.switches()).isEqualTo(28);
-        assertThat(page.points().getFirst().singles()).extracting(FailuresPage.Single::fails).containsExactly("5-pin link from Merger OUT to Thru box IN", "Merger", "Thru box");
+        assertThat(page.switches()).isEqualTo(29);
+        assertThat(page.points().getFirst().singles()).extracting(FailuresPage.Single::fails).containsExactly("5-pin link from Merger OUT to Cue merger IN 1", "5-pin link from Cue merger OUT to Thru box IN", "Merger", "Cue merger", "Thru box");
         assertThat(page.points()).extracting(FailuresPage.Point::lost).isSortedAccordingTo((a, b) -> b - a);
         assertThat(page.points()).filteredOn(point -> point.singles().stream().anyMatch(single -> single.fails().equals("Charger"))).singleElement()
                 .satisfies(point -> assertThat(point.lost()).as("two whole, and two thirds of the third").isEqualTo(3));
@@ -112,11 +112,11 @@ class WiringViewTests {
 
     @Test
     void aLinkCanBeMeasuredAndIsStillTheSameLineInThePicture() {
-        Link link = DEMO.rig().link(new Socket(new DeviceId("merger"), new PortId("out")), new Socket(new DeviceId("thru-box"), new PortId("in"))).orElseThrow();
+        Link link = DEMO.rig().link(new Socket(new DeviceId("merger"), new PortId("out")), new Socket(new DeviceId("cue-merger"), new PortId("in-1"))).orElseThrow();
         Plan measured = new WiringEdit.Measure(link.from(), link.to(), "9").apply(DEMO);
         assertThat(WiringPicture.of(measured.rig())).isEqualTo(WiringPicture.of(DEMO.rig()));
         Plan without = new GearEdit.RemoveDevice(new DeviceId("merger"), true).apply(DEMO);
-        assertThat(WiringPicture.of(without.rig()).boxes()).hasSize(30);
+        assertThat(WiringPicture.of(without.rig()).boxes()).hasSize(32);
         assertThat(Focus.lit(new Focus.Whole(), DEMO.rig(), List.of())).isEqualTo(Optional.empty());
         assertThat(new Ways(without.rig()).reach(new DeviceId("quay-board"))).isEmpty();
     }

@@ -1,0 +1,54 @@
+package embrack.app.songs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import embrack.app.AppTest;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** What the pages of songs and orders answer, to odd questions too. */
+@AppTest
+class SongPagesTests {
+
+    @LocalServerPort
+    private int port;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/songs/gone", "/songs/gone/how", "/songs/gone/capture"})
+    void aSongThatIsGoneLeadsToTheList(String path) throws IOException, InterruptedException {
+        HttpResponse<byte[]> answer = get(path);
+        assertThat(answer.statusCode()).isEqualTo(302);
+        assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith("/rigs/1/songs");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/songs/the-slow-boats?zoom=99&cue=4711&grid=7", "/songs/the-slow-boats?near=99999999999&on=gone", "/songs/the-slow-boats?near=1&grid=0&on=pictures", "/songs/the-slow-boats?at=soon&find=scene",
+        "/songs/the-slow-boats/capture?keys=gone&grid=5", "/songs/the-slow-boats/capture?find=lantern", "/cues?device=gone&song=gone", "/cues?song=herring-lights", "/order/gone", "/order/night-of-the-slow-boats?part=99",
+        "/songs/the-slow-boats/song.mid?ticks=7", "/songs/gone/cues.csv", "/order/gone/order.csv"})
+    void oddQuestionsAreAnsweredCalmly(String path) throws IOException, InterruptedException {
+        assertThat(get(path).statusCode()).as(path).isIn(200, 302, 422);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = ';', value = {"/songs/the-slow-boats/song.mid;audio/midi;MThd", "/songs/the-slow-boats/cues.csv;text/csv;Lantern desk,recall:scene-8", "/order/night-of-the-slow-boats/order.csv;text/csv;The keeper's tale,6:00,,E,on demand,0:05",
+        "/order/night-of-the-slow-boats/order.ics;text/calendar;SUMMARY:The keeper's tale"})
+    void filesGoOut(String path, String type, String words) throws IOException, InterruptedException {
+        HttpResponse<byte[]> answer = get(path);
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(answer.headers().firstValue("Content-Type").orElseThrow()).startsWith(type);
+        assertThat(answer.headers().firstValue("Content-Disposition").orElseThrow()).startsWith("attachment; filename=");
+        assertThat(new String(answer.body(), StandardCharsets.ISO_8859_1)).contains(words);
+    }
+
+    private HttpResponse<byte[]> get(String path) throws IOException, InterruptedException {
+        return HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:%d/rigs/1%s".formatted(port, path))).build(), HttpResponse.BodyHandlers.ofByteArray());
+    }
+}
