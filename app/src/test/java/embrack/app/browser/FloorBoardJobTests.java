@@ -165,13 +165,13 @@ class FloorBoardJobTests extends AtTheBrowser {
         hand.set("wait before", "400");
         assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile(".*wait before.*"));
         assertThat(page.locator(".moments a[aria-current]")).hasText("hold1");
-        assertThat(hand.tile(5)).containsText("on hold Lantern desk: recall Scene 4");
+        assertThat(hand.tile(6)).containsText("on hold Lantern desk: recall Scene 4");
         assertThat(page.locator(".proven")).containsText("3 holds from each end");
         hand.set("wait before", "20000");
         assertThat(page.locator(".wait-form .problem")).hasText("a wait is 0 to 10000 ms, was 20000");
         open("/switches/side-board/1/6");
         hand.choose("Duty", "go");
-        assertThat(hand.tile(5).locator(".duty")).hasText("go");
+        assertThat(hand.tile(6).locator(".duty")).hasText("go");
         hand.choose("Down and up", "momentary");
         assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile(".*momentary"));
         hand.set("On its display", "MUCHTOOLONG");

@@ -80,7 +80,11 @@ final class Stagehand implements AutoCloseable {
     /** Chooses from a list, once what was there before has gone and what came is at work. */
     void choose(String label, String option) {
         assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added")).hasCount(0);
-        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).selectOption(option);
+        Locator list = page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+        for (int i = 0; i < 100 && Boolean.FALSE.equals(list.evaluate("e => { const f = e.closest('[hx-post]'); return !f || (f['htmx-internal-data']?.listenerInfos?.length ?? 0) > 0; }")); i++) {
+            page.waitForTimeout(50);
+        }
+        list.selectOption(option);
     }
 
     void click(String button) {
