@@ -7,6 +7,7 @@ import embrack.core.check.rule.Finding;
 import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
 import embrack.core.music.Clock;
+import embrack.core.music.Score;
 import embrack.core.plan.CompiledStep;
 import embrack.core.plan.Obstacle;
 import embrack.core.plan.Offers;
@@ -15,6 +16,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.CueAt;
+import embrack.core.show.Form;
 import embrack.core.show.Song;
 import embrack.core.sim.BookProver;
 import embrack.core.sim.CueProof;
@@ -29,7 +31,7 @@ import java.util.stream.Collectors;
 /**
  * What stands beside a prompt page: the chosen cue, or a new one, and what was found about the song.
  *
- * @param at the moment of the chosen cue or of a new one, as it is typed
+ * @param at bar and beat of the chosen cue, or the moment of a new one as it is typed
  * @param clock the same by the clock; empty where only the player knows
  * @param tie what it stays with
  * @param times when it is sent and when its last effect has come
@@ -73,13 +75,23 @@ record CuePanel(String path, int number, boolean isNew, String name, String at, 
                         step.step().waitMillis(), messages(step), obstacle(step)));
             }
         });
-        return new CuePanel(path, cue.map(Cue::number).orElse(0), cue.isEmpty(), cue.flatMap(Cue::name).map(Object::toString).orElse(""), cue.map(c -> c.at().text(song.form().score())).orElse(look.at()),
-                cue.flatMap(c -> c.at().micros(song.form())).map(Clock::text).orElse(""), cue.map(c -> c.at().tie()).orElse(""), chosen.map(proof -> Mark.of(proof.verdict())), steps,
+        return new CuePanel(path, cue.map(Cue::number).orElse(0), cue.isEmpty(), cue.flatMap(Cue::name).map(Object::toString).orElse(""), cue.map(c -> music(c, song.form())).orElse(look.at()),
+                cue.flatMap(c -> c.at().micros(song.form())).map(Clock::text).orElse(""), cue.map(c -> tie(c, song.form().score())).orElse(""), chosen.map(proof -> Mark.of(proof.verdict())), steps,
                 cue.map(c -> c.raw().stream().map(message -> message.hex()).toList()).orElse(List.of()), cue.flatMap(Cue::foot).map(plan::words).orElse(""),
                 chosen.map(proof -> times(report, song, proof)).orElse(List.of()), cue.filter(Cue::early).isPresent(), cue.filter(c -> !(c.at() instanceof Anchor.Automatic) && !foot).isPresent(),
                 cue.filter(c -> c.steps().stream().anyMatch(step -> step.action().verb().turnsRound())).isPresent(), cue.filter(Cue::leavesOff).isPresent(), search,
                 offers.subList(0, Math.min(OFFERS_SHOWN, offers.size())), Math.max(0, offers.size() - OFFERS_SHOWN), feet(plan), about, all.size() - about.size(),
                 cue.map(c -> c.steps().stream().flatMap(step -> step.action().caution().stream()).distinct().toList()).orElse(List.of()));
+    }
+
+    /** Bar and beat of a cue, whatever it is tied to; what the player does for one without a place. */
+    private static String music(Cue cue, Form form) {
+        Score score = form.score();
+        return cue.at() instanceof Anchor.OnBar ? cue.at().text(score) : cue.at().micros(form).map(at -> score.text(score.position(score.tickAt(at)))).orElseGet(() -> cue.at().text(score));
+    }
+
+    private static String tie(Cue cue, Score score) {
+        return cue.at().tie() + (cue.at() instanceof Anchor.AtSection ? ", " + cue.at().text(score) : "");
     }
 
     private static List<Choice> feet(Plan plan) {

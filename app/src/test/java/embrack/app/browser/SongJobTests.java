@@ -123,7 +123,8 @@ class SongJobTests {
             Stagehand.see(page.getByLabel("By the clock"), "0:06.429");
             assertThat(page.locator(".cue-head .mark")).hasText("exact");
             hand.set("By the clock", "0:09.000");
-            Stagehand.see(page.getByLabel("By the music"), "0:09.000");
+            Stagehand.see(page.getByLabel("By the music"), "5|1|4/5");
+            assertThat(page.locator("aside.side")).containsText("It stays on the clock.");
             hand.set("By the music", "11|1");
             Stagehand.see(page.getByLabel("By the clock"), "0:21.429");
             page.locator("h2").first().click();
