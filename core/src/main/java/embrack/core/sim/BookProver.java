@@ -11,6 +11,7 @@ import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.show.Cue;
 import embrack.core.show.Song;
+import embrack.core.show.SongId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
@@ -18,10 +19,12 @@ import embrack.core.switches.Switches;
 import embrack.core.way.Timing;
 import embrack.core.way.Ways;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -29,6 +32,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.function.Function;
 
 /**
  * Proves the cues of songs as switches are proven, finds where their messages wait for each other, and runs the whole
@@ -53,11 +57,13 @@ public final class BookProver {
     private final Deeds deeds;
     private final List<RigState> starts;
     private final Map<Sent, Proven> proven = new HashMap<>();
-    private final Map<Song, SongProof> songs = new HashMap<>();
+    private final Map<SongId, SongProof> songs = new HashMap<>();
+    private final Map<SongProof, ShowRunner.Script> scripts = new IdentityHashMap<>();
     private final Map<Single, Map<Socket, Long>> alone = new HashMap<>();
     private final Map<Crowd, Optional<Worst>> crowds = new HashMap<>();
     private final Map<Assignment, Footwork> feet = new HashMap<>();
     private List<Cue> always = List.of();
+    private Switches switches = Switches.NONE;
 
     /** What a cue sends, whenever it does: two cues that send the same are proven once. */
     private record Sent(DeviceId player, List<Step> steps, List<Message> raw, boolean leavesOff) {
@@ -95,7 +101,7 @@ public final class BookProver {
 
     /** Whether it can prove a plan: it is of the same rig. */
     public boolean fits(Plan plan) {
-        return plan.rig().equals(rig);
+        return plan.rig() == rig || plan.rig().equals(rig);
     }
 
     /**
@@ -114,9 +120,25 @@ public final class BookProver {
             songs.clear();
             always = plan.book().always();
         }
-        songs.keySet().retainAll(new HashSet<>(plan.book().songs()));
-        List<SongProof> proofs = plan.book().songs().stream().map(song -> songs.computeIfAbsent(song, s -> prove(plan, s))).toList();
+        if (!switches.equals(plan.switches())) {
+            scripts.clear();
+            switches = plan.switches();
+        }
+        List<SongProof> proofs = plan.book().songs().stream().map(song -> songs.compute(song.id(), (id, known) -> known != null && (known.song() == song || known.song().equals(song)) ? known : prove(plan, song))).toList();
+        songs.values().retainAll(kept(proofs));
+        scripts.keySet().retainAll(kept(proofs));
         return new BookProof(proofs, new ShowRunner(plan, this).run(proofs));
+    }
+
+    private static Set<SongProof> kept(List<SongProof> proofs) {
+        Set<SongProof> kept = Collections.newSetFromMap(new IdentityHashMap<>());
+        kept.addAll(proofs);
+        return kept;
+    }
+
+    /** What happens in a song, worked out once for its proof. */
+    ShowRunner.Script script(SongProof proof, Function<SongProof, ShowRunner.Script> made) {
+        return scripts.computeIfAbsent(proof, made);
     }
 
     private SongProof prove(Plan plan, Song song) {

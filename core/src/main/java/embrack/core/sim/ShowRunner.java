@@ -48,7 +48,7 @@ final class ShowRunner {
      * @param deed empty for a press
      * @param blameless whether the cue, taken alone, does what it should
      */
-    private record Beat(long at, boolean always, Cue cue, Optional<Deed> deed, boolean blameless) {
+    record Beat(long at, boolean always, Cue cue, Optional<Deed> deed, boolean blameless) {
     }
 
     /**
@@ -57,7 +57,7 @@ final class ShowRunner {
      * @param turns whether anything in it depends on how things stood
      * @param early lanes that it sets by the end of its first section
      */
-    private record Script(Song song, List<Beat> load, List<Beat> inside, List<Beat> stop, List<Beat> loop, boolean turns, Set<Lane> early, Set<Lane> all) {
+    record Script(Song song, List<Beat> load, List<Beat> inside, List<Beat> stop, List<Beat> loop, boolean turns, Set<Lane> early, Set<Lane> all) {
     }
 
     /** How a song went: states at its start, at the end of each section, and at its end. */
@@ -71,7 +71,7 @@ final class ShowRunner {
     }
 
     ShowRun run(List<SongProof> proofs) {
-        proofs.forEach(proof -> proof.player().ifPresent(player -> scripts.put(proof.song().id(), script(proof, player))));
+        proofs.forEach(proof -> proof.player().ifPresent(player -> scripts.put(proof.song().id(), prover.script(proof, p -> script(p, player)))));
         List<Course> courses = new ArrayList<>();
         RigState state = prover.poweredOn();
         for (Entry entry : order()) {

@@ -1,7 +1,5 @@
 package embrack.files.midi;
 
-import embrack.core.chart.Action;
-import embrack.core.chart.Chart;
 import embrack.core.chart.Heard;
 import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
@@ -28,7 +26,7 @@ import embrack.files.midi.MidiFile.Meta;
 import embrack.files.midi.MidiFile.Sent;
 import embrack.files.midi.MidiFile.Track;
 import java.util.ArrayList;
-import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -39,6 +37,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * A song read from a Standard MIDI File: tempos, metres and sections, and what its messages do in a rig, by the charts of
@@ -75,6 +74,8 @@ public record MidiImport(Song song, List<String> remarks) {
         private final List<String> remarks = new ArrayList<>();
         private final List<DeviceId> hearers;
         private final Map<DeviceId, Heard> heard = new HashMap<>();
+        private final List<DeviceId> remembering;
+        private final Map<Message, List<Step>> plain = new HashMap<>();
         private int released;
         private int unexplained;
 
@@ -83,6 +84,7 @@ public record MidiImport(Song song, List<String> remarks) {
             this.plan = plan;
             this.keepReleases = keepReleases;
             this.hearers = plan.players().stream().findFirst().map(player -> List.copyOf(new TreeSet<>(new Ways(plan.rig()).reach(player)))).orElse(List.of());
+            this.remembering = hearers.stream().filter(this::remembers).toList();
         }
 
         MidiImport read(String name) {
@@ -189,29 +191,60 @@ public record MidiImport(Song song, List<String> remarks) {
 
         /** What happens at one tick. */
         private static final class Instant {
-            private final List<Step> steps = new ArrayList<>();
-            private final List<Message> raw = new ArrayList<>();
+            private final long tick;
+            private final List<Step> steps = new ArrayList<>(1);
+            private final List<Message> raw = new ArrayList<>(0);
+
+            Instant(long tick) {
+                this.tick = tick;
+            }
+
+            void add(Instant later) {
+                steps.addAll(later.steps);
+                raw.addAll(later.raw);
+            }
         }
 
         private List<Cue> cues(Score score) {
-            SortedMap<Long, Instant> instants = new TreeMap<>();
+            List<Cue> cues = new ArrayList<>();
+            Instant last = new Instant(-1);
+            for (Instant next : instants()) {
+                if (next.tick == last.tick) {
+                    last.add(next);
+                } else {
+                    addCues(cues, last, score);
+                    last = next;
+                }
+            }
+            addCues(cues, last, score);
+            return cues;
+        }
+
+        /** Track by track, then by tick; tracks are in order by themselves, so that sorting them costs little. */
+        private List<Instant> instants() {
+            List<Instant> all = new ArrayList<>();
             for (Track track : file.tracks()) {
                 Optional<DeviceId> named = hearers.stream().filter(device -> plan.rig().name(device).text().equalsIgnoreCase(track.name().strip())).findFirst();
                 heard.clear();
+                Instant last = new Instant(-1);
                 for (Sent sent : track.messages()) {
-                    add(instants.computeIfAbsent(tick(sent.tick()), t -> new Instant()), sent.message(), named);
+                    long tick = tick(sent.tick());
+                    if (tick != last.tick) {
+                        last = new Instant(tick);
+                        all.add(last);
+                    }
+                    add(last, sent.message(), named);
                 }
             }
-            List<Cue> cues = new ArrayList<>();
-            instants.forEach((tick, instant) -> {
-                unexplained += instant.raw.size();
-                for (int from = 0; from < Math.max(instant.steps.size(), instant.raw.size()); from += Cue.MAX_STEPS / 2) {
-                    List<Step> steps = part(instant.steps, from);
-                    List<Message> raw = part(instant.raw, from);
-                    cues.add(new Cue(cues.size() + 1, Optional.empty(), new Anchor.OnBar(score.position(tick)), steps, raw, Optional.empty(), false, false));
-                }
-            });
-            return cues;
+            all.sort(Comparator.comparingLong(instant -> instant.tick));
+            return all;
+        }
+
+        private void addCues(List<Cue> cues, Instant instant, Score score) {
+            unexplained += instant.raw.size();
+            for (int from = 0; cues.size() <= Song.MAX_CUES && from < Math.max(instant.steps.size(), instant.raw.size()); from += Cue.MAX_STEPS / 2) {
+                cues.add(new Cue(cues.size() + 1, Optional.empty(), new Anchor.OnBar(score.position(instant.tick)), part(instant.steps, from), part(instant.raw, from), Optional.empty(), false, false));
+            }
         }
 
         private static <T> List<T> part(List<T> all, int from) {
@@ -224,25 +257,36 @@ public record MidiImport(Song song, List<String> remarks) {
                 released++;
                 return;
             }
-            Collection<DeviceId> asked = named.filter(device -> !actions(device, message).isEmpty()).<Collection<DeviceId>>map(List::of).orElse(hearers);
-            boolean explained = false;
-            for (DeviceId device : asked) {
-                for (Action action : actions(device, message)) {
-                    explained = true;
-                    instant.steps.add(new Step(device, action));
-                    plan.rig().chart(device).messagesFor(action, channel(device)).ifPresent(all -> all.subList(0, all.size() - 1).forEach(instant.raw::remove));
+            List<Step> does = does(message, named);
+            for (Step step : does) {
+                instant.steps.add(step);
+                if (!remembering.isEmpty() && remembers(step.device())) {
+                    plan.rig().chart(step.device()).messagesFor(step.action(), channel(step.device())).ifPresent(all -> all.subList(0, all.size() - 1).forEach(instant.raw::remove));
                 }
             }
-            hearers.forEach(device -> heard.put(device, heard.getOrDefault(device, Heard.NOTHING).with(message)));
-            if (!explained) {
+            remembering.forEach(device -> heard.put(device, heard.getOrDefault(device, Heard.NOTHING).with(message)));
+            if (does.isEmpty()) {
                 instant.raw.add(message);
             }
         }
 
-        private List<Action> actions(DeviceId device, Message message) {
-            Chart chart = plan.rig().chart(device);
+        private List<Step> does(Message message, Optional<DeviceId> named) {
+            List<Step> asked = named.map(device -> steps(device, message)).orElse(List.of());
+            if (!asked.isEmpty()) {
+                return asked;
+            }
+            List<Step> always = plain.computeIfAbsent(message, m -> hearers.stream().filter(device -> !remembers(device)).flatMap(device -> steps(device, m).stream()).toList());
+            return remembering.isEmpty() ? always : Stream.concat(always.stream(), remembering.stream().flatMap(device -> steps(device, message).stream())).toList();
+        }
+
+        private boolean remembers(DeviceId device) {
+            return plan.rig().chart(device).remembers();
+        }
+
+        /** What a device would do, by its chart and by what it has heard. */
+        private List<Step> steps(DeviceId device, Message message) {
             boolean onItsChannel = !(message instanceof Message.Voice voice) || plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new).filter(set -> !set.equals(voice.channel())).isEmpty();
-            return chart.reactionsTo(message, heard.getOrDefault(device, Heard.NOTHING), onItsChannel);
+            return plan.rig().chart(device).reactionsTo(message, heard.getOrDefault(device, Heard.NOTHING), onItsChannel).stream().map(action -> new Step(device, action)).toList();
         }
 
         private Channel channel(DeviceId device) {
