@@ -42,8 +42,8 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
     private static final int GUTTER = 124;
     private static final int SECTION = 154;
     private static final int COLUMN = 99;
-    private static final int HEAD = 40;
-    private static final int WHOLE = 430;
+    private static final int HEAD = 14;
+    private static final int WHOLE = 426;
     private static final int LABEL = 22;
     private static final int LABEL_ROOM = 11;
     private static final int LINE_ROOM = 26;

@@ -63,7 +63,7 @@ class PromptPageTests {
         }
         assertThat(page.blocks().stream().filter(PromptPage.Block::vamp)).extracting(PromptPage.Block::name).containsExactly("Vamp");
         assertThat(page.lines()).isSortedAccordingTo(Comparator.comparingInt(PromptPage.Line::y));
-        assertThat(page.lines().getFirst()).isEqualTo(new PromptPage.Line(40, "1", "0:00.000", true));
+        assertThat(page.lines().getFirst()).isEqualTo(new PromptPage.Line(14, "1", "0:00.000", true));
         assertThat(page.lines().getLast().bar()).isEqualTo("end");
         assertThat(page.changes()).extracting(PromptPage.Change::words).containsExactly("tempo 92 to 76", "7/8, tempo 140", "4/4, tempo 92");
     }
