@@ -9,6 +9,9 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -46,6 +49,15 @@ class SongPagesTests {
         assertThat(answer.headers().firstValue("Content-Type").orElseThrow()).startsWith(type);
         assertThat(answer.headers().firstValue("Content-Disposition").orElseThrow()).startsWith("attachment; filename=");
         assertThat(new String(answer.body(), StandardCharsets.ISO_8859_1)).contains(words);
+    }
+
+    /** A long song with a press on every beat, and its release. */
+    @Test
+    void aLongCaptureFitsIntoItsAddress() throws IOException, InterruptedException {
+        String hits = IntStream.range(0, 2_000).mapToObj(i -> "%d-%d,%d-%du".formatted(i * 60, 1 + i % 5, i * 60 + 30, 1 + i % 5)).collect(Collectors.joining(","));
+        HttpResponse<byte[]> answer = get("/songs/the-slow-boats/capture?keys=quay-board&grid=0&hits=" + hits);
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(new String(answer.body(), StandardCharsets.UTF_8)).contains("Keep 2000 cues");
     }
 
     private HttpResponse<byte[]> get(String path) throws IOException, InterruptedException {
