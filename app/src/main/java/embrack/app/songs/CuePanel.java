@@ -37,10 +37,11 @@ import java.util.stream.Collectors;
  * @param times when it is sent and when its last effect has come
  * @param turns whether any of its steps turns something round
  * @param feet switches that somebody could press
+ * @param hasPlayer whether anything in the rig could send cues
  */
 record CuePanel(String path, int number, boolean isNew, String name, String at, String clock, String tie, Optional<Mark> mark, List<StepRow> steps, List<String> raw, String foot, List<String> times,
         boolean early, boolean canBeEarly, boolean turns, boolean leavesOff, String find, List<OfferRow> offers, int moreOffers, List<Choice> feet, List<FindingView> findings, int otherFindings,
-        List<String> cautions) {
+        List<String> cautions, boolean hasPlayer) {
 
     private static final int OFFERS_SHOWN = 8;
 
@@ -81,7 +82,7 @@ record CuePanel(String path, int number, boolean isNew, String name, String at, 
                 chosen.map(proof -> times(report, song, proof)).orElse(List.of()), cue.filter(Cue::early).isPresent(), cue.filter(c -> !(c.at() instanceof Anchor.Automatic) && !foot).isPresent(),
                 cue.filter(c -> c.steps().stream().anyMatch(step -> step.action().verb().turnsRound())).isPresent(), cue.filter(Cue::leavesOff).isPresent(), search,
                 offers.subList(0, Math.min(OFFERS_SHOWN, offers.size())), Math.max(0, offers.size() - OFFERS_SHOWN), feet(plan), about, all.size() - about.size(),
-                cue.map(c -> c.steps().stream().flatMap(step -> step.action().caution().stream()).distinct().toList()).orElse(List.of()));
+                cue.map(c -> c.steps().stream().flatMap(step -> step.action().caution().stream()).distinct().toList()).orElse(List.of()), player.isPresent());
     }
 
     /** Bar and beat of a cue, whatever it is tied to; what the player does for one without a place. */

@@ -125,6 +125,7 @@ class PromptPageTests {
         CuePanel fresh = CuePanel.of(Report.of(plan), plan.book().song(LANTERNS), new PromptLook(0, 0, 960, "17|1", "lantern-desk", ""), "/songs/lanterns");
         assertThat(fresh.isNew()).isTrue();
         assertThat(fresh.offers()).isNotEmpty().allMatch(offer -> offer.device().equals("lantern-desk"));
+        assertThat(fresh.hasPlayer()).isTrue();
         assertThat(fresh.moreOffers()).isPositive();
         assertThat(fresh.feet()).extracting(CuePanel.Choice::words).contains("Foot board A/3");
     }
