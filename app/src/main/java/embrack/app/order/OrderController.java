@@ -14,7 +14,6 @@ import embrack.core.plan.Edit;
 import embrack.core.plan.OrderEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
-import embrack.core.rig.DeviceId;
 import embrack.core.show.Item;
 import embrack.core.show.Running;
 import embrack.core.show.Show;
@@ -116,7 +115,7 @@ class OrderController {
     String part(@PathVariable RigId id, @PathVariable ShowId show, @PathVariable int part, @RequestParam Item item, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String length,
             @RequestParam(defaultValue = "") String key, @RequestParam Transition.Way way, @RequestParam(defaultValue = "") String time, @RequestParam(defaultValue = "") String padKey,
             @RequestParam(defaultValue = "") String padLength, @RequestParam(defaultValue = "") String press) {
-        return edit(id, show, part, new OrderEdit.DescribePart(show, part, item, name, length, key, way, time, padKey, padLength, press(press)));
+        return edit(id, show, part, new OrderEdit.DescribePart(show, part, item, name, length, key, way, time, padKey, padLength, SwitchAt.parse(press)));
     }
 
     @PostMapping("/{show}/roster")
@@ -179,11 +178,6 @@ class OrderController {
     private String edit(RigId id, ShowId show, int part, Edit edit) {
         rigs.edit(id, edit);
         return "redirect:/rigs/%s/order/%s%s".formatted(id, show, part > 0 ? "?part=" + part : "");
-    }
-
-    private static Optional<SwitchAt> press(String key) {
-        String[] pieces = key.split("\\.");
-        return pieces.length == 3 ? Optional.of(new SwitchAt(new DeviceId(pieces[0]), Integer.parseInt(pieces[1]), Integer.parseInt(pieces[2]))) : Optional.empty();
     }
 
     private static ResponseEntity<byte[]> file(ShowId show, String ending, String type, String text) {

@@ -21,7 +21,6 @@ import embrack.core.show.Stem;
 import embrack.core.show.StemAt;
 import embrack.core.show.Transition;
 import embrack.core.switches.Assignment;
-import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -136,7 +135,7 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
         List<Choice> ways = Stream.of(Transition.Way.values()).map(way -> new Choice(way.name(), way.words(), way == entry.transition().way())).toList();
         List<Choice> presses = new ArrayList<>(List.of(new Choice("", "nobody presses", entry.press().isEmpty())));
         for (Assignment assignment : plan.switches().assignments()) {
-            presses.add(new Choice(key(assignment.at()), plan.words(assignment.at()) + assignment.label().map(label -> ", " + label).orElse(""), entry.press().filter(assignment.at()::equals).isPresent()));
+            presses.add(new Choice(assignment.at().key(), plan.words(assignment.at()) + assignment.label().map(label -> ", " + label).orElse(""), entry.press().filter(assignment.at()::equals).isPresent()));
         }
         int place = running.show().order().indexOf(entry);
         return new PartPanel(entry.number(), place, running.show().order().size(), entry.name().text(), plays, entry.song().map(Object::toString).orElse(""), items, entry.micros() == 0 ? "" : Clock.brief(entry.micros()),
@@ -154,10 +153,6 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
         List<Key> fit = Key.dronesUnder(before.get(), next.get());
         return "From %s to %s (%s): %s".formatted(before.get(), next.get(), Key.words(before.get().semitonesTo(next.get())), fit.isEmpty() ? "no pad lies under both; fade it out and the next in"
                 : "pads that lie under both: " + Words.list(fit.stream().limit(4).toList()));
-    }
-
-    static String key(SwitchAt at) {
-        return "%s.%d.%d".formatted(at.board(), at.bank(), at.number());
     }
 
     private static List<Song> played(Plan plan, Show show) {

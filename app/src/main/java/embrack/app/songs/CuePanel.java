@@ -88,7 +88,7 @@ record CuePanel(String path, int number, boolean isNew, String name, String at, 
     /** Bar and beat of a cue, whatever it is tied to; what the player does for one without a place. */
     private static String music(Cue cue, Form form) {
         Score score = form.score();
-        return cue.at() instanceof Anchor.OnBar ? cue.at().text(score) : cue.at().micros(form).map(at -> score.text(score.position(score.tickAt(at)))).orElseGet(() -> cue.at().text(score));
+        return cue.at().tick(form).map(tick -> score.text(score.position(tick))).orElseGet(() -> cue.at().text(score));
     }
 
     private static String tie(Cue cue, Score score) {
@@ -98,7 +98,7 @@ record CuePanel(String path, int number, boolean isNew, String name, String at, 
     private static List<Choice> feet(Plan plan) {
         List<Choice> feet = new ArrayList<>();
         for (Assignment assignment : plan.switches().assignments()) {
-            feet.add(new Choice("%s.%d.%d".formatted(assignment.at().board(), assignment.at().bank(), assignment.at().number()),
+            feet.add(new Choice(assignment.at().key(),
                     "%s %s%d%s".formatted(plan.rig().name(assignment.at().board()), plan.board(assignment.at().board()).banks().size() > 1 ? plan.bankName(assignment.at()) + "/" : "", assignment.at().number(),
                             assignment.label().map(label -> ", " + label).orElse(""))));
         }

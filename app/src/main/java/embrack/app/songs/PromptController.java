@@ -22,7 +22,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -68,7 +67,7 @@ class PromptController {
     @PostMapping("/cues")
     String add(@PathVariable RigId id, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String device,
             @RequestParam(defaultValue = "") String action, @RequestParam(defaultValue = "") String along, @RequestParam(defaultValue = "") String foot) {
-        rigs.edit(id, new CueEdit.AddCue(song, at, action.isEmpty() ? List.of() : steps(device, action, along), foot(foot)));
+        rigs.edit(id, new CueEdit.AddCue(song, at, action.isEmpty() ? List.of() : steps(device, action, along), SwitchAt.parse(foot)));
         return toCue(id, song, look, room.song(id, song).nextNumber() - 1);
     }
 
@@ -177,10 +176,5 @@ class PromptController {
         List<Step> steps = new ArrayList<>(List.of(SongsController.step(new DeviceId(device), action)));
         Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(SongsController.step(new DeviceId(device), key)));
         return steps;
-    }
-
-    private static Optional<SwitchAt> foot(String key) {
-        String[] pieces = key.split("\\.");
-        return pieces.length == 3 ? Optional.of(new SwitchAt(new DeviceId(pieces[0]), Integer.parseInt(pieces[1]), Integer.parseInt(pieces[2]))) : Optional.empty();
     }
 }

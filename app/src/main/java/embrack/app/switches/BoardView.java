@@ -107,7 +107,7 @@ record BoardView(String id, String name, String facts, List<Tab> boards, List<Ta
         Assignment assignment = plan.switches().at(at);
         int room = plan.board(at.board()).labelCharacters();
         String shown = room == 0 ? "" : assignment.shortLabel().map(Object::toString).or(() -> assignment.label().map(l -> ShortForm.of(l, room))).orElse("");
-        return new Tile(at.number(), "%s.%d.%d".formatted(at.board(), at.bank(), at.number()), href(path, at), Played.text(plan, at),
+        return new Tile(at.number(), at.key(), href(path, at), Played.text(plan, at),
                 assignment.label().map(Object::toString).orElse(""), shown, does(plan, assignment), assignment.duty().map(Duty::words).orElse(""),
                 assignment.isFor(Duty.KILL) || assignment.isFor(Duty.SAFE), report.proof(at).map(proof -> Mark.of(proof.verdict())), selected.filter(at::equals).isPresent());
     }

@@ -88,7 +88,7 @@ record PanelView(String path, String key, int number, String label, Moment on, L
         List<Offer> offers = find.isBlank() ? List.of() : new Offers(plan).find(at, find);
         List<CompiledStep> steps = compiled.steps(on);
         String href = BoardView.href(path, at);
-        return new PanelView(href, "%s.%d.%d".formatted(at.board(), at.bank(), at.number()), at.number(), assignment.label().map(Object::toString).orElse(""), on,
+        return new PanelView(href, at.key(), at.number(), assignment.label().map(Object::toString).orElse(""), on,
                 moments(board, assignment, on, href), proof.map(p -> Mark.of(p.verdict())),
                 IntStream.range(0, steps.size()).mapToObj(i -> step(plan, at, i, steps.get(i))).toList(), byItself(compiled, on),
                 proof.map(PanelView::proven).orElse(""),

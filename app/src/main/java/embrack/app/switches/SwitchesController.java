@@ -178,11 +178,7 @@ class SwitchesController {
     }
 
     private static SwitchAt switchAt(String key) {
-        String[] pieces = key.split("\\.");
-        if (pieces.length != 3 || !pieces[1].matches("[1-9]\\d{0,2}") || !pieces[2].matches("[1-9]\\d{0,2}")) {
-            throw new Refused("to", "Copy a switch first: select it and press c.");
-        }
-        return new SwitchAt(new DeviceId(pieces[0]), Integer.parseInt(pieces[1]), Integer.parseInt(pieces[2]));
+        return SwitchAt.parse(key).orElseThrow(() -> new Refused("to", "Copy a switch first: select it and press c."));
     }
 
     private static Step step(DeviceId device, String action) {

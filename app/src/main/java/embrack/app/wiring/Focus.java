@@ -59,7 +59,7 @@ sealed interface Focus {
     }
 
     static String key(Assignment assignment) {
-        return "%s.%d.%d".formatted(assignment.at().board(), assignment.at().bank(), assignment.at().number());
+        return assignment.at().key();
     }
 
     /** The ways that the focus is about; the first of them the shortest. */

@@ -127,7 +127,7 @@ public sealed interface CueEdit extends Edit {
                 long by = micros != 0 ? micros : Math.round(score.exactMicros(score.exactTickAt(now) + ticks)) - now;
                 return new Anchor.OnClock(Math.max(0, now + by));
             }
-            long tick = at instanceof Anchor.OnBar bar ? score.tick(bar.at()) : score.tickAt(now);
+            long tick = at.tick(form).orElseThrow();
             return new Anchor.OnBar(score.position(Math.max(0, tick + ticks)));
         }
 
@@ -156,7 +156,7 @@ public sealed interface CueEdit extends Edit {
                 long target = grid == 0 ? Math.round(there / 1_000.0) * 1_000 : score.micros(score.snap(there, grid));
                 return target == now ? plan : new MoveCues(song, cues, 0, target - now).apply(plan);
             }
-            long tick = at instanceof Anchor.OnBar bar ? score.tick(bar.at()) : score.tickAt(now);
+            long tick = at.tick(old.form()).orElseThrow();
             long by = score.snap(there, grid) - tick;
             return by == 0 ? plan : new MoveCues(song, cues, by, 0).apply(plan);
         }
@@ -177,8 +177,7 @@ public sealed interface CueEdit extends Edit {
             int copied = 0;
             for (int number : new TreeSet<>(cues)) {
                 Cue cue = find(old, number);
-                long micros = cue.at().micros(form).orElseThrow(() -> new Refused("cues", "What comes on load, play, stop or loop lies in no section."));
-                long tick = cue.at() instanceof Anchor.OnBar bar ? form.score().tick(bar.at()) : form.score().tickAt(micros);
+                long tick = cue.at().tick(form).orElseThrow(() -> new Refused("cues", "What comes on load, play, stop or loop lies in no section."));
                 int section = form.sectionOf(form.score().position(tick).bar());
                 long inside = tick - form.score().tick(Position.bar(form.firstBar(section)));
                 for (int other = 0; other < form.sections().size(); other++) {

@@ -45,6 +45,11 @@ public sealed interface Anchor {
         };
     }
 
+    /** The tick at which it comes, the nearest for what is on the clock; empty for what the clock does not know. */
+    default Optional<Long> tick(Form form) {
+        return this instanceof OnBar bar ? Optional.of(form.score().tick(bar.at())) : micros(form).map(form.score()::tickAt);
+    }
+
     /** As it is typed and read back: "17|1", "1:23.456", "start of Verse 1", "on play". */
     default String text(Score score) {
         return switch (this) {

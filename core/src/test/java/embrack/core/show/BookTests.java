@@ -104,6 +104,13 @@ class BookTests {
     }
 
     @Test
+    void aSwitchIsReadBackFromItsKey() {
+        SwitchAt at = new SwitchAt(Sketch.at("foot-board 1").board(), 2, 10);
+        assertThat(SwitchAt.parse(at.key())).contains(at);
+        assertThat(Stream.of("", "foot-board", "foot-board.1", "foot-board.0.1", "foot-board.1.x", "Foot board.1.1", "foot-board.1.1000", "a.b.c").map(SwitchAt::parse)).allMatch(Optional::isEmpty);
+    }
+
+    @Test
     void aStemIsTurnedAndTurnedBack() {
         StemAt drums = new StemAt(new SongId("lanterns"), new TapeLabel("Drums"));
         Plan turned = new OrderEdit.TurnStem(Evening.SHOW, drums).apply(PLAN);

@@ -11,7 +11,6 @@ import embrack.core.plan.CompiledStep;
 import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Form;
 import embrack.core.show.Song;
@@ -147,7 +146,7 @@ public final class SongMidi {
             if (cue.sentMicros().isEmpty()) {
                 continue;
             }
-            long at = cue.leadMicros() == 0 && cue.cue().at() instanceof Anchor.OnBar bar ? song.form().score().tick(bar.at()) : song.form().score().tickAt(cue.sentMicros().get());
+            long at = cue.leadMicros() == 0 ? cue.cue().at().tick(song.form()).orElseThrow() : song.form().score().tickAt(cue.sentMicros().get());
             long waited = 0;
             for (CompiledStep step : cue.steps()) {
                 waited += step.step().waitMillis() * 1_000L;
