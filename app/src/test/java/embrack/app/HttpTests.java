@@ -38,10 +38,10 @@ class HttpTests {
 
     @Test
     void theSchemaIsServedAsItIsPublished() throws IOException, InterruptedException {
-        HttpResponse<String> response = send(HttpRequest.newBuilder(uri("/schema/plan-5.schema.json")));
+        HttpResponse<String> response = send(HttpRequest.newBuilder(uri("/schema/plan-6.schema.json")));
         assertThat(response.statusCode()).isEqualTo(200);
         assertThat(response.headers().firstValue("Content-Type")).contains("application/schema+json");
-        assertThat(response.body()).isEqualTo(Files.readString(Path.of("../docs/schema/plan-5.schema.json")));
+        assertThat(response.body()).isEqualTo(Files.readString(Path.of("../docs/schema/plan-6.schema.json")));
     }
 
     @Test

@@ -53,7 +53,7 @@ public final class ShowFaults {
                                 .edit(leavingOff(EBB, s, "on stop = old-desk toggle:scene-3")),
                         s -> s),
                 fault("every-song-too", "songs.sent-twice", Severity.LOOK, "Ebb, on play", "Every song sends something to Loop 2 of Guitar sounds then, and so does this one.",
-                        s -> s.edit(new SongEdit.SendAlways(List.of(play))).cues("ebb", "on play = guitar-sounds on:loop-2"), s -> s.edit(new SongEdit.SendAlways(List.of(play)))),
+                        s -> s.always(play).cues("ebb", "on play = guitar-sounds on:loop-2"), s -> s.always(play)),
                 fault("foot-and-cue", "songs.foot-against-cue", Severity.LOOK, "Lanterns, 19|2", "Foot board, bank A, switch 4 and a cue", s -> s.foot("lanterns", "19|2", "foot-board 4"),
                         s -> s.foot("lanterns", "23|1", "foot-board 4")),
                 fault("chase-runs-on", "songs.left-behind", Severity.LOOK, "Slow boats", "Auto run of Old desk, left by Ebb, is still on in Slow boats",
@@ -91,7 +91,7 @@ public final class ShowFaults {
                 fault("pad-too-short", "order.pad-short", Severity.LOOK, "First evening, Tale", "Its pad lasts 2:30; 2:00 of talk may become 4:00.", s -> s.edit(tale("", "2:30", Transition.Way.HARD)),
                         s -> s.edit(tale("", "20:00", Transition.Way.HARD))),
                 fault("stem-and-player", "order.stem-against-player", Severity.LOOK, "Lanterns, Drums", "Drums is played live tonight, and its stem sounds too.",
-                        s -> s.edit(new OrderEdit.SetRoster(Evening.SHOW, List.of("Drums"))).edit(new OrderEdit.TurnStem(Evening.SHOW, new StemAt(LANTERNS, new TapeLabel("Drums")))),
+                        s -> s.edit(new OrderEdit.SetRoster(Evening.SHOW, List.of("Drums"))).edit(new OrderEdit.TurnStem(Evening.SHOW, LANTERNS, "Drums", true)),
                         s -> s.edit(new OrderEdit.SetRoster(Evening.SHOW, List.of("Drums")))),
                 fault("hard-between-pads", "order.hard-between-pads", Severity.LOOK, "First evening, Tale", "One pad ends and the next begins at once",
                         s -> thanks(s.edit(tale("", "20:00", Transition.Way.HARD))), s -> thanks(s.edit(tale("", "20:00", Transition.Way.CROSSFADE)))),
@@ -106,7 +106,7 @@ public final class ShowFaults {
     private static Sketch thanks(Sketch sketch) {
         return sketch.edit(new OrderEdit.AddPart(Evening.SHOW, Item.ANNOUNCEMENT, "Thanks", "1:00"))
                 .edit(new OrderEdit.DescribePart(Evening.SHOW, 6, Item.ANNOUNCEMENT, "Thanks", "1:00", "", Transition.Way.HARD, "", "D", "20:00", Optional.empty()))
-                .edit(new OrderEdit.MovePart(Evening.SHOW, 6, 3));
+                .edit(new OrderEdit.MovePart(Evening.SHOW, 6, 4));
     }
 
     private static CueEdit leavingOff(SongId song, Sketch sketch, String cue) {

@@ -26,6 +26,7 @@ import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.rig.Sound;
+import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.switches.ControlAt;
@@ -58,6 +59,12 @@ public final class Sketch {
 
     public Sketch edit(Edit edit) {
         plan = edit.apply(plan);
+        return this;
+    }
+
+    /** Has every song send these. */
+    public Sketch always(Cue... cues) {
+        plan = plan.withBook(plan.book().withAlways(List.of(cues)));
         return this;
     }
 

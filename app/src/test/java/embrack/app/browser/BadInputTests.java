@@ -119,7 +119,7 @@ class BadInputTests extends AtTheBrowser {
         assertThat(hand.page.locator(".problems")).containsText("line 1, column");
         hand.importFile(Examples.muteBoard().replace("\"links\"", "\"ropes\"").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("links: is missing");
-        hand.importFile(Examples.muteBoard().replace("\"version\" : 5", "\"version\" : 7").getBytes(StandardCharsets.UTF_8));
+        hand.importFile(Examples.muteBoard().replace("\"version\" : 6", "\"version\" : 7").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("written by a newer Embrack");
         hand.importFile(new byte[20 << 20]);
         assertThat(hand.page.locator(".problems")).containsText("has 16.0 MB or more; a plan has at most 16 MB");

@@ -9,6 +9,7 @@ import embrack.core.name.Words;
 import embrack.core.text.Cursor;
 import embrack.core.text.Fault;
 import embrack.core.text.Problem;
+import embrack.core.text.Prose;
 import embrack.core.text.Span;
 import embrack.core.text.Spelling;
 import java.util.ArrayList;
@@ -58,11 +59,11 @@ final class ChartParser {
     private void readLine(String content) {
         line++;
         Cursor cursor = Cursor.of(content);
-        if (cursor.isAtEnd()) {
-            return;
-        }
         try {
-            readLine(cursor);
+            Prose.requireLine(content);
+            if (!cursor.isAtEnd()) {
+                readLine(cursor);
+            }
         } catch (Fault fault) {
             problems.add(fault.inLine(line));
         }

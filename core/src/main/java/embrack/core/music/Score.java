@@ -20,7 +20,12 @@ public final class Score {
 
     private static final Pattern PLACE = Pattern.compile("(\\d{1,4})(?:\\s*[|.]\\s*(\\d{1,2})(?:\\s*\\|\\s*(?:(\\d{1,4})\\s*/\\s*(\\d{1,4})|(0?[.,]\\d{1,4})))?)?");
     private static final double MICROS_PER_MINUTE = 60_000_000;
-    private static final int MAX_BAR = 9_999;
+
+    /** The last bar that music can have. */
+    public static final int MAX_BAR = 9_999;
+
+    /** As many changes of metre, and as many of tempo, as a score may have. */
+    public static final int MAX_CHANGES = 1_000;
 
     private final List<MetreChange> metres;
     private final List<TempoChange> tempos;
@@ -50,6 +55,10 @@ public final class Score {
      * @param tempos sorted or not; 120 until the first, the last of one position counts
      */
     public Score(List<MetreChange> metres, List<TempoChange> tempos) {
+        if (metres.size() > MAX_CHANGES || tempos.size() > MAX_CHANGES) {
+            throw new IllegalArgumentException("A song has at most %d changes of metre and %1$d of tempo; here are %d and %d."
+                    .formatted(MAX_CHANGES, metres.size(), tempos.size()));
+        }
         TreeMap<Integer, MetreChange> byBar = new TreeMap<>();
         metres.forEach(change -> byBar.put(change.bar(), change));
         byBar.putIfAbsent(1, new MetreChange(1, Metre.COMMON));
@@ -119,7 +128,7 @@ public final class Score {
             stretch = next.tick() <= tick ? next : stretch;
         }
         long inside = Math.max(0, tick) - stretch.tick();
-        int bars = (int) (inside / stretch.metre().ticksPerBar());
+        int bars = (int) Math.min(Integer.MAX_VALUE / 2, inside / stretch.metre().ticksPerBar());
         return new Position(stretch.bar() + bars, (int) (inside % stretch.metre().ticksPerBar()));
     }
 

@@ -22,6 +22,9 @@ import java.util.function.UnaryOperator;
 /** Changes to the cues of one song. */
 public sealed interface CueEdit extends Edit {
 
+    /** Farther than any cue can be moved, in ticks. */
+    long MOST_TICKS = 100_000_000L;
+
     SongId song();
 
     /** Adds a cue; {@code at} as it is typed, see {@link Anchor#parse}. Steps may be none; then {@code foot} says which switch is pressed. */
@@ -105,6 +108,7 @@ public sealed interface CueEdit extends Edit {
 
     /**
      * Moves cues together. What is tied to a bar moves by ticks and stays on bars; what is tied to the clock, by the clock.
+     * They keep their distances: none comes before the start, the first is put there at most.
      *
      * @param ticks how far, {@link Position#TICKS_PER_QUARTER} to the quarter, for cues on bars and sections
      * @param micros how far, for cues on the clock; 0 for as long as the ticks take there
@@ -112,23 +116,31 @@ public sealed interface CueEdit extends Edit {
     record MoveCues(SongId song, Collection<Integer> cues, long ticks, long micros) implements CueEdit {
         @Override
         public Plan apply(Plan plan) {
-            Song changed = SongEdit.find(plan, song);
-            for (int number : new TreeSet<>(cues)) {
-                Cue cue = find(changed, number);
-                changed = changed.withCue(cue.withAnchor(moved(changed.form(), cue.at())));
-            }
-            return with(plan, changed);
+            Song old = SongEdit.find(plan, song);
+            Form form = old.form();
+            List<Cue> moving = new TreeSet<>(cues).stream().map(number -> find(old, number)).toList();
+            long first = moving.stream().mapToLong(cue -> now(form, cue)).min().orElse(0);
+            long byTicks = Math.clamp(ticks, -(long) Math.floor(form.score().exactTickAt(first)), MOST_TICKS);
+            long byMicros = Math.clamp(micros, -first, Anchor.MAX_MICROS);
+            return Typed.accepted("cues", () -> {
+                Song changed = old;
+                for (Cue cue : moving) {
+                    changed = changed.withCue(cue.withAnchor(ticks != 0 ? moved(form, cue, byTicks) : new Anchor.OnClock(now(form, cue) + byMicros)));
+                }
+                return with(plan, changed);
+            });
         }
 
-        private Anchor moved(Form form, Anchor at) {
-            long now = at.micros(form).orElseThrow(() -> new Refused("cues", "What comes on load, play, stop or loop has no place to be moved from."));
+        private static Anchor moved(Form form, Cue cue, long by) {
             Score score = form.score();
-            if (at instanceof Anchor.OnClock || ticks == 0) {
-                long by = micros != 0 ? micros : Math.round(score.exactMicros(score.exactTickAt(now) + ticks)) - now;
-                return new Anchor.OnClock(Math.max(0, now + by));
+            if (cue.at() instanceof Anchor.OnClock at) {
+                return new Anchor.OnClock(Math.max(0, Math.round(score.exactMicros(score.exactTickAt(at.micros()) + by))));
             }
-            long tick = at.tick(form).orElseThrow();
-            return new Anchor.OnBar(score.position(Math.max(0, tick + ticks)));
+            return new Anchor.OnBar(score.position(cue.at().tick(form).orElseThrow() + by));
+        }
+
+        private static long now(Form form, Cue cue) {
+            return cue.at().micros(form).orElseThrow(() -> new Refused("cues", "What comes on load, play, stop or loop has no place to be moved from."));
         }
 
         @Override

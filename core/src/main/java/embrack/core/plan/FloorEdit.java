@@ -8,8 +8,11 @@ import embrack.core.switches.Assignment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -102,12 +105,12 @@ public sealed interface FloorEdit extends Edit {
     record CopyBank(DeviceId board, int from, int to) implements FloorEdit {
         @Override
         public Plan apply(Plan plan) {
-            Typed.device("to", plan, board);
-            Board shape = plan.board(board);
+            Board shape = boardOf("from", plan, board);
+            require(plan, "from", board, from, 1);
+            require(plan, "to", board, to, 1);
             Switches changed = plan.switches();
             for (int number = 1; number <= shape.switches(); number++) {
                 SwitchAt target = new SwitchAt(board, to, number);
-                require(plan, target);
                 changed = changed.with(plan.switches().at(new SwitchAt(board, from, number)).movedTo(target));
             }
             return plan.withSwitches(changed).settled();
@@ -126,8 +129,8 @@ public sealed interface FloorEdit extends Edit {
     record TakeOver(DeviceId from, DeviceId to) implements FloorEdit {
         @Override
         public Plan apply(Plan plan) {
-            Typed.device("to", plan, from);
-            Typed.device("to", plan, to);
+            boardOf("with", plan, from);
+            boardOf("with", plan, to);
             Switches changed = plan.switches();
             for (Assignment assignment : plan.switches().of(from)) {
                 Optional<SwitchAt> room = room(plan, changed, assignment.at());
@@ -194,18 +197,28 @@ public sealed interface FloorEdit extends Edit {
         require(plan, to);
         List<SwitchAt> places = all(to.board(), plan.board(to.board()));
         int first = places.indexOf(to);
-        SwitchAt anchor = from.getFirst();
-        int columns = plan.board(anchor.board()).switches();
         Switches changed = left;
-        for (SwitchAt at : from) {
-            int offset = at.board().equals(anchor.board()) ? (at.bank() - anchor.bank()) * columns + at.number() - anchor.number() : from.indexOf(at);
-            if (first + offset >= places.size()) {
-                throw new Refused("to", "%s has no room for %s from there on.".formatted(plan.rig().name(to.board()), Words.count(from.size(), "switch")));
+        int free = first;
+        for (List<SwitchAt> ofOneBoard : byBoard(from)) {
+            SwitchAt anchor = ofOneBoard.getFirst();
+            int columns = plan.board(anchor.board()).switches();
+            int start = free;
+            for (SwitchAt at : ofOneBoard) {
+                int place = start + (at.bank() - anchor.bank()) * columns + at.number() - anchor.number();
+                if (place >= places.size()) {
+                    throw new Refused("to", "%s has no room for %s from there on.".formatted(plan.rig().name(to.board()), Words.count(from.size(), "switch")));
+                }
+                changed = changed.with(plan.switches().at(at).movedTo(places.get(place)));
+                free = place + 1;
             }
-            changed = changed.with(plan.switches().at(at).movedTo(places.get(first + offset)));
         }
         Switches all = changed;
         return Typed.accepted("to", () -> plan.withSwitches(all).settled());
+    }
+
+    /** Sorted switches, those of each board together: they keep their distances, and each board follows the one before. */
+    private static Collection<List<SwitchAt>> byBoard(List<SwitchAt> sorted) {
+        return sorted.stream().distinct().collect(Collectors.groupingBy(SwitchAt::board, LinkedHashMap::new, Collectors.toList())).values();
     }
 
     private static List<SwitchAt> all(DeviceId board, Board shape) {
@@ -218,7 +231,16 @@ public sealed interface FloorEdit extends Edit {
     }
 
     private static void require(Plan plan, SwitchAt at) {
-        Typed.device("to", plan, at.board());
-        Typed.accepted("to", () -> Plan.requireOnBoard(plan.rig(), at));
+        require(plan, "to", at.board(), at.bank(), at.number());
+    }
+
+    private static void require(Plan plan, String field, DeviceId board, int bank, int number) {
+        Typed.device(field, plan, board);
+        Typed.accepted(field, () -> Plan.requireOnBoard(plan.rig(), new SwitchAt(board, bank, number)));
+    }
+
+    private static Board boardOf(String field, Plan plan, DeviceId box) {
+        Typed.device(field, plan, box);
+        return Typed.accepted(field, () -> plan.board(box));
     }
 }

@@ -10,11 +10,14 @@ import embrack.core.name.Words;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.show.Book;
 import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Switches;
+import embrack.core.switches.Travel;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -88,39 +91,64 @@ public sealed interface GearEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Device gone = Typed.device("device", plan, device);
-            List<Assignment> users = plan.switches().using(device);
-            List<TapeLabel> songs = plan.book().songs().stream().filter(song -> song.uses(device)).map(Song::title).toList();
-            if (!songs.isEmpty() && !withSteps) {
-                throw new Refused("device", "%s is still used by cues of %s. Remove those first, or remove the box with its steps.".formatted(gone.name(), Words.list(songs)));
-            }
-            if (!users.isEmpty() && !withSteps) {
-                throw new Refused("device", "%s is still used by %s. Remove those steps first, or remove the box with its steps."
-                        .formatted(gone.name(), plan.words(users.stream().map(Assignment::at).toList())));
+            if (!withSteps) {
+                refuseWhileUsed(plan, gone);
             }
             return new Plan(plan.rig().withoutDevice(device), plan.switches().without(device), plan.schools(), plan.book().without(device));
         }
 
+        private void refuseWhileUsed(Plan plan, Device gone) {
+            List<TapeLabel> songs = plan.book().songs().stream().filter(song -> song.uses(device)).map(Song::title).toList();
+            List<Assignment> users = plan.switches().using(device);
+            List<Travel> movers = plan.switches().moving(device).stream().filter(travel -> !travel.at().box().equals(device)).toList();
+            Optional<String> by = !songs.isEmpty() ? Optional.of("cues of " + Words.list(songs))
+                    : !users.isEmpty() ? Optional.of(plan.words(users.stream().map(Assignment::at).toList()))
+                    : !movers.isEmpty() ? Optional.of(Words.list(movers.stream().map(travel -> plan.words(travel.at())).toList()))
+                    : plan.book().always().stream().anyMatch(cue -> cue.uses(device)) ? Optional.of("what every song sends") : Optional.empty();
+            by.ifPresent(words -> {
+                throw new Refused("device", "%s is still used by %s. Remove those steps first, or remove the box with its steps.".formatted(gone.name(), words));
+            });
+        }
+
         @Override
         public String summary(Plan before) {
-            return "Remove " + before.rig().name(device);
+            String gone = gone(before, device);
+            return "Remove %s%s".formatted(before.rig().name(device), gone.isEmpty() ? "" : ", and with it " + gone);
         }
 
         /** What goes with a device that is removed, in a sentence; empty when nothing does. */
         public static String goesWith(Plan plan, DeviceId device) {
-            Rig left = plan.rig().withoutDevice(device);
-            int links = plan.rig().links().size() - left.links().size();
-            long steps = plan.switches().assignments().stream().filter(a -> !a.at().board().equals(device))
-                    .flatMap(a -> a.steps().stream()).filter(step -> step.device().equals(device)).count();
-            int switches = plan.switches().of(device).size();
-            int cues = (int) plan.book().cues().stream().filter(cue -> cue.uses(device)).count();
-            int apps = plan.rig().appsIn(device).size();
-            List<String> gone = Stream.of(count(links, "link"), count((int) steps, "step"), count(switches, "planned switch"), count(cues, "cue"),
-                    apps == 0 ? "" : "the home of " + count(apps, "app")).filter(words -> !words.isEmpty()).toList();
-            return gone.isEmpty() ? "" : "With it go %s. Undo brings all of it back.".formatted(Words.list(gone));
+            String gone = gone(plan, device);
+            return gone.isEmpty() ? "" : "With it go %s. Undo brings all of it back.".formatted(gone);
         }
 
-        private static String count(int number, String noun) {
-            return number == 0 ? "" : Words.count(number, noun);
+        private static String gone(Plan plan, DeviceId device) {
+            Rig left = plan.rig().withoutDevice(device);
+            Switches switches = plan.switches();
+            Book book = plan.book();
+            long steps = switches.assignments().stream().filter(a -> !a.at().board().equals(device))
+                    .flatMap(a -> a.steps().stream()).filter(step -> step.device().equals(device)).count();
+            long levels = switches.travels().stream().filter(t -> !t.at().box().equals(device))
+                    .flatMap(t -> t.targets().stream()).filter(target -> target.device().equals(device)).count();
+            long cues = book.songs().stream().flatMap(song -> song.cues().stream()).filter(cue -> cue.uses(device)).count();
+            long always = book.always().stream().filter(cue -> cue.uses(device)).count();
+            long presses = book.shows().stream().flatMap(show -> show.order().stream())
+                    .filter(entry -> entry.press().filter(at -> at.board().equals(device)).isPresent()).count();
+            int apps = plan.rig().appsIn(device).size();
+            return Words.list(Stream.of(count(plan.rig().links().size() - left.links().size(), "link"),
+                    count(plan.rig().pairs().size() - left.pairs().size(), "stand-in"), count(steps, "step"),
+                    count(levels, "level of a treadle, fader or knob", "levels of treadles, faders or knobs"),
+                    count(switches.of(device).size(), "planned switch"), count(switches.travelsOf(device).size(), "planned control"), count(cues, "cue"),
+                    count(always, "thing that every song sends", "things that every song sends"), count(presses, "press in the order", "presses in the order"),
+                    apps == 0 ? "" : "the home of " + Words.count(apps, "app")).filter(words -> !words.isEmpty()).toList());
+        }
+
+        private static String count(long number, String noun) {
+            return number == 0 ? "" : Words.count((int) number, noun);
+        }
+
+        private static String count(long number, String one, String several) {
+            return number == 0 ? "" : number == 1 ? "1 " + one : number + " " + several;
         }
     }
 
@@ -213,6 +241,22 @@ public sealed interface GearEdit extends Edit {
         private Model find(Plan plan) {
             return plan.rig().models().stream().filter(m -> m.id().equals(model)).findFirst()
                     .orElseThrow(() -> new Refused("model", "No box in the rig uses that model any more."));
+        }
+    }
+
+    /** Has the rig take another description of the model of a box, as long as the box is of that model. */
+    record DescribeAnew(DeviceId device, Model model) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            if (!Typed.device("model", plan, device).model().equals(model.id())) {
+                throw new Refused("model", "This box is no longer %s; other hardware does its job.".formatted(Words.a(model.name())));
+            }
+            return new ReplaceModel(model).apply(plan);
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return new ReplaceModel(model).summary(before);
         }
     }
 

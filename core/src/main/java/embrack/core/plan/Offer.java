@@ -2,6 +2,7 @@ package embrack.core.plan;
 
 import embrack.core.switches.Step;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * An action that a person can pick for a switch.
@@ -14,5 +15,10 @@ public record Offer(String words, Step step, CompiledStep compiled, List<Step> a
 
     public Offer {
         along = List.copyOf(along);
+    }
+
+    /** What is added when it is picked: the action and what has to come with it. */
+    public List<Step> steps() {
+        return Stream.concat(Stream.of(step), along.stream()).toList();
     }
 }

@@ -47,7 +47,7 @@ public sealed interface OrderEdit extends Edit {
             Show old = find(plan, show);
             TapeLabel label = Typed.label("name", name);
             Optional<Day> date = Typed.optional("day", day, Day::parse);
-            return plan.withBook(plan.book().with(new Show(Typed.freeId(label, ShowId::new, id -> plan.book().find(id).isEmpty()), label, date, old.start(), old.slot(), old.order(), old.present(), old.turned())));
+            return plan.withBook(plan.book().with(new Show(Typed.freeId(label, ShowId::new, id -> plan.book().find(id).isEmpty()), label, date, old.start(), old.slot(), old.order(), old.present(), old.turned(), old.lastPart())));
         }
 
         @Override
@@ -78,7 +78,7 @@ public sealed interface OrderEdit extends Edit {
             Optional<Day> date = Typed.optional("day", day, Day::parse);
             Optional<TimeOfDay> time = Typed.optional("start", start, TimeOfDay::parse);
             long room = Typed.optional("slot", slot, Clock::parse).orElse(0L);
-            return change(plan, show, "slot", old -> new Show(show, label, date, time, room, old.order(), old.present(), old.turned()));
+            return change(plan, show, "slot", old -> new Show(show, label, date, time, room, old.order(), old.present(), old.turned(), old.lastPart()));
         }
 
         @Override
@@ -120,15 +120,18 @@ public sealed interface OrderEdit extends Edit {
         }
     }
 
-    /** Moves a part to another place, counted from 0. */
-    record MovePart(ShowId show, int part, int to) implements OrderEdit {
+    /** Moves a part in front of another one; {@code before} is that one's number, 0 for the end. */
+    record MovePart(ShowId show, int part, int before) implements OrderEdit {
         @Override
         public Plan apply(Plan plan) {
             return change(plan, show, "part", old -> {
                 Entry moved = partOf(old, part);
+                if (part == before) {
+                    return old;
+                }
                 List<Entry> others = new ArrayList<>(old.order());
                 others.remove(moved);
-                others.add(Math.clamp(to, 0, others.size()), moved);
+                others.add(before == 0 ? others.size() : others.indexOf(partOf(old, before)), moved);
                 return old.withOrder(others);
             });
         }
@@ -205,17 +208,19 @@ public sealed interface OrderEdit extends Edit {
         }
     }
 
-    /** Has a stem be the other way round than the roster says, or as it says again. */
-    record TurnStem(ShowId show, StemAt stem) implements OrderEdit {
+    /** Has a stem be the other way round than the roster says, or, not {@code round}, as it says again; {@code name} as typed. */
+    record TurnStem(ShowId show, SongId of, String name, boolean round) implements OrderEdit {
         @Override
         public Plan apply(Plan plan) {
-            Song song = SongEdit.find(plan, stem.song());
+            Song song = SongEdit.find(plan, of);
+            StemAt stem = new StemAt(of, Typed.label("stem", name));
             if (song.stems().stream().noneMatch(s -> s.name().equals(stem.stem()))) {
                 throw new Refused("stem", "%s has no stem of that name.".formatted(song.title()));
             }
             return change(plan, show, "stem", old -> {
                 SortedSet<StemAt> turned = new TreeSet<>(old.turned());
-                if (!turned.remove(stem)) {
+                turned.remove(stem);
+                if (round) {
                     turned.add(stem);
                 }
                 return old.withTurned(turned);
@@ -224,7 +229,7 @@ public sealed interface OrderEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return "Turn %s of %s round".formatted(stem.stem(), SongEdit.titleOf(before, stem.song()));
+            return "Turn %s of %s %s".formatted(name.strip(), SongEdit.titleOf(before, of), round ? "round" : "back");
         }
     }
 

@@ -11,10 +11,13 @@ import embrack.core.show.Cue;
 import embrack.core.show.Form;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
+import embrack.core.show.When;
 import embrack.core.show.text.SongReading;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /** Changes to songs as wholes. */
 public sealed interface SongEdit extends Edit {
@@ -33,11 +36,6 @@ public sealed interface SongEdit extends Edit {
         public String summary(Plan before) {
             return "Add the song " + title.strip();
         }
-
-        /** The id that the new song has in a plan made by this edit. */
-        public SongId idIn(Plan after) {
-            return after.book().songs().getLast().id();
-        }
     }
 
     /** Adds a song that was read from a file; numbered when another one is called that. */
@@ -50,7 +48,7 @@ public sealed interface SongEdit extends Edit {
                 title = new TapeLabel(song.title().text().substring(0, Math.min(song.title().text().length(), TapeLabel.MAX_LENGTH - tail.length())).strip() + tail);
             }
             Song fresh = new Song(Typed.freeId(title, SongId::new, id -> plan.book().find(id).isEmpty()), title, song.place(), song.played(), song.original(), song.recorded(), song.trims(), song.leadInBars(),
-                    song.form(), song.stems(), song.notes(), song.player(), song.cues());
+                    song.form(), song.stems(), song.notes(), song.player(), song.cues(), 0);
             return Typed.accepted("file", () -> plan.withBook(plan.book().with(fresh)).settled());
         }
 
@@ -95,7 +93,7 @@ public sealed interface SongEdit extends Edit {
             Optional<DeviceId> device = Typed.optional("player", player, DeviceId::new);
             device.ifPresent(id -> requirePlayer(plan, id));
             Song changed = Typed.accepted(start + end >= old.form().length() ? "trimEnd" : bars > 16 || bars < 0 ? "leadIn" : notes.length() > Song.MAX_NOTES ? "notes" : "place",
-                    () -> new Song(song, label, number, playedKey, originalKey, old.recorded(), new Song.Trims(start, end), bars, old.form(), old.stems(), notes.strip(), device, old.cues()));
+                    () -> new Song(song, label, number, playedKey, originalKey, old.recorded(), new Song.Trims(start, end), bars, old.form(), old.stems(), notes.strip(), device, old.cues(), old.lastCue()));
             return Typed.accepted("title", () -> plan.withBook(plan.book().with(changed)).settled());
         }
 
@@ -155,16 +153,43 @@ public sealed interface SongEdit extends Edit {
         }
     }
 
-    /** Changes what every song sends by itself. */
-    record SendAlways(List<Cue> cues) implements SongEdit {
+    /** Has every song send, at a moment, the first thing that a search finds. */
+    record SendAlways(When when, String find) implements SongEdit {
         @Override
         public Plan apply(Plan plan) {
-            return Typed.accepted("step", () -> plan.withBook(plan.book().withAlways(cues)).settled());
+            DeviceId player = plan.players().stream().findFirst().orElseThrow(() -> new Refused("find", "Add a track player in Gear first."));
+            if (find.isBlank()) {
+                throw new Refused("find", "Write what every song should send, such as: scene 1.");
+            }
+            Offer offer = new Offers(plan).find(player, find).stream().findFirst()
+                    .orElseThrow(() -> new Refused("find", "No box in the rig can do that. Try fewer letters."));
+            Book book = plan.book();
+            List<Cue> cues = new ArrayList<>(book.always());
+            cues.add(new Cue(book.lastAlways() + 1, new Anchor.Automatic(when), offer.steps()));
+            return Typed.accepted("find", () -> plan.withBook(book.withAlways(cues)).settled());
         }
 
         @Override
         public String summary(Plan before) {
-            return "Change what every song sends";
+            return "Every song sends %s %s".formatted(find.strip(), when.words());
+        }
+    }
+
+    /** Has songs no longer send by themselves what was given that number. */
+    record SendNoMore(int number) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            List<Cue> left = plan.book().always().stream().filter(cue -> cue.number() != number).toList();
+            if (left.size() == plan.book().always().size()) {
+                throw new Refused("find", "Songs no longer send that.");
+            }
+            return plan.withBook(plan.book().withAlways(left)).settled();
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Songs no longer send " + before.book().always().stream().filter(cue -> cue.number() == number)
+                    .flatMap(cue -> cue.steps().stream()).map(before::words).collect(Collectors.joining(", "));
         }
     }
 

@@ -110,6 +110,25 @@ public sealed interface SwitchEdit extends Edit {
         }
     }
 
+    /** Has a switch do everything that a search finds, after all that it does already. */
+    record AddFound(SwitchAt at, Moment moment, String find) implements SwitchEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("step", plan, at.board());
+            Typed.accepted("step", () -> Plan.requireOnBoard(plan.rig(), at));
+            List<Step> found = new Offers(plan).find(at, find).stream().flatMap(offer -> offer.steps().stream()).distinct().toList();
+            if (found.isEmpty()) {
+                throw new Refused("step", "No box in the rig can do that. Try fewer letters.");
+            }
+            return new AddSteps(at, moment, found).apply(plan);
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s: add all of \"%s\"".formatted(before.words(at), find.strip());
+        }
+    }
+
     /** Has a press do one more thing, after all that it does already. */
     record AddStep(SwitchAt at, Step step) implements SwitchEdit {
         @Override
@@ -186,7 +205,7 @@ public sealed interface SwitchEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             List<Step> all = plan.switches().at(at).steps(moment);
-            if (index >= all.size() || !plan.switches().at(to).isBlank()) {
+            if (index < 0 || index >= all.size() || !plan.switches().at(to).isBlank()) {
                 throw new Refused("step", "This was changed meanwhile. Look again and repeat.");
             }
             Plan less = change(plan, at, "step", a -> a.withSteps(moment, all.subList(0, index)));

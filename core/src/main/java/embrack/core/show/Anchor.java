@@ -13,6 +13,11 @@ public sealed interface Anchor {
 
     /** A bar and beat: it stays there when the tempo changes. */
     record OnBar(Position at) implements Anchor {
+        public OnBar {
+            if (at.bar() > Score.MAX_BAR) {
+                throw new IllegalArgumentException("The last bar that a cue can be tied to is %d, was %d.".formatted(Score.MAX_BAR, at.bar()));
+            }
+        }
     }
 
     /** The clock of the song, microseconds from bar 1: it stays there when the tempo changes. 0 or more. */

@@ -18,10 +18,11 @@ import java.util.Set;
  * @param songs in the order in which they were added
  * @param always automatic cues that every song sends beside its own
  * @param shows the newest last
+ * @param lastAlways the highest number that a cue of every song ever had, also one that is gone
  */
-public record Book(List<Song> songs, List<Cue> always, List<Show> shows) {
+public record Book(List<Song> songs, List<Cue> always, List<Show> shows, int lastAlways) {
 
-    public static final Book EMPTY = new Book(List.of(), List.of(), List.of());
+    public static final Book EMPTY = new Book(List.of(), List.of(), List.of(), 0);
 
     /** As many songs as a book may have. */
     public static final int MAX_SONGS = 500;
@@ -30,6 +31,7 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows) {
         songs = List.copyOf(songs);
         always = List.copyOf(always);
         shows = List.copyOf(shows);
+        lastAlways = Math.max(lastAlways, always.stream().mapToInt(Cue::number).max().orElse(0));
         Set<SongId> ids = new HashSet<>();
         for (Song song : songs) {
             if (!ids.add(song.id())) {
@@ -55,6 +57,11 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows) {
         }
     }
 
+    /** A book in which no cue of every song has gone yet. */
+    public Book(List<Song> songs, List<Cue> always, List<Show> shows) {
+        this(songs, always, shows, 0);
+    }
+
     public Optional<Song> find(SongId id) {
         return songs.stream().filter(song -> song.id().equals(id)).findFirst();
     }
@@ -78,7 +85,7 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows) {
     }
 
     public boolean isEmpty() {
-        return songs.isEmpty() && shows.isEmpty() && always.isEmpty();
+        return equals(EMPTY);
     }
 
     /** With a song in the place of the one of its id, or behind all others. */
@@ -88,7 +95,7 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows) {
         if (find(song.id()).isEmpty()) {
             changed.add(song);
         }
-        return new Book(changed, always, shows);
+        return new Book(changed, always, shows, lastAlways);
     }
 
     /** With a show in the place of the one of its id, or behind all others. */
@@ -98,26 +105,26 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows) {
         if (find(show.id()).isEmpty()) {
             changed.add(show);
         }
-        return new Book(songs, always, changed);
+        return new Book(songs, always, changed, lastAlways);
     }
 
     public Book withAlways(List<Cue> others) {
-        return new Book(songs, others, shows);
+        return new Book(songs, others, shows, lastAlways);
     }
 
     /** Without a song, in all shows. */
     public Book without(SongId song) {
-        return new Book(songs.stream().filter(s -> !s.id().equals(song)).toList(), always, shows.stream().map(show -> show.without(song)).toList());
+        return new Book(songs.stream().filter(s -> !s.id().equals(song)).toList(), always, shows.stream().map(show -> show.without(song)).toList(), lastAlways);
     }
 
     public Book without(ShowId show) {
-        return new Book(songs, always, shows.stream().filter(s -> !s.id().equals(show)).toList());
+        return new Book(songs, always, shows.stream().filter(s -> !s.id().equals(show)).toList(), lastAlways);
     }
 
     /** Without a device: no steps on it, no press of its switches. */
     public Book without(DeviceId device) {
         return new Book(songs.stream().map(song -> song.uses(device) ? song.without(device) : song).toList(),
-                always.stream().map(cue -> cue.without(device)).filter(cue -> !cue.isEmpty()).toList(), shows.stream().map(show -> show.without(device)).toList());
+                always.stream().map(cue -> cue.without(device)).filter(cue -> !cue.isEmpty()).toList(), shows.stream().map(show -> show.without(device)).toList(), lastAlways);
     }
 
     /** Devices of a rig that can play songs and send cues, in its order. */

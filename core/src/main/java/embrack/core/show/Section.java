@@ -1,6 +1,7 @@
 package embrack.core.show;
 
 import embrack.core.name.TapeLabel;
+import embrack.core.text.Prose;
 import java.util.List;
 import java.util.Locale;
 
@@ -28,6 +29,8 @@ public record Section(TapeLabel name, int bars, String guide, int passes, boolea
             throw new IllegalArgumentException("A vamp is played 1 to %d times, anything else once.".formatted(MAX_PASSES));
         }
         lines = List.copyOf(lines);
+        Prose.require("what the guide says", guide);
+        lines.forEach(line -> Prose.require("a line", line));
     }
 
     /** A section that is played once, without words. */

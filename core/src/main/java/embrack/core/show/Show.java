@@ -16,8 +16,9 @@ import java.util.TreeSet;
  * @param slot how long it may take from there, microseconds; 0 for as long as it likes
  * @param present the parts that somebody plays live tonight: "Drums"
  * @param turned stems that sound although somebody plays their part, or are silent although nobody does
+ * @param lastPart the highest number that a part ever had, also one that is gone; at least that of the parts that are there
  */
-public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOfDay> start, long slot, List<Entry> order, SortedSet<TapeLabel> present, SortedSet<StemAt> turned) {
+public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOfDay> start, long slot, List<Entry> order, SortedSet<TapeLabel> present, SortedSet<StemAt> turned, int lastPart) {
 
     /** As many parts as a show may have. */
     public static final int MAX_ENTRIES = 300;
@@ -38,11 +39,12 @@ public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOf
                 throw new IllegalArgumentException("part %d of \"%s\" is there twice".formatted(entry.number(), name));
             }
         }
+        lastPart = Math.max(lastPart, numbers.isEmpty() ? 0 : numbers.last());
     }
 
     /** A show without parts. */
     public static Show empty(ShowId id, TapeLabel name) {
-        return new Show(id, name, Optional.empty(), Optional.empty(), 0, List.of(), Collections.emptySortedSet(), Collections.emptySortedSet());
+        return new Show(id, name, Optional.empty(), Optional.empty(), 0, List.of(), Collections.emptySortedSet(), Collections.emptySortedSet(), 0);
     }
 
     /** The part of that number. */
@@ -50,9 +52,9 @@ public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOf
         return order.stream().filter(entry -> entry.number() == number).findFirst();
     }
 
-    /** A number that no part has. */
+    /** A number that no part has or ever had. */
     public int nextNumber() {
-        return order.stream().mapToInt(Entry::number).max().orElse(0) + 1;
+        return lastPart + 1;
     }
 
     /** Whether a stem sounds tonight: nobody plays its part, unless it was turned. */
@@ -62,7 +64,7 @@ public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOf
     }
 
     public Show withOrder(List<Entry> others) {
-        return new Show(id, name, day, start, slot, others, present, turned);
+        return new Show(id, name, day, start, slot, others, present, turned, lastPart);
     }
 
     public Show withEntry(Entry entry) {
@@ -77,11 +79,11 @@ public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOf
     }
 
     public Show withPresent(SortedSet<TapeLabel> others) {
-        return new Show(id, name, day, start, slot, order, others, turned);
+        return new Show(id, name, day, start, slot, order, others, turned, lastPart);
     }
 
     public Show withTurned(SortedSet<StemAt> others) {
-        return new Show(id, name, day, start, slot, order, present, others);
+        return new Show(id, name, day, start, slot, order, present, others, lastPart);
     }
 
     /** Without the songs' stems and parts of a song. */

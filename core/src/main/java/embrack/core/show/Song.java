@@ -4,6 +4,7 @@ import embrack.core.music.Key;
 import embrack.core.music.Tempo;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.DeviceId;
+import embrack.core.text.Prose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,9 +21,10 @@ import java.util.TreeSet;
  * @param leadInBars silent or clicked bars between a jump to it and its first count, 0 to 16
  * @param player the device that plays it and sends its cues; empty for the first of the rig
  * @param cues in the order in which they were made
+ * @param lastCue the highest number that a cue ever had, also one that is gone; at least that of the cues that are there
  */
 public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, Optional<Key> original, Optional<Tempo> recorded, Trims trims, int leadInBars,
-        Form form, List<Stem> stems, String notes, Optional<DeviceId> player, List<Cue> cues) {
+        Form form, List<Stem> stems, String notes, Optional<DeviceId> player, List<Cue> cues, int lastCue) {
 
     /** The longest notes, in characters. */
     public static final int MAX_NOTES = 4_000;
@@ -57,6 +59,7 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
         if (trims.start() + trims.end() >= form.length()) {
             throw new IllegalArgumentException("The trims cut away the whole song.");
         }
+        Prose.require("notes", notes);
         if (notes.length() > MAX_NOTES) {
             throw new IllegalArgumentException("Notes have at most %d characters.".formatted(MAX_NOTES));
         }
@@ -69,11 +72,12 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
                 throw new IllegalArgumentException("cue %d of \"%s\" is there twice".formatted(cue.number(), title));
             }
         }
+        lastCue = Math.max(lastCue, numbers.isEmpty() ? 0 : numbers.last());
     }
 
     /** A song of which the title is known. */
     public static Song blank(SongId id, TapeLabel title, int place) {
-        return new Song(id, title, place, Optional.empty(), Optional.empty(), Optional.empty(), Trims.NONE, 1, Form.UNKNOWN, List.of(), "", Optional.empty(), List.of());
+        return new Song(id, title, place, Optional.empty(), Optional.empty(), Optional.empty(), Trims.NONE, 1, Form.UNKNOWN, List.of(), "", Optional.empty(), List.of(), 0);
     }
 
     /** Microseconds from its first sound to its last, trimmed, every vamp played once. */
@@ -106,9 +110,9 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
         return cues.stream().filter(cue -> cue.number() == number).findFirst();
     }
 
-    /** A number that no cue has. */
+    /** A number that no cue has or ever had. */
     public int nextNumber() {
-        return cues.stream().mapToInt(Cue::number).max().orElse(0) + 1;
+        return lastCue + 1;
     }
 
     public boolean uses(DeviceId device) {
@@ -116,27 +120,27 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
     }
 
     public Song withForm(Form other) {
-        return new Song(id, title, place, played, original, recorded, trims, leadInBars, other, stems, notes, player, cues);
+        return new Song(id, title, place, played, original, recorded, trims, leadInBars, other, stems, notes, player, cues, lastCue);
     }
 
     public Song withStems(List<Stem> others) {
-        return new Song(id, title, place, played, original, recorded, trims, leadInBars, form, others, notes, player, cues);
+        return new Song(id, title, place, played, original, recorded, trims, leadInBars, form, others, notes, player, cues, lastCue);
     }
 
     public Song withRecorded(Optional<Tempo> other) {
-        return new Song(id, title, place, played, original, other, trims, leadInBars, form, stems, notes, player, cues);
+        return new Song(id, title, place, played, original, other, trims, leadInBars, form, stems, notes, player, cues, lastCue);
     }
 
     public Song withTrims(Trims other) {
-        return new Song(id, title, place, played, original, recorded, other, leadInBars, form, stems, notes, player, cues);
+        return new Song(id, title, place, played, original, recorded, other, leadInBars, form, stems, notes, player, cues, lastCue);
     }
 
     public Song withCues(List<Cue> others) {
-        return new Song(id, title, place, played, original, recorded, trims, leadInBars, form, stems, notes, player, others);
+        return new Song(id, title, place, played, original, recorded, trims, leadInBars, form, stems, notes, player, others, lastCue);
     }
 
     public Song withPlayer(Optional<DeviceId> other) {
-        return new Song(id, title, place, played, original, recorded, trims, leadInBars, form, stems, notes, other, cues);
+        return new Song(id, title, place, played, original, recorded, trims, leadInBars, form, stems, notes, other, cues, lastCue);
     }
 
     /** With a cue in the place of the one of its number, or behind all others. */

@@ -73,7 +73,7 @@ class BookPropertyTests {
             case 21 -> new OrderEdit.DescribePart(show.id(), part, one(random, List.of(Item.values())), one(random, List.of("Part", "")), one(random, TIMES), one(random, List.of("G", "")),
                     one(random, List.of(Transition.Way.values())), one(random, TIMES), one(random, List.of("A", "")), one(random, TIMES), Optional.empty());
             case 22 -> new OrderEdit.RemovePart(show.id(), part);
-            default -> random.nextBoolean() ? new OrderEdit.SetRoster(show.id(), List.of("Drums")) : new OrderEdit.TurnStem(show.id(), new StemAt(song, new TapeLabel("Drums")));
+            default -> random.nextBoolean() ? new OrderEdit.SetRoster(show.id(), List.of("Drums")) : new OrderEdit.TurnStem(show.id(), song, one(random, List.of("Drums", "", "None")), random.nextBoolean());
         };
     }
 

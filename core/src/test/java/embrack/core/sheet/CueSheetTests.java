@@ -49,7 +49,7 @@ class CueSheetTests {
     @Test
     void whatEverySongSendsStandsOnEverySheet() {
         Cue play = new Cue(1, new Anchor.Automatic(When.PLAY), List.of(Sketch.stepOf("old-desk recall:bank-2").withWait(40)));
-        Plan always = new SongEdit.SendAlways(List.of(play)).apply(plan);
+        Plan always = plan.withBook(plan.book().withAlways(List.of(play)));
         assertThat(sheet(always, "old-desk").rows()).extracting(CueSheet.Row::at, CueSheet.Row::what).containsExactly(tuple("on play", "recall Bank 2, 40 ms later"));
     }
 }

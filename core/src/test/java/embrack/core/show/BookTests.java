@@ -43,7 +43,7 @@ class BookTests {
                 refused("Choose the song.", () -> Entry.of(1, Item.SONG, new TapeLabel("x"), 0)), refused("A transition takes 0:00 to 10:00.", () -> new Transition(Transition.Way.FADE, 600_000_001)),
                 refused("A pad lasts 0:01 to 2:00:00.", () -> new Pad(Optional.empty(), 0)), refused("A time of day is 0:00 to 23:59.", () -> TimeOfDay.parse("24:00")), refused("Write a time of day such as 19:30.", () -> TimeOfDay.parse("7 pm")),
                 refused("There is no day 2027-02-29.", () -> Day.parse("2027-02-29")), refused("Write a day as year-month-day", () -> Day.parse("5 December")),
-                refused("A lead-in is 0 to 16 bars, was 17.", () -> new Song(EBB.id(), EBB.title(), 1, Optional.empty(), Optional.empty(), Optional.empty(), Song.Trims.NONE, 17, EBB.form(), List.of(), "", Optional.empty(), List.of())),
+                refused("A lead-in is 0 to 16 bars, was 17.", () -> new Song(EBB.id(), EBB.title(), 1, Optional.empty(), Optional.empty(), Optional.empty(), Song.Trims.NONE, 17, EBB.form(), List.of(), "", Optional.empty(), List.of(), 0)),
                 refused("the show \"first-evening\" is there twice", () -> new Book(PLAN.book().songs(), List.of(), List.of(PLAN.book().shows().getFirst(), PLAN.book().shows().getFirst()))),
                 refused("Foot board has 10 switches in a bank, so there is no switch 11", () -> PLAN.withBook(PLAN.book().with(EBB.withCue(Cue.pressed(9, cue.at(), new SwitchAt(Sketch.at("foot-board 1").board(), 1, 11)))))));
     }
@@ -88,7 +88,7 @@ class BookTests {
     /** What comes before the end of the countdown lies before the start; a night goes round at midnight. */
     @Test
     void theCountdownEndsAtTheStart() {
-        Plan plan = new OrderEdit.MovePart(Evening.SHOW, 6, 0).apply(new OrderEdit.AddPart(Evening.SHOW, Item.PRE_SHOW, "Harbour music", "20:00").apply(PLAN));
+        Plan plan = new OrderEdit.MovePart(Evening.SHOW, 6, 1).apply(new OrderEdit.AddPart(Evening.SHOW, Item.PRE_SHOW, "Harbour music", "20:00").apply(PLAN));
         Running running = Running.of(plan.book(), plan.book().shows().getFirst());
         assertThat(running.parts().stream().limit(3).map(part -> Clock.brief(part.start()))).containsExactly("-25:00", "-5:00", "0:00");
         assertThat(new TimeOfDay(5).after(-600_000_000)).isEqualTo("23:55:00");
@@ -113,9 +113,9 @@ class BookTests {
     @Test
     void aStemIsTurnedAndTurnedBack() {
         StemAt drums = new StemAt(new SongId("lanterns"), new TapeLabel("Drums"));
-        Plan turned = new OrderEdit.TurnStem(Evening.SHOW, drums).apply(PLAN);
+        Plan turned = new OrderEdit.TurnStem(Evening.SHOW, drums.song(), "Drums", true).apply(PLAN);
         assertThat(turned.book().shows().getFirst().turned()).isEqualTo(new TreeSet<>(List.of(drums)));
-        assertThat(new OrderEdit.TurnStem(Evening.SHOW, drums).apply(turned)).isEqualTo(PLAN);
+        assertThat(new OrderEdit.TurnStem(Evening.SHOW, drums.song(), "Drums", false).apply(turned)).isEqualTo(PLAN);
         Stem stem = PLAN.book().song(new SongId("lanterns")).stems().getFirst();
         assertThat(List.of(PLAN.book().shows().getFirst().sounds(drums.song(), stem), turned.book().shows().getFirst().sounds(drums.song(), stem))).containsExactly(true, false);
     }

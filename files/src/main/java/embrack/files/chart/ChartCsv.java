@@ -40,7 +40,9 @@ public final class ChartCsv {
     private static final String[] COLUMNS = {"verb", "part", "family", "type", "number", "sends", "from", "to", "channel", "bytes"};
     private static final String AND = "+";
     private static final CSVFormat FORMAT = CSVFormat.RFC4180.builder().setHeader(COLUMNS).setRecordSeparator("\r\n").get();
-    private static final int MAX_LENGTH = 1 << 20;
+
+    /** The largest file that is read, 1 MB. */
+    public static final int MAX_LENGTH = 1 << 20;
 
     private ChartCsv() {
     }

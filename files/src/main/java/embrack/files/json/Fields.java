@@ -15,6 +15,9 @@ import tools.jackson.databind.JsonNode;
 /** One JSON object while it is read: knows where it is in the file and which of its fields were asked for. */
 public final class Fields {
 
+    /** More mistakes than anybody reads in one list. */
+    private static final int MOST_PROBLEMS = 200;
+
     private final JsonNode node;
     private final String path;
     private final List<Problem> problems;
@@ -43,7 +46,7 @@ public final class Fields {
             }
         } catch (Unfit unfit) {
             problems.add(unfit.problem);
-        } catch (Abandoned abandoned) {
+        } catch (Abandoned | Enough told) {
             // Its problems are told already.
         }
         throw new UnreadableFile(problems);
@@ -123,7 +126,7 @@ public final class Fields {
             try {
                 return values.add(new Fields(element, at(name) + "[" + i + "]", problems).whole(reader));
             } catch (Unfit unfit) {
-                return problems.add(unfit.problem);
+                return tell(unfit.problem);
             } catch (Abandoned abandoned) {
                 return false;
             }
@@ -174,7 +177,7 @@ public final class Fields {
      * @param problems at least one
      */
     public RuntimeException abandon(List<Problem> reasons) {
-        problems.addAll(reasons);
+        reasons.forEach(this::tell);
         return new Abandoned();
     }
 
@@ -232,7 +235,7 @@ public final class Fields {
         T result = reader.apply(this);
         for (String name : node.propertyNames()) {
             if (!asked.contains(name)) {
-                problems.add(new Problem(at(name), "is not a field of this format; known here are "
+                tell(new Problem(at(name), "is not a field of this format; known here are "
                         + String.join(", ", asked.stream().sorted().toList())));
             }
         }
@@ -277,6 +280,13 @@ public final class Fields {
         return path.isEmpty() ? clipped(name) : path + "." + clipped(name);
     }
 
+    private boolean tell(Problem problem) {
+        if (problems.size() >= MOST_PROBLEMS) {
+            throw new Enough();
+        }
+        return problems.add(problem);
+    }
+
     private static String kind(JsonNode value) {
         return switch (value.getNodeType()) {
             case OBJECT, POJO -> "an object";
@@ -298,6 +308,16 @@ public final class Fields {
         private static final long serialVersionUID = 1L;
 
         Abandoned() {
+            super(null, null, false, false);
+        }
+    }
+
+    /** There are more problems than are told; ends the reading of the file. */
+    private static final class Enough extends RuntimeException {
+
+        private static final long serialVersionUID = 1L;
+
+        Enough() {
             super(null, null, false, false);
         }
     }

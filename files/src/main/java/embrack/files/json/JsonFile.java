@@ -18,10 +18,13 @@ public final class JsonFile {
     /** The largest file that is looked into, in bytes; a plan of 200 boxes is smaller. */
     public static final int MAX_BYTES = 16 << 20;
 
+    /** As many braces, names and values as are looked at, since each takes more room in memory than in the file. */
+    private static final long MAX_TOKENS = 1_500_000;
+
     private static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder()
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
             .streamReadConstraints(StreamReadConstraints.builder()
-                    .maxNestingDepth(32).maxNumberLength(40).maxStringLength(100_000).build())
+                    .maxNestingDepth(32).maxNumberLength(40).maxStringLength(100_000).maxTokenCount(MAX_TOKENS).build())
             .build()).build();
 
     private static final DefaultIndenter INDENT = new DefaultIndenter("  ", "\n");

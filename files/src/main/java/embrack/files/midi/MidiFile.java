@@ -16,8 +16,9 @@ import java.util.Optional;
  * @param ticksPerQuarter the division
  * @param tracks in the order of the file
  * @param broken where it could not be read further, and what was there; empty for a whole file
+ * @param tooLong how many system exclusive messages were left out for their length
  */
-record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken) {
+record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken, int tooLong) {
 
     /** What a meta-event is. */
     static final int TEXT = 0x01;
@@ -30,6 +31,13 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
 
     /** The largest file that is read, 16 MB. */
     static final int MAX_BYTES = 16 << 20;
+
+    /** As many messages as are kept of a file, and as many meta-events: far more than a song's cues need. */
+    static final int MAX_MESSAGES = 100_000;
+    static final int MAX_METAS = 10_000;
+
+    /** The longest system exclusive message that is kept, in bytes; longer ones carry samples and memories. */
+    private static final int MAX_EXCLUSIVE = 1_000;
 
     MidiFile {
         tracks = List.copyOf(tracks);
@@ -75,6 +83,9 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
 
         private final byte[] file;
         private int at;
+        private int kept;
+        private int keptMetas;
+        private int tooLong;
 
         Reader(byte[] file) {
             this.file = file;
@@ -102,7 +113,7 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
             if (broken.isEmpty() && tracks.size() < announced) {
                 broken = Optional.of("The file ends behind track %d; its header says that there are %d.".formatted(tracks.size(), announced));
             }
-            return new MidiFile(division, tracks, broken);
+            return new MidiFile(division, tracks, broken, tooLong);
         }
 
         private Optional<String> next(List<Track> tracks) {
@@ -147,6 +158,7 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
                     at++;
                     int type = at < end ? file[at++] & 0xFF : fail("the track ends inside a meta-event.");
                     byte[] data = bytes((int) quantity(end), end);
+                    requireRoom(++keptMetas, MAX_METAS, "meta-events");
                     metas.add(new Meta(tick, type, data));
                     running = 0;
                     if (type == END) {
@@ -174,18 +186,32 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
             }
             int one = data(end);
             int two = status >= 0xC0 && status < 0xE0 ? 0 : data(end);
+            requireRoom(++kept, MAX_MESSAGES, "messages");
             messages.add(new Sent(tick, Decoder.message(status, one, two)));
             return status;
         }
 
-        private static void exclusive(long tick, int status, byte[] data, List<Sent> messages) {
+        private void requireRoom(int number, int most, String what) {
+            if (number > most) {
+                fail("here comes more than %,d %s, as many as are read.".formatted(most, what));
+            }
+        }
+
+        private void exclusive(long tick, int status, byte[] data, List<Sent> messages) {
+            if (data.length > MAX_EXCLUSIVE) {
+                tooLong++;
+                return;
+            }
             byte[] whole = data;
             if (status == 0xF0) {
                 whole = new byte[data.length + 1];
                 whole[0] = (byte) 0xF0;
                 System.arraycopy(data, 0, whole, 1, data.length);
             }
-            Decoder.decode(whole).messages().forEach(message -> messages.add(new Sent(tick, message)));
+            List<Message> decoded = Decoder.decode(whole).messages();
+            kept += decoded.size();
+            requireRoom(kept, MAX_MESSAGES, "messages");
+            decoded.forEach(message -> messages.add(new Sent(tick, message)));
         }
 
         private int data(int end) {

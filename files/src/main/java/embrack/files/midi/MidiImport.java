@@ -20,12 +20,14 @@ import embrack.core.show.Form;
 import embrack.core.show.Section;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
+import embrack.core.show.text.SongReading;
 import embrack.core.switches.Step;
 import embrack.core.way.Ways;
 import embrack.files.midi.MidiFile.Meta;
 import embrack.files.midi.MidiFile.Sent;
 import embrack.files.midi.MidiFile.Track;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -50,6 +52,11 @@ public record MidiImport(Song song, List<String> remarks) {
 
     /** Microseconds of a quarter where a file says no tempo. Source: Standard MIDI Files 1.0. */
     private static final int USUAL_TEMPO = 500_000;
+
+    private static final int MAX_MARKERS = 250;
+
+    /** The largest file that is read, in bytes. */
+    public static final int MAX_BYTES = MidiFile.MAX_BYTES;
 
     public MidiImport {
         remarks = List.copyOf(remarks);
@@ -92,6 +99,9 @@ public record MidiImport(Song song, List<String> remarks) {
             Score score = score();
             Form form = form(score);
             List<Cue> cues = cues(score);
+            if (file.tooLong() > 0) {
+                remarks.add("%s too long and left out.".formatted(Words.count(file.tooLong(), "system exclusive message") + (file.tooLong() == 1 ? " was" : " were")));
+            }
             if (released > 0) {
                 remarks.add("%s left out.".formatted(Words.count(released, "note-off") + (released == 1 ? " was" : " were")));
             }
@@ -127,9 +137,17 @@ public record MidiImport(Song song, List<String> remarks) {
             return byTick;
         }
 
+        /** As many of the changes as a score can have. */
+        private <T> Stream<T> changes(Collection<T> all, String what) {
+            if (all.size() >= Score.MAX_CHANGES) {
+                remarks.add("The file has %d changes of %s; the first %d were read.".formatted(all.size(), what, Score.MAX_CHANGES - 1));
+            }
+            return all.stream().limit(Score.MAX_CHANGES - 1L);
+        }
+
         private Score score() {
             List<MetreChange> metres = new ArrayList<>();
-            for (Map.Entry<Long, Meta> e : metas(MidiFile.METRE).entrySet()) {
+            for (Map.Entry<Long, Meta> e : changes(metas(MidiFile.METRE).entrySet(), "metre").toList()) {
                 byte[] data = e.getValue().data();
                 Score so = new Score(metres, List.of());
                 Position at = so.position(e.getKey());
@@ -144,8 +162,9 @@ public record MidiImport(Song song, List<String> remarks) {
             }
             Score bars = new Score(metres, List.of());
             List<TempoChange> tempos = new ArrayList<>(List.of(new TempoChange(Position.START, Tempo.ofMicrosPerQuarter(USUAL_TEMPO))));
-            metas(MidiFile.TEMPO).forEach((tick, meta) -> {
-                byte[] data = meta.data();
+            changes(metas(MidiFile.TEMPO).entrySet(), "tempo").forEach(e -> {
+                long tick = e.getKey();
+                byte[] data = e.getValue().data();
                 int micros = data.length == 3 ? (data[0] & 0xFF) << 16 | (data[1] & 0xFF) << 8 | data[2] & 0xFF : 0;
                 try {
                     tempos.add(new TempoChange(bars.position(tick), Tempo.ofMicrosPerQuarter(micros)));
@@ -164,20 +183,35 @@ public record MidiImport(Song song, List<String> remarks) {
             }
             Position end = score.position(tick(last));
             int bars = Math.max(1, end.tick() == 0 ? end.bar() - 1 : end.bar());
+            if (bars >= Score.MAX_BAR) {
+                throw new IllegalArgumentException("The last event of the file comes in bar %,d, and a song has fewer than %,d bars. Export the song alone, without what stands far behind it."
+                        .formatted(bars, Score.MAX_BAR));
+            }
             TreeMap<Integer, String> starts = new TreeMap<>();
             metas(MidiFile.MARKER).forEach((tick, meta) -> starts.putIfAbsent(score.position(score.snap(score.micros(tick), score.metre(score.position(tick).bar()).ticksPerBar())).bar(), meta.text()));
             starts.keySet().removeIf(bar -> bar > bars);
             starts.putIfAbsent(1, "Start");
+            if (starts.size() > MAX_MARKERS) {
+                remarks.add("The file has %d markers; the first %d were made sections.".formatted(starts.size(), MAX_MARKERS));
+                starts.keySet().retainAll(starts.keySet().stream().limit(MAX_MARKERS).toList());
+            }
             List<Section> sections = new ArrayList<>();
             Set<String> names = new HashSet<>();
             for (Map.Entry<Integer, String> start : starts.entrySet()) {
                 Integer next = starts.higherKey(start.getKey());
                 int length = (next == null ? bars + 1 : next) - start.getKey();
                 for (int rest = length; rest > 0; rest -= Section.MAX_BARS) {
-                    sections.add(new Section(unique(label(start.getValue(), "Section"), names), Math.min(rest, Section.MAX_BARS)));
+                    sections.add(new Section(unique(sectionName(start.getValue()), names), Math.min(rest, Section.MAX_BARS)));
                 }
             }
             return new Form(score, sections);
+        }
+
+        /** A marker as the name of a section, as long as the text of the song can hold it: "tempo 90" there would be a tempo. */
+        private static TapeLabel sectionName(String marker) {
+            TapeLabel name = label(marker, "Section");
+            boolean isRead = SongReading.of(name + ": 1 bar").form().filter(form -> form.sections().getFirst().name().equals(name)).isPresent();
+            return isRead ? name : label("Section " + name.text().replaceAll("[^\\p{L}\\p{N} ]+", " ").replaceAll(" +", " "), "Section");
         }
 
         private static TapeLabel unique(TapeLabel name, Set<String> names) {

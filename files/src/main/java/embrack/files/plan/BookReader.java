@@ -56,7 +56,8 @@ final class BookReader {
         List<Song> songs = file.objects("songs", Book.MAX_SONGS, reader::song);
         List<Cue> always = file.holds("everySong") ? file.objects("everySong", Song.MAX_CUES, f -> reader.cue(f, Form.UNKNOWN)) : List.of();
         List<Show> shows = file.holds("shows") ? file.objects("shows", MAX_SHOWS, reader::show) : List.of();
-        return file.fit("songs", () -> plan.withBook(new Book(songs, always, shows)));
+        int lastAlways = file.integerOr("lastEverySong", 0);
+        return file.fit("songs", () -> plan.withBook(new Book(songs, always, shows, lastAlways)));
     }
 
     private Song song(Fields f) {
@@ -73,8 +74,9 @@ final class BookReader {
         Form form = f.fit("how", () -> how.form().orElseThrow(() -> new IllegalArgumentException(how.problems().getFirst().toString())));
         String notes = f.optionalText("notes", text -> text).orElse("");
         Optional<DeviceId> player = f.optionalText("player", text -> plan.rig().device(new DeviceId(text)).id());
+        int lastCue = f.integerOr("lastCue", 0);
         List<Cue> cues = f.objects("cues", Song.MAX_CUES, c -> cue(c, form));
-        return f.fit(() -> new Song(id, title, place, played, original, recorded, new Song.Trims(trimStart, trimEnd), leadIn, form, how.stems(), notes, player, cues));
+        return f.fit(() -> new Song(id, title, place, played, original, recorded, new Song.Trims(trimStart, trimEnd), leadIn, form, how.stems(), notes, player, cues, lastCue));
     }
 
     private Cue cue(Fields f, Form form) {
@@ -116,6 +118,7 @@ final class BookReader {
         Optional<TimeOfDay> start = f.optionalText("start", TimeOfDay::parse);
         long slot = f.optionalText("slot", Clock::parse).orElse(0L);
         List<Entry> order = f.objects("order", Show.MAX_ENTRIES, this::entry);
+        int lastPart = f.integerOr("lastPart", 0);
         TreeSet<TapeLabel> present = new TreeSet<>();
         if (f.holds("playingLive")) {
             f.fit("playingLive", () -> f.texts("playingLive").stream().map(TapeLabel::new).toList()).forEach(present::add);
@@ -124,7 +127,7 @@ final class BookReader {
         if (f.holds("turnedStems")) {
             turned.addAll(f.objects("turnedStems", Song.MAX_CUES, s -> new StemAt(s.text("song", SongId::new), s.text("stem", TapeLabel::new))));
         }
-        return f.fit(() -> new Show(id, name, day, start, slot, order, present, turned));
+        return f.fit(() -> new Show(id, name, day, start, slot, order, present, turned, lastPart));
     }
 
     private Entry entry(Fields f) {

@@ -13,6 +13,7 @@ import embrack.core.show.text.SongText;
 import embrack.core.switches.SwitchAt;
 import embrack.files.model.FileWords;
 import java.util.List;
+import java.util.stream.IntStream;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -28,6 +29,7 @@ final class BookWriter {
             Score none = new Score(List.of(), List.of());
             PlanWriter.list(file, "everySong", book.always(), (f, cue) -> cue(f, cue, none));
         }
+        last(file, "lastEverySong", book.lastAlways(), book.always().stream().mapToInt(Cue::number));
         if (!book.shows().isEmpty()) {
             PlanWriter.list(file, "shows", book.shows(), BookWriter::show);
         }
@@ -51,7 +53,15 @@ final class BookWriter {
             f.put("notes", song.notes());
         }
         song.player().ifPresent(player -> f.put("player", player.text()));
+        last(f, "lastCue", song.lastCue(), song.cues().stream().mapToInt(Cue::number));
         PlanWriter.list(f, "cues", song.cues(), (c, cue) -> cue(c, cue, song.form().score()));
+    }
+
+    /** The highest number that was ever given, where what had it is gone. */
+    private static void last(ObjectNode f, String name, int last, IntStream there) {
+        if (last > there.max().orElse(0)) {
+            f.put(name, last);
+        }
     }
 
     private static void cue(ObjectNode f, Cue cue, Score score) {
@@ -85,6 +95,7 @@ final class BookWriter {
         if (show.slot() > 0) {
             f.put("slot", Clock.exact(show.slot()));
         }
+        last(f, "lastPart", show.lastPart(), show.order().stream().mapToInt(Entry::number));
         PlanWriter.list(f, "order", show.order(), BookWriter::entry);
         if (!show.present().isEmpty()) {
             ArrayNode present = f.putArray("playingLive");

@@ -39,7 +39,10 @@ public final class CueCsv {
 
     private static final List<String> COLUMNS = List.of("cue", "at", "clock", "device", "action", "words", "wait ms", "early", "leaves off", "name");
     private static final Pattern PRESS = Pattern.compile("press:(\\d{1,3}):(\\d{1,3})");
-    private static final int MAX_LENGTH = 4 << 20;
+    private static final int MOST_PROBLEMS = 200;
+
+    /** The largest file that is read, 4 MB. */
+    public static final int MAX_LENGTH = 4 << 20;
 
     private CueCsv() {
     }
@@ -93,6 +96,9 @@ public final class CueCsv {
                     add(cues, line, plan, song);
                 } catch (IllegalArgumentException e) {
                     problems.add(new Problem("line " + parser.getCurrentLineNumber(), String.valueOf(e.getMessage())));
+                }
+                if (problems.size() >= MOST_PROBLEMS) {
+                    break;
                 }
             }
         } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {

@@ -220,8 +220,8 @@ class PlanFileTests {
     private static List<Arguments> broken() {
         return List.of(
                 Arguments.of("\"embrack-plan\"", "\"shopping-list\"", "format: must be \"embrack-plan\"; this is some other file"),
-                Arguments.of("\"version\" : 5", "\"version\" : 6",
-                        "version: is 6, written by a newer Embrack; this one reads up to version 5. Update Embrack to read it"),
+                Arguments.of("\"version\" : 6", "\"version\" : 7",
+                        "version: is 7, written by a newer Embrack; this one reads up to version 6. Update Embrack to read it"),
                 Arguments.of("\"name\" : \"Mute board\"", "\"name\" : \"\"", "name: Write a name; it is empty."),
                 Arguments.of("\"name\" : \"Vocal mixer\"", "\"name\" : \"Voice board\"", "devices[1]: two devices are called \"Voice board\""),
                 Arguments.of("\"name\" : \"Vocal mixer\"", "\"name\" : \"Vocal <b>mixer</b>\"", "devices[1].name: Leave out < and >; a name is plain text."),
@@ -318,7 +318,7 @@ class PlanFileTests {
     }
 
     private static Schema schema() {
-        try (InputStream in = PlanFile.class.getResourceAsStream("/embrack/files/schema/plan-5.schema.json")) {
+        try (InputStream in = PlanFile.class.getResourceAsStream("/embrack/files/schema/plan-6.schema.json")) {
             return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
                     .getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8), InputFormat.JSON);
         } catch (IOException e) {

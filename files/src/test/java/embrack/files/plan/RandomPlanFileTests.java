@@ -101,7 +101,7 @@ class RandomPlanFileTests {
             }
             Optional<Key> key = Optional.of(new Key((char) ('A' + random.nextInt(7)), random.nextInt(3) - 1, random.nextBoolean()));
             songs.add(new Song(new SongId("song-" + i), new TapeLabel("Song " + i), i, key, random.nextBoolean() ? key : Optional.empty(), Optional.of(new Tempo(90_123)), new Song.Trims(random.nextInt(999_999), 1), i,
-                    form, List.of(new Stem(new TapeLabel("Low"), StemSort.PERCUSSION, Optional.of(new TapeLabel("Bass")))), "n\n\"q\"", Optional.empty(), cues));
+                    form, List.of(new Stem(new TapeLabel("Low"), StemSort.PERCUSSION, Optional.of(new TapeLabel("Bass")))), "n\n\"q\"", Optional.empty(), cues, random.nextInt(90)));
         }
         List<Entry> order = new ArrayList<>();
         for (Item item : Item.values()) {
@@ -110,8 +110,8 @@ class RandomPlanFileTests {
                     new Transition(Transition.Way.values()[random.nextInt(6)], random.nextInt(9_000_000)), random.nextBoolean() ? Optional.of(new Pad(Optional.empty(), 5_000_000)) : Optional.empty(), Optional.empty()));
         }
         Show show = new Show(new ShowId("night"), new TapeLabel("Night"), Optional.of(new Day(2028, 2, 29)), Optional.of(new TimeOfDay(random.nextInt(1440))), random.nextInt(2_000_000_000), order,
-                new TreeSet<>(List.of(new TapeLabel("Bass"))), new TreeSet<>(List.of(new StemAt(songs.getFirst().id(), new TapeLabel("Low")))));
-        return new Book(songs, List.of(), List.of(show));
+                new TreeSet<>(List.of(new TapeLabel("Bass"))), new TreeSet<>(List.of(new StemAt(songs.getFirst().id(), new TapeLabel("Low")))), random.nextInt(40));
+        return new Book(songs, List.of(), List.of(show), random.nextInt(9));
     }
 
     private static Plan tried(Plan plan, WiringEdit edit) {

@@ -37,6 +37,6 @@ final class Doubled implements Rule {
         return new Finding(info(), Severity.LOOK, "%s, %s".formatted(song.title(), stem.name()), sounds ? "%s is played live tonight, and its stem sounds too.".formatted(player)
                 : "Nobody plays %s tonight, and its stem is silent.".formatted(player), sounds ? "Both together are out of step." : "It is missing.",
                 sounds ? "Mute the stem." : "Let the stem sound.", List.of(), Optional.of(new Remedy(sounds ? "Mute it" : "Let it sound",
-                        new OrderEdit.TurnStem(show.id(), new StemAt(song.id(), stem.name())))), List.of(CueAt.whole(song.id())));
+                        new OrderEdit.TurnStem(show.id(), song.id(), stem.name().text(), false))), List.of(CueAt.whole(song.id())));
     }
 }

@@ -20,6 +20,7 @@ import embrack.core.midi.MessageType;
 import embrack.core.text.Cursor;
 import embrack.core.text.Fault;
 import embrack.core.text.Problem;
+import embrack.core.text.Prose;
 import embrack.core.text.Spelling;
 import java.util.ArrayList;
 import java.util.List;
@@ -79,10 +80,11 @@ final class BoxReader {
     private void readLine(String content) {
         line++;
         Cursor cursor = Cursor.of(content.replace('\t', ' '));
-        if (cursor.isAtEnd()) {
-            return;
-        }
         try {
+            Prose.requireLine(content);
+            if (cursor.isAtEnd()) {
+                return;
+            }
             readLine(cursor);
             if (!cursor.isAtEnd()) {
                 throw new Fault(cursor.column(), cursor.rest().length(), "\"%s\" is not understood here.".formatted(cursor.rest()));

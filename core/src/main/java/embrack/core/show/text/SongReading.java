@@ -14,6 +14,7 @@ import embrack.core.show.StemSort;
 import embrack.core.text.Cursor;
 import embrack.core.text.Fault;
 import embrack.core.text.Problem;
+import embrack.core.text.Prose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -90,6 +91,7 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
         void read(String line, int number) {
             try {
                 Cursor cursor = Cursor.of(line.replace('\t', ' '));
+                Prose.requireLine(line);
                 if (cursor.isAtEnd()) {
                     return;
                 }
@@ -242,8 +244,16 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
         }
 
         SongReading reading(int lines) {
+            try {
+                return whole(lines);
+            } catch (Fault fault) {
+                return new SongReading(Optional.empty(), stems, List.of(fault.inLine(Math.max(1, lines))));
+            }
+        }
+
+        private SongReading whole(int lines) {
             behind.stream().filter(one -> one.bar() < 1 || one.section() < sections.size() - 1).forEach(one -> problems.add(one.problem()));
-            Score bars = new Score(metres, List.of());
+            Score bars = fit(1, () -> new Score(metres, List.of()));
             List<TempoChange> changes = new ArrayList<>();
             for (Marked marked : tempos) {
                 try {
@@ -259,7 +269,7 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
                 problems.add(new Problem(Problem.Level.ERROR, Math.max(1, lines), 1, 1, "Write at least one section, such as: Verse 1: 16 bars."));
             }
             problems.sort(null);
-            Optional<Form> form = problems.isEmpty() ? Optional.of(new Form(new Score(metres, changes), sections)) : Optional.empty();
+            Optional<Form> form = problems.isEmpty() ? Optional.of(fit(1, () -> new Form(new Score(metres, changes), sections))) : Optional.empty();
             return new SongReading(form, stems, problems);
         }
     }
