@@ -2,57 +2,112 @@ package embrack.app.frame;
 
 import embrack.app.store.RigChanged;
 import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** Tells open pages of a rig that somebody changed it (server-sent events), so that they show it. */
+/**
+ * Tells open pages of a rig that somebody changed it (server-sent events), so that they show it. The newest revision is
+ * told on connecting, so that nothing is missed between drawing and listening; what is told later is told outside the
+ * edit, which waits for no page.
+ */
 @Controller
 class ChangesController {
+
+    /** As many pages of one rig, and as many in all, as are told. */
+    static final int MOST_OF_A_RIG = 256;
+    static final int MOST = 1_024;
 
     /** A page asks again after this long; in milliseconds. */
     private static final long OPEN_FOR = 10 * 60 * 1000L;
 
-    private final Map<RigId, List<SseEmitter>> listening = new ConcurrentHashMap<>();
+    private static final String TOO_MANY = "Too many pages listen already; this one shows changes when it is loaded again.";
 
-    @GetMapping(path = "/rigs/{id}/changes", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter listen(@PathVariable RigId id) throws IOException {
-        var emitter = new SseEmitter(OPEN_FOR);
-        List<SseEmitter> pages = listening.computeIfAbsent(id, i -> new CopyOnWriteArrayList<>());
-        Runnable gone = () -> pages.remove(emitter);
-        emitter.onCompletion(gone);
-        emitter.onTimeout(gone);
-        emitter.onError(e -> gone.run());
-        pages.add(emitter);
-        emitter.send(SseEmitter.event().comment("listening"));
-        return emitter;
+    private final RigStore rigs;
+    private final Map<RigId, List<SseEmitter>> listening = new HashMap<>();
+    private final ExecutorService teller = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("changes").factory());
+    private int pages;
+
+    ChangesController(RigStore rigs) {
+        this.rigs = rigs;
+    }
+
+    @GetMapping(path = "/rigs/{id}/changes")
+    ResponseEntity<Object> listen(@PathVariable RigId id) {
+        rigs.newestRevision(id);
+        var page = new SseEmitter(OPEN_FOR);
+        if (!add(id, page)) {
+            return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).header("Retry-After", "60").contentType(MediaType.TEXT_PLAIN).body(TOO_MANY);
+        }
+        Runnable gone = () -> remove(id, page);
+        page.onCompletion(gone);
+        page.onTimeout(page::complete);
+        page.onError(e -> gone.run());
+        // Asked only now, when changes reach the page: one that came in between is told twice rather than never.
+        int newest = rigs.newestRevision(id);
+        teller.execute(() -> tell(id, page, newest));
+        return ResponseEntity.ok().contentType(MediaType.TEXT_EVENT_STREAM).body(page);
+    }
+
+    private synchronized boolean add(RigId id, SseEmitter page) {
+        List<SseEmitter> ofRig = listening.computeIfAbsent(id, i -> new ArrayList<>());
+        if (pages >= MOST || ofRig.size() >= MOST_OF_A_RIG) {
+            return false;
+        }
+        pages++;
+        return ofRig.add(page);
+    }
+
+    private synchronized void remove(RigId id, SseEmitter page) {
+        List<SseEmitter> ofRig = listening.getOrDefault(id, new ArrayList<>());
+        if (ofRig.remove(page)) {
+            pages--;
+        }
+        if (ofRig.isEmpty()) {
+            listening.remove(id);
+        }
+    }
+
+    private synchronized List<SseEmitter> pagesOf(RigId id) {
+        return List.copyOf(listening.getOrDefault(id, List.of()));
+    }
+
+    private synchronized List<SseEmitter> allPages() {
+        return listening.values().stream().flatMap(List::stream).toList();
     }
 
     /** Lets go of all pages, so that the server need not wait for them when it stops. */
     @EventListener(ContextClosedEvent.class)
     void closing() {
-        listening.values().forEach(pages -> pages.forEach(SseEmitter::complete));
+        allPages().forEach(SseEmitter::complete);
+        teller.shutdown();
     }
 
     @TransactionalEventListener
     void changed(RigChanged change) {
-        List<SseEmitter> pages = listening.getOrDefault(change.rig(), List.of());
-        for (SseEmitter page : pages) {
-            try {
-                page.send(SseEmitter.event().name("revision").data(String.valueOf(change.revision())));
-            } catch (IOException | IllegalStateException e) {
-                pages.remove(page);
-            }
+        teller.execute(() -> pagesOf(change.rig()).forEach(page -> tell(change.rig(), page, change.revision())));
+    }
+
+    private void tell(RigId id, SseEmitter page, int revision) {
+        try {
+            page.send(SseEmitter.event().name("revision").data(String.valueOf(revision)));
+        } catch (IOException | IllegalStateException e) {
+            remove(id, page);
         }
     }
 }

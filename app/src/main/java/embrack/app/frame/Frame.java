@@ -15,12 +15,13 @@ import java.util.stream.Stream;
  * What stands around the content of every room of a rig.
  *
  * @param rig the number of the rig
+ * @param revision the revision that the page shows
  * @param path where the rig's pages are, "/rigs/7"
  * @param here the path of this page, to come back to
  * @param rooms the rail
  * @param health marks of what the checks found; a tick when nothing
  */
-public record Frame(long rig, String path, String here, String rigName, List<Door> rooms, List<Mark> health,
+public record Frame(long rig, int revision, String path, String here, String rigName, List<Door> rooms, List<Mark> health,
         Optional<String> undo, Optional<String> redo) {
 
     /** A room in the rail, with a live figure. */
@@ -32,7 +33,7 @@ public record Frame(long rig, String path, String here, String rigName, List<Doo
         String path = "/rigs/" + stored.id();
         List<Door> doors = Stream.of(Room.values())
                 .map(room -> new Door(room.words(), figure(room, report), path + "/" + room.path(), room == here)).toList();
-        return new Frame(stored.id().number(), path, path + herePath, stored.plan().rig().name().text(), doors, health(report), stored.undo(), stored.redo());
+        return new Frame(stored.id().number(), stored.revision(), path, path + herePath, stored.plan().rig().name().text(), doors, health(report), stored.undo(), stored.redo());
     }
 
     private static String figure(Room room, Report report) {

@@ -1,14 +1,23 @@
 package embrack.app.frame;
 
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.core.plan.Refused;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Objects;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Undo and redo, from any page. */
+/** Undo and redo, from any page; an earlier revision in the place of one that cannot be read. */
 @Controller
+@RequestMapping("/rigs/{id}")
 class HistoryController {
 
     private final RigStore rigs;
@@ -17,15 +26,30 @@ class HistoryController {
         this.rigs = rigs;
     }
 
-    @PostMapping("/rigs/{id}/undo")
-    String undo(@PathVariable RigId id, @RequestParam(defaultValue = "") String back) {
-        rigs.undo(id);
-        return WayBack.to(id, back);
+    @PostMapping("/undo")
+    String undo(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String back, HttpServletResponse response) {
+        return done(id, back, rigs.undo(id, hand).map("Taken back: %s."::formatted), response);
     }
 
-    @PostMapping("/rigs/{id}/redo")
-    String redo(@PathVariable RigId id, @RequestParam(defaultValue = "") String back) {
-        rigs.redo(id);
+    @PostMapping("/redo")
+    String redo(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String back, HttpServletResponse response) {
+        return done(id, back, rigs.redo(id, hand).map("Made again: %s."::formatted), response);
+    }
+
+    @PostMapping("/revisions/{revision}/bring-back")
+    String bringBack(@PathVariable RigId id, Hand hand, @PathVariable int revision, HttpServletResponse response) {
+        rigs.bringBack(id, hand, revision);
+        return done(id, "", Optional.of("Revision %d is the newest again.".formatted(revision)), response);
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response) {
+        Said.to(response, refused.words());
+        return WayBack.to(RigId.of(Refusals.pathVariable(request, "id")), Objects.requireNonNullElse(request.getParameter("back"), ""));
+    }
+
+    private static String done(RigId id, String back, Optional<String> words, HttpServletResponse response) {
+        words.ifPresent(said -> Said.to(response, said));
         return WayBack.to(id, back);
     }
 }

@@ -7,10 +7,12 @@ import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfFilter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /**
- * Embrack listens on this machine only and asks nobody to sign in. Forms carry a token, so that other pages open in the
- * same browser cannot edit a rig; the token is in a cookie, so that a page outlives a restart of the server.
+ * Embrack asks nobody on this machine to sign in; who may knock from elsewhere is said in {@code embrack.app.door}. Forms
+ * carry a token, so that other pages open in the same browser cannot edit a rig; the token is in a cookie, so that a page
+ * outlives a restart of the server.
  */
 @Configuration
 class SecurityRules {
@@ -20,13 +22,16 @@ class SecurityRules {
 
     @Bean
     SecurityFilterChain security(HttpSecurity http) throws Exception {
+        var token = new CookieCsrfTokenRepository();
+        token.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
         return http.authorizeHttpRequests(all -> all.anyRequest().permitAll())
-                .csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository()))
+                .csrf(csrf -> csrf.csrfTokenRepository(token))
                 .addFilterAfter(new EarlyToken(), CsrfFilter.class)
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
-                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(ONLY_OURS)))
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(ONLY_OURS))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .build();
     }
 }

@@ -4,6 +4,8 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
+import embrack.app.store.Edited;
+import embrack.app.store.Hand;
 import embrack.app.store.ModelStore;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
@@ -13,12 +15,10 @@ import embrack.core.chart.PartId;
 import embrack.core.gear.SettingId;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Refused;
-import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -58,61 +58,60 @@ class GearController {
     }
 
     @PostMapping
-    String add(@PathVariable RigId id, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String model) {
-        rigs.edit(id, new GearEdit.AddDevice(name, chosen(model)));
-        List<Device> devices = rigs.load(id).plan().rig().devices();
-        return "redirect:/rigs/%s/gear/%s".formatted(id, devices.getLast().id());
+    String add(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String model) {
+        Edited edited = rigs.edit(id, hand, new GearEdit.AddDevice(name, chosen(model)));
+        return toBox(id, edited.plan().rig().devices().getLast().id());
     }
 
     @PostMapping("/name")
-    String renameRig(@PathVariable RigId id, @RequestParam(defaultValue = "") String name) {
-        rigs.edit(id, new GearEdit.RenameRig(name));
+    String renameRig(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String name) {
+        rigs.edit(id, hand, new GearEdit.RenameRig(name));
         return "redirect:/rigs/%s/gear".formatted(id);
     }
 
     @PostMapping("/{device}/name")
-    String rename(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String name) {
-        rigs.edit(id, new GearEdit.RenameDevice(device, name));
+    String rename(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String name) {
+        rigs.edit(id, hand, new GearEdit.RenameDevice(device, name));
         return toBox(id, device);
     }
 
     @PostMapping("/{device}/model")
-    String swap(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String model) {
-        rigs.edit(id, new GearEdit.SwapHardware(device, chosen(model)));
+    String swap(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String model) {
+        rigs.edit(id, hand, new GearEdit.SwapHardware(device, chosen(model)));
         return toBox(id, device);
     }
 
     /** The rig takes the description that the models have of this box. */
     @PostMapping("/{device}/describe-anew")
-    String describeAnew(@PathVariable RigId id, @PathVariable DeviceId device) {
-        rigs.edit(id, new GearEdit.ReplaceModel(chosen(rigs.load(id).plan().rig().model(device).id().text())));
+    String describeAnew(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String model) {
+        rigs.edit(id, hand, new GearEdit.DescribeAnew(device, chosen(model)));
         return toBox(id, device);
     }
 
     /** The models take the description that the rig has of this box. */
     @PostMapping("/{device}/keep-model")
-    String keepModel(@PathVariable RigId id, @PathVariable DeviceId device) {
+    String keepModel(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device) {
         embrack.core.gear.Model own = rigs.load(id).plan().rig().model(device);
-        return "redirect:/models/%s?rig=%s".formatted(models.create(own.copied(own.id(), models.freeName(own.name())), "Kept from a rig").id(), id);
+        return "redirect:/models/%s?rig=%s".formatted(models.createNumbered(own, "Kept from a rig").id(), id);
     }
 
     @PostMapping("/{device}/settings/{setting}")
-    String set(@PathVariable RigId id, @PathVariable DeviceId device, @PathVariable SettingId setting,
+    String set(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable SettingId setting,
             @RequestParam(defaultValue = "") String value) {
-        rigs.edit(id, new GearEdit.ChangeSetting(device, setting, value));
+        rigs.edit(id, hand, new GearEdit.ChangeSetting(device, setting, value));
         return toBox(id, device);
     }
 
     @PostMapping("/{device}/parts/{part}")
-    String label(@PathVariable RigId id, @PathVariable DeviceId device, @PathVariable PartId part,
+    String label(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable PartId part,
             @RequestParam(defaultValue = "") String name) {
-        rigs.edit(id, new GearEdit.LabelPart(device, part, name));
+        rigs.edit(id, hand, new GearEdit.LabelPart(device, part, name));
         return toBox(id, device);
     }
 
     @PostMapping("/{device}/remove")
-    String remove(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "false") boolean withSteps) {
-        rigs.edit(id, new GearEdit.RemoveDevice(device, withSteps));
+    String remove(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "false") boolean withSteps) {
+        rigs.edit(id, hand, new GearEdit.RemoveDevice(device, withSteps));
         return "redirect:/rigs/%s/gear".formatted(id);
     }
 

@@ -17,9 +17,9 @@ record DraftForm(@Nullable String name, @Nullable String kind, @Nullable String 
         return new EditorPage.Draft(text(name), text(kind), lines(box), lines(chart), lines(reality));
     }
 
-    /** Whether the editor was shown with that revision as the newest. */
-    boolean isBasedOn(int revision) {
-        return text(basedOn).equals(String.valueOf(revision));
+    /** The revision that was the newest when the editor was shown; 0 when the form does not say. */
+    int basedOnNumber() {
+        return text(basedOn).matches("\\d{1,9}") ? Integer.parseInt(text(basedOn)) : 0;
     }
 
     String basedOnText() {

@@ -2,20 +2,20 @@ package embrack.app.models;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.frame.Uploads;
+import embrack.app.store.Hand;
 import embrack.app.store.ModelRevision;
 import embrack.app.store.ModelStore;
 import embrack.app.store.NoSuchModel;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Refused;
 import embrack.files.chart.ChartCsv;
 import embrack.files.json.UnreadableFile;
 import embrack.files.model.ModelFile;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
@@ -39,14 +39,14 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/models/{id}")
 class ModelController {
 
-    private static final int MAX_CSV = 1 << 20;
-
     private final ModelStore models;
     private final RigStore rigs;
+    private final Uploads uploads;
 
-    ModelController(ModelStore models, RigStore rigs) {
+    ModelController(ModelStore models, RigStore rigs, Uploads uploads) {
         this.models = models;
         this.rigs = rigs;
+        this.uploads = uploads;
     }
 
     @GetMapping
@@ -98,14 +98,11 @@ class ModelController {
     /** A chart from a CSV file, put into the editor; nothing is kept yet. */
     @PostMapping("/chart.csv")
     String importCsv(@PathVariable String id, @RequestParam MultipartFile csv, @ModelAttribute DraftForm form, HttpServletRequest request,
-            HttpServletResponse response, Model page) throws IOException {
-        String text = new String(csv.getInputStream().readNBytes(MAX_CSV + 1), StandardCharsets.UTF_8);
+            HttpServletResponse response, Model page) {
         try {
-            if (csv.isEmpty()) {
-                throw new Refused("csv", "Choose a CSV file first.");
-            }
             EditorPage.Draft draft = form.draft();
-            return editor(id, new EditorPage.Draft(draft.name(), draft.kind(), draft.box(), ChartCsv.read(text), draft.reality()), Echo.NONE, List.of(), page);
+            String chart = uploads.read(csv, Uploads.Sort.CSV, "csv", bytes -> ChartCsv.read(new String(bytes, StandardCharsets.UTF_8)));
+            return editor(id, new EditorPage.Draft(draft.name(), draft.kind(), draft.box(), chart, draft.reality()), Echo.NONE, List.of(), page);
         } catch (UnreadableFile e) {
             return editor(id, form.draft(), Refusals.answer(new Refused("csv", "This file cannot be read."), request, response),
                     e.problems().stream().map(Object::toString).toList(), page);
@@ -114,12 +111,12 @@ class ModelController {
 
     /** Keeps a change; if rigs use the model, shows first what that does to them. */
     @PostMapping
-    String save(@PathVariable String id, @ModelAttribute DraftForm form, Model page) {
+    String save(@PathVariable String id, Hand hand, @ModelAttribute DraftForm form, Model page) {
         embrack.core.gear.Model changed = changed(id, form);
         var using = rigs.using(changed.id()).stream()
                 .filter(rig -> rig.plan().rig().models().stream().noneMatch(changed::equals)).toList();
         if (using.isEmpty() || changed.equals(find(id))) {
-            models.save(changed, summary(id, changed));
+            models.save(changed, form.basedOnNumber(), summary(id, changed), List.of(), hand);
             return "redirect:/models/%s?kept".formatted(id);
         }
         page.addAttribute("touched", TouchedPage.of(changed, using)).addAttribute("draft", form.draft()).addAttribute("basedOn", form.basedOnText()).addAttribute("echo", Echo.NONE);
@@ -128,10 +125,9 @@ class ModelController {
 
     /** Keeps a change and has the chosen rigs follow it. */
     @PostMapping("/apply")
-    String apply(@PathVariable String id, @ModelAttribute DraftForm form, @RequestParam(required = false) List<Long> rigs) {
+    String apply(@PathVariable String id, Hand hand, @ModelAttribute DraftForm form, @RequestParam(required = false) List<Long> rigs) {
         embrack.core.gear.Model changed = changed(id, form);
-        models.save(changed, summary(id, changed));
-        Optional.ofNullable(rigs).orElse(List.of()).forEach(rig -> this.rigs.edit(new RigId(rig), new GearEdit.ReplaceModel(changed)));
+        models.save(changed, form.basedOnNumber(), summary(id, changed), Optional.ofNullable(rigs).orElse(List.of()).stream().map(RigId::new).toList(), hand);
         return "redirect:/models/%s?kept".formatted(id);
     }
 
@@ -142,38 +138,23 @@ class ModelController {
     }
 
     private embrack.core.gear.Model changed(String id, DraftForm form) {
-        requireNewest(id, form);
-        TapeLabel name = named(id, form.draft().name());
+        TapeLabel name = named(form.draft().name());
         if (EditorPage.reading(form.draft(), "", "").hasErrors()) {
             throw new Refused("box", "Not kept: there are mistakes in the texts. They are listed beside them.");
         }
         return Drafts.model(form.draft(), find(id).id(), name);
     }
 
-    /** Refuses once to replace what somebody else kept after the editor was shown; whoever has read that may. */
-    private void requireNewest(String id, DraftForm form) {
-        ModelRevision newest = models.revisions(find(id).id()).stream().findFirst().orElseThrow(() -> new NoSuchModel(id));
-        if (!form.isBasedOn(newest.n())) {
-            throw new Refused("box", ("Not kept: somebody else kept revision %d meanwhile (%s). Look at it in another window; what you typed is still here,"
-                    + " and keeping it once more puts it on top.").formatted(newest.n(), newest.summary()));
-        }
-    }
-
     private int newest(String id) {
         return models.revisions(find(id).id()).stream().mapToInt(ModelRevision::n).max().orElse(0);
     }
 
-    private TapeLabel named(String id, String typed) {
-        TapeLabel name;
+    private static TapeLabel named(String typed) {
         try {
-            name = TapeLabel.parse(typed);
+            return TapeLabel.parse(typed);
         } catch (IllegalArgumentException e) {
             throw new Refused("name", String.valueOf(e.getMessage()));
         }
-        models.all().stream().filter(m -> !m.id().text().equals(id) && m.name().sameAs(name)).findFirst().ifPresent(m -> {
-            throw new Refused("name", "There is already a model called %s. Give yours its own name.".formatted(m.name()));
-        });
-        return name;
     }
 
     private String summary(String id, embrack.core.gear.Model changed) {

@@ -2,6 +2,7 @@ package embrack.app.models;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.frame.Uploads;
 import embrack.app.store.ModelStore;
 import embrack.app.store.NoSuchModel;
 import embrack.app.store.RigId;
@@ -13,12 +14,10 @@ import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Refused;
-import embrack.files.json.JsonFile;
 import embrack.files.json.UnreadableFile;
 import embrack.files.model.ModelFile;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -28,7 +27,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartFile;
 
 /** The list of models: search, what can do what, new, import, copy, delete. */
@@ -37,10 +35,12 @@ class ModelsController {
 
     private final ModelStore models;
     private final RigStore rigs;
+    private final Uploads uploads;
 
-    ModelsController(ModelStore models, RigStore rigs) {
+    ModelsController(ModelStore models, RigStore rigs, Uploads uploads) {
         this.models = models;
         this.rigs = rigs;
+        this.uploads = uploads;
     }
 
     @GetMapping("/models")
@@ -53,26 +53,21 @@ class ModelsController {
     @PostMapping("/models")
     String create(@RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String kind) {
         TapeLabel label = label(name);
-        requireFree(label);
         embrack.core.gear.Model blank = new embrack.core.gear.Model(new ModelId("new"), label, Drafts.kind(kind), Sockets.of(), Surface.BLANK,
                 Memory.of(), Answers.NOTHING, Optional.empty());
         return "redirect:/models/%s/edit".formatted(models.create(blank, "New model").id());
     }
 
     @PostMapping("/model-files")
-    String importModel(@RequestParam MultipartFile file) throws IOException {
-        if (file.isEmpty()) {
-            throw new Refused("file", "Choose a model file first.");
-        }
-        embrack.core.gear.Model read = ModelFile.read(file.getInputStream().readNBytes(JsonFile.MAX_BYTES + 1));
-        embrack.core.gear.Model kept = models.create(read.copied(read.id(), models.freeName(read.name())), "Import a model file");
-        return "redirect:/models/" + kept.id();
+    String importModel(@RequestParam MultipartFile file) {
+        embrack.core.gear.Model read = uploads.read(file, Uploads.Sort.MODEL, "file", ModelFile::read);
+        return "redirect:/models/" + models.createNumbered(read, "Import a model file").id();
     }
 
     @PostMapping("/models/{id}/copy")
     String copy(@PathVariable String id) {
         embrack.core.gear.Model original = models.find(id).orElseThrow(() -> new Refused("name", "That model is no longer there."));
-        embrack.core.gear.Model kept = models.create(original.copied(original.id(), models.freeName(original.name())), "Copy of " + original.name());
+        embrack.core.gear.Model kept = models.createNumbered(original, "Copy of " + original.name());
         return "redirect:/models/%s/edit".formatted(kept.id());
     }
 
@@ -105,22 +100,10 @@ class ModelsController {
                 unreadable.problems().stream().map(Object::toString).toList(), page);
     }
 
-    @ExceptionHandler
-    String tooLarge(MaxUploadSizeExceededException e, HttpServletRequest request, HttpServletResponse response, Model page) {
-        return show("", "", Optional.empty(), Refusals.answer(new Refused("file", "This file is far too large; a model has at most %d MB."
-                .formatted(JsonFile.MAX_BYTES >> 20)), request, response), List.of(), page);
-    }
-
     private String show(String find, String can, Optional<Long> rig, Echo echo, List<String> problems, Model page) {
         page.addAttribute("models", ModelsPage.of(models.crews(), models.all(), find, can)).addAttribute("echo", echo).addAttribute("problems", problems)
                 .addAttribute("rig", rig.map(RigId::new).map(rigs::load).map(RigLink::of).orElse(null));
         return "models/list";
-    }
-
-    private void requireFree(TapeLabel name) {
-        if (!models.freeName(name).equals(name)) {
-            throw new Refused("name", "There is already a model called %s. Give yours its own name.".formatted(name));
-        }
     }
 
     private static TapeLabel label(String name) {

@@ -4,12 +4,12 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
+import embrack.app.store.Hand;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
-import embrack.core.name.TapeLabel;
 import embrack.core.plan.Edit;
 import embrack.core.plan.OrderEdit;
 import embrack.core.plan.Plan;
@@ -19,7 +19,6 @@ import embrack.core.show.Running;
 import embrack.core.show.Show;
 import embrack.core.show.ShowId;
 import embrack.core.show.SongId;
-import embrack.core.show.StemAt;
 import embrack.core.show.Transition;
 import embrack.core.switches.SwitchAt;
 import embrack.files.songs.OrderFiles;
@@ -65,67 +64,68 @@ class OrderController {
     }
 
     @PostMapping
-    String add(@PathVariable RigId id, @RequestParam(defaultValue = "") String name) {
-        rigs.edit(id, new OrderEdit.AddShow(name));
+    String add(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String name) {
+        rigs.edit(id, hand, new OrderEdit.AddShow(name));
         return "redirect:/rigs/%s/order".formatted(id);
     }
 
     @PostMapping("/{show}/copy")
-    String copy(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String day) {
-        rigs.edit(id, new OrderEdit.CopyShow(show, name, day));
+    String copy(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String day) {
+        rigs.edit(id, hand, new OrderEdit.CopyShow(show, name, day));
         return "redirect:/rigs/%s/order".formatted(id);
     }
 
     @PostMapping("/{show}/remove")
-    String remove(@PathVariable RigId id, @PathVariable ShowId show) {
-        rigs.edit(id, new OrderEdit.RemoveShow(show));
+    String remove(@PathVariable RigId id, Hand hand, @PathVariable ShowId show) {
+        rigs.edit(id, hand, new OrderEdit.RemoveShow(show));
         return "redirect:/rigs/%s/order".formatted(id);
     }
 
     @PostMapping("/{show}/facts")
-    String facts(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String day, @RequestParam(defaultValue = "") String start,
+    String facts(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String day, @RequestParam(defaultValue = "") String start,
             @RequestParam(defaultValue = "") String slot) {
-        return edit(id, show, 0, new OrderEdit.DescribeShow(show, name, day, start, slot));
+        return edit(id, hand, show, 0, new OrderEdit.DescribeShow(show, name, day, start, slot));
     }
 
     @PostMapping("/{show}/songs")
-    String addSong(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "") String song) {
+    String addSong(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam(defaultValue = "") String song) {
         if (song.isEmpty()) {
             throw new Refused("song", "Choose a song; add some in Songs first.");
         }
-        return edit(id, show, 0, new OrderEdit.AddSongTo(show, new SongId(song)));
+        return edit(id, hand, show, 0, new OrderEdit.AddSongTo(show, new SongId(song)));
     }
 
     @PostMapping("/{show}/parts")
-    String addPart(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam Item item, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String length) {
-        return edit(id, show, 0, new OrderEdit.AddPart(show, item, name, length));
+    String addPart(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam Item item, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String length) {
+        return edit(id, hand, show, 0, new OrderEdit.AddPart(show, item, name, length));
     }
 
     @PostMapping("/{show}/parts/{part}/move")
-    String move(@PathVariable RigId id, @PathVariable ShowId show, @PathVariable int part, @RequestParam int to) {
-        return edit(id, show, part, new OrderEdit.MovePart(show, part, to));
+    String move(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @PathVariable int part, @RequestParam int before) {
+        return edit(id, hand, show, part, new OrderEdit.MovePart(show, part, before));
     }
 
     @PostMapping("/{show}/parts/{part}/remove")
-    String removePart(@PathVariable RigId id, @PathVariable ShowId show, @PathVariable int part) {
-        return edit(id, show, 0, new OrderEdit.RemovePart(show, part));
+    String removePart(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @PathVariable int part) {
+        return edit(id, hand, show, 0, new OrderEdit.RemovePart(show, part));
     }
 
     @PostMapping("/{show}/parts/{part}/facts")
-    String part(@PathVariable RigId id, @PathVariable ShowId show, @PathVariable int part, @RequestParam Item item, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String length,
+    String part(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @PathVariable int part, @RequestParam Item item, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String length,
             @RequestParam(defaultValue = "") String key, @RequestParam Transition.Way way, @RequestParam(defaultValue = "") String time, @RequestParam(defaultValue = "") String padKey,
             @RequestParam(defaultValue = "") String padLength, @RequestParam(defaultValue = "") String press) {
-        return edit(id, show, part, new OrderEdit.DescribePart(show, part, item, name, length, key, way, time, padKey, padLength, SwitchAt.parse(press)));
+        return edit(id, hand, show, part, new OrderEdit.DescribePart(show, part, item, name, length, key, way, time, padKey, padLength, SwitchAt.parse(press)));
     }
 
     @PostMapping("/{show}/roster")
-    String roster(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "") List<String> present) {
-        return edit(id, show, 0, new OrderEdit.SetRoster(show, present));
+    String roster(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam(defaultValue = "") List<String> present) {
+        return edit(id, hand, show, 0, new OrderEdit.SetRoster(show, present));
     }
 
     @PostMapping("/{show}/stems")
-    String stem(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam SongId song, @RequestParam String stem) {
-        return edit(id, show, 0, new OrderEdit.TurnStem(show, new StemAt(song, TapeLabel.parse(stem))));
+    String stem(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam SongId song, @RequestParam(defaultValue = "") String stem,
+            @RequestParam(defaultValue = "false") boolean round) {
+        return edit(id, hand, show, 0, new OrderEdit.TurnStem(show, song, stem, round));
     }
 
     @GetMapping("/{show}/order.csv")
@@ -175,8 +175,8 @@ class OrderController {
         return "order/none";
     }
 
-    private String edit(RigId id, ShowId show, int part, Edit edit) {
-        rigs.edit(id, edit);
+    private String edit(RigId id, Hand hand, ShowId show, int part, Edit edit) {
+        rigs.edit(id, hand, edit);
         return "redirect:/rigs/%s/order/%s%s".formatted(id, show, part > 0 ? "?part=" + part : "");
     }
 

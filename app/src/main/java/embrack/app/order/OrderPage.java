@@ -64,8 +64,8 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
     record StemRow(String song, String songKey, String stem, String words, boolean sounds, boolean turned) {
     }
 
-    /** Fields of the chosen part. */
-    record PartPanel(int number, int place, int places, String name, boolean plays, String songHref, List<Choice> items, String length, String key, List<Choice> ways, String time, String padKey, String padLength,
+    /** Fields of the chosen part. {@code earlier} and {@code later}: in front of which part it is put, 0 for the end. */
+    record PartPanel(int number, int place, int places, int earlier, int later, String name, boolean plays, String songHref, List<Choice> items, String length, String key, List<Choice> ways, String time, String padKey, String padLength,
             List<Choice> presses, String keys) {
     }
 
@@ -138,9 +138,13 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
             presses.add(new Choice(assignment.at().key(), plan.words(assignment.at()) + assignment.label().map(label -> ", " + label).orElse(""), entry.press().filter(assignment.at()::equals).isPresent()));
         }
         int place = running.show().order().indexOf(entry);
-        return new PartPanel(entry.number(), place, running.show().order().size(), entry.name().text(), plays, entry.song().map(Object::toString).orElse(""), items, entry.micros() == 0 ? "" : Clock.brief(entry.micros()),
+        return new PartPanel(entry.number(), place, running.show().order().size(), numberAt(running.show(), place - 1), numberAt(running.show(), place + 2), entry.name().text(), plays, entry.song().map(Object::toString).orElse(""), items, entry.micros() == 0 ? "" : Clock.brief(entry.micros()),
                 entry.key().map(Key::toString).orElse(""), ways, entry.transition().micros() == 0 ? "" : Clock.brief(entry.transition().micros()), entry.pad().flatMap(Pad::key).map(Key::toString).orElse(""),
                 entry.pad().map(pad -> Clock.brief(pad.micros())).orElse(""), presses, keys(running, place));
+    }
+
+    private static int numberAt(Show show, int place) {
+        return place >= 0 && place < show.order().size() ? show.order().get(place).number() : 0;
     }
 
     /** Which pads lie under the keys on both sides. */

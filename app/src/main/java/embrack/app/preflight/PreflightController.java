@@ -3,7 +3,9 @@ package embrack.app.preflight;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
+import embrack.app.frame.Said;
 import embrack.app.frame.WayBack;
+import embrack.app.store.Hand;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -13,6 +15,7 @@ import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.plan.Refused;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.Objects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -47,18 +50,19 @@ class PreflightController {
 
     /** Mends a finding by its button; a finding that is no longer there needs no mending. */
     @PostMapping("/remedies")
-    String mend(@PathVariable RigId id, @RequestParam String code, @RequestParam String where, @RequestParam String what,
+    String mend(@PathVariable RigId id, Hand hand, @RequestParam String code, @RequestParam String where, @RequestParam String what,
             @RequestParam(defaultValue = "") String back) {
         reports.of(rigs.load(id)).findings().stream()
                 .filter(f -> f.code().equals(code) && f.where().equals(where) && f.what().equals(what))
                 .map(Finding::remedy).flatMap(remedy -> remedy.stream()).findFirst()
-                .map(Remedy::edit).ifPresent(edit -> rigs.edit(id, edit));
+                .map(Remedy::edit).ifPresent(edit -> rigs.edit(id, hand, edit));
         return WayBack.to(id, back);
     }
 
     /** Somebody changed the plan at the same moment; the page it came from shows how it is now. */
-    @ExceptionHandler(Refused.class)
-    String changedMeanwhile(HttpServletRequest request) {
+    @ExceptionHandler
+    String changedMeanwhile(Refused refused, HttpServletRequest request, HttpServletResponse response) {
+        Said.to(response, "Not mended: " + refused.words());
         return WayBack.to(RigId.of(Refusals.pathVariable(request, "id")), Objects.requireNonNullElse(request.getParameter("back"), ""));
     }
 }

@@ -2,17 +2,16 @@ package embrack.app.rigs;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.frame.Uploads;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.files.plan.PlanFile;
-import embrack.files.json.JsonFile;
 import embrack.files.json.UnreadableFile;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
@@ -27,7 +26,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartFile;
 
 /** The list of rigs: new, import, export, delete, bring back. */
@@ -37,9 +35,11 @@ class RigsController {
     private static final int MOST_PROBLEMS_SHOWN = 12;
 
     private final RigStore rigs;
+    private final Uploads uploads;
 
-    RigsController(RigStore rigs) {
+    RigsController(RigStore rigs, Uploads uploads) {
         this.rigs = rigs;
+        this.uploads = uploads;
     }
 
     @GetMapping("/")
@@ -55,12 +55,8 @@ class RigsController {
     }
 
     @PostMapping("/rigs/import")
-    String importPlan(@RequestParam MultipartFile file) throws IOException {
-        if (file.isEmpty()) {
-            throw new Refused("file", "Choose a plan file first.");
-        }
-        return "redirect:/rigs/%s/gear".formatted(rigs.create(PlanFile.read(file.getInputStream().readNBytes(JsonFile.MAX_BYTES + 1)),
-                "Import a plan file"));
+    String importPlan(@RequestParam MultipartFile file) {
+        return "redirect:/rigs/%s/gear".formatted(rigs.create(uploads.read(file, Uploads.Sort.PLAN, "file", PlanFile::read), "Import a plan file"));
     }
 
     @GetMapping("/rigs/{id}")
@@ -102,14 +98,7 @@ class RigsController {
         List<String> problems = unreadable.problems().stream().map(Object::toString).toList();
         page.addAttribute("echo", Refusals.answer(new Refused("file", problems.size() == 1
                         ? "This file cannot be read." : "This file cannot be read; it has %d mistakes.".formatted(problems.size())), request, response))
-                .addAttribute("problems", problems.subList(0, Math.min(MOST_PROBLEMS_SHOWN, problems.size())));
-        return show(page);
-    }
-
-    @ExceptionHandler
-    String tooLarge(MaxUploadSizeExceededException e, HttpServletRequest request, HttpServletResponse response, Model page) {
-        page.addAttribute("echo", Refusals.answer(new Refused("file", "This file is far too large; a plan has at most %d MB."
-                .formatted(JsonFile.MAX_BYTES >> 20)), request, response)).addAttribute("problems", List.of());
+                .addAttribute("problems", problems.stream().limit(MOST_PROBLEMS_SHOWN).toList());
         return show(page);
     }
 

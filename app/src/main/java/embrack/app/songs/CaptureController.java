@@ -2,11 +2,12 @@ package embrack.app.songs;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.plan.CueEdit;
+import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
-import embrack.core.show.Capture;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import jakarta.servlet.http.HttpServletRequest;
@@ -16,10 +17,10 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 
 /** Capture: the song runs, keys set cues, and what comes of it is looked through before it is kept. */
 @Controller
@@ -34,24 +35,22 @@ class CaptureController {
         this.room = room;
     }
 
-    /**
-     * The page.
-     *
-     * @param keys what the keys stand for: "used", or the id of a board
-     * @param hits what was pressed, see {@link CapturePage#hits}
-     */
     @GetMapping
-    String show(@PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "") String keys, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String hits,
-            @RequestParam(defaultValue = "960") int grid, @RequestParam(defaultValue = "true") boolean strip, @RequestParam(defaultValue = "false") boolean feet, Model page) {
-        return page(id, song, new CapturePage.Asked(keys, find, hits, grid, strip, feet), Echo.NONE, page);
+    String show(@PathVariable RigId id, @PathVariable SongId song, @ModelAttribute CapturePage.Asked asked, Model page) {
+        return page(id, song, Hand.ANY, asked, Echo.NONE, page);
+    }
+
+    /** What was captured, looked through before it is kept; posted, since it may be long. */
+    @PostMapping
+    String look(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @ModelAttribute CapturePage.Asked asked, Model page) {
+        return page(id, song, hand, asked, Echo.NONE, page);
     }
 
     @PostMapping("/keep")
-    String keep(@PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "") String keys, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String hits,
-            @RequestParam(defaultValue = "960") int grid, @RequestParam(defaultValue = "true") boolean strip, @RequestParam(defaultValue = "false") boolean feet) {
-        Song found = room.song(id, song);
-        Capture capture = CapturePage.capture(rigs.load(id).plan(), found, new CapturePage.Asked(keys, find, hits, grid, strip, feet));
-        rigs.edit(id, new CueEdit.KeepCaptured(song, capture));
+    String keep(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @ModelAttribute CapturePage.Asked asked) {
+        Plan shown = rigs.seenBy(id, hand);
+        Song found = shown.book().find(song).orElseThrow(() -> new Refused("song", "That song is no longer in the book."));
+        rigs.edit(id, hand, new CueEdit.KeepCaptured(song, CapturePage.capture(shown, found, asked)));
         return "redirect:/rigs/%s/songs/%s".formatted(id, song);
     }
 
@@ -62,14 +61,19 @@ class CaptureController {
         if (refused.field().equals("song")) {
             return room.list(id, echo, List.of(), page);
         }
-        return page(id, new SongId(Refusals.pathVariable(request, "song")), new CapturePage.Asked(echo.typed().getOrDefault("keys", ""), "", "", PromptLook.QUARTER, true, false), echo, page);
+        return page(id, new SongId(Refusals.pathVariable(request, "song")), Hand.ANY, CapturePage.Asked.ofKeys(echo.typed().getOrDefault("keys", "")), echo, page);
     }
 
-    private String page(RigId id, SongId song, CapturePage.Asked asked, Echo echo, Model page) {
+    /** The page; what its keys stand for is what they stood for in the revision that the hand saw, whatever was changed since. */
+    private String page(RigId id, SongId song, Hand hand, CapturePage.Asked asked, Echo echo, Model page) {
         var report = room.enter(id, "/songs/%s/capture".formatted(song), echo, page);
-        return report.plan().book().find(song).map(found -> {
-            page.addAttribute("song", SongHead.of(report, found, "/rigs/" + id)).addAttribute("tab", "capture").addAttribute("capture", CapturePage.of(report.plan(), found, asked));
-            return "songs/capture";
-        }).orElse("redirect:/rigs/%s/songs".formatted(id));
+        Plan shown = hand.seen().isPresent() ? rigs.seenBy(id, hand) : report.plan();
+        if (report.plan().book().find(song).isEmpty()) {
+            return "redirect:/rigs/%s/songs".formatted(id);
+        }
+        page.addAttribute("song", SongHead.of(report, report.plan().book().song(song), "/rigs/" + id)).addAttribute("tab", "capture")
+                .addAttribute("seen", hand.seen().orElse(rigs.newestRevision(id)))
+                .addAttribute("capture", CapturePage.of(shown, shown.book().find(song).orElse(report.plan().book().song(song)), asked));
+        return "songs/capture";
     }
 }

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Capture: keys, the beats to click, and what was pressed.
@@ -38,13 +39,51 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
     private static final String USED = "used";
 
     /**
-     * What a person asked for.
+     * What a person asked for; what a form does not say is as usual.
      *
      * @param keys what the keys stand for: "used", or the id of a board
      * @param find keys stand for what a search finds instead
+     * @param hits what was pressed, see {@link CapturePage#hits}
+     * @param grid ticks to snap to
+     * @param strip whether releases are left out
      * @param feet whether switches are kept as presses of a foot and not as what they do
      */
-    record Asked(String keys, String find, String hits, int grid, boolean strip, boolean feet) {
+    record Asked(@Nullable String keys, @Nullable String find, @Nullable String hits, @Nullable Integer grid, @Nullable Boolean strip, @Nullable Boolean feet) {
+
+        /** What is asked at first. */
+        static Asked ofKeys(String keys) {
+            return new Asked(keys, null, null, null, null, null);
+        }
+
+        @Override
+        public String keys() {
+            return keys == null ? "" : keys;
+        }
+
+        @Override
+        public String find() {
+            return find == null ? "" : find;
+        }
+
+        @Override
+        public String hits() {
+            return hits == null ? "" : hits;
+        }
+
+        @Override
+        public Integer grid() {
+            return grid == null ? PromptLook.QUARTER : grid;
+        }
+
+        @Override
+        public Boolean strip() {
+            return strip == null || strip;
+        }
+
+        @Override
+        public Boolean feet() {
+            return feet != null && feet;
+        }
     }
 
     /** A key and what it sets. */

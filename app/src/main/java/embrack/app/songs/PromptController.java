@@ -2,13 +2,17 @@ package embrack.app.songs;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.frame.Uploads;
+import embrack.app.store.Edited;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.plan.CueEdit;
 import embrack.core.plan.Edit;
+import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
-import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
+import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.switches.Step;
@@ -17,7 +21,6 @@ import embrack.files.json.UnreadableFile;
 import embrack.files.songs.CueCsv;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,14 +41,17 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/rigs/{id}/songs/{song}")
 class PromptController {
 
-    private static final int MAX_FILE = 4 << 20;
+    /** Farther than anybody moves a cue, in milliseconds. */
+    private static final long MOST_MILLIS = 10_000_000;
 
     private final RigStore rigs;
     private final SongRoom room;
+    private final Uploads uploads;
 
-    PromptController(RigStore rigs, SongRoom room) {
+    PromptController(RigStore rigs, SongRoom room, Uploads uploads) {
         this.rigs = rigs;
         this.room = room;
+        this.uploads = uploads;
     }
 
     /**
@@ -65,48 +71,48 @@ class PromptController {
     }
 
     @PostMapping("/cues")
-    String add(@PathVariable RigId id, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String device,
+    String add(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String device,
             @RequestParam(defaultValue = "") String action, @RequestParam(defaultValue = "") String along, @RequestParam(defaultValue = "") String foot) {
-        rigs.edit(id, new CueEdit.AddCue(song, at, action.isEmpty() ? List.of() : steps(device, action, along), SwitchAt.parse(foot)));
-        return toCue(id, song, look, room.song(id, song).nextNumber() - 1);
+        Edited edited = rigs.edit(id, hand, new CueEdit.AddCue(song, at, action.isEmpty() ? List.of() : steps(device, action, along), SwitchAt.parse(foot)));
+        return toCue(id, song, look, edited.plan().book().song(song).cues().getLast().number());
     }
 
     @PostMapping("/cues/{cue}/steps")
-    String addStep(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam String device, @RequestParam String action,
+    String addStep(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam String device, @RequestParam String action,
             @RequestParam(defaultValue = "") String along) {
-        return edit(id, song, look, cue, new CueEdit.AddToCue(song, cue, steps(device, action, along)));
+        return edit(id, hand, song, look, cue, new CueEdit.AddToCue(song, cue, steps(device, action, along)));
     }
 
     @PostMapping("/cues/{cue}/steps/{index}/remove")
-    String removeStep(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @PathVariable int index, @RequestParam Map<String, String> look, @RequestParam DeviceId device,
+    String removeStep(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @PathVariable int index, @RequestParam Map<String, String> look, @RequestParam String device,
             @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
-        return edit(id, song, look, cue, new CueEdit.TakeFromCue(song, cue, index, SongsController.step(device, action).withWait(waited)));
+        return edit(id, hand, song, look, cue, new CueEdit.TakeFromCue(song, cue, index, SongsController.step(device, action, waited)));
     }
 
     @PostMapping("/cues/{cue}/steps/{index}/wait")
-    String wait(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @PathVariable int index, @RequestParam Map<String, String> look, @RequestParam DeviceId device,
+    String wait(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @PathVariable int index, @RequestParam Map<String, String> look, @RequestParam String device,
             @RequestParam String action, @RequestParam(defaultValue = "0") int waited, @RequestParam(defaultValue = "") String millis) {
-        return edit(id, song, look, cue, new CueEdit.WaitInCue(song, cue, index, SongsController.step(device, action).withWait(waited), millis));
+        return edit(id, hand, song, look, cue, new CueEdit.WaitInCue(song, cue, index, SongsController.step(device, action, waited), millis));
     }
 
     @PostMapping("/cues/{cue}/at")
-    String place(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String at) {
-        return edit(id, song, look, cue, new CueEdit.PlaceCue(song, cue, at));
+    String place(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String at) {
+        return edit(id, hand, song, look, cue, new CueEdit.PlaceCue(song, cue, at));
     }
 
     @PostMapping("/cues/{cue}/name")
-    String name(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String name) {
-        return edit(id, song, look, cue, new CueEdit.NameCue(song, cue, name));
+    String name(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String name) {
+        return edit(id, hand, song, look, cue, new CueEdit.NameCue(song, cue, name));
     }
 
     @PostMapping("/cues/{cue}/early")
-    String early(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "false") boolean early) {
-        return edit(id, song, look, cue, new CueEdit.SendEarly(song, cue, early));
+    String early(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "false") boolean early) {
+        return edit(id, hand, song, look, cue, new CueEdit.SendEarly(song, cue, early));
     }
 
     @PostMapping("/cues/{cue}/leaves")
-    String leaves(@PathVariable RigId id, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "false") boolean off) {
-        return edit(id, song, look, cue, new CueEdit.LeaveOff(song, cue, off));
+    String leaves(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "false") boolean off) {
+        return edit(id, hand, song, look, cue, new CueEdit.LeaveOff(song, cue, off));
     }
 
     /**
@@ -117,7 +123,7 @@ class PromptController {
      * @param ms milliseconds, for moves
      */
     @PostMapping("/cues/several")
-    String several(@PathVariable RigId id, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String cues, @RequestParam("do") String what,
+    String several(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String cues, @RequestParam("do") String what,
             @RequestParam(defaultValue = "0") long by, @RequestParam(defaultValue = "0") long ms, @RequestParam(defaultValue = "0") int held, @RequestParam(defaultValue = "0") long to) {
         List<Integer> numbers = Stream.of(cues.split(",")).filter(text -> text.matches("\\d{1,6}")).map(Integer::valueOf).toList();
         if (numbers.isEmpty()) {
@@ -127,19 +133,18 @@ class PromptController {
             case "remove" -> new CueEdit.RemoveCues(song, numbers);
             case "alike" -> new CueEdit.CopyToAlike(song, numbers);
             case "drag" -> new CueEdit.DragCues(song, numbers, held, to, new PromptLook(0, 0, number(look, "grid", PromptLook.QUARTER), "", "", "").grid());
-            default -> new CueEdit.MoveCues(song, numbers, by, ms * 1_000);
+            default -> new CueEdit.MoveCues(song, numbers, by, Math.clamp(ms, -MOST_MILLIS, MOST_MILLIS) * 1_000);
         };
-        return edit(id, song, look, what.equals("remove") ? 0 : held > 0 ? held : numbers.getFirst(), edit);
+        return edit(id, hand, song, look, what.equals("remove") ? 0 : held > 0 ? held : numbers.getFirst(), edit);
     }
 
     @PostMapping("/cues/import")
-    String read(@PathVariable RigId id, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam MultipartFile file) throws IOException {
-        if (file.isEmpty()) {
-            throw new Refused("file", "Choose a CSV file first.");
-        }
+    String read(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam MultipartFile file) {
         try {
-            String text = new String(file.getInputStream().readNBytes(MAX_FILE + 1), StandardCharsets.UTF_8);
-            return edit(id, song, look, 0, new CueEdit.AddCues(song, CueCsv.read(text, rigs.load(id).plan(), room.song(id, song))));
+            Plan plan = rigs.load(id).plan();
+            Song sung = room.song(id, song);
+            List<Cue> cues = uploads.read(file, Uploads.Sort.CSV, "file", bytes -> CueCsv.read(new String(bytes, StandardCharsets.UTF_8), plan, sung));
+            return edit(id, hand, song, look, 0, new CueEdit.AddCues(song, cues));
         } catch (UnreadableFile e) {
             throw new Refused("file", String.join(" ", e.problems().stream().limit(5).map(Object::toString).toList()));
         }
@@ -153,13 +158,13 @@ class PromptController {
             return room.list(id, echo, List.of(), page);
         }
         String cue = Refusals.pathVariable(request, "cue");
-        int chosen = cue.isEmpty() ? number(echo.typed(), "cue", 0) : Integer.parseInt(cue);
+        int chosen = cue.isEmpty() ? number(echo.typed(), "cue", 0) : number(Map.of("cue", cue), "cue", 0);
         return room.prompt(id, new SongId(Refusals.pathVariable(request, "song")),
                 new PromptLook(number(echo.typed(), "zoom", 0), chosen, number(echo.typed(), "grid", PromptLook.QUARTER), echo.typed().getOrDefault("at", ""), "", echo.typed().getOrDefault("find", "")), echo, page);
     }
 
-    private String edit(RigId id, SongId song, Map<String, String> look, int cue, Edit edit) {
-        rigs.edit(id, edit);
+    private String edit(RigId id, Hand hand, SongId song, Map<String, String> look, int cue, Edit edit) {
+        rigs.edit(id, hand, edit);
         return toCue(id, song, look, cue);
     }
 
@@ -173,8 +178,8 @@ class PromptController {
     }
 
     private static List<Step> steps(String device, String action, String along) {
-        List<Step> steps = new ArrayList<>(List.of(SongsController.step(new DeviceId(device), action)));
-        Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(SongsController.step(new DeviceId(device), key)));
+        List<Step> steps = new ArrayList<>(List.of(SongsController.step(device, action, 0)));
+        Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(SongsController.step(device, key, 0)));
         return steps;
     }
 }

@@ -2,6 +2,7 @@ package embrack.app.songs;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.plan.Plan;
@@ -46,22 +47,22 @@ class SongController {
     }
 
     @PostMapping("/facts")
-    String facts(@PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "") String title, @RequestParam(defaultValue = "") String played,
+    String facts(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam(defaultValue = "") String title, @RequestParam(defaultValue = "") String played,
             @RequestParam(defaultValue = "") String original, @RequestParam(defaultValue = "") String place, @RequestParam(defaultValue = "") String trimStart,
             @RequestParam(defaultValue = "") String trimEnd, @RequestParam(defaultValue = "") String leadIn, @RequestParam(defaultValue = "") String player, @RequestParam(defaultValue = "") String notes) {
-        rigs.edit(id, new SongEdit.DescribeSong(song, title, played, original, place, trimStart, trimEnd, leadIn, player, notes.replace("\r\n", "\n")));
+        rigs.edit(id, hand, new SongEdit.DescribeSong(song, title, played, original, place, trimStart, trimEnd, leadIn, player, notes.replace("\r\n", "\n")));
         return back(id, song);
     }
 
     @PostMapping("/form")
-    String form(@PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "") String how) {
-        rigs.edit(id, new SongEdit.TellForm(song, how));
+    String form(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam(defaultValue = "") String how) {
+        rigs.edit(id, hand, new SongEdit.TellForm(song, how));
         return back(id, song);
     }
 
     @PostMapping("/tempo")
-    String tempo(@PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "") String tempo, @RequestParam(defaultValue = "false") boolean clock) {
-        rigs.edit(id, new SongEdit.NewTempo(song, tempo, clock));
+    String tempo(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam(defaultValue = "") String tempo, @RequestParam(defaultValue = "false") boolean clock) {
+        rigs.edit(id, hand, new SongEdit.NewTempo(song, tempo, clock));
         return back(id, song);
     }
 

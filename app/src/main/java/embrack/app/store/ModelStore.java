@@ -5,11 +5,18 @@ import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
 import embrack.core.name.Slug;
 import embrack.core.name.TapeLabel;
+import embrack.core.plan.Edit;
+import embrack.core.plan.GearEdit;
+import embrack.core.plan.Refused;
+import embrack.files.model.ModelFile;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -19,16 +26,21 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ModelStore {
 
-    private final ModelMapper mapper;
+    private static final int MOST_READ = 300;
 
-    ModelStore(ModelMapper mapper) {
+    private final ModelMapper mapper;
+    private final RigStore rigs;
+    private final Memo<ModelMapper.Row, Model> read = Memo.ofCount(MOST_READ);
+
+    ModelStore(ModelMapper mapper, RigStore rigs) {
         this.mapper = mapper;
+        this.rigs = rigs;
     }
 
     /** The crew's models, by id. */
     @Transactional(readOnly = true)
     public List<Model> crews() {
-        return mapper.newest().stream().map(ModelRevision::doc).toList();
+        return mapper.newest().stream().map(this::doc).toList();
     }
 
     /** All models: the crew's first, then those that ship. */
@@ -46,7 +58,7 @@ public class ModelStore {
     /** All revisions of a model of the crew, newest first; none for one that ships. */
     @Transactional(readOnly = true)
     public List<ModelRevision> revisions(ModelId id) {
-        return mapper.revisions(id.text());
+        return mapper.revisions(id.text()).stream().map(row -> new ModelRevision(row.n(), doc(row), row.at(), row.summary())).toList();
     }
 
     /**
@@ -54,41 +66,74 @@ public class ModelStore {
      *
      * @param model its id is taken for a wish
      * @return the model as it is kept
+     * @throws Refused when another model has its name
      */
     @Transactional
     public Model create(Model model, String summary) {
+        return create(model, summary, name -> {
+            if (isTaken(name)) {
+                throw new Refused("name", "There is already a model called %s. Give yours its own name.".formatted(name));
+            }
+            return name;
+        });
+    }
+
+    /** As {@link #create}; a name that another model has gets a number behind it. */
+    @Transactional
+    public Model createNumbered(Model model, String summary) {
+        return create(model, summary, wish -> IntStream.iterate(1, i -> i + 1).mapToObj(i -> i == 1 ? wish
+                        : new TapeLabel(wish.text().substring(0, Math.min(36, wish.text().length())).strip() + " " + i))
+                .filter(name -> !isTaken(name)).findFirst().orElseThrow());
+    }
+
+    private Model create(Model model, String summary, Function<TapeLabel, TapeLabel> named) {
+        mapper.holdNames();
+        TapeLabel name = named.apply(model.name());
         Set<String> taken = new HashSet<>(mapper.idsEver());
         Library.all().forEach(shipped -> taken.add(shipped.id().text()));
-        String wish = Slug.of(model.name().text());
+        String wish = Slug.of(name.text());
         String id = IntStream.iterate(1, i -> i + 1).mapToObj(i -> i == 1 ? wish : wish.substring(0, Math.min(35, wish.length())) + "-" + i)
                 .filter(each -> !taken.contains(each)).findFirst().orElseThrow();
-        Model kept = model.copied(new ModelId(id), model.name());
+        Model kept = model.copied(new ModelId(id), name);
+        String text = written(kept);
         mapper.create(id);
-        mapper.add(id, 1, kept, RigStore.AUTHOR, summary);
+        mapper.add(id, 1, text, Hand.SOMEBODY, summary);
         return kept;
     }
 
-    /** The name with a number behind it, if another model has it. */
-    @Transactional(readOnly = true)
-    public TapeLabel freeName(TapeLabel wish) {
-        Set<String> taken = new HashSet<>(all().stream().map(model -> model.name().text().toLowerCase(Locale.ROOT)).toList());
-        return IntStream.iterate(1, i -> i + 1).mapToObj(i -> i == 1 ? wish
-                        : new TapeLabel(wish.text().substring(0, Math.min(36, wish.text().length())).strip() + " " + i))
-                .filter(name -> !taken.contains(name.text().toLowerCase(Locale.ROOT))).findFirst().orElseThrow();
+    private boolean isTaken(TapeLabel name) {
+        return all().stream().anyMatch(model -> model.name().sameAs(name));
     }
 
     /**
-     * Keeps a change of a model of the crew; one that changes nothing leaves no trace.
+     * Keeps a change of a model of the crew and has rigs follow it, all or nothing; one that changes nothing leaves no trace.
      *
+     * @param seen the revision that the change was made from
+     * @param following rigs that take the changed description
      * @throws NoSuchModel when the crew has none of that id
+     * @throws Refused when somebody kept another revision meanwhile, or another model has the name
      */
-    @Transactional
-    public void save(Model model, String summary) {
+    public void save(Model model, int seen, String summary, Collection<RigId> following, Hand hand) {
+        String text = written(model);
+        SortedMap<RigId, Edit> edits = new TreeMap<>();
+        following.forEach(rig -> edits.put(rig, new GearEdit.ReplaceModel(model)));
+        rigs.editAll(edits, hand, () -> keep(model, text, seen, summary));
+    }
+
+    private void keep(Model model, String text, int seen, String summary) {
         String id = model.id().text();
+        mapper.holdNames();
         mapper.lock(id).orElseThrow(() -> new NoSuchModel(id));
-        ModelRevision newest = mapper.revisions(id).getFirst();
-        if (!newest.doc().equals(model)) {
-            mapper.add(id, newest.n() + 1, model, RigStore.AUTHOR, summary);
+        ModelMapper.Row newest = mapper.revisions(id).getFirst();
+        if (newest.n() != seen) {
+            throw new Refused("box", ("Not kept: somebody else kept revision %d meanwhile (%s). Look at it in another window; what you typed is still here,"
+                    + " and keeping it once more puts it on top.").formatted(newest.n(), newest.summary()));
+        }
+        if (all().stream().anyMatch(other -> !other.id().equals(model.id()) && other.name().sameAs(model.name()))) {
+            throw new Refused("name", "There is already a model called %s. Give yours its own name.".formatted(model.name()));
+        }
+        if (!doc(newest).equals(model)) {
+            mapper.add(id, newest.n() + 1, text, Hand.SOMEBODY, summary);
         }
     }
 
@@ -104,5 +149,21 @@ public class ModelStore {
     @Transactional
     public void restore(ModelId id) {
         mapper.restore(id.text());
+    }
+
+    private Model doc(ModelMapper.Row row) {
+        return read.get(row, () -> ModelFile.read(mapper.doc(row.model(), row.n())));
+    }
+
+    private static String written(Model model) {
+        String text = ModelFile.write(model);
+        try {
+            if (ModelFile.read(text).equals(model)) {
+                return text;
+            }
+        } catch (RuntimeException e) {
+            throw new Refused("box", "This cannot be kept, since it could not be read again: %s. Nothing was changed.".formatted(e.getMessage()));
+        }
+        throw new Refused("box", "This cannot be kept, since it would be read as another model. Nothing was changed.");
     }
 }

@@ -5,7 +5,7 @@ package embrack.app.store;
  *
  * @param number 1 or more
  */
-public record RigId(long number) {
+public record RigId(long number) implements Comparable<RigId> {
 
     public RigId {
         if (number < 1) {
@@ -16,6 +16,11 @@ public record RigId(long number) {
     /** The id that a path names; Spring converts with it. */
     public static RigId of(String text) {
         return new RigId(Long.parseLong(text));
+    }
+
+    @Override
+    public int compareTo(RigId other) {
+        return Long.compare(number, other.number);
     }
 
     @Override

@@ -8,58 +8,71 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.jspecify.annotations.Nullable;
 
 /** The SQL of rigs and their revisions. */
 @Mapper
 interface RigMapper {
 
     /** A row of the list. */
-    record Listed(long id, String name, int devices, OffsetDateTime changed) {
+    record Listed(long id, String name, int boxes, OffsetDateTime changed) {
     }
 
-    @Select("""
-            select r.id, v.doc ->> 'name' as name, jsonb_array_length(v.doc -> 'devices') as devices, v.at as changed
-              from rig r join rig_revision v on v.rig = r.id
-             where r.deleted_at is null and v.n = (select max(n) from rig_revision where rig = r.id)
-             order by v.at desc, r.id desc""")
+    /** What the row of a rig says of its newest revision, so that it need not be read. */
+    record Newest(int n, String name, int boxes, String[] models) {
+    }
+
+    @Select("select id, name, boxes, changed_at as changed from rig where deleted_at is null order by changed_at desc, id desc")
     List<Listed> list();
 
-    @Select("insert into rig default values returning id")
-    long create();
+    @Select("insert into rig (newest, name, boxes, models) values (0, #{name}, 0, '{}') returning id")
+    long create(@Param("name") String name);
 
     @Select("select count(*) from rig")
     long countEver();
 
-    /** Rigs whose newest revision holds a model; {@code models} as JSON. */
-    @Select("""
-            select r.id
-              from rig r join rig_revision v on v.rig = r.id
-             where r.deleted_at is null and v.doc -> 'models' @> #{models}::jsonb
-               and v.n = (select max(n) from rig_revision where rig = r.id)
-             order by r.id""")
-    List<Long> using(@Param("models") String models);
-
-    /** Holds the rig until the transaction ends, so that edits follow one another. */
-    @Select("select id from rig where id = #{id} and deleted_at is null for update")
-    Optional<Long> lock(@Param("id") long id);
+    /** Rigs whose newest revision holds a model. */
+    @Select("select id from rig where deleted_at is null and models @> array[#{model}]::text[] order by id")
+    List<Long> using(@Param("model") String model);
 
     @Select("""
-            select v.n, v.doc, v.summary, v.undo_to, v.redo_to
-              from rig r join rig_revision v on v.rig = r.id
-             where r.id = #{id} and r.deleted_at is null
-             order by v.n desc limit 1""")
+            select v.n, v.author, v.at, v.summary, v.intent, v.undo_to, v.redo_to
+              from rig r join rig_revision v on v.rig = r.id and v.n = r.newest
+             where r.id = #{id} and r.deleted_at is null""")
     Optional<Revision> newest(@Param("id") long id);
 
-    @Select("select n, doc, summary, undo_to, redo_to from rig_revision where rig = #{id} and n = #{n}")
+    @Select("select n, author, at, summary, intent, undo_to, redo_to from rig_revision where rig = #{id} and n = #{n}")
     Optional<Revision> revision(@Param("id") long id, @Param("n") int n);
 
-    @Select("select summary from rig_revision where rig = #{id} and n = #{n}")
-    Optional<String> summary(@Param("id") long id, @Param("n") int n);
+    /** The newest rows first, from one on backwards. */
+    @Select("""
+            select n, author, at, summary, intent, undo_to, redo_to from rig_revision
+             where rig = #{id} and n <= #{from} order by n desc limit #{most}""")
+    List<Revision> back(@Param("id") long id, @Param("from") int from, @Param("most") int most);
+
+    /** The row that was written by one sending. */
+    @Select("select n from rig_revision where rig = #{id} and once = #{once}")
+    Optional<Integer> sent(@Param("id") long id, @Param("once") String once);
+
+    /** The rows that a document is read from: the last whole one up to it, and those that follow. */
+    @Select("""
+            select n, whole, body from rig_revision
+             where rig = #{id} and n <= #{n} and n >= (select max(n) from rig_revision where rig = #{id} and n <= #{n} and whole)
+             order by n""")
+    List<Archive.Stored> chain(@Param("id") long id, @Param("n") int n);
+
+    /** Makes a revision the newest, if the one before it still is; the number of rigs for which that could be. */
+    @Update("""
+            update rig set newest = #{r.n}, name = #{r.name}, boxes = #{r.boxes},
+                   models = #{r.models, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}, changed_at = now()
+             where id = #{id} and newest = #{r.n} - 1 and deleted_at is null""")
+    int advance(@Param("id") long id, @Param("r") Newest newest);
 
     @Insert("""
-            insert into rig_revision (rig, n, doc, author, summary, undo_to, redo_to)
-            values (#{id}, #{r.n}, #{r.doc}, #{author}, #{r.summary}, #{r.undoTo,jdbcType=INTEGER}, #{r.redoTo,jdbcType=INTEGER})""")
-    void add(@Param("id") long id, @Param("author") String author, @Param("r") Revision revision);
+            insert into rig_revision (rig, n, whole, body, author, summary, intent, once, undo_to, redo_to)
+            values (#{id}, #{r.n}, #{body.whole}, #{body.bytes}, #{r.author}, #{r.summary}, #{r.intent}, #{once,jdbcType=VARCHAR},
+                    #{r.undoTo,jdbcType=INTEGER}, #{r.redoTo,jdbcType=INTEGER})""")
+    void add(@Param("id") long id, @Param("r") Revision revision, @Param("body") Archive.Body body, @Param("once") @Nullable String once);
 
     @Update("update rig set deleted_at = now() where id = #{id} and deleted_at is null")
     int delete(@Param("id") long id);

@@ -1,40 +1,80 @@
 package embrack.app.store;
 
 import embrack.core.gear.ModelId;
+import embrack.core.name.Words;
 import embrack.core.plan.Edit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
-/** Rigs and their history. Every change is an edit of the newest revision, made while the rig is locked. */
+/**
+ * Rigs and their history. Every change is an intent applied to the newest revision. Edits of one rig follow one another;
+ * what takes time (applying, writing, reading back) is done before the database is asked to hold anything, and a row is
+ * only added if the revision that it follows is still the newest.
+ */
 @Service
 public class RigStore {
 
-    /** Who edits, until crews can sign in. */
-    static final String AUTHOR = "this machine";
+    private static final Logger LOG = LoggerFactory.getLogger(RigStore.class);
+
+    /** As often as an edit is made anew because another server was faster. */
+    private static final int MOST_TRIES = 20;
+
+    private static final int MOST_TOLD = 3;
+    private static final int MOST_LOOKED_AT = 200;
+    private static final int MOST_OFFERED = 5;
 
     private final RigMapper mapper;
+    private final Archive archive;
+    private final TransactionTemplate transaction;
     private final ApplicationEventPublisher events;
+    private final Map<RigId, ReentrantLock> turns = new ConcurrentHashMap<>();
 
-    RigStore(RigMapper mapper, ApplicationEventPublisher events) {
+    RigStore(RigMapper mapper, Archive archive, TransactionTemplate transaction, ApplicationEventPublisher events) {
         this.mapper = mapper;
+        this.archive = archive;
+        this.transaction = transaction;
         this.events = events;
     }
 
+    /** A row that is ready to be added. */
+    private record Draft(RigId rig, Revision row, Plan plan, byte[] text, Archive.Body body, Optional<String> once) {
+    }
+
+    /** Another server added a row in between. */
+    private static final class Overtaken extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        Overtaken(RigId rig) {
+            super("rig %s was changed by another server".formatted(rig), null, false, false);
+        }
+    }
+
     /** All rigs that are not deleted, last changed first. */
-    @Transactional(readOnly = true)
     public List<RigEntry> list() {
-        return mapper.list().stream().map(r -> new RigEntry(new RigId(r.id()), r.name(), r.devices(), r.changed())).toList();
+        return mapper.list().stream().map(r -> new RigEntry(new RigId(r.id()), r.name(), r.boxes(), r.changed())).toList();
     }
 
     /** Whether any rig was ever made here, deleted or not. */
-    @Transactional(readOnly = true)
     public boolean isUnused() {
         return mapper.countEver() == 0;
     }
@@ -43,56 +83,179 @@ public class RigStore {
      * Keeps a new rig.
      *
      * @param summary where it comes from, in words
+     * @throws Refused when the plan would not be read back as it is
      */
-    @Transactional
     public RigId create(Plan plan, String summary) {
-        long id = mapper.create();
-        mapper.add(id, AUTHOR, Revision.first(plan, summary));
-        return new RigId(id);
+        byte[] text = written(plan);
+        Archive.Body body = Archive.whole(text);
+        Revision first = Revision.first(Hand.SOMEBODY, summary);
+        RigId made = transaction.execute(status -> {
+            RigId id = new RigId(mapper.create(plan.rig().name().text()));
+            add(new Draft(id, first, plan, text, body, Optional.empty()));
+            return id;
+        });
+        return Objects.requireNonNull(made);
     }
 
     /**
      * The newest revision.
      *
      * @throws NoSuchRig when there is none
+     * @throws UnreadableRevision when it cannot be read
      */
-    @Transactional(readOnly = true)
     public StoredRig load(RigId id) {
-        Revision newest = mapper.newest(id.number()).orElseThrow(() -> new NoSuchRig(id));
-        Optional<String> redo = optional(newest.redoTo()).flatMap(n -> mapper.summary(id.number(), n));
-        return new StoredRig(id, newest.n(), newest.doc(),
-                optional(newest.undoTo()).map(n -> newest.summary()), redo);
+        Revision newest = newest(id);
+        Optional<String> redo = optional(newest.redoTo()).flatMap(n -> mapper.revision(id.number(), n)).map(Revision::summary);
+        return new StoredRig(id, newest.n(), archive.plan(id, newest.n()), optional(newest.undoTo()).map(n -> newest.summary()), redo);
+    }
+
+    /** The plan that a hand saw; the newest when it is not known what it saw. */
+    public Plan seenBy(RigId id, Hand hand) {
+        int newest = newest(id).n();
+        return archive.plan(id, hand.seen().filter(n -> n >= 1 && n <= newest).orElse(newest));
+    }
+
+    /** The number of the newest revision. */
+    public int newestRevision(RigId id) {
+        return newest(id).n();
     }
 
     /**
-     * Makes an edit; one that changes nothing leaves no trace.
+     * Makes an edit; one that changes nothing leaves no trace, one that was sent before is not made again.
      *
-     * @throws Refused when it cannot be made
+     * @throws Refused when it cannot be made; if the page was older than the rig, with what came since
      * @throws NoSuchRig when there is no such rig
      */
-    @Transactional
-    public void edit(RigId id, Edit edit) {
-        append(id, newest -> {
-            Plan changed = edit.apply(newest.doc());
-            return changed.equals(newest.doc()) ? Optional.empty()
-                    : Optional.of(newest.edited(changed, edit.summary(newest.doc())));
+    public Edited edit(RigId id, Hand hand, Edit edit) {
+        return Objects.requireNonNull(editAll(new TreeMap<>(Map.of(id, edit)), hand, () -> { }).get(id));
+    }
+
+    /**
+     * Makes an edit of each of several rigs, all or none.
+     *
+     * @param alongside done in the same transaction
+     */
+    SortedMap<RigId, Edited> editAll(SortedMap<RigId, Edit> edits, Hand hand, Runnable alongside) {
+        return inTurn(edits.keySet().stream().toList(), () -> {
+            SortedMap<RigId, Edited> done = new TreeMap<>();
+            List<Draft> drafts = new ArrayList<>();
+            edits.forEach((id, edit) -> {
+                Optional<Integer> sent = hand.once().flatMap(mark -> mapper.sent(id.number(), mark));
+                Revision newest = newest(id);
+                Optional<Draft> draft = sent.isPresent() ? Optional.empty() : draft(id, newest, hand, edit);
+                int n = sent.orElse(draft.map(d -> d.row().n()).orElse(newest.n()));
+                done.put(id, new Edited(n, draft.map(Draft::plan).orElseGet(() -> archive.plan(id, n))));
+                draft.ifPresent(drafts::add);
+            });
+            write(drafts, alongside);
+            return done;
         });
     }
 
-    /** Takes the last edit back, if there is one. */
-    @Transactional
-    public void undo(RigId id) {
-        append(id, newest -> optional(newest.undoTo()).flatMap(n -> mapper.revision(id.number(), n)).map(newest::undone));
+    private Optional<Draft> draft(RigId id, Revision newest, Hand hand, Edit edit) {
+        Plan before = archive.plan(id, newest.n());
+        Plan after;
+        try {
+            after = edit.apply(before);
+        } catch (Refused refused) {
+            String since = since(id, hand, newest);
+            throw since.isEmpty() ? refused : new Refused(refused.field(), refused.words() + " Meanwhile: " + since + ".");
+        }
+        return after.equals(before) ? Optional.empty()
+                : Optional.of(draft(id, newest.edited(hand.author(), edit.summary(before), edit.toString()), after, written(after), hand.once()));
     }
 
-    /** Makes the last undone edit again, if there is one. */
-    @Transactional
-    public void redo(RigId id) {
-        append(id, newest -> optional(newest.redoTo()).flatMap(n -> mapper.revision(id.number(), n)).map(newest::redone));
+    private Draft draft(RigId id, Revision row, Plan plan, byte[] text, Optional<String> once) {
+        return new Draft(id, row, plan, text, archive.following(id, row.n() - 1, text), once);
+    }
+
+    /**
+     * Takes the last edit back, if there is one.
+     *
+     * @return what was taken back, in words; empty when there was nothing
+     * @throws Refused when the hand saw an older revision, with what came since
+     */
+    public Optional<String> undo(RigId id, Hand hand) {
+        return append(id, hand, "undo", "taken back", newest -> optional(newest.undoTo()).flatMap(n -> mapper.revision(id.number(), n))
+                .map(earlier -> again(id, hand, newest.undone(hand.author(), earlier), earlier.n())))
+                .flatMap(row -> mapper.revision(id.number(), row.n() - 1)).map(Revision::summary);
+    }
+
+    /**
+     * Makes the last undone edit again, if there is one.
+     *
+     * @return what was made again, in words; empty when there was nothing
+     * @throws Refused when the hand saw an older revision, with what came since
+     */
+    public Optional<String> redo(RigId id, Hand hand) {
+        return append(id, hand, "redo", "made again", newest -> optional(newest.redoTo()).flatMap(n -> mapper.revision(id.number(), n))
+                .map(later -> again(id, hand, newest.redone(hand.author(), later), later.n()))).map(Revision::summary);
+    }
+
+    /** Makes an earlier revision the newest, whatever came since. */
+    public void bringBack(RigId id, Hand hand, int n) {
+        append(id, hand, "revision", "brought back", newest -> Optional.of(mapper.revision(id.number(), n)
+                .orElseThrow(() -> new Refused("revision", "There is no revision %d of this rig.".formatted(n))))
+                .map(earlier -> again(id, hand, newest.broughtBack(hand.author(), earlier), n)));
+    }
+
+    private Draft again(RigId id, Hand hand, Revision row, int n) {
+        return draft(id, row, archive.plan(id, n), archive.text(id, n), hand.once());
+    }
+
+    private Optional<Revision> append(RigId id, Hand hand, String field, String done, Function<Revision, Optional<Draft>> next) {
+        return inTurn(List.of(id), () -> {
+            Revision newest = newest(id);
+            Optional<Revision> sent = hand.once().flatMap(mark -> mapper.sent(id.number(), mark)).flatMap(n -> mapper.revision(id.number(), n));
+            if (sent.isPresent()) {
+                return sent;
+            }
+            String since = since(id, hand, newest);
+            if (!since.isEmpty()) {
+                throw new Refused(field, "Nothing was %s, since the page was older than the rig. Meanwhile: %s. Now it shows the newest.".formatted(done, since));
+            }
+            Optional<Draft> draft = next.apply(newest);
+            write(draft.stream().toList(), () -> { });
+            return draft.map(Draft::row);
+        });
+    }
+
+    /** What came after the revision that a hand saw, in words; empty when nothing did. */
+    private String since(RigId id, Hand hand, Revision newest) {
+        int seen = hand.seen().orElse(newest.n());
+        if (seen >= newest.n()) {
+            return "";
+        }
+        List<String> last = mapper.back(id.number(), newest.n(), MOST_TOLD).stream().filter(row -> row.n() > seen).map(row -> told(id, row)).toList();
+        int more = newest.n() - seen - last.size();
+        return Words.list(more <= 0 ? last : Stream.concat(last.stream(), Stream.of("%d more".formatted(more))).toList());
+    }
+
+    private String told(RigId id, Revision row) {
+        String what = optional(row.redoTo()).flatMap(n -> mapper.revision(id.number(), n)).map(Revision::summary).filter(s -> row.intent().startsWith("undo ")).orElse(row.summary());
+        return row.intent().startsWith("undo ") ? "undo of \"%s\"".formatted(what) : row.intent().startsWith("redo ") ? "redo of \"%s\"".formatted(what) : "\"%s\"".formatted(what);
+    }
+
+    /** An earlier revision that can be read. */
+    public record Earlier(int n, String summary, @Nullable OffsetDateTime at) {
+    }
+
+    /** The last revisions of a rig that can be read, the newest first. */
+    public List<Earlier> readable(RigId id) {
+        return mapper.back(id.number(), newest(id).n(), MOST_LOOKED_AT).stream().filter(row -> isReadable(id, row.n())).limit(MOST_OFFERED)
+                .map(row -> new Earlier(row.n(), row.summary(), row.at())).toList();
+    }
+
+    private boolean isReadable(RigId id, int n) {
+        try {
+            archive.plan(id, n);
+            return true;
+        } catch (UnreadableRevision e) {
+            return false;
+        }
     }
 
     /** Deletes a rig; its history is kept, so that it can be brought back. */
-    @Transactional
     public void delete(RigId id) {
         if (mapper.delete(id.number()) == 0) {
             throw new NoSuchRig(id);
@@ -100,27 +263,81 @@ public class RigStore {
     }
 
     /** Brings a deleted rig back. */
-    @Transactional
     public void restore(RigId id) {
         mapper.restore(id.number());
     }
 
-    /** The rigs that use a model, with their newest plans. */
-    @Transactional(readOnly = true)
+    /** The rigs that use a model, with their newest plans; those that cannot be read are left out. */
     public List<StoredRig> using(ModelId model) {
-        return mapper.using("[{\"id\": \"%s\"}]".formatted(model)).stream().map(id -> load(new RigId(id))).toList();
+        return mapper.using(model.text()).stream().map(RigId::new).flatMap(id -> {
+            try {
+                return Stream.of(load(id));
+            } catch (UnreadableRevision | NoSuchRig e) {
+                LOG.warn("left out among the rigs that use {}: {}", model, e.getMessage());
+                return Stream.empty();
+            }
+        }).toList();
     }
 
-    private void append(RigId id, Function<Revision, Optional<Revision>> next) {
-        mapper.lock(id.number()).orElseThrow(() -> new NoSuchRig(id));
-        Revision newest = mapper.newest(id.number()).orElseThrow(() -> new NoSuchRig(id));
-        next.apply(newest).ifPresent(revision -> {
-            mapper.add(id.number(), AUTHOR, revision);
-            events.publishEvent(new RigChanged(id, revision.n()));
+    /** Waits until nobody else here edits these rigs; rigs are sorted, so that two never wait for each other. */
+    private <T> T inTurn(List<RigId> rigs, Supplier<T> deed) {
+        if (rigs.isEmpty()) {
+            return untilNotOvertaken(deed);
+        }
+        ReentrantLock turn = turns.computeIfAbsent(rigs.getFirst(), id -> new ReentrantLock(true));
+        turn.lock();
+        try {
+            return inTurn(rigs.subList(1, rigs.size()), deed);
+        } finally {
+            turn.unlock();
+        }
+    }
+
+    private static <T> T untilNotOvertaken(Supplier<T> deed) {
+        for (int tries = 1; ; tries++) {
+            try {
+                return deed.get();
+            } catch (Overtaken | DuplicateKeyException e) {
+                if (tries == MOST_TRIES) {
+                    throw e;
+                }
+            }
+        }
+    }
+
+    private void write(List<Draft> drafts, Runnable alongside) {
+        transaction.executeWithoutResult(status -> {
+            drafts.forEach(this::add);
+            alongside.run();
+            drafts.forEach(draft -> events.publishEvent(new RigChanged(draft.rig(), draft.row().n())));
         });
+        drafts.forEach(draft -> archive.remember(draft.rig(), draft.row().n(), draft.plan(), draft.text()));
     }
 
-    private static Optional<Integer> optional(@Nullable Integer n) {
-        return Optional.ofNullable(n);
+    private void add(Draft draft) {
+        var rig = draft.plan().rig();
+        String[] models = rig.models().stream().map(model -> model.id().text()).toArray(String[]::new);
+        if (mapper.advance(draft.rig().number(), new RigMapper.Newest(draft.row().n(), rig.name().text(), rig.devices().size(), models)) == 0) {
+            throw new Overtaken(draft.rig());
+        }
+        mapper.add(draft.rig().number(), draft.row(), draft.body(), draft.once().orElse(null));
+    }
+
+    private static byte[] written(Plan plan) {
+        try {
+            return Archive.written(plan);
+        } catch (DoesNotReadBack e) {
+            LOG.warn("a plan was not kept: {}", e.getMessage());
+            throw new Refused("", "This cannot be kept, since it could not be read again: %s. Nothing was changed."
+                    .formatted(String.valueOf(e.getMessage()).replaceAll("\\.$", "")));
+        }
+    }
+
+    private Revision newest(RigId id) {
+        return mapper.newest(id.number()).orElseThrow(() -> new NoSuchRig(id));
+    }
+
+    private static <T> Optional<T> optional(@Nullable T value) {
+        return Optional.ofNullable(value);
     }
 }

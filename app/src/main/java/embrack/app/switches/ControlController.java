@@ -1,6 +1,7 @@
 package embrack.app.switches;
 
 import embrack.app.frame.Echo;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.chart.PartId;
@@ -52,40 +53,40 @@ class ControlController {
     }
 
     @PostMapping("/label")
-    String label(@PathVariable RigId id, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
+    String label(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
             @RequestParam(defaultValue = "") String name) {
-        return edit(id, new TravelEdit.NameControl(at(board, bank, type, number), name));
+        return edit(id, hand, new TravelEdit.NameControl(at(board, bank, type, number), name));
     }
 
     @PostMapping("/levels")
-    String add(@PathVariable RigId id, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
+    String add(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
             @RequestParam DeviceId device, @RequestParam PartId part) {
-        return edit(id, new TravelEdit.AddTarget(at(board, bank, type, number), new Target(device, part)));
+        return edit(id, hand, new TravelEdit.AddTarget(at(board, bank, type, number), new Target(device, part)));
     }
 
     @PostMapping("/levels/remove")
-    String remove(@PathVariable RigId id, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
+    String remove(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
             @RequestParam DeviceId device, @RequestParam PartId part) {
-        return edit(id, new TravelEdit.RemoveTarget(at(board, bank, type, number), device, part));
+        return edit(id, hand, new TravelEdit.RemoveTarget(at(board, bank, type, number), device, part));
     }
 
     @PostMapping("/levels/{device}/{part}")
-    String shape(@PathVariable RigId id, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
+    String shape(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
             @PathVariable DeviceId device, @PathVariable PartId part, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to,
             @RequestParam(defaultValue = "LINEAR") Curve curve, @RequestParam(defaultValue = "DECIBELS") Law law, @RequestParam(defaultValue = "") String top,
             @RequestParam(defaultValue = "") String cap) {
-        return edit(id, new TravelEdit.Shape(at(board, bank, type, number), device, part, from, to, curve, law, top, cap));
+        return edit(id, hand, new TravelEdit.Shape(at(board, bank, type, number), device, part, from, to, curve, law, top, cap));
     }
 
     @PostMapping("/takeover")
-    String takeover(@PathVariable RigId id, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
+    String takeover(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
             @RequestParam Takeover takeover) {
-        return edit(id, new TravelEdit.ChooseTakeover(at(board, bank, type, number), takeover));
+        return edit(id, hand, new TravelEdit.ChooseTakeover(at(board, bank, type, number), takeover));
     }
 
     @PostMapping("/clear")
-    String clear(@PathVariable RigId id, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number) {
-        return edit(id, new TravelEdit.ClearControl(at(board, bank, type, number)));
+    String clear(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number) {
+        return edit(id, hand, new TravelEdit.ClearControl(at(board, bank, type, number)));
     }
 
     @ExceptionHandler
@@ -93,8 +94,8 @@ class ControlController {
         return room.refused(refused, request, response, page);
     }
 
-    private String edit(RigId id, TravelEdit edit) {
-        rigs.edit(id, edit);
+    private String edit(RigId id, Hand hand, TravelEdit edit) {
+        rigs.edit(id, hand, edit);
         return "redirect:" + BoardView.href("/rigs/" + id, edit.at());
     }
 

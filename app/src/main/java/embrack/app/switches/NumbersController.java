@@ -2,6 +2,7 @@ package embrack.app.switches;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.chart.LessonId;
@@ -48,30 +49,30 @@ class NumbersController {
     }
 
     @PostMapping("/numbers/channels")
-    String channels(@PathVariable RigId id) {
-        return edit(id, new NumberEdit.TakeChannels());
+    String channels(@PathVariable RigId id, Hand hand) {
+        return edit(id, hand, new NumberEdit.TakeChannels());
     }
 
     @PostMapping("/numbers/renumber")
-    String renumber(@PathVariable RigId id) {
-        return edit(id, new NumberEdit.Renumber());
+    String renumber(@PathVariable RigId id, Hand hand) {
+        return edit(id, hand, new NumberEdit.Renumber());
     }
 
     @PostMapping("/numbers/{device}/memories")
-    String memories(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String first) {
-        return edit(id, new NumberEdit.UseMemories(device, first));
+    String memories(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String first) {
+        return edit(id, hand, new NumberEdit.UseMemories(device, first));
     }
 
     @PostMapping("/numbers/{device}/{lesson}")
-    String pin(@PathVariable RigId id, @PathVariable DeviceId device, @PathVariable String lesson, @RequestParam(defaultValue = "CONTROL_CHANGE") MessageType type,
+    String pin(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable String lesson, @RequestParam(defaultValue = "CONTROL_CHANGE") MessageType type,
             @RequestParam(defaultValue = "") String channel, @RequestParam(defaultValue = "") String number) {
-        return edit(id, new NumberEdit.PinNumber(device, lesson(lesson), type, channel, number));
+        return edit(id, hand, new NumberEdit.PinNumber(device, lesson(lesson), type, channel, number));
     }
 
     @PostMapping("/numbers/{device}/{lesson}/response")
-    String respond(@PathVariable RigId id, @PathVariable DeviceId device, @PathVariable String lesson, @RequestParam(defaultValue = "false") boolean alternating,
+    String respond(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable String lesson, @RequestParam(defaultValue = "false") boolean alternating,
             @RequestParam(defaultValue = "") String low, @RequestParam(defaultValue = "") String high) {
-        return edit(id, new NumberEdit.Respond(device, lesson(lesson), alternating, low, high));
+        return edit(id, hand, new NumberEdit.Respond(device, lesson(lesson), alternating, low, high));
     }
 
     @GetMapping("/schools")
@@ -83,9 +84,9 @@ class NumbersController {
     }
 
     @PostMapping("/schools/{school}")
-    String choose(@PathVariable RigId id, @PathVariable String school, @RequestParam int answer) {
+    String choose(@PathVariable RigId id, Hand hand, @PathVariable String school, @RequestParam int answer) {
         School question = Stream.of(School.values()).filter(s -> s.key().equals(school)).findFirst().orElseThrow(() -> new Refused("answer", "Choose one of the questions."));
-        rigs.edit(id, new NumberEdit.Choose(question, answer == 1 ? 1 : 0));
+        rigs.edit(id, hand, new NumberEdit.Choose(question, answer == 1 ? 1 : 0));
         return "redirect:/rigs/%s/switches/schools".formatted(id);
     }
 
@@ -107,8 +108,8 @@ class NumbersController {
         }
     }
 
-    private String edit(RigId id, NumberEdit edit) {
-        rigs.edit(id, edit);
+    private String edit(RigId id, Hand hand, NumberEdit edit) {
+        rigs.edit(id, hand, edit);
         return "redirect:/rigs/%s/switches/numbers".formatted(id);
     }
 }

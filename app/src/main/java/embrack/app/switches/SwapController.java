@@ -2,6 +2,7 @@ package embrack.app.switches;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Hand;
 import embrack.app.store.ModelStore;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -62,9 +63,8 @@ class SwapController {
     }
 
     @PostMapping
-    String make(@PathVariable RigId id, @RequestParam DeviceId box, @RequestParam String with) {
-        Plan plan = rigs.load(id).plan();
-        rigs.edit(id, of(plan, box, with, Work.USUAL_SECONDS).edit());
+    String make(@PathVariable RigId id, Hand hand, @RequestParam DeviceId box, @RequestParam String with) {
+        rigs.edit(id, hand, with.startsWith(OWNED) ? Swap.edit(box, new DeviceId(with.substring(OWNED.length()))) : Swap.edit(box, chosen(with)));
         return "redirect:/rigs/%s/sheets?left=true".formatted(id);
     }
 
@@ -87,7 +87,11 @@ class SwapController {
 
     private Swap of(Plan plan, DeviceId dead, String with, int seconds) {
         return with.startsWith(OWNED) ? Swap.of(plan, dead, new DeviceId(with.substring(OWNED.length())), seconds)
-                : Swap.of(plan, dead, models.find(with).orElseThrow(() -> new Refused("with", "Choose what takes over.")), seconds);
+                : Swap.of(plan, dead, chosen(with), seconds);
+    }
+
+    private embrack.core.gear.Model chosen(String model) {
+        return models.find(model).orElseThrow(() -> new Refused("with", "Choose what takes over."));
     }
 
     private List<SwapPage.Candidate> candidates(Plan plan, Optional<DeviceId> dead) {

@@ -1,13 +1,13 @@
 package embrack.app.switches;
 
 import embrack.app.frame.Echo;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.chart.Action;
 import embrack.core.gear.SwitchMode;
 import embrack.core.plan.Edit;
 import embrack.core.plan.FloorEdit;
-import embrack.core.plan.Offers;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.core.plan.SwitchEdit;
@@ -62,78 +62,76 @@ class SwitchesController {
     }
 
     @PostMapping(SWITCH + "/label")
-    String label(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
+    String label(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
             @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "press") String on) {
-        return edit(id, new SwitchEdit.NameSwitch(new SwitchAt(board, bank, number), name), SwitchRoom.moment(on), "");
+        return edit(id, hand, new SwitchEdit.NameSwitch(new SwitchAt(board, bank, number), name), SwitchRoom.moment(on), "");
     }
 
     @PostMapping(SWITCH + "/short")
-    String shorten(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
+    String shorten(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
             @RequestParam(defaultValue = "") String text) {
-        return edit(id, new SwitchEdit.ShortenName(new SwitchAt(board, bank, number), text), Moment.PRESS, "");
+        return edit(id, hand, new SwitchEdit.ShortenName(new SwitchAt(board, bank, number), text), Moment.PRESS, "");
     }
 
     @PostMapping(SWITCH + "/mode")
-    String mode(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
+    String mode(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
             @RequestParam(defaultValue = "") String mode, @RequestParam(defaultValue = "press") String on) {
-        return edit(id, new SwitchEdit.ChooseMode(new SwitchAt(board, bank, number), chosen("mode", SwitchMode.values(), mode)), SwitchRoom.moment(on), "");
+        return edit(id, hand, new SwitchEdit.ChooseMode(new SwitchAt(board, bank, number), chosen("mode", SwitchMode.values(), mode)), SwitchRoom.moment(on), "");
     }
 
     @PostMapping(SWITCH + "/duty")
-    String duty(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
+    String duty(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
             @RequestParam(defaultValue = "") String duty, @RequestParam(defaultValue = "press") String on) {
-        return edit(id, new SwitchEdit.GiveDuty(new SwitchAt(board, bank, number), chosen("duty", Duty.values(), duty)), SwitchRoom.moment(on), "");
+        return edit(id, hand, new SwitchEdit.GiveDuty(new SwitchAt(board, bank, number), chosen("duty", Duty.values(), duty)), SwitchRoom.moment(on), "");
     }
 
     @PostMapping(SWITCH + "/steps")
-    String add(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "press") String on,
-            @RequestParam DeviceId device, @RequestParam String action, @RequestParam(defaultValue = "") String along, @RequestParam(defaultValue = "") String find) {
-        List<Step> steps = new ArrayList<>(List.of(step(device, action)));
-        Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(step(device, key)));
+    String add(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "press") String on,
+            @RequestParam String device, @RequestParam String action, @RequestParam(defaultValue = "") String along, @RequestParam(defaultValue = "") String find) {
+        List<Step> steps = new ArrayList<>(List.of(step(device, action, 0)));
+        Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(step(device, key, 0)));
         Moment moment = SwitchRoom.moment(on);
-        return edit(id, new SwitchEdit.AddSteps(new SwitchAt(board, bank, number), moment, steps), moment, find);
+        return edit(id, hand, new SwitchEdit.AddSteps(new SwitchAt(board, bank, number), moment, steps), moment, find);
     }
 
     /** Everything that a search finds, as one edit. */
     @PostMapping(SWITCH + "/steps/all")
-    String addAll(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "press") String on,
-            @RequestParam String find) {
-        SwitchAt at = new SwitchAt(board, bank, number);
+    String addAll(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "press") String on,
+            @RequestParam(defaultValue = "") String find) {
         Moment moment = SwitchRoom.moment(on);
-        List<Step> steps = new Offers(rigs.load(id).plan()).find(at, find).stream().flatMap(offer -> Stream.concat(Stream.of(offer.step()), offer.along().stream())).distinct().toList();
-        return edit(id, new SwitchEdit.AddSteps(at, moment, steps), moment, find);
+        return edit(id, hand, new SwitchEdit.AddFound(new SwitchAt(board, bank, number), moment, find), moment, find);
     }
 
     @PostMapping(SWITCH + "/steps/{index}/remove")
-    String remove(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
-            @RequestParam(defaultValue = "press") String on, @RequestParam DeviceId device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
+    String remove(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
+            @RequestParam(defaultValue = "press") String on, @RequestParam String device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
         Moment moment = SwitchRoom.moment(on);
-        return edit(id, new SwitchEdit.RemoveStep(new SwitchAt(board, bank, number), moment, index, step(device, action).withWait(waited)), moment, "");
+        return edit(id, hand, new SwitchEdit.RemoveStep(new SwitchAt(board, bank, number), moment, index, step(device, action, waited)), moment, "");
     }
 
     @PostMapping(SWITCH + "/steps/{index}/raise")
-    String raise(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
-            @RequestParam(defaultValue = "press") String on, @RequestParam DeviceId device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
+    String raise(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
+            @RequestParam(defaultValue = "press") String on, @RequestParam String device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
         Moment moment = SwitchRoom.moment(on);
-        return edit(id, new SwitchEdit.RaiseStep(new SwitchAt(board, bank, number), moment, index, step(device, action).withWait(waited)), moment, "");
+        return edit(id, hand, new SwitchEdit.RaiseStep(new SwitchAt(board, bank, number), moment, index, step(device, action, waited)), moment, "");
     }
 
     @PostMapping(SWITCH + "/steps/{index}/wait")
-    String wait(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
-            @RequestParam(defaultValue = "press") String on, @RequestParam DeviceId device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited,
+    String wait(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
+            @RequestParam(defaultValue = "press") String on, @RequestParam String device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited,
             @RequestParam(defaultValue = "") String millis) {
         Moment moment = SwitchRoom.moment(on);
-        return edit(id, new SwitchEdit.WaitBefore(new SwitchAt(board, bank, number), moment, index, step(device, action).withWait(waited), millis), moment, "");
+        return edit(id, hand, new SwitchEdit.WaitBefore(new SwitchAt(board, bank, number), moment, index, step(device, action, waited), millis), moment, "");
     }
 
     @PostMapping(SWITCH + "/clear")
-    String clear(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number) {
-        return edit(id, new SwitchEdit.ClearSwitch(new SwitchAt(board, bank, number)), Moment.PRESS, "");
+    String clear(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number) {
+        return edit(id, hand, new SwitchEdit.ClearSwitch(new SwitchAt(board, bank, number)), Moment.PRESS, "");
     }
 
     /** Several switches at once, {@code from} as they are on the clipboard. */
     @PostMapping(SWITCH + "/floor")
-    String floor(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "") String from,
+    String floor(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "") String from,
             @RequestParam("do") String what) {
         SwitchAt here = new SwitchAt(board, bank, number);
         List<SwitchAt> switches = Stream.of(from.split("_")).filter(key -> !key.isEmpty()).map(SwitchesController::switchAt).toList();
@@ -146,13 +144,13 @@ class SwitchesController {
             case "clear" -> new FloorEdit.ClearSwitches(switches);
             default -> new FloorEdit.CopySwitches(switches, here);
         };
-        rigs.edit(id, edit);
+        rigs.edit(id, hand, edit);
         return "redirect:" + BoardView.href("/rigs/" + id, here);
     }
 
     @PostMapping(SWITCH + "/bank")
-    String copyBank(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam int from) {
-        rigs.edit(id, new FloorEdit.CopyBank(board, from, bank));
+    String copyBank(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam int from) {
+        rigs.edit(id, hand, new FloorEdit.CopyBank(board, from, bank));
         return "redirect:" + BoardView.href("/rigs/" + id, new SwitchAt(board, bank, number));
     }
 
@@ -161,8 +159,8 @@ class SwitchesController {
         return room.refused(refused, request, response, page);
     }
 
-    private String edit(RigId id, SwitchEdit edit, Moment on, String find) {
-        rigs.edit(id, edit);
+    private String edit(RigId id, Hand hand, SwitchEdit edit, Moment on, String find) {
+        rigs.edit(id, hand, edit);
         UriComponentsBuilder uri = UriComponentsBuilder.fromPath(BoardView.href("/rigs/" + id, edit.at()));
         if (on != Moment.PRESS) {
             uri.queryParam("on", on.key());
@@ -181,9 +179,9 @@ class SwitchesController {
         return SwitchAt.parse(key).orElseThrow(() -> new Refused("to", "Copy a switch first: select it and press c."));
     }
 
-    private static Step step(DeviceId device, String action) {
+    private static Step step(String device, String action, int waited) {
         try {
-            return new Step(device, Action.parse(action));
+            return new Step(new DeviceId(device), Action.parse(action), waited);
         } catch (IllegalArgumentException e) {
             throw new Refused("step", "Choose one of the actions below.");
         }

@@ -2,6 +2,7 @@ package embrack.app.wiring;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.gear.PortId;
@@ -40,29 +41,29 @@ class DeviceController {
     }
 
     @PostMapping("/area")
-    String stand(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String area) {
+    String stand(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String area) {
         Area chosen = Stream.of(Area.values()).filter(a -> a.name().equals(area)).findFirst().orElseThrow(() -> new Refused("area", "Choose where it stands."));
-        rigs.edit(id, new WiringEdit.Stand(device, chosen));
+        rigs.edit(id, hand, new WiringEdit.Stand(device, chosen));
         return back(id, device);
     }
 
     @PostMapping("/host")
-    String live(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String host) {
-        rigs.edit(id, new WiringEdit.LiveIn(device, chosen(host)));
+    String live(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String host) {
+        rigs.edit(id, hand, new WiringEdit.LiveIn(device, chosen(host)));
         return back(id, device);
     }
 
     @PostMapping("/stand-in")
-    String standIn(@PathVariable RigId id, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String second) {
-        rigs.edit(id, new WiringEdit.StandIn(device, chosen(second)));
+    String standIn(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String second) {
+        rigs.edit(id, hand, new WiringEdit.StandIn(device, chosen(second)));
         return back(id, device);
     }
 
     @PostMapping("/passes/{from}.{to}")
-    String filter(@PathVariable RigId id, @PathVariable DeviceId device, @PathVariable PortId from, @PathVariable PortId to, @RequestParam(defaultValue = "false") boolean open,
+    String filter(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable PortId from, @PathVariable PortId to, @RequestParam(defaultValue = "false") boolean open,
             @RequestParam(defaultValue = "") Set<String> passes, @RequestParam(defaultValue = "") String channels, @RequestParam(defaultValue = "") String onto) {
         Set<Traffic> stopped = EnumSet.allOf(Traffic.class).stream().filter(sort -> !passes.contains(sort.name())).collect(Collectors.toSet());
-        rigs.edit(id, new WiringEdit.Filter(device, new Route(from, to), open, stopped, channels, onto));
+        rigs.edit(id, hand, new WiringEdit.Filter(device, new Route(from, to), open, stopped, channels, onto));
         return back(id, device);
     }
 

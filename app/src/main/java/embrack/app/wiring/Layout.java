@@ -1,5 +1,6 @@
 package embrack.app.wiring;
 
+import embrack.app.store.Memo;
 import embrack.core.gear.Connector;
 import embrack.core.gear.Port;
 import embrack.core.rig.Area;
@@ -11,7 +12,6 @@ import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -58,12 +58,7 @@ final class Layout {
     private static final int MOST_KEPT = 100;
 
     /** The kernel may draw the same rig in more than one way, so the last layouts are kept. */
-    private static final Map<Shape, Layout> LATEST = new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Shape, Layout> eldest) {
-            return size() > MOST_KEPT;
-        }
-    };
+    private static final Memo<Shape, Layout> LATEST = Memo.ofCount(MOST_KEPT);
 
     private final Rig rig;
     private final ElkNode root = ElkGraphUtil.createGraph();
@@ -84,9 +79,7 @@ final class Layout {
 
     /** The layout of a rig; as long as nothing is added, moved or joined, always the same one, so that nothing jumps about. */
     static Layout of(Rig rig) {
-        synchronized (LATEST) {
-            return LATEST.computeIfAbsent(Shape.of(rig), shape -> new Layout(rig));
-        }
+        return LATEST.get(Shape.of(rig), () -> new Layout(rig));
     }
 
     /** All that decides where things are drawn. */

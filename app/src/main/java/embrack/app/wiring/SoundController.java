@@ -2,6 +2,7 @@ package embrack.app.wiring;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.gear.PortId;
@@ -43,9 +44,9 @@ class SoundController {
     }
 
     @PostMapping("/{device}/{output}")
-    String hear(@PathVariable RigId id, @PathVariable DeviceId device, @PathVariable PortId output, @RequestParam(defaultValue = "") Set<String> sounds,
+    String hear(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable PortId output, @RequestParam(defaultValue = "") Set<String> sounds,
             @RequestParam(defaultValue = "") Set<String> to) {
-        rigs.edit(id, new WiringEdit.Hear(device, output, Stream.of(Sound.values()).filter(s -> sounds.contains(s.name())).collect(Collectors.toSet()),
+        rigs.edit(id, hand, new WiringEdit.Hear(device, output, Stream.of(Sound.values()).filter(s -> sounds.contains(s.name())).collect(Collectors.toSet()),
                 Stream.of(Ear.values()).filter(e -> to.contains(e.name())).collect(Collectors.toSet())));
         return "redirect:/rigs/%s/wiring/sound".formatted(id);
     }

@@ -2,6 +2,7 @@ package embrack.app.wiring;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.plan.Refused;
@@ -46,24 +47,24 @@ class WiringController {
     }
 
     @PostMapping("/links")
-    String connect(@PathVariable RigId id, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String view) {
+    String connect(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
-        rigs.edit(id, new WiringEdit.Connect(socket(rig, "from", from), socket(rig, "to", to)));
+        rigs.edit(id, hand, new WiringEdit.Connect(socket(rig, "from", from), socket(rig, "to", to)));
         return view.equals(TABLE) ? "redirect:/rigs/%s/wiring/table".formatted(id) : toPicture(id, "link:%s~%s".formatted(from, to));
     }
 
     @PostMapping("/links/pull")
-    String disconnect(@PathVariable RigId id, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String view) {
+    String disconnect(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
-        rigs.edit(id, new WiringEdit.Disconnect(socket(rig, "link", from), socket(rig, "link", to)));
+        rigs.edit(id, hand, new WiringEdit.Disconnect(socket(rig, "link", from), socket(rig, "link", to)));
         return view.equals(TABLE) ? "redirect:/rigs/%s/wiring/table".formatted(id) : "redirect:/rigs/%s/wiring".formatted(id);
     }
 
     @PostMapping("/links/length")
-    String measure(@PathVariable RigId id, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String length,
+    String measure(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String length,
             @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
-        rigs.edit(id, new WiringEdit.Measure(socket(rig, "length", from), socket(rig, "length", to), length));
+        rigs.edit(id, hand, new WiringEdit.Measure(socket(rig, "length", from), socket(rig, "length", to), length));
         return view.equals(TABLE) ? "redirect:/rigs/%s/wiring/table".formatted(id) : toPicture(id, "link:%s~%s".formatted(from, to));
     }
 

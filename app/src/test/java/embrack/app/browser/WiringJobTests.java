@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import embrack.app.AppTest;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.plan.GearEdit;
@@ -139,7 +140,7 @@ class WiringJobTests {
         page.navigate("/rigs/%d/wiring?at=port:side-board.usb".formatted(rig));
         Locator partner = page.locator(".partners button", new Page.LocatorOptions().setHasText("Pictures USB 1"));
         assertThat(partner).isVisible();
-        rigs.edit(new RigId(rig), new GearEdit.RemoveDevice(new DeviceId("pictures"), true));
+        rigs.edit(new RigId(rig), Hand.ANY, new GearEdit.RemoveDevice(new DeviceId("pictures"), true));
         partner.click();
         assertThat(page.locator(".side .problem")).hasText("That port is no longer in the rig; somebody took its box away. Choose another.");
         assertThat(page.locator(".partners")).not().containsText("Pictures USB 1");

@@ -11,6 +11,8 @@ import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
+import embrack.core.plan.Refused;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -28,8 +30,8 @@ class ModelStoreTests {
         Model kept = models.create(named("Spare mixer"), "New");
         assertThat(kept.id().text()).startsWith("spare-mixer");
         Model changed = kept.withAnswers(Answers.of(Chart.of("# mine\nmute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
-        models.save(changed, "Change the chart");
-        models.save(changed, "Change nothing");
+        models.save(changed, 1, "Change the chart", List.of(), Hand.ANY);
+        models.save(changed, 2, "Change nothing", List.of(), Hand.ANY);
         assertThat(models.revisions(kept.id())).extracting(r -> r.n() + " " + r.summary()).containsExactly("2 Change the chart", "1 New");
         assertThat(models.find(kept.id().text())).contains(changed);
         assertThat(models.revisions(kept.id()).getLast().doc()).isEqualTo(kept);
@@ -38,16 +40,17 @@ class ModelStoreTests {
     @Test
     void idsAndNamesAreNeverGivenTwice() {
         Model one = models.create(named("Twice"), "New");
-        Model two = models.create(named("Twice"), "New");
+        assertThatExceptionOfType(Refused.class).isThrownBy(() -> models.create(named("tWICE"), "New")).withMessageContaining("already a model");
+        Model two = models.createNumbered(named("Twice"), "New");
         assertThat(one.id()).isNotEqualTo(two.id());
         models.delete(two.id());
         assertThat(models.find(two.id().text())).isEmpty();
-        assertThat(models.create(named("Twice"), "New").id()).isNotIn(one.id(), two.id());
+        assertThat(models.createNumbered(named("Twice"), "New").id()).isNotIn(one.id(), two.id());
         models.restore(two.id());
         assertThat(models.find(two.id().text())).contains(two);
-        assertThat(models.create(Library.RACK_MIXER, "Copy").id()).isNotEqualTo(Library.RACK_MIXER.id());
-        assertThat(models.freeName(new TapeLabel("tWICE")).text()).isEqualTo("tWICE 2");
-        assertThatExceptionOfType(NoSuchModel.class).isThrownBy(() -> models.save(Library.RACK_MIXER, "ships"));
+        assertThat(models.createNumbered(Library.RACK_MIXER, "Copy").id()).isNotEqualTo(Library.RACK_MIXER.id());
+        assertThat(models.createNumbered(named("tWICE"), "Copy").name().text()).isEqualTo("tWICE 3");
+        assertThatExceptionOfType(NoSuchModel.class).isThrownBy(() -> models.save(Library.RACK_MIXER, 1, "ships", List.of(), Hand.ANY));
         assertThatExceptionOfType(NoSuchModel.class).isThrownBy(() -> models.delete(Library.RACK_MIXER.id()));
     }
 
@@ -56,10 +59,32 @@ class ModelStoreTests {
         Model kept = models.create(named("Counted"), "New");
         RigId rig = rigs.create(Plan.empty(new TapeLabel("Uses it")), "New rig");
         assertThat(rigs.using(kept.id())).isEmpty();
-        rigs.edit(rig, new GearEdit.AddDevice("Mixer", kept));
+        rigs.edit(rig, Hand.ANY, new GearEdit.AddDevice("Mixer", kept));
         assertThat(rigs.using(kept.id())).extracting(StoredRig::id).containsExactly(rig);
-        rigs.undo(rig);
+        rigs.undo(rig, Hand.ANY);
         assertThat(rigs.using(kept.id())).isEmpty();
+    }
+
+    /** A change made from an old picture is refused, and then no rig follows it either; else all do or none. */
+    @Test
+    void aChangeAndTheRigsThatFollowItAreOne() {
+        Model kept = models.create(named("Followed"), "New");
+        List<RigId> two = List.of(using(kept), using(kept));
+        Model first = kept.withAnswers(Answers.of(Chart.of("# mine\nmute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
+        Model second = kept.withAnswers(Answers.of(Chart.of("# other\nmute Main: cc 2 over 63\nopen Main: cc 2 under 64")));
+        models.save(first, 1, "First", two, Hand.ANY);
+        assertThatExceptionOfType(Refused.class).isThrownBy(() -> models.save(second, 1, "Second", two, Hand.ANY)).withMessageContaining("revision 2 meanwhile (First)");
+        assertThat(two).allSatisfy(rig -> assertThat(rigs.load(rig).plan().rig().models()).containsExactly(first));
+        RigId without = rigs.create(Plan.empty(new TapeLabel("Without")), "New rig");
+        assertThatExceptionOfType(Refused.class).isThrownBy(() -> models.save(second, 2, "Second", List.of(two.getFirst(), without), Hand.ANY));
+        assertThat(rigs.load(two.getFirst()).plan().rig().models()).containsExactly(first);
+        assertThat(models.find(kept.id().text())).contains(first);
+    }
+
+    private RigId using(Model model) {
+        RigId rig = rigs.create(Plan.empty(new TapeLabel("Follows")), "New rig");
+        rigs.edit(rig, Hand.ANY, new GearEdit.AddDevice("Mixer", model));
+        return rig;
     }
 
     private static Model named(String name) {

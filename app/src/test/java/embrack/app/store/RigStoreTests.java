@@ -4,16 +4,27 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import embrack.app.AppTest;
+import embrack.core.Evening;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
+import embrack.core.plan.OrderEdit;
 import embrack.core.plan.Refused;
+import embrack.core.plan.SongEdit;
+import embrack.core.show.Form;
+import embrack.core.show.Section;
+import embrack.core.show.Song;
+import embrack.core.show.SongId;
+import embrack.core.show.When;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -37,21 +48,21 @@ class RigStoreTests {
         add("A");
         add("B");
         assertThat(state()).isEqualTo("A B, undo Add B, redo -");
-        rigs.undo(id);
+        rigs.undo(id, Hand.ANY);
         assertThat(state()).isEqualTo("A, undo Add A, redo Add B");
-        rigs.undo(id);
+        rigs.undo(id, Hand.ANY);
         assertThat(state()).isEqualTo(", undo -, redo Add A");
-        rigs.undo(id);
-        rigs.redo(id);
-        rigs.redo(id);
-        rigs.redo(id);
+        rigs.undo(id, Hand.ANY);
+        rigs.redo(id, Hand.ANY);
+        rigs.redo(id, Hand.ANY);
+        rigs.redo(id, Hand.ANY);
         assertThat(state()).isEqualTo("A B, undo Add B, redo -");
-        rigs.undo(id);
+        rigs.undo(id, Hand.ANY);
         add("C");
         assertThat(state()).isEqualTo("A C, undo Add C, redo -");
-        rigs.undo(id);
-        rigs.undo(id);
-        rigs.redo(id);
+        rigs.undo(id, Hand.ANY);
+        rigs.undo(id, Hand.ANY);
+        rigs.redo(id, Hand.ANY);
         assertThat(state()).isEqualTo("A, undo Add A, redo Add C");
         assertThat(rigs.load(id).revision()).isEqualTo(1 + 11);
     }
@@ -60,21 +71,13 @@ class RigStoreTests {
     void refusedAndEmptyEditsLeaveNoTrace() {
         add("A");
         assertThatExceptionOfType(Refused.class).isThrownBy(() -> add("A"));
-        rigs.edit(id, new GearEdit.RenameRig("Store"));
+        rigs.edit(id, Hand.ANY, new GearEdit.RenameRig("Store"));
         assertThat(rigs.load(id).revision()).isEqualTo(2);
     }
 
     @Test
     void manyPeopleAtOnceLoseNothing() throws Exception {
-        try (ExecutorService people = Executors.newFixedThreadPool(4)) {
-            List<Callable<Boolean>> edits = IntStream.range(0, 24).<Callable<Boolean>>mapToObj(i -> () -> {
-                add("Box " + i);
-                return true;
-            }).toList();
-            for (Future<Boolean> done : people.invokeAll(edits)) {
-                assertThat(done.get()).isTrue();
-            }
-        }
+        assertThat(atOnce(24, i -> rigs.edit(id, Hand.ANY, new GearEdit.AddDevice("Box " + i, Library.RACK_MIXER)).revision())).doesNotHaveDuplicates();
         assertThat(rigs.load(id).plan().rig().devices()).hasSize(24);
         assertThat(rigs.load(id).revision()).isEqualTo(25);
     }
@@ -89,8 +92,85 @@ class RigStoreTests {
         assertThat(rigs.list()).anyMatch(entry -> entry.id().equals(id) && entry.name().equals("Store"));
     }
 
+    /** Undo says what it takes back; from an old picture it takes nothing back and says what came since. */
+    @Test
+    void undoFromAnOldPictureIsRefused() {
+        add("A");
+        Hand old = Hand.ANY.seeing(2);
+        assertThat(rigs.undo(id, old)).contains("Add A");
+        assertThatExceptionOfType(Refused.class).isThrownBy(() -> rigs.undo(id, old)).withMessage(
+                "Nothing was taken back, since the page was older than the rig. Meanwhile: undo of \"Add A\". Now it shows the newest.");
+        add("B");
+        assertThatExceptionOfType(Refused.class).isThrownBy(() -> rigs.redo(id, Hand.ANY.seeing(3))).withMessageContaining("Meanwhile: \"Add B\".");
+        assertThatExceptionOfType(Refused.class).isThrownBy(() -> rigs.edit(id, Hand.ANY.seeing(3), new GearEdit.AddDevice("B", Library.RACK_MIXER)))
+                .withMessageContaining("Meanwhile: \"Add B\".");
+        assertThat(state()).isEqualTo("B, undo Add B, redo -");
+    }
+
+    /** Two that undo at once, from one picture, take back one edit. */
+    @Test
+    void twoThatUndoAtOnceTakeBackOne() throws Exception {
+        add("A");
+        add("B");
+        List<Boolean> done = atOnce(4, i -> {
+            try {
+                return rigs.undo(id, Hand.ANY.seeing(3)).isPresent();
+            } catch (Refused e) {
+                return false;
+            }
+        });
+        assertThat(done).containsOnlyOnce(true);
+        assertThat(state()).startsWith("A, ");
+    }
+
+    /** What was sent twice, as after an answer that never came, is made once and answered as the first time. */
+    @Test
+    void whatIsSentTwiceIsMadeOnce() throws Exception {
+        var once = new Hand(Hand.SOMEBODY, Optional.empty(), Optional.of("sent-1"));
+        List<Integer> revisions = atOnce(4, i -> rigs.edit(id, once, new OrderEdit.AddShow("Night")).revision());
+        assertThat(revisions).containsOnly(2);
+        add("Later");
+        Edited again = rigs.edit(id, once, new OrderEdit.AddShow("Night"));
+        assertThat(again.revision()).isEqualTo(2);
+        assertThat(again.plan().rig().devices()).isEmpty();
+        assertThat(rigs.load(id).plan().book().shows()).hasSize(1);
+        var undo = new Hand(Hand.SOMEBODY, Optional.empty(), Optional.of("sent-2"));
+        rigs.undo(id, undo);
+        rigs.undo(id, undo);
+        assertThat(rigs.load(id).revision()).isEqualTo(4);
+    }
+
+    /** Six add to what every song sends from one picture; all six are there. */
+    @Test
+    void additionsAtOnceAllSurvive() throws Exception {
+        RigId rig = rigs.create(Evening.plan(), "Evening");
+        atOnce(6, i -> rigs.edit(rig, Hand.ANY.seeing(1), new SongEdit.SendAlways(When.PLAY, "scene " + (i + 1))).revision());
+        assertThat(rigs.load(rig).plan().book().always()).extracting(cue -> cue.number()).containsExactly(1, 2, 3, 4, 5, 6);
+        assertThat(rigs.load(rig).plan().book().always()).extracting(cue -> cue.steps()).doesNotHaveDuplicates();
+    }
+
+    /** Nothing is stored that would not be read back as it is. */
+    @Test
+    void whatDoesNotReadBackIsNotStored() {
+        Song odd = Song.blank(new SongId("odd"), new TapeLabel("Odd"), 1).withForm(new Form(Form.UNKNOWN.score(), List.of(new Section(new TapeLabel("tempo 90"), 4))));
+        assertThatExceptionOfType(Refused.class).isThrownBy(() -> rigs.edit(id, Hand.ANY, new SongEdit.ImportSong(odd)))
+                .withMessageStartingWith("This cannot be kept, since it could not be read again");
+        assertThatExceptionOfType(Refused.class).isThrownBy(() -> rigs.create(new SongEdit.ImportSong(odd).apply(Plan.empty(new TapeLabel("Odd"))), "New"));
+        assertThat(rigs.load(id).revision()).isEqualTo(1);
+    }
+
+    private static <T> List<T> atOnce(int people, IntFunction<T> deed) throws Exception {
+        try (ExecutorService all = Executors.newFixedThreadPool(people)) {
+            List<T> done = new ArrayList<>();
+            for (Future<T> each : all.invokeAll(IntStream.range(0, people).<Callable<T>>mapToObj(i -> () -> deed.apply(i)).toList())) {
+                done.add(each.get());
+            }
+            return done;
+        }
+    }
+
     private void add(String name) {
-        rigs.edit(id, new GearEdit.AddDevice(name, Library.RACK_MIXER));
+        rigs.edit(id, Hand.ANY, new GearEdit.AddDevice(name, Library.RACK_MIXER));
     }
 
     private String state() {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.app.AppTest;
 import embrack.app.store.Reports;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.check.Report;
@@ -74,7 +75,7 @@ class SwitchPagesTests {
         RigId id = rigs.create(rigs.load(new RigId(1)).plan(), "Copy");
         Report before = reports.of(rigs.load(id));
         assertThat(reports.of(rigs.load(id))).isSameAs(before);
-        rigs.edit(id, new SwitchEdit.ClearSwitch(new SwitchAt(new DeviceId("quay-board"), 1, 1)));
+        rigs.edit(id, Hand.ANY, new SwitchEdit.ClearSwitch(new SwitchAt(new DeviceId("quay-board"), 1, 1)));
         Report after = reports.of(rigs.load(id));
         assertThat(after.proofs()).hasSize(before.proofs().size() - 1);
         assertThat(after.proofs()).allMatch(proof -> before.proofs().stream().anyMatch(known -> known == proof));

@@ -41,13 +41,22 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Shee
      * @throws embrack.core.plan.Refused when the hardware cannot do the job at all
      */
     public static Swap of(Plan plan, DeviceId dead, Model model, int secondsEach) {
-        boolean boards = plan.rig().model(dead).board().isPresent() && model.board().isPresent();
-        return of(plan, dead, dead, boards ? new FloorEdit.OtherBoard(dead, model) : new GearEdit.SwapHardware(dead, model), secondsEach);
+        return of(plan, dead, dead, edit(dead, model), secondsEach);
     }
 
     /** The swap for another board of the rig, which has to do both jobs from then on. */
     public static Swap of(Plan plan, DeviceId dead, DeviceId other, int secondsEach) {
-        return of(plan, dead, other, new FloorEdit.TakeOver(dead, other), secondsEach);
+        return of(plan, dead, other, edit(dead, other), secondsEach);
+    }
+
+    /** What has other hardware do the job. */
+    public static Edit edit(DeviceId dead, Model model) {
+        return model.board().isPresent() ? new FloorEdit.OtherBoard(dead, model) : new GearEdit.SwapHardware(dead, model);
+    }
+
+    /** What has another board of the rig do both jobs. */
+    public static Edit edit(DeviceId dead, DeviceId other) {
+        return new FloorEdit.TakeOver(dead, other);
     }
 
     private static Swap of(Plan plan, DeviceId dead, DeviceId now, Edit edit, int secondsEach) {

@@ -163,6 +163,9 @@ public sealed interface FloorEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("model", plan, board);
+            if (plan.rig().model(board).board().isEmpty()) {
+                return new GearEdit.SwapHardware(board, model).apply(plan);
+            }
             Board shape = model.board().orElseThrow(() -> new Refused("model", "%s has no switches.".formatted(model.name())));
             List<Assignment> fitting = plan.switches().of(board).stream().filter(a -> isOn(shape, a.at())).toList();
             List<Assignment> homeless = plan.switches().of(board).stream().filter(a -> !isOn(shape, a.at())).toList();

@@ -1,0 +1,33 @@
+package embrack.app.frame;
+
+import embrack.core.plan.Refused;
+import embrack.core.text.Prose;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Refuses control characters in whatever is typed, at its field, before anything is made of it. */
+@Component
+class Printable implements HandlerInterceptor, WebMvcConfigurer {
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this);
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        for (Map.Entry<String, String[]> field : request.getParameterMap().entrySet()) {
+            for (String typed : field.getValue()) {
+                Prose.controlCharacter(typed).ifPresent(c -> {
+                    throw new Refused(field.getKey(), "Leave out control characters; here stands one of code %d.".formatted(c));
+                });
+            }
+        }
+        return true;
+    }
+}
