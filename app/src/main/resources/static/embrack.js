@@ -255,61 +255,64 @@
     event.preventDefault();
     zoom(event.deltaY < 0 ? 1.12 : 0.89, pointIn(svg, event));
   }, { passive: false });
-  let drag = null;
-  document.addEventListener("pointerdown", (event) => {
-    const svg = event.target.closest("svg[data-pan]");
-    if (!svg || event.button !== 0) return;
-    const plug = event.target.closest("[data-port]");
-    if (plug || !event.target.closest("a")) drag = { svg, plug, start: pointIn(svg, event), moved: false };
-  });
-  document.addEventListener("pointermove", (event) => {
-    if (!drag) return;
-    const [x, y] = pointIn(drag.svg, event);
-    if (!drag.moved && Math.hypot(x - drag.start[0], y - drag.start[1]) < 6) return;
-    drag.moved = true;
-    if (drag.plug) {
-      drag.line ??= drag.svg.appendChild(document.createElementNS("http://www.w3.org/2000/svg", "path"));
-      drag.line.setAttribute("class", "pull");
-      drag.line.setAttribute("d", `M${drag.start} L${x} ${y}`);
-    } else {
-      look(drag.svg);
-      view.box = [view.box[0] + drag.start[0] - x, view.box[1] + drag.start[1] - y, view.box[2], view.box[3]];
-      look(drag.svg);
-    }
-  });
-  document.addEventListener("pointerup", (event) => {
-    const ended = drag;
-    drag = null;
-    ended?.line?.remove();
-    if (!ended?.moved) return;
-    const swallow = (click) => { click.preventDefault(); click.stopPropagation(); };
-    addEventListener("click", swallow, { capture: true, once: true });
-    setTimeout(() => removeEventListener("click", swallow, true), 0);
-    const there = document.elementFromPoint(event.clientX, event.clientY)?.closest("[data-port]");
-    if (ended.plug && there && there !== ended.plug) {
+  dragging.add({
+    selector: "svg[data-pan] [data-port]",
+    byFinger: () => true,
+    start(plug) {
+      const svg = plug.closest("svg");
+      const line = svg.appendChild(document.createElementNS("http://www.w3.org/2000/svg", "path"));
+      line.setAttribute("class", "pull");
+      const box = plug.getBoundingClientRect();
+      return { svg, plug, line, from: pointIn(svg, { clientX: box.x + box.width / 2, clientY: box.y + box.height / 2 }) };
+    },
+    move(state, event) {
+      state.line.setAttribute("d", `M${state.from} L${pointIn(state.svg, event)}`);
+    },
+    end(state, event) {
+      state.line.remove();
+      const there = document.elementFromPoint(event.clientX, event.clientY)?.closest("[data-port]");
+      if (!there || there === state.plug) return;
       const token = document.querySelector("input[name=_csrf]");
-      htmx.ajax("POST", `${location.pathname}/links`, { target: "#page", select: "#page", swap: "outerHTML", values: { from: ended.plug.dataset.port, to: there.dataset.port, _csrf: token.value } });
-    }
+      htmx.ajax("POST", `${location.pathname}/links`, { target: "#page", select: "#page", swap: "outerHTML", values: { from: state.plug.dataset.port, to: there.dataset.port, _csrf: token.value } });
+    },
+    cancel: (state) => state.line.remove(),
   });
-  document.addEventListener("dragstart", (event) => { if (event.target.closest?.("svg[data-pan]")) event.preventDefault(); });
+  dragging.add({
+    selector: "svg[data-pan]",
+    byFinger: () => true,
+    start: (svg, event, from) => (from.closest("a") ? null : { svg, start: pointIn(svg, event), before: [...look(svg).box] }),
+    move(state, event) {
+      const [x, y] = pointIn(state.svg, event);
+      view.box = [view.box[0] + state.start[0] - x, view.box[1] + state.start[1] - y, view.box[2], view.box[3]];
+      look(state.svg);
+    },
+    end() {},
+    cancel(state) {
+      view.box = state.before;
+      look(state.svg);
+    },
+  });
   for (const event of ["htmx:afterSettle", "DOMContentLoaded"]) document.addEventListener(event, () => { const svg = picture(); if (svg) look(svg); });
 
-  // What others change shows here at once; what is being typed stays.
+  // What others change shows here at once; what is being typed stays. What comes during a drag, or while an edit of one's
+  // own is on its way, is fetched after it.
   let changes = null;
+  let told = 0;
   function listen() {
     const room = document.querySelector("[data-changes]");
     if (changes && changes.url.endsWith(room?.dataset.changes ?? "none")) return;
     changes?.close();
+    told = 0;
     changes = room ? new EventSource(room.dataset.changes) : null;
-    changes?.addEventListener("revision", (event) => refresh(Number(event.data)));
+    changes?.addEventListener("revision", (event) => { told = Math.max(told, Number(event.data)); refresh(); });
   }
-  async function refresh(revision) {
+  async function refresh() {
     const room = document.querySelector("[data-revision]");
-    // An edit of one's own on its way brings the newest page along.
-    if (!room || Number(room.dataset.revision) >= revision || drag || editing > 0) return;
+    if (!room || Number(room.dataset.revision) >= told || dragging.isActive() || editing > 0) return;
     const answer = await fetch(location.href, { headers: { Accept: "text/html" } });
-    if (!answer.ok || editing > 0 || !room.isConnected) return;
+    if (!answer.ok || editing > 0 || dragging.isActive() || !room.isConnected) return;
     const fresh = new DOMParser().parseFromString(await answer.text(), "text/html");
+    if (editing > 0 || dragging.isActive() || !room.isConnected) return;
     const parts = [...document.querySelectorAll("[data-live], #top, #rail")];
     parts.filter((part) => !part.contains(document.activeElement) || !typing(document.activeElement)).forEach((part) => {
       const now = fresh.getElementById(part.id);
@@ -318,12 +321,88 @@
       htmx.process(now);
     });
     const now = document.querySelector("[data-revision]");
-    if (now) now.dataset.revision = String(revision);
+    const shown = fresh.querySelector("[data-revision]");
+    if (now && shown) now.dataset.revision = shown.dataset.revision;
     const svg = picture();
     if (svg) look(svg);
   }
   document.addEventListener("DOMContentLoaded", listen);
-  document.addEventListener("htmx:afterSettle", listen);
+  document.addEventListener("htmx:afterSettle", () => { listen(); refresh(); });
+  document.addEventListener("drag-over", refresh);
+
+  // Every edit says which revision the page showed, and carries a mark that stays the same until it was answered: sent
+  // again after an answer that never came, it is made once.
+  const sendings = new WeakMap();
+  document.addEventListener("htmx:configRequest", (event) => {
+    const { verb, path, parameters, headers, elt } = event.detail;
+    if (verb !== "post") return;
+    const seen = byId("top")?.dataset.seen;
+    if (seen) headers["Embrack-Seen"] = seen;
+    const body = `${path} ${JSON.stringify(parameters)}`;
+    const last = sendings.get(elt);
+    const mark = last?.body === body ? last.mark : crypto.randomUUID();
+    sendings.set(elt, { body, mark });
+    headers["Idempotency-Key"] = mark;
+  });
+  document.addEventListener("htmx:afterRequest", (event) => {
+    const status = event.detail.xhr.status;
+    if (status > 0 && status < 500) sendings.delete(event.detail.elt);
+  });
+
+  // What is typed into a form and not sent yet outlives a link, Back and a reload in this tab.
+  const kept = "form[method=post] textarea, form[method=post] input:not([type]), form[method=post] input[type=text]";
+  const isKept = (field) => field.matches?.(kept) && field.name && !field.closest("#draft, [hx-boost=false]") && field.type !== "password";
+  const unsentKey = (form) => `unsent ${form.getAttribute("action")}`;
+  const unsent = (form) => JSON.parse(sessionStorage.getItem(unsentKey(form)) ?? "{}");
+  function noteUnsent(form) {
+    const fields = unsent(form);
+    const waiting = [...form.elements].filter((field) => isKept(field) && fields[field.name] && field.value !== field.defaultValue);
+    const changed = waiting.some((field) => fields[field.name].was !== field.defaultValue);
+    let note = form.querySelector(".unsent");
+    if (!waiting.length) { note?.remove(); return; }
+    if (!note) {
+      note = document.createElement("p");
+      note.className = "unsent";
+      note.setAttribute("role", "status");
+      note.append(document.createElement("span"), Object.assign(document.createElement("button"), { type: "button", className: "button is-quiet", textContent: "Forget it" }));
+      note.querySelector("button").dataset.forget = "";
+      form.append(note);
+    }
+    note.querySelector("span").textContent = changed ? "Typed and not kept yet; meanwhile it was changed. " : "Typed and not kept yet. ";
+  }
+  function restoreUnsent() {
+    document.querySelectorAll("form[method=post]").forEach((form) => {
+      const fields = unsent(form);
+      if (!Object.keys(fields).length || form.dataset.restored) return;
+      form.dataset.restored = "yes";
+      [...form.elements].filter((field) => isKept(field) && fields[field.name]).forEach((field) => {
+        if (field.value === field.defaultValue) field.value = fields[field.name].typed;
+      });
+      noteUnsent(form);
+    });
+  }
+  document.addEventListener("input", (event) => {
+    const field = event.target;
+    if (!isKept(field)) return;
+    const fields = unsent(field.form);
+    fields[field.name] = { typed: field.value, was: fields[field.name]?.was ?? field.defaultValue };
+    if (field.value === field.defaultValue) delete fields[field.name];
+    sessionStorage.setItem(unsentKey(field.form), JSON.stringify(fields));
+    field.form.dataset.restored = "yes";
+    if (field.form.querySelector(".unsent")) noteUnsent(field.form);
+  });
+  document.addEventListener("click", (event) => {
+    const form = event.target.closest("[data-forget]")?.form;
+    if (!form) return;
+    sessionStorage.removeItem(unsentKey(form));
+    form.reset();
+    noteUnsent(form);
+  });
+  document.addEventListener("htmx:afterRequest", (event) => {
+    const form = event.detail.elt.closest?.("form[method=post]");
+    if (form && event.detail.successful && isEdit(event)) sessionStorage.removeItem(unsentKey(form));
+  });
+  for (const event of ["htmx:afterSettle", "htmx:historyRestore", "DOMContentLoaded", "pageshow"]) addEventListener(event, restoreUnsent);
 
   function say(words) {
     const lost = byId("lost");
@@ -335,8 +414,7 @@
     const status = event.detail.xhr.status;
     if (status === 404) location.assign("/");
     else if (status === 403) say("This page was open for too long. What you typed is still here; load the page again before you repeat it.");
-    else if (status !== 503) say("That did not work, and nothing was changed. What you typed is still here.");
-    else say("The database does not answer. What you typed is still here; try again in a moment.");
+    else say(event.detail.xhr.getResponseHeader("Embrack-Words") ?? "That did not work, and nothing was changed. What you typed is still here.");
   });
   document.addEventListener("htmx:sendError", () =>
     say("Embrack does not answer. What you typed is still here; start it again with ./embrack start, then repeat."));

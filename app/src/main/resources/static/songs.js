@@ -36,56 +36,59 @@
     if (there) htmx.trigger(there, "click");
   }
 
-  // Dragging: one transform a frame; the server says where it snaps.
-  let drag = null;
-  document.addEventListener("pointerdown", (event) => {
-    const pin = event.target.closest("#pins .pin");
-    const part = event.target.closest("#order .part");
-    if (event.button !== 0 || !(pin || part)) return;
-    const numbers = pin && picked.has(pin.dataset.cue) ? picked : new Set([pin?.dataset.cue]);
-    drag = { pin, part, y: event.clientY, moved: 0, all: pin ? pins().filter((p) => numbers.has(p.dataset.cue)) : [part], frame: 0 };
-  });
-  document.addEventListener("pointermove", (event) => {
-    if (!drag) return;
-    const svg = byId(drag.pin ? "prompt" : "order");
-    drag.ratio ??= svg.viewBox.baseVal.height / svg.getBoundingClientRect().height;
-    drag.moved = (event.clientY - drag.y) * drag.ratio;
-    if (Math.abs(drag.moved) < 4 && !drag.on) return;
-    drag.on = true;
-    drag.frame ||= requestAnimationFrame(() => {
-      if (!drag) return;
-      drag.frame = 0;
-      drag.all.forEach((each) => each.setAttribute("transform", `${each.dataset.base ??= each.getAttribute("transform") ?? ""} translate(0 ${drag.moved})`));
-      const line = byId(drag.pin ? "drag-line" : "drop-line");
-      const y = drag.pin ? Number(drag.pin.dataset.at) + drag.moved : Number(drag.part.dataset.y) + drag.moved;
-      line.setAttribute("y1", y);
-      line.setAttribute("y2", y);
+  // Dragging: one transform a frame; the server says where it snaps. A finger drags only what was chosen by a tap before;
+  // anywhere else it scrolls.
+  const ratio = (svg) => svg.viewBox.baseVal.height / svg.getBoundingClientRect().height;
+  function shift(state, dy) {
+    state.moved = dy * state.ratio;
+    state.frame ||= requestAnimationFrame(() => {
+      state.frame = 0;
+      state.all.forEach((each) => each.setAttribute("transform", `${each.dataset.base ??= each.getAttribute("transform") ?? ""} translate(0 ${state.moved})`));
+      const line = byId(state.line);
+      line.setAttribute("y1", state.at + state.moved);
+      line.setAttribute("y2", state.at + state.moved);
       line.setAttribute("visibility", "visible");
     });
-    event.preventDefault();
-  });
-  document.addEventListener("pointerup", () => {
-    const done = drag;
-    drag = null;
-    if (!done?.on) return;
-    addEventListener("click", (event) => { event.preventDefault(); event.stopPropagation(); }, { capture: true, once: true });
-    setTimeout(() => document.dispatchEvent(new Event("drag-over")), 0);
-    if (done.pin) {
+  }
+  function putBack(state) {
+    cancelAnimationFrame(state.frame);
+    state.all.forEach((each) => each.setAttribute("transform", each.dataset.base ?? each.getAttribute("transform") ?? ""));
+    byId(state.line)?.setAttribute("visibility", "hidden");
+  }
+  dragging.add({
+    selector: "#pins .pin",
+    byFinger: (pin) => pin.classList.contains("chosen") || pin.classList.contains("picked"),
+    start(pin) {
+      const numbers = picked.has(pin.dataset.cue) ? picked : new Set([pin.dataset.cue]);
+      return { pin, all: pins().filter((p) => numbers.has(p.dataset.cue)), at: Number(pin.dataset.at), line: "drag-line", ratio: ratio(byId("prompt")), moved: 0, frame: 0 };
+    },
+    move: (state, event, dx, dy) => shift(state, dy),
+    end(state, event, dx, dy) {
+      shift(state, dy);
       const svg = byId("prompt");
-      const micros = (Number(done.pin.dataset.at) + done.moved - svg.dataset.top) / svg.dataset.scale * 1e6;
-      if (!picked.has(done.pin.dataset.cue)) picked = new Set([done.pin.dataset.cue]);
-      several("drag", { held: done.pin.dataset.cue, to: Math.max(0, Math.round(micros)) });
-    } else {
-      const y = Number(done.part.dataset.y) + done.moved + 10;
-      const others = [...document.querySelectorAll("#order .part")].filter((part) => part !== done.part);
-      const to = others.filter((part) => Number(part.dataset.y) + part.dataset.height / 2 < y).length;
-      movePart(done.part.dataset.part, to);
-    }
+      const micros = (state.at + state.moved - svg.dataset.top) / svg.dataset.scale * 1e6;
+      if (!picked.has(state.pin.dataset.cue)) picked = new Set([state.pin.dataset.cue]);
+      several("drag", { held: state.pin.dataset.cue, to: Math.max(0, Math.round(micros)) });
+    },
+    cancel: putBack,
   });
-  document.addEventListener("dragstart", (event) => { if (event.target.closest?.(".pin, .part")) event.preventDefault(); });
-  function movePart(part, to) {
+  dragging.add({
+    selector: "#order .part",
+    byFinger: (part) => part.classList.contains("chosen"),
+    start: (part) => ({ part, all: [part], at: Number(part.dataset.y), line: "drop-line", ratio: ratio(byId("order")), moved: 0, frame: 0 }),
+    move: (state, event, dx, dy) => shift(state, dy),
+    end(state, event, dx, dy) {
+      shift(state, dy);
+      const y = state.at + state.moved + 10;
+      const others = [...document.querySelectorAll("#order .part")].filter((part) => part !== state.part);
+      const next = others.find((part) => Number(part.dataset.y) + part.dataset.height / 2 >= y);
+      movePart(state.part.dataset.part, next?.dataset.part ?? 0);
+    },
+    cancel: putBack,
+  });
+  function movePart(part, before) {
     const token = document.querySelector("form [name=_csrf]")?.value;
-    htmx.ajax("POST", `${byId("order").dataset.path}/parts/${part}/move`, { target: "#page", select: "#page", swap: "outerHTML", values: { to, _csrf: token } });
+    htmx.ajax("POST", `${byId("order").dataset.path}/parts/${part}/move`, { target: "#page", select: "#page", swap: "outerHTML", values: { before, _csrf: token } });
   }
 
   // A click beside the labels puts a new cue there; Shift or Ctrl chooses several.
@@ -159,17 +162,18 @@
   let run = null;
   const clock = (ms) => `${Math.floor(ms / 60000)}:${String(Math.floor(ms / 1000) % 60).padStart(2, "0")}.${String(Math.floor(ms) % 1000).padStart(3, "0")}`;
   const now = () => performance.now() - run.started;
+  // When it was pressed, not when the page came to it.
+  const pressedAt = (event) => Math.round(event.timeStamp - run.started);
   function captureKey(event, down) {
     if (event.key === " " && down && !event.repeat) {
       event.preventDefault();
       toggleRun();
     }
     const key = document.querySelector(`.capture-key[data-digit="${CSS.escape(event.key)}"]`);
-    if (key && run && !(down && event.repeat)) hit(key, down);
+    if (key && run && !(down && event.repeat)) hit(key, down, pressedAt(event));
   }
-  function hit(key, down) {
+  function hit(key, down, at) {
     key.classList.toggle("down", down);
-    const at = Math.round(now());
     if (at < 0) return;
     run.hits.push(`${at}-${key.dataset.key}${down ? "" : "u"}`);
     byId("capture-count").textContent = `${run.hits.filter((each) => !each.endsWith("u")).length} captured`;
@@ -226,6 +230,6 @@
   document.addEventListener("click", (event) => { if (event.target.closest("#capture-run")) { toggleRun(); event.target.closest("#capture-run").blur(); } });
   for (const [name, down] of [["pointerdown", true], ["pointerup", false]]) document.addEventListener(name, (event) => {
     const key = event.target.closest?.(".capture-key");
-    if (key && run) hit(key, down);
+    if (key && run) hit(key, down, pressedAt(event));
   });
 })();

@@ -2,6 +2,8 @@ package embrack.app.door;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.google.zxing.common.BitMatrix;
+import com.google.zxing.qrcode.decoder.Decoder;
 import embrack.app.EmbrackApplication;
 import embrack.app.ThrowAwayCluster;
 import java.io.IOException;
@@ -94,6 +96,33 @@ class SecondDoorTests {
             patience.wrong("place " + i);
         }
         assertThat(patience.wait("a new place")).as("tries from everywhere together").isGreaterThan(Duration.ofSeconds(60));
+    }
+
+    /** Read by the reader of the library that writes it, from the cells that the text shows. */
+    @Test
+    void theAddressIsReadFromTheTerminal() throws Exception {
+        String address = "https://quay-laptop.local:8343/";
+        List<String> lines = AddressCard.of(address).replaceAll("\u001B\\[[0-9;]*m", "").lines().toList();
+        var cells = new BitMatrix(lines.getFirst().length(), lines.size() * 2);
+        for (int y = 0; y < lines.size(); y++) {
+            for (int x = 0; x < cells.getWidth(); x++) {
+                char c = lines.get(y).charAt(x);
+                set(cells, x, 2 * y, c == '\u2588' || c == '\u2580');
+                set(cells, x, 2 * y + 1, c == '\u2588' || c == '\u2584');
+            }
+        }
+        int side = cells.getEnclosingRectangle()[2];
+        var code = new BitMatrix(side);
+        for (int i = 0; i < side * side; i++) {
+            set(code, i % side, i / side, cells.get(cells.getEnclosingRectangle()[0] + i % side, cells.getEnclosingRectangle()[1] + i / side));
+        }
+        assertThat(new Decoder().decode(code).getText()).isEqualTo(address);
+    }
+
+    private static void set(BitMatrix cells, int x, int y, boolean dark) {
+        if (dark) {
+            cells.set(x, y);
+        }
     }
 
     private static List<Long> waits(Patience patience, AtomicLong nanos, int tries) {
