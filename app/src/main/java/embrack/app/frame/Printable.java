@@ -14,9 +14,16 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Component
 class Printable implements HandlerInterceptor, WebMvcConfigurer {
 
+    private final DrawnPages pages;
+
+    Printable(DrawnPages pages) {
+        this.pages = pages;
+    }
+
     @Override
     public void addInterceptors(InterceptorRegistry registry) {
         registry.addInterceptor(this);
+        registry.addInterceptor(pages);
     }
 
     @Override

@@ -1,5 +1,7 @@
 package embrack.app.frame;
 
+import embrack.app.store.RigStore;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -21,12 +23,26 @@ class SecurityRules {
             "default-src 'self'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'";
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http) throws Exception {
+    DrawnPages drawnPages(RigStore rigs) {
+        return new DrawnPages(rigs);
+    }
+
+    /** Only behind the rules below, where the token of the forms is known, and not once more beside them. */
+    @Bean
+    FilterRegistrationBean<DrawnPages> onlyBehindTheRules(DrawnPages pages) {
+        var registration = new FilterRegistrationBean<>(pages);
+        registration.setEnabled(false);
+        return registration;
+    }
+
+    @Bean
+    SecurityFilterChain security(HttpSecurity http, DrawnPages pages) throws Exception {
         var token = new CookieCsrfTokenRepository();
         token.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
         return http.authorizeHttpRequests(all -> all.anyRequest().permitAll())
                 .csrf(csrf -> csrf.csrfTokenRepository(token))
                 .addFilterAfter(new EarlyToken(), CsrfFilter.class)
+                .addFilterAfter(pages, EarlyToken.class)
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())

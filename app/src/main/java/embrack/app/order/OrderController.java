@@ -1,5 +1,6 @@
 package embrack.app.order;
 
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
@@ -58,6 +59,7 @@ class OrderController {
         return tonight.map(show -> "redirect:/rigs/%s/order/%s".formatted(id, show.id())).orElseGet(() -> none(id, Echo.NONE, page));
     }
 
+    @OfPlanAlone
     @GetMapping("/{show}")
     String show(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "0") int part, Model page) {
         return order(id, show, part, Echo.NONE, page);

@@ -1,5 +1,6 @@
 package embrack.app.preflight;
 
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
@@ -39,6 +40,7 @@ class PreflightController {
         this.reports = reports;
     }
 
+    @OfPlanAlone
     @GetMapping("/preflight")
     String preflight(@PathVariable RigId id, Model page) {
         StoredRig stored = rigs.load(id);

@@ -1,5 +1,6 @@
 package embrack.app.songs;
 
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
@@ -59,6 +60,7 @@ class PromptController {
      *
      * @param near a moment in microseconds from bar 1 that a person pointed at, to put a new cue there
      */
+    @OfPlanAlone
     @GetMapping
     String show(@PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "0") int zoom, @RequestParam(defaultValue = "0") int cue, @RequestParam(defaultValue = "960") int grid,
             @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String on, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "-1") long near, Model page) {

@@ -1,5 +1,6 @@
 package embrack.app.songs;
 
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.store.Hand;
@@ -41,6 +42,7 @@ class SongController {
         this.room = room;
     }
 
+    @OfPlanAlone
     @GetMapping("/how")
     String how(@PathVariable RigId id, @PathVariable SongId song, Model page) {
         return room.how(id, song, Echo.NONE, page);

@@ -1,5 +1,6 @@
 package embrack.app.songs;
 
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
@@ -47,6 +48,7 @@ class SongsController {
         this.uploads = uploads;
     }
 
+    @OfPlanAlone
     @GetMapping
     String list(@PathVariable RigId id, Model page) {
         return room.list(id, Echo.NONE, List.of(), page);

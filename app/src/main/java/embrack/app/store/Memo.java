@@ -3,6 +3,7 @@ package embrack.app.store;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.function.Supplier;
@@ -62,6 +63,14 @@ public final class Memo<K, V> {
             settle(key, mine);
         }
         return value(there.task);
+    }
+
+    /** What is remembered; empty when nothing is, or it is still being worked out. */
+    public Optional<V> find(K key) {
+        synchronized (kept) {
+            Entry<V> there = kept.get(key);
+            return there != null && there.task.state() == FutureTask.State.SUCCESS ? Optional.of(there.task.resultNow()) : Optional.empty();
+        }
     }
 
     private void settle(K key, Entry<V> made) {

@@ -1,5 +1,6 @@
 package embrack.app.switches;
 
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
@@ -46,6 +47,7 @@ class ControlController {
         return Stream.of(ControlType.values()).filter(t -> t.words().equals(type)).findFirst().map(t -> new ControlAt(new DeviceId(box), t, bank, number));
     }
 
+    @OfPlanAlone
     @GetMapping
     String show(@PathVariable RigId id, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
             @RequestParam(defaultValue = "64") int fader, @RequestParam(defaultValue = "127") int value, @RequestParam(defaultValue = "") String find, Model page) {

@@ -1,5 +1,6 @@
 package embrack.app.switches;
 
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
@@ -54,6 +55,7 @@ class SwitchesController {
         return first.map(box -> "redirect:" + BoardView.first(plan, box, 1, "/rigs/" + id)).orElseGet(() -> room.none(id, page));
     }
 
+    @OfPlanAlone
     @GetMapping(SWITCH)
     String show(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
             @RequestParam(defaultValue = "press") String on, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String played,

@@ -1,5 +1,6 @@
 package embrack.app.wiring;
 
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -32,6 +33,7 @@ class ListsController {
         this.room = room;
     }
 
+    @OfPlanAlone
     @GetMapping("/power")
     String power(@PathVariable RigId id, Model page) {
         Plan plan = room.enter(id, "power", Echo.NONE, page, "power.").plan();
@@ -39,12 +41,14 @@ class ListsController {
         return "wiring/power";
     }
 
+    @OfPlanAlone
     @GetMapping("/failures")
     String failures(@PathVariable RigId id, Model page) {
         page.addAttribute("failures", FailuresPage.of(room.enter(id, "failures", Echo.NONE, page).plan()));
         return "wiring/failures";
     }
 
+    @OfPlanAlone
     @GetMapping("/lists")
     String lists(@PathVariable RigId id, Model page) {
         Plan plan = room.enter(id, "lists", Echo.NONE, page).plan();

@@ -1,5 +1,6 @@
 package embrack.app.wiring;
 
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.store.Hand;
@@ -35,12 +36,14 @@ class WiringController {
         this.room = room;
     }
 
+    @OfPlanAlone
     @GetMapping
     String picture(@PathVariable RigId id, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String bpm,
             @RequestParam(defaultValue = "") String frames, @RequestParam(defaultValue = "false") boolean treadle, Model page) {
         return room.picture(id, at, to, new LoadForm(bpm, frames, treadle), Echo.NONE, page);
     }
 
+    @OfPlanAlone
     @GetMapping("/table")
     String table(@PathVariable RigId id, Model page) {
         return room.table(id, Echo.NONE, page);

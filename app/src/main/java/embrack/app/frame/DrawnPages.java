@@ -1,0 +1,137 @@
+package embrack.app.frame;
+
+import embrack.app.store.Memo;
+import embrack.app.store.NoSuchRig;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.dao.DataAccessException;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.util.ContentCachingResponseWrapper;
+
+/**
+ * Remembers pages that are made of a plan alone, by rig, revision and address: many readers of one page cost hardly more
+ * than a file. What differs from reader to reader is the token of the forms, which is put in anew each time.
+ */
+final class DrawnPages extends OncePerRequestFilter implements HandlerInterceptor {
+
+    private static final long REMEMBERED = 16L << 20;
+    private static final int LARGEST = 1 << 20;
+    private static final Pattern OF_A_RIG = Pattern.compile("/rigs/(\\d{1,18})/[^.]+");
+    private static final String DRAWN = DrawnPages.class.getName();
+
+    private final RigStore rigs;
+    private final Memo<Key, Page> pages = Memo.ofWeight(REMEMBERED, Page::weight);
+
+    DrawnPages(RigStore rigs) {
+        this.rigs = rigs;
+    }
+
+    private record Key(RigId rig, int revision, String address, String ground, boolean partial) {
+    }
+
+    /** A page, cut where the token stands. */
+    private record Page(String type, List<byte[]> pieces) {
+
+        long weight() {
+            return pieces.stream().mapToLong(piece -> piece.length + 40L).sum();
+        }
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        if (handler instanceof HandlerMethod method && method.hasMethodAnnotation(OfPlanAlone.class)) {
+            request.setAttribute(DRAWN, Boolean.TRUE);
+        }
+        return true;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+        Optional<Key> key = key(request);
+        if (key.isEmpty()) {
+            chain.doFilter(request, response);
+            return;
+        }
+        byte[] token = token(request).getBytes(StandardCharsets.US_ASCII);
+        Optional<Page> known = pages.find(key.get());
+        if (known.isPresent()) {
+            send(known.get(), token, response);
+            return;
+        }
+        var drawn = new ContentCachingResponseWrapper(response);
+        chain.doFilter(request, drawn);
+        byte[] body = drawn.getContentAsByteArray();
+        boolean isWhole = !request.isAsyncStarted() && drawn.getStatus() == HttpServletResponse.SC_OK && body.length > 0 && body.length < LARGEST;
+        if (isWhole && request.getAttribute(DRAWN) != null && drawn.getContentType() != null) {
+            var page = new Page(drawn.getContentType(), cut(body, token));
+            pages.get(key.get(), () -> page);
+        }
+        drawn.copyBodyToResponse();
+    }
+
+    private Optional<Key> key(HttpServletRequest request) {
+        Matcher path = OF_A_RIG.matcher(request.getRequestURI());
+        if (!request.getMethod().equals("GET") || request.getAttribute("said") != null || request.getAttribute(CsrfToken.class.getName()) == null || !path.matches()
+                || request.getRequestURI().endsWith("/changes")) {
+            return Optional.empty();
+        }
+        try {
+            RigId rig = RigId.of(path.group(1));
+            String address = request.getRequestURI() + "?" + request.getQueryString();
+            return Optional.of(new Key(rig, rigs.newestRevision(rig), address, String.valueOf(request.getAttribute("ground")), request.getHeader("HX-Request") != null));
+        } catch (NoSuchRig | DataAccessException | IllegalArgumentException e) {
+            return Optional.empty(); // the page itself says what is the matter
+        }
+    }
+
+    private static String token(HttpServletRequest request) {
+        return request.getAttribute(CsrfToken.class.getName()) instanceof CsrfToken token ? token.getToken() : "";
+    }
+
+    private static List<byte[]> cut(byte[] body, byte[] token) {
+        List<byte[]> pieces = new ArrayList<>();
+        int from = 0;
+        for (int at = next(body, token, 0); at >= 0; at = next(body, token, from)) {
+            pieces.add(Arrays.copyOfRange(body, from, at));
+            from = at + token.length;
+        }
+        pieces.add(Arrays.copyOfRange(body, from, body.length));
+        return pieces;
+    }
+
+    private static int next(byte[] body, byte[] token, int from) {
+        for (int at = from; token.length > 0 && at <= body.length - token.length; at++) {
+            if (body[at] == token[0] && Arrays.equals(body, at, at + token.length, token, 0, token.length)) {
+                return at;
+            }
+        }
+        return -1;
+    }
+
+    private static void send(Page page, byte[] token, HttpServletResponse response) throws IOException {
+        response.setContentType(page.type());
+        response.setContentLengthLong(page.pieces().stream().mapToLong(piece -> piece.length).sum() + (page.pieces().size() - 1L) * token.length);
+        var out = response.getOutputStream();
+        for (int i = 0; i < page.pieces().size(); i++) {
+            if (i > 0) {
+                out.write(token);
+            }
+            out.write(page.pieces().get(i));
+        }
+    }
+}

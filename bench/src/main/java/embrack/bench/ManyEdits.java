@@ -1,0 +1,74 @@
+package embrack.bench;
+
+import java.net.http.HttpResponse;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * Pages and edits of a rig after many edits against after few, in the same run.
+ *
+ * <p>Arguments: port, path of the rig ("/rigs/1"), how many edits.
+ */
+final class ManyEdits {
+
+    private static final int FEW = 20;
+    private static final int SAMPLES = 21;
+
+    private ManyEdits() {
+    }
+
+    public static void main(String[] arguments) throws Exception {
+        var visitor = new Visitor(Integer.parseInt(arguments[0]));
+        String rig = arguments[1];
+        int many = Integer.parseInt(arguments[2]);
+        visitor.enter(rig + "/gear");
+        for (int i = 0; i < FEW; i++) {
+            rename(visitor, rig, i);
+        }
+        double page = told("page after few edits", pages(visitor, rig, 0));
+        double edit = told("edit after few edits", edits(visitor, rig, 0));
+        for (int i = FEW; i < many; i++) {
+            rename(visitor, rig, i);
+        }
+        System.out.printf(Locale.ROOT, "after %d edits: page %.2f times, edit %.2f times%n", many,
+                told("page after many edits", pages(visitor, rig, 1)) / page, told("edit after many edits", edits(visitor, rig, 1)) / edit);
+    }
+
+    private static double told(String what, double[] millis) {
+        Arrays.sort(millis);
+        System.out.printf(Locale.ROOT, "%-24s median %7.1f ms%n", what, millis[millis.length / 2]);
+        return millis[millis.length / 2];
+    }
+
+    /** Each of a page that was never drawn before. */
+    private static double[] pages(Visitor visitor, String rig, int round) throws Exception {
+        double[] millis = new double[SAMPLES];
+        for (int i = 0; i < SAMPLES; i++) {
+            long began = System.nanoTime();
+            require(visitor.get("%s/wiring/table?drawn=%d-%d".formatted(rig, round, i)), 200);
+            millis[i] = (System.nanoTime() - began) / 1e6;
+        }
+        return millis;
+    }
+
+    private static double[] edits(Visitor visitor, String rig, int round) throws Exception {
+        double[] millis = new double[SAMPLES];
+        for (int i = 0; i < SAMPLES; i++) {
+            long began = System.nanoTime();
+            rename(visitor, rig, -1 - i - round * SAMPLES);
+            millis[i] = (System.nanoTime() - began) / 1e6;
+        }
+        return millis;
+    }
+
+    private static void rename(Visitor visitor, String rig, int i) throws Exception {
+        require(visitor.post(rig + "/gear/name", Map.of("name", "Rig " + i), ""), 302);
+    }
+
+    private static void require(HttpResponse<String> answer, int status) {
+        if (answer.statusCode() != status) {
+            throw new IllegalStateException("%s was answered with %d".formatted(answer.uri(), answer.statusCode()));
+        }
+    }
+}
