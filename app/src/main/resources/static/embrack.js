@@ -340,7 +340,7 @@
     if (seen) headers["Embrack-Seen"] = seen;
     const body = `${path} ${JSON.stringify(parameters)}`;
     const last = sendings.get(elt);
-    const mark = last?.body === body ? last.mark : crypto.randomUUID();
+    const mark = last?.body === body ? last.mark : [...crypto.getRandomValues(new Uint32Array(4))].map((part) => part.toString(36)).join("-");
     sendings.set(elt, { body, mark });
     headers["Idempotency-Key"] = mark;
   });
@@ -354,10 +354,11 @@
   const isKept = (field) => field.matches?.(kept) && field.name && !field.closest("#draft, [hx-boost=false]") && field.type !== "password";
   const unsentKey = (form) => `unsent ${form.getAttribute("action")}`;
   const unsent = (form) => JSON.parse(sessionStorage.getItem(unsentKey(form)) ?? "{}");
+  const called = (field) => field.id || field.name;
   function noteUnsent(form) {
     const fields = unsent(form);
-    const waiting = [...form.elements].filter((field) => isKept(field) && fields[field.name] && field.value !== field.defaultValue);
-    const changed = waiting.some((field) => fields[field.name].was !== field.defaultValue);
+    const waiting = [...form.elements].filter((field) => isKept(field) && fields[called(field)] && field.value !== field.defaultValue);
+    const changed = waiting.some((field) => fields[called(field)].was !== field.defaultValue);
     let note = form.querySelector(".unsent");
     if (!waiting.length) { note?.remove(); return; }
     if (!note) {
@@ -375,8 +376,8 @@
       const fields = unsent(form);
       if (!Object.keys(fields).length || form.dataset.restored) return;
       form.dataset.restored = "yes";
-      [...form.elements].filter((field) => isKept(field) && fields[field.name]).forEach((field) => {
-        if (field.value === field.defaultValue) field.value = fields[field.name].typed;
+      [...form.elements].filter((field) => isKept(field) && fields[called(field)]).forEach((field) => {
+        if (field.value === field.defaultValue) field.value = fields[called(field)].typed;
       });
       noteUnsent(form);
     });
@@ -385,8 +386,8 @@
     const field = event.target;
     if (!isKept(field)) return;
     const fields = unsent(field.form);
-    fields[field.name] = { typed: field.value, was: fields[field.name]?.was ?? field.defaultValue };
-    if (field.value === field.defaultValue) delete fields[field.name];
+    fields[called(field)] = { typed: field.value, was: fields[called(field)]?.was ?? field.defaultValue };
+    if (field.value === field.defaultValue) delete fields[called(field)];
     sessionStorage.setItem(unsentKey(field.form), JSON.stringify(fields));
     field.form.dataset.restored = "yes";
     if (field.form.querySelector(".unsent")) noteUnsent(field.form);
@@ -398,9 +399,14 @@
     form.reset();
     noteUnsent(form);
   });
-  document.addEventListener("htmx:afterRequest", (event) => {
+  // Before the answer is shown: what was sent and accepted waits no more.
+  document.addEventListener("htmx:beforeOnLoad", (event) => {
     const form = event.detail.elt.closest?.("form[method=post]");
-    if (form && event.detail.successful && isEdit(event)) sessionStorage.removeItem(unsentKey(form));
+    if (!form || !isEdit(event) || event.detail.xhr.status >= 400) return;
+    const fields = unsent(form);
+    [...form.elements].forEach((field) => delete fields[called(field)]);
+    if (Object.keys(fields).length) sessionStorage.setItem(unsentKey(form), JSON.stringify(fields));
+    else sessionStorage.removeItem(unsentKey(form));
   });
   for (const event of ["htmx:afterSettle", "htmx:historyRestore", "DOMContentLoaded", "pageshow"]) addEventListener(event, restoreUnsent);
 

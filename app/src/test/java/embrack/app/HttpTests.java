@@ -12,6 +12,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -73,6 +74,70 @@ class HttpTests {
             assertThat(lines).as("the newest on connecting; an edit that changes nothing tells nothing").contains("event:revision").doesNotContain("data:3");
             assertThat(lines.stream().filter(line -> line.startsWith("data:"))).contains("data:2").isSubsetOf("data:1", "data:2");
         }
+    }
+
+    @Test
+    void aRigThatIsNotThereHasNoChanges() throws IOException, InterruptedException {
+        assertThat(send(HttpRequest.newBuilder(uri("/rigs/999999/changes"))).statusCode()).isEqualTo(404);
+    }
+
+    /** As many pages of a rig are told as is said; the next is told that it is not, and another rig's are. */
+    @Test
+    void openStreamsAreCounted() throws Exception {
+        RigId rig = rigs.create(Plan.empty(new TapeLabel("Crowded")), "Make it");
+        RigId other = rigs.create(Plan.empty(new TapeLabel("Quiet")), "Make it");
+        List<InputStream> open = new ArrayList<>();
+        try {
+            for (int i = 0; i < 256; i++) {
+                HttpResponse<InputStream> stream = client.send(HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(rig))).build(), HttpResponse.BodyHandlers.ofInputStream());
+                assertThat(stream.statusCode()).isEqualTo(200);
+                open.add(stream.body());
+            }
+            HttpResponse<String> next = send(HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(rig))));
+            assertThat(next.statusCode()).isEqualTo(503);
+            assertThat(next.body()).contains("Too many pages listen already");
+            HttpResponse<InputStream> quiet = client.send(HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(other))).build(), HttpResponse.BodyHandlers.ofInputStream());
+            assertThat(quiet.statusCode()).isEqualTo(200);
+            open.add(quiet.body());
+            rigs.edit(rig, Hand.ANY, new GearEdit.RenameRig("Still edited"));
+        } finally {
+            for (InputStream stream : open) {
+                stream.close();
+            }
+        }
+    }
+
+    /** Under another name, or for a page of another origin, the server answers nothing of a rig. */
+    @Test
+    void otherNamesAndOriginsAreRefused() throws IOException {
+        for (String head : List.of("Host: elsewhere.example", "Host: elsewhere.example:%d".formatted(port), "Host: 127.0.0.1:%d\r\nOrigin: http://elsewhere.example".formatted(port),
+                "Host: localhost:%d\r\nOrigin: null".formatted(port))) {
+            assertThat(raw(head)).as(head).matches("(?s)HTTP/1.1 (421|403) .*").doesNotContain("Quay rig");
+        }
+        assertThat(raw("Host: localhost:%d\r\nOrigin: http://localhost:%1$d".formatted(port))).startsWith("HTTP/1.1 200").contains("Quay rig", "Referrer-Policy: same-origin");
+        assertThat(raw("Host: localhost:%d".formatted(port))).containsPattern("Set-Cookie: XSRF-TOKEN=.*SameSite=Strict");
+    }
+
+    private String raw(String head) throws IOException {
+        try (var socket = new Socket("127.0.0.1", port)) {
+            socket.getOutputStream().write("GET / HTTP/1.1\r\n%s\r\nAccept: text/html\r\nConnection: close\r\n\r\n".formatted(head).getBytes(StandardCharsets.US_ASCII));
+            return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+
+    /** A page that many read is drawn once a revision; each reader has a token of its own in it. */
+    @Test
+    void pagesAreDrawnOnceARevision() throws IOException, InterruptedException {
+        RigId rig = rigs.create(Plan.empty(new TapeLabel("Read often")), "Make it");
+        URI page = uri("/rigs/%s/wiring/table".formatted(rig));
+        List<String> bodies = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            bodies.add(send(HttpRequest.newBuilder(page).header("Accept", "text/html")).body());
+        }
+        assertThat(bodies).doesNotHaveDuplicates();
+        assertThat(bodies.stream().map(body -> body.replaceAll("value=\"[^\"]{60,}\"", "token")).distinct()).hasSize(1).allMatch(body -> body.contains("Read often"));
+        rigs.edit(rig, Hand.ANY, new GearEdit.RenameRig("Read anew"));
+        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html")).body()).contains("Read anew").doesNotContain("Read often");
     }
 
     @Test

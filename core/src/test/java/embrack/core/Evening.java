@@ -59,8 +59,8 @@ public final class Evening {
         sketch.cues("lanterns", "19|1 = lantern-desk recall:scene-4, guitar-sounds select:patch-2", "start of Bridge = lantern-desk recall:scene-2", "end of Vamp = lantern-desk recall:scene-6")
                 .cues("ebb", "17|1 = lantern-desk recall:scene-3", "0:40.500 = guitar-sounds on:loop-1", "on stop = guitar-sounds off:loop-1");
         return sketch.edit(new OrderEdit.AddShow("First evening")).edit(new OrderEdit.DescribeShow(SHOW, "First evening", "2026-12-05", "19:30", "12:00"))
-                .edit(new OrderEdit.AddPart(SHOW, Item.COUNTDOWN, "", "5:00")).edit(new OrderEdit.AddSongTo(SHOW, new SongId("lanterns")))
-                .edit(new OrderEdit.AddPart(SHOW, Item.TALK, "Tale", "2:00")).edit(new OrderEdit.AddSongTo(SHOW, new SongId("ebb"))).edit(new OrderEdit.AddSongTo(SHOW, new SongId("slow-boats")))
+                .edit(new OrderEdit.AddPart(SHOW, Item.COUNTDOWN, "", "5:00")).edit(new OrderEdit.AddSongTo(SHOW, "lanterns"))
+                .edit(new OrderEdit.AddPart(SHOW, Item.TALK, "Tale", "2:00")).edit(new OrderEdit.AddSongTo(SHOW, "ebb")).edit(new OrderEdit.AddSongTo(SHOW, "slow-boats"))
                 .edit(key("lanterns", "D", "E")).edit(key("ebb", "G", "G")).edit(key("slow-boats", "C", "C"));
     }
 

@@ -2,6 +2,7 @@ package embrack.app.frame;
 
 import embrack.core.plan.Refused;
 import embrack.core.text.Prose;
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
@@ -28,6 +29,9 @@ class Printable implements HandlerInterceptor, WebMvcConfigurer {
 
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        if (request.getDispatcherType() != DispatcherType.REQUEST) {
+            return true; // a page about a request that failed, perhaps since it could not be read
+        }
         for (Map.Entry<String, String[]> field : request.getParameterMap().entrySet()) {
             for (String typed : field.getValue()) {
                 Prose.controlCharacter(typed).ifPresent(c -> {

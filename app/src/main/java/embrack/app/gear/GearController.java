@@ -90,7 +90,7 @@ class GearController {
 
     /** The models take the description that the rig has of this box. */
     @PostMapping("/{device}/keep-model")
-    String keepModel(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device) {
+    String keepModel(@PathVariable RigId id, @PathVariable DeviceId device) {
         embrack.core.gear.Model own = rigs.load(id).plan().rig().model(device);
         return "redirect:/models/%s?rig=%s".formatted(models.createNumbered(own, "Kept from a rig").id(), id);
     }

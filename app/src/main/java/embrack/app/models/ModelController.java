@@ -134,6 +134,10 @@ class ModelController {
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         String id = Refusals.pathVariable(request, "id");
+        if (models.find(id).isEmpty()) {
+            Refusals.answer(refused, request, response);
+            return "redirect:/models";
+        }
         return editor(id, DraftForm.of(request).draft(), Refusals.answer(refused, request, response), List.of(), page);
     }
 

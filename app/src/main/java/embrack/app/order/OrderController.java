@@ -94,7 +94,7 @@ class OrderController {
         if (song.isEmpty()) {
             throw new Refused("song", "Choose a song; add some in Songs first.");
         }
-        return edit(id, hand, show, 0, new OrderEdit.AddSongTo(show, new SongId(song)));
+        return edit(id, hand, show, 0, new OrderEdit.AddSongTo(show, song));
     }
 
     @PostMapping("/{show}/parts")

@@ -94,7 +94,8 @@ public class RigStore {
             add(new Draft(id, first, plan, text, body, Optional.empty()));
             return id;
         });
-        return Objects.requireNonNull(made);
+        archive.remember(Objects.requireNonNull(made), first.n(), plan, text);
+        return made;
     }
 
     /**

@@ -49,13 +49,13 @@ class DeviceController {
 
     @PostMapping("/host")
     String live(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String host) {
-        rigs.edit(id, hand, new WiringEdit.LiveIn(device, chosen(host)));
+        rigs.edit(id, hand, new WiringEdit.LiveIn(device, chosen("host", host)));
         return back(id, device);
     }
 
     @PostMapping("/stand-in")
     String standIn(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String second) {
-        rigs.edit(id, hand, new WiringEdit.StandIn(device, chosen(second)));
+        rigs.edit(id, hand, new WiringEdit.StandIn(device, chosen("second", second)));
         return back(id, device);
     }
 
@@ -76,8 +76,12 @@ class DeviceController {
         return room.picture(id, "device:" + device, "", LoadForm.NONE, echo, page);
     }
 
-    private static Optional<DeviceId> chosen(String key) {
-        return Optional.of(key).filter(k -> !k.isBlank()).map(DeviceId::new);
+    private static Optional<DeviceId> chosen(String field, String key) {
+        try {
+            return Optional.of(key).filter(k -> !k.isBlank()).map(DeviceId::new);
+        } catch (IllegalArgumentException e) {
+            throw new Refused(field, "Choose a box of the list.");
+        }
     }
 
     private static String back(RigId id, DeviceId device) {

@@ -78,11 +78,11 @@ class BadInputTests extends AtTheBrowser {
         assertThat(offer).isVisible();
         removeElsewhere("Vocal mixer", "vocal-mixer");
         offer.click();
-        assertThat(hand.page.locator(".problem")).hasText("That box is no longer in the rig. Choose another.");
+        assertThat(hand.page.locator(".problem")).containsText("That box is no longer in the rig. Choose another. Meanwhile: \"Remove V");
         removeElsewhere("Voice board", "voice-board");
         hand.page.getByLabel("Tape beside the switch").fill("Late");
         hand.page.getByLabel("Tape beside the switch").press("Enter");
-        assertThat(hand.page.locator(".problem")).hasText("That box is no longer in the rig. Choose another.");
+        assertThat(hand.page.locator(".problem")).containsText("That box is no longer in the rig. Choose another. Meanwhile: \"Remove V");
         assertThat(hand.page.locator("main")).containsText("There is no box with switches in this rig yet.");
     }
 
@@ -91,7 +91,7 @@ class BadInputTests extends AtTheBrowser {
         removeElsewhere("Vocal mixer", "vocal-mixer");
         field("Input 2").fill("Late");
         field("Input 2").press("Enter");
-        assertThat(hand.page.locator(".problem")).hasText("That box is no longer in the rig. Choose another.");
+        assertThat(hand.page.locator(".problem")).containsText("That box is no longer in the rig. Choose another. Meanwhile: \"Remove V");
         assertThat(hand.page.locator(".boxes li")).hasCount(1);
     }
 
@@ -122,7 +122,7 @@ class BadInputTests extends AtTheBrowser {
         hand.importFile(Examples.muteBoard().replace("\"version\" : 6", "\"version\" : 7").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("written by a newer Embrack");
         hand.importFile(new byte[20 << 20]);
-        assertThat(hand.page.locator(".problems")).containsText("has 16.0 MB or more; a plan has at most 16 MB");
+        assertThat(hand.page.locator(".problem")).containsText("This file has 20.0 MB; a plan has at most 16 MB.");
     }
 
     @Test

@@ -35,7 +35,7 @@ final class Stagehand implements AutoCloseable {
         page = context.newPage();
         page.onPageError(scriptErrors::add);
         page.onConsoleMessage(message -> {
-            if (message.type().equals("error") && !message.text().matches("(?s)(Failed to load resource|Response Status Error Code|htmx:sendAbort|htmx:afterRequest).*")) {
+            if (message.type().equals("error") && !message.text().matches("(?s)(Failed to load resource|Response Status Error Code|htmx:sendAbort|htmx:sendError|htmx:afterRequest).*")) {
                 scriptErrors.add(message.text());
             }
         });

@@ -55,7 +55,7 @@ class WiringPagesTests {
         RigId large = rigs.create(plan, "Large");
         for (String tab : TABS) {
             int few = counted(counter, small, tab);
-            assertThat(counted(counter, large, tab)).as("statements of wiring" + tab).isEqualTo(few).isEqualTo(1);
+            assertThat(counted(counter, large, tab)).as("statements of wiring" + tab).isEqualTo(few).isEqualTo(2);
         }
     }
 

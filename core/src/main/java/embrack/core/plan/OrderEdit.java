@@ -87,17 +87,17 @@ public sealed interface OrderEdit extends Edit {
         }
     }
 
-    /** Adds a song at the end of the order. */
-    record AddSongTo(ShowId show, SongId song) implements OrderEdit {
+    /** Adds a song at the end of the order, by its id. */
+    record AddSongTo(ShowId show, String song) implements OrderEdit {
         @Override
         public Plan apply(Plan plan) {
-            Song known = SongEdit.find(plan, song);
+            Song known = SongEdit.find(plan, Typed.accepted("song", () -> new SongId(song)));
             return change(plan, show, "song", old -> old.withMore(Entry.of(old.nextNumber(), known)));
         }
 
         @Override
         public String summary(Plan before) {
-            return "Put %s into the order".formatted(SongEdit.titleOf(before, song));
+            return "Put %s into the order".formatted(SongEdit.titleOf(before, new SongId(song)));
         }
     }
 

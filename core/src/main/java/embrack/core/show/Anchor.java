@@ -78,10 +78,15 @@ public sealed interface Anchor {
     /**
      * The moment nearest to a time on a grid of so many ticks, tied to its bar; to the millisecond and tied to the clock when the grid is 0.
      *
-     * @param micros from bar 1, 0 or more
+     * @param micros from bar 1; what lies beyond the limits of a song's clock and bars is put at them
      */
     static Anchor near(Form form, long micros, int grid) {
-        return grid == 0 ? new OnClock(Math.round(micros / 1_000.0) * 1_000) : new OnBar(form.score().position(form.score().snap(micros, grid)));
+        long at = Math.clamp(micros, 0, MAX_MICROS);
+        if (grid == 0) {
+            return new OnClock(Math.round(at / 1_000.0) * 1_000);
+        }
+        Position there = form.score().position(form.score().snap(at, grid));
+        return new OnBar(there.bar() <= Score.MAX_BAR ? there : Position.bar(Score.MAX_BAR));
     }
 
     /**

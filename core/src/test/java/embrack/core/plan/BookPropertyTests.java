@@ -67,7 +67,7 @@ class BookPropertyTests {
             case 15 -> new CueEdit.LeaveOff(song, cue, random.nextBoolean());
             case 16 -> new CueEdit.AddToCue(song, cue, List.of(step));
             case 17 -> new CueEdit.WaitInCue(song, cue, 0, step, String.valueOf(random.nextInt(12_000)));
-            case 18 -> new OrderEdit.AddSongTo(show.id(), song);
+            case 18 -> new OrderEdit.AddSongTo(show.id(), song.text());
             case 19 -> new OrderEdit.AddPart(show.id(), one(random, List.of(Item.TALK, Item.COUNTDOWN, Item.WALK_OUT)), "", one(random, TIMES));
             case 20 -> new OrderEdit.MovePart(show.id(), part, random.nextInt(12) - 2);
             case 21 -> new OrderEdit.DescribePart(show.id(), part, one(random, List.of(Item.values())), one(random, List.of("Part", "")), one(random, TIMES), one(random, List.of("G", "")),

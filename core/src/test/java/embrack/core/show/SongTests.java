@@ -139,7 +139,7 @@ class SongTests {
     @Test
     void trimsAndCrossfadesBringTheNextForward() {
         Sketch sketch = Evening.rig().song("Long", "tempo 60\nmetre 2/4\nAll: 143 bars\nmetre 1/4\nTail: 1 bar\n").song("Next", "All: 8 bars\n").edit(new OrderEdit.AddShow("Night"))
-                .edit(new OrderEdit.AddSongTo(new ShowId("night"), new SongId("long"))).edit(new OrderEdit.AddSongTo(new ShowId("night"), new SongId("next")));
+                .edit(new OrderEdit.AddSongTo(new ShowId("night"), "long")).edit(new OrderEdit.AddSongTo(new ShowId("night"), "next"));
         Plan before = sketch.plan();
         assertThat(Clock.brief(before.book().songs().getFirst().length())).isEqualTo("4:47");
         Plan after = new OrderEdit.DescribePart(new ShowId("night"), 1, Item.SONG, "", "", "", Transition.Way.CROSSFADE, "0:04", "", "", Optional.empty())
