@@ -59,11 +59,11 @@ class UploadTests {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-        "/rigs/import | 17 | 422 | This file has 17.0 MB; a plan has at most 16 MB.",
-        "/rigs/import | 60 | 422 | This file has 60.0 MB; a plan has at most 16 MB.",
-        "/model-files | 17 | 422 | This file has 17.0 MB; a model has at most 16 MB.",
+        "/rigs/import | 17 | 422 | This file has 17.0 MB; a plan has at most 8 MB.",
+        "/rigs/import | 60 | 422 | This file has 60.0 MB; a plan has at most 8 MB.",
+        "/model-files | 17 | 422 | This file has 17.0 MB; a model has at most 8 MB.",
         "/rigs/{id}/songs/import | 17 | 422 | This file has 17.0 MB; a MIDI file has at most 16 MB.",
-        "/rigs/import | 70 | 413 | A MIDI file, a plan or a model has at most 16 MB, a CSV file 4 MB, a text 1 MB.",
+        "/rigs/import | 70 | 413 | A MIDI file has at most 16 MB, a plan or a model 8 MB, a CSV file 4 MB, a text 1 MB.",
         "/rigs/import | 0 | 422 | Choose a plan first."})
     void whatIsTooLargeIsRefusedInWords(String path, int megabytes, int status, String words) throws IOException, InterruptedException {
         HttpResponse<String> answer = upload(path.replace("{id}", rig.toString()), new byte[megabytes << 20]);
@@ -90,10 +90,10 @@ class UploadTests {
             Callable<HttpResponse<String>> person = () -> upload("/rigs/%s/songs/import".formatted(rig), file);
             for (Future<HttpResponse<String>> done : people.invokeAll(Collections.nCopies(8, person))) {
                 assertThat(done.get().statusCode()).isIn(200, 422);
-                assertThat(done.get().body()).contains(done.get().statusCode() == 200 ? "more than 100,000 messages, as many as are read" : "a plan has at most 16 MB");
+                assertThat(done.get().body()).contains(done.get().statusCode() == 200 ? "more than 100,000 messages, as many as are read" : "a plan has at most 8 MB");
             }
         }
-        assertThat(rigs.load(rig).plan().book().songs()).as("as many as fit into a plan").hasSizeBetween(2, 7);
+        assertThat(rigs.load(rig).plan().book().songs()).as("as many as fit into a plan").hasSizeBetween(2, 8);
     }
 
     private static byte[] controlChanges(int length) {

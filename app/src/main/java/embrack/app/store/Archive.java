@@ -62,7 +62,7 @@ class Archive {
         return plans.get(new Key(rig, n), () -> {
             byte[] text = text(rig, n);
             try {
-                return new Read(PlanFile.read(text), text.length);
+                return new Read(PlanFile.readKept(text), text.length);
             } catch (RuntimeException e) {
                 throw new UnreadableRevision(rig, n, e);
             }

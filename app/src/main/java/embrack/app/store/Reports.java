@@ -1,6 +1,7 @@
 package embrack.app.store;
 
 import embrack.core.check.Report;
+import embrack.core.show.Cue;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -18,7 +19,8 @@ public class Reports {
     private record Key(RigId rig, int revision) {
     }
 
-    private final Memo<Key, Report> reports = Memo.ofCount(MOST_KEPT);
+    /** Of large shows fewer are kept: each cue counts for what its proof takes. */
+    private final Memo<Key, Report> reports = Memo.ofWeight(20_000, report -> 1_000L + report.plan().book().cues().stream().mapToInt(Cue::deeds).sum());
     private final Map<RigId, Report> latest = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 

@@ -163,7 +163,7 @@ public class RigStore {
             throw since.isEmpty() ? refused : new Refused(refused.field(), refused.words() + " Meanwhile: " + since + ".");
         }
         return after.equals(before) ? Optional.empty()
-                : Optional.of(draft(id, newest.edited(hand.author(), edit.summary(before), edit.toString()), after, written(after), hand.once()));
+                : Optional.of(draft(id, newest.edited(hand.author(), edit.summary(before), Intent.of(edit)), after, written(after), hand.once()));
     }
 
     private Draft draft(RigId id, Revision row, Plan plan, byte[] text, Optional<String> once) {

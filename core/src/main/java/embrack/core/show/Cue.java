@@ -52,6 +52,11 @@ public record Cue(int number, Optional<TapeLabel> name, Anchor at, List<Step> st
         return foot.filter(at -> at.board().equals(device)).isPresent() || steps.stream().anyMatch(step -> step.device().equals(device));
     }
 
+    /** How many steps and messages it has. */
+    public int deeds() {
+        return steps.size() + raw.size();
+    }
+
     /** Whether there is nothing left of it. */
     public boolean isEmpty() {
         return steps.isEmpty() && raw.isEmpty() && foot.isEmpty();

@@ -32,6 +32,9 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
     /** As many cues as a song may have. */
     public static final int MAX_CUES = 5_000;
 
+    /** As many steps and messages as all cues of a song may have together. */
+    public static final int MAX_DEEDS = 20_000;
+
     private static final int MAX_PLACE = 999;
     private static final int MAX_LEAD_IN = 16;
 
@@ -65,6 +68,9 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
         }
         if (cues.size() > MAX_CUES) {
             throw new IllegalArgumentException("A song has at most %d cues.".formatted(MAX_CUES));
+        }
+        if (cues.stream().mapToInt(Cue::deeds).sum() > MAX_DEEDS) {
+            throw new IllegalArgumentException("The cues of a song have at most %d steps and messages together.".formatted(MAX_DEEDS));
         }
         var numbers = new TreeSet<Integer>();
         for (Cue cue : cues) {

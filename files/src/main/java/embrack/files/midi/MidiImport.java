@@ -112,9 +112,22 @@ public record MidiImport(Song song, List<String> remarks) {
                 remarks.add("The file has more than %d cues; the first were read.".formatted(Song.MAX_CUES));
                 cues = cues.subList(0, Song.MAX_CUES);
             }
+            cues = withinASong(cues);
             TapeLabel title = title(name);
             int place = Math.min(999, plan.book().songs().stream().mapToInt(Song::place).max().orElse(0) + 1);
             return new MidiImport(Song.blank(new SongId("imported"), title, place).withForm(form).withCues(cues), remarks);
+        }
+
+        private List<Cue> withinASong(List<Cue> cues) {
+            int deeds = 0;
+            for (int i = 0; i < cues.size(); i++) {
+                deeds += cues.get(i).deeds();
+                if (deeds > Song.MAX_DEEDS) {
+                    remarks.add("The file has more than %,d steps and messages; the first %d cues were read.".formatted(Song.MAX_DEEDS, i));
+                    return cues.subList(0, i);
+                }
+            }
+            return cues;
         }
 
         private TapeLabel title(String name) {

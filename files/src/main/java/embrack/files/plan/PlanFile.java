@@ -26,6 +26,15 @@ public final class PlanFile {
         return JsonFile.read(file, "a plan", PlanReader::read);
     }
 
+    /**
+     * Reads a plan that Embrack wrote and kept itself; as {@link #read(byte[])}, of any size.
+     *
+     * @throws UnreadableFile when it is not a plan of a version that is known
+     */
+    public static Plan readKept(byte[] file) {
+        return JsonFile.readKept(file, PlanReader::read);
+    }
+
     /** As {@link #read(byte[])}, for text. */
     public static Plan read(String text) {
         return read(text.getBytes(StandardCharsets.UTF_8));
