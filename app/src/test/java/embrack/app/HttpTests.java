@@ -21,6 +21,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -136,6 +137,11 @@ class HttpTests {
         }
         assertThat(bodies).doesNotHaveDuplicates();
         assertThat(bodies.stream().map(body -> body.replaceAll("value=\"[^\"]{60,}\"", "token")).distinct()).hasSize(1).allMatch(body -> body.contains("Read often"));
+        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html").header("Cookie", "ground=stage")).body()).contains("data-theme=\"dark\"");
+        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html").header("Cookie", "ground=desk")).body()).contains("data-theme=\"light\"");
+        String said = Base64.getUrlEncoder().withoutPadding().encodeToString("Said once.".getBytes(StandardCharsets.UTF_8));
+        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html").header("Cookie", "said=" + said)).body()).contains("Said once.");
+        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html")).body()).doesNotContain("Said once.");
         rigs.edit(rig, Hand.ANY, new GearEdit.RenameRig("Read anew"));
         assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html")).body()).contains("Read anew").doesNotContain("Read often");
     }

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 
 class LayeringTests {
 
-    private static final List<String> AREAS = List.of("rigs", "gear", "wiring", "switches", "preflight", "demo", "formats");
+    private static final List<String> AREAS = List.of("rigs", "models", "numbers", "gear", "wiring", "switches", "songs", "order", "preflight", "demo", "formats", "door");
 
     private final JavaClasses app = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages("embrack.app");

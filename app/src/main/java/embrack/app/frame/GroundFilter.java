@@ -9,6 +9,8 @@ import java.io.IOException;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -17,6 +19,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * machine.
  */
 @Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 30)
 class GroundFilter extends OncePerRequestFilter {
 
     private static final Set<String> GROUNDS = Set.of("desk", "stage");

@@ -11,6 +11,8 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.Optional;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Component;
@@ -21,6 +23,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * since the server keeps no sessions.
  */
 @Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 31)
 public class Said extends OncePerRequestFilter {
 
     private static final String COOKIE = "said";

@@ -109,6 +109,27 @@ class SongJobTests {
         }
     }
 
+    /** A press is taken at its own time, however busy the page is when it comes to it. */
+    @Test
+    void aPressCountsWhenItWasMade() {
+        try (Stagehand hand = new Stagehand(port)) {
+            hand.importFile(demo);
+            Page page = hand.page;
+            page.navigate(page.url().replace("/gear", "/songs/small-harbour-song/capture?keys=quay-board"));
+            hand.click("Run space");
+            assertThat(page.locator("#capture")).hasClass(Pattern.compile("running"));
+            page.waitForCondition(() -> page.locator("#capture-time").innerText().compareTo("0:00.100") > 0);
+            page.evaluate("() => { setTimeout(() => { const from = performance.now(); while (performance.now() < from + 900); }, 0); }");
+            page.keyboard().press("3");
+            page.keyboard().press("4");
+            hand.click("Stop space");
+            assertThat(page.locator(".taken-panel tbody tr").first()).isVisible();
+            List<Integer> downs = Arrays.stream(page.locator("#hits").inputValue().split(",")).filter(hit -> !hit.endsWith("u")).map(hit -> Integer.valueOf(hit.split("-")[0])).toList();
+            assertThat(downs).hasSize(2);
+            assertThat(downs.get(1) - downs.get(0)).isGreaterThan(500);
+        }
+    }
+
     @Test
     void cuesAreTypedDrawnDraggedNudgedAndCopied() {
         try (Stagehand hand = new Stagehand(port)) {

@@ -122,6 +122,9 @@ public sealed interface CueEdit extends Edit {
             long first = moving.stream().mapToLong(cue -> now(form, cue)).min().orElse(0);
             long byTicks = Math.clamp(ticks, -(long) Math.floor(form.score().exactTickAt(first)), MOST_TICKS);
             long byMicros = Math.clamp(micros, -first, Anchor.MAX_MICROS);
+            if ((ticks != 0 ? byTicks : byMicros) == 0) {
+                return plan;
+            }
             return Typed.accepted("cues", () -> {
                 Song changed = old;
                 for (Cue cue : moving) {
