@@ -22,6 +22,15 @@
     if (status > 0 && status < 500) sendings.delete(event.detail.elt);
   });
 
+  // A form that the browser sends by itself, such as one with a file, is sent once, however often its button is pressed.
+  document.addEventListener("submit", (event) => {
+    const form = event.target.closest("form[hx-boost=false]");
+    if (!form) return;
+    if (form.dataset.sent) event.preventDefault();
+    form.dataset.sent = "yes";
+  });
+  addEventListener("pageshow", () => document.querySelectorAll("form[data-sent]").forEach((form) => delete form.dataset.sent));
+
   // What is typed into a form and not sent yet outlives a link, Back and a reload in this tab.
   const kept = "form[method=post] textarea, form[method=post] input:not([type]), form[method=post] input[type=text]";
   const isKept = (field) => field.matches?.(kept) && field.name && !field.closest("#draft, [hx-boost=false]") && field.type !== "password";

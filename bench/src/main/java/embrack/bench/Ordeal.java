@@ -65,7 +65,7 @@ final class Ordeal {
                 working.add(clients.submit(this::work));
             }
             while (acknowledged.size() < wanted && Instant.now().isBefore(end)) {
-                Thread.sleep(1_500 + random.nextInt(3_000));
+                Thread.sleep(4_000 + random.nextInt(6_000)); // a server that has just begun is slow at first
                 boolean server = random.nextBoolean();
                 kill(server ? data.resolve("embrack.pid") : postmaster());
                 killed++;

@@ -58,6 +58,15 @@ final class Visitor {
         return client.send((mark.isEmpty() ? request : request.header("Idempotency-Key", mark)).build(), HttpResponse.BodyHandlers.ofString());
     }
 
+    /** Sends a file in a form, in the field "file". */
+    HttpResponse<String> send(String path, String content) throws IOException, InterruptedException {
+        String edge = "a-boundary-of-ours";
+        String part = "--%s\r\nContent-Disposition: form-data; name=\"%s\"%s\r\n\r\n%s\r\n";
+        String body = part.formatted(edge, "_csrf", "", token) + part.formatted(edge, "file", "; filename=\"sent\"", content) + "--%s--\r\n".formatted(edge);
+        return client.send(request(path).header("Content-Type", "multipart/form-data; boundary=" + edge)
+                .POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
+    }
+
     private HttpRequest.Builder request(String path) {
         return HttpRequest.newBuilder(home.resolve(path)).header("Accept", "text/html").timeout(Duration.ofSeconds(30));
     }

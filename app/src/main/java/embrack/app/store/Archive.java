@@ -23,6 +23,9 @@ class Archive {
 
     private static final long SMALLEST_WEIGHT = 1_000;
 
+    /** A plan is packed to a twentieth of its text or so, hardly ever to less than this part of it. */
+    private static final int MOST_PACKED = 60;
+
     private final RigMapper mapper;
     private final Memo<Key, Text> texts = Memo.ofWeight(REMEMBERED, text -> SMALLEST_WEIGHT + text.bytes().length);
     private final Memo<Key, Read> plans = Memo.ofWeight(REMEMBERED, read -> SMALLEST_WEIGHT + read.weight());
@@ -44,9 +47,15 @@ class Archive {
     /**
      * A document as a row holds it.
      *
-     * @param whole whether it needs no other row
+     * @param bytes packed
+     * @param from the row that holds its document whole, from which this one is read: itself, or one before
      */
-    record Body(boolean whole, byte[] bytes) {
+    record Body(int n, byte[] bytes, int from) {
+
+        /** Whether it needs no other row. */
+        public boolean isWhole() {
+            return n == from;
+        }
     }
 
     /** A row as it is read. */
@@ -95,9 +104,10 @@ class Archive {
         });
     }
 
-    /** Has a revision at hand that was just added, since it is asked for next. */
-    void remember(RigId rig, int n, Plan plan, byte[] text) {
-        plans.get(new Key(rig, n), () -> new Read(plan, text.length));
+    /** Has a revision at hand that was just added, since it is asked for next, and the next one is told by it. */
+    void remember(RigId rig, Body body, Plan plan, byte[] text) {
+        plans.get(new Key(rig, body.n()), () -> new Read(plan, text.length));
+        texts.get(new Key(rig, body.n()), () -> new Text(text, body.from()));
     }
 
     /** How a text is held by the row that follows another one. */
@@ -106,18 +116,23 @@ class Archive {
         try {
             last = kept(rig, before);
         } catch (UnreadableRevision e) {
-            return whole(text);
+            return whole(before + 1, text);
         }
         if (before + 1 - last.whole() >= LONGEST_CHAIN) {
-            return whole(text);
+            return whole(before + 1, text);
         }
         byte[] difference = Difference.between(last.bytes(), text);
-        Body whole = whole(text);
-        return difference.length < whole.bytes().length / 2 ? new Body(false, difference) : whole;
+        // Packing a document whole takes longer than telling its difference, so it is only tried where it may be smaller.
+        Body told = new Body(before + 1, difference, last.whole());
+        if (difference.length < text.length / MOST_PACKED) {
+            return told;
+        }
+        Body whole = whole(before + 1, text);
+        return difference.length < whole.bytes().length / 2 ? told : whole;
     }
 
-    static Body whole(byte[] text) {
-        return new Body(true, Difference.pack(text));
+    static Body whole(int n, byte[] text) {
+        return new Body(n, Difference.pack(text), n);
     }
 
     /**

@@ -70,7 +70,7 @@ interface RigMapper {
 
     @Insert("""
             insert into rig_revision (rig, n, whole, body, author, summary, intent, once, undo_to, redo_to)
-            values (#{id}, #{r.n}, #{body.whole}, #{body.bytes}, #{r.author}, #{r.summary}, #{r.intent}, #{once,jdbcType=VARCHAR},
+            values (#{id}, #{r.n}, #{body.isWhole}, #{body.bytes}, #{r.author}, #{r.summary}, #{r.intent}, #{once,jdbcType=VARCHAR},
                     #{r.undoTo,jdbcType=INTEGER}, #{r.redoTo,jdbcType=INTEGER})""")
     void add(@Param("id") long id, @Param("r") Revision revision, @Param("body") Archive.Body body, @Param("once") @Nullable String once);
 

@@ -87,14 +87,14 @@ public class RigStore {
      */
     public RigId create(Plan plan, String summary) {
         byte[] text = written(plan);
-        Archive.Body body = Archive.whole(text);
         Revision first = Revision.first(Hand.SOMEBODY, summary);
+        Archive.Body body = Archive.whole(first.n(), text);
         RigId made = transaction.execute(status -> {
             RigId id = new RigId(mapper.create(plan.rig().name().text()));
             add(new Draft(id, first, plan, text, body, Optional.empty()));
             return id;
         });
-        archive.remember(Objects.requireNonNull(made), first.n(), plan, text);
+        archive.remember(Objects.requireNonNull(made), body, plan, text);
         return made;
     }
 
@@ -312,7 +312,7 @@ public class RigStore {
             alongside.run();
             drafts.forEach(draft -> events.publishEvent(new RigChanged(draft.rig(), draft.row().n())));
         });
-        drafts.forEach(draft -> archive.remember(draft.rig(), draft.row().n(), draft.plan(), draft.text()));
+        drafts.forEach(draft -> archive.remember(draft.rig(), draft.body(), draft.plan(), draft.text()));
     }
 
     private void add(Draft draft) {

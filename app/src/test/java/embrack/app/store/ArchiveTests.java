@@ -142,7 +142,7 @@ class ArchiveTests {
         var unknowing = new Archive(mapper);
         assertThatExceptionOfType(UnreadableRevision.class).isThrownBy(() -> unknowing.plan(id, 3));
         assertThat(unknowing.plan(id, 2).rig().name().text()).isEqualTo("Damaged 2");
-        assertThat(unknowing.following(id, 3, new byte[] {1, 2, 3}).whole()).isTrue();
+        assertThat(unknowing.following(id, 3, new byte[] {1, 2, 3}).isWhole()).isTrue();
     }
 
     /** What an earlier Embrack stored whole is taken over by itself, what cannot be read included. */
