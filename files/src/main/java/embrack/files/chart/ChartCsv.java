@@ -39,10 +39,12 @@ public final class ChartCsv {
 
     private static final String[] COLUMNS = {"verb", "part", "family", "type", "number", "sends", "from", "to", "channel", "bytes"};
     private static final String AND = "+";
+    private static final int MOST_PROBLEMS = 200;
+    private static final int MOST_ROWS = 20_000;
     private static final CSVFormat FORMAT = CSVFormat.RFC4180.builder().setHeader(COLUMNS).setRecordSeparator("\r\n").get();
 
-    /** The largest file that is read, 1 MB. */
-    public static final int MAX_LENGTH = 1 << 20;
+    /** The largest file that is read, 4 MB. */
+    public static final int MAX_LENGTH = 4 << 20;
 
     private ChartCsv() {
     }
@@ -81,7 +83,7 @@ public final class ChartCsv {
         List<Problem> problems = new ArrayList<>();
         List<ChartRow> rows = new ArrayList<>();
         if (csv.length() > MAX_LENGTH) {
-            throw new UnreadableFile(List.of(new Problem("the file", "has more than 1 MB; a chart is smaller")));
+            throw new UnreadableFile(List.of(new Problem("the file", "has more than 4 MB; a chart is smaller")));
         }
         try (CSVParser parser = FORMAT.builder().setHeader().setSkipHeaderRecord(true).setIgnoreHeaderCase(true).setTrim(true).setIgnoreEmptyLines(true)
                 .get().parse(new StringReader(csv.startsWith("\uFEFF") ? csv.substring(1) : csv))) {
@@ -92,6 +94,12 @@ public final class ChartCsv {
                 } catch (IllegalArgumentException e) {
                     problems.add(new Problem("line " + parser.getCurrentLineNumber(), String.valueOf(e.getMessage())));
                 }
+                if (problems.size() >= MOST_PROBLEMS || rows.size() > MOST_ROWS) {
+                    break;
+                }
+            }
+            if (rows.size() > MOST_ROWS) {
+                problems.add(new Problem("the file", "has more than %,d rows; a chart has fewer".formatted(MOST_ROWS)));
             }
         } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
             problems.add(new Problem("the file", "is not CSV: " + e.getMessage()));
