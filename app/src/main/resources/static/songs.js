@@ -55,6 +55,11 @@
     state.all.forEach((each) => each.setAttribute("transform", each.dataset.base ?? each.getAttribute("transform") ?? ""));
     byId(state.line)?.setAttribute("visibility", "hidden");
   }
+  // What could not be kept stands where it stood.
+  for (const name of ["htmx:responseError", "htmx:sendError"]) document.addEventListener(name, () => {
+    document.querySelectorAll("#pins [data-base], #order [data-base]").forEach((each) => each.setAttribute("transform", each.dataset.base));
+    for (const line of ["drag-line", "drop-line"]) byId(line)?.setAttribute("visibility", "hidden");
+  });
   dragging.add({
     selector: "#pins .pin",
     byFinger: (pin) => pin.classList.contains("chosen") || pin.classList.contains("picked"),

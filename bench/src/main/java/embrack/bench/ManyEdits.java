@@ -2,7 +2,6 @@ package embrack.bench;
 
 import java.net.http.HttpResponse;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 
@@ -33,39 +32,37 @@ final class ManyEdits {
         for (int i = 0; i < FEW; i++) {
             rename(visitor, few, i);
         }
-        for (String rig : List.of(many, few)) {
-            pages(visitor, rig, "warm");
+        double page = compared("page", many, few, (rig, i) -> require(visitor.get("%s/wiring/table?drawn=%d".formatted(rig, i)), 200));
+        double edit = compared("edit", many, few, (rig, i) -> rename(visitor, rig, -1 - i));
+        System.out.printf(Locale.ROOT, "after %d edits against after %d: page %.2f times, edit %.2f times%n", edits, FEW, page, edit);
+    }
+
+    /** Something that is done to a rig and takes its time; {@code i} makes each of them another. */
+    private interface Deed {
+        void on(String rig, int i) throws Exception;
+    }
+
+    /** The median of one rig against that of the other, done in turn so that both meet the same server; the first are for warming up. */
+    private static double compared(String what, String many, String few, Deed deed) throws Exception {
+        double[] after = new double[SAMPLES];
+        double[] before = new double[SAMPLES];
+        for (int i = 0; i < 2 * SAMPLES; i++) {
+            after[i % SAMPLES] = millis(many, i, deed);
+            before[i % SAMPLES] = millis(few, i, deed);
         }
-        System.out.printf(Locale.ROOT, "after %d edits against after %d: page %.2f times, edit %.2f times%n", edits, FEW,
-                told("page after many edits", pages(visitor, many, "")) / told("page after few edits", pages(visitor, few, "")),
-                told("edit after many edits", edits(visitor, many)) / told("edit after few edits", edits(visitor, few)));
+        return told(what + " after many edits", after) / told(what + " after few edits", before);
+    }
+
+    private static double millis(String rig, int i, Deed deed) throws Exception {
+        long began = System.nanoTime();
+        deed.on(rig, i);
+        return (System.nanoTime() - began) / 1e6;
     }
 
     private static double told(String what, double[] millis) {
         Arrays.sort(millis);
         System.out.printf(Locale.ROOT, "%-24s median %7.1f ms%n", what, millis[millis.length / 2]);
         return millis[millis.length / 2];
-    }
-
-    /** Each of a page that was never drawn before. */
-    private static double[] pages(Visitor visitor, String rig, String mark) throws Exception {
-        double[] millis = new double[SAMPLES];
-        for (int i = 0; i < SAMPLES; i++) {
-            long began = System.nanoTime();
-            require(visitor.get("%s/wiring/table?drawn=%s%d".formatted(rig, mark, i)), 200);
-            millis[i] = (System.nanoTime() - began) / 1e6;
-        }
-        return millis;
-    }
-
-    private static double[] edits(Visitor visitor, String rig) throws Exception {
-        double[] millis = new double[SAMPLES];
-        for (int i = 0; i < SAMPLES; i++) {
-            long began = System.nanoTime();
-            rename(visitor, rig, -1 - i);
-            millis[i] = (System.nanoTime() - began) / 1e6;
-        }
-        return millis;
     }
 
     private static void rename(Visitor visitor, String rig, int i) throws Exception {

@@ -51,6 +51,7 @@ class Lan implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
         connector.setProperty("address", address);
         connector.setProperty("SSLEnabled", "true");
         connector.setProperty("maxSwallowSize", String.valueOf(70 << 20));
+        connector.setProperty("maxThreads", "32");
         connector.setMaxPostSize(1 << 20);
         var tls = new SSLHostConfig();
         tls.setProtocols("TLSv1.2+TLSv1.3");
