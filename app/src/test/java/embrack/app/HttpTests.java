@@ -23,6 +23,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
+import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -142,6 +143,11 @@ class HttpTests {
         String said = Base64.getUrlEncoder().withoutPadding().encodeToString("Said once.".getBytes(StandardCharsets.UTF_8));
         assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html").header("Cookie", "said=" + said)).body()).contains("Said once.");
         assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html")).body()).doesNotContain("Said once.");
+        HttpResponse<InputStream> packed = client.send(HttpRequest.newBuilder(page).header("Accept", "text/html").header("Accept-Encoding", "gzip, deflate").build(), HttpResponse.BodyHandlers.ofInputStream());
+        assertThat(packed.headers().firstValue("Content-Encoding")).contains("gzip");
+        String unpacked = new String(new GZIPInputStream(packed.body()).readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(unpacked.replaceAll("value=\"[^\"]{60,}\"", "token")).isEqualTo(bodies.getFirst().replaceAll("value=\"[^\"]{60,}\"", "token"));
+        assertThat(bodies).doesNotContain(unpacked);
         rigs.edit(rig, Hand.ANY, new GearEdit.RenameRig("Read anew"));
         assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html")).body()).contains("Read anew").doesNotContain("Read often");
     }

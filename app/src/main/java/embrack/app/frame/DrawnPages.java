@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.method.HandlerMethod;
@@ -45,10 +46,10 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
     }
 
     /** A page, cut where the token stands. */
-    private record Page(String type, List<byte[]> pieces) {
+    private record Page(String type, List<byte[]> pieces, PackedPieces packed) {
 
         long weight() {
-            return pieces.stream().mapToLong(piece -> piece.length + 40L).sum();
+            return pieces.stream().mapToLong(piece -> piece.length + 40L).sum() + packed.weight();
         }
     }
 
@@ -70,7 +71,7 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
         byte[] token = token(request).getBytes(StandardCharsets.US_ASCII);
         Optional<Page> known = pages.find(key.get());
         if (known.isPresent()) {
-            send(known.get(), token, response);
+            send(known.get(), token, request, response);
             return;
         }
         var drawn = new ContentCachingResponseWrapper(response);
@@ -78,7 +79,8 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
         byte[] body = drawn.getContentAsByteArray();
         boolean isWhole = !request.isAsyncStarted() && drawn.getStatus() == HttpServletResponse.SC_OK && body.length > 0 && body.length < LARGEST;
         if (isWhole && request.getAttribute(DRAWN) != null && drawn.getContentType() != null) {
-            var page = new Page(drawn.getContentType(), cut(body, token));
+            List<byte[]> pieces = cut(body, token);
+            var page = new Page(drawn.getContentType(), pieces, PackedPieces.of(pieces));
             pages.get(key.get(), () -> page);
         }
         drawn.copyBodyToResponse();
@@ -123,8 +125,16 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
         return -1;
     }
 
-    private static void send(Page page, byte[] token, HttpServletResponse response) throws IOException {
+    private static void send(Page page, byte[] token, HttpServletRequest request, HttpServletResponse response) throws IOException {
         response.setContentType(page.type());
+        response.addHeader(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING);
+        if (String.valueOf(request.getHeader(HttpHeaders.ACCEPT_ENCODING)).matches("(?s).*\\bgzip\\b(?!\\s*;\\s*q=0(\\.0*)?\\s*(,|$)).*")) {
+            byte[] packed = page.packed().with(token);
+            response.setHeader(HttpHeaders.CONTENT_ENCODING, "gzip");
+            response.setContentLength(packed.length);
+            response.getOutputStream().write(packed);
+            return;
+        }
         response.setContentLengthLong(page.pieces().stream().mapToLong(piece -> piece.length).sum() + (page.pieces().size() - 1L) * token.length);
         var out = response.getOutputStream();
         for (int i = 0; i < page.pieces().size(); i++) {
