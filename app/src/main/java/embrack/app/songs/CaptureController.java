@@ -61,7 +61,8 @@ class CaptureController {
         if (refused.field().equals("song")) {
             return room.list(id, echo, List.of(), page);
         }
-        return page(id, new SongId(Refusals.pathVariable(request, "song")), Hand.ANY, CapturePage.Asked.ofKeys(echo.typed().getOrDefault("keys", "")), echo, page);
+        // What was captured stays on the page, as long as it can be read.
+        return page(id, new SongId(Refusals.pathVariable(request, "song")), Hand.ANY, CapturePage.Asked.typed(echo.typed()), echo, page);
     }
 
     /** The page; what its keys stand for is what they stood for in the revision that the hand saw, whatever was changed since. */

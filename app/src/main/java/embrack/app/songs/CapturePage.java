@@ -18,6 +18,7 @@ import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -38,6 +39,9 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
     private static final int MOST_KEYS = 10;
     private static final String USED = "used";
 
+    /** A press: milliseconds, key, and "u" for its release. */
+    private static final String HIT = "\\d{1,7}-\\d{1,2}u?";
+
     /**
      * What a person asked for; what a form does not say is as usual.
      *
@@ -50,9 +54,12 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
      */
     record Asked(@Nullable String keys, @Nullable String find, @Nullable String hits, @Nullable Integer grid, @Nullable Boolean strip, @Nullable Boolean feet) {
 
-        /** What is asked at first. */
-        static Asked ofKeys(String keys) {
-            return new Asked(keys, null, null, null, null, null);
+        /** What a form asked; presses that cannot be read are left out. */
+        static Asked typed(Map<String, String> form) {
+            String hits = form.getOrDefault("hits", "");
+            String grid = form.getOrDefault("grid", "");
+            return new Asked(form.get("keys"), form.get("find"), Stream.of(hits.split(",")).allMatch(hit -> hit.isBlank() || hit.matches(HIT)) ? hits : "",
+                    grid.matches("\\d{1,6}") ? Integer.valueOf(grid) : null, !"false".equals(form.get("strip")), "true".equals(form.get("feet")));
         }
 
         @Override
@@ -158,7 +165,7 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
             if (text.isBlank()) {
                 continue;
             }
-            if (!text.matches("\\d{1,7}-\\d{1,2}u?")) {
+            if (!text.matches(HIT)) {
                 throw new Refused("cues", "What was captured cannot be read. Capture it again.");
             }
             String[] pieces = text.replace("u", "").split("-");

@@ -66,6 +66,10 @@ class SongPagesTests {
                 .POST(HttpRequest.BodyPublishers.ofString("keys=quay-board&grid=0&hits=%s&_csrf=%s".formatted(hits, token.group(1)))).build(), HttpResponse.BodyHandlers.ofString());
         assertThat(answer.statusCode()).isEqualTo(200);
         assertThat(answer.body()).contains("Keep 2000 cues");
+        HttpResponse<String> refused = client.send(HttpRequest.newBuilder(URI.create(capture + "/keep")).header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString("keys=quay-board&hits=900-3u,1200-4u&_csrf=" + token.group(1))).build(), HttpResponse.BodyHandlers.ofString());
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).as("what was captured is not lost").contains("Nothing was captured that could be kept.", "900-3u,1200-4u");
     }
 
     private HttpResponse<byte[]> get(String path) throws IOException, InterruptedException {
