@@ -6,9 +6,9 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.util.TestPropertyValues;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
-import org.springframework.boot.test.util.TestPropertyValues;
 import org.springframework.test.context.ContextConfiguration;
 
 /** A test with the whole application running on a free port, its database in the throw-away cluster. */
@@ -23,7 +23,9 @@ public @interface AppTest {
     class OnThrowAwayCluster implements ApplicationContextInitializer<ConfigurableApplicationContext> {
         @Override
         public void initialize(ConfigurableApplicationContext context) {
-            TestPropertyValues.of("spring.datasource.url=" + ThrowAwayCluster.shared().url()).applyTo(context);
+            TestPropertyValues.of(
+                            "spring.datasource.url=" + ThrowAwayCluster.shared().url())
+                    .applyTo(context);
         }
     }
 }

@@ -47,28 +47,53 @@ import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
-/** Every route that edits: it says whose hand edits and what it saw, computes nothing from an older plan, and refuses what is no input. */
+/**
+ * Every route that edits: it says whose hand edits and what it saw, computes nothing from an older plan, and refuses
+ * what is no input.
+ */
 @AppTest
 class EditRouteTests {
 
     /** What changes something other than a plan, or looks through what was sent, and why it may. */
     private static final Map<String, String> OTHERS = new TreeMap<>(Map.of(
-            "POST /rigs", "a new rig", "POST /rigs/import", "a new rig", "POST /rigs/{id}/delete", "the rig as a whole", "POST /rigs/{id}/restore", "the rig as a whole",
-            "POST /rigs/{id}/sheets/tick", "ticks are no part of the plan", "POST /rigs/{id}/sheets/clear", "ticks are no part of the plan",
-            "POST /rigs/{id}/gear/{device}/keep-model", "a new model"));
+            "POST /rigs",
+            "a new rig",
+            "POST /rigs/import",
+            "a new rig",
+            "POST /rigs/{id}/delete",
+            "the rig as a whole",
+            "POST /rigs/{id}/restore",
+            "the rig as a whole",
+            "POST /rigs/{id}/sheets/tick",
+            "ticks are no part of the plan",
+            "POST /rigs/{id}/sheets/clear",
+            "ticks are no part of the plan",
+            "POST /rigs/{id}/gear/{device}/keep-model",
+            "a new model"));
 
     /** Routes that may read the plan before they edit, and why. */
     private static final Map<String, String> READERS = Map.of(
-            "SongsController.read", "a file is read by the charts of the rig; what comes of it is the song",
-            "PromptController.read", "as above, its cues",
-            "CaptureController.keep", "what keys stood for is that of the revision that was seen",
-            "CaptureController.look", "shows what would be kept",
-            "PreflightController.mend", "a remedy is found by its finding; it is an intent of its own",
-            "WiringController.connect", "ports are found by their keys", "WiringController.disconnect", "as above", "WiringController.measure", "as above");
+            "SongsController.read",
+            "a file is read by the charts of the rig; what comes of it is the song",
+            "PromptController.read",
+            "as above, its cues",
+            "CaptureController.keep",
+            "what keys stood for is that of the revision that was seen",
+            "CaptureController.look",
+            "shows what would be kept",
+            "PreflightController.mend",
+            "a remedy is found by its finding; it is an intent of its own",
+            "WiringController.connect",
+            "ports are found by their keys",
+            "WiringController.disconnect",
+            "as above",
+            "WiringController.measure",
+            "as above");
 
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
     private static final String MODEL = "lantern-desk-six-fixtures";
-    private static final List<String> HOSTILE = List.of("", "\u0000", "<b>", "-1", "99999999999999999999", "a".repeat(3_000), "1|1|1/0");
+    private static final List<String> HOSTILE =
+            List.of("", "\u0000", "<b>", "-1", "99999999999999999999", "a".repeat(3_000), "1|1|1/0");
 
     @Autowired
     @Qualifier("requestMappingHandlerMapping")
@@ -83,33 +108,57 @@ class EditRouteTests {
     @LocalServerPort
     private int port;
 
-    private record Route(String pattern, HandlerMethod handler) {
-    }
+    private record Route(String pattern, HandlerMethod handler) {}
 
     private List<Route> routes() {
-        return mapping.getHandlerMethods().entrySet().stream().filter(e -> e.getKey().getMethodsCondition().getMethods().contains(RequestMethod.POST))
+        return mapping.getHandlerMethods().entrySet().stream()
+                .filter(e -> e.getKey().getMethodsCondition().getMethods().contains(RequestMethod.POST))
                 .filter(e -> e.getValue().getBeanType().getPackageName().startsWith("embrack."))
-                .map(e -> new Route("POST " + e.getKey().getPatternValues().iterator().next(), e.getValue())).toList();
+                .map(e -> new Route(
+                        "POST " + e.getKey().getPatternValues().iterator().next(), e.getValue()))
+                .toList();
     }
 
     @Test
     void everyRouteThatEditsSaysWhoseHandItIs() {
-        List<Route> edits = routes().stream().filter(route -> route.pattern().startsWith("POST /rigs")).filter(route -> !OTHERS.containsKey(route.pattern())).toList();
+        List<Route> edits = routes().stream()
+                .filter(route -> route.pattern().startsWith("POST /rigs"))
+                .filter(route -> !OTHERS.containsKey(route.pattern()))
+                .toList();
         assertThat(edits).hasSizeGreaterThan(60);
-        assertThat(edits).allSatisfy(route -> assertThat(route.handler().getMethod().getParameterTypes()).as(route.pattern()).contains(Hand.class));
-        assertThat(OTHERS.keySet()).as("no exception without a route").isSubsetOf(routes().stream().map(Route::pattern).toList());
+        assertThat(edits)
+                .allSatisfy(route -> assertThat(route.handler().getMethod().getParameterTypes())
+                        .as(route.pattern())
+                        .contains(Hand.class));
+        assertThat(OTHERS.keySet())
+                .as("no exception without a route")
+                .isSubsetOf(routes().stream().map(Route::pattern).toList());
     }
 
-    /** What an edit means is worked out under the lock: no route reads the plan, by itself or by what it calls on the way, before it edits. */
+    /**
+     * What an edit means is worked out under the lock: no route reads the plan, by itself or by what it calls on the
+     * way, before it edits.
+     */
     @Test
     void noRouteComputesAnEditFromAnOlderPlan() {
-        JavaClasses app = new ClassFileImporter().withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages("embrack.app");
+        JavaClasses app = new ClassFileImporter()
+                .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+                .importPackages("embrack.app");
         List<String> readers = new ArrayList<>();
         for (Route route : routes()) {
             JavaClass controller = app.get(route.handler().getBeanType());
-            JavaMethod method = controller.getMethods().stream().filter(m -> m.getName().equals(route.handler().getMethod().getName()) && Arrays.stream(route.handler().getMethod().getParameterTypes())
-                    .map(Class::getName).toList().equals(m.getRawParameterTypes().stream().map(JavaClass::getName).toList())).findFirst().orElseThrow();
-            if (callsOf(method, new HashSet<>()).stream().anyMatch(call -> call.matches("RigStore\\.(load|seenBy)")) && editsPlans(method)) {
+            JavaMethod method = controller.getMethods().stream()
+                    .filter(m -> m.getName().equals(route.handler().getMethod().getName())
+                            && Arrays.stream(route.handler().getMethod().getParameterTypes())
+                                    .map(Class::getName)
+                                    .toList()
+                                    .equals(m.getRawParameterTypes().stream()
+                                            .map(JavaClass::getName)
+                                            .toList()))
+                    .findFirst()
+                    .orElseThrow();
+            if (callsOf(method, new HashSet<>()).stream().anyMatch(call -> call.matches("RigStore\\.(load|seenBy)"))
+                    && editsPlans(method)) {
                 readers.add(controller.getSimpleName() + "." + method.getName());
             }
         }
@@ -124,59 +173,108 @@ class EditRouteTests {
         if (!visited.add(unit)) {
             return Set.of();
         }
-        return Stream.concat(unit.getMethodCallsFromSelf().stream().map(call -> call.getTargetOwner().getSimpleName() + "." + call.getName()),
-                unit.getMethodCallsFromSelf().stream().filter(call -> call.getTargetOwner().getPackageName().matches("embrack\\.app\\.(?!store).*")).flatMap(call -> call.getTarget().resolveMember().stream())
-                        .filter(target -> !target.getName().equals("show")).flatMap(target -> callsOf(target, visited).stream())).collect(Collectors.toSet());
+        return Stream.concat(
+                        unit.getMethodCallsFromSelf().stream()
+                                .map(call -> call.getTargetOwner().getSimpleName() + "." + call.getName()),
+                        unit.getMethodCallsFromSelf().stream()
+                                .filter(call ->
+                                        call.getTargetOwner().getPackageName().matches("embrack\\.app\\.(?!store).*"))
+                                .flatMap(call -> call.getTarget().resolveMember().stream())
+                                .filter(target -> !target.getName().equals("show"))
+                                .flatMap(target -> callsOf(target, visited).stream()))
+                .collect(Collectors.toSet());
     }
 
-    /** Whatever is typed into any field of any form is answered in words: never a fault of the server, never a broken rig. */
+    /**
+     * Whatever is typed into any field of any form is answered in words: never a fault of the server, never a broken
+     * rig.
+     */
     @Test
     void noInputIsAFaultOfTheServer() throws IOException, InterruptedException {
         RigId rig = rigs.create(PlanFile.read(Files.readString(Path.of("../docs/examples/quay-rig.json"))), "Hostile");
         var client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
-        String page = client.send(HttpRequest.newBuilder(uri("/")).header("Accept", "text/html").build(), HttpResponse.BodyHandlers.ofString()).body();
+        String page = client.send(
+                        HttpRequest.newBuilder(uri("/"))
+                                .header("Accept", "text/html")
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .body();
         Matcher token = TOKEN.matcher(page);
         assertThat(token.find()).isTrue();
         Set<ModelId> known = models.crews().stream().map(Model::id).collect(Collectors.toSet());
         List<String> faults = new ArrayList<>();
         int sent = 0;
         for (Route route : routes()) {
-            if (route.pattern().endsWith("/delete") || Stream.of(route.handler().getMethod().getParameterTypes()).anyMatch(MultipartFile.class::isAssignableFrom)) {
+            if (route.pattern().endsWith("/delete")
+                    || Stream.of(route.handler().getMethod().getParameterTypes())
+                            .anyMatch(MultipartFile.class::isAssignableFrom)) {
                 continue;
             }
             for (String typed : HOSTILE) {
-                String form = fields(route).map(name -> name + "=" + encoded(typed)).collect(Collectors.joining("&"));
-                HttpResponse<String> answer = client.send(HttpRequest.newBuilder(uri(path(route.pattern(), rig))).header("Content-Type", "application/x-www-form-urlencoded")
-                        .header("Accept", "text/html").POST(HttpRequest.BodyPublishers.ofString(form + "&_csrf=" + encoded(token.group(1)))).build(), HttpResponse.BodyHandlers.ofString());
+                String form =
+                        fields(route).map(name -> name + "=" + encoded(typed)).collect(Collectors.joining("&"));
+                HttpResponse<String> answer = client.send(
+                        HttpRequest.newBuilder(uri(path(route.pattern(), rig)))
+                                .header("Content-Type", "application/x-www-form-urlencoded")
+                                .header("Accept", "text/html")
+                                .POST(HttpRequest.BodyPublishers.ofString(form + "&_csrf=" + encoded(token.group(1))))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
                 sent++;
                 if (answer.statusCode() >= 500) {
-                    faults.add("%s with \"%s\": %d".formatted(route.pattern(), typed.length() > 20 ? typed.length() + " characters" : typed, answer.statusCode()));
+                    faults.add("%s with \"%s\": %d"
+                            .formatted(
+                                    route.pattern(),
+                                    typed.length() > 20 ? typed.length() + " characters" : typed,
+                                    answer.statusCode()));
                 }
             }
         }
-        models.crews().stream().map(Model::id).filter(made -> !known.contains(made)).forEach(models::delete);
+        models.crews().stream()
+                .map(Model::id)
+                .filter(made -> !known.contains(made))
+                .forEach(models::delete);
         assertThat(sent).isGreaterThan(600);
         assertThat(faults).isEmpty();
-        assertThat(PlanFile.read(PlanFile.write(rigs.load(rig).plan()))).isEqualTo(rigs.load(rig).plan());
+        assertThat(PlanFile.read(PlanFile.write(rigs.load(rig).plan())))
+                .isEqualTo(rigs.load(rig).plan());
     }
 
     private static Stream<String> fields(Route route) {
-        List<String> names = new ArrayList<>(Stream.of(route.handler().getMethod().getParameters()).filter(p -> p.isAnnotationPresent(RequestParam.class))
-                .map(EditRouteTests::name).toList());
-        names.addAll(List.of("name", "kind", "box", "chart", "reality", "basedOn", "keys", "find", "hits", "grid", "seen", "back"));
+        List<String> names =
+                new ArrayList<>(Stream.of(route.handler().getMethod().getParameters())
+                        .filter(p -> p.isAnnotationPresent(RequestParam.class))
+                        .map(EditRouteTests::name)
+                        .toList());
+        names.addAll(List.of(
+                "name", "kind", "box", "chart", "reality", "basedOn", "keys", "find", "hits", "grid", "seen", "back"));
         return names.stream().distinct().filter(name -> !name.equals("look"));
     }
 
     private static String name(Parameter parameter) {
         var annotation = parameter.getAnnotation(RequestParam.class);
-        return Stream.of(annotation.name(), annotation.value(), parameter.getName()).filter(n -> !n.isEmpty()).findFirst().orElseThrow();
+        return Stream.of(annotation.name(), annotation.value(), parameter.getName())
+                .filter(n -> !n.isEmpty())
+                .findFirst()
+                .orElseThrow();
     }
 
     /** A path of the demo rig that leads somewhere. */
     private static String path(String pattern, RigId rig) {
-        String path = pattern.replaceFirst("POST ", "").replace("/rigs/{id}", "/rigs/" + rig).replace("/models/{id}", "/models/" + MODEL).replaceAll("\\{board}", "quay-board")
-                .replaceAll("\\{bank[^}]*}}?", "1").replaceAll("\\{type[^}]*}", "treadle").replaceAll("\\{number:[^}]*}[^/]*}?|\\{number}", "1").replace("{song}", "small-harbour-song").replace("{show}", "night-of-the-slow-boats")
-                .replace("{from}.{to}", "in-1.out").replace("{device}", "lantern-desk").replace("{lesson}", "mute:main").replace("{setting}", "receive-channel").replace("{part}", "1");
+        String path = pattern.replaceFirst("POST ", "")
+                .replace("/rigs/{id}", "/rigs/" + rig)
+                .replace("/models/{id}", "/models/" + MODEL)
+                .replaceAll("\\{board}", "quay-board")
+                .replaceAll("\\{bank[^}]*}}?", "1")
+                .replaceAll("\\{type[^}]*}", "treadle")
+                .replaceAll("\\{number:[^}]*}[^/]*}?|\\{number}", "1")
+                .replace("{song}", "small-harbour-song")
+                .replace("{show}", "night-of-the-slow-boats")
+                .replace("{from}.{to}", "in-1.out")
+                .replace("{device}", "lantern-desk")
+                .replace("{lesson}", "mute:main")
+                .replace("{setting}", "receive-channel")
+                .replace("{part}", "1");
         return path.replaceAll("\\{[^/]*}+", "1");
     }
 

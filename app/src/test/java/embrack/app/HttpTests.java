@@ -51,8 +51,11 @@ class HttpTests {
     @Test
     void formsOfOtherPagesCannotEditARig() throws IOException, InterruptedException {
         int before = rigs.list().size();
-        HttpResponse<String> response = send(HttpRequest.newBuilder(uri("/rigs")).header("Content-Type", "application/x-www-form-urlencoded")
-                .header("Accept", "text/html").header("Origin", "http://elsewhere.example").POST(HttpRequest.BodyPublishers.ofString("name=Planted")));
+        HttpResponse<String> response = send(HttpRequest.newBuilder(uri("/rigs"))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .header("Accept", "text/html")
+                .header("Origin", "http://elsewhere.example")
+                .POST(HttpRequest.BodyPublishers.ofString("name=Planted")));
         assertThat(response.statusCode()).isEqualTo(403);
         assertThat(response.body()).contains("came from elsewhere");
         assertThat(rigs.list()).hasSize(before);
@@ -63,7 +66,10 @@ class HttpTests {
     void openPagesAreToldOfChanges() throws IOException, InterruptedException {
         RigId watched = rigs.create(Plan.empty(new TapeLabel("Watched")), "Make it");
         RigId other = rigs.create(Plan.empty(new TapeLabel("Other")), "Make it");
-        HttpResponse<InputStream> stream = client.send(HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(watched))).build(), HttpResponse.BodyHandlers.ofInputStream());
+        HttpResponse<InputStream> stream = client.send(
+                HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(watched)))
+                        .build(),
+                HttpResponse.BodyHandlers.ofInputStream());
         assertThat(stream.headers().firstValue("Content-Type").orElse("")).startsWith("text/event-stream");
         try (var reader = new BufferedReader(new InputStreamReader(stream.body(), StandardCharsets.UTF_8))) {
             rigs.edit(other, Hand.ANY, new GearEdit.RenameRig("Something else"));
@@ -73,14 +79,20 @@ class HttpTests {
             while (!lines.contains("data:2")) {
                 lines.add(reader.readLine());
             }
-            assertThat(lines).as("the newest on connecting; an edit that changes nothing tells nothing").contains("event:revision").doesNotContain("data:3");
-            assertThat(lines.stream().filter(line -> line.startsWith("data:"))).contains("data:2").isSubsetOf("data:1", "data:2");
+            assertThat(lines)
+                    .as("the newest on connecting; an edit that changes nothing tells nothing")
+                    .contains("event:revision")
+                    .doesNotContain("data:3");
+            assertThat(lines.stream().filter(line -> line.startsWith("data:")))
+                    .contains("data:2")
+                    .isSubsetOf("data:1", "data:2");
         }
     }
 
     @Test
     void aRigThatIsNotThereHasNoChanges() throws IOException, InterruptedException {
-        assertThat(send(HttpRequest.newBuilder(uri("/rigs/999999/changes"))).statusCode()).isEqualTo(404);
+        assertThat(send(HttpRequest.newBuilder(uri("/rigs/999999/changes"))).statusCode())
+                .isEqualTo(404);
     }
 
     /** As many pages of a rig are told as is said; the next is told that it is not, and another rig's are. */
@@ -91,14 +103,20 @@ class HttpTests {
         List<InputStream> open = new ArrayList<>();
         try {
             for (int i = 0; i < 256; i++) {
-                HttpResponse<InputStream> stream = client.send(HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(rig))).build(), HttpResponse.BodyHandlers.ofInputStream());
+                HttpResponse<InputStream> stream = client.send(
+                        HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(rig)))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofInputStream());
                 assertThat(stream.statusCode()).isEqualTo(200);
                 open.add(stream.body());
             }
             HttpResponse<String> next = send(HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(rig))));
             assertThat(next.statusCode()).isEqualTo(503);
             assertThat(next.body()).contains("Too many pages listen already");
-            HttpResponse<InputStream> quiet = client.send(HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(other))).build(), HttpResponse.BodyHandlers.ofInputStream());
+            HttpResponse<InputStream> quiet = client.send(
+                    HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(other)))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofInputStream());
             assertThat(quiet.statusCode()).isEqualTo(200);
             open.add(quiet.body());
             rigs.edit(rig, Hand.ANY, new GearEdit.RenameRig("Still edited"));
@@ -112,17 +130,26 @@ class HttpTests {
     /** Under another name, or for a page of another origin, the server answers nothing of a rig. */
     @Test
     void otherNamesAndOriginsAreRefused() throws IOException {
-        for (String head : List.of("Host: elsewhere.example", "Host: elsewhere.example:%d".formatted(port), "Host: 127.0.0.1:%d\r\nOrigin: http://elsewhere.example".formatted(port),
+        for (String head : List.of(
+                "Host: elsewhere.example",
+                "Host: elsewhere.example:%d".formatted(port),
+                "Host: 127.0.0.1:%d\r\nOrigin: http://elsewhere.example".formatted(port),
                 "Host: localhost:%d\r\nOrigin: null".formatted(port))) {
             assertThat(raw(head)).as(head).matches("(?s)HTTP/1.1 (421|403) .*").doesNotContain("Quay rig");
         }
-        assertThat(raw("Host: localhost:%d\r\nOrigin: http://localhost:%1$d".formatted(port))).startsWith("HTTP/1.1 200").contains("Quay rig", "Referrer-Policy: same-origin");
-        assertThat(raw("Host: localhost:%d".formatted(port))).containsPattern("Set-Cookie: XSRF-TOKEN=.*SameSite=Strict");
+        assertThat(raw("Host: localhost:%d\r\nOrigin: http://localhost:%1$d".formatted(port)))
+                .startsWith("HTTP/1.1 200")
+                .contains("Quay rig", "Referrer-Policy: same-origin");
+        assertThat(raw("Host: localhost:%d".formatted(port)))
+                .containsPattern("Set-Cookie: XSRF-TOKEN=.*SameSite=Strict");
     }
 
     private String raw(String head) throws IOException {
         try (var socket = new Socket("127.0.0.1", port)) {
-            socket.getOutputStream().write("GET / HTTP/1.1\r\n%s\r\nAccept: text/html\r\nConnection: close\r\n\r\n".formatted(head).getBytes(StandardCharsets.US_ASCII));
+            socket.getOutputStream()
+                    .write("GET / HTTP/1.1\r\n%s\r\nAccept: text/html\r\nConnection: close\r\n\r\n"
+                            .formatted(head)
+                            .getBytes(StandardCharsets.US_ASCII));
             return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         }
     }
@@ -134,28 +161,58 @@ class HttpTests {
         URI page = uri("/rigs/%s/wiring/table".formatted(rig));
         List<String> bodies = new ArrayList<>();
         for (int i = 0; i < 3; i++) {
-            bodies.add(send(HttpRequest.newBuilder(page).header("Accept", "text/html")).body());
+            bodies.add(send(HttpRequest.newBuilder(page).header("Accept", "text/html"))
+                    .body());
         }
         assertThat(bodies).doesNotHaveDuplicates();
-        assertThat(bodies.stream().map(body -> body.replaceAll("value=\"[^\"]{60,}\"", "token")).distinct()).hasSize(1).allMatch(body -> body.contains("Read often"));
-        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html").header("Cookie", "ground=stage")).body()).contains("data-theme=\"dark\"");
-        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html").header("Cookie", "ground=desk")).body()).contains("data-theme=\"light\"");
-        String said = Base64.getUrlEncoder().withoutPadding().encodeToString("Said once.".getBytes(StandardCharsets.UTF_8));
-        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html").header("Cookie", "said=" + said)).body()).contains("Said once.");
-        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html")).body()).doesNotContain("Said once.");
-        HttpResponse<InputStream> packed = client.send(HttpRequest.newBuilder(page).header("Accept", "text/html").header("Accept-Encoding", "gzip, deflate").build(), HttpResponse.BodyHandlers.ofInputStream());
+        assertThat(bodies.stream()
+                        .map(body -> body.replaceAll("value=\"[^\"]{60,}\"", "token"))
+                        .distinct())
+                .hasSize(1)
+                .allMatch(body -> body.contains("Read often"));
+        assertThat(send(HttpRequest.newBuilder(page)
+                                .header("Accept", "text/html")
+                                .header("Cookie", "ground=stage"))
+                        .body())
+                .contains("data-theme=\"dark\"");
+        assertThat(send(HttpRequest.newBuilder(page)
+                                .header("Accept", "text/html")
+                                .header("Cookie", "ground=desk"))
+                        .body())
+                .contains("data-theme=\"light\"");
+        String said =
+                Base64.getUrlEncoder().withoutPadding().encodeToString("Said once.".getBytes(StandardCharsets.UTF_8));
+        assertThat(send(HttpRequest.newBuilder(page)
+                                .header("Accept", "text/html")
+                                .header("Cookie", "said=" + said))
+                        .body())
+                .contains("Said once.");
+        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html"))
+                        .body())
+                .doesNotContain("Said once.");
+        HttpResponse<InputStream> packed = client.send(
+                HttpRequest.newBuilder(page)
+                        .header("Accept", "text/html")
+                        .header("Accept-Encoding", "gzip, deflate")
+                        .build(),
+                HttpResponse.BodyHandlers.ofInputStream());
         assertThat(packed.headers().firstValue("Content-Encoding")).contains("gzip");
         String unpacked = new String(new GZIPInputStream(packed.body()).readAllBytes(), StandardCharsets.UTF_8);
-        assertThat(unpacked.replaceAll("value=\"[^\"]{60,}\"", "token")).isEqualTo(bodies.getFirst().replaceAll("value=\"[^\"]{60,}\"", "token"));
+        assertThat(unpacked.replaceAll("value=\"[^\"]{60,}\"", "token"))
+                .isEqualTo(bodies.getFirst().replaceAll("value=\"[^\"]{60,}\"", "token"));
         assertThat(bodies).doesNotContain(unpacked);
         rigs.edit(rig, Hand.ANY, new GearEdit.RenameRig("Read anew"));
-        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html")).body()).contains("Read anew").doesNotContain("Read often");
+        assertThat(send(HttpRequest.newBuilder(page).header("Accept", "text/html"))
+                        .body())
+                .contains("Read anew")
+                .doesNotContain("Read often");
     }
 
     @Test
     void pagesMayNotBeFramedAndLoadNothingFromElsewhere() throws IOException, InterruptedException {
         HttpResponse<String> response = send(HttpRequest.newBuilder(uri("/rigs/1/switches/voice-board/1/1")));
-        assertThat(response.headers().firstValue("Content-Security-Policy").orElse("")).contains("default-src 'self'", "frame-ancestors 'none'");
+        assertThat(response.headers().firstValue("Content-Security-Policy").orElse(""))
+                .contains("default-src 'self'", "frame-ancestors 'none'");
         assertThat(response.body()).doesNotContainPattern("(src|href)=\"https?://");
     }
 

@@ -15,8 +15,8 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * A PostgreSQL cluster of Debian's package, made for this run of the tests on a free loopback port and deleted after it.
- * PostgreSQL does not run as root; then the files belong to the user postgres.
+ * A PostgreSQL cluster of Debian's package, made for this run of the tests on a free loopback port and deleted after
+ * it. PostgreSQL does not run as root; then the files belong to the user postgres.
  */
 public final class ThrowAwayCluster {
 
@@ -29,7 +29,18 @@ public final class ThrowAwayCluster {
 
     private ThrowAwayCluster() {
         folder = folder();
-        run(binaries.resolve("initdb"), "-D", folder.toString(), "-U", "embrack", "-A", "trust", "-E", "UTF8", "--no-locale", "--no-sync");
+        run(
+                binaries.resolve("initdb"),
+                "-D",
+                folder.toString(),
+                "-U",
+                "embrack",
+                "-A",
+                "trust",
+                "-E",
+                "UTF8",
+                "--no-locale",
+                "--no-sync");
         start();
         Runtime.getRuntime().addShutdownHook(new Thread(this::discard));
         run(binaries.resolve("createdb"), "-h", "127.0.0.1", "-p", String.valueOf(port), "-U", "embrack", "embrack");
@@ -44,8 +55,16 @@ public final class ThrowAwayCluster {
     }
 
     public void start() {
-        run(binaries.resolve("pg_ctl"), "-D", folder.toString(), "-w", "-l", folder.resolve("server.log").toString(), "-o",
-                "-p %d -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c fsync=off".formatted(port), "start");
+        run(
+                binaries.resolve("pg_ctl"),
+                "-D",
+                folder.toString(),
+                "-w",
+                "-l",
+                folder.resolve("server.log").toString(),
+                "-o",
+                "-p %d -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c fsync=off".formatted(port),
+                "start");
     }
 
     public void stop() {
@@ -76,7 +95,8 @@ public final class ThrowAwayCluster {
     /** Under target/, or in the folder for temporary files where the user postgres may not look into the project. */
     private Path folder() {
         try {
-            Path here = Files.createTempDirectory(Files.createDirectories(Path.of("target")).toAbsolutePath(), "cluster-");
+            Path here = Files.createTempDirectory(
+                    Files.createDirectories(Path.of("target")).toAbsolutePath(), "cluster-");
             if (own(here) && isReachable(here)) {
                 return here;
             }
@@ -112,8 +132,12 @@ public final class ThrowAwayCluster {
 
     private static int execute(List<String> command) {
         try {
-            return new ProcessBuilder(command).directory(Path.of("/").toFile()).redirectErrorStream(true)
-                    .redirectOutput(ProcessBuilder.Redirect.DISCARD).start().waitFor();
+            return new ProcessBuilder(command)
+                    .directory(Path.of("/").toFile())
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start()
+                    .waitFor();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {
@@ -123,8 +147,10 @@ public final class ThrowAwayCluster {
 
     private static Path binaries() {
         try (Stream<Path> versions = Files.list(Path.of("/usr/lib/postgresql"))) {
-            return versions.map(v -> v.resolve("bin")).filter(b -> Files.isExecutable(b.resolve("initdb")))
-                    .max(Comparator.comparing(b -> Integer.parseInt(b.getParent().getFileName().toString())))
+            return versions.map(v -> v.resolve("bin"))
+                    .filter(b -> Files.isExecutable(b.resolve("initdb")))
+                    .max(Comparator.comparing(
+                            b -> Integer.parseInt(b.getParent().getFileName().toString())))
                     .orElseThrow();
         } catch (IOException e) {
             throw new UncheckedIOException("PostgreSQL of Debian's packages is missing; ./embrack test installs it", e);

@@ -38,7 +38,8 @@ class UploadTests {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
     private static final String BOUNDARY = "a-boundary-of-ours";
 
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
 
     @LocalServerPort
     private int port;
@@ -52,20 +53,30 @@ class UploadTests {
     @BeforeEach
     void enter() throws IOException, InterruptedException {
         rig = rigs.create(Plan.empty(new TapeLabel("Uploads")), "New rig");
-        Matcher matcher = TOKEN.matcher(client.send(HttpRequest.newBuilder(uri("/")).header("Accept", "text/html").build(), HttpResponse.BodyHandlers.ofString()).body());
+        Matcher matcher = TOKEN.matcher(client.send(
+                        HttpRequest.newBuilder(uri("/"))
+                                .header("Accept", "text/html")
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .body());
         assertThat(matcher.find()).isTrue();
         token = matcher.group(1);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "/rigs/import | 17 | 422 | This file has 17.0 MB; a plan has at most 8 MB.",
-        "/rigs/import | 60 | 422 | This file has 60.0 MB; a plan has at most 8 MB.",
-        "/model-files | 17 | 422 | This file has 17.0 MB; a model has at most 8 MB.",
-        "/rigs/{id}/songs/import | 17 | 422 | This file has 17.0 MB; a MIDI file has at most 16 MB.",
-        "/rigs/import | 70 | 413 | A MIDI file has at most 16 MB, a plan or a model 8 MB, a CSV file 4 MB, a text 1 MB.",
-        "/rigs/import | 0 | 422 | Choose a plan first."})
-    void whatIsTooLargeIsRefusedInWords(String path, int megabytes, int status, String words) throws IOException, InterruptedException {
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "/rigs/import | 17 | 422 | This file has 17.0 MB; a plan has at most 8 MB.",
+                "/rigs/import | 60 | 422 | This file has 60.0 MB; a plan has at most 8 MB.",
+                "/model-files | 17 | 422 | This file has 17.0 MB; a model has at most 8 MB.",
+                "/rigs/{id}/songs/import | 17 | 422 | This file has 17.0 MB; a MIDI file has at most 16 MB.",
+                "/rigs/import | 70 | 413 | A MIDI file has at most 16 MB, a plan or a model 8 MB, a CSV file "
+                        + "4 MB, a text 1 MB.",
+                "/rigs/import | 0 | 422 | Choose a plan first."
+            })
+    void whatIsTooLargeIsRefusedInWords(String path, int megabytes, int status, String words)
+            throws IOException, InterruptedException {
         HttpResponse<String> answer = upload(path.replace("{id}", rig.toString()), new byte[megabytes << 20]);
         assertThat(answer.statusCode()).isEqualTo(status);
         assertThat(answer.body()).contains(words);
@@ -74,15 +85,24 @@ class UploadTests {
     @Test
     void aTextThatIsTooLargeIsRefusedInWords() throws IOException, InterruptedException {
         for (int megabytes : List.of(2, 20)) {
-            HttpResponse<String> answer = client.send(HttpRequest.newBuilder(uri("/rigs/%s/songs".formatted(rig))).header("Content-Type", "application/x-www-form-urlencoded").header("Accept", "text/html")
-                    .POST(HttpRequest.BodyPublishers.ofString("_csrf=" + token + "&title=x&how=" + "a".repeat(megabytes << 20))).build(), HttpResponse.BodyHandlers.ofString());
+            HttpResponse<String> answer = client.send(
+                    HttpRequest.newBuilder(uri("/rigs/%s/songs".formatted(rig)))
+                            .header("Content-Type", "application/x-www-form-urlencoded")
+                            .header("Accept", "text/html")
+                            .POST(HttpRequest.BodyPublishers.ofString(
+                                    "_csrf=" + token + "&title=x&how=" + "a".repeat(megabytes << 20)))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
             assertThat(answer.statusCode()).isEqualTo(413);
             assertThat(answer.body()).contains("a text 1 MB");
         }
         assertThat(rigs.load(rig).revision()).isEqualTo(1);
     }
 
-    /** Eight at once of the largest that is allowed, all control changes: what is kept of each is bounded, and one is read at a time. */
+    /**
+     * Eight at once of the largest that is allowed, all control changes: what is kept of each is bounded, and one is
+     * read at a time.
+     */
     @Test
     void manyLargeFilesAtOnceAreReadOneByOne() throws Exception {
         byte[] file = controlChanges(16 << 20);
@@ -90,10 +110,16 @@ class UploadTests {
             Callable<HttpResponse<String>> person = () -> upload("/rigs/%s/songs/import".formatted(rig), file);
             for (Future<HttpResponse<String>> done : people.invokeAll(Collections.nCopies(8, person))) {
                 assertThat(done.get().statusCode()).isIn(200, 422);
-                assertThat(done.get().body()).contains(done.get().statusCode() == 200 ? "more than 100,000 messages, as many as are read" : "a plan has at most 8 MB");
+                assertThat(done.get().body())
+                        .contains(
+                                done.get().statusCode() == 200
+                                        ? "more than 100,000 messages, as many as are read"
+                                        : "a plan has at most 8 MB");
             }
         }
-        assertThat(rigs.load(rig).plan().book().songs()).as("as many as fit into a plan").hasSizeBetween(2, 8);
+        assertThat(rigs.load(rig).plan().book().songs())
+                .as("as many as fit into a plan")
+                .hasSizeBetween(2, 8);
     }
 
     private static byte[] controlChanges(int length) {
@@ -104,18 +130,36 @@ class UploadTests {
         for (int i = 4; i < track.length; i += 3) {
             track[i] = 0;
         }
-        return ByteBuffer.allocate(length).put("MThd".getBytes(StandardCharsets.US_ASCII)).putInt(6).putShort((short) 0).putShort((short) 1).putShort((short) 480)
-                .put("MTrk".getBytes(StandardCharsets.US_ASCII)).putInt(track.length).put(track).array();
+        return ByteBuffer.allocate(length)
+                .put("MThd".getBytes(StandardCharsets.US_ASCII))
+                .putInt(6)
+                .putShort((short) 0)
+                .putShort((short) 1)
+                .putShort((short) 480)
+                .put("MTrk".getBytes(StandardCharsets.US_ASCII))
+                .putInt(track.length)
+                .put(track)
+                .array();
     }
 
     private HttpResponse<String> upload(String path, byte[] content) throws IOException, InterruptedException {
         var body = new ByteArrayOutputStream();
-        body.writeBytes("--%s\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n%s\r\n".formatted(BOUNDARY, token).getBytes(StandardCharsets.UTF_8));
-        body.writeBytes("--%s\r\nContent-Disposition: form-data; name=\"file\"; filename=\"sent.mid\"\r\nContent-Type: application/octet-stream\r\n\r\n".formatted(BOUNDARY).getBytes(StandardCharsets.UTF_8));
+        body.writeBytes("--%s\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n%s\r\n"
+                .formatted(BOUNDARY, token)
+                .getBytes(StandardCharsets.UTF_8));
+        body.writeBytes(("--%s\r\nContent-Disposition: form-data; name=\"file\"; "
+                        + "filename=\"sent.mid\"\r\nContent-Type: application/octet-stream\r\n\r\n")
+                .formatted(BOUNDARY)
+                .getBytes(StandardCharsets.UTF_8));
         body.writeBytes(content);
         body.writeBytes("\r\n--%s--\r\n".formatted(BOUNDARY).getBytes(StandardCharsets.UTF_8));
-        return client.send(HttpRequest.newBuilder(uri(path)).header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY).header("Accept", "text/html")
-                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray())).build(), HttpResponse.BodyHandlers.ofString());
+        return client.send(
+                HttpRequest.newBuilder(uri(path))
+                        .header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY)
+                        .header("Accept", "text/html")
+                        .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
     }
 
     private URI uri(String path) {

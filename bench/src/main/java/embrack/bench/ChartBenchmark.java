@@ -29,9 +29,12 @@ public class ChartBenchmark {
     private static final int ROWS = 2_000;
 
     private final String oneByOne = IntStream.range(0, ROWS)
-            .mapToObj(i -> "go Item %d: cc %d = %d on channel %d".formatted(i + 1, i % 100, i / 100, 1 + i % 16)).collect(Collectors.joining("\n"));
+            .mapToObj(i -> "go Item %d: cc %d = %d on channel %d".formatted(i + 1, i % 100, i / 100, 1 + i % 16))
+            .collect(Collectors.joining("\n"));
     private final String runs = IntStream.range(0, ROWS / 125)
-            .mapToObj(i -> "recall Scene %d..%d: note 0..124 on channel %d".formatted(i * 125 + 1, i * 125 + 125, i + 1)).collect(Collectors.joining("\n"));
+            .mapToObj(
+                    i -> "recall Scene %d..%d: note 0..124 on channel %d".formatted(i * 125 + 1, i * 125 + 125, i + 1))
+            .collect(Collectors.joining("\n"));
 
     @Benchmark
     public ChartReading linesOneByOne() {
@@ -50,7 +53,8 @@ public class ChartBenchmark {
 
     private static ChartReading rows(ChartReading reading) {
         if (reading.rows().size() != ROWS || reading.chart().isEmpty()) {
-            throw new IllegalStateException("%d rows, %s".formatted(reading.rows().size(), reading.problems()));
+            throw new IllegalStateException(
+                    "%d rows, %s".formatted(reading.rows().size(), reading.problems()));
         }
         return reading;
     }

@@ -37,7 +37,11 @@ public class DecodingBenchmark {
 
     private static final int COUNT = EncodingBenchmark.COUNT;
 
-    private final byte[] stream = Wire.stream(IntStream.range(0, COUNT).<Message>mapToObj(EncodingBenchmark::message).toList(), RunningStatus.NOT_USED);
+    private final byte[] stream = Wire.stream(
+            IntStream.range(0, COUNT)
+                    .<Message>mapToObj(EncodingBenchmark::message)
+                    .toList(),
+            RunningStatus.NOT_USED);
 
     @Benchmark
     @OperationsPerInvocation(COUNT)
@@ -53,7 +57,10 @@ public class DecodingBenchmark {
         while (i < stream.length) {
             int status = stream[i] & 0xFF;
             boolean one = (status & 0xE0) == 0xC0;
-            messages.add(one ? new ShortMessage(status, stream[i + 1], 0) : new ShortMessage(status, stream[i + 1], stream[i + 2]));
+            messages.add(
+                    one
+                            ? new ShortMessage(status, stream[i + 1], 0)
+                            : new ShortMessage(status, stream[i + 1], stream[i + 2]));
             i += one ? 2 : 3;
         }
         return messages;

@@ -31,8 +31,10 @@ public class EncodingBenchmark {
 
     static final int COUNT = 1_000;
 
-    private final Message[] messages = IntStream.range(0, COUNT).mapToObj(EncodingBenchmark::message).toArray(Message[]::new);
-    private final ShortMessage[] references = IntStream.range(0, COUNT).mapToObj(EncodingBenchmark::reference).toArray(ShortMessage[]::new);
+    private final Message[] messages =
+            IntStream.range(0, COUNT).mapToObj(EncodingBenchmark::message).toArray(Message[]::new);
+    private final ShortMessage[] references =
+            IntStream.range(0, COUNT).mapToObj(EncodingBenchmark::reference).toArray(ShortMessage[]::new);
     private final byte[] stream = new byte[3 * COUNT];
 
     static Message message(int i) {

@@ -37,8 +37,10 @@ public class GestureBenchmark {
     private final Plan quarter = SwitchRig.of(5, 1);
     private final Plan doubled = SwitchRig.of(10, 2);
     private final Report report = Report.of(large);
-    private final Plan edited = new SwitchEdit.AddStep(new SwitchAt(new DeviceId("left-1"), 1, 1),
-            new Step(new DeviceId("mixer-1"), Action.parse("open:input-2"))).apply(large);
+    private final Plan edited = new SwitchEdit.AddStep(
+                    new SwitchAt(new DeviceId("left-1"), 1, 1),
+                    new Step(new DeviceId("mixer-1"), Action.parse("open:input-2")))
+            .apply(large);
 
     @Benchmark
     public List<?> proofs() {

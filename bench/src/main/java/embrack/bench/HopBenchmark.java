@@ -42,7 +42,9 @@ public class HopBenchmark {
 
     /** Makes sure that a press takes as many hops as are counted. */
     public HopBenchmark() {
-        long hops = simulator.press(start, at, 0).trace().stream().filter(event -> event instanceof Event.Arrived).count();
+        long hops = simulator.press(start, at, 0).trace().stream()
+                .filter(event -> event instanceof Event.Arrived)
+                .count();
         if (hops != HOPS) {
             throw new IllegalStateException("a press takes %d hops, not %d".formatted(hops, HOPS));
         }

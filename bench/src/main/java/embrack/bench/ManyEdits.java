@@ -15,15 +15,15 @@ final class ManyEdits {
     private static final int FEW = 20;
     private static final int SAMPLES = 21;
 
-    private ManyEdits() {
-    }
+    private ManyEdits() {}
 
     public static void main(String[] arguments) throws Exception {
         var visitor = new Visitor(Integer.parseInt(arguments[0]));
         String many = arguments[1];
         int edits = Integer.parseInt(arguments[2]);
         visitor.enter(many + "/gear");
-        HttpResponse<String> copied = visitor.send("/rigs/import", visitor.get(many + "/plan.json").body());
+        HttpResponse<String> copied =
+                visitor.send("/rigs/import", visitor.get(many + "/plan.json").body());
         require(copied, 302);
         String few = copied.headers().firstValue("Location").orElseThrow().replaceAll(".*(/rigs/\\d+)/.*", "$1");
         for (int i = 0; i < edits; i++) {
@@ -32,9 +32,16 @@ final class ManyEdits {
         for (int i = 0; i < FEW; i++) {
             rename(visitor, few, i);
         }
-        double page = compared("page", many, few, (rig, i) -> require(visitor.get("%s/wiring/table?drawn=%d".formatted(rig, i)), 200));
+        double page = compared(
+                "page", many, few, (rig, i) -> require(visitor.get("%s/wiring/table?drawn=%d".formatted(rig, i)), 200));
         double edit = compared("edit", many, few, (rig, i) -> rename(visitor, rig, -1 - i));
-        System.out.printf(Locale.ROOT, "after %d edits against after %d: page %.2f times, edit %.2f times%n", edits, FEW, page, edit);
+        System.out.printf(
+                Locale.ROOT,
+                "after %d edits against after %d: page %.2f times, edit %.2f times%n",
+                edits,
+                FEW,
+                page,
+                edit);
     }
 
     /** Something that is done to a rig and takes its time; {@code i} makes each of them another. */
@@ -42,7 +49,10 @@ final class ManyEdits {
         void on(String rig, int i) throws Exception;
     }
 
-    /** The median of one rig against that of the other, done in turn so that both meet the same server; the first are for warming up. */
+    /**
+     * The median of one rig against that of the other, done in turn so that both meet the same server; the first are
+     * for warming up.
+     */
     private static double compared(String what, String many, String few, Deed deed) throws Exception {
         double[] after = new double[SAMPLES];
         double[] before = new double[SAMPLES];

@@ -23,7 +23,10 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Reading a MIDI file of 5 MB and turning its messages into actions; the baseline is the JDK reading the same file into events. */
+/**
+ * Reading a MIDI file of 5 MB and turning its messages into actions; the baseline is the JDK reading the same file into
+ * events.
+ */
 @State(Scope.Thread)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -42,7 +45,12 @@ public class MidiFileBenchmark {
         Sequence sequence = new Sequence(Sequence.PPQ, 480);
         Track track = sequence.createTrack();
         for (int i = 0; i < BYTES / 4; i++) {
-            track.add(new MidiEvent(new ShortMessage(i % 2 == 0 ? 0xB0 | i / 2 % 16 : 0xC0 | i / 2 % 16, i % 2 == 0 ? 40 + i / 32 % 24 : i % 128, i / 64 % 2 == 0 ? 127 : 0), i * 30L));
+            track.add(new MidiEvent(
+                    new ShortMessage(
+                            i % 2 == 0 ? 0xB0 | i / 2 % 16 : 0xC0 | i / 2 % 16,
+                            i % 2 == 0 ? 40 + i / 32 % 24 : i % 128,
+                            i / 64 % 2 == 0 ? 127 : 0),
+                    i * 30L));
         }
         var out = new ByteArrayOutputStream();
         MidiSystem.write(sequence, 1, out);

@@ -52,7 +52,12 @@ final class Ordeal {
     }
 
     public static void main(String[] arguments) throws Exception {
-        boolean passed = new Ordeal(Path.of(arguments[0]), arguments[1], Integer.parseInt(arguments[2]), Long.parseLong(arguments[3])).run();
+        boolean passed = new Ordeal(
+                        Path.of(arguments[0]),
+                        arguments[1],
+                        Integer.parseInt(arguments[2]),
+                        Long.parseLong(arguments[3]))
+                .run();
         System.exit(passed ? 0 : 1);
     }
 
@@ -69,7 +74,11 @@ final class Ordeal {
                 boolean server = random.nextBoolean();
                 kill(server ? data.resolve("embrack.pid") : postmaster());
                 killed++;
-                System.out.printf(Locale.ROOT, "%s ended after %d acknowledged edits%n", server ? "server" : "database", acknowledged.size());
+                System.out.printf(
+                        Locale.ROOT,
+                        "%s ended after %d acknowledged edits%n",
+                        server ? "server" : "database",
+                        acknowledged.size());
                 start();
             }
             for (Future<?> each : working) {
@@ -86,8 +95,17 @@ final class Ordeal {
             there.merge(matcher.group(1), 1, Integer::sum);
         }
         long lost = acknowledged.stream().filter(at -> !there.containsKey(at)).count();
-        long twice = there.entrySet().stream().filter(e -> e.getValue() > 1 && isOurs(e.getKey())).count();
-        System.out.printf(Locale.ROOT, "%d edits acknowledged, %d sendings repeated, %d times ended: %d lost, %d twice%n", acknowledged.size(), again.get(), killed, lost, twice);
+        long twice = there.entrySet().stream()
+                .filter(e -> e.getValue() > 1 && isOurs(e.getKey()))
+                .count();
+        System.out.printf(
+                Locale.ROOT,
+                "%d edits acknowledged, %d sendings repeated, %d times ended: %d lost, %d twice%n",
+                acknowledged.size(),
+                again.get(),
+                killed,
+                lost,
+                twice);
         return acknowledged.size() >= wanted && lost == 0 && twice == 0;
     }
 
@@ -97,14 +115,17 @@ final class Ordeal {
         boolean entered = false;
         while (acknowledged.size() < wanted && Instant.now().isBefore(end)) {
             String at = moment(next.incrementAndGet());
-            for (boolean done = false; !done && Instant.now().isBefore(end);) {
+            for (boolean done = false; !done && Instant.now().isBefore(end); ) {
                 try {
                     if (!entered) {
                         visitor = new Visitor(port);
                         visitor.enter(SONG);
                         entered = true;
                     }
-                    HttpResponse<String> answer = visitor.post(SONG + "/cues", Map.of("at", at, "device", "lantern-desk", "action", "recall:scene-3"), "ordeal-" + at);
+                    HttpResponse<String> answer = visitor.post(
+                            SONG + "/cues",
+                            Map.of("at", at, "device", "lantern-desk", "action", "recall:scene-3"),
+                            "ordeal-" + at);
                     if (answer.statusCode() == 302) {
                         acknowledged.add(at);
                         done = true;
@@ -147,13 +168,17 @@ final class Ordeal {
     }
 
     private static void kill(Path pidFile) throws IOException {
-        long pid = Long.parseLong(Files.readString(pidFile).lines().findFirst().orElseThrow().strip());
+        long pid = Long.parseLong(
+                Files.readString(pidFile).lines().findFirst().orElseThrow().strip());
         ProcessHandle.of(pid).ifPresent(ProcessHandle::destroyForcibly);
     }
 
     private void start() throws IOException, InterruptedException {
         for (int tries = 0; tries < 5; tries++) {
-            Process starting = new ProcessBuilder(command, "start").redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+            Process starting = new ProcessBuilder(command, "start")
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
             if (starting.waitFor() == 0) {
                 port = Integer.parseInt(Files.readString(data.resolve("port")).strip());
                 return;

@@ -2,9 +2,9 @@ package embrack.bench;
 
 import embrack.core.chart.Action;
 import embrack.core.check.Report;
-import embrack.core.gear.library.Library;
 import embrack.core.gear.PortId;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
@@ -61,7 +61,8 @@ public class ProofBenchmark {
         Plan plan = Plan.empty(new TapeLabel("Bench"));
         plan = new GearEdit.AddDevice("Board", Library.FOUR_SWITCH_FLOOR_BOARD).apply(plan);
         plan = new GearEdit.AddDevice("Mixer", Library.RACK_MIXER).apply(plan);
-        plan = new WiringEdit.Connect(new Socket(BOARD, new PortId("out")), new Socket(MIXER, new PortId("in"))).apply(plan);
+        plan = new WiringEdit.Connect(new Socket(BOARD, new PortId("out")), new Socket(MIXER, new PortId("in")))
+                .apply(plan);
         plan = new GearEdit.ChangeSetting(MIXER, SettingId.RECEIVE_CHANNEL, "2").apply(plan);
         for (int i = 0; i < 64; i++) {
             SwitchAt at = new SwitchAt(BOARD, i / 16 + 1, i / 4 % 4 + 1);

@@ -18,8 +18,7 @@ final class Readers {
 
     private static final String FILE = "/embrack.js";
 
-    private Readers() {
-    }
+    private Readers() {}
 
     public static void main(String[] arguments) throws Exception {
         int port = Integer.parseInt(arguments[0]);
@@ -37,7 +36,8 @@ final class Readers {
         Collections.sort(times);
         double usual = times.get(times.size() / 2);
         double late = times.get(times.size() * 95 / 100);
-        System.out.printf(Locale.ROOT, "%-34s %6d answers, median %7.1f ms, 95th %7.1f ms%n", path, times.size(), usual, late);
+        System.out.printf(
+                Locale.ROOT, "%-34s %6d answers, median %7.1f ms, 95th %7.1f ms%n", path, times.size(), usual, late);
         return late;
     }
 

@@ -30,7 +30,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 
-/** A player and 32 receivers behind thru boxes, 40 devices in all, and a show of as many songs as wanted, 83 cues each. */
+/**
+ * A player and 32 receivers behind thru boxes, 40 devices in all, and a show of as many songs as wanted, 83 cues each.
+ */
 final class ShowRig {
 
     /** Cues of a song beside the one on load. */
@@ -51,8 +53,7 @@ final class ShowRig {
             Last: 16 bars
             """).form().orElseThrow();
 
-    private ShowRig() {
-    }
+    private ShowRig() {}
 
     static Plan of(int songs) {
         Plan plan = rig();
@@ -78,8 +79,10 @@ final class ShowRig {
         for (int i = 0; i < LOOKS; i++) {
             int pair = 1 + random.nextInt(CHANNELS);
             int strip = 1 + random.nextInt(16);
-            Step mute = new Step(new DeviceId("mixer-" + pair), Action.parse((i % 2 == 0 ? "mute:input-" : "open:input-") + strip));
-            Step patch = new Step(new DeviceId("sounds-" + pair), Action.parse("select:patch-" + (1 + random.nextInt(128))));
+            Step mute = new Step(
+                    new DeviceId("mixer-" + pair), Action.parse((i % 2 == 0 ? "mute:input-" : "open:input-") + strip));
+            Step patch =
+                    new Step(new DeviceId("sounds-" + pair), Action.parse("select:patch-" + (1 + random.nextInt(128))));
             looks.add(List.of(mute, patch));
             load.add(new Step(mute.device(), Action.parse("open:input-" + strip)));
             load.add(new Step(patch.device(), Action.parse("select:patch-1")));
@@ -89,7 +92,9 @@ final class ShowRig {
             Position at = FORM.score().position((long) i * FORM.score().tick(Position.bar(FORM.bars() + 1)) / cues);
             made.add(new Cue(i + 2, new Anchor.OnBar(at), looks.get(i % LOOKS)));
         }
-        return Song.blank(new SongId("song-" + number), new TapeLabel("Song " + number), number).withForm(FORM).withCues(made);
+        return Song.blank(new SongId("song-" + number), new TapeLabel("Song " + number), number)
+                .withForm(FORM)
+                .withCues(made);
     }
 
     private static Plan rig() {
@@ -110,7 +115,12 @@ final class ShowRig {
                 plan = add(plan, "Mixer " + channel, "rack-mixer-24");
                 plan = add(plan, "Sounds " + channel, "sounds-switcher");
                 for (String receiver : List.of("mixer-", "sounds-")) {
-                    plan = edit(plan, new GearEdit.ChangeSetting(new DeviceId(receiver + channel), SettingId.RECEIVE_CHANNEL, String.valueOf(channel)));
+                    plan = edit(
+                            plan,
+                            new GearEdit.ChangeSetting(
+                                    new DeviceId(receiver + channel),
+                                    SettingId.RECEIVE_CHANNEL,
+                                    String.valueOf(channel)));
                 }
                 plan = link(plan, "thru-%d.thru-%d".formatted(branch, leaf), "mixer-%d.in".formatted(channel));
                 plan = link(plan, "mixer-%d.thru".formatted(channel), "sounds-%d.in".formatted(channel));
@@ -120,7 +130,9 @@ final class ShowRig {
     }
 
     private static Plan add(Plan plan, String name, String model) {
-        return edit(plan, new GearEdit.AddDevice(name, Library.find(new ModelId(model)).orElseThrow()));
+        return edit(
+                plan,
+                new GearEdit.AddDevice(name, Library.find(new ModelId(model)).orElseThrow()));
     }
 
     private static Plan link(Plan plan, String from, String to) {

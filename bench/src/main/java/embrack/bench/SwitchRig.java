@@ -28,15 +28,53 @@ import java.util.Optional;
  */
 final class SwitchRig {
 
-    private static final List<String> BOXES = List.of("left", "right", "merger", "thru", "mixer", "second", "looper", "sounds", "desk", "link", "computer", "piano");
-    private static final List<String> MODELS = List.of("thirty", "thirty", "merger-2-to-1", "thru-box-1-to-4", "rack-mixer-24", "rack-mixer-24", "loop-table-five-tracks",
-            "sounds-switcher", "small-scene-desk", "usb-interface-1-by-1", "computer", "instrument-host-layer");
-    private static final List<String> LINKS = List.of("left.out merger.in-1", "right.out merger.in-2", "merger.out thru.in", "thru.thru-1 mixer.in", "thru.thru-2 looper.in",
-            "thru.thru-3 link.in", "thru.thru-4 desk.in", "mixer.thru second.in", "looper.thru sounds.in", "link.usb computer.usb-1", "computer.usb-1 piano.in");
-    private static final List<String> STEPS = List.of("mixer mute:input-1", "second open:main", "looper select:memory-3", "sounds select:patch-9", "desk recall:scene-4", "piano select:patch-5");
+    private static final List<String> BOXES = List.of(
+            "left",
+            "right",
+            "merger",
+            "thru",
+            "mixer",
+            "second",
+            "looper",
+            "sounds",
+            "desk",
+            "link",
+            "computer",
+            "piano");
+    private static final List<String> MODELS = List.of(
+            "thirty",
+            "thirty",
+            "merger-2-to-1",
+            "thru-box-1-to-4",
+            "rack-mixer-24",
+            "rack-mixer-24",
+            "loop-table-five-tracks",
+            "sounds-switcher",
+            "small-scene-desk",
+            "usb-interface-1-by-1",
+            "computer",
+            "instrument-host-layer");
+    private static final List<String> LINKS = List.of(
+            "left.out merger.in-1",
+            "right.out merger.in-2",
+            "merger.out thru.in",
+            "thru.thru-1 mixer.in",
+            "thru.thru-2 looper.in",
+            "thru.thru-3 link.in",
+            "thru.thru-4 desk.in",
+            "mixer.thru second.in",
+            "looper.thru sounds.in",
+            "link.usb computer.usb-1",
+            "computer.usb-1 piano.in");
+    private static final List<String> STEPS = List.of(
+            "mixer mute:input-1",
+            "second open:main",
+            "looper select:memory-3",
+            "sounds select:patch-9",
+            "desk recall:scene-4",
+            "piano select:patch-5");
 
-    private SwitchRig() {
-    }
+    private SwitchRig() {}
 
     /** A rig with so many stages and banks. */
     static Plan of(int stages, int banks) {
@@ -49,7 +87,9 @@ final class SwitchRig {
             plan = new WiringEdit.LiveIn(id("piano", stage), Optional.of(id("computer", stage))).apply(plan);
             int channel = 2;
             for (String receiver : List.of("mixer", "second", "looper", "sounds", "desk", "piano")) {
-                plan = new GearEdit.ChangeSetting(id(receiver, stage), SettingId.RECEIVE_CHANNEL, String.valueOf(channel++)).apply(plan);
+                plan = new GearEdit.ChangeSetting(
+                                id(receiver, stage), SettingId.RECEIVE_CHANNEL, String.valueOf(channel++))
+                        .apply(plan);
             }
             for (String link : LINKS) {
                 String[] ends = link.split(" ");
@@ -57,7 +97,10 @@ final class SwitchRig {
             }
             for (String board : List.of("left", "right")) {
                 for (int i = 0; i < 30 * banks; i++) {
-                    assignments.add(new Assignment(new SwitchAt(id(board, stage), 1 + i / 30, 1 + i % 30), Optional.empty(), List.of(step(i, stage), step(i + 1, stage))));
+                    assignments.add(new Assignment(
+                            new SwitchAt(id(board, stage), 1 + i / 30, 1 + i % 30),
+                            Optional.empty(),
+                            List.of(step(i, stage), step(i + 1, stage))));
                 }
             }
         }
@@ -75,9 +118,24 @@ final class SwitchRig {
         }
         Model ten = Library.find(new ModelId("ten-switch-treadle-board")).orElseThrow();
         Board b = ten.board().orElseThrow();
-        Board thirty = new Board(30, 10, b.banks().subList(0, 4), b.bankChange(), b.sends(), b.messagesPerPress(), b.gestures(), b.modes(), b.factoryRun(), b.sendChannel(),
-                b.runningStatus(), b.programs(), b.display(), b.longestWaitMillis(), b.labelCharacters());
-        return ten.copied(new ModelId("thirty"), new TapeLabel("Thirty switches")).withSurface(new Surface(Optional.of(thirty), List.of()));
+        Board thirty = new Board(
+                30,
+                10,
+                b.banks().subList(0, 4),
+                b.bankChange(),
+                b.sends(),
+                b.messagesPerPress(),
+                b.gestures(),
+                b.modes(),
+                b.factoryRun(),
+                b.sendChannel(),
+                b.runningStatus(),
+                b.programs(),
+                b.display(),
+                b.longestWaitMillis(),
+                b.labelCharacters());
+        return ten.copied(new ModelId("thirty"), new TapeLabel("Thirty switches"))
+                .withSurface(new Surface(Optional.of(thirty), List.of()));
     }
 
     private static DeviceId id(String name, int stage) {

@@ -19,7 +19,11 @@ final class Visitor {
 
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
-    private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).cookieHandler(new CookieManager()).connectTimeout(Duration.ofSeconds(5)).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .version(HttpClient.Version.HTTP_1_1)
+            .cookieHandler(new CookieManager())
+            .connectTimeout(Duration.ofSeconds(5))
+            .build();
     private final URI home;
     private String token = "";
 
@@ -51,23 +55,38 @@ final class Visitor {
      *
      * @param mark of the sending; the same for the same sending again, empty for none
      */
-    HttpResponse<String> post(String path, Map<String, String> fields, String mark) throws IOException, InterruptedException {
-        String form = fields.entrySet().stream().map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining("&"));
-        HttpRequest.Builder request = request(path).header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(form + "&_csrf=" + URLEncoder.encode(token, StandardCharsets.UTF_8)));
-        return client.send((mark.isEmpty() ? request : request.header("Idempotency-Key", mark)).build(), HttpResponse.BodyHandlers.ofString());
+    HttpResponse<String> post(String path, Map<String, String> fields, String mark)
+            throws IOException, InterruptedException {
+        String form = fields.entrySet().stream()
+                .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
+        HttpRequest.Builder request = request(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(
+                        form + "&_csrf=" + URLEncoder.encode(token, StandardCharsets.UTF_8)));
+        return client.send(
+                (mark.isEmpty() ? request : request.header("Idempotency-Key", mark)).build(),
+                HttpResponse.BodyHandlers.ofString());
     }
 
     /** Sends a file in a form, in the field "file". */
     HttpResponse<String> send(String path, String content) throws IOException, InterruptedException {
         String edge = "a-boundary-of-ours";
         String part = "--%s\r\nContent-Disposition: form-data; name=\"%s\"%s\r\n\r\n%s\r\n";
-        String body = part.formatted(edge, "_csrf", "", token) + part.formatted(edge, "file", "; filename=\"sent\"", content) + "--%s--\r\n".formatted(edge);
-        return client.send(request(path).header("Content-Type", "multipart/form-data; boundary=" + edge)
-                .POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
+        String body = part.formatted(edge, "_csrf", "", token)
+                + part.formatted(edge, "file", "; filename=\"sent\"", content)
+                + "--%s--\r\n".formatted(edge);
+        return client.send(
+                request(path)
+                        .header("Content-Type", "multipart/form-data; boundary=" + edge)
+                        .POST(HttpRequest.BodyPublishers.ofString(body))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
     }
 
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(home.resolve(path)).header("Accept", "text/html").timeout(Duration.ofSeconds(30));
+        return HttpRequest.newBuilder(home.resolve(path))
+                .header("Accept", "text/html")
+                .timeout(Duration.ofSeconds(30));
     }
 }

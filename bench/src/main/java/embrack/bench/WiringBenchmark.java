@@ -21,8 +21,8 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * What a change of the wiring has worked out: all ways, all findings with all proofs, all single points. The baseline is
- * the ways of one box of the same rig.
+ * What a change of the wiring has worked out: all ways, all findings with all proofs, all single points. The baseline
+ * is the ways of one box of the same rig.
  */
 @State(Scope.Thread)
 @BenchmarkMode(Mode.AverageTime)
@@ -46,7 +46,10 @@ public class WiringBenchmark {
     @Benchmark
     public int allWays() {
         Ways ways = new Ways(plan.rig());
-        return plan.rig().devices().stream().map(Device::id).mapToInt(id -> ways.nearest(id).size()).sum();
+        return plan.rig().devices().stream()
+                .map(Device::id)
+                .mapToInt(id -> ways.nearest(id).size())
+                .sum();
     }
 
     @Benchmark
@@ -61,6 +64,8 @@ public class WiringBenchmark {
 
     @Benchmark
     public int baselineWaysOfOneBox() {
-        return new Ways(plan.rig()).nearest(plan.rig().devices().getFirst().id()).size();
+        return new Ways(plan.rig())
+                .nearest(plan.rig().devices().getFirst().id())
+                .size();
     }
 }

@@ -1,55 +1,143 @@
 package embrack.core;
 
+import static com.tngtech.archunit.core.domain.JavaAccess.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.name;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.nameMatching;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaPackage;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.NullMarked;
 import org.junit.jupiter.api.Test;
 
 class LayeringTests {
 
-    /** Each subject may use the ones before it, and no other. */
-    private static final List<String> ORDER =
-            List.of("name", "text", "midi", "music", "level", "chart", "gear", "rig", "way", "power", "switches", "show", "numbers", "plan", "sim", "place", "loss", "check", "sheet", "effort");
+    /** A row of the table of packages: | `core.midi` | ... */
+    private static final Pattern ROW = Pattern.compile("^\\| `core\\.([a-z]+)` \\|", Pattern.MULTILINE);
+
+    /** Each subject may use the ones before it in the table of packages in docs/architecture.md, and no other. */
+    private final List<String> order =
+            ROW.matcher(architecture()).results().map(row -> row.group(1)).toList();
 
     private final JavaClasses classes = new ClassFileImporter()
-            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages("embrack.core");
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("embrack.core");
 
     @Test
-    void seesTheWholeCore() {
+    void everySubjectStandsInTheTableOfPackagesAndNoOther() {
         assertThat(classes.size()).isGreaterThan(90);
-        assertThat(classes).allMatch(c -> ORDER.contains(subject(c.getPackageName())), "in a subject with a place in the order");
+        assertThat(order)
+                .containsExactlyInAnyOrderElementsOf(
+                        classes.stream().map(c -> subject(c.getPackageName())).collect(Collectors.toSet()));
     }
 
     @Test
-    void subjectsImportDownwardsOnly() {
-        for (int i = 0; i < ORDER.size(); i++) {
-            String[] later = ORDER.subList(i + 1, ORDER.size()).stream()
-                    .map(subject -> "embrack.core." + subject + "..").toArray(String[]::new);
-            if (later.length > 0) {
-                noClasses().that().resideInAPackage("embrack.core." + ORDER.get(i) + "..")
-                        .should().dependOnClassesThat().resideInAnyPackage(later).check(classes);
-            }
+    void subjectsImportUpwardsInTheTableOnly() {
+        for (int i = 0; i + 1 < order.size(); i++) {
+            String[] later = order.subList(i + 1, order.size()).stream()
+                    .map(subject -> "embrack.core." + subject + "..")
+                    .toArray(String[]::new);
+            noClasses()
+                    .that()
+                    .resideInAPackage("embrack.core." + order.get(i) + "..")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage(later)
+                    .check(classes);
         }
     }
 
     @Test
-    void rulesDoNotUseTheCatalogueOrEachOther() {
-        noClasses().that().resideInAPackage("embrack.core.check.rule").should().dependOnClassesThat()
-                .resideInAnyPackage("embrack.core.check", "embrack.core.check.gear", "embrack.core.check.rig", "embrack.core.check.switches")
+    void everyPackageSaysWhatItIsAndThatNothingInItIsNull() {
+        Set<JavaPackage> silent = classes.stream()
+                .map(JavaClass::getPackage)
+                .filter(p -> !p.isAnnotatedWith(NullMarked.class))
+                .collect(Collectors.toSet());
+        assertThat(silent).isEmpty();
+    }
+
+    @Test
+    void packagesOfRulesUseNeitherTheCatalogueNorEachOther() {
+        Set<String> rules = classes.stream()
+                .map(JavaClass::getPackageName)
+                .filter(name -> name.startsWith("embrack.core.check."))
+                .collect(Collectors.toSet());
+        assertThat(rules).hasSizeGreaterThan(8).contains("embrack.core.check.rule");
+        noClasses()
+                .that()
+                .resideInAPackage("embrack.core.check.rule")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(rules.stream()
+                        .filter(name -> !name.equals("embrack.core.check.rule"))
+                        .toArray(String[]::new))
+                .check(classes);
+        noClasses()
+                .that()
+                .resideInAnyPackage(rules.toArray(String[]::new))
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("embrack.core.check")
                 .check(classes);
         slices().matching("embrack.core.check.(*)").should().beFreeOfCycles().check(classes);
     }
 
     @Test
     void coreKnowsNoFrameworkDatabasePageOrFile() {
-        noClasses().should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "java.sql..", "javax.sql..",
-                "jakarta..", "tools.jackson..", "com.fasterxml..", "org.apache.ibatis..", "org.thymeleaf..", "java.io.File",
-                "java.nio.file..", "java.time..").check(classes);
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "org.springframework..",
+                        "java.sql..",
+                        "javax.sql..",
+                        "jakarta..",
+                        "tools.jackson..",
+                        "com.fasterxml..",
+                        "org.apache.ibatis..",
+                        "org.thymeleaf..",
+                        "java.nio.file..")
+                .orShould()
+                .dependOnClassesThat()
+                .belongToAnyOf(java.io.File.class)
+                .check(classes);
+    }
+
+    /** Dates and times are values; what time it is now is for those who call. */
+    @Test
+    void coreHasNoClock() {
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .belongToAnyOf(java.time.Clock.class, java.time.InstantSource.class)
+                .orShould()
+                .callMethodWhere(target(name("now")).and(target(owner(resideInAPackage("java.time..")))))
+                .orShould()
+                .callMethodWhere(target(nameMatching("currentTimeMillis|nanoTime")))
+                .check(classes);
+    }
+
+    private static String architecture() {
+        try {
+            return Files.readString(Path.of("../docs/architecture.md"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static String subject(String packageName) {

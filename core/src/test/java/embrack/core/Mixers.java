@@ -20,18 +20,22 @@ public final class Mixers {
             open Main: cc 63 under 64
             """;
 
-    private Mixers() {
-    }
+    private Mixers() {}
 
     /** The chart was copied with the values for mute and open swapped. */
     public static Model swappedChart() {
-        return with(OBEYED.replace("over 63", "= 0x").replace("under 64", "= 127").replace("0x", "0"), OBEYED);
+        return with(
+                OBEYED.replace("over 63", "= 0x").replace("under 64", "= 127").replace("0x", "0"), OBEYED);
     }
 
     /** The box takes any value as a toggle. */
     public static Model toggling() {
-        return with(OBEYED, OBEYED.lines().limit(4).map(line -> line.replace("mute ", "toggle mute ").replace("over 63", ""))
-                .reduce("", (a, b) -> a + b + "\n"));
+        return with(
+                OBEYED,
+                OBEYED.lines()
+                        .limit(4)
+                        .map(line -> line.replace("mute ", "toggle mute ").replace("over 63", ""))
+                        .reduce("", (a, b) -> a + b + "\n"));
     }
 
     /** The box answers to none of the chart's numbers but the first sixteen. */

@@ -2,10 +2,10 @@ package embrack.core;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.PartId;
-import embrack.core.gear.library.Library;
 import embrack.core.gear.Model;
 import embrack.core.gear.PortId;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Edit;
 import embrack.core.plan.GearEdit;
@@ -29,12 +29,12 @@ public final class MuteBoard {
     public static final Socket THRU = new Socket(MIXER, new PortId("thru"));
     public static final Socket SECOND_IN = new Socket(SECOND, new PortId("in"));
 
-    private MuteBoard() {
-    }
+    private MuteBoard() {}
 
     /** The clean plan: nothing to find. */
     public static Plan plan() {
-        return edited(Plan.empty(new TapeLabel("Mute board")),
+        return edited(
+                Plan.empty(new TapeLabel("Mute board")),
                 new GearEdit.AddDevice("Voice board", Library.FOUR_SWITCH_FLOOR_BOARD),
                 new GearEdit.AddDevice("Vocal mixer", Library.RACK_MIXER),
                 new WiringEdit.Connect(OUT, IN),
@@ -42,8 +42,12 @@ public final class MuteBoard {
                 new GearEdit.LabelPart(MIXER, new PartId("input-1"), "Vocal mic"),
                 new GearEdit.LabelPart(MIXER, new PartId("return-1"), "Vocal reverb return"),
                 new GearEdit.LabelPart(MIXER, new PartId("return-2"), "Vocal delay return"),
-                add(1, "open:return-1"), add(1, "open:return-2"), add(1, "open:input-1"), add(1, "open:main"),
-                add(2, "mute:return-1"), add(2, "mute:return-2"),
+                add(1, "open:return-1"),
+                add(1, "open:return-2"),
+                add(1, "open:input-1"),
+                add(1, "open:main"),
+                add(2, "mute:return-1"),
+                add(2, "mute:return-2"),
                 add(3, "mute:input-1"),
                 add(4, "mute:main"));
     }
@@ -55,8 +59,12 @@ public final class MuteBoard {
 
     /** The clean plan with a second mixer behind the THRU of the first, on a channel. */
     public static Plan withSecondMixer(int channel, Edit... edits) {
-        return edited(with(new GearEdit.AddDevice("Choir mixer", Library.RACK_MIXER),
-                new WiringEdit.Connect(THRU, SECOND_IN), receive(SECOND, channel)), edits);
+        return edited(
+                with(
+                        new GearEdit.AddDevice("Choir mixer", Library.RACK_MIXER),
+                        new WiringEdit.Connect(THRU, SECOND_IN),
+                        receive(SECOND, channel)),
+                edits);
     }
 
     /** The clean plan with another description of its mixer. */

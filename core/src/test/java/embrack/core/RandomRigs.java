@@ -34,8 +34,7 @@ import java.util.Random;
 /** Rigs of any boxes, linked in any way that is allowed, with a switch for whatever a board could do. */
 public final class RandomRigs {
 
-    private RandomRigs() {
-    }
+    private RandomRigs() {}
 
     public static Plan of(long seed, int boxes) {
         var random = new Random(seed);
@@ -43,15 +42,21 @@ public final class RandomRigs {
         for (int i = 0; i < boxes; i++) {
             Model model = Library.all().get(random.nextInt(Library.all().size()));
             sketch.edit(new GearEdit.AddDevice("Box " + i, model));
-            sketch.edit(new WiringEdit.Stand(new DeviceId("box-" + i), Area.values()[random.nextInt(Area.values().length)]));
+            sketch.edit(new WiringEdit.Stand(
+                    new DeviceId("box-" + i), Area.values()[random.nextInt(Area.values().length)]));
         }
-        List<DeviceId> hosts = sketch.rig().devices().stream().map(Device::id).filter(id -> sketch.rig().model(id).kind() == Kind.HOST).toList();
+        List<DeviceId> hosts = sketch.rig().devices().stream()
+                .map(Device::id)
+                .filter(id -> sketch.rig().model(id).kind() == Kind.HOST)
+                .toList();
         for (Device app : sketch.rig().devices()) {
             if (sketch.rig().model(app.id()).isApp() && !hosts.isEmpty()) {
                 sketch.edit(new WiringEdit.LiveIn(app.id(), Optional.of(hosts.get(random.nextInt(hosts.size())))));
             }
         }
-        List<Socket> sockets = new ArrayList<>(sketch.rig().devices().stream().flatMap(d -> sketch.rig().sockets(d.id()).stream()).toList());
+        List<Socket> sockets = new ArrayList<>(sketch.rig().devices().stream()
+                .flatMap(d -> sketch.rig().sockets(d.id()).stream())
+                .toList());
         for (int i = 0; i < boxes * 40 && sketch.rig().links().size() < boxes * 2; i++) {
             Collections.shuffle(sockets, random);
             try {
@@ -63,17 +68,27 @@ public final class RandomRigs {
         return sketch.plan().withSwitches(switches(sketch.plan(), random));
     }
 
-    /** As {@link #of}, with modes, gestures, waits and duties of any kind, treadles and faders that move levels, and numbers chosen. */
+    /**
+     * As {@link #of}, with modes, gestures, waits and duties of any kind, treadles and faders that move levels, and
+     * numbers chosen.
+     */
     public static Plan withGestures(long seed, int boxes) {
         Plan plan = of(seed, boxes);
         var random = new Random(seed);
         List<Assignment> changed = new ArrayList<>();
         for (Assignment assignment : plan.switches().assignments()) {
             Moment moment = Moment.values()[random.nextInt(Moment.values().length)];
-            List<Step> steps = assignment.steps().stream().map(step -> step.withWait(random.nextInt(4) == 0 ? 200 : 0)).toList();
-            changed.add(assignment.withSteps(moment, steps)
-                    .withMode(random.nextBoolean() ? Optional.empty() : Optional.of(SwitchMode.values()[random.nextInt(3)]))
-                    .withDuty(random.nextInt(8) == 0 ? Optional.of(Duty.values()[random.nextInt(3)]) : Optional.empty()));
+            List<Step> steps = assignment.steps().stream()
+                    .map(step -> step.withWait(random.nextInt(4) == 0 ? 200 : 0))
+                    .toList();
+            changed.add(assignment
+                    .withSteps(moment, steps)
+                    .withMode(
+                            random.nextBoolean()
+                                    ? Optional.empty()
+                                    : Optional.of(SwitchMode.values()[random.nextInt(3)]))
+                    .withDuty(
+                            random.nextInt(8) == 0 ? Optional.of(Duty.values()[random.nextInt(3)]) : Optional.empty()));
         }
         Plan gestures = plan.withSwitches(new Switches(changed, travels(plan, random)));
         return random.nextBoolean() ? gestures.settled() : gestures;
@@ -85,22 +100,34 @@ public final class RandomRigs {
         for (DeviceId box : levels.isEmpty() ? List.<DeviceId>of() : plan.controllers()) {
             plan.controlsOf(box, 1).stream().limit(2).forEach(at -> {
                 Target target = levels.get(random.nextInt(levels.size()));
-                Range range = random.nextBoolean() ? Range.FULL : new Range(random.nextInt(128), random.nextInt(128), Curve.values()[random.nextInt(3)]);
-                travels.add(Travel.blank(at).withTakeover(Takeover.values()[random.nextInt(3)]).withTarget(target.withRange(range)));
+                Range range = random.nextBoolean()
+                        ? Range.FULL
+                        : new Range(random.nextInt(128), random.nextInt(128), Curve.values()[random.nextInt(3)]);
+                travels.add(Travel.blank(at)
+                        .withTakeover(Takeover.values()[random.nextInt(3)])
+                        .withTarget(target.withRange(range)));
             });
         }
         return travels;
     }
 
     private static Switches switches(Plan plan, Random random) {
-        List<Device> receivers = plan.rig().devices().stream().filter(d -> !plan.rig().model(d.id()).actions().isEmpty()).toList();
+        List<Device> receivers = plan.rig().devices().stream()
+                .filter(d -> !plan.rig().model(d.id()).actions().isEmpty())
+                .toList();
         List<Assignment> assignments = new ArrayList<>();
         for (DeviceId board : plan.boards()) {
             for (int number = 1; number <= plan.board(board).switches() && !receivers.isEmpty(); number++) {
-                DeviceId receiver = receivers.get(random.nextInt(receivers.size())).id();
-                List<Action> actions = plan.rig().model(receiver).actions().stream().filter(action -> action.amount().isEmpty()).toList();
+                DeviceId receiver =
+                        receivers.get(random.nextInt(receivers.size())).id();
+                List<Action> actions = plan.rig().model(receiver).actions().stream()
+                        .filter(action -> action.amount().isEmpty())
+                        .toList();
                 if (!actions.isEmpty()) {
-                    assignments.add(new Assignment(new SwitchAt(board, 1, number), Optional.empty(), List.of(new Step(receiver, actions.get(random.nextInt(actions.size()))))));
+                    assignments.add(new Assignment(
+                            new SwitchAt(board, 1, number),
+                            Optional.empty(),
+                            List.of(new Step(receiver, actions.get(random.nextInt(actions.size()))))));
                 }
             }
         }

@@ -3,7 +3,6 @@ package embrack.core;
 import embrack.core.check.rule.Severity;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
-import embrack.core.name.TapeLabel;
 import embrack.core.plan.CueEdit;
 import embrack.core.plan.OrderEdit;
 import embrack.core.plan.SongEdit;
@@ -12,7 +11,6 @@ import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Item;
 import embrack.core.show.SongId;
-import embrack.core.show.StemAt;
 import embrack.core.show.Transition;
 import embrack.core.show.When;
 import java.util.ArrayList;
@@ -26,11 +24,24 @@ public final class ShowFaults {
     private static final SongId LANTERNS = new SongId("lanterns");
     private static final SongId EBB = new SongId("ebb");
 
-    private ShowFaults() {
-    }
+    private ShowFaults() {}
 
-    private static Fault fault(String name, String code, Severity severity, String where, String what, UnaryOperator<Sketch> faulty, UnaryOperator<Sketch> mended) {
-        return new Fault(name, code, severity, where, what, faulty.apply(Evening.sketch()).plan(), mended.apply(Evening.sketch()).plan());
+    private static Fault fault(
+            String name,
+            String code,
+            Severity severity,
+            String where,
+            String what,
+            UnaryOperator<Sketch> faulty,
+            UnaryOperator<Sketch> mended) {
+        return new Fault(
+                name,
+                code,
+                severity,
+                where,
+                what,
+                faulty.apply(Evening.sketch()).plan(),
+                mended.apply(Evening.sketch()).plan());
     }
 
     /** One of each. */
@@ -44,68 +55,247 @@ public final class ShowFaults {
         Message offToOldDesk = new Message.NoteOff(new Channel(4), 8, 0);
         Cue play = new Cue(1, new Anchor.Automatic(When.PLAY), List.of(Sketch.stepOf("guitar-sounds on:loop-2")));
         return List.of(
-                fault("not-laid", "songs.not-sent", Severity.STOPS, "Lanterns, Ebb and Slow boats", "No links lead from Player to Guitar sounds.", s -> s.pull("player.out > computer.usb-2"), s -> s),
-                fault("toggled-twice", "songs.wrong-way-round", Severity.STOPS, "Ebb, 9|1", "Scene 2 of Old desk was on already; turned round, it is off.",
-                        s -> s.cues("ebb", "3|1 = old-desk toggle:scene-2", "9|1 = old-desk toggle:scene-2").edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2")),
-                        s -> s.cues("ebb", "3|1 = old-desk toggle:scene-2").edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2"))),
-                fault("recorded-note-off", "songs.wrong-way-round", Severity.STOPS, "Ebb, 5|3", "A recorded message that no step stands for leaves Scene 3 of Old desk on.",
-                        s -> s.edit(new CueEdit.AddCues(EBB, List.of(new Cue(1, Optional.empty(), Anchor.parse("5|3", s.songOf("ebb").form()), List.of(), List.of(offToOldDesk), Optional.empty(), false, false))))
+                fault(
+                        "not-laid",
+                        "songs.not-sent",
+                        Severity.STOPS,
+                        "Lanterns, Ebb and Slow boats",
+                        "No links lead from Player to Guitar sounds.",
+                        s -> s.pull("player.out > computer.usb-2"),
+                        s -> s),
+                fault(
+                        "toggled-twice",
+                        "songs.wrong-way-round",
+                        Severity.STOPS,
+                        "Ebb, 9|1",
+                        "Scene 2 of Old desk was on already; turned round, it is off.",
+                        s -> s.cues("ebb", "3|1 = old-desk toggle:scene-2", "9|1 = old-desk toggle:scene-2")
+                                .edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2")),
+                        s -> s.cues("ebb", "3|1 = old-desk toggle:scene-2")
+                                .edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2"))),
+                fault(
+                        "recorded-note-off",
+                        "songs.wrong-way-round",
+                        Severity.STOPS,
+                        "Ebb, 5|3",
+                        "A recorded message that no step stands for leaves Scene 3 of Old desk on.",
+                        s -> s.edit(new CueEdit.AddCues(
+                                        EBB,
+                                        List.of(new Cue(
+                                                1,
+                                                Optional.empty(),
+                                                Anchor.parse(
+                                                        "5|3", s.songOf("ebb").form()),
+                                                List.of(),
+                                                List.of(offToOldDesk),
+                                                Optional.empty(),
+                                                false,
+                                                false))))
                                 .edit(leavingOff(EBB, s, "on stop = old-desk toggle:scene-3")),
                         s -> s),
-                fault("every-song-too", "songs.sent-twice", Severity.LOOK, "Ebb, on play", "Every song sends something to Loop 2 of Guitar sounds then, and so does this one.",
-                        s -> s.always(play).cues("ebb", "on play = guitar-sounds on:loop-2"), s -> s.always(play)),
-                fault("foot-and-cue", "songs.foot-against-cue", Severity.LOOK, "Lanterns, 19|2", "Foot board, bank A, switch 4 and a cue", s -> s.foot("lanterns", "19|2", "foot-board 4"),
+                fault(
+                        "every-song-too",
+                        "songs.sent-twice",
+                        Severity.LOOK,
+                        "Ebb, on play",
+                        "Every song sends something to Loop 2 of Guitar sounds then, and so does this one.",
+                        s -> s.always(play).cues("ebb", "on play = guitar-sounds on:loop-2"),
+                        s -> s.always(play)),
+                fault(
+                        "foot-and-cue",
+                        "songs.foot-against-cue",
+                        Severity.LOOK,
+                        "Lanterns, 19|2",
+                        "Foot board, bank A, switch 4 and a cue",
+                        s -> s.foot("lanterns", "19|2", "foot-board 4"),
                         s -> s.foot("lanterns", "23|1", "foot-board 4")),
-                fault("chase-runs-on", "songs.left-behind", Severity.LOOK, "Slow boats", "Auto run of Old desk, left by Ebb, is still on in Slow boats",
-                        s -> s.cues("ebb", "18|1 = old-desk toggle:auto-run"), s -> s.cues("ebb", "18|1 = old-desk toggle:auto-run").edit(leavingOff(EBB, s, "22|1 = old-desk toggle:auto-run"))),
-                fault("level-left-down", "songs.left-behind", Severity.LOOK, "Ebb", "Input 3 of Vocal mixer, left by Lanterns, is still 20 in Ebb",
-                        s -> s.cues("lanterns", "27|1 = vocal-mixer level:input-3:20"), s -> s.cues("lanterns", "27|1 = vocal-mixer level:input-3:20", "on stop = vocal-mixer level:input-3:0")),
-                fault("sound-still-on", "songs.left-behind", Severity.LOOK, "Slow boats", "Loop 3 of Guitar sounds, left by Ebb, is still on in Slow boats",
-                        s -> s.cues("ebb", "9|1 = guitar-sounds on:loop-3"), s -> s.cues("ebb", "9|1 = guitar-sounds on:loop-3", "on stop = guitar-sounds off:loop-3")),
-                fault("sound-never-set", "songs.left-behind", Severity.LOOK, "Ebb", "Patch 9 of Guitar sounds, left by Lanterns, is still chosen in Ebb",
-                        s -> s.edit(withoutLoad(s, EBB)).cues("lanterns", "27|1 = guitar-sounds select:patch-9"), s -> s.cues("lanterns", "27|1 = guitar-sounds select:patch-9")),
-                fault("too-many-at-once", "songs.queue", Severity.LOOK, "Ebb, 0:16.000", "12 messages at one moment", s -> s.cues("ebb", "9|1 = " + levels(12), "on stop = " + levels(12).replace(":90", ":0")),
-                        s -> s.cues("ebb", "9|1 = " + levels(6), "9|3 = " + levels(12).substring(levels(6).length() + 2), "on stop = " + levels(12).replace(":90", ":0"))),
-                fault("two-at-one-instant", "songs.same-instant", Severity.LOOK, "Ebb, start of Refrain", "Two cues are about Scene 2 of Lantern desk at this instant.",
-                        s -> s.cues("ebb", "start of Refrain = lantern-desk recall:scene-2"), s -> s.cues("ebb", "19|1 = lantern-desk recall:scene-2")),
-                fault("trimmed-away", "songs.cut-away", Severity.STOPS, "Ebb, 24|4", "The song ends at 0:44.000; this cue lies behind.",
-                        s -> s.edit(new SongEdit.DescribeSong(EBB, "Ebb", "G", "G", "", "", "0:04", "1", "", "")).cues("ebb", "24|4 = lantern-desk recall:scene-9"),
-                        s -> s.edit(new SongEdit.DescribeSong(EBB, "Ebb", "G", "G", "", "", "0:04", "1", "", "")).cues("ebb", "22|4 = lantern-desk recall:scene-9")),
-                fault("round-second", "songs.off-the-beat", Severity.LOOK, "Lanterns, 0:47.000", "It comes +43 ms of the downbeat of bar 19.",
-                        s -> s.edit(new CueEdit.PlaceCue(LANTERNS, 2, "0:47")), s -> s),
-                fault("no-lead-in", "songs.no-lead-in", Severity.LOOK, "Ebb", "Foot board, bank A, switch 5 jumps to it, and it counts off after 0:00.000.",
-                        s -> s.step("foot-board 5: player jump:song-2").edit(new SongEdit.DescribeSong(EBB, "Ebb", "G", "G", "2", "", "", "0", "", "")), s -> s.step("foot-board 5: player jump:song-2")),
-                fault("stretched", "songs.stretched", Severity.LOOK, "Ebb", "It is played 12.5 % faster than it was recorded.", s -> s.edit(new SongEdit.NewTempo(EBB, "135", false)),
+                fault(
+                        "chase-runs-on",
+                        "songs.left-behind",
+                        Severity.LOOK,
+                        "Slow boats",
+                        "Auto run of Old desk, left by Ebb, is still on in Slow boats",
+                        s -> s.cues("ebb", "18|1 = old-desk toggle:auto-run"),
+                        s -> s.cues("ebb", "18|1 = old-desk toggle:auto-run")
+                                .edit(leavingOff(EBB, s, "22|1 = old-desk toggle:auto-run"))),
+                fault(
+                        "level-left-down",
+                        "songs.left-behind",
+                        Severity.LOOK,
+                        "Ebb",
+                        "Input 3 of Vocal mixer, left by Lanterns, is still 20 in Ebb",
+                        s -> s.cues("lanterns", "27|1 = vocal-mixer level:input-3:20"),
+                        s -> s.cues(
+                                "lanterns",
+                                "27|1 = vocal-mixer level:input-3:20",
+                                "on stop = vocal-mixer level:input-3:0")),
+                fault(
+                        "sound-still-on",
+                        "songs.left-behind",
+                        Severity.LOOK,
+                        "Slow boats",
+                        "Loop 3 of Guitar sounds, left by Ebb, is still on in Slow boats",
+                        s -> s.cues("ebb", "9|1 = guitar-sounds on:loop-3"),
+                        s -> s.cues("ebb", "9|1 = guitar-sounds on:loop-3", "on stop = guitar-sounds off:loop-3")),
+                fault(
+                        "sound-never-set",
+                        "songs.left-behind",
+                        Severity.LOOK,
+                        "Ebb",
+                        "Patch 9 of Guitar sounds, left by Lanterns, is still chosen in Ebb",
+                        s -> s.edit(withoutLoad(s, EBB)).cues("lanterns", "27|1 = guitar-sounds select:patch-9"),
+                        s -> s.cues("lanterns", "27|1 = guitar-sounds select:patch-9")),
+                fault(
+                        "too-many-at-once",
+                        "songs.queue",
+                        Severity.LOOK,
+                        "Ebb, 0:16.000",
+                        "12 messages at one moment",
+                        s -> s.cues(
+                                "ebb",
+                                "9|1 = " + levels(12),
+                                "on stop = " + levels(12).replace(":90", ":0")),
+                        s -> s.cues(
+                                "ebb",
+                                "9|1 = " + levels(6),
+                                "9|3 = " + levels(12).substring(levels(6).length() + 2),
+                                "on stop = " + levels(12).replace(":90", ":0"))),
+                fault(
+                        "two-at-one-instant",
+                        "songs.same-instant",
+                        Severity.LOOK,
+                        "Ebb, start of Refrain",
+                        "Two cues are about Scene 2 of Lantern desk at this instant.",
+                        s -> s.cues("ebb", "start of Refrain = lantern-desk recall:scene-2"),
+                        s -> s.cues("ebb", "19|1 = lantern-desk recall:scene-2")),
+                fault(
+                        "trimmed-away",
+                        "songs.cut-away",
+                        Severity.STOPS,
+                        "Ebb, 24|4",
+                        "The song ends at 0:44.000; this cue lies behind.",
+                        s -> s.edit(new SongEdit.DescribeSong(EBB, "Ebb", "G", "G", "", "", "0:04", "1", "", ""))
+                                .cues("ebb", "24|4 = lantern-desk recall:scene-9"),
+                        s -> s.edit(new SongEdit.DescribeSong(EBB, "Ebb", "G", "G", "", "", "0:04", "1", "", ""))
+                                .cues("ebb", "22|4 = lantern-desk recall:scene-9")),
+                fault(
+                        "round-second",
+                        "songs.off-the-beat",
+                        Severity.LOOK,
+                        "Lanterns, 0:47.000",
+                        "It comes +43 ms of the downbeat of bar 19.",
+                        s -> s.edit(new CueEdit.PlaceCue(LANTERNS, 2, "0:47")),
+                        s -> s),
+                fault(
+                        "no-lead-in",
+                        "songs.no-lead-in",
+                        Severity.LOOK,
+                        "Ebb",
+                        "Foot board, bank A, switch 5 jumps to it, and it counts off after 0:00.000.",
+                        s -> s.step("foot-board 5: player jump:song-2")
+                                .edit(new SongEdit.DescribeSong(EBB, "Ebb", "G", "G", "2", "", "", "0", "", "")),
+                        s -> s.step("foot-board 5: player jump:song-2")),
+                fault(
+                        "stretched",
+                        "songs.stretched",
+                        Severity.LOOK,
+                        "Ebb",
+                        "It is played 12.5 % faster than it was recorded.",
+                        s -> s.edit(new SongEdit.NewTempo(EBB, "135", false)),
                         s -> s.edit(new SongEdit.NewTempo(EBB, "124", false))),
-                fault("locked-vamp", "songs.locked-vamp", Severity.LOOK, "Lanterns, Vamp", "no switch lets it go", s -> s.edit(new SwitchEdit.ClearSwitch(Sketch.at("foot-board 3"))), s -> s),
-                fault("fails-after-jump", "songs.after-jump", Severity.LOOK, "Ebb, 20|1", "When Refrain is played once more, it leaves Scene 4 of Old desk on.",
-                        s -> s.cues("ebb", "9|1 = old-desk toggle:scene-4").edit(leavingOff(EBB, s, "20|1 = old-desk toggle:scene-4")),
-                        s -> s.cues("ebb", "18|1 = old-desk toggle:scene-4").edit(leavingOff(EBB, s, "20|1 = old-desk toggle:scene-4"))));
+                fault(
+                        "locked-vamp",
+                        "songs.locked-vamp",
+                        Severity.LOOK,
+                        "Lanterns, Vamp",
+                        "no switch lets it go",
+                        s -> s.edit(new SwitchEdit.ClearSwitch(Sketch.at("foot-board 3"))),
+                        s -> s),
+                fault(
+                        "fails-after-jump",
+                        "songs.after-jump",
+                        Severity.LOOK,
+                        "Ebb, 20|1",
+                        "When Refrain is played once more, it leaves Scene 4 of Old desk on.",
+                        s -> s.cues("ebb", "9|1 = old-desk toggle:scene-4")
+                                .edit(leavingOff(EBB, s, "20|1 = old-desk toggle:scene-4")),
+                        s -> s.cues("ebb", "18|1 = old-desk toggle:scene-4")
+                                .edit(leavingOff(EBB, s, "20|1 = old-desk toggle:scene-4"))));
     }
 
     private static List<Fault> orders() {
         return List.of(
-                fault("too-long", "order.too-long", Severity.LOOK, "First evening", "more than its slot", s -> s.edit(new OrderEdit.DescribeShow(Evening.SHOW, "First evening", "", "19:30", "5:00")), s -> s),
-                fault("pad-in-wrong-key", "order.pad-key", Severity.LOOK, "First evening, Tale", "Its pad is in C♯, and the music is in G.", s -> s.edit(tale("C#", "20:00", Transition.Way.HARD)),
+                fault(
+                        "too-long",
+                        "order.too-long",
+                        Severity.LOOK,
+                        "First evening",
+                        "more than its slot",
+                        s -> s.edit(new OrderEdit.DescribeShow(Evening.SHOW, "First evening", "", "19:30", "5:00")),
+                        s -> s),
+                fault(
+                        "pad-in-wrong-key",
+                        "order.pad-key",
+                        Severity.LOOK,
+                        "First evening, Tale",
+                        "Its pad is in C♯, and the music is in G.",
+                        s -> s.edit(tale("C#", "20:00", Transition.Way.HARD)),
                         s -> s.edit(tale("", "20:00", Transition.Way.HARD))),
-                fault("pad-too-short", "order.pad-short", Severity.LOOK, "First evening, Tale", "Its pad lasts 2:30; 2:00 of talk may become 4:00.", s -> s.edit(tale("", "2:30", Transition.Way.HARD)),
+                fault(
+                        "pad-too-short",
+                        "order.pad-short",
+                        Severity.LOOK,
+                        "First evening, Tale",
+                        "Its pad lasts 2:30; 2:00 of talk may become 4:00.",
+                        s -> s.edit(tale("", "2:30", Transition.Way.HARD)),
                         s -> s.edit(tale("", "20:00", Transition.Way.HARD))),
-                fault("stem-and-player", "order.stem-against-player", Severity.LOOK, "Lanterns, Drums", "Drums is played live tonight, and its stem sounds too.",
-                        s -> s.edit(new OrderEdit.SetRoster(Evening.SHOW, List.of("Drums"))).edit(new OrderEdit.TurnStem(Evening.SHOW, LANTERNS, "Drums", true)),
+                fault(
+                        "stem-and-player",
+                        "order.stem-against-player",
+                        Severity.LOOK,
+                        "Lanterns, Drums",
+                        "Drums is played live tonight, and its stem sounds too.",
+                        s -> s.edit(new OrderEdit.SetRoster(Evening.SHOW, List.of("Drums")))
+                                .edit(new OrderEdit.TurnStem(Evening.SHOW, LANTERNS, "Drums", true)),
                         s -> s.edit(new OrderEdit.SetRoster(Evening.SHOW, List.of("Drums")))),
-                fault("hard-between-pads", "order.hard-between-pads", Severity.LOOK, "First evening, Tale", "One pad ends and the next begins at once",
-                        s -> thanks(s.edit(tale("", "20:00", Transition.Way.HARD))), s -> thanks(s.edit(tale("", "20:00", Transition.Way.CROSSFADE)))),
-                fault("nobody-goes", "order.nobody-goes", Severity.STOPS, "First evening, Ebb", "It waits for a press, and no switch begins it.", s -> s.edit(tale("", "", Transition.Way.ON_DEMAND)), s -> s));
+                fault(
+                        "hard-between-pads",
+                        "order.hard-between-pads",
+                        Severity.LOOK,
+                        "First evening, Tale",
+                        "One pad ends and the next begins at once",
+                        s -> thanks(s.edit(tale("", "20:00", Transition.Way.HARD))),
+                        s -> thanks(s.edit(tale("", "20:00", Transition.Way.CROSSFADE)))),
+                fault(
+                        "nobody-goes",
+                        "order.nobody-goes",
+                        Severity.STOPS,
+                        "First evening, Ebb",
+                        "It waits for a press, and no switch begins it.",
+                        s -> s.edit(tale("", "", Transition.Way.ON_DEMAND)),
+                        s -> s));
     }
 
     private static OrderEdit tale(String key, String length, Transition.Way way) {
-        return new OrderEdit.DescribePart(Evening.SHOW, 3, Item.TALK, "Tale", "2:00", "", way, "0:04", key, length, Optional.empty());
+        return new OrderEdit.DescribePart(
+                Evening.SHOW, 3, Item.TALK, "Tale", "2:00", "", way, "0:04", key, length, Optional.empty());
     }
 
     /** An announcement with a pad of its own behind the tale. */
     private static Sketch thanks(Sketch sketch) {
         return sketch.edit(new OrderEdit.AddPart(Evening.SHOW, Item.ANNOUNCEMENT, "Thanks", "1:00"))
-                .edit(new OrderEdit.DescribePart(Evening.SHOW, 6, Item.ANNOUNCEMENT, "Thanks", "1:00", "", Transition.Way.HARD, "", "D", "20:00", Optional.empty()))
+                .edit(new OrderEdit.DescribePart(
+                        Evening.SHOW,
+                        6,
+                        Item.ANNOUNCEMENT,
+                        "Thanks",
+                        "1:00",
+                        "",
+                        Transition.Way.HARD,
+                        "",
+                        "D",
+                        "20:00",
+                        Optional.empty()))
                 .edit(new OrderEdit.MovePart(Evening.SHOW, 6, 4));
     }
 
@@ -115,7 +305,12 @@ public final class ShowFaults {
     }
 
     private static CueEdit withoutLoad(Sketch sketch, SongId song) {
-        return new CueEdit.RemoveCues(song, sketch.songOf(song.text()).cues().stream().filter(cue -> cue.at() instanceof Anchor.Automatic at && at.when() == When.LOAD).map(Cue::number).toList());
+        return new CueEdit.RemoveCues(
+                song,
+                sketch.songOf(song.text()).cues().stream()
+                        .filter(cue -> cue.at() instanceof Anchor.Automatic at && at.when() == When.LOAD)
+                        .map(Cue::number)
+                        .toList());
     }
 
     private static String levels(int strips) {

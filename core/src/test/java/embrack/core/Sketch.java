@@ -69,7 +69,8 @@ public final class Sketch {
     }
 
     public Sketch box(String name, String model) {
-        return edit(new GearEdit.AddDevice(name, Library.find(new ModelId(model)).orElseThrow()));
+        return edit(
+                new GearEdit.AddDevice(name, Library.find(new ModelId(model)).orElseThrow()));
     }
 
     public Sketch app(String name, String model, String host) {
@@ -100,21 +101,30 @@ public final class Sketch {
 
     public Sketch filter(String device, String route, boolean open, String channels, String onto) {
         String[] ends = route.split(" > ");
-        return edit(new WiringEdit.Filter(new DeviceId(device), new Route(new PortId(ends[0]), new PortId(ends[1])), open, Set.of(), channels, onto));
+        return edit(new WiringEdit.Filter(
+                new DeviceId(device),
+                new Route(new PortId(ends[0]), new PortId(ends[1])),
+                open,
+                Set.of(),
+                channels,
+                onto));
     }
 
     /** Steps of switches in the first bank, each as {@code "board 1: device verb:part"}. */
     public Sketch step(String... steps) {
         for (String step : steps) {
             String[] pieces = step.split(":? ", 4);
-            edit(new SwitchEdit.AddStep(new SwitchAt(new DeviceId(pieces[0]), 1, Integer.parseInt(pieces[1])), new Step(new DeviceId(pieces[2]), Action.parse(pieces[3]))));
+            edit(new SwitchEdit.AddStep(
+                    new SwitchAt(new DeviceId(pieces[0]), 1, Integer.parseInt(pieces[1])),
+                    new Step(new DeviceId(pieces[2]), Action.parse(pieces[3]))));
         }
         return this;
     }
 
     /** Steps of another moment: {@code then("board 1", Moment.HOLD, "device verb:part")}. */
     public Sketch then(String at, Moment moment, String... steps) {
-        return edit(new SwitchEdit.AddSteps(at(at), moment, Stream.of(steps).map(Sketch::stepOf).toList()));
+        return edit(new SwitchEdit.AddSteps(
+                at(at), moment, Stream.of(steps).map(Sketch::stepOf).toList()));
     }
 
     public Sketch mode(String at, SwitchMode mode) {
@@ -123,7 +133,8 @@ public final class Sketch {
 
     /** Has a treadle, fader or knob move a level from one value to another. */
     public Sketch move(String box, ControlType type, String device, String part, int from, int to) {
-        return edit(new TravelEdit.AddTarget(new ControlAt(new DeviceId(box), type, 1, 1),
+        return edit(new TravelEdit.AddTarget(
+                new ControlAt(new DeviceId(box), type, 1, 1),
                 new Target(new DeviceId(device), new PartId(part)).withRange(new Range(from, to, Curve.LINEAR))));
     }
 
@@ -156,7 +167,11 @@ public final class Sketch {
     public Sketch cues(String song, String... cues) {
         for (String cue : cues) {
             String[] ends = cue.split(" = ");
-            edit(new CueEdit.AddCue(new SongId(song), ends[0], Stream.of(ends[1].split(", ")).map(Sketch::stepOf).toList(), Optional.empty()));
+            edit(new CueEdit.AddCue(
+                    new SongId(song),
+                    ends[0],
+                    Stream.of(ends[1].split(", ")).map(Sketch::stepOf).toList(),
+                    Optional.empty()));
         }
         return this;
     }

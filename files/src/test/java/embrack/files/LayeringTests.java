@@ -12,10 +12,21 @@ class LayeringTests {
 
     @Test
     void filesUseTheCoreAndTheJsonCsvAndMidiLibrariesOnly() {
-        JavaClasses files = new ClassFileImporter().withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+        JavaClasses files = new ClassFileImporter()
+                .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
                 .importPackages("embrack.files");
         assertThat(files.size()).isGreaterThan(8);
-        classes().should().onlyDependOnClassesThat()
-                .resideInAnyPackage("embrack.files..", "embrack.core..", "tools.jackson..", "org.apache.commons.csv..", "java..", "javax.sound.midi..", "org.jspecify..").check(files);
+        classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage(
+                        "embrack.files..",
+                        "embrack.core..",
+                        "tools.jackson..",
+                        "org.apache.commons.csv..",
+                        "java..",
+                        "javax.sound.midi..",
+                        "org.jspecify..")
+                .check(files);
     }
 }

@@ -19,8 +19,7 @@ final class AddressCard {
     private static final String DARK_ON_LIGHT = "\u001B[30;47m";
     private static final String PLAIN = "\u001B[0m";
 
-    private AddressCard() {
-    }
+    private AddressCard() {}
 
     public static void main(String[] arguments) {
         new PrintStream(System.out, true, StandardCharsets.UTF_8).print(of(arguments[0]));
@@ -48,7 +47,17 @@ final class AddressCard {
 
     private static BitMatrix code(String address) {
         try {
-            return new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, QUIET, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M));
+            return new QRCodeWriter()
+                    .encode(
+                            address,
+                            BarcodeFormat.QR_CODE,
+                            0,
+                            0,
+                            Map.of(
+                                    EncodeHintType.MARGIN,
+                                    QUIET,
+                                    EncodeHintType.ERROR_CORRECTION,
+                                    ErrorCorrectionLevel.M));
         } catch (WriterException e) {
             throw new IllegalArgumentException("this address is too long for a code: " + address, e);
         }

@@ -29,22 +29,38 @@ class DoorController {
     }
 
     @PostMapping("/door")
-    String enter(@RequestParam(name = "words", defaultValue = "") String words, HttpServletRequest request, HttpServletResponse response, Model page) {
+    String enter(
+            @RequestParam(name = "words", defaultValue = "") String words,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model page) {
         String place = request.getRemoteAddr();
         Duration wait = patience.wait(place);
         if (wait.isPositive()) {
             response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
             response.setHeader(HttpHeaders.RETRY_AFTER, String.valueOf(wait.toSeconds() + 1));
-            return knock(page, "Too many wrong tries. Wait %d seconds, then try again.".formatted(wait.toSeconds() + 1));
+            return knock(
+                    page, "Too many wrong tries. Wait %d seconds, then try again.".formatted(wait.toSeconds() + 1));
         }
         if (!passphrase.is(words)) {
             patience.wrong(place);
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return knock(page, "That is not the passphrase. It was printed by ./embrack start --lan on the machine that runs Embrack.");
+            return knock(
+                    page,
+                    "That is not the passphrase. It was printed by ./embrack start --lan on the machine that "
+                            + "runs Embrack.");
         }
         patience.right(place);
-        response.addHeader(HttpHeaders.SET_COOKIE, ResponseCookie.from(Doorkeeper.COOKIE, passphrase.pass()).path("/").maxAge(Passphrase.HOLDS)
-                .httpOnly(true).secure(request.isSecure()).sameSite("Strict").build().toString());
+        response.addHeader(
+                HttpHeaders.SET_COOKIE,
+                ResponseCookie.from(Doorkeeper.COOKIE, passphrase.pass())
+                        .path("/")
+                        .maxAge(Passphrase.HOLDS)
+                        .httpOnly(true)
+                        .secure(request.isSecure())
+                        .sameSite("Strict")
+                        .build()
+                        .toString());
         return "redirect:/";
     }
 

@@ -30,7 +30,8 @@ class Doorkeeper extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         if (!lan.isAt(request.getLocalPort()) || isForAll(request.getRequestURI()) || hasPass(request)) {
             chain.doFilter(request, response);
         } else if (request.getMethod().equals("GET") && request.getHeader("HX-Request") == null) {
@@ -42,11 +43,17 @@ class Doorkeeper extends OncePerRequestFilter {
 
     /** The page at the door and what it is drawn with. */
     private static boolean isForAll(String path) {
-        return path.equals("/door") || path.equals("/embrack.css") || path.startsWith("/fonts/") || path.startsWith("/webjars/bulma/");
+        return path.equals("/door")
+                || path.equals("/embrack.css")
+                || path.startsWith("/fonts/")
+                || path.startsWith("/webjars/bulma/");
     }
 
     private boolean hasPass(HttpServletRequest request) {
         Cookie[] cookies = Optional.ofNullable(request.getCookies()).orElse(new Cookie[0]);
-        return Arrays.stream(cookies).filter(cookie -> cookie.getName().equals(COOKIE)).map(Cookie::getValue).anyMatch(passphrase::holds);
+        return Arrays.stream(cookies)
+                .filter(cookie -> cookie.getName().equals(COOKIE))
+                .map(Cookie::getValue)
+                .anyMatch(passphrase::holds);
     }
 }

@@ -21,7 +21,10 @@ class Lan implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
     private final String keystore;
     private final String keystorePassword;
 
-    Lan(@Value("${embrack.lan.address}") String address, @Value("${embrack.lan.port}") int port, @Value("${embrack.lan.keystore}") String keystore,
+    Lan(
+            @Value("${embrack.lan.address}") String address,
+            @Value("${embrack.lan.port}") int port,
+            @Value("${embrack.lan.keystore}") String keystore,
             @Value("${embrack.lan.keystore-password}") String keystorePassword) {
         this.address = address;
         this.port = port;

@@ -21,8 +21,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Answers only to the names that Embrack was started with, and to this machine's own; a page of any other origin may not
- * ask for anything. Else a page elsewhere could reach this server by giving its own name this machine's address.
+ * Answers only to the names that Embrack was started with, and to this machine's own; a page of any other origin may
+ * not ask for anything. Else a page elsewhere could reach this server by giving its own name this machine's address.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)
@@ -32,12 +32,19 @@ class Names extends OncePerRequestFilter {
 
     private final Set<String> names;
 
-    Names(@Value("${embrack.hosts}") List<String> hosts, @Value("${embrack.lan.name}") String lanName, @Value("${embrack.lan.address}") String lanAddress) {
-        names = Stream.concat(hosts.stream(), Stream.of(lanName, lanAddress)).map(Names::plain).filter(name -> !name.isEmpty()).collect(Collectors.toUnmodifiableSet());
+    Names(
+            @Value("${embrack.hosts}") List<String> hosts,
+            @Value("${embrack.lan.name}") String lanName,
+            @Value("${embrack.lan.address}") String lanAddress) {
+        names = Stream.concat(hosts.stream(), Stream.of(lanName, lanAddress))
+                .map(Names::plain)
+                .filter(name -> !name.isEmpty())
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         String host = Optional.ofNullable(request.getHeader(HttpHeaders.HOST)).orElse("");
         if (!answersTo(nameOf(host))) {
             response.sendError(HttpStatus.MISDIRECTED_REQUEST.value());
@@ -57,7 +64,9 @@ class Names extends OncePerRequestFilter {
         return ALWAYS.contains(plain) || names.contains(plain) || plain.matches("127\\.\\d{1,3}\\.\\d{1,3}\\.\\d{1,3}");
     }
 
-    /** Whether an origin is the one that the request was sent to. Source: RFC 6454, section 6.1, the form of an origin. */
+    /**
+     * Whether an origin is the one that the request was sent to. Source: RFC 6454, section 6.1, the form of an origin.
+     */
     static boolean isOwn(String origin, String scheme, String host) {
         try {
             URI uri = URI.create(origin);

@@ -32,13 +32,15 @@ class Passphrase {
     private final InstantSource clock;
 
     @Autowired
-    Passphrase(@Value("${embrack.lan.passphrase}") String words, @Value("${embrack.lan.keystore-password}") String salt) {
+    Passphrase(
+            @Value("${embrack.lan.passphrase}") String words, @Value("${embrack.lan.keystore-password}") String salt) {
         this(words, salt, InstantSource.system());
     }
 
     Passphrase(String words, String salt, InstantSource clock) {
         this.words = words.strip().getBytes(StandardCharsets.UTF_8);
-        this.key = new SecretKeySpec(("embrack pass\n" + salt + "\n" + words.strip()).getBytes(StandardCharsets.UTF_8), SIGNATURE);
+        this.key = new SecretKeySpec(
+                ("embrack pass\n" + salt + "\n" + words.strip()).getBytes(StandardCharsets.UTF_8), SIGNATURE);
         this.clock = clock;
     }
 
@@ -60,7 +62,9 @@ class Passphrase {
             return false;
         }
         String until = pass.substring(0, dot);
-        boolean signed = MessageDigest.isEqual(signed(until).getBytes(StandardCharsets.US_ASCII), pass.substring(dot + 1).getBytes(StandardCharsets.UTF_8));
+        boolean signed = MessageDigest.isEqual(
+                signed(until).getBytes(StandardCharsets.US_ASCII),
+                pass.substring(dot + 1).getBytes(StandardCharsets.UTF_8));
         return signed && clock.instant().isBefore(Instant.ofEpochSecond(Long.parseLong(until)));
     }
 
@@ -68,7 +72,9 @@ class Passphrase {
         try {
             Mac mac = Mac.getInstance(SIGNATURE);
             mac.init(key);
-            return Base64.getUrlEncoder().withoutPadding().encodeToString(mac.doFinal(text.getBytes(StandardCharsets.US_ASCII)));
+            return Base64.getUrlEncoder()
+                    .withoutPadding()
+                    .encodeToString(mac.doFinal(text.getBytes(StandardCharsets.US_ASCII)));
         } catch (GeneralSecurityException e) {
             throw new IllegalStateException(e);
         }

@@ -27,8 +27,7 @@ final class Patience {
         }
     };
 
-    private record Tries(int wrong, long until) {
-    }
+    private record Tries(int wrong, long until) {}
 
     /**
      * Nobody waits yet.
@@ -59,7 +58,9 @@ final class Patience {
     private void count(String place, int free) {
         int wrong = tries.getOrDefault(place, new Tries(0, 0)).wrong() + 1;
         long seconds = wrong < free ? 0 : Math.min(LONGEST.toSeconds(), 1L << Math.min(20, wrong - free));
-        tries.put(place, new Tries(wrong, nanos.getAsLong() + Duration.ofSeconds(seconds).toNanos()));
+        tries.put(
+                place,
+                new Tries(wrong, nanos.getAsLong() + Duration.ofSeconds(seconds).toNanos()));
     }
 
     /** A right try: that place begins anew. */

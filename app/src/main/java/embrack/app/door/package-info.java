@@ -1,4 +1,7 @@
-/** Who may knock: the names that the server answers to, the pages that may post to it, and tablets of this network behind a passphrase. */
+/**
+ * Who may knock: the names that the server answers to, the pages that may post to it, and tablets of this network
+ * behind a passphrase.
+ */
 @NullMarked
 package embrack.app.door;
 

@@ -23,8 +23,8 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.multipart.MultipartException;
 
 /**
- * Pages for when something is not there, does not answer or goes wrong. Only a lost connection is called one; an error of
- * our own says so and has a number that stands in the log.
+ * Pages for when something is not there, does not answer or goes wrong. Only a lost connection is called one; an error
+ * of our own says so and has a number that stands in the log.
  */
 @ControllerAdvice
 class CalmErrors {
@@ -43,13 +43,21 @@ class CalmErrors {
     @ExceptionHandler(NoSuchModel.class)
     @ResponseStatus(HttpStatus.NOT_FOUND)
     String noSuchModel(Model page) {
-        return calm(page, "There is no such model", "It was deleted, or the address is not right. All models are listed under Models.", false);
+        return calm(
+                page,
+                "There is no such model",
+                "It was deleted, or the address is not right. All models are listed under Models.",
+                false);
     }
 
     @ExceptionHandler(NoSuchRig.class)
     @ResponseStatus(HttpStatus.NOT_FOUND)
     String noSuchRig(Model page) {
-        return calm(page, "There is no such page", "The rig was deleted, or the address is not right. All rigs are on the first page.", false);
+        return calm(
+                page,
+                "There is no such page",
+                "The rig was deleted, or the address is not right. All rigs are on the first page.",
+                false);
     }
 
     /** A part of an address, or a field of a form, that says nothing that there is. */
@@ -60,8 +68,12 @@ class CalmErrors {
             return noSuchRig(page);
         }
         response.setStatus(HttpStatus.BAD_REQUEST.value());
-        return said(response, page, "That was not understood", "\"%s\" is nothing that can stand in the field \"%s\". Nothing was changed."
-                .formatted(shortened(String.valueOf(e.getValue())), e.getName()));
+        return said(
+                response,
+                page,
+                "That was not understood",
+                "\"%s\" is nothing that can stand in the field \"%s\". Nothing was changed."
+                        .formatted(shortened(String.valueOf(e.getValue())), e.getName()));
     }
 
     @ExceptionHandler
@@ -81,9 +93,12 @@ class CalmErrors {
     @ResponseStatus(HttpStatus.CONFLICT)
     String unreadable(UnreadableRevision e, HttpServletRequest request, HttpServletResponse response, Model page) {
         String number = logged(request, e);
-        String words = "Revision %d of this rig cannot be read. Nothing of it is lost: choose an earlier one below, and it becomes the newest. In the log this is number %s."
+        String words = ("Revision %d of this rig cannot be read. Nothing of it is lost: choose an earlier one below, "
+                        + "and it becomes the newest. In the log this is number %s.")
                 .formatted(e.revision(), number);
-        page.addAttribute("rig", e.rig().number()).addAttribute("revision", e.revision()).addAttribute("earlier", rigs.readable(e.rig()));
+        page.addAttribute("rig", e.rig().number())
+                .addAttribute("revision", e.revision())
+                .addAttribute("earlier", rigs.readable(e.rig()));
         said(response, page, "This rig cannot be shown as it is", words);
         return "frame/unreadable";
     }
@@ -96,26 +111,54 @@ class CalmErrors {
         }
         if (e instanceof ErrorResponse answer) {
             response.setStatus(answer.getStatusCode().value());
-            return answer.getStatusCode().isSameCodeAs(HttpStatus.NOT_FOUND) ? noSuchRig(page)
-                    : said(response, page, "That was not understood", "Nothing was changed. Load the page again and repeat.");
+            return answer.getStatusCode().isSameCodeAs(HttpStatus.NOT_FOUND)
+                    ? noSuchRig(page)
+                    : said(
+                            response,
+                            page,
+                            "That was not understood",
+                            "Nothing was changed. Load the page again and repeat.");
         }
         Trouble trouble = Trouble.of(e);
-        response.setStatus((trouble == Trouble.OURS ? HttpStatus.INTERNAL_SERVER_ERROR : HttpStatus.SERVICE_UNAVAILABLE).value());
+        response.setStatus(
+                (trouble == Trouble.OURS ? HttpStatus.INTERNAL_SERVER_ERROR : HttpStatus.SERVICE_UNAVAILABLE).value());
         return switch (trouble) {
             case LOST -> {
-                LOG.warn("{} {}: the database does not answer: {}", request.getMethod(), request.getRequestURI(), e.getMessage());
+                LOG.warn(
+                        "{} {}: the database does not answer: {}",
+                        request.getMethod(),
+                        request.getRequestURI(),
+                        e.getMessage());
                 String words = "Your rigs are safe in it; whether what you did last was kept shows once it answers. "
-                        + "This page looks again every few seconds. If it stays like this, run ./embrack start once more.";
-                response.setHeader(WORDS, "The database does not answer. What you typed is still here; try again in a moment.");
+                        + "This page looks again every few seconds. If it stays like this, run ./embrack start "
+                        + "once more.";
+                response.setHeader(
+                        WORDS, "The database does not answer. What you typed is still here; try again in a moment.");
                 yield calm(page, "The database does not answer", words, true);
             }
             case BUSY -> {
-                LOG.warn("{} {}: no connection to the database was free in time", request.getMethod(), request.getRequestURI());
-                response.setHeader(WORDS, "Embrack has much to do just now, and nothing was changed. What you typed is still here; try again in a moment.");
-                yield calm(page, "Embrack has much to do just now", "Nothing was changed. This page looks again every few seconds.", true);
+                LOG.warn(
+                        "{} {}: no connection to the database was free in time",
+                        request.getMethod(),
+                        request.getRequestURI());
+                response.setHeader(
+                        WORDS,
+                        "Embrack has much to do just now, and nothing was changed. What you typed is still "
+                                + "here; try again in a moment.");
+                yield calm(
+                        page,
+                        "Embrack has much to do just now",
+                        "Nothing was changed. This page looks again every few seconds.",
+                        true);
             }
-            case OURS -> said(response, page, "That did not work",
-                    "This is a fault of Embrack, and nothing was changed. It stands in the log as number %s; go back and try another way.".formatted(logged(request, e)));
+            case OURS ->
+                said(
+                        response,
+                        page,
+                        "That did not work",
+                        ("This is a fault of Embrack, and nothing was changed. It stands in the log as number "
+                                        + "%s; go back and try another way.")
+                                .formatted(logged(request, e)));
         };
     }
 

@@ -31,16 +31,19 @@ class ChangesController {
 
     /** As many pages of one rig, and as many in all, as are told. */
     static final int MOST_OF_A_RIG = 256;
+
     static final int MOST = 1_024;
 
     /** A page asks again after this long; in milliseconds. */
     private static final long OPEN_FOR = 10 * 60 * 1000L;
 
-    private static final String TOO_MANY = "Too many pages listen already; this one shows changes when it is loaded again.";
+    private static final String TOO_MANY =
+            "Too many pages listen already; this one shows changes when it is loaded again.";
 
     private final RigStore rigs;
     private final Map<RigId, List<SseEmitter>> listening = new HashMap<>();
-    private final ExecutorService teller = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("changes").factory());
+    private final ExecutorService teller = Executors.newSingleThreadExecutor(
+            Thread.ofPlatform().daemon().name("changes").factory());
     private int pages;
 
     ChangesController(RigStore rigs) {
@@ -52,7 +55,10 @@ class ChangesController {
         rigs.newestRevision(id);
         var page = new SseEmitter(OPEN_FOR);
         if (!add(id, page)) {
-            return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).header("Retry-After", "60").contentType(MediaType.TEXT_PLAIN).body(TOO_MANY);
+            return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                    .header("Retry-After", "60")
+                    .contentType(MediaType.TEXT_PLAIN)
+                    .body(TOO_MANY);
         }
         Runnable gone = () -> remove(id, page);
         page.onCompletion(gone);

@@ -25,8 +25,8 @@ import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.util.ContentCachingResponseWrapper;
 
 /**
- * Remembers pages that are made of a plan alone, by rig, revision and address: many readers of one page cost hardly more
- * than a file. What differs from reader to reader is the token of the forms, which is put in anew each time.
+ * Remembers pages that are made of a plan alone, by rig, revision and address: many readers of one page cost hardly
+ * more than a file. What differs from reader to reader is the token of the forms, which is put in anew each time.
  */
 final class DrawnPages extends OncePerRequestFilter implements HandlerInterceptor {
 
@@ -42,8 +42,7 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
         this.rigs = rigs;
     }
 
-    private record Key(RigId rig, int revision, String address, String ground, boolean partial) {
-    }
+    private record Key(RigId rig, int revision, String address, String ground, boolean partial) {}
 
     /** A page, cut where the token stands. */
     private record Page(String type, List<byte[]> pieces, PackedPieces packed) {
@@ -62,7 +61,8 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         Optional<Key> key = key(request);
         if (key.isEmpty()) {
             chain.doFilter(request, response);
@@ -77,7 +77,10 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
         var drawn = new ContentCachingResponseWrapper(response);
         chain.doFilter(request, drawn);
         byte[] body = drawn.getContentAsByteArray();
-        boolean isWhole = !request.isAsyncStarted() && drawn.getStatus() == HttpServletResponse.SC_OK && body.length > 0 && body.length < LARGEST;
+        boolean isWhole = !request.isAsyncStarted()
+                && drawn.getStatus() == HttpServletResponse.SC_OK
+                && body.length > 0
+                && body.length < LARGEST;
         if (isWhole && request.getAttribute(DRAWN) != null && drawn.getContentType() != null) {
             List<byte[]> pieces = cut(body, token);
             var page = new Page(drawn.getContentType(), pieces, PackedPieces.of(pieces));
@@ -88,14 +91,22 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
 
     private Optional<Key> key(HttpServletRequest request) {
         Matcher path = OF_A_RIG.matcher(request.getRequestURI());
-        if (!request.getMethod().equals("GET") || request.getAttribute("said") != null || request.getAttribute(CsrfToken.class.getName()) == null || !path.matches()
+        if (!request.getMethod().equals("GET")
+                || request.getAttribute("said") != null
+                || request.getAttribute(CsrfToken.class.getName()) == null
+                || !path.matches()
                 || request.getRequestURI().endsWith("/changes")) {
             return Optional.empty();
         }
         try {
             RigId rig = RigId.of(path.group(1));
             String address = request.getRequestURI() + "?" + request.getQueryString();
-            return Optional.of(new Key(rig, rigs.newestRevision(rig), address, String.valueOf(request.getAttribute("ground")), request.getHeader("HX-Request") != null));
+            return Optional.of(new Key(
+                    rig,
+                    rigs.newestRevision(rig),
+                    address,
+                    String.valueOf(request.getAttribute("ground")),
+                    request.getHeader("HX-Request") != null));
         } catch (NoSuchRig | DataAccessException | IllegalArgumentException e) {
             return Optional.empty(); // the page itself says what is the matter
         }
@@ -125,17 +136,21 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
         return -1;
     }
 
-    private static void send(Page page, byte[] token, HttpServletRequest request, HttpServletResponse response) throws IOException {
+    private static void send(Page page, byte[] token, HttpServletRequest request, HttpServletResponse response)
+            throws IOException {
         response.setContentType(page.type());
         response.addHeader(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING);
-        if (String.valueOf(request.getHeader(HttpHeaders.ACCEPT_ENCODING)).matches("(?s).*\\bgzip\\b(?!\\s*;\\s*q=0(\\.0*)?\\s*(,|$)).*")) {
+        if (String.valueOf(request.getHeader(HttpHeaders.ACCEPT_ENCODING))
+                .matches("(?s).*\\bgzip\\b(?!\\s*;\\s*q=0(\\.0*)?\\s*(,|$)).*")) {
             byte[] packed = page.packed().with(token);
             response.setHeader(HttpHeaders.CONTENT_ENCODING, "gzip");
             response.setContentLength(packed.length);
             response.getOutputStream().write(packed);
             return;
         }
-        response.setContentLengthLong(page.pieces().stream().mapToLong(piece -> piece.length).sum() + (page.pieces().size() - 1L) * token.length);
+        response.setContentLengthLong(
+                page.pieces().stream().mapToLong(piece -> piece.length).sum()
+                        + (page.pieces().size() - 1L) * token.length);
         var out = response.getOutputStream();
         for (int i = 0; i < page.pieces().size(); i++) {
             if (i > 0) {

@@ -1,6 +1,7 @@
 package embrack.app.frame;
 
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.web.error.ErrorAttributeOptions;
@@ -16,8 +17,8 @@ class FaultAttributes extends DefaultErrorAttributes {
     private static final Logger LOG = LoggerFactory.getLogger(FaultAttributes.class);
 
     @Override
-    public Map<String, Object> getErrorAttributes(WebRequest request, ErrorAttributeOptions options) {
-        Map<String, Object> attributes = super.getErrorAttributes(request, options);
+    public Map<String, @Nullable Object> getErrorAttributes(WebRequest request, ErrorAttributeOptions options) {
+        Map<String, @Nullable Object> attributes = super.getErrorAttributes(request, options);
         if (Integer.valueOf(HttpStatus.INTERNAL_SERVER_ERROR.value()).equals(attributes.get("status"))) {
             String number = FaultNumber.next();
             LOG.error("fault {}: {}", number, attributes.get("path"), getError(request));

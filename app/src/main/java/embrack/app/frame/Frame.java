@@ -21,29 +21,56 @@ import java.util.stream.Stream;
  * @param rooms the rail
  * @param health marks of what the checks found; a tick when nothing
  */
-public record Frame(long rig, int revision, String path, String here, String rigName, List<Door> rooms, List<Mark> health,
-        Optional<String> undo, Optional<String> redo) {
+public record Frame(
+        long rig,
+        int revision,
+        String path,
+        String here,
+        String rigName,
+        List<Door> rooms,
+        List<Mark> health,
+        Optional<String> undo,
+        Optional<String> redo) {
 
     /** A room in the rail, with a live figure. */
-    public record Door(String words, String figure, String href, boolean isHere) {
-    }
+    public record Door(String words, String figure, String href, boolean isHere) {}
 
     /** The frame of a page. */
     public static Frame of(StoredRig stored, Report report, Room here, String herePath) {
         String path = "/rigs/" + stored.id();
         List<Door> doors = Stream.of(Room.values())
-                .map(room -> new Door(room.words(), figure(room, report), path + "/" + room.path(), room == here)).toList();
-        return new Frame(stored.id().number(), stored.revision(), path, path + herePath, stored.plan().rig().name().text(), doors, health(report), stored.undo(), stored.redo());
+                .map(room -> new Door(room.words(), figure(room, report), path + "/" + room.path(), room == here))
+                .toList();
+        return new Frame(
+                stored.id().number(),
+                stored.revision(),
+                path,
+                path + herePath,
+                stored.plan().rig().name().text(),
+                doors,
+                health(report),
+                stored.undo(),
+                stored.redo());
     }
 
     private static String figure(Room room, Report report) {
         Plan plan = report.plan();
         return switch (room) {
-            case GEAR -> plan.rig().devices().size() == 1 ? "1 box" : plan.rig().devices().size() + " boxes";
+            case GEAR ->
+                plan.rig().devices().size() == 1
+                        ? "1 box"
+                        : plan.rig().devices().size() + " boxes";
             case WIRING -> Words.count(plan.rig().links().size(), "link");
             case SWITCHES -> "%d in use".formatted(plan.switches().assignments().size());
-            case SONGS -> plan.book().songs().isEmpty() ? "none yet" : String.valueOf(plan.book().songs().size());
-            case ORDER -> plan.book().tonight().map(show -> Running.of(plan.book(), show).words()).orElse("none yet");
+            case SONGS ->
+                plan.book().songs().isEmpty()
+                        ? "none yet"
+                        : String.valueOf(plan.book().songs().size());
+            case ORDER ->
+                plan.book()
+                        .tonight()
+                        .map(show -> Running.of(plan.book(), show).words())
+                        .orElse("none yet");
             case PREFLIGHT -> preflight(report);
         };
     }
@@ -73,7 +100,10 @@ public record Frame(long rig, int revision, String path, String here, String rig
             marks.add(Mark.of(Severity.NOTE, Words.count(notes, "note")));
         }
         if (marks.isEmpty()) {
-            marks.add(report.proofs().isEmpty() ? Mark.of(Severity.NOTE, "nothing to prove yet") : new Mark("tick", "exact", "all proven"));
+            marks.add(
+                    report.proofs().isEmpty()
+                            ? Mark.of(Severity.NOTE, "nothing to prove yet")
+                            : new Mark("tick", "exact", "all proven"));
         }
         return marks;
     }

@@ -28,8 +28,14 @@ class GroundFilter extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         Cookie[] cookies = Optional.ofNullable(request.getCookies()).orElse(new Cookie[0]);
-        request.setAttribute("ground", Arrays.stream(cookies).filter(c -> c.getName().equals("ground"))
-                .map(Cookie::getValue).filter(GROUNDS::contains).findFirst().orElse("system"));
+        request.setAttribute(
+                "ground",
+                Arrays.stream(cookies)
+                        .filter(c -> c.getName().equals("ground"))
+                        .map(Cookie::getValue)
+                        .filter(GROUNDS::contains)
+                        .findFirst()
+                        .orElse("system"));
         chain.doFilter(request, response);
     }
 

@@ -15,9 +15,9 @@ import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
- * Gives each route that edits the {@link Hand} of its request: who is signed in; the revision that the page showed, from
- * the field "seen" or the header {@value #SEEN}; the mark of the sending, from the header {@value #ONCE}, as in the draft
- * "The Idempotency-Key HTTP Header Field" of the IETF.
+ * Gives each route that edits the {@link Hand} of its request: who is signed in; the revision that the page showed,
+ * from the field "seen" or the header {@value #SEEN}; the mark of the sending, from the header {@value #ONCE}, as in
+ * the draft "The Idempotency-Key HTTP Header Field" of the IETF.
  */
 @Component
 class HandArgument implements HandlerMethodArgumentResolver, WebMvcConfigurer {
@@ -36,15 +36,27 @@ class HandArgument implements HandlerMethodArgumentResolver, WebMvcConfigurer {
     }
 
     @Override
-    public Object resolveArgument(MethodParameter parameter, @Nullable ModelAndViewContainer container, NativeWebRequest request,
+    public Object resolveArgument(
+            MethodParameter parameter,
+            @Nullable ModelAndViewContainer container,
+            NativeWebRequest request,
             @Nullable WebDataBinderFactory binders) {
         return of((HttpServletRequest) request.getNativeRequest());
     }
 
     static Hand of(HttpServletRequest request) {
-        Optional<Integer> seen = Optional.ofNullable(request.getParameter("seen")).or(() -> Optional.ofNullable(request.getHeader(SEEN)))
-                .filter(text -> text.matches("\\d{1,9}")).map(Integer::valueOf);
-        Optional<String> once = Optional.ofNullable(request.getHeader(ONCE)).map(String::strip).filter(mark -> mark.matches("[!-~]{1,%d}".formatted(Hand.MAX_ONCE)));
-        return new Hand(Optional.ofNullable(request.getUserPrincipal()).map(Principal::getName).orElse(Hand.SOMEBODY), seen, once);
+        Optional<Integer> seen = Optional.ofNullable(request.getParameter("seen"))
+                .or(() -> Optional.ofNullable(request.getHeader(SEEN)))
+                .filter(text -> text.matches("\\d{1,9}"))
+                .map(Integer::valueOf);
+        Optional<String> once = Optional.ofNullable(request.getHeader(ONCE))
+                .map(String::strip)
+                .filter(mark -> mark.matches("[!-~]{1,%d}".formatted(Hand.MAX_ONCE)));
+        return new Hand(
+                Optional.ofNullable(request.getUserPrincipal())
+                        .map(Principal::getName)
+                        .orElse(Hand.SOMEBODY),
+                seen,
+                once);
     }
 }

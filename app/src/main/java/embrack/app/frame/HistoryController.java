@@ -27,12 +27,20 @@ class HistoryController {
     }
 
     @PostMapping("/undo")
-    String undo(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String back, HttpServletResponse response) {
+    String undo(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String back,
+            HttpServletResponse response) {
         return done(id, back, rigs.undo(id, hand).map("Taken back: %s."::formatted), response);
     }
 
     @PostMapping("/redo")
-    String redo(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String back, HttpServletResponse response) {
+    String redo(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String back,
+            HttpServletResponse response) {
         return done(id, back, rigs.redo(id, hand).map("Made again: %s."::formatted), response);
     }
 
@@ -45,7 +53,9 @@ class HistoryController {
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response) {
         Said.to(response, refused.words());
-        return WayBack.to(RigId.of(Refusals.pathVariable(request, "id")), Objects.requireNonNullElse(request.getParameter("back"), ""));
+        return WayBack.to(
+                RigId.of(Refusals.pathVariable(request, "id")),
+                Objects.requireNonNullElse(request.getParameter("back"), ""));
     }
 
     private static String done(RigId id, String back, Optional<String> words, HttpServletResponse response) {

@@ -8,8 +8,8 @@ import java.util.zip.Deflater;
 /**
  * A document in pieces, packed once, that is put together with something between them without being packed again.
  *
- * <p>Source: GZIP file format (RFC 1952) and DEFLATE (RFC 1951). Each piece ends with a full flush, so that it begins and
- * ends on a byte and refers to nothing before it; what stands between two is a stored block.
+ * <p>Source: GZIP file format (RFC 1952) and DEFLATE (RFC 1951). Each piece ends with a full flush, so that it begins
+ * and ends on a byte and refers to nothing before it; what stands between two is a stored block.
  */
 final class PackedPieces {
 
@@ -42,7 +42,8 @@ final class PackedPieces {
      */
     byte[] with(byte[] between) {
         if (between.length > LONGEST_STORED) {
-            throw new IllegalArgumentException("at most %d bytes stand between two pieces, was %d".formatted(LONGEST_STORED, between.length));
+            throw new IllegalArgumentException(
+                    "at most %d bytes stand between two pieces, was %d".formatted(LONGEST_STORED, between.length));
         }
         var out = new ByteArrayOutputStream((int) weight() + packed.size() * between.length);
         var sum = new CRC32();

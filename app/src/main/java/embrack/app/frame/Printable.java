@@ -35,7 +35,8 @@ class Printable implements HandlerInterceptor, WebMvcConfigurer {
         for (Map.Entry<String, String[]> field : request.getParameterMap().entrySet()) {
             for (String typed : field.getValue()) {
                 Prose.controlCharacter(typed).ifPresent(c -> {
-                    throw new Refused(field.getKey(), "Leave out control characters; here stands one of code %d.".formatted(c));
+                    throw new Refused(
+                            field.getKey(), "Leave out control characters; here stands one of code %d.".formatted(c));
                 });
             }
         }

@@ -11,8 +11,7 @@ import org.springframework.web.servlet.HandlerMapping;
 /** Turns a refused edit into the same page again, with what was typed and the reason at its field. */
 public final class Refusals {
 
-    private Refusals() {
-    }
+    private Refusals() {}
 
     /** Marks the response as refused and gives back what was typed. The address in the browser stays as it is. */
     public static Echo answer(Refused refused, HttpServletRequest request, HttpServletResponse response) {
@@ -25,7 +24,8 @@ public final class Refusals {
      * As {@link #answer}, when the page no longer has the form, because somebody took away what it was about: the whole
      * page is shown anew, with the reason at its top.
      */
-    public static Echo answerWithoutForm(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+    public static Echo answerWithoutForm(
+            Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         response.setHeader("HX-Retarget", "#page");
         response.setHeader("HX-Reselect", "#page");
         page.addAttribute("notice", refused.words());
@@ -35,6 +35,8 @@ public final class Refusals {
     /** A variable of the path that the request was sent to; empty when the path has none of that name. */
     public static String pathVariable(HttpServletRequest request, String name) {
         return request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE) instanceof Map<?, ?> variables
-                && variables.get(name) instanceof String value ? value : "";
+                        && variables.get(name) instanceof String value
+                ? value
+                : "";
     }
 }

@@ -4,7 +4,12 @@ import java.util.Locale;
 
 /** The rooms that exist, in the order of the work. */
 public enum Room {
-    GEAR("Gear"), WIRING("Wiring"), SWITCHES("Switches"), SONGS("Songs"), ORDER("Order"), PREFLIGHT("Preflight");
+    GEAR("Gear"),
+    WIRING("Wiring"),
+    SWITCHES("Switches"),
+    SONGS("Songs"),
+    ORDER("Order"),
+    PREFLIGHT("Preflight");
 
     private final String words;
 

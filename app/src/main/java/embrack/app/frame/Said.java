@@ -19,8 +19,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * What is said on the next page of the same browser, once: what was taken back, or why nothing was. It travels in a cookie,
- * since the server keeps no sessions.
+ * What is said on the next page of the same browser, once: what was taken back, or why nothing was. It travels in a
+ * cookie, since the server keeps no sessions.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 31)
@@ -33,11 +33,16 @@ public class Said extends OncePerRequestFilter {
     /** Has the next page say these words. */
     public static void to(HttpServletResponse response, String words) {
         String said = words.length() <= MAX_LENGTH ? words : words.substring(0, MAX_LENGTH);
-        response.addHeader(HttpHeaders.SET_COOKIE, cookie(Base64.getUrlEncoder().withoutPadding().encodeToString(said.getBytes(StandardCharsets.UTF_8)), KEPT));
+        response.addHeader(
+                HttpHeaders.SET_COOKIE,
+                cookie(
+                        Base64.getUrlEncoder().withoutPadding().encodeToString(said.getBytes(StandardCharsets.UTF_8)),
+                        KEPT));
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         if (request.getMethod().equals("GET") && isPage(request)) {
             words(request).ifPresent(words -> {
                 request.setAttribute("said", words);
@@ -49,12 +54,18 @@ public class Said extends OncePerRequestFilter {
 
     /** Whether a whole page is asked for, not a style sheet or a stream. */
     private static boolean isPage(HttpServletRequest request) {
-        return String.valueOf(request.getHeader(HttpHeaders.ACCEPT)).contains("text/html") || request.getHeader("HX-Request") != null;
+        return String.valueOf(request.getHeader(HttpHeaders.ACCEPT)).contains("text/html")
+                || request.getHeader("HX-Request") != null;
     }
 
     private static Optional<String> words(HttpServletRequest request) {
         Cookie[] cookies = Optional.ofNullable(request.getCookies()).orElse(new Cookie[0]);
-        return Arrays.stream(cookies).filter(c -> c.getName().equals(COOKIE)).map(Cookie::getValue).filter(value -> !value.isEmpty()).findFirst().flatMap(Said::decoded);
+        return Arrays.stream(cookies)
+                .filter(c -> c.getName().equals(COOKIE))
+                .map(Cookie::getValue)
+                .filter(value -> !value.isEmpty())
+                .findFirst()
+                .flatMap(Said::decoded);
     }
 
     private static Optional<String> decoded(String value) {
@@ -66,6 +77,12 @@ public class Said extends OncePerRequestFilter {
     }
 
     private static String cookie(String value, Duration age) {
-        return ResponseCookie.from(COOKIE, value).path("/").maxAge(age).httpOnly(true).sameSite("Strict").build().toString();
+        return ResponseCookie.from(COOKIE, value)
+                .path("/")
+                .maxAge(age)
+                .httpOnly(true)
+                .sameSite("Strict")
+                .build()
+                .toString();
     }
 }

@@ -12,9 +12,9 @@ import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /**
- * Embrack asks nobody on this machine to sign in; who may knock from elsewhere is said in {@code embrack.app.door}. Forms
- * carry a token, so that other pages open in the same browser cannot edit a rig; the token is in a cookie, so that a page
- * outlives a restart of the server.
+ * Embrack asks nobody on this machine to sign in; who may knock from elsewhere is said in {@code embrack.app.door}.
+ * Forms carry a token, so that other pages open in the same browser cannot edit a rig; the token is in a cookie, so
+ * that a page outlives a restart of the server.
  */
 @Configuration
 class SecurityRules {

@@ -23,11 +23,16 @@ class UploadLimit extends OncePerRequestFilter {
     /** The most that a form of texts may send, in bytes. */
     static final long MAX_TEXT = 1L << 20;
 
-    static final String WORDS = "Nothing was read or changed. A MIDI file has at most 16 MB, a plan or a model 8 MB, a CSV file 4 MB, a text 1 MB.";
+    static final String WORDS =
+            "Nothing was read or changed. A MIDI file has at most 16 MB, a plan or a model 8 MB, a CSV file "
+                    + "4 MB, a text 1 MB.";
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
-        long most = String.valueOf(request.getContentType()).startsWith(MediaType.MULTIPART_FORM_DATA_VALUE) ? MAX_SENT : MAX_TEXT;
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        long most = String.valueOf(request.getContentType()).startsWith(MediaType.MULTIPART_FORM_DATA_VALUE)
+                ? MAX_SENT
+                : MAX_TEXT;
         if (request.getContentLengthLong() > most) {
             response.setHeader(CalmErrors.WORDS, WORDS);
             response.sendError(HttpStatus.CONTENT_TOO_LARGE.value());

@@ -59,8 +59,14 @@ public class Uploads {
             throw new Refused(field, "Choose %s first.".formatted(sort.words()));
         }
         if (file.getSize() > sort.maxBytes()) {
-            throw new Refused(field, String.format(Locale.ROOT, "This file has %.1f MB; %s has at most %d MB.",
-                    Math.ceil(file.getSize() / 104_857.6) / 10, sort.words(), sort.maxBytes() >> 20));
+            throw new Refused(
+                    field,
+                    String.format(
+                            Locale.ROOT,
+                            "This file has %.1f MB; %s has at most %d MB.",
+                            Math.ceil(file.getSize() / 104_857.6) / 10,
+                            sort.words(),
+                            sort.maxBytes() >> 20));
         }
         boolean mine = false;
         try {

@@ -52,13 +52,18 @@ class GearController {
     @GetMapping("/{device}")
     String box(@PathVariable RigId id, @PathVariable String device, Model page) {
         StoredRig stored = rigs.load(id);
-        return stored.plan().rig().devices().stream().noneMatch(d -> d.id().text().equals(device))
+        return stored.plan().rig().devices().stream()
+                        .noneMatch(d -> d.id().text().equals(device))
                 ? "redirect:/rigs/%s/gear".formatted(id)
                 : show(id, Optional.of(new DeviceId(device)), Echo.NONE, page);
     }
 
     @PostMapping
-    String add(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String model) {
+    String add(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String model) {
         Edited edited = rigs.edit(id, hand, new GearEdit.AddDevice(name, chosen(model)));
         return toBox(id, edited.plan().rig().devices().getLast().id());
     }
@@ -70,20 +75,32 @@ class GearController {
     }
 
     @PostMapping("/{device}/name")
-    String rename(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String name) {
+    String rename(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String name) {
         rigs.edit(id, hand, new GearEdit.RenameDevice(device, name));
         return toBox(id, device);
     }
 
     @PostMapping("/{device}/model")
-    String swap(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String model) {
+    String swap(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String model) {
         rigs.edit(id, hand, new GearEdit.SwapHardware(device, chosen(model)));
         return toBox(id, device);
     }
 
     /** The rig takes the description that the models have of this box. */
     @PostMapping("/{device}/describe-anew")
-    String describeAnew(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String model) {
+    String describeAnew(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String model) {
         rigs.edit(id, hand, new GearEdit.DescribeAnew(device, chosen(model)));
         return toBox(id, device);
     }
@@ -92,25 +109,38 @@ class GearController {
     @PostMapping("/{device}/keep-model")
     String keepModel(@PathVariable RigId id, @PathVariable DeviceId device) {
         embrack.core.gear.Model own = rigs.load(id).plan().rig().model(device);
-        return "redirect:/models/%s?rig=%s".formatted(models.createNumbered(own, "Kept from a rig").id(), id);
+        return "redirect:/models/%s?rig=%s"
+                .formatted(models.createNumbered(own, "Kept from a rig").id(), id);
     }
 
     @PostMapping("/{device}/settings/{setting}")
-    String set(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable SettingId setting,
+    String set(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @PathVariable SettingId setting,
             @RequestParam(defaultValue = "") String value) {
         rigs.edit(id, hand, new GearEdit.ChangeSetting(device, setting, value));
         return toBox(id, device);
     }
 
     @PostMapping("/{device}/parts/{part}")
-    String label(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable PartId part,
+    String label(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @PathVariable PartId part,
             @RequestParam(defaultValue = "") String name) {
         rigs.edit(id, hand, new GearEdit.LabelPart(device, part, name));
         return toBox(id, device);
     }
 
     @PostMapping("/{device}/remove")
-    String remove(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "false") boolean withSteps) {
+    String remove(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "false") boolean withSteps) {
         rigs.edit(id, hand, new GearEdit.RemoveDevice(device, withSteps));
         return "redirect:/rigs/%s/gear".formatted(id);
     }
@@ -118,7 +148,9 @@ class GearController {
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
-        Optional<DeviceId> device = Optional.of(Refusals.pathVariable(request, "device")).filter(d -> !d.isEmpty()).map(DeviceId::new);
+        Optional<DeviceId> device = Optional.of(Refusals.pathVariable(request, "device"))
+                .filter(d -> !d.isEmpty())
+                .map(DeviceId::new);
         Echo echo = hasForm(rigs.load(id).plan().rig(), device, request)
                 ? Refusals.answer(refused, request, response)
                 : Refusals.answerWithoutForm(refused, request, response, page);
@@ -129,14 +161,27 @@ class GearController {
     private static boolean hasForm(Rig rig, Optional<DeviceId> device, HttpServletRequest request) {
         String setting = Refusals.pathVariable(request, "setting");
         String part = Refusals.pathVariable(request, "part");
-        return device.isEmpty() || rig.find(device.get()).isPresent()
-                && (setting.isEmpty() || rig.model(device.get()).setting(new SettingId(setting)).isPresent())
-                && (part.isEmpty() || rig.model(device.get()).part(new PartId(part)).isPresent());
+        return device.isEmpty()
+                || rig.find(device.get()).isPresent()
+                        && (setting.isEmpty()
+                                || rig.model(device.get())
+                                        .setting(new SettingId(setting))
+                                        .isPresent())
+                        && (part.isEmpty()
+                                || rig.model(device.get())
+                                        .part(new PartId(part))
+                                        .isPresent());
     }
 
     private String show(RigId id, Optional<DeviceId> selected, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
-        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.GEAR, "/gear" + selected.map(d -> "/" + d).orElse("")))
+        page.addAttribute(
+                        "frame",
+                        Frame.of(
+                                stored,
+                                reports.of(stored),
+                                Room.GEAR,
+                                "/gear" + selected.map(d -> "/" + d).orElse("")))
                 .addAttribute("gear", GearPage.of(stored.plan(), models.all(), selected))
                 .addAttribute("echo", echo);
         return "gear/gear";

@@ -26,16 +26,13 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
     private static final int MANY_PARTS = 24;
 
     /** A box in the list. */
-    record Card(String id, String name, String model, String facts, boolean isSelected) {
-    }
+    record Card(String id, String name, String model, String facts, boolean isSelected) {}
 
     /** Models of a kind to choose from. */
-    record ModelGroup(String kind, List<ModelChoice> models) {
-    }
+    record ModelGroup(String kind, List<ModelChoice> models) {}
 
     /** A model to choose. */
-    record ModelChoice(String id, String name, boolean isCurrent) {
-    }
+    record ModelChoice(String id, String name, boolean isCurrent) {}
 
     /**
      * The selected box with all that can be changed about it.
@@ -45,59 +42,115 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
      * @param isKnown whether its model is among the models
      * @param isOther whether the rig describes that model in another way
      */
-    record Detail(String id, String name, String model, String modelId, String facts, String goesWithIt, String noun, boolean isKnown, boolean isOther,
-            List<SettingField> settings, List<SettingField> inMemory, List<Family> families, List<ModelChoice> hardware) {
-    }
+    record Detail(
+            String id,
+            String name,
+            String model,
+            String modelId,
+            String facts,
+            String goesWithIt,
+            String noun,
+            boolean isKnown,
+            boolean isOther,
+            List<SettingField> settings,
+            List<SettingField> inMemory,
+            List<Family> families,
+            List<ModelChoice> hardware) {}
 
     /** A setting, as the box shows it; {@code choices} empty when it shows numbers. */
-    record SettingField(String id, String name, String value, String range, List<String> choices) {
-    }
+    record SettingField(String id, String name, String value, String range, List<String> choices) {}
 
     /** Parts that belong together. */
-    record Family(String words, boolean isOpen, List<PartField> parts) {
-    }
+    record Family(String words, boolean isOpen, List<PartField> parts) {}
 
     /** A part with its tape. */
-    record PartField(String id, String printed, String label) {
-    }
+    record PartField(String id, String printed, String label) {}
 
     static GearPage of(Plan plan, List<Model> models, Optional<DeviceId> selected) {
         Rig rig = plan.rig();
-        return new GearPage(rig.name().text(),
-                rig.devices().stream().map(d -> new Card(d.id().text(), d.name().text(), rig.model(d.id()).name().text(),
-                        Facts.line(rig.model(d.id())), selected.filter(d.id()::equals).isPresent())).toList(),
+        return new GearPage(
+                rig.name().text(),
+                rig.devices().stream()
+                        .map(d -> new Card(
+                                d.id().text(),
+                                d.name().text(),
+                                rig.model(d.id()).name().text(),
+                                Facts.line(rig.model(d.id())),
+                                selected.filter(d.id()::equals).isPresent()))
+                        .toList(),
                 selected.flatMap(rig::find).map(device -> detail(plan, models, device)),
-                Stream.of(Kind.values()).map(kind -> new ModelGroup(kind.words(), models.stream().filter(m -> m.kind() == kind).map(m -> choice(m, false)).toList()))
-                        .filter(group -> !group.models.isEmpty()).toList());
+                Stream.of(Kind.values())
+                        .map(kind -> new ModelGroup(
+                                kind.words(),
+                                models.stream()
+                                        .filter(m -> m.kind() == kind)
+                                        .map(m -> choice(m, false))
+                                        .toList()))
+                        .filter(group -> !group.models.isEmpty())
+                        .toList());
     }
 
     private static Detail detail(Plan plan, List<Model> models, Device device) {
         Rig rig = plan.rig();
         Model model = rig.model(device.id());
-        Optional<Model> known = models.stream().filter(m -> m.id().equals(model.id())).findFirst();
-        return new Detail(device.id().text(), device.name().text(), model.name().text(), model.id().text(), Facts.line(model), GearEdit.RemoveDevice.goesWith(plan, device.id()),
-                model.kind() == Kind.MIXER ? "strip" : "part", known.isPresent(), known.filter(m -> !m.equals(model)).isPresent(),
-                settings(rig, device, Scope.BOX), settings(rig, device, Scope.MEMORY), families(model, device),
-                models.stream().filter(m -> m.kind() == model.kind()).map(m -> choice(m, m.id().equals(model.id()))).toList());
+        Optional<Model> known =
+                models.stream().filter(m -> m.id().equals(model.id())).findFirst();
+        return new Detail(
+                device.id().text(),
+                device.name().text(),
+                model.name().text(),
+                model.id().text(),
+                Facts.line(model),
+                GearEdit.RemoveDevice.goesWith(plan, device.id()),
+                model.kind() == Kind.MIXER ? "strip" : "part",
+                known.isPresent(),
+                known.filter(m -> !m.equals(model)).isPresent(),
+                settings(rig, device, Scope.BOX),
+                settings(rig, device, Scope.MEMORY),
+                families(model, device),
+                models.stream()
+                        .filter(m -> m.kind() == model.kind())
+                        .map(m -> choice(m, m.id().equals(model.id())))
+                        .toList());
     }
 
     private static List<SettingField> settings(Rig rig, Device device, Scope scope) {
-        return rig.model(device.id()).settings().stream().filter(s -> s.scope() == scope).map(s -> field(rig, device, s)).toList();
+        return rig.model(device.id()).settings().stream()
+                .filter(s -> s.scope() == scope)
+                .map(s -> field(rig, device, s))
+                .toList();
     }
 
     private static SettingField field(Rig rig, Device device, Setting setting) {
-        return new SettingField(setting.id().text(), setting.name().text(), setting.shown(rig.setting(device.id(), setting.id()).orElseThrow()),
-                setting.range(), setting.choices().stream().map(TapeLabel::text).toList());
+        return new SettingField(
+                setting.id().text(),
+                setting.name().text(),
+                setting.shown(rig.setting(device.id(), setting.id()).orElseThrow()),
+                setting.range(),
+                setting.choices().stream().map(TapeLabel::text).toList());
     }
 
     private static List<Family> families(Model model, Device device) {
         Map<String, List<Part>> byFamily = new LinkedHashMap<>();
-        model.parts().forEach(part -> byFamily.computeIfAbsent(part.family(), f -> new ArrayList<>()).add(part));
+        model.parts()
+                .forEach(part -> byFamily.computeIfAbsent(part.family(), f -> new ArrayList<>())
+                        .add(part));
         boolean few = model.parts().size() <= MANY_PARTS;
-        return byFamily.entrySet().stream().map(e -> new Family("%s, %d".formatted(e.getKey(), e.getValue().size()),
-                few || e.getValue().stream().anyMatch(p -> device.labels().containsKey(p.id())),
-                e.getValue().stream().map(p -> new PartField(p.id().text(), p.name().text(),
-                        Optional.ofNullable(device.labels().get(p.id())).map(Object::toString).orElse(""))).toList())).toList();
+        return byFamily.entrySet().stream()
+                .map(e -> new Family(
+                        "%s, %d".formatted(e.getKey(), e.getValue().size()),
+                        few
+                                || e.getValue().stream()
+                                        .anyMatch(p -> device.labels().containsKey(p.id())),
+                        e.getValue().stream()
+                                .map(p -> new PartField(
+                                        p.id().text(),
+                                        p.name().text(),
+                                        Optional.ofNullable(device.labels().get(p.id()))
+                                                .map(Object::toString)
+                                                .orElse("")))
+                                .toList()))
+                .toList();
     }
 
     private static ModelChoice choice(Model model, boolean isCurrent) {

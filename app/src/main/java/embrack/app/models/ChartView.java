@@ -36,8 +36,7 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
      *
      * @param line where it stands in the text, 0 for nowhere
      */
-    record Row(int line, String verb, String part, List<Cell> messages) {
-    }
+    record Row(int line, String verb, String part, List<Cell> messages) {}
 
     /**
      * A message.
@@ -48,20 +47,31 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
      * @param bytes on channel 1
      * @param caution why the number is a bad choice; empty for a good one
      */
-    record Cell(String type, String number, String name, String values, String bytes, String caution) {
-    }
+    record Cell(String type, String number, String name, String values, String bytes, String caution) {}
 
     /** Whether every row can be printed on the page of the chart; else its text must do. */
     public boolean rowsFitAPage() {
-        return !rows.isEmpty() && more == 0 && rows.stream().mapToInt(row -> row.messages.size()).sum() <= MOST_ON_A_PAGE;
+        return !rows.isEmpty()
+                && more == 0
+                && rows.stream().mapToInt(row -> row.messages.size()).sum() <= MOST_ON_A_PAGE;
     }
 
     static ChartView of(Chart chart) {
-        return of(IntStream.range(0, chart.rows().size()).mapToObj(i -> new LinedRow(0, chart.rows().get(i))).toList(), chart.lessons(), chart.conventions());
+        return of(
+                IntStream.range(0, chart.rows().size())
+                        .mapToObj(i -> new LinedRow(0, chart.rows().get(i)))
+                        .toList(),
+                chart.lessons(),
+                chart.conventions());
     }
 
     static ChartView of(List<LinedRow> rows, List<Lesson> lessons, Conventions conventions) {
-        return new ChartView(rows.stream().limit(MOST_SHOWN).map(row -> row(row, conventions)).toList(), Math.max(0, rows.size() - MOST_SHOWN),
+        return new ChartView(
+                rows.stream()
+                        .limit(MOST_SHOWN)
+                        .map(row -> row(row, conventions))
+                        .toList(),
+                Math.max(0, rows.size() - MOST_SHOWN),
                 lessons.stream().map(ChartView::words).toList());
     }
 
@@ -79,29 +89,60 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
         }
         String channel = voice.channel().map(c -> " on channel " + c.number()).orElse("");
         return switch (voice.type()) {
-            case PROGRAM_CHANGE -> new Cell("PC", String.valueOf(conventions.shownPrograms().shown(voice.number())), "sent as " + voice.number(),
-                    channel.strip(), bytes, "");
-            case NOTE_ON -> new Cell("note", String.valueOf(voice.number()), noteName(voice.number(), conventions), values(voice) + channel, bytes, "");
-            default -> new Cell("CC", String.valueOf(voice.number()), Controllers.name(voice.number()).orElse(""), values(voice) + channel, bytes,
-                    Controllers.reserved(voice.number()).orElse(""));
+            case PROGRAM_CHANGE ->
+                new Cell(
+                        "PC",
+                        String.valueOf(conventions.shownPrograms().shown(voice.number())),
+                        "sent as " + voice.number(),
+                        channel.strip(),
+                        bytes,
+                        "");
+            case NOTE_ON ->
+                new Cell(
+                        "note",
+                        String.valueOf(voice.number()),
+                        noteName(voice.number(), conventions),
+                        values(voice) + channel,
+                        bytes,
+                        "");
+            default ->
+                new Cell(
+                        "CC",
+                        String.valueOf(voice.number()),
+                        Controllers.name(voice.number()).orElse(""),
+                        values(voice) + channel,
+                        bytes,
+                        Controllers.reserved(voice.number()).orElse(""));
         };
     }
 
     /** The name by the manual's convention; by all three where the manual does not say. */
     private static String noteName(int note, Conventions conventions) {
-        return conventions.notes().map(naming -> naming.name(note))
-                .orElseGet(() -> Words.list(Stream.of(NoteNaming.values()).map(naming -> naming.name(note)).toList()).replace(" and ", " or "));
+        return conventions
+                .notes()
+                .map(naming -> naming.name(note))
+                .orElseGet(() -> Words.list(Stream.of(NoteNaming.values())
+                                .map(naming -> naming.name(note))
+                                .toList())
+                        .replace(" and ", " or "));
     }
 
     private static String values(Trigger.Voice voice) {
         int lowest = voice.type() == MessageType.NOTE_ON ? 1 : 0;
         int low = voice.values().low();
         int high = voice.values().high();
-        return low == lowest && high == 127 ? "any value" : low == high ? "value " + low : "%d to %d".formatted(low, high);
+        return low == lowest && high == 127
+                ? "any value"
+                : low == high ? "value " + low : "%d to %d".formatted(low, high);
     }
 
     private static String words(Lesson lesson) {
-        return "%s %s: learns %s%s".formatted(lesson.verb().phrase(), lesson.part().name(),
-                Words.list(lesson.types().stream().map(MessageType::plural).toList()), lesson.refusesZero() ? ", not of value 0" : "");
+        return "%s %s: learns %s%s"
+                .formatted(
+                        lesson.verb().phrase(),
+                        lesson.part().name(),
+                        Words.list(
+                                lesson.types().stream().map(MessageType::plural).toList()),
+                        lesson.refusesZero() ? ", not of value 0" : "");
     }
 }

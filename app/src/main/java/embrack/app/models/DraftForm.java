@@ -4,13 +4,27 @@ import jakarta.servlet.http.HttpServletRequest;
 import org.jspecify.annotations.Nullable;
 
 /** The fields of the editor as they arrive; those that are missing are empty. */
-record DraftForm(@Nullable String name, @Nullable String kind, @Nullable String box, @Nullable String chart, @Nullable String reality,
-        @Nullable String pressed, @Nullable String arrived, @Nullable String basedOn) {
+record DraftForm(
+        @Nullable String name,
+        @Nullable String kind,
+        @Nullable String box,
+        @Nullable String chart,
+        @Nullable String reality,
+        @Nullable String pressed,
+        @Nullable String arrived,
+        @Nullable String basedOn) {
 
     /** The fields of a request whose handling was refused. */
     static DraftForm of(HttpServletRequest request) {
-        return new DraftForm(request.getParameter("name"), request.getParameter("kind"), request.getParameter("box"), request.getParameter("chart"),
-                request.getParameter("reality"), request.getParameter("pressed"), request.getParameter("arrived"), request.getParameter("basedOn"));
+        return new DraftForm(
+                request.getParameter("name"),
+                request.getParameter("kind"),
+                request.getParameter("box"),
+                request.getParameter("chart"),
+                request.getParameter("reality"),
+                request.getParameter("pressed"),
+                request.getParameter("arrived"),
+                request.getParameter("basedOn"));
     }
 
     EditorPage.Draft draft() {

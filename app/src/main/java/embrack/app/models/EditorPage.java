@@ -20,13 +20,18 @@ import java.util.stream.Stream;
  *
  * @param basedOn the newest revision of the model as the editor was shown
  */
-record EditorPage(String id, String heading, int basedOn, Draft draft, List<ModelsPage.KindChoice> kinds, Reading reading) {
+record EditorPage(
+        String id, String heading, int basedOn, Draft draft, List<ModelsPage.KindChoice> kinds, Reading reading) {
 
     /** What stands in the fields. */
     record Draft(String name, String kind, String box, String chart, String reality) {
 
         static Draft of(Model model) {
-            return new Draft(model.name().text(), model.kind().key(), BoxWriter.write(Box.of(model)), model.chart().text(),
+            return new Draft(
+                    model.name().text(),
+                    model.kind().key(),
+                    BoxWriter.write(Box.of(model)),
+                    model.chart().text(),
                     model.answers().reality().text());
         }
     }
@@ -36,10 +41,19 @@ record EditorPage(String id, String heading, int basedOn, Draft draft, List<Mode
      *
      * @param whole what keeps box and chart from going together; empty when they do
      */
-    record Reading(List<Remark> box, List<Remark> chart, List<Remark> reality, String whole, ChartView rows, int rowCount, ModelDrawing drawing, TrialView trial) {
+    record Reading(
+            List<Remark> box,
+            List<Remark> chart,
+            List<Remark> reality,
+            String whole,
+            ChartView rows,
+            int rowCount,
+            ModelDrawing drawing,
+            TrialView trial) {
 
         public boolean hasErrors() {
-            return !whole.isEmpty() || Stream.of(box, chart, reality).flatMap(List::stream).anyMatch(r -> r.tone.equals("stop"));
+            return !whole.isEmpty()
+                    || Stream.of(box, chart, reality).flatMap(List::stream).anyMatch(r -> r.tone.equals("stop"));
         }
     }
 
@@ -49,11 +63,28 @@ record EditorPage(String id, String heading, int basedOn, Draft draft, List<Mode
      * @param field the id of the text field
      * @param from where it begins in the text, from 0, and {@code to} where it ends
      */
-    record Remark(String field, int line, int column, String shape, String tone, String before, String marked, String after, String words, int from, int to) {
-    }
+    record Remark(
+            String field,
+            int line,
+            int column,
+            String shape,
+            String tone,
+            String before,
+            String marked,
+            String after,
+            String words,
+            int from,
+            int to) {}
 
     static EditorPage of(String id, String heading, int basedOn, Draft draft) {
-        return new EditorPage(id, heading, basedOn, draft, Stream.of(Kind.values()).map(k -> new ModelsPage.KindChoice(k.key(), k.words())).toList(),
+        return new EditorPage(
+                id,
+                heading,
+                basedOn,
+                draft,
+                Stream.of(Kind.values())
+                        .map(k -> new ModelsPage.KindChoice(k.key(), k.words()))
+                        .toList(),
                 reading(draft, "", ""));
     }
 
@@ -62,26 +93,40 @@ record EditorPage(String id, String heading, int basedOn, Draft draft, List<Mode
         ChartReading chart = ChartReading.of(draft.chart);
         ChartReading reality = ChartReading.of(draft.reality);
         String whole = "";
-        if (box.box().isPresent() && chart.chart().isPresent() && reality.chart().isPresent()) {
+        if (box.box().isPresent()
+                && chart.chart().isPresent()
+                && reality.chart().isPresent()) {
             try {
                 Drafts.model(draft, new ModelId("draft"), new TapeLabel("Draft"));
             } catch (IllegalArgumentException e) {
-                whole = "Box and chart do not go together yet: " + e.getMessage() + "." + lineToAdd(String.valueOf(e.getMessage()));
+                whole = "Box and chart do not go together yet: " + e.getMessage() + "."
+                        + lineToAdd(String.valueOf(e.getMessage()));
             }
         }
-        return new Reading(remarks("box", box.text(), box.problems()), remarks("chart", draft.chart, chart.problems()),
-                remarks("reality", draft.reality, reality.problems()), whole, ChartView.of(chart.rows(), chart.lessons(), chart.conventions()),
-                chart.rows().size(), drawing(box.box(), chart), TrialView.of(Drafts.readable(chart), press, arrive));
+        return new Reading(
+                remarks("box", box.text(), box.problems()),
+                remarks("chart", draft.chart, chart.problems()),
+                remarks("reality", draft.reality, reality.problems()),
+                whole,
+                ChartView.of(chart.rows(), chart.lessons(), chart.conventions()),
+                chart.rows().size(),
+                drawing(box.box(), chart),
+                TrialView.of(Drafts.readable(chart), press, arrive));
     }
 
     /** The line of the box that mends what is missing. */
     private static String lineToAdd(String problem) {
-        return Stream.of("receive", "send").filter(way -> problem.startsWith("the setting \"%s-channel\" is missing".formatted(way))).findFirst()
-                .map(" Add this line to the box: setting MIDI %s channel: 1..16, factory 1"::formatted).orElse("");
+        return Stream.of("receive", "send")
+                .filter(way -> problem.startsWith("the setting \"%s-channel\" is missing".formatted(way)))
+                .findFirst()
+                .map(" Add this line to the box: setting MIDI %s channel: 1..16, factory 1"::formatted)
+                .orElse("");
     }
 
     private static ModelDrawing drawing(Optional<Box> box, ChartReading chart) {
-        return ModelDrawing.of(box.map(Box::sockets).orElseGet(() -> new Sockets(List.of(), List.of())), box.map(Box::surface).orElse(Surface.BLANK),
+        return ModelDrawing.of(
+                box.map(Box::sockets).orElseGet(() -> new Sockets(List.of(), List.of())),
+                box.map(Box::surface).orElse(Surface.BLANK),
                 Drafts.readable(chart).parts());
     }
 
@@ -99,7 +144,10 @@ record EditorPage(String id, String heading, int basedOn, Draft draft, List<Mode
         for (int i = 0; i < problem.line() - 1 && i < lines.length; i++) {
             offset += lines[i].length() + 1;
         }
-        return new Remark(field, problem.line(), problem.column(),
+        return new Remark(
+                field,
+                problem.line(),
+                problem.column(),
                 switch (problem.level()) {
                     case ERROR -> "octagon";
                     case LOOK -> "triangle";
@@ -110,6 +158,11 @@ record EditorPage(String id, String heading, int basedOn, Draft draft, List<Mode
                     case LOOK -> "look";
                     case NOTE -> "note";
                 },
-                line.substring(0, start), line.substring(start, end), line.substring(end), problem.words(), offset + start, offset + end);
+                line.substring(0, start),
+                line.substring(start, end),
+                line.substring(end),
+                problem.words(),
+                offset + start,
+                offset + end);
     }
 }

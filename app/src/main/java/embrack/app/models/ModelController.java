@@ -50,14 +50,29 @@ class ModelController {
     }
 
     @GetMapping
-    String show(@PathVariable String id, @RequestParam(required = false) Long rig, @RequestParam(defaultValue = "") String press,
-            @RequestParam(defaultValue = "") String arrive, @RequestParam(required = false) String kept, Model page) {
+    String show(
+            @PathVariable String id,
+            @RequestParam(required = false) Long rig,
+            @RequestParam(defaultValue = "") String press,
+            @RequestParam(defaultValue = "") String arrive,
+            @RequestParam(required = false) String kept,
+            Model page) {
         embrack.core.gear.Model model = find(id);
         page.addAttribute("kept", kept == null ? "" : "yes");
         List<ModelRevision> revisions = models.revisions(model.id());
-        page.addAttribute("model", ModelPage.of(model, revisions)).addAttribute("trial", TrialView.of(model.chart(), press, arrive))
-                .addAttribute("usedBy", rigs.using(model.id()).stream().map(RigLink::of).toList()).addAttribute("echo", Echo.NONE)
-                .addAttribute("rig", Optional.ofNullable(rig).map(RigId::new).map(rigs::load).map(RigLink::of).orElse(null));
+        page.addAttribute("model", ModelPage.of(model, revisions))
+                .addAttribute("trial", TrialView.of(model.chart(), press, arrive))
+                .addAttribute(
+                        "usedBy",
+                        rigs.using(model.id()).stream().map(RigLink::of).toList())
+                .addAttribute("echo", Echo.NONE)
+                .addAttribute(
+                        "rig",
+                        Optional.ofNullable(rig)
+                                .map(RigId::new)
+                                .map(rigs::load)
+                                .map(RigLink::of)
+                                .orElse(null));
         return "models/model";
     }
 
@@ -70,12 +85,16 @@ class ModelController {
 
     @GetMapping("/model.json")
     ResponseEntity<String> json(@PathVariable String id) {
-        return file(id + ".json", new MediaType("application", "json", StandardCharsets.UTF_8), ModelFile.write(find(id)));
+        return file(
+                id + ".json", new MediaType("application", "json", StandardCharsets.UTF_8), ModelFile.write(find(id)));
     }
 
     @GetMapping("/chart.csv")
     ResponseEntity<String> csv(@PathVariable String id) {
-        return file(id + "-chart.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), ChartCsv.write(find(id).chart()));
+        return file(
+                id + "-chart.csv",
+                new MediaType("text", "csv", StandardCharsets.UTF_8),
+                ChartCsv.write(find(id).chart()));
     }
 
     @GetMapping("/edit")
@@ -84,7 +103,10 @@ class ModelController {
         if (revisions.isEmpty()) {
             return "redirect:/models/" + id;
         }
-        ModelRevision shown = revisions.stream().filter(r -> from != null && r.n() == from).findFirst().orElse(revisions.getFirst());
+        ModelRevision shown = revisions.stream()
+                .filter(r -> from != null && r.n() == from)
+                .findFirst()
+                .orElse(revisions.getFirst());
         return editor(id, EditorPage.Draft.of(shown.doc()), Echo.NONE, List.of(), page);
     }
 
@@ -97,15 +119,30 @@ class ModelController {
 
     /** A chart from a CSV file, put into the editor; nothing is kept yet. */
     @PostMapping("/chart.csv")
-    String importCsv(@PathVariable String id, @RequestParam MultipartFile csv, @ModelAttribute DraftForm form, HttpServletRequest request,
-            HttpServletResponse response, Model page) {
+    String importCsv(
+            @PathVariable String id,
+            @RequestParam MultipartFile csv,
+            @ModelAttribute DraftForm form,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model page) {
         try {
             EditorPage.Draft draft = form.draft();
-            String chart = uploads.read(csv, Uploads.Sort.CSV, "csv", bytes -> ChartCsv.read(new String(bytes, StandardCharsets.UTF_8)));
-            return editor(id, new EditorPage.Draft(draft.name(), draft.kind(), draft.box(), chart, draft.reality()), Echo.NONE, List.of(), page);
+            String chart = uploads.read(
+                    csv, Uploads.Sort.CSV, "csv", bytes -> ChartCsv.read(new String(bytes, StandardCharsets.UTF_8)));
+            return editor(
+                    id,
+                    new EditorPage.Draft(draft.name(), draft.kind(), draft.box(), chart, draft.reality()),
+                    Echo.NONE,
+                    List.of(),
+                    page);
         } catch (UnreadableFile e) {
-            return editor(id, form.draft(), Refusals.answer(new Refused("csv", "This file cannot be read."), request, response),
-                    e.problems().stream().map(Object::toString).toList(), page);
+            return editor(
+                    id,
+                    form.draft(),
+                    Refusals.answer(new Refused("csv", "This file cannot be read."), request, response),
+                    e.problems().stream().map(Object::toString).toList(),
+                    page);
         }
     }
 
@@ -114,20 +151,35 @@ class ModelController {
     String save(@PathVariable String id, Hand hand, @ModelAttribute DraftForm form, Model page) {
         embrack.core.gear.Model changed = changed(id, form);
         var using = rigs.using(changed.id()).stream()
-                .filter(rig -> rig.plan().rig().models().stream().noneMatch(changed::equals)).toList();
+                .filter(rig -> rig.plan().rig().models().stream().noneMatch(changed::equals))
+                .toList();
         if (using.isEmpty() || changed.equals(find(id))) {
             models.save(changed, form.basedOnNumber(), summary(id, changed), List.of(), hand);
             return "redirect:/models/%s?kept".formatted(id);
         }
-        page.addAttribute("touched", TouchedPage.of(changed, using)).addAttribute("draft", form.draft()).addAttribute("basedOn", form.basedOnText()).addAttribute("echo", Echo.NONE);
+        page.addAttribute("touched", TouchedPage.of(changed, using))
+                .addAttribute("draft", form.draft())
+                .addAttribute("basedOn", form.basedOnText())
+                .addAttribute("echo", Echo.NONE);
         return "models/touched";
     }
 
     /** Keeps a change and has the chosen rigs follow it. */
     @PostMapping("/apply")
-    String apply(@PathVariable String id, Hand hand, @ModelAttribute DraftForm form, @RequestParam(required = false) List<Long> rigs) {
+    String apply(
+            @PathVariable String id,
+            Hand hand,
+            @ModelAttribute DraftForm form,
+            @RequestParam(required = false) List<Long> rigs) {
         embrack.core.gear.Model changed = changed(id, form);
-        models.save(changed, form.basedOnNumber(), summary(id, changed), Optional.ofNullable(rigs).orElse(List.of()).stream().map(RigId::new).toList(), hand);
+        models.save(
+                changed,
+                form.basedOnNumber(),
+                summary(id, changed),
+                Optional.ofNullable(rigs).orElse(List.of()).stream()
+                        .map(RigId::new)
+                        .toList(),
+                hand);
         return "redirect:/models/%s?kept".formatted(id);
     }
 
@@ -150,7 +202,10 @@ class ModelController {
     }
 
     private int newest(String id) {
-        return models.revisions(find(id).id()).stream().mapToInt(ModelRevision::n).max().orElse(0);
+        return models.revisions(find(id).id()).stream()
+                .mapToInt(ModelRevision::n)
+                .max()
+                .orElse(0);
     }
 
     private static TapeLabel named(String typed) {
@@ -164,12 +219,16 @@ class ModelController {
     private String summary(String id, embrack.core.gear.Model changed) {
         embrack.core.gear.Model before = find(id);
         boolean chart = !before.chart().equals(changed.chart());
-        boolean box = !EditorPage.Draft.of(before).box().equals(EditorPage.Draft.of(changed).box());
+        boolean box = !EditorPage.Draft.of(before)
+                .box()
+                .equals(EditorPage.Draft.of(changed).box());
         return chart && box ? "Change box and chart" : chart ? "Change the chart" : box ? "Change the box" : "Rename";
     }
 
     private String editor(String id, EditorPage.Draft draft, Echo echo, List<String> problems, Model page) {
-        page.addAttribute("editor", EditorPage.of(id, find(id).name().text(), newest(id), draft)).addAttribute("echo", echo).addAttribute("problems", problems);
+        page.addAttribute("editor", EditorPage.of(id, find(id).name().text(), newest(id), draft))
+                .addAttribute("echo", echo)
+                .addAttribute("problems", problems);
         return "models/edit";
     }
 
@@ -178,7 +237,11 @@ class ModelController {
     }
 
     private static ResponseEntity<String> file(String name, MediaType type, String body) {
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
-                .contentType(type).body(body);
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .contentType(type)
+                .body(body);
     }
 }

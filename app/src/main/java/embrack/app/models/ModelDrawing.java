@@ -35,8 +35,7 @@ record ModelDrawing(int width, int height, List<Shape> shapes) {
      * @param y top edge; the middle of a circle; the base line of a text
      * @param width of a rectangle; the radius of a circle
      */
-    record Shape(String form, String css, double x, double y, double width, double height, String text) {
-    }
+    record Shape(String form, String css, double x, double y, double width, double height, String text) {}
 
     static ModelDrawing of(Sockets sockets, Surface surface, List<Part> parts) {
         return new Drawing().draw(sockets, surface, parts);
@@ -53,10 +52,14 @@ record ModelDrawing(int width, int height, List<Shape> shapes) {
             boolean treadles = surface.groups().stream().anyMatch(g -> g.type() == ControlType.TREADLE);
             double room = INNER - (treadles ? TREADLE_WIDTH + 20 : 0);
             y += 12;
-            surface.groups().stream().filter(g -> g.type() != ControlType.TREADLE && g.type() != ControlType.KEY).forEach(g -> group(g, room));
+            surface.groups().stream()
+                    .filter(g -> g.type() != ControlType.TREADLE && g.type() != ControlType.KEY)
+                    .forEach(g -> group(g, room));
             surface.board().ifPresent(board -> board(board, room));
             surface.groups().stream().filter(g -> g.type() == ControlType.KEY).forEach(g -> keys(g, room));
-            surface.groups().stream().filter(g -> g.type() == ControlType.TREADLE).forEach(g -> treadle(g, top));
+            surface.groups().stream()
+                    .filter(g -> g.type() == ControlType.TREADLE)
+                    .forEach(g -> treadle(g, top));
             families(parts);
             shapes.addFirst(new Shape("rect", "case", 4, top - 4, WIDTH - 8.0, y - top + 8, ""));
             return new ModelDrawing(WIDTH, (int) Math.ceil(y + 10), List.copyOf(shapes));
@@ -71,7 +74,8 @@ record ModelDrawing(int width, int height, List<Shape> shapes) {
                     x = MARGIN;
                     y += 30;
                 }
-                shapes.add(new Shape("circle", "socket " + (port.connector().isSerial() ? "din" : "other"), x + 8, y + 6, 7, 0, ""));
+                shapes.add(new Shape(
+                        "circle", "socket " + (port.connector().isSerial() ? "din" : "other"), x + 8, y + 6, 7, 0, ""));
                 text(x + 22, y + 11, name, "label");
                 x += needed + 12;
             }
@@ -89,11 +93,12 @@ record ModelDrawing(int width, int height, List<Shape> shapes) {
         private void group(ControlGroup group, double room) {
             caption(group.words());
             double step = Math.min(64, room / group.columns());
-            double height = switch (group.type()) {
-                case FADER -> 76;
-                case PAD -> Math.min(46, step) + 6;
-                default -> 38;
-            };
+            double height =
+                    switch (group.type()) {
+                        case FADER -> 76;
+                        case PAD -> Math.min(46, step) + 6;
+                        default -> 38;
+                    };
             for (int i = 0; i < group.count(); i++) {
                 double x = MARGIN + step * (i % group.columns());
                 double top = y + height * (i / group.columns());
@@ -112,13 +117,24 @@ record ModelDrawing(int width, int height, List<Shape> shapes) {
                     rect("slot", middle - 2, top + 2, 4, 64);
                     rect("cap", middle - 10, top + 22, 20, 11);
                 }
-                case PAD -> rect("pad", middle - Math.min(40, step - 6) / 2, top, Math.min(40, step - 6), Math.min(40, step - 6));
+                case PAD ->
+                    rect(
+                            "pad",
+                            middle - Math.min(40, step - 6) / 2,
+                            top,
+                            Math.min(40, step - 6),
+                            Math.min(40, step - 6));
                 default -> rect("cap", middle - 14, top + 6, 28, 18);
             }
         }
 
         private void board(Board board, double room) {
-            caption("%d switches%s".formatted(board.switches(), board.banks().size() > 1 ? ", %d banks".formatted(board.banks().size()) : ""));
+            caption("%d switches%s"
+                    .formatted(
+                            board.switches(),
+                            board.banks().size() > 1
+                                    ? ", %d banks".formatted(board.banks().size())
+                                    : ""));
             double step = Math.min(100, room / board.columns());
             int rows = Math.ceilDiv(board.switches(), board.columns());
             for (int n = 1; n <= board.switches(); n++) {
@@ -133,7 +149,10 @@ record ModelDrawing(int width, int height, List<Shape> shapes) {
 
         private void keys(ControlGroup group, double room) {
             caption(group.words());
-            List<Integer> whites = IntStream.range(0, group.count()).filter(i -> "010100101010".charAt(i % 12) == '0').boxed().toList();
+            List<Integer> whites = IntStream.range(0, group.count())
+                    .filter(i -> "010100101010".charAt(i % 12) == '0')
+                    .boxed()
+                    .toList();
             double step = room / whites.size();
             for (int i = 0; i < whites.size(); i++) {
                 rect("white", MARGIN + i * step, y, step, 74);
@@ -150,7 +169,8 @@ record ModelDrawing(int width, int height, List<Shape> shapes) {
             double height = Math.max(120, y - top - 20);
             double x = WIDTH - MARGIN - TREADLE_WIDTH;
             rect("treadle", x, top + 10, TREADLE_WIDTH, height);
-            IntStream.range(1, 7).forEach(i -> rect("slot", x + 10, top + 10 + i * height / 7, TREADLE_WIDTH - 20.0, 3));
+            IntStream.range(1, 7)
+                    .forEach(i -> rect("slot", x + 10, top + 10 + i * height / 7, TREADLE_WIDTH - 20.0, 3));
             y = Math.max(y, top + height + 20);
         }
 
@@ -166,7 +186,11 @@ record ModelDrawing(int width, int height, List<Shape> shapes) {
                     x = MARGIN;
                     rowTop += 46;
                 }
-                text(x, rowTop + 14, family.getKey() + (family.getValue() > MOST_CELLS ? " \u00d7 " + family.getValue() : ""), "label");
+                text(
+                        x,
+                        rowTop + 14,
+                        family.getKey() + (family.getValue() > MOST_CELLS ? " \u00d7 " + family.getValue() : ""),
+                        "label");
                 for (int i = 0; i < cells; i++) {
                     rect("cell", x + i * 13.0, rowTop + 20, 10, 14);
                 }

@@ -27,73 +27,158 @@ import java.util.stream.Stream;
  *
  * @param isCrews whether the crew describes it; else it ships
  */
-record ModelPage(String id, String name, String kind, String facts, boolean isCrews, ModelDrawing drawing, List<String> ports, List<String> shared, List<String> passes,
-        List<String> surface, List<SettingRow> settings, List<SettingRow> inMemory, String memories, String keep, List<String> habits, String power,
-        String chartText, ChartView chart, String realityText, String safe, List<RevisionRow> revisions) {
+record ModelPage(
+        String id,
+        String name,
+        String kind,
+        String facts,
+        boolean isCrews,
+        ModelDrawing drawing,
+        List<String> ports,
+        List<String> shared,
+        List<String> passes,
+        List<String> surface,
+        List<SettingRow> settings,
+        List<SettingRow> inMemory,
+        String memories,
+        String keep,
+        List<String> habits,
+        String power,
+        String chartText,
+        ChartView chart,
+        String realityText,
+        String safe,
+        List<RevisionRow> revisions) {
 
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM uuuu, HH:mm", Locale.ENGLISH);
 
     /** A setting in words. */
-    record SettingRow(String name, String range, String factory) {
-    }
+    record SettingRow(String name, String range, String factory) {}
 
     /** A revision in words. */
-    record RevisionRow(int n, String when, String summary) {
-    }
+    record RevisionRow(int n, String when, String summary) {}
 
     static ModelPage of(Model model, List<ModelRevision> revisions) {
-        return new ModelPage(model.id().text(), model.name().text(), model.kind().words(), Facts.line(model), !revisions.isEmpty(),
-                ModelDrawing.of(model.sockets(), model.surface(), model.parts()), model.ports().stream().map(ModelPage::words).toList(),
-                model.sockets().shared().stream().map(s -> "%s is for %s: %d at once.".formatted(capital(s.name().text()),
-                        Words.list(s.ports().stream().map(p -> model.port(p).orElseThrow().name()).toList()), s.atOnce())).toList(), passes(model),
-                surface(model), settings(model, Scope.BOX), settings(model, Scope.MEMORY),
-                model.memory().memories() == 0 ? "" : "%d memories".formatted(model.memory().memories()),
-                model.writing().orElse("Keeps everything at once."), model.answers().quirks().words(),
-                model.power().map(Power::words).orElse(""), model.chart().text(), ChartView.of(model.chart()), model.answers().reality().text(),
+        return new ModelPage(
+                model.id().text(),
+                model.name().text(),
+                model.kind().words(),
+                Facts.line(model),
+                !revisions.isEmpty(),
+                ModelDrawing.of(model.sockets(), model.surface(), model.parts()),
+                model.ports().stream().map(ModelPage::words).toList(),
+                model.sockets().shared().stream()
+                        .map(s -> "%s is for %s: %d at once."
+                                .formatted(
+                                        capital(s.name().text()),
+                                        Words.list(s.ports().stream()
+                                                .map(p -> model.port(p)
+                                                        .orElseThrow()
+                                                        .name())
+                                                .toList()),
+                                        s.atOnce()))
+                        .toList(),
+                passes(model),
+                surface(model),
+                settings(model, Scope.BOX),
+                settings(model, Scope.MEMORY),
+                model.memory().memories() == 0
+                        ? ""
+                        : "%d memories".formatted(model.memory().memories()),
+                model.writing().orElse("Keeps everything at once."),
+                model.answers().quirks().words(),
+                model.power().map(Power::words).orElse(""),
+                model.chart().text(),
+                ChartView.of(model.chart()),
+                model.answers().reality().text(),
                 Words.list(model.chart().safe().stream().map(model::words).toList()),
-                revisions.stream().map(r -> new RevisionRow(r.n(), WHEN.format(r.at().atZoneSameInstant(ZoneId.systemDefault())), r.summary())).toList());
+                revisions.stream()
+                        .map(r -> new RevisionRow(
+                                r.n(), WHEN.format(r.at().atZoneSameInstant(ZoneId.systemDefault())), r.summary()))
+                        .toList());
     }
 
     private static String words(Port port) {
-        return "%s: %s%s%s%s".formatted(port.name(), port.connector().words(), port.connector().carriesMidi() || port.direction() != Direction.IN
-                ? ", " + port.direction().words() : "", port.gives() > 0 ? "; gives %d mA".formatted(port.gives()) : "", port.forOneController() ? "; for one controller" : "");
+        return "%s: %s%s%s%s"
+                .formatted(
+                        port.name(),
+                        port.connector().words(),
+                        port.connector().carriesMidi() || port.direction() != Direction.IN
+                                ? ", " + port.direction().words()
+                                : "",
+                        port.gives() > 0 ? "; gives %d mA".formatted(port.gives()) : "",
+                        port.forOneController() ? "; for one controller" : "");
     }
 
     private static List<String> passes(Model model) {
-        return model.sockets().routes().entrySet().stream().map(e -> "%s to %s%s".formatted(model.port(e.getKey().from()).orElseThrow().name(),
-                model.port(e.getKey().to()).orElseThrow().name(), e.getValue() ? "" : ", off in a new one")).toList();
+        return model.sockets().routes().entrySet().stream()
+                .map(e -> "%s to %s%s"
+                        .formatted(
+                                model.port(e.getKey().from()).orElseThrow().name(),
+                                model.port(e.getKey().to()).orElseThrow().name(),
+                                e.getValue() ? "" : ", off in a new one"))
+                .toList();
     }
 
     private static List<String> surface(Model model) {
         List<String> lines = new ArrayList<>();
         model.board().ifPresent(board -> lines.addAll(board(board)));
-        model.surface().groups().stream().map(ControlGroup::words).map(words -> words + ".").forEach(lines::add);
+        model.surface().groups().stream()
+                .map(ControlGroup::words)
+                .map(words -> words + ".")
+                .forEach(lines::add);
         return lines;
     }
 
     private static List<String> board(Board board) {
         List<String> lines = new ArrayList<>();
-        lines.add("%s in rows of %d, send %s, at most %s a press.".formatted(Words.count(board.switches(), "switch"), board.columns(),
-                board.sendsWords(), Words.count(board.messagesPerPress(), "message")));
+        lines.add("%s in rows of %d, send %s, at most %s a press."
+                .formatted(
+                        Words.count(board.switches(), "switch"),
+                        board.columns(),
+                        board.sendsWords(),
+                        Words.count(board.messagesPerPress(), "message")));
         if (board.banks().size() > 1) {
-            lines.add("Banks %s; a bank changes %s.".formatted(board.banks().size() > 6
-                    ? board.banks().getFirst() + " to " + board.banks().getLast() : Words.list(board.banks()), board.bankChange().words()));
+            lines.add("Banks %s; a bank changes %s."
+                    .formatted(
+                            board.banks().size() > 6
+                                    ? board.banks().getFirst() + " to "
+                                            + board.banks().getLast()
+                                    : Words.list(board.banks()),
+                            board.bankChange().words()));
         }
-        lines.add("Tells apart: %s. Modes: %s.".formatted(Words.list(board.gestures().stream().map(Gesture::words).toList()),
-                Words.list(board.modes().stream().map(SwitchMode::words).toList())));
-        board.factoryRun().ifPresent(run -> lines.add("Cannot be programmed: sends %s %s as they come from the factory.%s".formatted(
-                run.type().shortName(), run.numbers().stream().map(String::valueOf).collect(Collectors.joining(", ")),
-                run.breaksAt() == 0 ? "" : " Switch %d breaks the sequence.".formatted(run.breaksAt()))));
+        lines.add("Tells apart: %s. Modes: %s."
+                .formatted(
+                        Words.list(board.gestures().stream().map(Gesture::words).toList()),
+                        Words.list(board.modes().stream().map(SwitchMode::words).toList())));
+        board.factoryRun()
+                .ifPresent(run -> lines.add("Cannot be programmed: sends %s %s as they come from the factory.%s"
+                        .formatted(
+                                run.type().shortName(),
+                                run.numbers().stream().map(String::valueOf).collect(Collectors.joining(", ")),
+                                run.breaksAt() == 0
+                                        ? ""
+                                        : " Switch %d breaks the sequence.".formatted(run.breaksAt()))));
         return lines;
     }
 
     private static List<SettingRow> settings(Model model, Scope scope) {
-        return model.settings().stream().filter(s -> s.scope() == scope).map(ModelPage::setting).toList();
+        return model.settings().stream()
+                .filter(s -> s.scope() == scope)
+                .map(ModelPage::setting)
+                .toList();
     }
 
     private static SettingRow setting(Setting setting) {
-        return new SettingRow(setting.name().text(), setting.choices().isEmpty() ? setting.range()
-                : Stream.of(setting.choices()).flatMap(List::stream).map(TapeLabel::text).collect(Collectors.joining(", ")), setting.shown(setting.factory()));
+        return new SettingRow(
+                setting.name().text(),
+                setting.choices().isEmpty()
+                        ? setting.range()
+                        : Stream.of(setting.choices())
+                                .flatMap(List::stream)
+                                .map(TapeLabel::text)
+                                .collect(Collectors.joining(", ")),
+                setting.shown(setting.factory()));
     }
 
     private static String capital(String words) {

@@ -44,8 +44,12 @@ class ModelsController {
     }
 
     @GetMapping("/models")
-    String list(@RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String can,
-            @RequestParam(required = false) Long rig, @RequestParam(required = false) String deleted, Model page) {
+    String list(
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "") String can,
+            @RequestParam(required = false) Long rig,
+            @RequestParam(required = false) String deleted,
+            Model page) {
         page.addAttribute("deleted", deleted);
         return show(find, can, Optional.ofNullable(rig), Echo.NONE, List.of(), page);
     }
@@ -53,20 +57,30 @@ class ModelsController {
     @PostMapping("/models")
     String create(@RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String kind) {
         TapeLabel label = label(name);
-        embrack.core.gear.Model blank = new embrack.core.gear.Model(new ModelId("new"), label, Drafts.kind(kind), Sockets.of(), Surface.BLANK,
-                Memory.of(), Answers.NOTHING, Optional.empty());
-        return "redirect:/models/%s/edit".formatted(models.create(blank, "New model").id());
+        embrack.core.gear.Model blank = new embrack.core.gear.Model(
+                new ModelId("new"),
+                label,
+                Drafts.kind(kind),
+                Sockets.of(),
+                Surface.BLANK,
+                Memory.of(),
+                Answers.NOTHING,
+                Optional.empty());
+        return "redirect:/models/%s/edit"
+                .formatted(models.create(blank, "New model").id());
     }
 
     @PostMapping("/model-files")
     String importModel(@RequestParam MultipartFile file) {
         embrack.core.gear.Model read = uploads.read(file, Uploads.Sort.MODEL, "file", ModelFile::read);
-        return "redirect:/models/" + models.createNumbered(read, "Import a model file").id();
+        return "redirect:/models/"
+                + models.createNumbered(read, "Import a model file").id();
     }
 
     @PostMapping("/models/{id}/copy")
     String copy(@PathVariable String id) {
-        embrack.core.gear.Model original = models.find(id).orElseThrow(() -> new Refused("name", "That model is no longer there."));
+        embrack.core.gear.Model original =
+                models.find(id).orElseThrow(() -> new Refused("name", "That model is no longer there."));
         embrack.core.gear.Model kept = models.createNumbered(original, "Copy of " + original.name());
         return "redirect:/models/%s/edit".formatted(kept.id());
     }
@@ -95,14 +109,27 @@ class ModelsController {
     @ExceptionHandler
     String unreadable(UnreadableFile unreadable, HttpServletRequest request, HttpServletResponse response, Model page) {
         int count = unreadable.problems().size();
-        var refused = new Refused("file", count == 1 ? "This file cannot be read." : "This file cannot be read; it has %d mistakes.".formatted(count));
-        return show("", "", Optional.empty(), Refusals.answer(refused, request, response),
-                unreadable.problems().stream().map(Object::toString).toList(), page);
+        var refused = new Refused(
+                "file",
+                count == 1
+                        ? "This file cannot be read."
+                        : "This file cannot be read; it has %d mistakes.".formatted(count));
+        return show(
+                "",
+                "",
+                Optional.empty(),
+                Refusals.answer(refused, request, response),
+                unreadable.problems().stream().map(Object::toString).toList(),
+                page);
     }
 
     private String show(String find, String can, Optional<Long> rig, Echo echo, List<String> problems, Model page) {
-        page.addAttribute("models", ModelsPage.of(models.crews(), models.all(), find, can)).addAttribute("echo", echo).addAttribute("problems", problems)
-                .addAttribute("rig", rig.map(RigId::new).map(rigs::load).map(RigLink::of).orElse(null));
+        page.addAttribute("models", ModelsPage.of(models.crews(), models.all(), find, can))
+                .addAttribute("echo", echo)
+                .addAttribute("problems", problems)
+                .addAttribute(
+                        "rig",
+                        rig.map(RigId::new).map(rigs::load).map(RigLink::of).orElse(null));
         return "models/list";
     }
 

@@ -18,11 +18,21 @@ record TouchedPage(String id, String name, List<TouchedRig> rigs) {
      * @param refusal why it cannot follow the change; empty when it can
      * @param reprogram which switches would send something else; empty for none
      */
-    record TouchedRig(long id, String name, String refusal, List<String> lost, String reprogram, List<FindingView> arising, List<FindingView> settled, boolean isSame) {
-    }
+    record TouchedRig(
+            long id,
+            String name,
+            String refusal,
+            List<String> lost,
+            String reprogram,
+            List<FindingView> arising,
+            List<FindingView> settled,
+            boolean isSame) {}
 
     static TouchedPage of(Model changed, List<StoredRig> rigs) {
-        return new TouchedPage(changed.id().text(), changed.name().text(), rigs.stream().map(rig -> touched(rig, changed)).toList());
+        return new TouchedPage(
+                changed.id().text(),
+                changed.name().text(),
+                rigs.stream().map(rig -> touched(rig, changed)).toList());
     }
 
     private static TouchedRig touched(StoredRig rig, Model changed) {
@@ -31,9 +41,15 @@ record TouchedPage(String id, String name, List<TouchedRig> rigs) {
         try {
             Plan after = new GearEdit.ReplaceModel(changed).apply(before);
             Impact impact = Impact.of(before, after);
-            return new TouchedRig(rig.id().number(), name, "", impact.lost(),
+            return new TouchedRig(
+                    rig.id().number(),
+                    name,
+                    "",
+                    impact.lost(),
                     impact.reprogram().isEmpty() ? "" : before.words(impact.reprogram()),
-                    impact.arising().stream().map(FindingView::of).toList(), impact.settled().stream().map(FindingView::of).toList(), impact.isNone());
+                    impact.arising().stream().map(FindingView::of).toList(),
+                    impact.settled().stream().map(FindingView::of).toList(),
+                    impact.isNone());
         } catch (Refused refused) {
             return new TouchedRig(rig.id().number(), name, refused.words(), List.of(), "", List.of(), List.of(), false);
         }

@@ -1,8 +1,8 @@
 package embrack.app.order;
 
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.store.Hand;
@@ -56,12 +56,14 @@ class OrderController {
     @GetMapping
     String tonight(@PathVariable RigId id, Model page) {
         Optional<Show> tonight = rigs.load(id).plan().book().tonight();
-        return tonight.map(show -> "redirect:/rigs/%s/order/%s".formatted(id, show.id())).orElseGet(() -> none(id, Echo.NONE, page));
+        return tonight.map(show -> "redirect:/rigs/%s/order/%s".formatted(id, show.id()))
+                .orElseGet(() -> none(id, Echo.NONE, page));
     }
 
     @OfPlanAlone
     @GetMapping("/{show}")
-    String show(@PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "0") int part, Model page) {
+    String show(
+            @PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "0") int part, Model page) {
         return order(id, show, part, Echo.NONE, page);
     }
 
@@ -72,7 +74,12 @@ class OrderController {
     }
 
     @PostMapping("/{show}/copy")
-    String copy(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String day) {
+    String copy(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String day) {
         rigs.edit(id, hand, new OrderEdit.CopyShow(show, name, day));
         return "redirect:/rigs/%s/order".formatted(id);
     }
@@ -84,13 +91,23 @@ class OrderController {
     }
 
     @PostMapping("/{show}/facts")
-    String facts(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String day, @RequestParam(defaultValue = "") String start,
+    String facts(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String day,
+            @RequestParam(defaultValue = "") String start,
             @RequestParam(defaultValue = "") String slot) {
         return edit(id, hand, show, 0, new OrderEdit.DescribeShow(show, name, day, start, slot));
     }
 
     @PostMapping("/{show}/songs")
-    String addSong(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam(defaultValue = "") String song) {
+    String addSong(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @RequestParam(defaultValue = "") String song) {
         if (song.isEmpty()) {
             throw new Refused("song", "Choose a song; add some in Songs first.");
         }
@@ -98,12 +115,23 @@ class OrderController {
     }
 
     @PostMapping("/{show}/parts")
-    String addPart(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam Item item, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String length) {
+    String addPart(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @RequestParam Item item,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String length) {
         return edit(id, hand, show, 0, new OrderEdit.AddPart(show, item, name, length));
     }
 
     @PostMapping("/{show}/parts/{part}/move")
-    String move(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @PathVariable int part, @RequestParam int before) {
+    String move(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @PathVariable int part,
+            @RequestParam int before) {
         return edit(id, hand, show, part, new OrderEdit.MovePart(show, part, before));
     }
 
@@ -113,19 +141,45 @@ class OrderController {
     }
 
     @PostMapping("/{show}/parts/{part}/facts")
-    String part(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @PathVariable int part, @RequestParam Item item, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String length,
-            @RequestParam(defaultValue = "") String key, @RequestParam Transition.Way way, @RequestParam(defaultValue = "") String time, @RequestParam(defaultValue = "") String padKey,
-            @RequestParam(defaultValue = "") String padLength, @RequestParam(defaultValue = "") String press) {
-        return edit(id, hand, show, part, new OrderEdit.DescribePart(show, part, item, name, length, key, way, time, padKey, padLength, SwitchAt.parse(press)));
+    String part(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @PathVariable int part,
+            @RequestParam Item item,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String length,
+            @RequestParam(defaultValue = "") String key,
+            @RequestParam Transition.Way way,
+            @RequestParam(defaultValue = "") String time,
+            @RequestParam(defaultValue = "") String padKey,
+            @RequestParam(defaultValue = "") String padLength,
+            @RequestParam(defaultValue = "") String press) {
+        return edit(
+                id,
+                hand,
+                show,
+                part,
+                new OrderEdit.DescribePart(
+                        show, part, item, name, length, key, way, time, padKey, padLength, SwitchAt.parse(press)));
     }
 
     @PostMapping("/{show}/roster")
-    String roster(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam(defaultValue = "") List<String> present) {
+    String roster(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @RequestParam(defaultValue = "") List<String> present) {
         return edit(id, hand, show, 0, new OrderEdit.SetRoster(show, present));
     }
 
     @PostMapping("/{show}/stems")
-    String stem(@PathVariable RigId id, Hand hand, @PathVariable ShowId show, @RequestParam SongId song, @RequestParam(defaultValue = "") String stem,
+    String stem(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @RequestParam SongId song,
+            @RequestParam(defaultValue = "") String stem,
             @RequestParam(defaultValue = "false") boolean round) {
         return edit(id, hand, show, 0, new OrderEdit.TurnStem(show, song, stem, round));
     }
@@ -150,12 +204,16 @@ class OrderController {
         String show = Refusals.pathVariable(request, "show");
         String part = Refusals.pathVariable(request, "part");
         Echo echo = Refusals.answer(refused, request, response);
-        return show.isEmpty() ? none(id, echo, page) : order(id, new ShowId(show), part.isEmpty() ? 0 : Integer.parseInt(part), echo, page);
+        return show.isEmpty()
+                ? none(id, echo, page)
+                : order(id, new ShowId(show), part.isEmpty() ? 0 : Integer.parseInt(part), echo, page);
     }
 
     private Running running(RigId id, ShowId show) {
         Plan plan = rigs.load(id).plan();
-        return Running.of(plan.book(), plan.book().find(show).orElseThrow(() -> new Refused("show", "That show is no longer in the book.")));
+        return Running.of(
+                plan.book(),
+                plan.book().find(show).orElseThrow(() -> new Refused("show", "That show is no longer in the book.")));
     }
 
     private String order(RigId id, ShowId show, int part, Echo echo, Model page) {
@@ -166,14 +224,18 @@ class OrderController {
             return "redirect:/rigs/%s/order".formatted(id);
         }
         String here = "/order/%s%s".formatted(show, part > 0 ? "?part=" + part : "");
-        page.addAttribute("frame", Frame.of(stored, report, Room.ORDER, here)).addAttribute("echo", echo)
-                .addAttribute("order", OrderPage.of(report, found.get(), part, "/rigs/%s/order/%s".formatted(id, show)));
+        page.addAttribute("frame", Frame.of(stored, report, Room.ORDER, here))
+                .addAttribute("echo", echo)
+                .addAttribute(
+                        "order", OrderPage.of(report, found.get(), part, "/rigs/%s/order/%s".formatted(id, show)));
         return "order/order";
     }
 
     private String none(RigId id, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
-        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.ORDER, "/order")).addAttribute("echo", echo).addAttribute("songs", stored.plan().book().songs().size());
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.ORDER, "/order"))
+                .addAttribute("echo", echo)
+                .addAttribute("songs", stored.plan().book().songs().size());
         return "order/none";
     }
 
@@ -183,7 +245,9 @@ class OrderController {
     }
 
     private static ResponseEntity<byte[]> file(ShowId show, String ending, String type, String text) {
-        return ResponseEntity.ok().contentType(new MediaType("text", type, StandardCharsets.UTF_8)).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s%s\"".formatted(show, ending))
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", type, StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s%s\"".formatted(show, ending))
                 .body(text.getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -36,8 +36,25 @@ import java.util.stream.Stream;
  * @param presses how often each switch is pressed
  * @param roster the parts that songs can be played without or with
  */
-record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int height, List<Label> labels, int slotEnd, String slotWords, Optional<PartPanel> chosen, List<String> presses, int pressesInAll,
-        List<Player> roster, List<StemRow> stems, List<Choice> songs, List<Choice> items, List<Choice> shows, List<FindingView> findings, boolean isTonight) {
+record OrderPage(
+        String path,
+        Facts facts,
+        String sum,
+        boolean isTooLong,
+        int height,
+        List<Label> labels,
+        int slotEnd,
+        String slotWords,
+        Optional<PartPanel> chosen,
+        List<String> presses,
+        int pressesInAll,
+        List<Player> roster,
+        List<StemRow> stems,
+        List<Choice> songs,
+        List<Choice> items,
+        List<Choice> shows,
+        List<FindingView> findings,
+        boolean isTonight) {
 
     private static final int TOP = 14;
     private static final int GAP = 3;
@@ -45,29 +62,55 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
     private static final double PIXELS_PER_SECOND = 0.25;
 
     /** Fields of the show. */
-    record Facts(String name, String day, String start, String slot) {
-    }
+    record Facts(String name, String day, String start, String slot) {}
 
     /** A part in the column. {@code over} how it goes into the next. */
-    record Label(int number, int place, int y, int height, String clock, String item, String name, String facts, String over, int overY, String pad, String tone, boolean isChosen, String href) {
-    }
+    record Label(
+            int number,
+            int place,
+            int y,
+            int height,
+            String clock,
+            String item,
+            String name,
+            String facts,
+            String over,
+            int overY,
+            String pad,
+            String tone,
+            boolean isChosen,
+            String href) {}
 
     /** Something to choose. */
-    record Choice(String key, String words, boolean isChosen) {
-    }
+    record Choice(String key, String words, boolean isChosen) {}
 
     /** A part of the band. */
-    record Player(String name, boolean isHere) {
-    }
+    record Player(String name, boolean isHere) {}
 
     /** A stem tonight. */
-    record StemRow(String song, String songKey, String stem, String words, boolean sounds, boolean turned) {
-    }
+    record StemRow(String song, String songKey, String stem, String words, boolean sounds, boolean turned) {}
 
-    /** Fields of the chosen part. {@code earlier} and {@code later}: in front of which part it is put, 0 for the end. */
-    record PartPanel(int number, int place, int places, int earlier, int later, String name, boolean plays, String songHref, List<Choice> items, String length, String key, List<Choice> ways, String time, String padKey, String padLength,
-            List<Choice> presses, String keys) {
-    }
+    /**
+     * Fields of the chosen part. {@code earlier} and {@code later}: in front of which part it is put, 0 for the end.
+     */
+    record PartPanel(
+            int number,
+            int place,
+            int places,
+            int earlier,
+            int later,
+            String name,
+            boolean plays,
+            String songHref,
+            List<Choice> items,
+            String length,
+            String key,
+            List<Choice> ways,
+            String time,
+            String padKey,
+            String padLength,
+            List<Choice> presses,
+            String keys) {}
 
     static OrderPage of(Report report, Show show, int part, String path) {
         Plan plan = report.plan();
@@ -75,19 +118,65 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
         List<Label> labels = labels(report, running, part, path);
         int slotEnd = -1;
         if (show.slot() > 0) {
-            int start = running.parts().stream().filter(p -> p.start() >= 0).findFirst().map(p -> labels.get(running.parts().indexOf(p)).y()).orElse(TOP);
+            int start = running.parts().stream()
+                    .filter(p -> p.start() >= 0)
+                    .findFirst()
+                    .map(p -> labels.get(running.parts().indexOf(p)).y())
+                    .orElse(TOP);
             slotEnd = yOf(running, labels, show.slot()).orElse(start + (int) (show.slot() / 1e6 * PIXELS_PER_SECOND));
         }
-        int bottom = Math.max(labels.stream().mapToInt(l -> l.y() + l.height()).max().orElse(60), slotEnd) + 30;
+        int bottom =
+                Math.max(labels.stream().mapToInt(l -> l.y() + l.height()).max().orElse(60), slotEnd) + 30;
         List<String> presses = new ArrayList<>();
-        running.presses(plan.book(), plan.switches()).forEach((at, times) -> presses.add("%s%s: %d\u00d7".formatted(plan.words(at), plan.switches().at(at).label().map(l -> ", " + l).orElse(""), times)));
-        int all = running.presses(plan.book(), plan.switches()).values().stream().mapToInt(Integer::intValue).sum();
+        running.presses(plan.book(), plan.switches())
+                .forEach((at, times) -> presses.add("%s%s: %d\u00d7"
+                        .formatted(
+                                plan.words(at),
+                                plan.switches()
+                                        .at(at)
+                                        .label()
+                                        .map(l -> ", " + l)
+                                        .orElse(""),
+                                times)));
+        int all = running.presses(plan.book(), plan.switches()).values().stream()
+                .mapToInt(Integer::intValue)
+                .sum();
         boolean tonight = plan.book().tonight().filter(show::equals).isPresent();
-        return new OrderPage(path, new Facts(show.name().text(), show.day().map(Object::toString).orElse(""), show.start().map(Object::toString).orElse(""), show.slot() == 0 ? "" : Clock.brief(show.slot())),
-                running.words(), running.room().filter(room -> room < 0).isPresent(), bottom, labels, slotEnd, show.start().map(start -> "slot ends " + start.after(show.slot())).orElse("slot ends"),
-                show.entry(part).map(entry -> panel(plan, running, entry)), presses, all, roster(plan, show), stems(plan, show), choices(plan), kinds(),
-                plan.book().shows().reversed().stream().map(s -> new Choice(s.id().text(), s.name() + s.day().map(day -> ", " + day).orElse(""), s.id().equals(show.id()))).toList(),
-                tonight ? report.findings().stream().filter(f -> f.code().startsWith("order.")).map(FindingView::of).toList() : List.of(), tonight);
+        return new OrderPage(
+                path,
+                new Facts(
+                        show.name().text(),
+                        show.day().map(Object::toString).orElse(""),
+                        show.start().map(Object::toString).orElse(""),
+                        show.slot() == 0 ? "" : Clock.brief(show.slot())),
+                running.words(),
+                running.room().filter(room -> room < 0).isPresent(),
+                bottom,
+                labels,
+                slotEnd,
+                show.start()
+                        .map(start -> "slot ends " + start.after(show.slot()))
+                        .orElse("slot ends"),
+                show.entry(part).map(entry -> panel(plan, running, entry)),
+                presses,
+                all,
+                roster(plan, show),
+                stems(plan, show),
+                choices(plan),
+                kinds(),
+                plan.book().shows().reversed().stream()
+                        .map(s -> new Choice(
+                                s.id().text(),
+                                s.name() + s.day().map(day -> ", " + day).orElse(""),
+                                s.id().equals(show.id())))
+                        .toList(),
+                tonight
+                        ? report.findings().stream()
+                                .filter(f -> f.code().startsWith("order."))
+                                .map(FindingView::of)
+                                .toList()
+                        : List.of(),
+                tonight);
     }
 
     private static List<Label> labels(Report report, Running running, int chosen, String path) {
@@ -98,24 +187,62 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
             Part part = running.parts().get(i);
             Entry entry = part.entry();
             int height = Math.max(SHORTEST, (int) Math.round(part.length() / 1e6 * PIXELS_PER_SECOND));
-            String clock = running.show().start().map(start -> start.after(part.start())).orElseGet(() -> Clock.brief(part.start()));
+            String clock = running.show()
+                    .start()
+                    .map(start -> start.after(part.start()))
+                    .orElseGet(() -> Clock.brief(part.start()));
             boolean last = i + 1 == running.parts().size();
             Transition over = entry.transition();
             String words = last ? "" : over.way().words() + (over.micros() > 0 ? " " + Clock.brief(over.micros()) : "");
-            String facts = Stream.of(part.length() == 0 ? "length not known" : Clock.brief(part.length()), key(plan, part), entry.press().map(at -> "press " + plan.words(at)).orElse("")).filter(text -> !text.isEmpty())
-                    .reduce((a, b) -> a + ", " + b).orElse("");
-            String tone = entry.song().map(song -> report.findings(song).stream().anyMatch(f -> f.severity() == Severity.STOPS) ? "stop" : "song").orElse("other");
-            int gap = over.way() == Transition.Way.CROSSFADE ? 0 : over.way() == Transition.Way.ON_DEMAND || over.way() == Transition.Way.TAIL ? 18 : GAP;
-            labels.add(new Label(entry.number(), i, y, height, clock, entry.item().words(), entry.name().text(), facts, words, y + height + gap / 2,
-                    part.pad().map(pad -> "pad in " + pad + ", " + Clock.brief(entry.pad().map(Pad::micros).orElse(0L))).orElse(""), tone, entry.number() == chosen, "%s?part=%d".formatted(path, entry.number())));
+            String facts = Stream.of(
+                            part.length() == 0 ? "length not known" : Clock.brief(part.length()),
+                            key(plan, part),
+                            entry.press().map(at -> "press " + plan.words(at)).orElse(""))
+                    .filter(text -> !text.isEmpty())
+                    .reduce((a, b) -> a + ", " + b)
+                    .orElse("");
+            String tone = entry.song()
+                    .map(song -> report.findings(song).stream().anyMatch(f -> f.severity() == Severity.STOPS)
+                            ? "stop"
+                            : "song")
+                    .orElse("other");
+            int gap = over.way() == Transition.Way.CROSSFADE
+                    ? 0
+                    : over.way() == Transition.Way.ON_DEMAND || over.way() == Transition.Way.TAIL ? 18 : GAP;
+            labels.add(new Label(
+                    entry.number(),
+                    i,
+                    y,
+                    height,
+                    clock,
+                    entry.item().words(),
+                    entry.name().text(),
+                    facts,
+                    words,
+                    y + height + gap / 2,
+                    part.pad()
+                            .map(pad -> "pad in " + pad + ", "
+                                    + Clock.brief(entry.pad().map(Pad::micros).orElse(0L)))
+                            .orElse(""),
+                    tone,
+                    entry.number() == chosen,
+                    "%s?part=%d".formatted(path, entry.number())));
             y += height + gap;
         }
         return labels;
     }
 
     private static String key(Plan plan, Part part) {
-        return part.key().map(key -> part.entry().song().flatMap(plan.book()::find).flatMap(Song::original).filter(original -> !original.hasRootOf(key)).map(original -> "%s, was %s: %s".formatted(key, original,
-                Key.words(original.semitonesTo(key)))).orElse("in " + key)).orElse("");
+        return part.key()
+                .map(key -> part.entry()
+                        .song()
+                        .flatMap(plan.book()::find)
+                        .flatMap(Song::original)
+                        .filter(original -> !original.hasRootOf(key))
+                        .map(original ->
+                                "%s, was %s: %s".formatted(key, original, Key.words(original.semitonesTo(key))))
+                        .orElse("in " + key))
+                .orElse("");
     }
 
     /** Where a time lies in the column. */
@@ -123,50 +250,106 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
         for (int i = 0; i < running.parts().size(); i++) {
             Part part = running.parts().get(i);
             if (part.start() <= micros && micros <= part.end() && part.length() > 0) {
-                return Optional.of(labels.get(i).y() + (int) (labels.get(i).height() * (micros - part.start()) / part.length()));
+                return Optional.of(
+                        labels.get(i).y() + (int) (labels.get(i).height() * (micros - part.start()) / part.length()));
             }
         }
-        return running.parts().isEmpty() ? Optional.empty() : Optional.of(labels.getLast().y() + labels.getLast().height() + (int) Math.max(0, (micros - running.parts().getLast().end()) / 1e6 * PIXELS_PER_SECOND));
+        return running.parts().isEmpty()
+                ? Optional.empty()
+                : Optional.of(labels.getLast().y()
+                        + labels.getLast().height()
+                        + (int) Math.max(0, (micros - running.parts().getLast().end()) / 1e6 * PIXELS_PER_SECOND));
     }
 
     private static PartPanel panel(Plan plan, Running running, Entry entry) {
         boolean plays = entry.song().isPresent();
-        List<Choice> items = Stream.of(Item.values()).filter(item -> (item == Item.SONG || item == Item.RESPONSE) == plays).map(item -> new Choice(item.name(), item.words(), item == entry.item())).toList();
-        List<Choice> ways = Stream.of(Transition.Way.values()).map(way -> new Choice(way.name(), way.words(), way == entry.transition().way())).toList();
-        List<Choice> presses = new ArrayList<>(List.of(new Choice("", "nobody presses", entry.press().isEmpty())));
+        List<Choice> items = Stream.of(Item.values())
+                .filter(item -> (item == Item.SONG || item == Item.RESPONSE) == plays)
+                .map(item -> new Choice(item.name(), item.words(), item == entry.item()))
+                .toList();
+        List<Choice> ways = Stream.of(Transition.Way.values())
+                .map(way -> new Choice(
+                        way.name(), way.words(), way == entry.transition().way()))
+                .toList();
+        List<Choice> presses = new ArrayList<>(
+                List.of(new Choice("", "nobody presses", entry.press().isEmpty())));
         for (Assignment assignment : plan.switches().assignments()) {
-            presses.add(new Choice(assignment.at().key(), plan.words(assignment.at()) + assignment.label().map(label -> ", " + label).orElse(""), entry.press().filter(assignment.at()::equals).isPresent()));
+            presses.add(new Choice(
+                    assignment.at().key(),
+                    plan.words(assignment.at())
+                            + assignment.label().map(label -> ", " + label).orElse(""),
+                    entry.press().filter(assignment.at()::equals).isPresent()));
         }
         int place = running.show().order().indexOf(entry);
-        return new PartPanel(entry.number(), place, running.show().order().size(), numberAt(running.show(), place - 1), numberAt(running.show(), place + 2), entry.name().text(), plays, entry.song().map(Object::toString).orElse(""), items, entry.micros() == 0 ? "" : Clock.brief(entry.micros()),
-                entry.key().map(Key::toString).orElse(""), ways, entry.transition().micros() == 0 ? "" : Clock.brief(entry.transition().micros()), entry.pad().flatMap(Pad::key).map(Key::toString).orElse(""),
-                entry.pad().map(pad -> Clock.brief(pad.micros())).orElse(""), presses, keys(running, place));
+        return new PartPanel(
+                entry.number(),
+                place,
+                running.show().order().size(),
+                numberAt(running.show(), place - 1),
+                numberAt(running.show(), place + 2),
+                entry.name().text(),
+                plays,
+                entry.song().map(Object::toString).orElse(""),
+                items,
+                entry.micros() == 0 ? "" : Clock.brief(entry.micros()),
+                entry.key().map(Key::toString).orElse(""),
+                ways,
+                entry.transition().micros() == 0
+                        ? ""
+                        : Clock.brief(entry.transition().micros()),
+                entry.pad().flatMap(Pad::key).map(Key::toString).orElse(""),
+                entry.pad().map(pad -> Clock.brief(pad.micros())).orElse(""),
+                presses,
+                keys(running, place));
     }
 
     private static int numberAt(Show show, int place) {
-        return place >= 0 && place < show.order().size() ? show.order().get(place).number() : 0;
+        return place >= 0 && place < show.order().size()
+                ? show.order().get(place).number()
+                : 0;
     }
 
     /** Which pads lie under the keys on both sides. */
     private static String keys(Running running, int place) {
-        Optional<Key> before = running.parts().stream().limit(place + 1L).flatMap(part -> part.key().stream()).reduce((a, b) -> b);
-        Optional<Key> next = running.parts().stream().skip(place + 1L).flatMap(part -> part.key().stream()).findFirst();
+        Optional<Key> before = running.parts().stream()
+                .limit(place + 1L)
+                .flatMap(part -> part.key().stream())
+                .reduce((a, b) -> b);
+        Optional<Key> next = running.parts().stream()
+                .skip(place + 1L)
+                .flatMap(part -> part.key().stream())
+                .findFirst();
         if (before.isEmpty() || next.isEmpty()) {
             return "";
         }
         List<Key> fit = Key.dronesUnder(before.get(), next.get());
-        return "From %s to %s (%s): %s".formatted(before.get(), next.get(), Key.words(before.get().semitonesTo(next.get())), fit.isEmpty() ? "no pad lies under both; fade it out and the next in"
-                : "pads that lie under both: " + Words.list(fit.stream().limit(4).toList()));
+        return "From %s to %s (%s): %s"
+                .formatted(
+                        before.get(),
+                        next.get(),
+                        Key.words(before.get().semitonesTo(next.get())),
+                        fit.isEmpty()
+                                ? "no pad lies under both; fade it out and the next in"
+                                : "pads that lie under both: "
+                                        + Words.list(fit.stream().limit(4).toList()));
     }
 
     private static List<Song> played(Plan plan, Show show) {
-        return show.order().stream().flatMap(entry -> entry.song().stream()).distinct().map(plan.book()::song).toList();
+        return show.order().stream()
+                .flatMap(entry -> entry.song().stream())
+                .distinct()
+                .map(plan.book()::song)
+                .toList();
     }
 
     private static List<Player> roster(Plan plan, Show show) {
         TreeSet<TapeLabel> parts = new TreeSet<>(show.present());
-        plan.book().songs().forEach(song -> song.stems().forEach(stem -> stem.player().ifPresent(parts::add)));
-        return parts.stream().map(part -> new Player(part.text(), show.present().contains(part))).toList();
+        plan.book()
+                .songs()
+                .forEach(song -> song.stems().forEach(stem -> stem.player().ifPresent(parts::add)));
+        return parts.stream()
+                .map(part -> new Player(part.text(), show.present().contains(part)))
+                .toList();
     }
 
     private static List<StemRow> stems(Plan plan, Show show) {
@@ -176,8 +359,14 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
                 if (stem.player().isPresent()) {
                     boolean sounds = show.sounds(song.id(), stem);
                     boolean turned = show.turned().contains(new StemAt(song.id(), stem.name()));
-                    String heard = sounds ? heard(plan, song, stem) : "muted, " + stem.player().get() + (show.present().contains(stem.player().get()) ? " plays it" : ": nobody plays it");
-                    rows.add(new StemRow(song.title().text(), song.id().text(), stem.name().text(), heard, sounds, turned));
+                    String heard = sounds
+                            ? heard(plan, song, stem)
+                            : "muted, " + stem.player().get()
+                                    + (show.present().contains(stem.player().get())
+                                            ? " plays it"
+                                            : ": nobody plays it");
+                    rows.add(new StemRow(
+                            song.title().text(), song.id().text(), stem.name().text(), heard, sounds, turned));
                 }
             }
         }
@@ -186,20 +375,43 @@ record OrderPage(String path, Facts facts, String sum, boolean isTooLong, int he
 
     /** Who hears a stem, by the sound outputs of the player or of the box it lives in. */
     private static String heard(Plan plan, Song song, Stem stem) {
-        List<String> outputs = plan.player(song).stream().flatMap(player -> plan.rig().devices().stream().filter(device -> !device.feeds().isEmpty()).flatMap((Device device) -> device.feeds().entrySet().stream()
-                .filter(e -> e.getValue().sounds().contains(stem.sort().sound())).map(e -> feed(plan, device, e.getKey().text(), e.getValue())))).toList();
+        List<String> outputs = plan.player(song).stream()
+                .flatMap(player -> plan.rig().devices().stream()
+                        .filter(device -> !device.feeds().isEmpty())
+                        .flatMap((Device device) -> device.feeds().entrySet().stream()
+                                .filter(e -> e.getValue()
+                                        .sounds()
+                                        .contains(stem.sort().sound()))
+                                .map(e -> feed(plan, device, e.getKey().text(), e.getValue()))))
+                .toList();
         return outputs.isEmpty() ? "sounds" : "sounds: " + String.join("; ", outputs);
     }
 
     private static String feed(Plan plan, Device device, String output, Feed feed) {
-        return "%s %s to %s".formatted(plan.rig().name(device.id()), output, Words.list(feed.to().stream().map(ear -> ear.words()).toList()));
+        return "%s %s to %s"
+                .formatted(
+                        plan.rig().name(device.id()),
+                        output,
+                        Words.list(feed.to().stream().map(ear -> ear.words()).toList()));
     }
 
     private static List<Choice> choices(Plan plan) {
-        return plan.book().songs().stream().map(song -> new Choice(song.id().text(), "%s%s, %s".formatted(song.title(), song.played().map(key -> ", " + key).orElse(""), Clock.brief(song.usualLength())), false)).toList();
+        return plan.book().songs().stream()
+                .map(song -> new Choice(
+                        song.id().text(),
+                        "%s%s, %s"
+                                .formatted(
+                                        song.title(),
+                                        song.played().map(key -> ", " + key).orElse(""),
+                                        Clock.brief(song.usualLength())),
+                        false))
+                .toList();
     }
 
     private static List<Choice> kinds() {
-        return Stream.of(Item.values()).filter(item -> item != Item.SONG && item != Item.RESPONSE).map(item -> new Choice(item.name(), item.words(), false)).toList();
+        return Stream.of(Item.values())
+                .filter(item -> item != Item.SONG && item != Item.RESPONSE)
+                .map(item -> new Choice(item.name(), item.words(), false))
+                .toList();
     }
 }

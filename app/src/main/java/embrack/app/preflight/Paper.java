@@ -5,7 +5,8 @@ import java.util.stream.Stream;
 
 /** What sheets are printed on. */
 enum Paper {
-    A4("A4", "210mm 297mm"), LETTER("Letter", "8.5in 11in");
+    A4("A4", "210mm 297mm"),
+    LETTER("Letter", "8.5in 11in");
 
     private final String words;
     private final String size;
@@ -30,6 +31,9 @@ enum Paper {
 
     /** The paper of a key; A4 for one that there is not. */
     static Paper of(String key) {
-        return Stream.of(values()).filter(paper -> paper.key().equals(key)).findFirst().orElse(A4);
+        return Stream.of(values())
+                .filter(paper -> paper.key().equals(key))
+                .findFirst()
+                .orElse(A4);
     }
 }

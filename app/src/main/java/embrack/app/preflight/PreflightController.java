@@ -1,7 +1,7 @@
 package embrack.app.preflight;
 
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Frame;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.frame.Said;
@@ -52,12 +52,22 @@ class PreflightController {
 
     /** Mends a finding by its button; a finding that is no longer there needs no mending. */
     @PostMapping("/remedies")
-    String mend(@PathVariable RigId id, Hand hand, @RequestParam String code, @RequestParam String where, @RequestParam String what,
+    String mend(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam String code,
+            @RequestParam String where,
+            @RequestParam String what,
             @RequestParam(defaultValue = "") String back) {
         reports.of(rigs.load(id)).findings().stream()
-                .filter(f -> f.code().equals(code) && f.where().equals(where) && f.what().equals(what))
-                .map(Finding::remedy).flatMap(remedy -> remedy.stream()).findFirst()
-                .map(Remedy::edit).ifPresent(edit -> rigs.edit(id, hand, edit));
+                .filter(f -> f.code().equals(code)
+                        && f.where().equals(where)
+                        && f.what().equals(what))
+                .map(Finding::remedy)
+                .flatMap(remedy -> remedy.stream())
+                .findFirst()
+                .map(Remedy::edit)
+                .ifPresent(edit -> rigs.edit(id, hand, edit));
         return WayBack.to(id, back);
     }
 
@@ -65,6 +75,8 @@ class PreflightController {
     @ExceptionHandler
     String changedMeanwhile(Refused refused, HttpServletRequest request, HttpServletResponse response) {
         Said.to(response, "Not mended: " + refused.words());
-        return WayBack.to(RigId.of(Refusals.pathVariable(request, "id")), Objects.requireNonNullElse(request.getParameter("back"), ""));
+        return WayBack.to(
+                RigId.of(Refusals.pathVariable(request, "id")),
+                Objects.requireNonNullElse(request.getParameter("back"), ""));
     }
 }

@@ -17,44 +17,93 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /** All that the preflight room shows. */
-record PreflightPage(List<FindingView> findings, List<ProofRow> proofs, List<ControlRow> controls, List<SongRow> songs, String run) {
+record PreflightPage(
+        List<FindingView> findings, List<ProofRow> proofs, List<ControlRow> controls, List<SongRow> songs, String run) {
 
     /** A switch with what was meant and what happens. */
-    record ProofRow(String where, String label, String href, List<String> meant, List<String> happens, Mark mark, int messages, String worst) {
-    }
+    record ProofRow(
+            String where,
+            String label,
+            String href,
+            List<String> meant,
+            List<String> happens,
+            Mark mark,
+            int messages,
+            String worst) {}
 
     /** A treadle, fader or knob with what it moves. */
-    record ControlRow(String where, String label, List<String> moves, Mark mark) {
-    }
+    record ControlRow(String where, String label, List<String> moves, Mark mark) {}
 
     /** A song with how many of its cues are what; {@code worst} of all of them. */
-    record SongRow(String title, String href, int cues, List<Tally> tallies, String worst) {
-    }
+    record SongRow(String title, String href, int cues, List<Tally> tallies, String worst) {}
 
     /** How many cues have one verdict. */
-    record Tally(Mark mark, int cues) {
-    }
+    record Tally(Mark mark, int cues) {}
 
     static PreflightPage of(Report report, String path) {
-        return new PreflightPage(report.findings().stream().map(FindingView::of).toList(),
-                report.proofs().stream().map(proof -> row(report.plan(), proof, path)).toList(),
-                report.travels().stream().map(proof -> new ControlRow(report.plan().words(proof.at()), proof.compiled().travel().label().map(Object::toString).orElse(""),
-                        proof.compiled().travel().targets().stream().map(report.plan()::words).toList(), Mark.of(proof.verdict()))).toList(),
-                report.book().songs().stream().filter(song -> !song.cues().isEmpty()).map(song -> row(song, path)).toList(),
-                report.book().songs().isEmpty() ? "" : "The show was run in its order, and again with %s: songs left out, sections played twice, songs begun again.".formatted(Words.count(report.book().run().jumps(), "jump")));
+        return new PreflightPage(
+                report.findings().stream().map(FindingView::of).toList(),
+                report.proofs().stream()
+                        .map(proof -> row(report.plan(), proof, path))
+                        .toList(),
+                report.travels().stream()
+                        .map(proof -> new ControlRow(
+                                report.plan().words(proof.at()),
+                                proof.compiled()
+                                        .travel()
+                                        .label()
+                                        .map(Object::toString)
+                                        .orElse(""),
+                                proof.compiled().travel().targets().stream()
+                                        .map(report.plan()::words)
+                                        .toList(),
+                                Mark.of(proof.verdict())))
+                        .toList(),
+                report.book().songs().stream()
+                        .filter(song -> !song.cues().isEmpty())
+                        .map(song -> row(song, path))
+                        .toList(),
+                report.book().songs().isEmpty()
+                        ? ""
+                        : ("The show was run in its order, and again with %s: songs left out, sections played "
+                                        + "twice, songs begun again.")
+                                .formatted(Words.count(report.book().run().jumps(), "jump")));
     }
 
     private static SongRow row(SongProof song, String path) {
         Map<Verdict, Integer> counts = new TreeMap<>();
         song.cues().forEach(cue -> counts.merge(cue.verdict(), 1, Integer::sum));
-        return new SongRow(song.song().title().text(), "%s/songs/%s".formatted(path, song.song().id()), song.cues().size(), counts.entrySet().stream().map(e -> new Tally(Mark.of(e.getKey()), e.getValue())).toList(),
-                Wire.millis(song.cues().stream().mapToLong(CueProof::worstMicros).max().orElse(0)));
+        return new SongRow(
+                song.song().title().text(),
+                "%s/songs/%s".formatted(path, song.song().id()),
+                song.cues().size(),
+                counts.entrySet().stream()
+                        .map(e -> new Tally(Mark.of(e.getKey()), e.getValue()))
+                        .toList(),
+                Wire.millis(song.cues().stream()
+                        .mapToLong(CueProof::worstMicros)
+                        .max()
+                        .orElse(0)));
     }
 
     private static ProofRow row(Plan plan, Proof proof, String path) {
         Story story = Story.of(plan, proof);
-        return new ProofRow(plan.words(proof.at()) + (proof.moment() == Moment.PRESS ? "" : ", " + proof.moment().words()), plan.switches().at(proof.at()).label().map(Object::toString).orElse(""),
-                "%s/switches/%s/%d/%d".formatted(path, proof.at().board(), proof.at().bank(), proof.at().number()),
-                story.intended(), story.actual(), Mark.of(proof.verdict()), proof.messages(), Wire.millis(proof.worstMicros()));
+        return new ProofRow(
+                plan.words(proof.at())
+                        + (proof.moment() == Moment.PRESS
+                                ? ""
+                                : ", " + proof.moment().words()),
+                plan.switches().at(proof.at()).label().map(Object::toString).orElse(""),
+                "%s/switches/%s/%d/%d"
+                        .formatted(
+                                path,
+                                proof.at().board(),
+                                proof.at().bank(),
+                                proof.at().number()),
+                story.intended(),
+                story.actual(),
+                Mark.of(proof.verdict()),
+                proof.messages(),
+                Wire.millis(proof.worstMicros()));
     }
 }

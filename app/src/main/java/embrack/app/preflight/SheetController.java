@@ -55,7 +55,10 @@ class SheetController {
     }
 
     @GetMapping("/sheets.pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable RigId id, @RequestParam(defaultValue = "false") boolean left, @RequestParam(defaultValue = "a4") String paper) {
+    ResponseEntity<byte[]> pdf(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "false") boolean left,
+            @RequestParam(defaultValue = "a4") String paper) {
         StoredRig stored = rigs.load(id);
         Progress progress = progress(stored);
         return file(stored, "sheets", pdf.sheets(stored, SheetPage.of(progress, left), Paper.of(paper)));
@@ -63,9 +66,16 @@ class SheetController {
 
     /** Ticks a line, or takes its tick back. A line that is on no sheet any more can only be taken off. */
     @PostMapping("/sheets/tick")
-    String tick(@PathVariable RigId id, @RequestParam String key, @RequestParam(defaultValue = "false") boolean done, @RequestParam(defaultValue = "false") boolean left,
+    String tick(
+            @PathVariable RigId id,
+            @RequestParam String key,
+            @RequestParam(defaultValue = "false") boolean done,
+            @RequestParam(defaultValue = "false") boolean left,
             @Nullable Principal who) {
-        Optional<Section.Line> line = Sheets.of(reports.of(rigs.load(id))).stream().flatMap(Sheet::lines).filter(l -> l.key().equals(key)).map(l -> (Section.Line) l).findFirst();
+        Optional<? extends Section.Line> line = Sheets.of(reports.of(rigs.load(id))).stream()
+                .flatMap(Sheet::lines)
+                .filter(l -> l.key().equals(key))
+                .findFirst();
         if (done && line.isPresent()) {
             ticks.tick(id, line.get(), who == null ? SOMEBODY : who.getName());
         } else {
@@ -96,7 +106,8 @@ class SheetController {
 
     private StoredRig enter(RigId id, String here, Model page) {
         StoredRig stored = rigs.load(id);
-        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.PREFLIGHT, here)).addAttribute("revision", stored.revision());
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.PREFLIGHT, here))
+                .addAttribute("revision", stored.revision());
         return stored;
     }
 
@@ -106,7 +117,11 @@ class SheetController {
 
     private static ResponseEntity<byte[]> file(StoredRig stored, String what, byte[] content) {
         String name = "%s-%s.pdf".formatted(stored.plan().rig().name().text().replaceAll("[^A-Za-z0-9]+", "-"), what);
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.inline().filename(name).build().toString()).body(content);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline().filename(name).build().toString())
+                .body(content);
     }
 }

@@ -12,11 +12,17 @@ import java.util.List;
 record SheetPage(List<SheetView> sheets, boolean onlyLeft, String done, List<Gone> gone) {
 
     /** Something that was programmed and is not wanted any more. */
-    record Gone(String key, String words) {
-    }
+    record Gone(String key, String words) {}
 
     static SheetPage of(Progress progress, boolean onlyLeft) {
-        return new SheetPage((onlyLeft ? progress.left() : progress.sheets()).stream().map(sheet -> SheetView.of(progress, sheet)).toList(), onlyLeft, progress.words(),
-                progress.gone().stream().map(tick -> new Gone(tick.key(), "%s: %s".formatted(tick.key().replace('/', ' '), tick.words()))).toList());
+        return new SheetPage(
+                (onlyLeft ? progress.left() : progress.sheets())
+                        .stream().map(sheet -> SheetView.of(progress, sheet)).toList(),
+                onlyLeft,
+                progress.words(),
+                progress.gone().stream()
+                        .map(tick -> new Gone(
+                                tick.key(), "%s: %s".formatted(tick.key().replace('/', ' '), tick.words())))
+                        .toList());
     }
 }

@@ -29,11 +29,31 @@ class SheetPdf {
     }
 
     byte[] sheets(StoredRig rig, SheetPage page, Paper paper) {
-        return render("preflight/sheets-pdf", Map.of("page", page, "rigName", rig.plan().rig().name().text(), "revision", rig.revision(), "paper", paper));
+        return render(
+                "preflight/sheets-pdf",
+                Map.of(
+                        "page",
+                        page,
+                        "rigName",
+                        rig.plan().rig().name().text(),
+                        "revision",
+                        rig.revision(),
+                        "paper",
+                        paper));
     }
 
     byte[] cards(StoredRig rig, List<SwitchCard> cards, Paper paper) {
-        return render("preflight/card-pdf", Map.of("cards", cards, "rigName", rig.plan().rig().name().text(), "revision", rig.revision(), "paper", paper));
+        return render(
+                "preflight/card-pdf",
+                Map.of(
+                        "cards",
+                        cards,
+                        "rigName",
+                        rig.plan().rig().name().text(),
+                        "revision",
+                        rig.revision(),
+                        "paper",
+                        paper));
     }
 
     private byte[] render(String template, Map<String, Object> values) {
@@ -54,7 +74,11 @@ class SheetPdf {
     }
 
     private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
-        builder.useFont(() -> Objects.requireNonNull(SheetPdf.class.getResourceAsStream("/embrack/app/print/" + file + ".ttf")), family, weight,
-                BaseRendererBuilder.FontStyle.NORMAL, true);
+        builder.useFont(
+                () -> Objects.requireNonNull(SheetPdf.class.getResourceAsStream("/embrack/app/print/" + file + ".ttf")),
+                family,
+                weight,
+                BaseRendererBuilder.FontStyle.NORMAL,
+                true);
     }
 }

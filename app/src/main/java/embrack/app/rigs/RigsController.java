@@ -8,8 +8,8 @@ import embrack.app.store.RigStore;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
-import embrack.files.plan.PlanFile;
 import embrack.files.json.UnreadableFile;
+import embrack.files.plan.PlanFile;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
@@ -56,7 +56,9 @@ class RigsController {
 
     @PostMapping("/rigs/import")
     String importPlan(@RequestParam MultipartFile file) {
-        return "redirect:/rigs/%s/gear".formatted(rigs.create(uploads.read(file, Uploads.Sort.PLAN, "file", PlanFile::read), "Import a plan file"));
+        return "redirect:/rigs/%s/gear"
+                .formatted(rigs.create(
+                        uploads.read(file, Uploads.Sort.PLAN, "file", PlanFile::read), "Import a plan file"));
     }
 
     @GetMapping("/rigs/{id}")
@@ -67,10 +69,19 @@ class RigsController {
     @GetMapping("/rigs/{id}/plan.json")
     ResponseEntity<String> export(@PathVariable RigId id) {
         Plan plan = rigs.load(id).plan();
-        String name = plan.rig().name().text().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-+|-+$", "");
+        String name = plan.rig()
+                .name()
+                .text()
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-+|-+$", "");
         return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment()
-                        .filename((name.isEmpty() ? "rig" : name) + ".json").build().toString())
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename((name.isEmpty() ? "rig" : name) + ".json")
+                                .build()
+                                .toString())
                 .contentType(new MediaType("application", "json", StandardCharsets.UTF_8))
                 .body(PlanFile.write(plan));
     }
@@ -95,10 +106,21 @@ class RigsController {
 
     @ExceptionHandler
     String unreadable(UnreadableFile unreadable, HttpServletRequest request, HttpServletResponse response, Model page) {
-        List<String> problems = unreadable.problems().stream().map(Object::toString).toList();
-        page.addAttribute("echo", Refusals.answer(new Refused("file", problems.size() == 1
-                        ? "This file cannot be read." : "This file cannot be read; it has %d mistakes.".formatted(problems.size())), request, response))
-                .addAttribute("problems", problems.stream().limit(MOST_PROBLEMS_SHOWN).toList());
+        List<String> problems =
+                unreadable.problems().stream().map(Object::toString).toList();
+        page.addAttribute(
+                        "echo",
+                        Refusals.answer(
+                                new Refused(
+                                        "file",
+                                        problems.size() == 1
+                                                ? "This file cannot be read."
+                                                : "This file cannot be read; it has %d mistakes."
+                                                        .formatted(problems.size())),
+                                request,
+                                response))
+                .addAttribute(
+                        "problems", problems.stream().limit(MOST_PROBLEMS_SHOWN).toList());
         return show(page);
     }
 

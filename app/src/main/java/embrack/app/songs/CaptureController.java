@@ -36,20 +36,27 @@ class CaptureController {
     }
 
     @GetMapping
-    String show(@PathVariable RigId id, @PathVariable SongId song, @ModelAttribute CapturePage.Asked asked, Model page) {
+    String show(
+            @PathVariable RigId id, @PathVariable SongId song, @ModelAttribute CapturePage.Asked asked, Model page) {
         return page(id, song, Hand.ANY, asked, Echo.NONE, page);
     }
 
     /** What was captured, looked through before it is kept; posted, since it may be long. */
     @PostMapping
-    String look(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @ModelAttribute CapturePage.Asked asked, Model page) {
+    String look(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @ModelAttribute CapturePage.Asked asked,
+            Model page) {
         return page(id, song, hand, asked, Echo.NONE, page);
     }
 
     @PostMapping("/keep")
     String keep(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @ModelAttribute CapturePage.Asked asked) {
         Plan shown = rigs.seenBy(id, hand);
-        Song found = shown.book().find(song).orElseThrow(() -> new Refused("song", "That song is no longer in the book."));
+        Song found =
+                shown.book().find(song).orElseThrow(() -> new Refused("song", "That song is no longer in the book."));
         rigs.edit(id, hand, new CueEdit.KeepCaptured(song, CapturePage.capture(shown, found, asked)));
         return "redirect:/rigs/%s/songs/%s".formatted(id, song);
     }
@@ -62,19 +69,36 @@ class CaptureController {
             return room.list(id, echo, List.of(), page);
         }
         // What was captured stays on the page, as long as it can be read.
-        return page(id, new SongId(Refusals.pathVariable(request, "song")), Hand.ANY, CapturePage.Asked.typed(echo.typed()), echo, page);
+        return page(
+                id,
+                new SongId(Refusals.pathVariable(request, "song")),
+                Hand.ANY,
+                CapturePage.Asked.typed(echo.typed()),
+                echo,
+                page);
     }
 
-    /** The page; what its keys stand for is what they stood for in the revision that the hand saw, whatever was changed since. */
+    /**
+     * The page; what its keys stand for is what they stood for in the revision that the hand saw, whatever was changed
+     * since.
+     */
     private String page(RigId id, SongId song, Hand hand, CapturePage.Asked asked, Echo echo, Model page) {
         var report = room.enter(id, "/songs/%s/capture".formatted(song), echo, page);
         Plan shown = hand.seen().isPresent() ? rigs.seenBy(id, hand) : report.plan();
         if (report.plan().book().find(song).isEmpty()) {
             return "redirect:/rigs/%s/songs".formatted(id);
         }
-        page.addAttribute("song", SongHead.of(report, report.plan().book().song(song), "/rigs/" + id)).addAttribute("tab", "capture")
+        page.addAttribute("song", SongHead.of(report, report.plan().book().song(song), "/rigs/" + id))
+                .addAttribute("tab", "capture")
                 .addAttribute("seen", hand.seen().orElse(rigs.newestRevision(id)))
-                .addAttribute("capture", CapturePage.of(shown, shown.book().find(song).orElse(report.plan().book().song(song)), asked));
+                .addAttribute(
+                        "capture",
+                        CapturePage.of(
+                                shown,
+                                shown.book()
+                                        .find(song)
+                                        .orElse(report.plan().book().song(song)),
+                                asked));
         return "songs/capture";
     }
 }

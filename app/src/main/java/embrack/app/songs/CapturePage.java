@@ -33,8 +33,21 @@ import org.jspecify.annotations.Nullable;
  * @param taken what was pressed, as it would be kept
  * @param kept how many cues it would give
  */
-record CapturePage(List<Key> keys, List<Source> sources, String source, String find, boolean feet, String beats, String bars, long length, String hits, int grid, List<PromptLook.Grid> grids,
-        boolean strip, List<Taken> taken, int kept) {
+record CapturePage(
+        List<Key> keys,
+        List<Source> sources,
+        String source,
+        String find,
+        boolean feet,
+        String beats,
+        String bars,
+        long length,
+        String hits,
+        int grid,
+        List<PromptLook.Grid> grids,
+        boolean strip,
+        List<Taken> taken,
+        int kept) {
 
     private static final int MOST_KEYS = 10;
     private static final String USED = "used";
@@ -52,14 +65,25 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
      * @param strip whether releases are left out
      * @param feet whether switches are kept as presses of a foot and not as what they do
      */
-    record Asked(@Nullable String keys, @Nullable String find, @Nullable String hits, @Nullable Integer grid, @Nullable Boolean strip, @Nullable Boolean feet) {
+    record Asked(
+            @Nullable String keys,
+            @Nullable String find,
+            @Nullable String hits,
+            @Nullable Integer grid,
+            @Nullable Boolean strip,
+            @Nullable Boolean feet) {
 
         /** What a form asked; presses that cannot be read are left out. */
         static Asked typed(Map<String, String> form) {
             String hits = form.getOrDefault("hits", "");
             String grid = form.getOrDefault("grid", "");
-            return new Asked(form.get("keys"), form.get("find"), Stream.of(hits.split(",")).allMatch(hit -> hit.isBlank() || hit.matches(HIT)) ? hits : "",
-                    grid.matches("\\d{1,6}") ? Integer.valueOf(grid) : null, !"false".equals(form.get("strip")), "true".equals(form.get("feet")));
+            return new Asked(
+                    form.get("keys"),
+                    form.get("find"),
+                    Stream.of(hits.split(",")).allMatch(hit -> hit.isBlank() || hit.matches(HIT)) ? hits : "",
+                    grid.matches("\\d{1,6}") ? Integer.valueOf(grid) : null,
+                    !"false".equals(form.get("strip")),
+                    "true".equals(form.get("feet")));
         }
 
         @Override
@@ -94,16 +118,13 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
     }
 
     /** A key and what it sets. */
-    record Key(int number, String digit, String words) {
-    }
+    record Key(int number, String digit, String words) {}
 
     /** Something that keys can stand for. */
-    record Source(String key, String words, boolean isChosen) {
-    }
+    record Source(String key, String words, boolean isChosen) {}
 
     /** One press. */
-    record Taken(String at, String to, String shift, String words, String dropped) {
-    }
+    record Taken(String at, String to, String shift, String words, String dropped) {}
 
     static CapturePage of(Plan plan, Song song, Asked asked) {
         String source = source(plan, asked.keys());
@@ -113,39 +134,88 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
             keys.add(new Key(i + 1, String.valueOf((i + 1) % 10), bound.get(i).words()));
         }
         List<Source> sources = new ArrayList<>(List.of(new Source(USED, "what the songs use", source.equals(USED))));
-        plan.boards().forEach(board -> sources.add(new Source(board.text(), "switches of " + plan.rig().name(board), source.equals(board.text()))));
+        plan.boards()
+                .forEach(board -> sources.add(new Source(
+                        board.text(), "switches of " + plan.rig().name(board), source.equals(board.text()))));
         Capture capture = capture(plan, song, asked);
-        return new CapturePage(keys, sources, source, asked.find(), asked.feet(), beats(song.form()), bars(song.form()), Math.round(song.form().length() / 1e3), asked.hits(),
-                new PromptLook(0, 0, asked.grid(), "", "", "").grid(), PromptLook.Grid.ALL, asked.strip(), capture.taken().stream().map(taken -> taken(plan, song, taken)).toList(), capture.cues(1).size());
+        return new CapturePage(
+                keys,
+                sources,
+                source,
+                asked.find(),
+                asked.feet(),
+                beats(song.form()),
+                bars(song.form()),
+                Math.round(song.form().length() / 1e3),
+                asked.hits(),
+                new PromptLook(0, 0, asked.grid(), "", "", "").grid(),
+                PromptLook.Grid.ALL,
+                asked.strip(),
+                capture.taken().stream().map(taken -> taken(plan, song, taken)).toList(),
+                capture.cues(1).size());
     }
 
     /** A key's deeds with their words. */
-    private record Bound(List<Deed> deeds, String words) {
-    }
+    private record Bound(List<Deed> deeds, String words) {}
 
     private static String source(Plan plan, String asked) {
         boolean board = plan.boards().stream().anyMatch(id -> id.text().equals(asked));
-        boolean used = plan.book().songs().stream().anyMatch(song -> song.cues().stream().anyMatch(cue -> !cue.steps().isEmpty()));
-        return board ? asked : used || plan.boards().isEmpty() || asked.equals(USED) ? USED : plan.boards().getFirst().text();
+        boolean used = plan.book().songs().stream()
+                .anyMatch(song ->
+                        song.cues().stream().anyMatch(cue -> !cue.steps().isEmpty()));
+        return board
+                ? asked
+                : used || plan.boards().isEmpty() || asked.equals(USED)
+                        ? USED
+                        : plan.boards().getFirst().text();
     }
 
     private static List<Bound> bound(Plan plan, Song song, Asked asked) {
         if (!asked.find().isBlank()) {
-            return plan.player(song).map(player -> new Offers(plan).find(player, asked.find()).stream().limit(MOST_KEYS)
-                    .map(offer -> new Bound(Stream.concat(Stream.of(offer.step()), offer.along().stream()).map(CapturePage::step).toList(), offer.words())).toList()).orElse(List.of());
+            return plan.player(song)
+                    .map(player -> new Offers(plan)
+                            .find(player, asked.find()).stream()
+                                    .limit(MOST_KEYS)
+                                    .map(offer -> new Bound(
+                                            Stream.concat(Stream.of(offer.step()), offer.along().stream())
+                                                    .map(CapturePage::step)
+                                                    .toList(),
+                                            offer.words()))
+                                    .toList())
+                    .orElse(List.of());
         }
         String source = source(plan, asked.keys());
         if (source.equals(USED)) {
-            return Stream.concat(song.cues().stream(), plan.book().songs().stream().flatMap(other -> other.cues().stream())).flatMap(cue -> cue.steps().stream()).map(step -> step.withWait(0)).distinct()
-                    .limit(MOST_KEYS).map(step -> new Bound(List.of(step(step)), plan.words(step))).toList();
+            return Stream.concat(
+                            song.cues().stream(), plan.book().songs().stream().flatMap(other -> other.cues().stream()))
+                    .flatMap(cue -> cue.steps().stream())
+                    .map(step -> step.withWait(0))
+                    .distinct()
+                    .limit(MOST_KEYS)
+                    .map(step -> new Bound(List.of(step(step)), plan.words(step)))
+                    .toList();
         }
-        return plan.switches().of(new DeviceId(source)).stream().filter(assignment -> !assignment.steps().isEmpty()).limit(MOST_KEYS).map(assignment -> board(plan, assignment, asked.feet())).toList();
+        return plan.switches().of(new DeviceId(source)).stream()
+                .filter(assignment -> !assignment.steps().isEmpty())
+                .limit(MOST_KEYS)
+                .map(assignment -> board(plan, assignment, asked.feet()))
+                .toList();
     }
 
     private static Bound board(Plan plan, Assignment assignment, boolean feet) {
-        List<Deed> deeds = feet ? List.of(new Deed(Optional.empty(), Optional.of(assignment.at()))) : assignment.steps(Moment.PRESS).stream().map(CapturePage::step).toList();
-        String tape = assignment.label().map(Object::toString).orElse("switch " + assignment.at().number());
-        return new Bound(deeds, feet ? "foot: " + tape : tape + ": " + assignment.steps().stream().map(plan::words).collect(Collectors.joining(", ")));
+        List<Deed> deeds = feet
+                ? List.of(new Deed(Optional.empty(), Optional.of(assignment.at())))
+                : assignment.steps(Moment.PRESS).stream().map(CapturePage::step).toList();
+        String tape = assignment
+                .label()
+                .map(Object::toString)
+                .orElse("switch " + assignment.at().number());
+        return new Bound(
+                deeds,
+                feet
+                        ? "foot: " + tape
+                        : tape + ": "
+                                + assignment.steps().stream().map(plan::words).collect(Collectors.joining(", ")));
     }
 
     private static Deed step(Step step) {
@@ -154,7 +224,11 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
 
     /** What was pressed, tidied as asked. */
     static Capture capture(Plan plan, Song song, Asked asked) {
-        return Capture.of(song.form(), hits(plan, song, asked), new PromptLook(0, 0, asked.grid(), "", "", "").grid(), asked.strip());
+        return Capture.of(
+                song.form(),
+                hits(plan, song, asked),
+                new PromptLook(0, 0, asked.grid(), "", "", "").grid(),
+                asked.strip());
     }
 
     /** Presses as the page writes them: milliseconds, key, and "u" for its release: "6527-1,6700-1u". */
@@ -171,7 +245,10 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
             String[] pieces = text.replace("u", "").split("-");
             int key = Integer.parseInt(pieces[1]);
             if (key >= 1 && key <= bound.size()) {
-                bound.get(key - 1).deeds().forEach(deed -> hits.add(new Hit(Long.parseLong(pieces[0]) * 1_000, deed, text.endsWith("u"))));
+                bound.get(key - 1)
+                        .deeds()
+                        .forEach(
+                                deed -> hits.add(new Hit(Long.parseLong(pieces[0]) * 1_000, deed, text.endsWith("u"))));
             }
         }
         return hits;
@@ -179,8 +256,17 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
 
     private static Taken taken(Plan plan, Song song, Capture.Taken taken) {
         Score score = song.form().score();
-        String words = taken.deed().step().map(plan::words).or(() -> taken.deed().foot().map(foot -> "foot: " + plan.words(foot))).orElse("");
-        return new Taken(Clock.text(taken.at()), "%s, %s".formatted(taken.anchor().text(score), Clock.text(taken.micros())), Clock.shift(taken.shift()), words, taken.dropped().orElse(""));
+        String words = taken.deed()
+                .step()
+                .map(plan::words)
+                .or(() -> taken.deed().foot().map(foot -> "foot: " + plan.words(foot)))
+                .orElse("");
+        return new Taken(
+                Clock.text(taken.at()),
+                "%s, %s".formatted(taken.anchor().text(score), Clock.text(taken.micros())),
+                Clock.shift(taken.shift()),
+                words,
+                taken.dropped().orElse(""));
     }
 
     private static String beats(Form form) {
@@ -189,7 +275,8 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
         for (int bar = 1; bar <= form.bars(); bar++) {
             Metre metre = score.metre(bar);
             for (int beat = 0; beat < metre.beats(); beat++) {
-                beats.add(Math.round(score.micros(new Position(bar, beat * metre.ticksPerBeat())) / 1e3) + (beat == 0 ? "!" : ""));
+                beats.add(Math.round(score.micros(new Position(bar, beat * metre.ticksPerBeat())) / 1e3)
+                        + (beat == 0 ? "!" : ""));
             }
         }
         return String.join(",", beats);
@@ -198,7 +285,8 @@ record CapturePage(List<Key> keys, List<Source> sources, String source, String f
     private static String bars(Form form) {
         List<String> bars = new ArrayList<>();
         for (int bar = 1; bar <= form.bars(); bar++) {
-            bars.add(Math.round(form.score().micros(Position.bar(bar)) / 1e3) + ":" + form.sections().get(form.sectionOf(bar)).name().text().replace('|', '/'));
+            bars.add(Math.round(form.score().micros(Position.bar(bar)) / 1e3) + ":"
+                    + form.sections().get(form.sectionOf(bar)).name().text().replace('|', '/'));
         }
         return String.join("|", bars);
     }

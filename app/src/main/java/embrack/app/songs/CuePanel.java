@@ -39,68 +39,163 @@ import java.util.stream.Collectors;
  * @param feet switches that somebody could press
  * @param hasPlayer whether anything in the rig could send cues
  */
-record CuePanel(String path, int number, boolean isNew, String name, String at, String clock, String tie, Optional<Mark> mark, List<StepRow> steps, List<String> raw, String foot, List<String> times,
-        boolean early, boolean canBeEarly, boolean turns, boolean leavesOff, String find, List<OfferRow> offers, int moreOffers, List<Choice> feet, List<FindingView> findings, int otherFindings,
-        List<String> cautions, boolean hasPlayer) {
+record CuePanel(
+        String path,
+        int number,
+        boolean isNew,
+        String name,
+        String at,
+        String clock,
+        String tie,
+        Optional<Mark> mark,
+        List<StepRow> steps,
+        List<String> raw,
+        String foot,
+        List<String> times,
+        boolean early,
+        boolean canBeEarly,
+        boolean turns,
+        boolean leavesOff,
+        String find,
+        List<OfferRow> offers,
+        int moreOffers,
+        List<Choice> feet,
+        List<FindingView> findings,
+        int otherFindings,
+        List<String> cautions,
+        boolean hasPlayer) {
 
     private static final int OFFERS_SHOWN = 8;
 
     /** A step with its messages. */
-    record StepRow(int index, String device, String deviceKey, String words, String key, int waited, String messages, String obstacle) {
-    }
+    record StepRow(
+            int index,
+            String device,
+            String deviceKey,
+            String words,
+            String key,
+            int waited,
+            String messages,
+            String obstacle) {}
 
     /** An action that can be added. */
-    record OfferRow(String words, String device, String key, String along, String messages, String obstacle) {
-    }
+    record OfferRow(String words, String device, String key, String along, String messages, String obstacle) {}
 
     /** Something to choose. */
-    record Choice(String key, String words) {
-    }
+    record Choice(String key, String words) {}
 
     static CuePanel of(Report report, Song song, PromptLook look, String path) {
         Plan plan = report.plan();
-        Optional<CueProof> chosen = look.chosen().flatMap(number -> report.book().song(song.id()).flatMap(proof -> proof.cue(number)));
+        Optional<CueProof> chosen =
+                look.chosen().flatMap(number -> report.book().song(song.id()).flatMap(proof -> proof.cue(number)));
         Optional<Cue> cue = look.chosen().flatMap(song::cue);
         List<Finding> all = report.findings(song.id());
-        List<FindingView> about = all.stream().filter(f -> cue.isEmpty() || f.cues().contains(new CueAt(song.id(), cue.get().number()))).map(FindingView::of).toList();
+        List<FindingView> about = all.stream()
+                .filter(f -> cue.isEmpty()
+                        || f.cues().contains(new CueAt(song.id(), cue.get().number())))
+                .map(FindingView::of)
+                .toList();
         Optional<DeviceId> player = plan.player(song);
         boolean foot = cue.flatMap(Cue::foot).isPresent();
-        String search = look.find().isBlank() && !look.on().isBlank() ? plan.rig().find(new DeviceId(look.on())).map(device -> device.name().text()).orElse("") : look.find();
-        List<OfferRow> offers = player.isEmpty() || search.isBlank() || foot ? List.of() : new Offers(plan).find(player.get(), search).stream().map(offer -> new OfferRow(offer.words(), offer.step().device().text(),
-                offer.step().action().key(), offer.along().stream().map(step -> step.action().key()).collect(Collectors.joining(",")), messages(offer.compiled()), obstacle(offer.compiled()))).toList();
+        String search = look.find().isBlank() && !look.on().isBlank()
+                ? plan.rig()
+                        .find(new DeviceId(look.on()))
+                        .map(device -> device.name().text())
+                        .orElse("")
+                : look.find();
+        List<OfferRow> offers = player.isEmpty() || search.isBlank() || foot
+                ? List.of()
+                : new Offers(plan)
+                        .find(player.get(), search).stream()
+                                .map(offer -> new OfferRow(
+                                        offer.words(),
+                                        offer.step().device().text(),
+                                        offer.step().action().key(),
+                                        offer.along().stream()
+                                                .map(step -> step.action().key())
+                                                .collect(Collectors.joining(",")),
+                                        messages(offer.compiled()),
+                                        obstacle(offer.compiled())))
+                                .toList();
         List<StepRow> steps = new ArrayList<>();
         chosen.ifPresent(proof -> {
             for (int i = 0; i < proof.steps().size(); i++) {
                 CompiledStep step = proof.steps().get(i);
-                steps.add(new StepRow(i, plan.rig().name(step.step().device()).text(), step.step().device().text(), plan.rig().words(step.step().device(), step.step().action()), step.step().action().key(),
-                        step.step().waitMillis(), messages(step), obstacle(step)));
+                steps.add(new StepRow(
+                        i,
+                        plan.rig().name(step.step().device()).text(),
+                        step.step().device().text(),
+                        plan.rig().words(step.step().device(), step.step().action()),
+                        step.step().action().key(),
+                        step.step().waitMillis(),
+                        messages(step),
+                        obstacle(step)));
             }
         });
-        return new CuePanel(path, cue.map(Cue::number).orElse(0), cue.isEmpty(), cue.flatMap(Cue::name).map(Object::toString).orElse(""), cue.map(c -> music(c, song.form())).orElse(look.at()),
-                cue.flatMap(c -> c.at().micros(song.form())).map(Clock::text).orElse(""), cue.map(c -> tie(c, song.form().score())).orElse(""), chosen.map(proof -> Mark.of(proof.verdict())), steps,
-                cue.map(c -> c.raw().stream().map(message -> message.hex()).toList()).orElse(List.of()), cue.flatMap(Cue::foot).map(plan::words).orElse(""),
-                chosen.map(proof -> times(report, song, proof)).orElse(List.of()), cue.filter(Cue::early).isPresent(), cue.filter(c -> !(c.at() instanceof Anchor.Automatic) && !foot).isPresent(),
-                cue.filter(c -> c.steps().stream().anyMatch(step -> step.action().verb().turnsRound())).isPresent(), cue.filter(Cue::leavesOff).isPresent(), search,
-                offers.subList(0, Math.min(OFFERS_SHOWN, offers.size())), Math.max(0, offers.size() - OFFERS_SHOWN), feet(plan), about, all.size() - about.size(),
-                cue.map(c -> c.steps().stream().flatMap(step -> step.action().caution().stream()).distinct().toList()).orElse(List.of()), player.isPresent());
+        return new CuePanel(
+                path,
+                cue.map(Cue::number).orElse(0),
+                cue.isEmpty(),
+                cue.flatMap(Cue::name).map(Object::toString).orElse(""),
+                cue.map(c -> music(c, song.form())).orElse(look.at()),
+                cue.flatMap(c -> c.at().micros(song.form())).map(Clock::text).orElse(""),
+                cue.map(c -> tie(c, song.form().score())).orElse(""),
+                chosen.map(proof -> Mark.of(proof.verdict())),
+                steps,
+                cue.map(c -> c.raw().stream().map(message -> message.hex()).toList())
+                        .orElse(List.of()),
+                cue.flatMap(Cue::foot).map(plan::words).orElse(""),
+                chosen.map(proof -> times(report, song, proof)).orElse(List.of()),
+                cue.filter(Cue::early).isPresent(),
+                cue.filter(c -> !(c.at() instanceof Anchor.Automatic) && !foot).isPresent(),
+                cue.filter(c -> c.steps().stream()
+                                .anyMatch(step -> step.action().verb().turnsRound()))
+                        .isPresent(),
+                cue.filter(Cue::leavesOff).isPresent(),
+                search,
+                offers.subList(0, Math.min(OFFERS_SHOWN, offers.size())),
+                Math.max(0, offers.size() - OFFERS_SHOWN),
+                feet(plan),
+                about,
+                all.size() - about.size(),
+                cue.map(c -> c.steps().stream()
+                                .flatMap(step -> step.action().caution().stream())
+                                .distinct()
+                                .toList())
+                        .orElse(List.of()),
+                player.isPresent());
     }
 
     /** Bar and beat of a cue, whatever it is tied to; what the player does for one without a place. */
     private static String music(Cue cue, Form form) {
         Score score = form.score();
-        return cue.at().tick(form).map(tick -> score.text(score.position(tick))).orElseGet(() -> cue.at().text(score));
+        return cue.at()
+                .tick(form)
+                .map(tick -> score.text(score.position(tick)))
+                .orElseGet(() -> cue.at().text(score));
     }
 
     private static String tie(Cue cue, Score score) {
-        return cue.at().tie() + (cue.at() instanceof Anchor.AtSection ? ", " + cue.at().text(score) : "");
+        return cue.at().tie()
+                + (cue.at() instanceof Anchor.AtSection ? ", " + cue.at().text(score) : "");
     }
 
     private static List<Choice> feet(Plan plan) {
         List<Choice> feet = new ArrayList<>();
         for (Assignment assignment : plan.switches().assignments()) {
-            feet.add(new Choice(assignment.at().key(),
-                    "%s %s%d%s".formatted(plan.rig().name(assignment.at().board()), plan.board(assignment.at().board()).banks().size() > 1 ? plan.bankName(assignment.at()) + "/" : "", assignment.at().number(),
-                            assignment.label().map(label -> ", " + label).orElse(""))));
+            feet.add(new Choice(
+                    assignment.at().key(),
+                    "%s %s%d%s"
+                            .formatted(
+                                    plan.rig().name(assignment.at().board()),
+                                    plan.board(assignment.at().board()).banks().size() > 1
+                                            ? plan.bankName(assignment.at()) + "/"
+                                            : "",
+                                    assignment.at().number(),
+                                    assignment
+                                            .label()
+                                            .map(label -> ", " + label)
+                                            .orElse(""))));
         }
         return feet;
     }
@@ -110,15 +205,35 @@ record CuePanel(String path, int number, boolean isNew, String name, String at, 
         if (proof.cue().foot().isPresent()) {
             return lines;
         }
-        proof.sentMicros().ifPresent(sent -> lines.add("Sent at %s%s".formatted(Clock.text(sent), proof.leadMicros() > 0 ? ", %s ahead of its moment (at most %s)".formatted(Wire.millis(proof.leadMicros()), Wire.millis(BookProver.MAX_LEAD_MICROS)) : "")));
-        lines.add("Its way usually takes %s, at worst %s".formatted(Wire.millis(proof.usualMicros()), Wire.millis(proof.worstMicros())));
-        Optional<Queue> queue = report.book().song(song.id()).map(SongProof::queues).stream().flatMap(List::stream).filter(q -> q.cues().contains(proof.cue().number())).findFirst();
-        queue.ifPresent(q -> lines.add("%d messages at this moment: the last waits %s and is at %s after %s".formatted(q.messages(), Wire.millis(q.waitMicros()), report.plan().rig().words(q.at()), Wire.millis(q.lastMicros()))));
+        proof.sentMicros()
+                .ifPresent(sent -> lines.add("Sent at %s%s"
+                        .formatted(
+                                Clock.text(sent),
+                                proof.leadMicros() > 0
+                                        ? ", %s ahead of its moment (at most %s)"
+                                                .formatted(
+                                                        Wire.millis(proof.leadMicros()),
+                                                        Wire.millis(BookProver.MAX_LEAD_MICROS))
+                                        : "")));
+        lines.add("Its way usually takes %s, at worst %s"
+                .formatted(Wire.millis(proof.usualMicros()), Wire.millis(proof.worstMicros())));
+        Optional<Queue> queue = report.book().song(song.id()).map(SongProof::queues).stream()
+                .flatMap(List::stream)
+                .filter(q -> q.cues().contains(proof.cue().number()))
+                .findFirst();
+        queue.ifPresent(q -> lines.add("%d messages at this moment: the last waits %s and is at %s after %s"
+                .formatted(
+                        q.messages(),
+                        Wire.millis(q.waitMicros()),
+                        report.plan().rig().words(q.at()),
+                        Wire.millis(q.lastMicros()))));
         return lines;
     }
 
     private static String messages(CompiledStep step) {
-        return step.messages().isEmpty() ? step.obstacle().isEmpty() ? "the player does it itself" : "" : step.messages().stream().map(CuePanel::words).collect(Collectors.joining("; "));
+        return step.messages().isEmpty()
+                ? step.obstacle().isEmpty() ? "the player does it itself" : ""
+                : step.messages().stream().map(CuePanel::words).collect(Collectors.joining("; "));
     }
 
     /** A message in a line, programs counted from 1, with its bytes. */
@@ -127,15 +242,22 @@ record CuePanel(String path, int number, boolean isNew, String name, String at, 
             return message.hex();
         }
         boolean program = message instanceof Message.ProgramChange;
-        return "ch %d %s %s  %s".formatted(voice.channel().number(), message.type().shortName(), program ? String.valueOf(message.data1() + 1) : message.data1() + " " + message.data2(), message.hex());
+        return "ch %d %s %s  %s"
+                .formatted(
+                        voice.channel().number(),
+                        message.type().shortName(),
+                        program ? String.valueOf(message.data1() + 1) : message.data1() + " " + message.data2(),
+                        message.hex());
     }
 
     private static String obstacle(CompiledStep step) {
-        return step.obstacle().map(obstacle -> switch (obstacle) {
-            case Obstacle.NothingLearned learned -> "nothing learned yet";
-            case Obstacle.KeptBack kept -> kept.where();
-            case Obstacle.NoPath path -> "no link leads there from the player";
-            default -> "its chart has no line for it";
-        }).orElse("");
+        return step.obstacle()
+                .map(obstacle -> switch (obstacle) {
+                    case Obstacle.NothingLearned learned -> "nothing learned yet";
+                    case Obstacle.KeptBack kept -> kept.where();
+                    case Obstacle.NoPath path -> "no link leads there from the player";
+                    default -> "its chart has no line for it";
+                })
+                .orElse("");
     }
 }

@@ -29,35 +29,74 @@ class CueSheetController {
     }
 
     /** A device, or a song, to choose. */
-    record Choice(String key, String words, boolean isChosen) {
-    }
+    record Choice(String key, String words, boolean isChosen) {}
 
     @GetMapping("/rigs/{id}/cues")
-    String sheet(@PathVariable RigId id, @RequestParam(defaultValue = "") String device, @RequestParam(defaultValue = "") String song, Model page) {
+    String sheet(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String device,
+            @RequestParam(defaultValue = "") String song,
+            Model page) {
         Report report = room.enter(id, "/cues?device=%s&song=%s".formatted(device, song), Echo.NONE, page);
         Plan plan = report.plan();
-        Optional<DeviceId> only = plan.rig().devices().stream().map(Device::id).filter(d -> d.text().equals(device)).findFirst();
-        List<Song> songs = plan.book().songs().stream().filter(s -> s.id().text().equals(song)).findFirst().map(List::of).orElseGet(() -> tonight(plan));
-        List<CueSheet> sheets = songs.stream().map(s -> CueSheet.of(report, s, only)).filter(sheet -> only.isEmpty() || !sheet.rows().isEmpty()).toList();
-        page.addAttribute("sheets", sheets).addAttribute("devices", devices(plan, only)).addAttribute("songs", songs(plan, song)).addAttribute("device", device).addAttribute("song", song)
-                .addAttribute("only", only.map(d -> plan.rig().name(d).text()).orElse("everybody")).addAttribute("show", plan.book().tonight().map(Show::name).map(Object::toString).orElse("All songs"));
+        Optional<DeviceId> only = plan.rig().devices().stream()
+                .map(Device::id)
+                .filter(d -> d.text().equals(device))
+                .findFirst();
+        List<Song> songs = plan.book().songs().stream()
+                .filter(s -> s.id().text().equals(song))
+                .findFirst()
+                .map(List::of)
+                .orElseGet(() -> tonight(plan));
+        List<CueSheet> sheets = songs.stream()
+                .map(s -> CueSheet.of(report, s, only))
+                .filter(sheet -> only.isEmpty() || !sheet.rows().isEmpty())
+                .toList();
+        page.addAttribute("sheets", sheets)
+                .addAttribute("devices", devices(plan, only))
+                .addAttribute("songs", songs(plan, song))
+                .addAttribute("device", device)
+                .addAttribute("song", song)
+                .addAttribute("only", only.map(d -> plan.rig().name(d).text()).orElse("everybody"))
+                .addAttribute(
+                        "show",
+                        plan.book()
+                                .tonight()
+                                .map(Show::name)
+                                .map(Object::toString)
+                                .orElse("All songs"));
         return "songs/cue-sheet";
     }
 
     private static List<Song> tonight(Plan plan) {
-        return plan.book().tonight().map(show -> show.order().stream().flatMap(entry -> entry.song().stream()).distinct().map(plan.book()::song).toList()).orElse(plan.book().songs());
+        return plan.book()
+                .tonight()
+                .map(show -> show.order().stream()
+                        .flatMap(entry -> entry.song().stream())
+                        .distinct()
+                        .map(plan.book()::song)
+                        .toList())
+                .orElse(plan.book().songs());
     }
 
     private static List<Choice> devices(Plan plan, Optional<DeviceId> only) {
         List<Choice> choices = new ArrayList<>(List.of(new Choice("", "everybody", only.isEmpty())));
-        plan.rig().devices().stream().map(Device::id).filter(device -> plan.book().cues().stream().anyMatch(cue -> cue.uses(device)))
-                .forEach(device -> choices.add(new Choice(device.text(), plan.rig().name(device).text(), only.filter(device::equals).isPresent())));
+        plan.rig().devices().stream()
+                .map(Device::id)
+                .filter(device -> plan.book().cues().stream().anyMatch(cue -> cue.uses(device)))
+                .forEach(device -> choices.add(new Choice(
+                        device.text(),
+                        plan.rig().name(device).text(),
+                        only.filter(device::equals).isPresent())));
         return choices;
     }
 
     private static List<Choice> songs(Plan plan, String song) {
         List<Choice> choices = new ArrayList<>(List.of(new Choice("", "the whole show", song.isEmpty())));
-        plan.book().songs().forEach(s -> choices.add(new Choice(s.id().text(), s.title().text(), s.id().text().equals(song))));
+        plan.book()
+                .songs()
+                .forEach(s -> choices.add(new Choice(
+                        s.id().text(), s.title().text(), s.id().text().equals(song))));
         return choices;
     }
 }

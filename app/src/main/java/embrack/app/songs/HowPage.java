@@ -21,26 +21,71 @@ import java.util.Optional;
  * @param sections each with its bars and its times
  * @param freedoms what can be done with it on the night
  */
-record HowPage(String title, String played, String original, int place, String trimStart, String trimEnd, int leadIn, String player, List<Choice> players, String notes, String text, String tempo,
-        String stretch, List<String> transposed, List<SectionRow> sections, List<String> freedoms, int onClock) {
+record HowPage(
+        String title,
+        String played,
+        String original,
+        int place,
+        String trimStart,
+        String trimEnd,
+        int leadIn,
+        String player,
+        List<Choice> players,
+        String notes,
+        String text,
+        String tempo,
+        String stretch,
+        List<String> transposed,
+        List<SectionRow> sections,
+        List<String> freedoms,
+        int onClock) {
 
     /** A player to choose. */
-    record Choice(String key, String words, boolean isChosen) {
-    }
+    record Choice(String key, String words, boolean isChosen) {}
 
     /** A section by bars and by the clock. */
-    record SectionRow(String name, String bars, String start, String length, String guide) {
-    }
+    record SectionRow(String name, String bars, String start, String length, String guide) {}
 
     static HowPage of(Plan plan, Song song) {
-        List<Choice> players = new ArrayList<>(List.of(new Choice("", "the first player of the rig", song.player().isEmpty())));
-        plan.players().forEach(player -> players.add(new Choice(player.text(), plan.rig().name(player).text(), song.player().filter(player::equals).isPresent())));
+        List<Choice> players = new ArrayList<>(List.of(
+                new Choice("", "the first player of the rig", song.player().isEmpty())));
+        plan.players()
+                .forEach(player -> players.add(new Choice(
+                        player.text(),
+                        plan.rig().name(player).text(),
+                        song.player().filter(player::equals).isPresent())));
         Tempo tempo = song.form().score().tempo(0);
-        String stretch = song.recorded().map(recorded -> String.format(Locale.ROOT, "recorded at %s: times \u00d7 %.3f, %+.1f %%", recorded, recorded.bpm() / tempo.bpm(), song.stretchPercent()).replace('-', '\u2212')).orElse("");
-        return new HowPage(song.title().text(), text(song.played()), text(song.original()), song.place(), trim(song.trims().start()), trim(song.trims().end()), song.leadInBars(),
-                song.player().map(Object::toString).orElse(""), players, song.notes(), SongText.of(song.form(), song.stems()), tempo.toString(), stretch, transposed(song), sections(song.form()),
-                Freedom.of(plan, song).stream().map(freedom -> words(plan, freedom)).toList(),
-                (int) song.cues().stream().filter(cue -> cue.at() instanceof Anchor.OnClock).count());
+        String stretch = song.recorded()
+                .map(recorded -> String.format(
+                                Locale.ROOT,
+                                "recorded at %s: times \u00d7 %.3f, %+.1f %%",
+                                recorded,
+                                recorded.bpm() / tempo.bpm(),
+                                song.stretchPercent())
+                        .replace('-', '\u2212'))
+                .orElse("");
+        return new HowPage(
+                song.title().text(),
+                text(song.played()),
+                text(song.original()),
+                song.place(),
+                trim(song.trims().start()),
+                trim(song.trims().end()),
+                song.leadInBars(),
+                song.player().map(Object::toString).orElse(""),
+                players,
+                song.notes(),
+                SongText.of(song.form(), song.stems()),
+                tempo.toString(),
+                stretch,
+                transposed(song),
+                sections(song.form()),
+                Freedom.of(plan, song).stream()
+                        .map(freedom -> words(plan, freedom))
+                        .toList(),
+                (int) song.cues().stream()
+                        .filter(cue -> cue.at() instanceof Anchor.OnClock)
+                        .count());
     }
 
     private static String text(Optional<Key> key) {
@@ -52,24 +97,52 @@ record HowPage(String title, String played, String original, int place, String t
     }
 
     private static List<String> transposed(Song song) {
-        return song.transposition().filter(by -> by.getFirst() != 0).map(by -> {
-            List<String> lines = new ArrayList<>();
-            lines.add("Move by %s semitones, frequency \u00d7 %s.".formatted(Key.words(by), String.join(" or ", by.stream().map(n -> String.format(Locale.ROOT, "%.4f", Key.ratio(n))).toList())));
-            song.stems().forEach(stem -> lines.add("%s: %s".formatted(stem.name(), stem.sort().isTransposed() ? Key.words(by) : "left alone, " + stem.sort().words())));
-            return lines;
-        }).orElse(List.of());
+        return song.transposition()
+                .filter(by -> by.getFirst() != 0)
+                .map(by -> {
+                    List<String> lines = new ArrayList<>();
+                    lines.add("Move by %s semitones, frequency \u00d7 %s."
+                            .formatted(
+                                    Key.words(by),
+                                    String.join(
+                                            " or ",
+                                            by.stream()
+                                                    .map(n -> String.format(Locale.ROOT, "%.4f", Key.ratio(n)))
+                                                    .toList())));
+                    song.stems()
+                            .forEach(stem -> lines.add("%s: %s"
+                                    .formatted(
+                                            stem.name(),
+                                            stem.sort().isTransposed()
+                                                    ? Key.words(by)
+                                                    : "left alone, "
+                                                            + stem.sort().words())));
+                    return lines;
+                })
+                .orElse(List.of());
     }
 
     private static List<SectionRow> sections(Form form) {
         List<SectionRow> rows = new ArrayList<>();
         for (int i = 0; i < form.sections().size(); i++) {
-            rows.add(new SectionRow(form.sections().get(i).name().text(), "%d\u2013%d".formatted(form.firstBar(i), form.lastBar(i)), Clock.text(form.start(i)), Clock.text(form.end(i) - form.start(i)),
+            rows.add(new SectionRow(
+                    form.sections().get(i).name().text(),
+                    "%d\u2013%d".formatted(form.firstBar(i), form.lastBar(i)),
+                    Clock.text(form.start(i)),
+                    Clock.text(form.end(i) - form.start(i)),
                     form.sections().get(i).guide()));
         }
         return rows;
     }
 
     private static String words(Plan plan, Freedom freedom) {
-        return "%s: %s".formatted(freedom.kind().words(), !freedom.can() ? "the player cannot" : freedom.isOnASwitch() ? plan.words(freedom.switches()) : "the player can; it is on no switch");
+        return "%s: %s"
+                .formatted(
+                        freedom.kind().words(),
+                        !freedom.can()
+                                ? "the player cannot"
+                                : freedom.isOnASwitch()
+                                        ? plan.words(freedom.switches())
+                                        : "the player can; it is on no switch");
     }
 }

@@ -1,7 +1,7 @@
 package embrack.app.songs;
 
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
 import embrack.app.store.Edited;
@@ -62,58 +62,147 @@ class PromptController {
      */
     @OfPlanAlone
     @GetMapping
-    String show(@PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "0") int zoom, @RequestParam(defaultValue = "0") int cue, @RequestParam(defaultValue = "960") int grid,
-            @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String on, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "-1") long near, Model page) {
+    String show(
+            @PathVariable RigId id,
+            @PathVariable SongId song,
+            @RequestParam(defaultValue = "0") int zoom,
+            @RequestParam(defaultValue = "0") int cue,
+            @RequestParam(defaultValue = "960") int grid,
+            @RequestParam(defaultValue = "") String at,
+            @RequestParam(defaultValue = "") String on,
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "-1") long near,
+            Model page) {
         PromptLook look = new PromptLook(zoom, cue, grid, at, on, find);
         if (near >= 0) {
             Song found = room.song(id, song);
-            look = new PromptLook(zoom, 0, grid, Anchor.near(found.form(), near, look.grid()).text(found.form().score()), on, find);
+            look = new PromptLook(
+                    zoom,
+                    0,
+                    grid,
+                    Anchor.near(found.form(), near, look.grid())
+                            .text(found.form().score()),
+                    on,
+                    find);
         }
         return room.prompt(id, song, look, Echo.NONE, page);
     }
 
     @PostMapping("/cues")
-    String add(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String device,
-            @RequestParam(defaultValue = "") String action, @RequestParam(defaultValue = "") String along, @RequestParam(defaultValue = "") String foot) {
-        Edited edited = rigs.edit(id, hand, new CueEdit.AddCue(song, at, action.isEmpty() ? List.of() : steps(device, action, along), SwitchAt.parse(foot)));
-        return toCue(id, song, look, edited.plan().book().song(song).cues().getLast().number());
+    String add(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @RequestParam Map<String, String> look,
+            @RequestParam(defaultValue = "") String at,
+            @RequestParam(defaultValue = "") String device,
+            @RequestParam(defaultValue = "") String action,
+            @RequestParam(defaultValue = "") String along,
+            @RequestParam(defaultValue = "") String foot) {
+        Edited edited = rigs.edit(
+                id,
+                hand,
+                new CueEdit.AddCue(
+                        song, at, action.isEmpty() ? List.of() : steps(device, action, along), SwitchAt.parse(foot)));
+        return toCue(
+                id, song, look, edited.plan().book().song(song).cues().getLast().number());
     }
 
     @PostMapping("/cues/{cue}/steps")
-    String addStep(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam String device, @RequestParam String action,
+    String addStep(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @PathVariable int cue,
+            @RequestParam Map<String, String> look,
+            @RequestParam String device,
+            @RequestParam String action,
             @RequestParam(defaultValue = "") String along) {
         return edit(id, hand, song, look, cue, new CueEdit.AddToCue(song, cue, steps(device, action, along)));
     }
 
     @PostMapping("/cues/{cue}/steps/{index}/remove")
-    String removeStep(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @PathVariable int index, @RequestParam Map<String, String> look, @RequestParam String device,
-            @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
-        return edit(id, hand, song, look, cue, new CueEdit.TakeFromCue(song, cue, index, SongsController.step(device, action, waited)));
+    String removeStep(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @PathVariable int cue,
+            @PathVariable int index,
+            @RequestParam Map<String, String> look,
+            @RequestParam String device,
+            @RequestParam String action,
+            @RequestParam(defaultValue = "0") int waited) {
+        return edit(
+                id,
+                hand,
+                song,
+                look,
+                cue,
+                new CueEdit.TakeFromCue(song, cue, index, SongsController.step(device, action, waited)));
     }
 
     @PostMapping("/cues/{cue}/steps/{index}/wait")
-    String wait(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @PathVariable int index, @RequestParam Map<String, String> look, @RequestParam String device,
-            @RequestParam String action, @RequestParam(defaultValue = "0") int waited, @RequestParam(defaultValue = "") String millis) {
-        return edit(id, hand, song, look, cue, new CueEdit.WaitInCue(song, cue, index, SongsController.step(device, action, waited), millis));
+    String wait(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @PathVariable int cue,
+            @PathVariable int index,
+            @RequestParam Map<String, String> look,
+            @RequestParam String device,
+            @RequestParam String action,
+            @RequestParam(defaultValue = "0") int waited,
+            @RequestParam(defaultValue = "") String millis) {
+        return edit(
+                id,
+                hand,
+                song,
+                look,
+                cue,
+                new CueEdit.WaitInCue(song, cue, index, SongsController.step(device, action, waited), millis));
     }
 
     @PostMapping("/cues/{cue}/at")
-    String place(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String at) {
+    String place(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @PathVariable int cue,
+            @RequestParam Map<String, String> look,
+            @RequestParam(defaultValue = "") String at) {
         return edit(id, hand, song, look, cue, new CueEdit.PlaceCue(song, cue, at));
     }
 
     @PostMapping("/cues/{cue}/name")
-    String name(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String name) {
+    String name(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @PathVariable int cue,
+            @RequestParam Map<String, String> look,
+            @RequestParam(defaultValue = "") String name) {
         return edit(id, hand, song, look, cue, new CueEdit.NameCue(song, cue, name));
     }
 
     @PostMapping("/cues/{cue}/early")
-    String early(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "false") boolean early) {
+    String early(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @PathVariable int cue,
+            @RequestParam Map<String, String> look,
+            @RequestParam(defaultValue = "false") boolean early) {
         return edit(id, hand, song, look, cue, new CueEdit.SendEarly(song, cue, early));
     }
 
     @PostMapping("/cues/{cue}/leaves")
-    String leaves(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @PathVariable int cue, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "false") boolean off) {
+    String leaves(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @PathVariable int cue,
+            @RequestParam Map<String, String> look,
+            @RequestParam(defaultValue = "false") boolean off) {
         return edit(id, hand, song, look, cue, new CueEdit.LeaveOff(song, cue, off));
     }
 
@@ -125,30 +214,63 @@ class PromptController {
      * @param ms milliseconds, for moves
      */
     @PostMapping("/cues/several")
-    String several(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam(defaultValue = "") String cues, @RequestParam("do") String what,
-            @RequestParam(defaultValue = "0") long by, @RequestParam(defaultValue = "0") long ms, @RequestParam(defaultValue = "0") int held, @RequestParam(defaultValue = "0") long to) {
-        List<Integer> numbers = Stream.of(cues.split(",")).filter(text -> text.matches("\\d{1,6}")).map(Integer::valueOf).toList();
+    String several(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @RequestParam Map<String, String> look,
+            @RequestParam(defaultValue = "") String cues,
+            @RequestParam("do") String what,
+            @RequestParam(defaultValue = "0") long by,
+            @RequestParam(defaultValue = "0") long ms,
+            @RequestParam(defaultValue = "0") int held,
+            @RequestParam(defaultValue = "0") long to) {
+        List<Integer> numbers = Stream.of(cues.split(","))
+                .filter(text -> text.matches("\\d{1,6}"))
+                .map(Integer::valueOf)
+                .toList();
         if (numbers.isEmpty()) {
             throw new Refused("cues", "Choose a cue first: click its label, or walk to it with the arrow keys.");
         }
-        Edit edit = switch (what) {
-            case "remove" -> new CueEdit.RemoveCues(song, numbers);
-            case "alike" -> new CueEdit.CopyToAlike(song, numbers);
-            case "drag" -> new CueEdit.DragCues(song, numbers, held, to, new PromptLook(0, 0, number(look, "grid", PromptLook.QUARTER), "", "", "").grid());
-            default -> new CueEdit.MoveCues(song, numbers, by, Math.clamp(ms, -MOST_MILLIS, MOST_MILLIS) * 1_000);
-        };
+        Edit edit =
+                switch (what) {
+                    case "remove" -> new CueEdit.RemoveCues(song, numbers);
+                    case "alike" -> new CueEdit.CopyToAlike(song, numbers);
+                    case "drag" ->
+                        new CueEdit.DragCues(
+                                song,
+                                numbers,
+                                held,
+                                to,
+                                new PromptLook(0, 0, number(look, "grid", PromptLook.QUARTER), "", "", "").grid());
+                    default ->
+                        new CueEdit.MoveCues(song, numbers, by, Math.clamp(ms, -MOST_MILLIS, MOST_MILLIS) * 1_000);
+                };
         return edit(id, hand, song, look, what.equals("remove") ? 0 : held > 0 ? held : numbers.getFirst(), edit);
     }
 
     @PostMapping("/cues/import")
-    String read(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam Map<String, String> look, @RequestParam MultipartFile file) {
+    String read(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @RequestParam Map<String, String> look,
+            @RequestParam MultipartFile file) {
         try {
             Plan plan = rigs.load(id).plan();
             Song sung = room.song(id, song);
-            List<Cue> cues = uploads.read(file, Uploads.Sort.CSV, "file", bytes -> CueCsv.read(new String(bytes, StandardCharsets.UTF_8), plan, sung));
+            List<Cue> cues = uploads.read(
+                    file,
+                    Uploads.Sort.CSV,
+                    "file",
+                    bytes -> CueCsv.read(new String(bytes, StandardCharsets.UTF_8), plan, sung));
             return edit(id, hand, song, look, 0, new CueEdit.AddCues(song, cues));
         } catch (UnreadableFile e) {
-            throw new Refused("file", String.join(" ", e.problems().stream().limit(5).map(Object::toString).toList()));
+            throw new Refused(
+                    "file",
+                    String.join(
+                            " ",
+                            e.problems().stream().limit(5).map(Object::toString).toList()));
         }
     }
 
@@ -161,8 +283,18 @@ class PromptController {
         }
         String cue = Refusals.pathVariable(request, "cue");
         int chosen = cue.isEmpty() ? number(echo.typed(), "cue", 0) : number(Map.of("cue", cue), "cue", 0);
-        return room.prompt(id, new SongId(Refusals.pathVariable(request, "song")),
-                new PromptLook(number(echo.typed(), "zoom", 0), chosen, number(echo.typed(), "grid", PromptLook.QUARTER), echo.typed().getOrDefault("at", ""), "", echo.typed().getOrDefault("find", "")), echo, page);
+        return room.prompt(
+                id,
+                new SongId(Refusals.pathVariable(request, "song")),
+                new PromptLook(
+                        number(echo.typed(), "zoom", 0),
+                        chosen,
+                        number(echo.typed(), "grid", PromptLook.QUARTER),
+                        echo.typed().getOrDefault("at", ""),
+                        "",
+                        echo.typed().getOrDefault("find", "")),
+                echo,
+                page);
     }
 
     private String edit(RigId id, Hand hand, SongId song, Map<String, String> look, int cue, Edit edit) {
@@ -171,7 +303,18 @@ class PromptController {
     }
 
     private static String toCue(RigId id, SongId song, Map<String, String> look, int cue) {
-        return "redirect:/rigs/%s/songs/%s%s".formatted(id, song, new PromptLook(number(look, "zoom", 0), cue, number(look, "grid", PromptLook.QUARTER), "", "", "").query());
+        return "redirect:/rigs/%s/songs/%s%s"
+                .formatted(
+                        id,
+                        song,
+                        new PromptLook(
+                                        number(look, "zoom", 0),
+                                        cue,
+                                        number(look, "grid", PromptLook.QUARTER),
+                                        "",
+                                        "",
+                                        "")
+                                .query());
     }
 
     private static int number(Map<String, String> fields, String name, int otherwise) {
@@ -181,7 +324,9 @@ class PromptController {
 
     private static List<Step> steps(String device, String action, String along) {
         List<Step> steps = new ArrayList<>(List.of(SongsController.step(device, action, 0)));
-        Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(SongsController.step(device, key, 0)));
+        Stream.of(along.split(","))
+                .filter(key -> !key.isEmpty())
+                .forEach(key -> steps.add(SongsController.step(device, key, 0)));
         return steps;
     }
 }

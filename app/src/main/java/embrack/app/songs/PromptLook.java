@@ -22,7 +22,13 @@ record PromptLook(int zoom, int cue, int grid, String at, String on, String find
     /** What cues can snap to. */
     record Grid(int ticks, String words) {
 
-        static final List<Grid> ALL = List.of(new Grid(30_720, "bar"), new Grid(QUARTER, "quarter"), new Grid(480, "eighth"), new Grid(320, "triplet"), new Grid(240, "sixteenth"), new Grid(0, "millisecond"));
+        static final List<Grid> ALL = List.of(
+                new Grid(30_720, "bar"),
+                new Grid(QUARTER, "quarter"),
+                new Grid(480, "eighth"),
+                new Grid(320, "triplet"),
+                new Grid(240, "sixteenth"),
+                new Grid(0, "millisecond"));
     }
 
     PromptLook {

@@ -36,8 +36,23 @@ import java.util.Optional;
  * @param automatic what comes on load, play, stop and loop
  * @param then how the song goes over and what follows
  */
-record PromptPage(int width, int height, double scale, int top, List<Block> blocks, List<Line> lines, List<Change> changes, List<Column> columns, List<Pin> pins, List<Cut> cuts,
-        List<AutoPin> automatic, Optional<Then> then, List<Zoom> zooms, List<Zoom> grids, int grid, int chosen) {
+record PromptPage(
+        int width,
+        int height,
+        double scale,
+        int top,
+        List<Block> blocks,
+        List<Line> lines,
+        List<Change> changes,
+        List<Column> columns,
+        List<Pin> pins,
+        List<Cut> cuts,
+        List<AutoPin> automatic,
+        Optional<Then> then,
+        List<Zoom> zooms,
+        List<Zoom> grids,
+        int grid,
+        int chosen) {
 
     private static final int GUTTER = 124;
     private static final int SECTION = 154;
@@ -49,28 +64,24 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
     private static final int LINE_ROOM = 26;
     /** A label that would lie farther from its moment than this is left out; its mark stays. */
     private static final int FARTHEST = 3 * LABEL;
+
     private static final String FEET = "feet";
     private static final int TALLEST = 60_000;
 
     /** A section. {@code sung} its lines, as far as there is room. */
-    record Block(String name, String guide, boolean vamp, int index, int y, int height, List<Sung> sung) {
-    }
+    record Block(String name, String guide, boolean vamp, int index, int y, int height, List<Sung> sung) {}
 
     /** A line of a section. */
-    record Sung(int y, String words) {
-    }
+    record Sung(int y, String words) {}
 
     /** A line at a bar or beat, with its number and time; {@code strong} at the start of a section. */
-    record Line(int y, String bar, String clock, boolean strong) {
-    }
+    record Line(int y, String bar, String clock, boolean strong) {}
 
     /** Where tempo or metre changes. */
-    record Change(int y, String words) {
-    }
+    record Change(int y, String words) {}
 
     /** A device. */
-    record Column(int x, String name, String words, String device) {
-    }
+    record Column(int x, String name, String words, String device) {}
 
     /**
      * A cue, once for each of its devices.
@@ -78,7 +89,17 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
      * @param at its moment, {@code y} where its label lies; negative when there is no room for one
      * @param tone "stop", "look", "exact" or "pressed"
      */
-    record Pin(int number, int x, int at, int y, String words, String whole, String tone, boolean isChosen, String href, String anchor) {
+    record Pin(
+            int number,
+            int x,
+            int at,
+            int y,
+            String words,
+            String whole,
+            String tone,
+            boolean isChosen,
+            String href,
+            String anchor) {
 
         public boolean hasLabel() {
             return y >= 0;
@@ -86,20 +107,16 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
     }
 
     /** What is trimmed away. */
-    record Cut(int y, int height, String words) {
-    }
+    record Cut(int y, int height, String words) {}
 
     /** A cue without a place on the clock. */
-    record AutoPin(int number, String when, String words, String tone, boolean isChosen, String href, boolean isOwn) {
-    }
+    record AutoPin(int number, String when, String words, String tone, boolean isChosen, String href, boolean isOwn) {}
 
     /** What follows the song tonight. */
-    record Then(String how, String next, List<String> lines) {
-    }
+    record Then(String how, String next, List<String> lines) {}
 
     /** A step nearer or farther, or a grid. */
-    record Zoom(String words, String href, boolean isHere) {
-    }
+    record Zoom(String words, String href, boolean isHere) {}
 
     static PromptPage of(Report report, Song song, PromptLook look, String path) {
         return new Drawing(report, song, look, path).page();
@@ -128,7 +145,16 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
             double seconds = form.length() / 1e6;
             double nearest = WHOLE / (shortestBar() / 1e6);
             double whole = WHOLE / seconds;
-            this.scale = Math.min(TALLEST / seconds, look.zoom() == 0 ? whole : Math.min(Math.max(whole, nearest), whole * Math.pow(Math.max(1.5, nearest / whole), look.zoom() / (double) PromptLook.NEAREST)));
+            this.scale = Math.min(
+                    TALLEST / seconds,
+                    look.zoom() == 0
+                            ? whole
+                            : Math.min(
+                                    Math.max(whole, nearest),
+                                    whole
+                                            * Math.pow(
+                                                    Math.max(1.5, nearest / whole),
+                                                    look.zoom() / (double) PromptLook.NEAREST)));
             for (Finding finding : report.findings(song.id())) {
                 for (CueAt at : finding.cues()) {
                     if (at.song().equals(song.id())) {
@@ -155,19 +181,42 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
             List<Column> drawn = new ArrayList<>();
             columns.forEach((key, x) -> drawn.add(new Column(x, clipped(name(key), LABEL_ROOM + 2), name(key), key)));
             List<Pin> pins = pins(columns);
-            int bottom = Math.max(y(form.length()), pins.stream().mapToInt(pin -> pin.y() + LABEL).max().orElse(0));
+            int bottom = Math.max(
+                    y(form.length()),
+                    pins.stream().mapToInt(pin -> pin.y() + LABEL).max().orElse(0));
             int width = GUTTER + SECTION + Math.max(1, columns.size()) * COLUMN;
-            return new PromptPage(width, bottom + 14, scale, HEAD, blocks(), lines(), changes(), drawn, pins, cuts(), automatic(), then(), zooms(), grids(), look.grid(), look.cue());
+            return new PromptPage(
+                    width,
+                    bottom + 14,
+                    scale,
+                    HEAD,
+                    blocks(),
+                    lines(),
+                    changes(),
+                    drawn,
+                    pins,
+                    cuts(),
+                    automatic(),
+                    then(),
+                    zooms(),
+                    grids(),
+                    look.grid(),
+                    look.cue());
         }
 
         /** Feet first, then the devices that the song's timed cues are about, in the order of the rig. */
         private Map<String, Integer> columns() {
-            List<Cue> timed = song.cues().stream().filter(cue -> cue.at().micros(form).isPresent()).toList();
+            List<Cue> timed = song.cues().stream()
+                    .filter(cue -> cue.at().micros(form).isPresent())
+                    .toList();
             List<String> keys = new ArrayList<>();
             if (timed.stream().anyMatch(cue -> cue.foot().isPresent())) {
                 keys.add(FEET);
             }
-            plan.rig().devices().stream().map(Device::id).filter(device -> timed.stream().anyMatch(cue -> words(cue).containsKey(device.text()))).forEach(device -> keys.add(device.text()));
+            plan.rig().devices().stream()
+                    .map(Device::id)
+                    .filter(device -> timed.stream().anyMatch(cue -> words(cue).containsKey(device.text())))
+                    .forEach(device -> keys.add(device.text()));
             if (keys.isEmpty()) {
                 plan.player(song).ifPresent(player -> keys.add(player.text()));
             }
@@ -177,7 +226,9 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
         }
 
         private String name(String key) {
-            return key.equals(FEET) ? "Feet" : plan.rig().name(new DeviceId(key)).text();
+            return key.equals(FEET)
+                    ? "Feet"
+                    : plan.rig().name(new DeviceId(key)).text();
         }
 
         private List<Block> blocks() {
@@ -188,11 +239,23 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
                 int height = y(form.end(i)) - from;
                 List<Sung> sung = new ArrayList<>();
                 for (int n = 0; n < section.lines().size() && 40 + n * 20 + 8 < height; n++) {
-                    sung.add(new Sung(from + 40 + n * 20, clipped(section.lines().get(n), 22)));
+                    sung.add(
+                            new Sung(from + 40 + n * 20, clipped(section.lines().get(n), 22)));
                 }
-                String repeat = section.vamp() ? section.passes() > 1 ? "vamp, about %d times".formatted(section.passes()) : "vamp" : "";
-                String said = section.guide().isEmpty() ? repeat : repeat.isEmpty() ? section.guide() : repeat + ": " + section.guide();
-                blocks.add(new Block(clipped(section.name().text(), 17), height > 38 ? clipped(said, 22) : "", section.vamp(), i, from, Math.max(3, height), height > 56 ? sung : List.of()));
+                String repeat = section.vamp()
+                        ? section.passes() > 1 ? "vamp, about %d times".formatted(section.passes()) : "vamp"
+                        : "";
+                String said = section.guide().isEmpty()
+                        ? repeat
+                        : repeat.isEmpty() ? section.guide() : repeat + ": " + section.guide();
+                blocks.add(new Block(
+                        clipped(section.name().text(), 17),
+                        height > 38 ? clipped(said, 22) : "",
+                        section.vamp(),
+                        i,
+                        from,
+                        Math.max(3, height),
+                        height > 56 ? sung : List.of()));
             }
             return blocks;
         }
@@ -209,7 +272,8 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
                 int nextStart = section + 1 < form.sections().size() ? y(form.start(section + 1)) : y(form.length());
                 boolean room = (bar - form.firstBar(section)) % every == 0 && nextStart - y(micros) >= LINE_ROOM;
                 if ((starts || room) && y(micros) - last >= LINE_ROOM - 8) {
-                    lines.add(new Line(y(micros), bar > form.bars() ? "end" : String.valueOf(bar), Clock.text(micros), starts));
+                    lines.add(new Line(
+                            y(micros), bar > form.bars() ? "end" : String.valueOf(bar), Clock.text(micros), starts));
                     last = y(micros);
                 }
                 if (bar <= form.bars()) {
@@ -232,7 +296,10 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
         }
 
         private int every(int section) {
-            double bar = (form.end(section) - form.start(section)) / 1e6 * scale / form.sections().get(section).bars();
+            double bar = (form.end(section) - form.start(section))
+                    / 1e6
+                    * scale
+                    / form.sections().get(section).bars();
             return bar >= LINE_ROOM ? 1 : bar * 2 >= LINE_ROOM ? 2 : bar * 4 >= LINE_ROOM ? 4 : 8;
         }
 
@@ -242,7 +309,9 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
                 TempoChange change = score.tempos().get(i);
                 long tick = score.tick(change.at());
                 if (tick > 0 && score.micros(tick) < form.length() || change.glides()) {
-                    String to = change.glides() && i + 1 < score.tempos().size() ? " to " + score.tempos().get(i + 1).tempo() : "";
+                    String to = change.glides() && i + 1 < score.tempos().size()
+                            ? " to " + score.tempos().get(i + 1).tempo()
+                            : "";
                     changes.add(new Change(y(score.micros(tick)), "tempo %s%s".formatted(change.tempo(), to)));
                 }
             }
@@ -250,8 +319,13 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
                 if (change.bar() > 1 && change.bar() <= form.bars()) {
                     int there = y(score.micros(Position.bar(change.bar())));
                     boolean both = changes.removeIf(other -> other.y() == there);
-                    TempoChange tempo = score.tempos().stream().filter(t -> y(score.micros(score.tick(t.at()))) == there).findFirst().orElse(null);
-                    changes.add(new Change(there, "%s%s".formatted(change.metre(), both && tempo != null ? ", tempo " + tempo.tempo() : "")));
+                    TempoChange tempo = score.tempos().stream()
+                            .filter(t -> y(score.micros(score.tick(t.at()))) == there)
+                            .findFirst()
+                            .orElse(null);
+                    changes.add(new Change(
+                            there,
+                            "%s%s".formatted(change.metre(), both && tempo != null ? ", tempo " + tempo.tempo() : "")));
                 }
             }
             return changes;
@@ -276,7 +350,8 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
                     continue;
                 }
                 Map<String, List<String>> words = words(cue);
-                words.forEach((device, does) -> byDevice.computeIfAbsent(device, d -> new ArrayList<>()).add(pin(cue, columns.getOrDefault(device, GUTTER + SECTION), y(micros), does)));
+                words.forEach((device, does) -> byDevice.computeIfAbsent(device, d -> new ArrayList<>())
+                        .add(pin(cue, columns.getOrDefault(device, GUTTER + SECTION), y(micros), does)));
             }
             List<Pin> pins = new ArrayList<>();
             byDevice.values().forEach(column -> pins.addAll(spread(column)));
@@ -285,25 +360,50 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
 
         private Map<String, List<String>> words(Cue cue) {
             Map<String, List<String>> words = new LinkedHashMap<>();
-            cue.foot().ifPresent(foot -> words.put(FEET, List.of("foot: " + plan.switches().at(foot).label().map(Object::toString).orElse("switch " + foot.number()))));
+            cue.foot()
+                    .ifPresent(foot -> words.put(
+                            FEET,
+                            List.of("foot: "
+                                    + plan.switches()
+                                            .at(foot)
+                                            .label()
+                                            .map(Object::toString)
+                                            .orElse("switch " + foot.number()))));
             for (Step step : cue.steps()) {
-                words.computeIfAbsent(step.device().text(), d -> new ArrayList<>()).add(plan.rig().words(step.device(), step.action()));
+                words.computeIfAbsent(step.device().text(), d -> new ArrayList<>())
+                        .add(plan.rig().words(step.device(), step.action()));
             }
             if (!cue.raw().isEmpty()) {
-                plan.player(song).ifPresent(player -> words.computeIfAbsent(player.text(), d -> new ArrayList<>()).add("unexplained"));
+                plan.player(song)
+                        .ifPresent(player -> words.computeIfAbsent(player.text(), d -> new ArrayList<>())
+                                .add("unexplained"));
             }
             return words;
         }
 
         private Pin pin(Cue cue, int x, int at, List<String> does) {
             String whole = String.join(", ", does);
-            String brief = cue.name().map(Object::toString).orElse(does.size() > 1 ? brief(does.getFirst()) + " +" + (does.size() - 1) : brief(whole));
+            String brief = cue.name()
+                    .map(Object::toString)
+                    .orElse(does.size() > 1 ? brief(does.getFirst()) + " +" + (does.size() - 1) : brief(whole));
             String tone = cue.foot().isPresent() && !worst.containsKey(cue.number()) ? "pressed" : tone(cue);
-            return new Pin(cue.number(), x, at, at, clipped(brief, LABEL_ROOM), whole, tone, look.cue() == cue.number(), path + look.withCue(cue.number()).query(), cue.at().text(score));
+            return new Pin(
+                    cue.number(),
+                    x,
+                    at,
+                    at,
+                    clipped(brief, LABEL_ROOM),
+                    whole,
+                    tone,
+                    look.cue() == cue.number(),
+                    path + look.withCue(cue.number()).query(),
+                    cue.at().text(score));
         }
 
         private String tone(Cue cue) {
-            return Optional.ofNullable(worst.get(cue.number())).map(severity -> severity == Severity.STOPS ? "stop" : "look").orElse("exact");
+            return Optional.ofNullable(worst.get(cue.number()))
+                    .map(severity -> severity == Severity.STOPS ? "stop" : "look")
+                    .orElse("exact");
         }
 
         /** Without the verb where the thing says enough: "Scene 4" for "recall Scene 4". */
@@ -316,15 +416,29 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
             return words;
         }
 
-        /** Labels that would cover each other are moved down; those that would come to lie too far away are left out. */
+        /**
+         * Labels that would cover each other are moved down; those that would come to lie too far away are left out.
+         */
         private static List<Pin> spread(List<Pin> column) {
-            List<Pin> sorted = column.stream().sorted((a, b) -> Integer.compare(a.at(), b.at())).toList();
+            List<Pin> sorted = column.stream()
+                    .sorted((a, b) -> Integer.compare(a.at(), b.at()))
+                    .toList();
             List<Pin> spread = new ArrayList<>();
             int free = 0;
             for (Pin pin : sorted) {
                 int y = Math.max(pin.at() - LABEL / 2, free);
                 boolean fits = y - pin.at() <= FARTHEST || pin.isChosen();
-                spread.add(new Pin(pin.number(), pin.x(), pin.at(), fits ? y : -1, pin.words(), pin.whole(), pin.tone(), pin.isChosen(), pin.href(), pin.anchor()));
+                spread.add(new Pin(
+                        pin.number(),
+                        pin.x(),
+                        pin.at(),
+                        fits ? y : -1,
+                        pin.words(),
+                        pin.whole(),
+                        pin.tone(),
+                        pin.isChosen(),
+                        pin.href(),
+                        pin.anchor()));
                 free = fits ? y + LABEL : free;
             }
             return spread;
@@ -332,14 +446,28 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
 
         private List<AutoPin> automatic() {
             List<AutoPin> pins = new ArrayList<>();
-            plan.book().always().forEach(cue -> pins.add(new AutoPin(cue.number(), cue.at().text(score), steps(cue), "exact", false, "", false)));
-            song.cues().stream().filter(cue -> cue.at().micros(form).isEmpty())
-                    .forEach(cue -> pins.add(new AutoPin(cue.number(), cue.at().text(score), steps(cue), tone(cue), look.cue() == cue.number(), path + look.withCue(cue.number()).query(), true)));
+            plan.book()
+                    .always()
+                    .forEach(cue -> pins.add(
+                            new AutoPin(cue.number(), cue.at().text(score), steps(cue), "exact", false, "", false)));
+            song.cues().stream()
+                    .filter(cue -> cue.at().micros(form).isEmpty())
+                    .forEach(cue -> pins.add(new AutoPin(
+                            cue.number(),
+                            cue.at().text(score),
+                            steps(cue),
+                            tone(cue),
+                            look.cue() == cue.number(),
+                            path + look.withCue(cue.number()).query(),
+                            true)));
             return pins;
         }
 
         private String steps(Cue cue) {
-            return cue.foot().map(foot -> "foot: " + plan.words(foot)).orElseGet(() -> String.join(", ", cue.steps().stream().map(plan::words).toList()));
+            return cue.foot()
+                    .map(foot -> "foot: " + plan.words(foot))
+                    .orElseGet(() -> String.join(
+                            ", ", cue.steps().stream().map(plan::words).toList()));
         }
 
         private Optional<Then> then() {
@@ -351,9 +479,15 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
                 Entry here = show.order().get(i);
                 if (here.song().filter(song.id()::equals).isPresent()) {
                     Entry next = show.order().get(i + 1);
-                    List<String> lines = next.song().flatMap(plan.book()::find).map(Drawing::firstLines).orElse(List.of());
+                    List<String> lines = next.song()
+                            .flatMap(plan.book()::find)
+                            .map(Drawing::firstLines)
+                            .orElse(List.of());
                     Transition over = here.transition();
-                    return Optional.of(new Then(over.way().words() + (over.micros() > 0 ? " " + Clock.brief(over.micros()) : ""), next.name().text(), lines));
+                    return Optional.of(new Then(
+                            over.way().words() + (over.micros() > 0 ? " " + Clock.brief(over.micros()) : ""),
+                            next.name().text(),
+                            lines));
                 }
             }
             return Optional.empty();
@@ -361,19 +495,44 @@ record PromptPage(int width, int height, double scale, int top, List<Block> bloc
 
         private static List<String> firstLines(Song next) {
             List<String> lines = new ArrayList<>();
-            lines.add(next.form().words() + next.played().map(key -> ", in " + key).orElse(""));
-            next.form().sections().stream().limit(2).forEach(section -> lines.add("%s, %d bars%s%s".formatted(section.name(), section.bars(), section.guide().isEmpty() ? "" : ": " + section.guide(),
-                    section.lines().isEmpty() ? "" : " \u2013 " + section.lines().getFirst())));
+            lines.add(next.form().words()
+                    + next.played().map(key -> ", in " + key).orElse(""));
+            next.form().sections().stream()
+                    .limit(2)
+                    .forEach(section -> lines.add("%s, %d bars%s%s"
+                            .formatted(
+                                    section.name(),
+                                    section.bars(),
+                                    section.guide().isEmpty() ? "" : ": " + section.guide(),
+                                    section.lines().isEmpty()
+                                            ? ""
+                                            : " \u2013 " + section.lines().getFirst())));
             return lines;
         }
 
         private List<Zoom> zooms() {
-            return List.of(new Zoom("whole song", path + look.atZoom(0).query(), look.zoom() == 0), new Zoom("farther", path + look.atZoom(Math.max(0, look.zoom() - 1)).query(), false),
-                    new Zoom("nearer", path + look.atZoom(Math.min(PromptLook.NEAREST, look.zoom() + 1)).query(), false), new Zoom("one bar", path + look.atZoom(PromptLook.NEAREST).query(), look.zoom() == PromptLook.NEAREST));
+            return List.of(
+                    new Zoom("whole song", path + look.atZoom(0).query(), look.zoom() == 0),
+                    new Zoom(
+                            "farther",
+                            path + look.atZoom(Math.max(0, look.zoom() - 1)).query(),
+                            false),
+                    new Zoom(
+                            "nearer",
+                            path
+                                    + look.atZoom(Math.min(PromptLook.NEAREST, look.zoom() + 1))
+                                            .query(),
+                            false),
+                    new Zoom(
+                            "one bar",
+                            path + look.atZoom(PromptLook.NEAREST).query(),
+                            look.zoom() == PromptLook.NEAREST));
         }
 
         private List<Zoom> grids() {
-            return PromptLook.Grid.ALL.stream().map(grid -> new Zoom(grid.words(), String.valueOf(grid.ticks()), grid.ticks() == look.grid())).toList();
+            return PromptLook.Grid.ALL.stream()
+                    .map(grid -> new Zoom(grid.words(), String.valueOf(grid.ticks()), grid.ticks() == look.grid()))
+                    .toList();
         }
 
         private static String clipped(String text, int most) {

@@ -1,7 +1,7 @@
 package embrack.app.songs;
 
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
@@ -49,36 +49,75 @@ class SongController {
     }
 
     @PostMapping("/facts")
-    String facts(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam(defaultValue = "") String title, @RequestParam(defaultValue = "") String played,
-            @RequestParam(defaultValue = "") String original, @RequestParam(defaultValue = "") String place, @RequestParam(defaultValue = "") String trimStart,
-            @RequestParam(defaultValue = "") String trimEnd, @RequestParam(defaultValue = "") String leadIn, @RequestParam(defaultValue = "") String player, @RequestParam(defaultValue = "") String notes) {
-        rigs.edit(id, hand, new SongEdit.DescribeSong(song, title, played, original, place, trimStart, trimEnd, leadIn, player, notes.replace("\r\n", "\n")));
+    String facts(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @RequestParam(defaultValue = "") String title,
+            @RequestParam(defaultValue = "") String played,
+            @RequestParam(defaultValue = "") String original,
+            @RequestParam(defaultValue = "") String place,
+            @RequestParam(defaultValue = "") String trimStart,
+            @RequestParam(defaultValue = "") String trimEnd,
+            @RequestParam(defaultValue = "") String leadIn,
+            @RequestParam(defaultValue = "") String player,
+            @RequestParam(defaultValue = "") String notes) {
+        rigs.edit(
+                id,
+                hand,
+                new SongEdit.DescribeSong(
+                        song,
+                        title,
+                        played,
+                        original,
+                        place,
+                        trimStart,
+                        trimEnd,
+                        leadIn,
+                        player,
+                        notes.replace("\r\n", "\n")));
         return back(id, song);
     }
 
     @PostMapping("/form")
-    String form(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam(defaultValue = "") String how) {
+    String form(
+            @PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam(defaultValue = "") String how) {
         rigs.edit(id, hand, new SongEdit.TellForm(song, how));
         return back(id, song);
     }
 
     @PostMapping("/tempo")
-    String tempo(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @RequestParam(defaultValue = "") String tempo, @RequestParam(defaultValue = "false") boolean clock) {
+    String tempo(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @RequestParam(defaultValue = "") String tempo,
+            @RequestParam(defaultValue = "false") boolean clock) {
         rigs.edit(id, hand, new SongEdit.NewTempo(song, tempo, clock));
         return back(id, song);
     }
 
     @GetMapping("/song.mid")
-    ResponseEntity<byte[]> midi(@PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "480") int ticks) {
+    ResponseEntity<byte[]> midi(
+            @PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "480") int ticks) {
         Plan plan = rigs.load(id).plan();
         Song found = room.song(id, song);
-        return file(found, ".mid", new MediaType("audio", "midi"), SongMidi.write(plan, found, SongMidi.RESOLUTIONS.contains(ticks) ? ticks : SongMidi.RESOLUTIONS.getFirst()));
+        return file(
+                found,
+                ".mid",
+                new MediaType("audio", "midi"),
+                SongMidi.write(
+                        plan, found, SongMidi.RESOLUTIONS.contains(ticks) ? ticks : SongMidi.RESOLUTIONS.getFirst()));
     }
 
     @GetMapping("/cues.csv")
     ResponseEntity<byte[]> csv(@PathVariable RigId id, @PathVariable SongId song) {
         Song found = room.song(id, song);
-        return file(found, "-cues.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), CueCsv.write(rigs.load(id).plan(), found).getBytes(StandardCharsets.UTF_8));
+        return file(
+                found,
+                "-cues.csv",
+                new MediaType("text", "csv", StandardCharsets.UTF_8),
+                CueCsv.write(rigs.load(id).plan(), found).getBytes(StandardCharsets.UTF_8));
     }
 
     @ExceptionHandler
@@ -96,6 +135,9 @@ class SongController {
     }
 
     private static ResponseEntity<byte[]> file(Song song, String ending, MediaType type, byte[] content) {
-        return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s%s\"".formatted(song.id(), ending)).body(content);
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s%s\"".formatted(song.id(), ending))
+                .body(content);
     }
 }

@@ -19,9 +19,27 @@ record SongHead(String path, int place, String title, String key, String facts, 
         Plan plan = report.plan();
         List<Song> all = plan.book().songs();
         int at = all.indexOf(song);
-        String stretch = Math.abs(song.stretchPercent()) < 0.05 ? "" : String.format(Locale.ROOT, ", stretched %+.1f %%", song.stretchPercent()).replace('-', '\u2212');
-        String facts = "%s, %s%s; sent by %s".formatted(song.form().words(), Clock.brief(song.usualLength()), stretch, plan.player(song).map(player -> plan.rig().name(player).text()).orElse("nobody"));
-        return new SongHead("%s/songs/%s".formatted(rig, song.id()), song.place(), song.title().text(), SongsPage.key(song), facts,
-                at > 0 ? "%s/songs/%s".formatted(rig, all.get(at - 1).id()) : "", at + 1 < all.size() ? "%s/songs/%s".formatted(rig, all.get(at + 1).id()) : "");
+        String stretch = Math.abs(song.stretchPercent()) < 0.05
+                ? ""
+                : String.format(Locale.ROOT, ", stretched %+.1f %%", song.stretchPercent())
+                        .replace('-', '\u2212');
+        String facts = "%s, %s%s; sent by %s"
+                .formatted(
+                        song.form().words(),
+                        Clock.brief(song.usualLength()),
+                        stretch,
+                        plan.player(song)
+                                .map(player -> plan.rig().name(player).text())
+                                .orElse("nobody"));
+        return new SongHead(
+                "%s/songs/%s".formatted(rig, song.id()),
+                song.place(),
+                song.title().text(),
+                SongsPage.key(song),
+                facts,
+                at > 0 ? "%s/songs/%s".formatted(rig, all.get(at - 1).id()) : "",
+                at + 1 < all.size()
+                        ? "%s/songs/%s".formatted(rig, all.get(at + 1).id())
+                        : "");
     }
 }

@@ -51,7 +51,10 @@ class SongRoom {
             return "redirect:/rigs/%s/songs".formatted(id);
         }
         PromptPage prompt = PromptPage.of(report, found.get(), look, "/rigs/%s/songs/%s".formatted(id, song));
-        page.addAttribute("song", SongHead.of(report, found.get(), "/rigs/" + id)).addAttribute("tab", "").addAttribute("look", look).addAttribute("prompt", prompt)
+        page.addAttribute("song", SongHead.of(report, found.get(), "/rigs/" + id))
+                .addAttribute("tab", "")
+                .addAttribute("look", look)
+                .addAttribute("prompt", prompt)
                 .addAttribute("panel", CuePanel.of(report, found.get(), look, "/rigs/%s/songs/%s".formatted(id, song)));
         return "songs/prompt";
     }
@@ -63,12 +66,18 @@ class SongRoom {
         if (found.isEmpty()) {
             return "redirect:/rigs/%s/songs".formatted(id);
         }
-        page.addAttribute("song", SongHead.of(report, found.get(), "/rigs/" + id)).addAttribute("tab", "how").addAttribute("how", HowPage.of(report.plan(), found.get()));
+        page.addAttribute("song", SongHead.of(report, found.get(), "/rigs/" + id))
+                .addAttribute("tab", "how")
+                .addAttribute("how", HowPage.of(report.plan(), found.get()));
         return "songs/how";
     }
 
     /** A song that is in the book. */
     Song song(RigId id, SongId song) {
-        return rigs.load(id).plan().book().find(song).orElseThrow(() -> new Refused("song", "That song is no longer in the book."));
+        return rigs.load(id)
+                .plan()
+                .book()
+                .find(song)
+                .orElseThrow(() -> new Refused("song", "That song is no longer in the book."));
     }
 }

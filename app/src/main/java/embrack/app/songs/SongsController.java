@@ -1,7 +1,7 @@
 package embrack.app.songs;
 
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
 import embrack.app.store.Edited;
@@ -55,14 +55,25 @@ class SongsController {
     }
 
     @PostMapping
-    String add(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String title, @RequestParam(defaultValue = "") String how) {
+    String add(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String title,
+            @RequestParam(defaultValue = "") String how) {
         Song made = made(rigs.edit(id, hand, new SongEdit.AddSong(title, how)));
         return "redirect:/rigs/%s/songs/%s%s".formatted(id, made.id(), how.isBlank() ? "/how" : "");
     }
 
     @PostMapping("/import")
-    String read(@PathVariable RigId id, Hand hand, @RequestParam MultipartFile file, @RequestParam(defaultValue = "false") boolean releases, Model page) {
-        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("Imported song").replaceAll("\\.[A-Za-z]{2,4}$", "");
+    String read(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam MultipartFile file,
+            @RequestParam(defaultValue = "false") boolean releases,
+            Model page) {
+        String name = Optional.ofNullable(file.getOriginalFilename())
+                .orElse("Imported song")
+                .replaceAll("\\.[A-Za-z]{2,4}$", "");
         MidiImport read;
         try {
             Plan plan = rigs.load(id).plan();
@@ -74,8 +85,18 @@ class SongsController {
         if (read.remarks().isEmpty()) {
             return "redirect:/rigs/%s/songs/%s".formatted(id, made.id());
         }
-        return room.list(id, Echo.NONE, Stream.concat(Stream.of("%s was read: %d sections, %d cues.".formatted(made.title(), read.song().form().sections().size(), read.song().cues().size())),
-                read.remarks().stream()).toList(), page);
+        return room.list(
+                id,
+                Echo.NONE,
+                Stream.concat(
+                                Stream.of("%s was read: %d sections, %d cues."
+                                        .formatted(
+                                                made.title(),
+                                                read.song().form().sections().size(),
+                                                read.song().cues().size())),
+                                read.remarks().stream())
+                        .toList(),
+                page);
     }
 
     @PostMapping("/{song}/remove")
@@ -86,7 +107,8 @@ class SongsController {
 
     /** Has every song send the first thing that a search finds. */
     @PostMapping("/always")
-    String always(@PathVariable RigId id, Hand hand, @RequestParam When when, @RequestParam(defaultValue = "") String find) {
+    String always(
+            @PathVariable RigId id, Hand hand, @RequestParam When when, @RequestParam(defaultValue = "") String find) {
         rigs.edit(id, hand, new SongEdit.SendAlways(when, find));
         return "redirect:/rigs/%s/songs".formatted(id);
     }
@@ -99,7 +121,11 @@ class SongsController {
 
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
-        return room.list(RigId.of(Refusals.pathVariable(request, "id")), Refusals.answer(refused, request, response), List.of(), page);
+        return room.list(
+                RigId.of(Refusals.pathVariable(request, "id")),
+                Refusals.answer(refused, request, response),
+                List.of(),
+                page);
     }
 
     /** The song that an edit made. */

@@ -20,31 +20,57 @@ import java.util.Optional;
 record SongsPage(List<Row> rows, List<Always> always) {
 
     /** A song in the list. */
-    record Row(String id, int place, String title, String key, String tempo, String length, int cues, Optional<Mark> mark) {
-    }
+    record Row(
+            String id,
+            int place,
+            String title,
+            String key,
+            String tempo,
+            String length,
+            int cues,
+            Optional<Mark> mark) {}
 
     /** A cue of every song. */
-    record Always(int number, String when, String words) {
-    }
+    record Always(int number, String when, String words) {}
 
     static SongsPage of(Report report) {
         Plan plan = report.plan();
-        return new SongsPage(plan.book().songs().stream().map(song -> row(report, song)).toList(), plan.book().always().stream().map(cue -> always(plan, cue)).toList());
+        return new SongsPage(
+                plan.book().songs().stream().map(song -> row(report, song)).toList(),
+                plan.book().always().stream().map(cue -> always(plan, cue)).toList());
     }
 
     private static Row row(Report report, Song song) {
         Optional<Finding> worst = report.findings(song.id()).stream().sorted().findFirst();
-        return new Row(song.id().text(), song.place(), song.title().text(), key(song), song.form().words(), Clock.brief(song.usualLength()), song.cues().size(),
-                worst.map(finding -> Mark.of(finding.severity())).or(() -> song.cues().isEmpty() ? Optional.empty() : Optional.of(new Mark("tick", "exact", "proven"))));
+        return new Row(
+                song.id().text(),
+                song.place(),
+                song.title().text(),
+                key(song),
+                song.form().words(),
+                Clock.brief(song.usualLength()),
+                song.cues().size(),
+                worst.map(finding -> Mark.of(finding.severity()))
+                        .or(() -> song.cues().isEmpty()
+                                ? Optional.empty()
+                                : Optional.of(new Mark("tick", "exact", "proven"))));
     }
 
     /** The key in words: "D, was E: -2". */
     static String key(Song song) {
-        return song.played().map(key -> song.original().filter(original -> !original.hasRootOf(key)).map(original -> "%s, was %s: %s".formatted(key, original, Key.words(original.semitonesTo(key))))
-                .orElse(key.toString())).orElse("");
+        return song.played()
+                .map(key -> song.original()
+                        .filter(original -> !original.hasRootOf(key))
+                        .map(original ->
+                                "%s, was %s: %s".formatted(key, original, Key.words(original.semitonesTo(key))))
+                        .orElse(key.toString()))
+                .orElse("");
     }
 
     private static Always always(Plan plan, Cue cue) {
-        return new Always(cue.number(), ((Anchor.Automatic) cue.at()).when().words(), String.join(", ", cue.steps().stream().map(plan::words).toList()));
+        return new Always(
+                cue.number(),
+                ((Anchor.Automatic) cue.at()).when().words(),
+                String.join(", ", cue.steps().stream().map(plan::words).toList()));
     }
 }

@@ -34,15 +34,12 @@ class Archive {
         this.mapper = mapper;
     }
 
-    private record Key(RigId rig, int n) {
-    }
+    private record Key(RigId rig, int n) {}
 
     /** The text of a revision, and the whole one that it was read from. */
-    private record Text(byte[] bytes, int whole) {
-    }
+    private record Text(byte[] bytes, int whole) {}
 
-    private record Read(Plan plan, long weight) {
-    }
+    private record Read(Plan plan, long weight) {}
 
     /**
      * A document as a row holds it.
@@ -59,8 +56,7 @@ class Archive {
     }
 
     /** A row as it is read. */
-    record Stored(int n, boolean whole, byte[] body) {
-    }
+    record Stored(int n, boolean whole, byte[] body) {}
 
     /**
      * The plan of a revision.
@@ -69,13 +65,14 @@ class Archive {
      */
     Plan plan(RigId rig, int n) {
         return plans.get(new Key(rig, n), () -> {
-            byte[] text = text(rig, n);
-            try {
-                return new Read(PlanFile.readKept(text), text.length);
-            } catch (RuntimeException e) {
-                throw new UnreadableRevision(rig, n, e);
-            }
-        }).plan();
+                    byte[] text = text(rig, n);
+                    try {
+                        return new Read(PlanFile.readKept(text), text.length);
+                    } catch (RuntimeException e) {
+                        throw new UnreadableRevision(rig, n, e);
+                    }
+                })
+                .plan();
     }
 
     /**
@@ -122,7 +119,8 @@ class Archive {
             return whole(before + 1, text);
         }
         byte[] difference = Difference.between(last.bytes(), text);
-        // Packing a document whole takes longer than telling its difference, so it is only tried where it may be smaller.
+        // Packing a document whole takes longer than telling its difference, so it is only tried where it may be
+        // smaller.
         Body told = new Body(before + 1, difference, last.whole());
         if (difference.length < text.length / MOST_PACKED) {
             return told;

@@ -18,8 +18,7 @@ final class Difference {
     private static final int LARGEST_WINDOW = 27;
     private static final byte[] NOTHING = {};
 
-    private Difference() {
-    }
+    private Difference() {}
 
     /** A document packed by itself. */
     static byte[] pack(byte[] document) {

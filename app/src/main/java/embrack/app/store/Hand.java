@@ -7,7 +7,8 @@ import java.util.Optional;
  *
  * @param author who edits
  * @param seen the revision that the page showed, from which the edit was made; empty when that is not known
- * @param once what marks one sending of an edit, so that it is made once however often it arrives; empty when nothing does
+ * @param once what marks one sending of an edit, so that it is made once however often it arrives; empty when nothing
+ * does
  */
 public record Hand(String author, Optional<Integer> seen, Optional<String> once) {
 

@@ -12,15 +12,18 @@ final class Intent {
 
     private static final int MAX_WORDS = 60;
 
-    private Intent() {
-    }
+    private Intent() {}
 
     /** The line: {@code CueEdit.AddCue song=ebb at=5|1 steps=2}. */
     static String of(Edit edit) {
         Class<?> kind = edit.getClass();
-        String outer = kind.getEnclosingClass() == null ? "" : kind.getEnclosingClass().getSimpleName() + ".";
-        return outer + kind.getSimpleName() + Stream.of(kind.getRecordComponents()).map(component -> " %s=%s".formatted(component.getName(), words(value(component, edit))))
-                .collect(Collectors.joining());
+        String outer =
+                kind.getEnclosingClass() == null ? "" : kind.getEnclosingClass().getSimpleName() + ".";
+        return outer
+                + kind.getSimpleName()
+                + Stream.of(kind.getRecordComponents())
+                        .map(component -> " %s=%s".formatted(component.getName(), words(value(component, edit))))
+                        .collect(Collectors.joining());
     }
 
     private static Object value(RecordComponent component, Edit edit) {
@@ -46,7 +49,10 @@ final class Intent {
 
     /** An identifier or a place, not a document. */
     private static boolean isSmall(Record value) {
-        return Stream.of(value.getClass().getRecordComponents()).allMatch(c -> c.getType().isPrimitive() || c.getType() == String.class || c.getType().getSimpleName().endsWith("Id"));
+        return Stream.of(value.getClass().getRecordComponents())
+                .allMatch(c -> c.getType().isPrimitive()
+                        || c.getType() == String.class
+                        || c.getType().getSimpleName().endsWith("Id"));
     }
 
     private static String clipped(String text) {

@@ -10,8 +10,8 @@ import java.util.function.Supplier;
 import java.util.function.ToLongFunction;
 
 /**
- * Remembers what was worked out last. Whoever asks for something that is being worked out waits for it; whoever asks for
- * anything else waits for nobody.
+ * Remembers what was worked out last. Whoever asks for something that is being worked out waits for it; whoever asks
+ * for anything else waits for nobody.
  *
  * @param <K> what is asked for
  * @param <V> what is worked out
@@ -42,12 +42,17 @@ public final class Memo<K, V> {
         return new Memo<>(most, value -> 1);
     }
 
-    /** Remembers the last asked for, as long as they weigh no more together; {@code most} and the weights in the same unit. */
+    /**
+     * Remembers the last asked for, as long as they weigh no more together; {@code most} and the weights in the same
+     * unit.
+     */
     public static <K, V> Memo<K, V> ofWeight(long most, ToLongFunction<V> weigher) {
         return new Memo<>(most, weigher);
     }
 
-    /** What is remembered, or what the maker gives; what the maker throws is thrown to all who wait, and not remembered. */
+    /**
+     * What is remembered, or what the maker gives; what the maker throws is thrown to all who wait, and not remembered.
+     */
     public V get(K key, Supplier<V> maker) {
         var mine = new Entry<>(maker);
         Entry<V> there;
@@ -69,7 +74,9 @@ public final class Memo<K, V> {
     public Optional<V> find(K key) {
         synchronized (kept) {
             Entry<V> there = kept.get(key);
-            return there != null && there.task.state() == FutureTask.State.SUCCESS ? Optional.of(there.task.resultNow()) : Optional.empty();
+            return there != null && there.task.state() == FutureTask.State.SUCCESS
+                    ? Optional.of(there.task.resultNow())
+                    : Optional.empty();
         }
     }
 

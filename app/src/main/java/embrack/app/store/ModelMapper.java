@@ -14,8 +14,7 @@ import org.apache.ibatis.annotations.Update;
 interface ModelMapper {
 
     /** A revision without its document. */
-    record Row(String model, int n, OffsetDateTime at, String summary) {
-    }
+    record Row(String model, int n, OffsetDateTime at, String summary) {}
 
     @Select("""
             select distinct on (m.id) v.model, v.n, v.at, v.summary
@@ -50,7 +49,12 @@ interface ModelMapper {
     @Insert("""
             insert into gear_model_revision (model, n, doc, author, summary)
             values (#{id}, #{n}, #{doc}::jsonb, #{author}, #{summary})""")
-    void add(@Param("id") String id, @Param("n") int n, @Param("doc") String doc, @Param("author") String author, @Param("summary") String summary);
+    void add(
+            @Param("id") String id,
+            @Param("n") int n,
+            @Param("doc") String doc,
+            @Param("author") String author,
+            @Param("summary") String summary);
 
     @Update("update gear_model set deleted_at = now() where id = #{id} and deleted_at is null")
     int delete(@Param("id") String id);

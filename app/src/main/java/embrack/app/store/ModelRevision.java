@@ -9,5 +9,4 @@ import java.time.OffsetDateTime;
  * @param n counted from 1 within the model
  * @param summary what was done, in words
  */
-public record ModelRevision(int n, Model doc, OffsetDateTime at, String summary) {
-}
+public record ModelRevision(int n, Model doc, OffsetDateTime at, String summary) {}

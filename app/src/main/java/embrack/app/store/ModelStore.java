@@ -58,7 +58,9 @@ public class ModelStore {
     /** All revisions of a model of the crew, newest first; none for one that ships. */
     @Transactional(readOnly = true)
     public List<ModelRevision> revisions(ModelId id) {
-        return mapper.revisions(id.text()).stream().map(row -> new ModelRevision(row.n(), doc(row), row.at(), row.summary())).toList();
+        return mapper.revisions(id.text()).stream()
+                .map(row -> new ModelRevision(row.n(), doc(row), row.at(), row.summary()))
+                .toList();
     }
 
     /**
@@ -72,7 +74,8 @@ public class ModelStore {
     public Model create(Model model, String summary) {
         return create(model, summary, name -> {
             if (isTaken(name)) {
-                throw new Refused("name", "There is already a model called %s. Give yours its own name.".formatted(name));
+                throw new Refused(
+                        "name", "There is already a model called %s. Give yours its own name.".formatted(name));
             }
             return name;
         });
@@ -81,9 +84,20 @@ public class ModelStore {
     /** As {@link #create}; a name that another model has gets a number behind it. */
     @Transactional
     public Model createNumbered(Model model, String summary) {
-        return create(model, summary, wish -> IntStream.iterate(1, i -> i + 1).mapToObj(i -> i == 1 ? wish
-                        : new TapeLabel(wish.text().substring(0, Math.min(36, wish.text().length())).strip() + " " + i))
-                .filter(name -> !isTaken(name)).findFirst().orElseThrow());
+        return create(
+                model,
+                summary,
+                wish -> IntStream.iterate(1, i -> i + 1)
+                        .mapToObj(i -> i == 1
+                                ? wish
+                                : new TapeLabel(wish.text()
+                                                .substring(
+                                                        0,
+                                                        Math.min(36, wish.text().length()))
+                                                .strip() + " " + i))
+                        .filter(name -> !isTaken(name))
+                        .findFirst()
+                        .orElseThrow());
     }
 
     private Model create(Model model, String summary, Function<TapeLabel, TapeLabel> named) {
@@ -92,8 +106,11 @@ public class ModelStore {
         Set<String> taken = new HashSet<>(mapper.idsEver());
         Library.all().forEach(shipped -> taken.add(shipped.id().text()));
         String wish = Slug.of(name.text());
-        String id = IntStream.iterate(1, i -> i + 1).mapToObj(i -> i == 1 ? wish : wish.substring(0, Math.min(35, wish.length())) + "-" + i)
-                .filter(each -> !taken.contains(each)).findFirst().orElseThrow();
+        String id = IntStream.iterate(1, i -> i + 1)
+                .mapToObj(i -> i == 1 ? wish : wish.substring(0, Math.min(35, wish.length())) + "-" + i)
+                .filter(each -> !taken.contains(each))
+                .findFirst()
+                .orElseThrow();
         Model kept = model.copied(new ModelId(id), name);
         String text = written(kept);
         mapper.create(id);
@@ -106,7 +123,8 @@ public class ModelStore {
     }
 
     /**
-     * Keeps a change of a model of the crew and has rigs follow it, all or nothing; one that changes nothing leaves no trace.
+     * Keeps a change of a model of the crew and has rigs follow it, all or nothing; one that changes nothing leaves no
+     * trace.
      *
      * @param seen the revision that the change was made from
      * @param following rigs that take the changed description
@@ -126,11 +144,17 @@ public class ModelStore {
         mapper.lock(id).orElseThrow(() -> new NoSuchModel(id));
         ModelMapper.Row newest = mapper.revisions(id).getFirst();
         if (newest.n() != seen) {
-            throw new Refused("box", ("Not kept: somebody else kept revision %d meanwhile (%s). Look at it in another window; what you typed is still here,"
-                    + " and keeping it once more puts it on top.").formatted(newest.n(), newest.summary()));
+            throw new Refused(
+                    "box",
+                    ("Not kept: somebody else kept revision %d meanwhile (%s). Look at it in another window; "
+                                    + "what you typed is still here," + " and keeping it once more puts it on top.")
+                            .formatted(newest.n(), newest.summary()));
         }
-        if (all().stream().anyMatch(other -> !other.id().equals(model.id()) && other.name().sameAs(model.name()))) {
-            throw new Refused("name", "There is already a model called %s. Give yours its own name.".formatted(model.name()));
+        if (all().stream()
+                .anyMatch(
+                        other -> !other.id().equals(model.id()) && other.name().sameAs(model.name()))) {
+            throw new Refused(
+                    "name", "There is already a model called %s. Give yours its own name.".formatted(model.name()));
         }
         if (!doc(newest).equals(model)) {
             mapper.add(id, newest.n() + 1, text, Hand.SOMEBODY, summary);
@@ -162,7 +186,10 @@ public class ModelStore {
                 return text;
             }
         } catch (RuntimeException e) {
-            throw new Refused("box", "This cannot be kept, since it could not be read again: %s. Nothing was changed.".formatted(e.getMessage()));
+            throw new Refused(
+                    "box",
+                    "This cannot be kept, since it could not be read again: %s. Nothing was changed."
+                            .formatted(e.getMessage()));
         }
         throw new Refused("box", "This cannot be kept, since it would be read as another model. Nothing was changed.");
     }

@@ -8,19 +8,22 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 
 /**
- * The reports of the rigs that were looked at last, so that after an edit only what it touched is proven anew. Two who ask
- * for one report wait for one.
+ * The reports of the rigs that were looked at last, so that after an edit only what it touched is proven anew. Two who
+ * ask for one report wait for one.
  */
 @Service
 public class Reports {
 
     private static final int MOST_KEPT = 16;
 
-    private record Key(RigId rig, int revision) {
-    }
+    private record Key(RigId rig, int revision) {}
 
     /** Of large shows fewer are kept: each cue counts for what its proof takes. */
-    private final Memo<Key, Report> reports = Memo.ofWeight(20_000, report -> 1_000L + report.plan().book().cues().stream().mapToInt(Cue::deeds).sum());
+    private final Memo<Key, Report> reports = Memo.ofWeight(
+            20_000,
+            report -> 1_000L
+                    + report.plan().book().cues().stream().mapToInt(Cue::deeds).sum());
+
     private final Map<RigId, Report> latest = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 

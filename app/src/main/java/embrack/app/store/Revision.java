@@ -15,7 +15,14 @@ import org.jspecify.annotations.Nullable;
  * @param undoTo the row whose document undo brings back; null when nothing can be undone
  * @param redoTo the row whose document redo brings back; null when nothing can be redone
  */
-record Revision(int n, String author, @Nullable OffsetDateTime at, String summary, String intent, @Nullable Integer undoTo, @Nullable Integer redoTo) {
+record Revision(
+        int n,
+        String author,
+        @Nullable OffsetDateTime at,
+        String summary,
+        String intent,
+        @Nullable Integer undoTo,
+        @Nullable Integer redoTo) {
 
     private static final int MAX_WORDS = 300;
 
@@ -45,7 +52,14 @@ record Revision(int n, String author, @Nullable OffsetDateTime at, String summar
 
     /** The row that brings an earlier one back although it lies behind no undo. */
     Revision broughtBack(String who, Revision earlier) {
-        return new Revision(n + 1, who, null, "Bring back revision " + earlier.n(), "bring back " + earlier.n(), earlier.undoTo(), null);
+        return new Revision(
+                n + 1,
+                who,
+                null,
+                "Bring back revision " + earlier.n(),
+                "bring back " + earlier.n(),
+                earlier.undoTo(),
+                null);
     }
 
     private static String shortened(String words) {

@@ -1,5 +1,4 @@
 package embrack.app.store;
 
 /** Somebody changed a rig; {@code revision} is the new one. */
-public record RigChanged(RigId rig, int revision) {
-}
+public record RigChanged(RigId rig, int revision) {}

@@ -7,5 +7,4 @@ import java.time.OffsetDateTime;
  *
  * @param changed when it was last changed
  */
-public record RigEntry(RigId id, String name, int devices, OffsetDateTime changed) {
-}
+public record RigEntry(RigId id, String name, int devices, OffsetDateTime changed) {}

@@ -15,14 +15,13 @@ import org.jspecify.annotations.Nullable;
 interface RigMapper {
 
     /** A row of the list. */
-    record Listed(long id, String name, int boxes, OffsetDateTime changed) {
-    }
+    record Listed(long id, String name, int boxes, OffsetDateTime changed) {}
 
     /** What the row of a rig says of its newest revision, so that it need not be read. */
-    record Newest(int n, String name, int boxes, String[] models) {
-    }
+    record Newest(int n, String name, int boxes, String[] models) {}
 
-    @Select("select id, name, boxes, changed_at as changed from rig where deleted_at is null order by changed_at desc, id desc")
+    @Select("select id, name, boxes, changed_at as changed from rig where deleted_at is null order by "
+            + "changed_at desc, id desc")
     List<Listed> list();
 
     @Select("insert into rig (newest, name, boxes, models) values (0, #{name}, 0, '{}') returning id")
@@ -57,7 +56,8 @@ interface RigMapper {
     /** The rows that a document is read from: the last whole one up to it, and those that follow. */
     @Select("""
             select n, whole, body from rig_revision
-             where rig = #{id} and n <= #{n} and n >= (select max(n) from rig_revision where rig = #{id} and n <= #{n} and whole)
+             where rig = #{id} and n <= #{n}
+               and n >= (select max(n) from rig_revision where rig = #{id} and n <= #{n} and whole)
              order by n""")
     List<Archive.Stored> chain(@Param("id") long id, @Param("n") int n);
 
@@ -70,9 +70,14 @@ interface RigMapper {
 
     @Insert("""
             insert into rig_revision (rig, n, whole, body, author, summary, intent, once, undo_to, redo_to)
-            values (#{id}, #{r.n}, #{body.isWhole}, #{body.bytes}, #{r.author}, #{r.summary}, #{r.intent}, #{once,jdbcType=VARCHAR},
+            values (#{id}, #{r.n}, #{body.isWhole}, #{body.bytes}, #{r.author}, #{r.summary}, #{r.intent},
+                    #{once,jdbcType=VARCHAR},
                     #{r.undoTo,jdbcType=INTEGER}, #{r.redoTo,jdbcType=INTEGER})""")
-    void add(@Param("id") long id, @Param("r") Revision revision, @Param("body") Archive.Body body, @Param("once") @Nullable String once);
+    void add(
+            @Param("id") long id,
+            @Param("r") Revision revision,
+            @Param("body") Archive.Body body,
+            @Param("once") @Nullable String once);
 
     @Update("update rig set deleted_at = now() where id = #{id} and deleted_at is null")
     int delete(@Param("id") long id);

@@ -27,9 +27,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Rigs and their history. Every change is an intent applied to the newest revision. Edits of one rig follow one another;
- * what takes time (applying, writing, reading back) is done before the database is asked to hold anything, and a row is
- * only added if the revision that it follows is still the newest.
+ * Rigs and their history. Every change is an intent applied to the newest revision. Edits of one rig follow one
+ * another; what takes time (applying, writing, reading back) is done before the database is asked to hold anything, and
+ * a row is only added if the revision that it follows is still the newest.
  */
 @Service
 public class RigStore {
@@ -57,8 +57,7 @@ public class RigStore {
     }
 
     /** A row that is ready to be added. */
-    private record Draft(RigId rig, Revision row, Plan plan, byte[] text, Archive.Body body, Optional<String> once) {
-    }
+    private record Draft(RigId rig, Revision row, Plan plan, byte[] text, Archive.Body body, Optional<String> once) {}
 
     /** Another server added a row in between. */
     private static final class Overtaken extends RuntimeException {
@@ -71,7 +70,9 @@ public class RigStore {
 
     /** All rigs that are not deleted, last changed first. */
     public List<RigEntry> list() {
-        return mapper.list().stream().map(r -> new RigEntry(new RigId(r.id()), r.name(), r.boxes(), r.changed())).toList();
+        return mapper.list().stream()
+                .map(r -> new RigEntry(new RigId(r.id()), r.name(), r.boxes(), r.changed()))
+                .toList();
     }
 
     /** Whether any rig was ever made here, deleted or not. */
@@ -106,8 +107,15 @@ public class RigStore {
      */
     public StoredRig load(RigId id) {
         Revision newest = newest(id);
-        Optional<String> redo = optional(newest.redoTo()).flatMap(n -> mapper.revision(id.number(), n)).map(Revision::summary);
-        return new StoredRig(id, newest.n(), archive.plan(id, newest.n()), optional(newest.undoTo()).map(n -> newest.summary()), redo);
+        Optional<String> redo = optional(newest.redoTo())
+                .flatMap(n -> mapper.revision(id.number(), n))
+                .map(Revision::summary);
+        return new StoredRig(
+                id,
+                newest.n(),
+                archive.plan(id, newest.n()),
+                optional(newest.undoTo()).map(n -> newest.summary()),
+                redo);
     }
 
     /** The plan that a hand saw; the newest when it is not known what it saw. */
@@ -128,7 +136,8 @@ public class RigStore {
      * @throws NoSuchRig when there is no such rig
      */
     public Edited edit(RigId id, Hand hand, Edit edit) {
-        return Objects.requireNonNull(editAll(new TreeMap<>(Map.of(id, edit)), hand, () -> { }).get(id));
+        return Objects.requireNonNull(
+                editAll(new TreeMap<>(Map.of(id, edit)), hand, () -> {}).get(id));
     }
 
     /**
@@ -160,10 +169,18 @@ public class RigStore {
             after = edit.apply(before);
         } catch (Refused refused) {
             String since = since(id, hand, newest);
-            throw since.isEmpty() ? refused : new Refused(refused.field(), refused.words() + " Meanwhile: " + since + ".");
+            throw since.isEmpty()
+                    ? refused
+                    : new Refused(refused.field(), refused.words() + " Meanwhile: " + since + ".");
         }
-        return after.equals(before) ? Optional.empty()
-                : Optional.of(draft(id, newest.edited(hand.author(), edit.summary(before), Intent.of(edit)), after, written(after), hand.once()));
+        return after.equals(before)
+                ? Optional.empty()
+                : Optional.of(draft(
+                        id,
+                        newest.edited(hand.author(), edit.summary(before), Intent.of(edit)),
+                        after,
+                        written(after),
+                        hand.once()));
     }
 
     private Draft draft(RigId id, Revision row, Plan plan, byte[] text, Optional<String> once) {
@@ -177,9 +194,16 @@ public class RigStore {
      * @throws Refused when the hand saw an older revision, with what came since
      */
     public Optional<String> undo(RigId id, Hand hand) {
-        return append(id, hand, "undo", "taken back", newest -> optional(newest.undoTo()).flatMap(n -> mapper.revision(id.number(), n))
-                .map(earlier -> again(id, hand, newest.undone(hand.author(), earlier), earlier.n())))
-                .flatMap(row -> mapper.revision(id.number(), row.n() - 1)).map(Revision::summary);
+        return append(
+                        id,
+                        hand,
+                        "undo",
+                        "taken back",
+                        newest -> optional(newest.undoTo())
+                                .flatMap(n -> mapper.revision(id.number(), n))
+                                .map(earlier -> again(id, hand, newest.undone(hand.author(), earlier), earlier.n())))
+                .flatMap(row -> mapper.revision(id.number(), row.n() - 1))
+                .map(Revision::summary);
     }
 
     /**
@@ -189,34 +213,53 @@ public class RigStore {
      * @throws Refused when the hand saw an older revision, with what came since
      */
     public Optional<String> redo(RigId id, Hand hand) {
-        return append(id, hand, "redo", "made again", newest -> optional(newest.redoTo()).flatMap(n -> mapper.revision(id.number(), n))
-                .map(later -> again(id, hand, newest.redone(hand.author(), later), later.n()))).map(Revision::summary);
+        return append(
+                        id,
+                        hand,
+                        "redo",
+                        "made again",
+                        newest -> optional(newest.redoTo())
+                                .flatMap(n -> mapper.revision(id.number(), n))
+                                .map(later -> again(id, hand, newest.redone(hand.author(), later), later.n())))
+                .map(Revision::summary);
     }
 
     /** Makes an earlier revision the newest, whatever came since. */
     public void bringBack(RigId id, Hand hand, int n) {
-        append(id, hand, "revision", "brought back", newest -> Optional.of(mapper.revision(id.number(), n)
-                .orElseThrow(() -> new Refused("revision", "There is no revision %d of this rig.".formatted(n))))
-                .map(earlier -> again(id, hand, newest.broughtBack(hand.author(), earlier), n)));
+        append(
+                id,
+                hand,
+                "revision",
+                "brought back",
+                newest -> Optional.of(mapper.revision(id.number(), n)
+                                .orElseThrow(() ->
+                                        new Refused("revision", "There is no revision %d of this rig.".formatted(n))))
+                        .map(earlier -> again(id, hand, newest.broughtBack(hand.author(), earlier), n)));
     }
 
     private Draft again(RigId id, Hand hand, Revision row, int n) {
         return draft(id, row, archive.plan(id, n), archive.text(id, n), hand.once());
     }
 
-    private Optional<Revision> append(RigId id, Hand hand, String field, String done, Function<Revision, Optional<Draft>> next) {
+    private Optional<Revision> append(
+            RigId id, Hand hand, String field, String done, Function<Revision, Optional<Draft>> next) {
         return inTurn(List.of(id), () -> {
             Revision newest = newest(id);
-            Optional<Revision> sent = hand.once().flatMap(mark -> mapper.sent(id.number(), mark)).flatMap(n -> mapper.revision(id.number(), n));
+            Optional<Revision> sent = hand.once()
+                    .flatMap(mark -> mapper.sent(id.number(), mark))
+                    .flatMap(n -> mapper.revision(id.number(), n));
             if (sent.isPresent()) {
                 return sent;
             }
             String since = since(id, hand, newest);
             if (!since.isEmpty()) {
-                throw new Refused(field, "Nothing was %s, since the page was older than the rig. Meanwhile: %s. Now it shows the newest.".formatted(done, since));
+                throw new Refused(
+                        field,
+                        "Nothing was %s, since the page was older than the rig. Meanwhile: %s. Now it shows the newest."
+                                .formatted(done, since));
             }
             Optional<Draft> draft = next.apply(newest);
-            write(draft.stream().toList(), () -> { });
+            write(draft.stream().toList(), () -> {});
             return draft.map(Draft::row);
         });
     }
@@ -227,24 +270,39 @@ public class RigStore {
         if (seen >= newest.n()) {
             return "";
         }
-        List<String> last = mapper.back(id.number(), newest.n(), MOST_TOLD).stream().filter(row -> row.n() > seen).map(row -> told(id, row)).toList();
+        List<String> last = mapper.back(id.number(), newest.n(), MOST_TOLD).stream()
+                .filter(row -> row.n() > seen)
+                .map(row -> told(id, row))
+                .toList();
         int more = newest.n() - seen - last.size();
-        return Words.list(more <= 0 ? last : Stream.concat(last.stream(), Stream.of("%d more".formatted(more))).toList());
+        return Words.list(
+                more <= 0
+                        ? last
+                        : Stream.concat(last.stream(), Stream.of("%d more".formatted(more)))
+                                .toList());
     }
 
     private String told(RigId id, Revision row) {
-        String what = optional(row.redoTo()).flatMap(n -> mapper.revision(id.number(), n)).map(Revision::summary).filter(s -> row.intent().startsWith("undo ")).orElse(row.summary());
-        return row.intent().startsWith("undo ") ? "undo of \"%s\"".formatted(what) : row.intent().startsWith("redo ") ? "redo of \"%s\"".formatted(what) : "\"%s\"".formatted(what);
+        String what = optional(row.redoTo())
+                .flatMap(n -> mapper.revision(id.number(), n))
+                .map(Revision::summary)
+                .filter(s -> row.intent().startsWith("undo "))
+                .orElse(row.summary());
+        return row.intent().startsWith("undo ")
+                ? "undo of \"%s\"".formatted(what)
+                : row.intent().startsWith("redo ") ? "redo of \"%s\"".formatted(what) : "\"%s\"".formatted(what);
     }
 
     /** An earlier revision that can be read. */
-    public record Earlier(int n, String summary, @Nullable OffsetDateTime at) {
-    }
+    public record Earlier(int n, String summary, @Nullable OffsetDateTime at) {}
 
     /** The last revisions of a rig that can be read, the newest first. */
     public List<Earlier> readable(RigId id) {
-        return mapper.back(id.number(), newest(id).n(), MOST_LOOKED_AT).stream().filter(row -> isReadable(id, row.n())).limit(MOST_OFFERED)
-                .map(row -> new Earlier(row.n(), row.summary(), row.at())).toList();
+        return mapper.back(id.number(), newest(id).n(), MOST_LOOKED_AT).stream()
+                .filter(row -> isReadable(id, row.n()))
+                .limit(MOST_OFFERED)
+                .map(row -> new Earlier(row.n(), row.summary(), row.at()))
+                .toList();
     }
 
     private boolean isReadable(RigId id, int n) {
@@ -270,14 +328,17 @@ public class RigStore {
 
     /** The rigs that use a model, with their newest plans; those that cannot be read are left out. */
     public List<StoredRig> using(ModelId model) {
-        return mapper.using(model.text()).stream().map(RigId::new).flatMap(id -> {
-            try {
-                return Stream.of(load(id));
-            } catch (UnreadableRevision | NoSuchRig e) {
-                LOG.warn("left out among the rigs that use {}: {}", model, e.getMessage());
-                return Stream.empty();
-            }
-        }).toList();
+        return mapper.using(model.text()).stream()
+                .map(RigId::new)
+                .flatMap(id -> {
+                    try {
+                        return Stream.of(load(id));
+                    } catch (UnreadableRevision | NoSuchRig e) {
+                        LOG.warn("left out among the rigs that use {}: {}", model, e.getMessage());
+                        return Stream.empty();
+                    }
+                })
+                .toList();
     }
 
     /** Waits until nobody else here edits these rigs; rigs are sorted, so that two never wait for each other. */
@@ -310,7 +371,8 @@ public class RigStore {
         transaction.executeWithoutResult(status -> {
             drafts.forEach(this::add);
             alongside.run();
-            drafts.forEach(draft -> events.publishEvent(new RigChanged(draft.rig(), draft.row().n())));
+            drafts.forEach(draft ->
+                    events.publishEvent(new RigChanged(draft.rig(), draft.row().n())));
         });
         drafts.forEach(draft -> archive.remember(draft.rig(), draft.body(), draft.plan(), draft.text()));
     }
@@ -318,7 +380,14 @@ public class RigStore {
     private void add(Draft draft) {
         var rig = draft.plan().rig();
         String[] models = rig.models().stream().map(model -> model.id().text()).toArray(String[]::new);
-        if (mapper.advance(draft.rig().number(), new RigMapper.Newest(draft.row().n(), rig.name().text(), rig.devices().size(), models)) == 0) {
+        if (mapper.advance(
+                        draft.rig().number(),
+                        new RigMapper.Newest(
+                                draft.row().n(),
+                                rig.name().text(),
+                                rig.devices().size(),
+                                models))
+                == 0) {
             throw new Overtaken(draft.rig());
         }
         mapper.add(draft.rig().number(), draft.row(), draft.body(), draft.once().orElse(null));
@@ -329,8 +398,10 @@ public class RigStore {
             return Archive.written(plan);
         } catch (DoesNotReadBack e) {
             LOG.warn("a plan was not kept: {}", e.getMessage());
-            throw new Refused("", "This cannot be kept, since it could not be read again: %s. Nothing was changed."
-                    .formatted(String.valueOf(e.getMessage()).replaceAll("\\.$", "")));
+            throw new Refused(
+                    "",
+                    "This cannot be kept, since it could not be read again: %s. Nothing was changed."
+                            .formatted(String.valueOf(e.getMessage()).replaceAll("\\.$", "")));
         }
     }
 

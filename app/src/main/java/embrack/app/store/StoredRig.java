@@ -10,5 +10,4 @@ import java.util.Optional;
  * @param undo what undo would take back, in words; empty when there is nothing to
  * @param redo what redo would do again, in words; empty when there is nothing to
  */
-public record StoredRig(RigId id, int revision, Plan plan, Optional<String> undo, Optional<String> redo) {
-}
+public record StoredRig(RigId id, int revision, Plan plan, Optional<String> undo, Optional<String> redo) {}

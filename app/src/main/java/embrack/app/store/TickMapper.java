@@ -13,8 +13,7 @@ import org.apache.ibatis.annotations.Select;
 interface TickMapper {
 
     /** A row. */
-    record Row(String key, String words, String who, OffsetDateTime at) {
-    }
+    record Row(String key, String words, String who, OffsetDateTime at) {}
 
     @Select("select key, words, who, at from sheet_tick where rig = #{rig} order by at, key")
     List<Row> all(@Param("rig") long rig);

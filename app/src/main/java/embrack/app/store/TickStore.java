@@ -13,7 +13,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TickStore {
 
-    private static final DateTimeFormatter SHOWN = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH).withZone(ZoneId.systemDefault());
+    private static final DateTimeFormatter SHOWN =
+            DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH).withZone(ZoneId.systemDefault());
 
     private final TickMapper mapper;
 
@@ -24,7 +25,9 @@ public class TickStore {
     /** The ticks of a rig, the oldest first. */
     @Transactional(readOnly = true)
     public List<Tick> all(RigId rig) {
-        return mapper.all(rig.number()).stream().map(row -> new Tick(row.key(), row.words(), row.who(), SHOWN.format(row.at()))).toList();
+        return mapper.all(rig.number()).stream()
+                .map(row -> new Tick(row.key(), row.words(), row.who(), SHOWN.format(row.at())))
+                .toList();
     }
 
     /** Ticks a line as it stands. */

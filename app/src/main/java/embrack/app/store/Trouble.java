@@ -18,6 +18,7 @@ public enum Trouble {
 
     /** Classes of SQLSTATE in which the server is gone. Source: PostgreSQL 15 documentation, appendix A. */
     private static final String CONNECTION = "08";
+
     private static final String GOING_DOWN = "57P0";
 
     /** The trouble that an exception, or what caused it, tells of. */

@@ -21,11 +21,14 @@ final class V5__Pack_revisions extends BaseJavaMigration {
     @Override
     public void migrate(Context context) throws SQLException {
         Connection connection = context.getConnection();
-        try (Statement read = connection.createStatement(); PreparedStatement write = connection.prepareStatement("""
+        try (Statement read = connection.createStatement();
+                PreparedStatement write = connection.prepareStatement("""
                 insert into rig_revision (rig, n, whole, body, author, at, summary, intent, undo_to, redo_to)
-                select rig, n, ?, ?, author, at, summary, '', undo_to, redo_to from rig_revision_whole where rig = ? and n = ?""")) {
+                select rig, n, ?, ?, author, at, summary, '', undo_to, redo_to
+                from rig_revision_whole where rig = ? and n = ?""")) {
             read.setFetchSize(AT_ONCE);
-            try (ResultSet rows = read.executeQuery("select rig, n, doc::text from rig_revision_whole order by rig, n")) {
+            try (ResultSet rows =
+                    read.executeQuery("select rig, n, doc::text from rig_revision_whole order by rig, n")) {
                 pack(rows, write);
             }
         }

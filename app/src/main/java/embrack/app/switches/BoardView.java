@@ -26,15 +26,23 @@ import java.util.stream.IntStream;
  * @param bank the bank, counted from 1
  * @param otherBanks banks that this one can be made like, by number
  */
-record BoardView(String id, String name, String facts, List<Tab> boards, List<Tab> banks, int bank, Map<Integer, String> otherBanks, int columns,
-        List<Tile> tiles, List<ControlTile> controls) {
+record BoardView(
+        String id,
+        String name,
+        String facts,
+        List<Tab> boards,
+        List<Tab> banks,
+        int bank,
+        Map<Integer, String> otherBanks,
+        int columns,
+        List<Tile> tiles,
+        List<ControlTile> controls) {
 
     /** With more banks than this, their tabs bear the names alone. */
     private static final int MANY_BANKS = 8;
 
     /** A board or a bank to go to. */
-    record Tab(String words, String href, boolean isHere) {
-    }
+    record Tab(String words, String href, boolean isHere) {}
 
     /**
      * A switch.
@@ -45,13 +53,28 @@ record BoardView(String id, String name, String facts, List<Tab> boards, List<Ta
      * @param does what it does, shortened, a line a device
      * @param duty what it is for in the show as a whole
      */
-    record Tile(int number, String key, String href, String press, String label, String shown, List<String> does, String duty, boolean isKill, Optional<Mark> mark,
-            boolean isSelected) {
-    }
+    record Tile(
+            int number,
+            String key,
+            String href,
+            String press,
+            String label,
+            String shown,
+            List<String> does,
+            String duty,
+            boolean isKill,
+            Optional<Mark> mark,
+            boolean isSelected) {}
 
     /** A treadle, fader or knob; {@code curve} as the path of its first level in a square of 100. */
-    record ControlTile(String words, String href, String label, List<String> moves, String curve, Optional<Mark> mark, boolean isSelected) {
-    }
+    record ControlTile(
+            String words,
+            String href,
+            String label,
+            List<String> moves,
+            String curve,
+            Optional<Mark> mark,
+            boolean isSelected) {}
 
     /** The floor plan around a switch. */
     static BoardView of(Report report, SwitchAt selected, String path) {
@@ -63,19 +86,45 @@ record BoardView(String id, String name, String facts, List<Tab> boards, List<Ta
         return of(report, selected.box(), selected.bank(), path, Optional.empty(), Optional.of(selected));
     }
 
-    private static BoardView of(Report report, DeviceId box, int bank, String path, Optional<SwitchAt> selected, Optional<ControlAt> control) {
+    private static BoardView of(
+            Report report,
+            DeviceId box,
+            int bank,
+            String path,
+            Optional<SwitchAt> selected,
+            Optional<ControlAt> control) {
         Plan plan = report.plan();
         Optional<Board> shape = plan.rig().model(box).board();
         int banks = plan.banks(box);
         Map<Integer, String> others = new LinkedHashMap<>();
-        shape.ifPresent(board -> IntStream.rangeClosed(1, banks).filter(other -> other != bank).forEach(other -> others.put(other, board.banks().get(other - 1).text())));
-        return new BoardView(box.text(), plan.rig().name(box).text(), "%s, seen from above".formatted(plan.rig().model(box).name()),
-                plan.controllers().stream().map(b -> new Tab(plan.rig().name(b).text(), first(plan, b, 1, path), b.equals(box))).toList(),
-                shape.map(board -> IntStream.rangeClosed(1, banks).mapToObj(other -> new Tab((banks > MANY_BANKS ? "" : "Bank ") + board.banks().get(other - 1),
-                        first(plan, box, other, path), other == bank)).toList()).orElse(List.of()),
-                bank, others, shape.map(Board::columns).orElse(1),
-                shape.map(board -> rowsFromTheBack(board).stream().map(n -> tile(report, new SwitchAt(box, bank, n), selected, path)).toList()).orElse(List.of()),
-                plan.controlsOf(box, bank).stream().map(at -> control(report, at, control, path)).toList());
+        shape.ifPresent(board -> IntStream.rangeClosed(1, banks)
+                .filter(other -> other != bank)
+                .forEach(other -> others.put(other, board.banks().get(other - 1).text())));
+        return new BoardView(
+                box.text(),
+                plan.rig().name(box).text(),
+                "%s, seen from above".formatted(plan.rig().model(box).name()),
+                plan.controllers().stream()
+                        .map(b -> new Tab(plan.rig().name(b).text(), first(plan, b, 1, path), b.equals(box)))
+                        .toList(),
+                shape.map(board -> IntStream.rangeClosed(1, banks)
+                                .mapToObj(other -> new Tab(
+                                        (banks > MANY_BANKS ? "" : "Bank ")
+                                                + board.banks().get(other - 1),
+                                        first(plan, box, other, path),
+                                        other == bank))
+                                .toList())
+                        .orElse(List.of()),
+                bank,
+                others,
+                shape.map(Board::columns).orElse(1),
+                shape.map(board -> rowsFromTheBack(board).stream()
+                                .map(n -> tile(report, new SwitchAt(box, bank, n), selected, path))
+                                .toList())
+                        .orElse(List.of()),
+                plan.controlsOf(box, bank).stream()
+                        .map(at -> control(report, at, control, path))
+                        .toList());
     }
 
     static String href(String path, SwitchAt at) {
@@ -83,12 +132,15 @@ record BoardView(String id, String name, String facts, List<Tab> boards, List<Ta
     }
 
     static String href(String path, ControlAt at) {
-        return "%s/switches/%s/%d/%s/%d".formatted(path, at.box(), at.bank(), at.type().words(), at.number());
+        return "%s/switches/%s/%d/%s/%d"
+                .formatted(path, at.box(), at.bank(), at.type().words(), at.number());
     }
 
     /** The first switch or control of a bank. */
     static String first(Plan plan, DeviceId box, int bank, String path) {
-        return plan.rig().model(box).board().isPresent() ? href(path, new SwitchAt(box, bank, 1)) : href(path, plan.controlsOf(box, bank).getFirst());
+        return plan.rig().model(box).board().isPresent()
+                ? href(path, new SwitchAt(box, bank, 1))
+                : href(path, plan.controlsOf(box, bank).getFirst());
     }
 
     /** Switches as one looks down on them: the row nearest the player, which begins with switch 1, comes last. */
@@ -106,28 +158,56 @@ record BoardView(String id, String name, String facts, List<Tab> boards, List<Ta
         Plan plan = report.plan();
         Assignment assignment = plan.switches().at(at);
         int room = plan.board(at.board()).labelCharacters();
-        String shown = room == 0 ? "" : assignment.shortLabel().map(Object::toString).or(() -> assignment.label().map(l -> ShortForm.of(l, room))).orElse("");
-        return new Tile(at.number(), at.key(), href(path, at), Played.text(plan, at),
-                assignment.label().map(Object::toString).orElse(""), shown, does(plan, assignment), assignment.duty().map(Duty::words).orElse(""),
-                assignment.isFor(Duty.KILL) || assignment.isFor(Duty.SAFE), report.proof(at).map(proof -> Mark.of(proof.verdict())), selected.filter(at::equals).isPresent());
+        String shown = room == 0
+                ? ""
+                : assignment
+                        .shortLabel()
+                        .map(Object::toString)
+                        .or(() -> assignment.label().map(l -> ShortForm.of(l, room)))
+                        .orElse("");
+        return new Tile(
+                at.number(),
+                at.key(),
+                href(path, at),
+                Played.text(plan, at),
+                assignment.label().map(Object::toString).orElse(""),
+                shown,
+                does(plan, assignment),
+                assignment.duty().map(Duty::words).orElse(""),
+                assignment.isFor(Duty.KILL) || assignment.isFor(Duty.SAFE),
+                report.proof(at).map(proof -> Mark.of(proof.verdict())),
+                selected.filter(at::equals).isPresent());
     }
 
     private static ControlTile control(Report report, ControlAt at, Optional<ControlAt> selected, String path) {
         Plan plan = report.plan();
         Travel travel = plan.switches().at(at);
-        return new ControlTile(at.words(), href(path, at), travel.label().map(Object::toString).orElse(""),
-                travel.targets().stream().map(plan::words).toList(), travel.targets().isEmpty() ? "" : LevelCurve.of(travel.targets().getFirst()).path(),
-                report.proof(at).map(proof -> Mark.of(proof.verdict())), selected.filter(at::equals).isPresent());
+        return new ControlTile(
+                at.words(),
+                href(path, at),
+                travel.label().map(Object::toString).orElse(""),
+                travel.targets().stream().map(plan::words).toList(),
+                travel.targets().isEmpty()
+                        ? ""
+                        : LevelCurve.of(travel.targets().getFirst()).path(),
+                report.proof(at).map(proof -> Mark.of(proof.verdict())),
+                selected.filter(at::equals).isPresent());
     }
 
-    /** "Vocal mixer: mute Voice reverb and Voice delay": steps with the same verb on the same device are said together. */
+    /**
+     * "Vocal mixer: mute Voice reverb and Voice delay": steps with the same verb on the same device are said together.
+     */
     private static List<String> does(Plan plan, Assignment assignment) {
         List<String> lines = new ArrayList<>();
         assignment.moments().forEach((moment, steps) -> {
             Map<String, List<String>> grouped = new LinkedHashMap<>();
-            steps.forEach(step -> grouped
-                    .computeIfAbsent(plan.rig().name(step.device()) + ": " + step.action().verb().words(), k -> new ArrayList<>())
-                    .add(plan.rig().partName(step.device(), step.action().part()).text()));
+            steps.forEach(step -> grouped.computeIfAbsent(
+                            plan.rig().name(step.device()) + ": "
+                                    + step.action().verb().words(),
+                            k -> new ArrayList<>())
+                    .add(plan.rig()
+                            .partName(step.device(), step.action().part())
+                            .text()));
             String when = moment == Moment.PRESS ? "" : "on " + moment.words() + " ";
             grouped.forEach((what, parts) -> lines.add(when + what + " " + Words.list(parts)));
         });

@@ -1,7 +1,7 @@
 package embrack.app.switches;
 
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -44,50 +44,114 @@ class ControlController {
 
     /** The control that a path is about; empty when no box has controls of that type. */
     static Optional<ControlAt> control(String box, int bank, String type, int number) {
-        return Stream.of(ControlType.values()).filter(t -> t.words().equals(type)).findFirst().map(t -> new ControlAt(new DeviceId(box), t, bank, number));
+        return Stream.of(ControlType.values())
+                .filter(t -> t.words().equals(type))
+                .findFirst()
+                .map(t -> new ControlAt(new DeviceId(box), t, bank, number));
     }
 
     @OfPlanAlone
     @GetMapping
-    String show(@PathVariable RigId id, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
-            @RequestParam(defaultValue = "64") int fader, @RequestParam(defaultValue = "127") int value, @RequestParam(defaultValue = "") String find, Model page) {
-        return room.control(id, at(board, bank, type, number), Math.clamp(fader, 0, DataByte.MAX), Math.clamp(value, 0, DataByte.MAX), find, Echo.NONE, page);
+    String show(
+            @PathVariable RigId id,
+            @PathVariable String board,
+            @PathVariable int bank,
+            @PathVariable String type,
+            @PathVariable int number,
+            @RequestParam(defaultValue = "64") int fader,
+            @RequestParam(defaultValue = "127") int value,
+            @RequestParam(defaultValue = "") String find,
+            Model page) {
+        return room.control(
+                id,
+                at(board, bank, type, number),
+                Math.clamp(fader, 0, DataByte.MAX),
+                Math.clamp(value, 0, DataByte.MAX),
+                find,
+                Echo.NONE,
+                page);
     }
 
     @PostMapping("/label")
-    String label(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
+    String label(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable String board,
+            @PathVariable int bank,
+            @PathVariable String type,
+            @PathVariable int number,
             @RequestParam(defaultValue = "") String name) {
         return edit(id, hand, new TravelEdit.NameControl(at(board, bank, type, number), name));
     }
 
     @PostMapping("/levels")
-    String add(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
-            @RequestParam DeviceId device, @RequestParam PartId part) {
+    String add(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable String board,
+            @PathVariable int bank,
+            @PathVariable String type,
+            @PathVariable int number,
+            @RequestParam DeviceId device,
+            @RequestParam PartId part) {
         return edit(id, hand, new TravelEdit.AddTarget(at(board, bank, type, number), new Target(device, part)));
     }
 
     @PostMapping("/levels/remove")
-    String remove(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
-            @RequestParam DeviceId device, @RequestParam PartId part) {
+    String remove(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable String board,
+            @PathVariable int bank,
+            @PathVariable String type,
+            @PathVariable int number,
+            @RequestParam DeviceId device,
+            @RequestParam PartId part) {
         return edit(id, hand, new TravelEdit.RemoveTarget(at(board, bank, type, number), device, part));
     }
 
     @PostMapping("/levels/{device}/{part}")
-    String shape(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
-            @PathVariable DeviceId device, @PathVariable PartId part, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to,
-            @RequestParam(defaultValue = "LINEAR") Curve curve, @RequestParam(defaultValue = "DECIBELS") Law law, @RequestParam(defaultValue = "") String top,
+    String shape(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable String board,
+            @PathVariable int bank,
+            @PathVariable String type,
+            @PathVariable int number,
+            @PathVariable DeviceId device,
+            @PathVariable PartId part,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String to,
+            @RequestParam(defaultValue = "LINEAR") Curve curve,
+            @RequestParam(defaultValue = "DECIBELS") Law law,
+            @RequestParam(defaultValue = "") String top,
             @RequestParam(defaultValue = "") String cap) {
-        return edit(id, hand, new TravelEdit.Shape(at(board, bank, type, number), device, part, from, to, curve, law, top, cap));
+        return edit(
+                id,
+                hand,
+                new TravelEdit.Shape(at(board, bank, type, number), device, part, from, to, curve, law, top, cap));
     }
 
     @PostMapping("/takeover")
-    String takeover(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number,
+    String takeover(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable String board,
+            @PathVariable int bank,
+            @PathVariable String type,
+            @PathVariable int number,
             @RequestParam Takeover takeover) {
         return edit(id, hand, new TravelEdit.ChooseTakeover(at(board, bank, type, number), takeover));
     }
 
     @PostMapping("/clear")
-    String clear(@PathVariable RigId id, Hand hand, @PathVariable String board, @PathVariable int bank, @PathVariable String type, @PathVariable int number) {
+    String clear(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable String board,
+            @PathVariable int bank,
+            @PathVariable String type,
+            @PathVariable int number) {
         return edit(id, hand, new TravelEdit.ClearControl(at(board, bank, type, number)));
     }
 

@@ -40,8 +40,7 @@ class NumbersController {
     }
 
     /** A question with its two answers and their prices. */
-    record Question(String key, String words, String reason, int answer, List<Price> prices) {
-    }
+    record Question(String key, String words, String reason, int answer, List<Price> prices) {}
 
     @GetMapping("/numbers")
     String numbers(@PathVariable RigId id, Model page) {
@@ -59,40 +58,68 @@ class NumbersController {
     }
 
     @PostMapping("/numbers/{device}/memories")
-    String memories(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String first) {
+    String memories(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String first) {
         return edit(id, hand, new NumberEdit.UseMemories(device, first));
     }
 
     @PostMapping("/numbers/{device}/{lesson}")
-    String pin(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable String lesson, @RequestParam(defaultValue = "CONTROL_CHANGE") MessageType type,
-            @RequestParam(defaultValue = "") String channel, @RequestParam(defaultValue = "") String number) {
+    String pin(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @PathVariable String lesson,
+            @RequestParam(defaultValue = "CONTROL_CHANGE") MessageType type,
+            @RequestParam(defaultValue = "") String channel,
+            @RequestParam(defaultValue = "") String number) {
         return edit(id, hand, new NumberEdit.PinNumber(device, lesson(lesson), type, channel, number));
     }
 
     @PostMapping("/numbers/{device}/{lesson}/response")
-    String respond(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable String lesson, @RequestParam(defaultValue = "false") boolean alternating,
-            @RequestParam(defaultValue = "") String low, @RequestParam(defaultValue = "") String high) {
+    String respond(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @PathVariable String lesson,
+            @RequestParam(defaultValue = "false") boolean alternating,
+            @RequestParam(defaultValue = "") String low,
+            @RequestParam(defaultValue = "") String high) {
         return edit(id, hand, new NumberEdit.Respond(device, lesson(lesson), alternating, low, high));
     }
 
     @GetMapping("/schools")
     String schools(@PathVariable RigId id, Model page) {
         Report report = room.enter(id, "schools", Echo.NONE, page);
-        page.addAttribute("questions", Stream.of(School.values()).map(school -> new Question(school.key(), school.question(), school.reason(),
-                report.plan().schools().answer(school), Price.of(report.plan(), school))).toList());
+        page.addAttribute(
+                "questions",
+                Stream.of(School.values())
+                        .map(school -> new Question(
+                                school.key(),
+                                school.question(),
+                                school.reason(),
+                                report.plan().schools().answer(school),
+                                Price.of(report.plan(), school)))
+                        .toList());
         return "switches/schools";
     }
 
     @PostMapping("/schools/{school}")
     String choose(@PathVariable RigId id, Hand hand, @PathVariable String school, @RequestParam int answer) {
-        School question = Stream.of(School.values()).filter(s -> s.key().equals(school)).findFirst().orElseThrow(() -> new Refused("answer", "Choose one of the questions."));
+        School question = Stream.of(School.values())
+                .filter(s -> s.key().equals(school))
+                .findFirst()
+                .orElseThrow(() -> new Refused("answer", "Choose one of the questions."));
         rigs.edit(id, hand, new NumberEdit.Choose(question, answer == 1 ? 1 : 0));
         return "redirect:/rigs/%s/switches/schools".formatted(id);
     }
 
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
-        return numbers(RigId.of(Refusals.pathVariable(request, "id")), Refusals.answer(refused, request, response), page);
+        return numbers(
+                RigId.of(Refusals.pathVariable(request, "id")), Refusals.answer(refused, request, response), page);
     }
 
     private String numbers(RigId id, Echo echo, Model page) {

@@ -26,19 +26,21 @@ import java.util.Set;
  * @param learners devices that have learned, with what
  * @param renumbered what would change if all were chosen anew, each a sentence
  */
-record NumbersPage(List<Receiver> receivers, List<Sender> senders, List<String> channelChanges, List<Learner> learners, List<String> renumbered) {
+record NumbersPage(
+        List<Receiver> receivers,
+        List<Sender> senders,
+        List<String> channelChanges,
+        List<Learner> learners,
+        List<String> renumbered) {
 
     /** A column. {@code proposed} is empty when the channel is as it should be. */
-    record Receiver(String name, String channel, String proposed) {
-    }
+    record Receiver(String name, String channel, String proposed) {}
 
     /** A row: the word and the tone of each cell. */
-    record Sender(String name, List<Cell> cells) {
-    }
+    record Sender(String name, List<Cell> cells) {}
 
     /** Whether a receiver hears a sender and is meant by it. */
-    record Cell(String words, boolean isMeant, boolean isHeard) {
-    }
+    record Cell(String words, boolean isMeant, boolean isHeard) {}
 
     /**
      * A device that learns.
@@ -47,34 +49,85 @@ record NumbersPage(List<Receiver> receivers, List<Sender> senders, List<String> 
      * @param memories how many memories the show uses, and how many there are; both 0 for none
      * @param writing what writing the inputs into them takes, a line for each way
      */
-    record Learner(String id, String name, boolean hasChannel, int inputs, int memoriesUsed, int memories, List<String> writing, List<Row> rows) {
-    }
+    record Learner(
+            String id,
+            String name,
+            boolean hasChannel,
+            int inputs,
+            int memoriesUsed,
+            int memories,
+            List<String> writing,
+            List<Row> rows) {}
 
     /** Something learned. */
-    record Row(String lesson, String words, String type, String channel, int number, boolean isPinned, boolean alternating, int low, int high) {
-    }
+    record Row(
+            String lesson,
+            String words,
+            String type,
+            String channel,
+            int number,
+            boolean isPinned,
+            boolean alternating,
+            int low,
+            int high) {}
 
     static NumbersPage of(Report report) {
         Plan plan = report.plan();
         var matrix = Channels.Matrix.of(plan.rig(), new Ways(plan.rig()), plan.controllers());
         Map<DeviceId, Set<DeviceId>> meant = plan.meant();
         Map<DeviceId, Channel> proposed = Channels.proposed(plan.rig(), meant);
-        List<Receiver> receivers = matrix.receivers().stream().map(id -> receiver(plan, id, Optional.ofNullable(proposed.get(id)))).toList();
-        return new NumbersPage(receivers, matrix.senders().stream().map(sender -> new Sender(plan.rig().name(sender).text(), matrix.receivers().stream()
-                .map(receiver -> cell(matrix.hears(receiver, sender), meant.getOrDefault(sender, Set.of()).contains(receiver))).toList())).toList(),
-                proposed.entrySet().stream().filter(e -> differs(plan, e.getKey(), e.getValue())).map(e -> "%s: channel %d becomes %d.".formatted(plan.rig().name(e.getKey()),
-                        plan.rig().setting(e.getKey(), SettingId.RECEIVE_CHANNEL).orElseThrow(), e.getValue().number())).toList(),
-                plan.rig().devices().stream().filter(d -> !plan.rig().model(d.id()).chart().lessons().isEmpty()).map(d -> learner(plan, d)).toList(), renumbered(plan));
+        List<Receiver> receivers = matrix.receivers().stream()
+                .map(id -> receiver(plan, id, Optional.ofNullable(proposed.get(id))))
+                .toList();
+        return new NumbersPage(
+                receivers,
+                matrix.senders().stream()
+                        .map(sender -> new Sender(
+                                plan.rig().name(sender).text(),
+                                matrix.receivers().stream()
+                                        .map(receiver -> cell(
+                                                matrix.hears(receiver, sender),
+                                                meant.getOrDefault(sender, Set.of())
+                                                        .contains(receiver)))
+                                        .toList()))
+                        .toList(),
+                proposed.entrySet().stream()
+                        .filter(e -> differs(plan, e.getKey(), e.getValue()))
+                        .map(e -> "%s: channel %d becomes %d."
+                                .formatted(
+                                        plan.rig().name(e.getKey()),
+                                        plan.rig()
+                                                .setting(e.getKey(), SettingId.RECEIVE_CHANNEL)
+                                                .orElseThrow(),
+                                        e.getValue().number()))
+                        .toList(),
+                plan.rig().devices().stream()
+                        .filter(d -> !plan.rig().model(d.id()).chart().lessons().isEmpty())
+                        .map(d -> learner(plan, d))
+                        .toList(),
+                renumbered(plan));
     }
 
     private static Receiver receiver(Plan plan, DeviceId id, Optional<Channel> proposed) {
         boolean all = plan.rig().answers(id).quirks().hearsAllChannels();
-        return new Receiver(plan.rig().name(id).text(), all ? "all" : plan.rig().setting(id, SettingId.RECEIVE_CHANNEL).map(c -> "ch " + c).orElse("as learned"),
-                proposed.filter(channel -> differs(plan, id, channel)).map(c -> String.valueOf(c.number())).orElse(""));
+        return new Receiver(
+                plan.rig().name(id).text(),
+                all
+                        ? "all"
+                        : plan.rig()
+                                .setting(id, SettingId.RECEIVE_CHANNEL)
+                                .map(c -> "ch " + c)
+                                .orElse("as learned"),
+                proposed.filter(channel -> differs(plan, id, channel))
+                        .map(c -> String.valueOf(c.number()))
+                        .orElse(""));
     }
 
     private static boolean differs(Plan plan, DeviceId id, Channel channel) {
-        return plan.rig().setting(id, SettingId.RECEIVE_CHANNEL).filter(set -> set == channel.number()).isEmpty();
+        return plan.rig()
+                .setting(id, SettingId.RECEIVE_CHANNEL)
+                .filter(set -> set == channel.number())
+                .isEmpty();
     }
 
     private static Cell cell(boolean hears, boolean meant) {
@@ -85,16 +138,43 @@ record NumbersPage(List<Receiver> receivers, List<Sender> senders, List<String> 
         DeviceId id = device.id();
         int inputs = plan.rig().model(id).answers().quirks().assignableInputs();
         Writing writing = Writing.of(plan.rig(), id);
-        List<String> lines = inputs == 0 || writing.slots() == 0 ? List.of() : List.of(
-                "Template first: %d inputs set once, %d writes: %s.".formatted(writing.slotsByTemplate(), writing.writes(), writing.byTemplate().words()),
-                "Memory by memory: %d inputs set, %d writes: %s.".formatted(writing.slotsByMemory(), writing.writes(), writing.byMemory().words()));
-        return new Learner(id.text(), device.name().text(), plan.rig().model(id).setting(SettingId.RECEIVE_CHANNEL).isPresent(), inputs, device.memoriesUsed(),
-                plan.rig().model(id).memory().memories(), lines, device.learned().entrySet().stream().map(e -> row(plan, device, e.getKey(), e.getValue())).toList());
+        List<String> lines = inputs == 0 || writing.slots() == 0
+                ? List.of()
+                : List.of(
+                        "Template first: %d inputs set once, %d writes: %s."
+                                .formatted(
+                                        writing.slotsByTemplate(),
+                                        writing.writes(),
+                                        writing.byTemplate().words()),
+                        "Memory by memory: %d inputs set, %d writes: %s."
+                                .formatted(
+                                        writing.slotsByMemory(),
+                                        writing.writes(),
+                                        writing.byMemory().words()));
+        return new Learner(
+                id.text(),
+                device.name().text(),
+                plan.rig().model(id).setting(SettingId.RECEIVE_CHANNEL).isPresent(),
+                inputs,
+                device.memoriesUsed(),
+                plan.rig().model(id).memory().memories(),
+                lines,
+                device.learned().entrySet().stream()
+                        .map(e -> row(plan, device, e.getKey(), e.getValue()))
+                        .toList());
     }
 
     private static Row row(Plan plan, Device device, LessonId lesson, Learned learned) {
-        return new Row(lesson.key(), words(plan, device, lesson), learned.type().name(), learned.channel().map(c -> String.valueOf(c.number())).orElse(""),
-                learned.number(), learned.pinned(), learned.response().alternating(), learned.response().low(), learned.response().high());
+        return new Row(
+                lesson.key(),
+                words(plan, device, lesson),
+                learned.type().name(),
+                learned.channel().map(c -> String.valueOf(c.number())).orElse(""),
+                learned.number(),
+                learned.pinned(),
+                learned.response().alternating(),
+                learned.response().low(),
+                learned.response().high());
     }
 
     private static String words(Plan plan, Device device, LessonId lesson) {
@@ -109,8 +189,14 @@ record NumbersPage(List<Receiver> receivers, List<Sender> senders, List<String> 
             device.learned().forEach((lesson, learned) -> {
                 Learned now = after.getOrDefault(lesson, learned);
                 if (!now.equals(learned)) {
-                    lines.add("%s, %s: %s %d becomes %s %d.".formatted(device.name(), words(plan, device, lesson), learned.type().shortName(), learned.number(),
-                            now.type().shortName(), now.number()));
+                    lines.add("%s, %s: %s %d becomes %s %d."
+                            .formatted(
+                                    device.name(),
+                                    words(plan, device, lesson),
+                                    learned.type().shortName(),
+                                    learned.number(),
+                                    now.type().shortName(),
+                                    now.number()));
                 }
             });
         }

@@ -47,20 +47,41 @@ import java.util.stream.Stream;
  * @param waits whether the board can wait between messages
  * @param misses what a foot does that lands beside it
  */
-record PanelView(String path, String key, int number, String label, Moment on, List<MomentTab> moments, Optional<Mark> mark, List<StepRow> steps, String byItself,
-        String proven, String route, List<PressRow> presses, List<FindingView> findings, List<String> cautions, String find, List<OfferRow> offers, int moreOffers,
-        List<Choice> modes, List<Choice> duties, int labelRoom, String shortLabel, String shownAs, boolean waits, List<String> misses, boolean isBlank) {
+record PanelView(
+        String path,
+        String key,
+        int number,
+        String label,
+        Moment on,
+        List<MomentTab> moments,
+        Optional<Mark> mark,
+        List<StepRow> steps,
+        String byItself,
+        String proven,
+        String route,
+        List<PressRow> presses,
+        List<FindingView> findings,
+        List<String> cautions,
+        String find,
+        List<OfferRow> offers,
+        int moreOffers,
+        List<Choice> modes,
+        List<Choice> duties,
+        int labelRoom,
+        String shortLabel,
+        String shownAs,
+        boolean waits,
+        List<String> misses,
+        boolean isBlank) {
 
     private static final int OFFERS_SHOWN = 8;
     private static final int PRESS_ROWS_SHOWN = 6;
 
     /** A moment to look at, with how many steps it has. */
-    record MomentTab(String words, String href, int steps, boolean isHere) {
-    }
+    record MomentTab(String words, String href, int steps, boolean isHere) {}
 
     /** Something to choose. */
-    record Choice(String key, String words, boolean isChosen) {
-    }
+    record Choice(String key, String words, boolean isChosen) {}
 
     /**
      * A step.
@@ -68,90 +89,171 @@ record PanelView(String path, String key, int number, String label, Moment on, L
      * @param reads what the board's display reads where it cannot show a number in full
      * @param obstacle why it is not sent, in a few words; empty when it is
      */
-    record StepRow(int index, String deviceId, String device, String key, String words, int waited, String message, String bytes, String reads, String obstacle) {
-    }
+    record StepRow(
+            int index,
+            String deviceId,
+            String device,
+            String key,
+            String words,
+            int waited,
+            String message,
+            String bytes,
+            String reads,
+            String obstacle) {}
 
     /** What was meant and what happens at one place after one press. */
-    record PressRow(String press, String place, String meant, String happens, boolean isWrong) {
-    }
+    record PressRow(String press, String place, String meant, String happens, boolean isWrong) {}
 
     /** An action to add; {@code along} are the keys of what comes with it. */
-    record OfferRow(String device, String key, String along, String words, String message, String bytes, String obstacle) {
-    }
+    record OfferRow(
+            String device, String key, String along, String words, String message, String bytes, String obstacle) {}
 
     static PanelView of(Report report, SwitchAt at, String path, Moment on, String find) {
         Plan plan = report.plan();
         Assignment assignment = plan.switches().at(at);
         Board board = plan.board(at.board());
         CompiledSwitch compiled = new Compiler(plan).compile(assignment);
-        Optional<Proof> proof = report.proofs(at).stream().filter(p -> Proof.moments(p.moment()).contains(on)).findFirst();
+        Optional<Proof> proof = report.proofs(at).stream()
+                .filter(p -> Proof.moments(p.moment()).contains(on))
+                .findFirst();
         List<Offer> offers = find.isBlank() ? List.of() : new Offers(plan).find(at, find);
         List<CompiledStep> steps = compiled.steps(on);
         String href = BoardView.href(path, at);
-        return new PanelView(href, at.key(), at.number(), assignment.label().map(Object::toString).orElse(""), on,
-                moments(board, assignment, on, href), proof.map(p -> Mark.of(p.verdict())),
-                IntStream.range(0, steps.size()).mapToObj(i -> step(plan, at, i, steps.get(i))).toList(), byItself(compiled, on),
+        return new PanelView(
+                href,
+                at.key(),
+                at.number(),
+                assignment.label().map(Object::toString).orElse(""),
+                on,
+                moments(board, assignment, on, href),
+                proof.map(p -> Mark.of(p.verdict())),
+                IntStream.range(0, steps.size())
+                        .mapToObj(i -> step(plan, at, i, steps.get(i)))
+                        .toList(),
+                byItself(compiled, on),
                 proof.map(PanelView::proven).orElse(""),
                 proof.map(p -> String.join("; ", Story.of(plan, p).path())).orElse(""),
                 proof.map(p -> presses(plan, p)).orElse(List.of()),
                 report.findings(at).stream().map(FindingView::of).toList(),
-                assignment.steps().stream().flatMap(s -> s.action().caution().stream()).distinct().toList(),
-                find, offers.stream().limit(OFFERS_SHOWN).map(offer -> offer(plan, at, offer)).toList(), Math.max(0, offers.size() - OFFERS_SHOWN),
-                modes(board, assignment, compiled), duties(assignment), board.labelCharacters(), assignment.shortLabel().map(Object::toString).orElse(""),
-                assignment.label().filter(l -> board.labelCharacters() > 0).map(l -> ShortForm.of(l, board.labelCharacters())).orElse(""),
-                board.longestWaitMillis() > 0, assignment.isBlank() ? List.of() : around(Surroundings.of(plan, at)), assignment.isBlank());
+                assignment.steps().stream()
+                        .flatMap(s -> s.action().caution().stream())
+                        .distinct()
+                        .toList(),
+                find,
+                offers.stream()
+                        .limit(OFFERS_SHOWN)
+                        .map(offer -> offer(plan, at, offer))
+                        .toList(),
+                Math.max(0, offers.size() - OFFERS_SHOWN),
+                modes(board, assignment, compiled),
+                duties(assignment),
+                board.labelCharacters(),
+                assignment.shortLabel().map(Object::toString).orElse(""),
+                assignment
+                        .label()
+                        .filter(l -> board.labelCharacters() > 0)
+                        .map(l -> ShortForm.of(l, board.labelCharacters()))
+                        .orElse(""),
+                board.longestWaitMillis() > 0,
+                assignment.isBlank() ? List.of() : around(Surroundings.of(plan, at)),
+                assignment.isBlank());
     }
 
     private static List<String> around(Surroundings surroundings) {
-        return Stream.concat(surroundings.misses().stream().map(Surroundings.Miss::words), surroundings.toKill().stream()).toList();
+        return Stream.concat(
+                        surroundings.misses().stream().map(Surroundings.Miss::words), surroundings.toKill().stream())
+                .toList();
     }
 
     private static List<MomentTab> moments(Board board, Assignment assignment, Moment on, String href) {
-        return Stream.of(Moment.values()).filter(moment -> isKnown(board, moment) || !assignment.steps(moment).isEmpty() || moment == on)
-                .map(moment -> new MomentTab(moment.words(), moment == Moment.PRESS ? href : href + "?on=" + moment.key(), assignment.steps(moment).size(), moment == on)).toList();
+        return Stream.of(Moment.values())
+                .filter(moment ->
+                        isKnown(board, moment) || !assignment.steps(moment).isEmpty() || moment == on)
+                .map(moment -> new MomentTab(
+                        moment.words(),
+                        moment == Moment.PRESS ? href : href + "?on=" + moment.key(),
+                        assignment.steps(moment).size(),
+                        moment == on))
+                .toList();
     }
 
     private static boolean isKnown(Board board, Moment moment) {
         return switch (moment) {
             case AGAIN -> board.modes().contains(SwitchMode.ALTERNATING);
-            case RELEASE -> board.gestures().contains(Gesture.RELEASE) || board.modes().contains(SwitchMode.MOMENTARY);
+            case RELEASE ->
+                board.gestures().contains(Gesture.RELEASE) || board.modes().contains(SwitchMode.MOMENTARY);
             default -> board.gestures().contains(moment.gesture());
         };
     }
 
     private static List<Choice> modes(Board board, Assignment assignment, CompiledSwitch compiled) {
         List<Choice> modes = new ArrayList<>();
-        modes.add(new Choice("", "as fits: " + compiled.mode().words(), assignment.mode().isEmpty()));
-        board.modes().forEach(mode -> modes.add(new Choice(mode.name(), mode.words(), assignment.mode().filter(mode::equals).isPresent())));
-        assignment.mode().filter(mode -> !board.modes().contains(mode)).ifPresent(mode -> modes.add(new Choice(mode.name(), mode.words(), true)));
+        modes.add(new Choice(
+                "", "as fits: " + compiled.mode().words(), assignment.mode().isEmpty()));
+        board.modes()
+                .forEach(mode -> modes.add(new Choice(
+                        mode.name(),
+                        mode.words(),
+                        assignment.mode().filter(mode::equals).isPresent())));
+        assignment
+                .mode()
+                .filter(mode -> !board.modes().contains(mode))
+                .ifPresent(mode -> modes.add(new Choice(mode.name(), mode.words(), true)));
         return board.modes().size() == 1 && assignment.mode().isEmpty() ? List.of() : modes;
     }
 
     private static List<Choice> duties(Assignment assignment) {
-        return Stream.concat(Stream.of(new Choice("", "none", assignment.duty().isEmpty())),
-                Stream.of(Duty.values()).map(duty -> new Choice(duty.name(), duty.words(), assignment.isFor(duty)))).toList();
+        return Stream.concat(
+                        Stream.of(new Choice("", "none", assignment.duty().isEmpty())),
+                        Stream.of(Duty.values())
+                                .map(duty -> new Choice(duty.name(), duty.words(), assignment.isFor(duty))))
+                .toList();
     }
 
     private static String byItself(CompiledSwitch compiled, Moment on) {
         List<Message> sent = compiled.byItself().getOrDefault(on, List.of());
-        return sent.isEmpty() ? "" : "Being %s, the switch sends by itself: %s".formatted(compiled.mode().words(),
-                sent.stream().map(Message::hex).collect(Collectors.joining(", ")));
+        return sent.isEmpty()
+                ? ""
+                : "Being %s, the switch sends by itself: %s"
+                        .formatted(
+                                compiled.mode().words(),
+                                sent.stream().map(Message::hex).collect(Collectors.joining(", ")));
     }
 
     private static StepRow step(Plan plan, SwitchAt at, int index, CompiledStep compiled) {
         Step step = compiled.step();
         List<ShownMessage> shown = shown(plan, at, compiled);
-        return new StepRow(index, step.device().text(), plan.rig().name(step.device()).text(), step.action().key(),
-                plan.rig().words(step.device(), step.action()) + plan.rig().chart(step.device()).shownAt(step.action()).map(where -> " (%s)".formatted(where)).orElse(""),
-                step.waitMillis(), joined(shown, ShownMessage::line),
-                joined(shown, ShownMessage::bytes), joined(shown, ShownMessage::reads), compiled.obstacle().map(PanelView::obstacle).orElse(""));
+        return new StepRow(
+                index,
+                step.device().text(),
+                plan.rig().name(step.device()).text(),
+                step.action().key(),
+                plan.rig().words(step.device(), step.action())
+                        + plan.rig()
+                                .chart(step.device())
+                                .shownAt(step.action())
+                                .map(where -> " (%s)".formatted(where))
+                                .orElse(""),
+                step.waitMillis(),
+                joined(shown, ShownMessage::line),
+                joined(shown, ShownMessage::bytes),
+                joined(shown, ShownMessage::reads),
+                compiled.obstacle().map(PanelView::obstacle).orElse(""));
     }
 
     private static OfferRow offer(Plan plan, SwitchAt at, Offer offer) {
         List<ShownMessage> shown = shown(plan, at, offer.compiled());
-        return new OfferRow(offer.step().device().text(), offer.step().action().key(), offer.along().stream().map(s -> s.action().key()).collect(Collectors.joining(",")),
-                offer.words(), joined(shown, ShownMessage::line), joined(shown, ShownMessage::bytes),
-                offer.compiled().obstacle().map(obstacle -> obstacle instanceof Obstacle.NothingLearned ? "" : obstacle(obstacle)).orElse(""));
+        return new OfferRow(
+                offer.step().device().text(),
+                offer.step().action().key(),
+                offer.along().stream().map(s -> s.action().key()).collect(Collectors.joining(",")),
+                offer.words(),
+                joined(shown, ShownMessage::line),
+                joined(shown, ShownMessage::bytes),
+                offer.compiled()
+                        .obstacle()
+                        .map(obstacle -> obstacle instanceof Obstacle.NothingLearned ? "" : obstacle(obstacle))
+                        .orElse(""));
     }
 
     private static String joined(List<ShownMessage> shown, Function<ShownMessage, String> text) {
@@ -160,19 +262,27 @@ record PanelView(String path, String key, int number, String label, Moment on, L
 
     private static List<ShownMessage> shown(Plan plan, SwitchAt at, CompiledStep compiled) {
         Board board = plan.board(at.board());
-        return compiled.messages().stream().map(message -> ShownMessage.on(board, message)).toList();
+        return compiled.messages().stream()
+                .map(message -> ShownMessage.on(board, message))
+                .toList();
     }
 
     static String obstacle(Obstacle obstacle) {
         return switch (obstacle) {
             case Obstacle.NoChartLine o -> "the box has no message for it";
             case Obstacle.NothingLearned o -> "no number is free for it that the box could learn";
-            case Obstacle.SendsItsOwn o -> "this switch sends %s %d and nothing else".formatted(o.type().shortName(), o.number());
+            case Obstacle.SendsItsOwn o ->
+                "this switch sends %s %d and nothing else".formatted(o.type().shortName(), o.number());
             case Obstacle.CannotSend o -> "the board cannot send " + o.type().plural();
-            case Obstacle.NoGesture o -> "the board cannot tell a %s".formatted(o.gesture().words());
-            case Obstacle.NoMode o -> "switches of this board are never %s".formatted(o.mode().words());
+            case Obstacle.NoGesture o ->
+                "the board cannot tell a %s".formatted(o.gesture().words());
+            case Obstacle.NoMode o ->
+                "switches of this board are never %s".formatted(o.mode().words());
             case Obstacle.TwoMessages o -> "the board has two values of one message here, not two messages";
-            case Obstacle.CannotWait o -> o.longestMillis() == 0 ? "the board does not wait" : "the board waits %d ms at most".formatted(o.longestMillis());
+            case Obstacle.CannotWait o ->
+                o.longestMillis() == 0
+                        ? "the board does not wait"
+                        : "the board waits %d ms at most".formatted(o.longestMillis());
             case Obstacle.CannotShape o -> "neither box can be given a range";
             case Obstacle.NoPath o -> "no link leads there";
             case Obstacle.KeptBack o -> o.where();
@@ -181,20 +291,29 @@ record PanelView(String path, String key, int number, String label, Moment on, L
     }
 
     private static String proven(Proof proof) {
-        String what = proof.moment() == Moment.PRESS ? "presses" : proof.moment().words() + "s";
+        String what =
+                proof.moment() == Moment.PRESS ? "presses" : proof.moment().words() + "s";
         return proof.verdict() == Verdict.EXACT
-                ? "%d %s from each end, all boxes compared: exactly as meant. The last message is there %s after the press."
+                ? ("%d %s from each end, all boxes compared: exactly as meant. The last message is there %s "
+                                + "after the press.")
                         .formatted(Prover.PRESSES, what, Wire.millis(proof.worstMicros()))
                 : "";
     }
 
     private static List<PressRow> presses(Plan plan, Proof proof) {
         return proof.tellingTrial().presses().stream()
-                .flatMap(press -> proof.wrongPlaces().stream().limit(2).map(place -> new PressRow(
-                        press.moment() == Moment.RELEASE ? "let go " + press.number() : String.valueOf(press.number()), name(plan, place),
-                        place.aspect().word(press.ideal().value(place)), place.aspect().word(press.actual().value(place)),
-                        press.differences().contains(place))))
-                .limit(PRESS_ROWS_SHOWN).toList();
+                .flatMap(press -> proof.wrongPlaces().stream()
+                        .limit(2)
+                        .map(place -> new PressRow(
+                                press.moment() == Moment.RELEASE
+                                        ? "let go " + press.number()
+                                        : String.valueOf(press.number()),
+                                name(plan, place),
+                                place.aspect().word(press.ideal().value(place)),
+                                place.aspect().word(press.actual().value(place)),
+                                press.differences().contains(place))))
+                .limit(PRESS_ROWS_SHOWN)
+                .toList();
     }
 
     private static String name(Plan plan, Place place) {

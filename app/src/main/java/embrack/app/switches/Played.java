@@ -31,7 +31,9 @@ record Played(boolean fromMuted, List<SwitchAt> presses) {
     static Played parse(Plan plan, String played, String press) {
         List<SwitchAt> presses = new ArrayList<>();
         Stream.concat(Stream.of(played.split("_")), Stream.of(press))
-                .flatMap(text -> press(plan, text).stream()).limit(MOST).forEach(presses::add);
+                .flatMap(text -> press(plan, text).stream())
+                .limit(MOST)
+                .forEach(presses::add);
         return new Played(played.startsWith(MUTED), presses);
     }
 
@@ -44,7 +46,9 @@ record Played(boolean fromMuted, List<SwitchAt> presses) {
     }
 
     String text(Plan plan) {
-        return Stream.concat(fromMuted ? Stream.of(MUTED) : Stream.of(), presses.stream().map(at -> text(plan, at)))
+        return Stream.concat(
+                        fromMuted ? Stream.of(MUTED) : Stream.of(),
+                        presses.stream().map(at -> text(plan, at)))
                 .collect(Collectors.joining("_"));
     }
 
@@ -61,7 +65,10 @@ record Played(boolean fromMuted, List<SwitchAt> presses) {
         DeviceId board = boards.get(Integer.parseInt(matcher.group(1)));
         int bank = Integer.parseInt(matcher.group(2));
         int number = Integer.parseInt(matcher.group(3));
-        boolean exists = bank >= 1 && bank <= plan.board(board).banks().size() && number >= 1 && number <= plan.board(board).switches();
+        boolean exists = bank >= 1
+                && bank <= plan.board(board).banks().size()
+                && number >= 1
+                && number <= plan.board(board).switches();
         return exists ? Optional.of(new SwitchAt(board, bank, number)) : Optional.empty();
     }
 }

@@ -47,24 +47,41 @@ class SwapController {
     }
 
     @GetMapping
-    String show(@PathVariable RigId id, @RequestParam(defaultValue = "") String box, @RequestParam(defaultValue = "") String with,
-            @RequestParam(defaultValue = "20") int seconds, @RequestParam(defaultValue = "5") int left, @RequestParam(defaultValue = "8") int knobs,
-            @RequestParam(defaultValue = "10") int patches, Model page) {
+    String show(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String box,
+            @RequestParam(defaultValue = "") String with,
+            @RequestParam(defaultValue = "20") int seconds,
+            @RequestParam(defaultValue = "5") int left,
+            @RequestParam(defaultValue = "8") int knobs,
+            @RequestParam(defaultValue = "10") int patches,
+            Model page) {
         Report report = room.enter(id, "swap", Echo.NONE, page);
         Plan plan = report.plan();
-        Optional<DeviceId> dead = plan.rig().devices().stream().map(Device::id).filter(d -> d.text().equals(box)).findFirst();
+        Optional<DeviceId> dead = plan.rig().devices().stream()
+                .map(Device::id)
+                .filter(d -> d.text().equals(box))
+                .findFirst();
         SwapPage.Rate rate = new SwapPage.Rate(Math.clamp(seconds, 1, 600), Math.clamp(left, 0, 600));
         SwapPage view = SwapPage.of(plan, dead, with, rate, candidates(plan, dead));
         Optional<Swap> swap = dead.filter(d -> !with.isEmpty()).flatMap(d -> swap(plan, d, with, rate.seconds(), page));
         var links = new Links(Math.clamp(knobs, 0, 128), Math.clamp(patches, 0, 128));
-        page.addAttribute("swap", swap.map(s -> view.with(s)).orElse(view)).addAttribute("knobs", links.controls()).addAttribute("patches", links.patches())
-                .addAttribute("straight", new Work(links.straight(), rate.seconds())).addAttribute("layer", new Work(links.throughLayer(), rate.seconds()));
+        page.addAttribute("swap", swap.map(s -> view.with(s)).orElse(view))
+                .addAttribute("knobs", links.controls())
+                .addAttribute("patches", links.patches())
+                .addAttribute("straight", new Work(links.straight(), rate.seconds()))
+                .addAttribute("layer", new Work(links.throughLayer(), rate.seconds()));
         return "switches/swap";
     }
 
     @PostMapping
     String make(@PathVariable RigId id, Hand hand, @RequestParam DeviceId box, @RequestParam String with) {
-        rigs.edit(id, hand, with.startsWith(OWNED) ? Swap.edit(box, new DeviceId(with.substring(OWNED.length()))) : Swap.edit(box, chosen(with)));
+        rigs.edit(
+                id,
+                hand,
+                with.startsWith(OWNED)
+                        ? Swap.edit(box, new DeviceId(with.substring(OWNED.length())))
+                        : Swap.edit(box, chosen(with)));
         return "redirect:/rigs/%s/sheets?left=true".formatted(id);
     }
 
@@ -86,7 +103,8 @@ class SwapController {
     }
 
     private Swap of(Plan plan, DeviceId dead, String with, int seconds) {
-        return with.startsWith(OWNED) ? Swap.of(plan, dead, new DeviceId(with.substring(OWNED.length())), seconds)
+        return with.startsWith(OWNED)
+                ? Swap.of(plan, dead, new DeviceId(with.substring(OWNED.length())), seconds)
                 : Swap.of(plan, dead, chosen(with), seconds);
     }
 
@@ -95,9 +113,17 @@ class SwapController {
     }
 
     private List<SwapPage.Candidate> candidates(Plan plan, Optional<DeviceId> dead) {
-        return dead.stream().flatMap(box -> Stream.concat(
-                plan.boards().stream().filter(b -> !b.equals(box) && plan.boards().contains(box))
-                        .map(b -> new SwapPage.Candidate(OWNED + b, "%s, of this rig".formatted(plan.rig().name(b)))),
-                models.all().stream().filter(m -> m.kind() == plan.rig().model(box).kind()).map(m -> new SwapPage.Candidate(m.id().text(), m.name().text())))).toList();
+        return dead.stream()
+                .flatMap(box -> Stream.concat(
+                        plan.boards().stream()
+                                .filter(b -> !b.equals(box) && plan.boards().contains(box))
+                                .map(b -> new SwapPage.Candidate(
+                                        OWNED + b,
+                                        "%s, of this rig".formatted(plan.rig().name(b)))),
+                        models.all().stream()
+                                .filter(m -> m.kind() == plan.rig().model(box).kind())
+                                .map(m -> new SwapPage.Candidate(
+                                        m.id().text(), m.name().text()))))
+                .toList();
     }
 }

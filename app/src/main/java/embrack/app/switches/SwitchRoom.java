@@ -29,6 +29,7 @@ class SwitchRoom {
 
     /** Where a fader is looked at that stands elsewhere than the value, unless somebody says otherwise. */
     static final int USUAL_FADER = 64;
+
     static final int USUAL_VALUE = 127;
 
     private final RigStore rigs;
@@ -54,7 +55,14 @@ class SwitchRoom {
         }
         Report report = reports.of(stored);
         String path = "/rigs/" + id;
-        enter(stored, report, BoardView.href("", at) + (look.on() == Moment.PRESS ? "" : "?on=" + look.on().key()), "", echo, page);
+        enter(
+                stored,
+                report,
+                BoardView.href("", at)
+                        + (look.on() == Moment.PRESS ? "" : "?on=" + look.on().key()),
+                "",
+                echo,
+                page);
         page.addAttribute("board", BoardView.of(report, at, path))
                 .addAttribute("panel", PanelView.of(report, at, path, look.on(), look.find()))
                 .addAttribute("trial", TrialView.of(plan, at.board(), Played.parse(plan, look.played(), look.press())));
@@ -92,8 +100,16 @@ class SwitchRoom {
     }
 
     private static void enter(StoredRig stored, Report report, String here, String tab, Echo echo, Model page) {
-        page.addAttribute("frame", Frame.of(stored, report, Room.SWITCHES, here)).addAttribute("tab", tab).addAttribute("echo", echo)
-                .addAttribute("placing", report.findings().stream().filter(f -> f.code().startsWith("place.") && f.switches().isEmpty()).map(FindingView::of).toList());
+        page.addAttribute("frame", Frame.of(stored, report, Room.SWITCHES, here))
+                .addAttribute("tab", tab)
+                .addAttribute("echo", echo)
+                .addAttribute(
+                        "placing",
+                        report.findings().stream()
+                                .filter(f -> f.code().startsWith("place.")
+                                        && f.switches().isEmpty())
+                                .map(FindingView::of)
+                                .toList());
     }
 
     /** The same page again after a refusal, whatever it was about; the whole room when that is gone. */
@@ -108,13 +124,24 @@ class SwitchRoom {
             SwitchAt at = new SwitchAt(new DeviceId(board), bank, number);
             if (isOnBoard(plan, at)) {
                 Echo echo = Refusals.answer(refused, request, response);
-                return floor(id, at, new Look(moment(echo.typed().getOrDefault("on", "press")), echo.typed().getOrDefault("find", ""), "", ""), echo, page);
+                return floor(
+                        id,
+                        at,
+                        new Look(
+                                moment(echo.typed().getOrDefault("on", "press")),
+                                echo.typed().getOrDefault("find", ""),
+                                "",
+                                ""),
+                        echo,
+                        page);
             }
         } else {
-            Optional<ControlAt> at = ControlController.control(board, bank, type, number).filter(c -> isOnBox(plan, c));
+            Optional<ControlAt> at =
+                    ControlController.control(board, bank, type, number).filter(c -> isOnBox(plan, c));
             if (at.isPresent()) {
                 Echo echo = Refusals.answer(refused, request, response);
-                return control(id, at.get(), USUAL_FADER, USUAL_VALUE, echo.typed().getOrDefault("find", ""), echo, page);
+                return control(
+                        id, at.get(), USUAL_FADER, USUAL_VALUE, echo.typed().getOrDefault("find", ""), echo, page);
             }
         }
         Refusals.answerWithoutForm(refused, request, response, page);
@@ -123,15 +150,23 @@ class SwitchRoom {
 
     /** A moment as a link says it; a press when it says none that there is. */
     static Moment moment(String key) {
-        return Stream.of(Moment.values()).filter(moment -> moment.key().equals(key)).findFirst().orElse(Moment.PRESS);
+        return Stream.of(Moment.values())
+                .filter(moment -> moment.key().equals(key))
+                .findFirst()
+                .orElse(Moment.PRESS);
     }
 
     private static boolean isOnBoard(Plan plan, SwitchAt at) {
-        return Optional.of(at.board()).filter(plan.boards()::contains).map(plan::board)
-                .filter(board -> at.bank() <= board.banks().size() && at.number() <= board.switches()).isPresent();
+        return Optional.of(at.board())
+                .filter(plan.boards()::contains)
+                .map(plan::board)
+                .filter(board -> at.bank() <= board.banks().size() && at.number() <= board.switches())
+                .isPresent();
     }
 
     private static boolean isOnBox(Plan plan, ControlAt at) {
-        return plan.rig().find(at.box()).isPresent() && at.bank() <= plan.banks(at.box()) && plan.controlsOf(at.box(), at.bank()).contains(at);
+        return plan.rig().find(at.box()).isPresent()
+                && at.bank() <= plan.banks(at.box())
+                && plan.controlsOf(at.box(), at.bank()).contains(at);
     }
 }

@@ -1,7 +1,7 @@
 package embrack.app.switches;
 
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -51,45 +51,106 @@ class SwitchesController {
     @GetMapping
     String first(@PathVariable RigId id, Model page) {
         Plan plan = rigs.load(id).plan();
-        Optional<DeviceId> first = Stream.concat(plan.boards().stream(), plan.controllers().stream()).findFirst();
-        return first.map(box -> "redirect:" + BoardView.first(plan, box, 1, "/rigs/" + id)).orElseGet(() -> room.none(id, page));
+        Optional<DeviceId> first = Stream.concat(plan.boards().stream(), plan.controllers().stream())
+                .findFirst();
+        return first.map(box -> "redirect:" + BoardView.first(plan, box, 1, "/rigs/" + id))
+                .orElseGet(() -> room.none(id, page));
     }
 
     @OfPlanAlone
     @GetMapping(SWITCH)
-    String show(@PathVariable RigId id, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
-            @RequestParam(defaultValue = "press") String on, @RequestParam(defaultValue = "") String find, @RequestParam(defaultValue = "") String played,
-            @RequestParam(defaultValue = "") String press, Model page) {
-        return room.floor(id, new SwitchAt(board, bank, number), new SwitchRoom.Look(SwitchRoom.moment(on), find, played, press), Echo.NONE, page);
+    String show(
+            @PathVariable RigId id,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @RequestParam(defaultValue = "press") String on,
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "") String played,
+            @RequestParam(defaultValue = "") String press,
+            Model page) {
+        return room.floor(
+                id,
+                new SwitchAt(board, bank, number),
+                new SwitchRoom.Look(SwitchRoom.moment(on), find, played, press),
+                Echo.NONE,
+                page);
     }
 
     @PostMapping(SWITCH + "/label")
-    String label(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
-            @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "press") String on) {
-        return edit(id, hand, new SwitchEdit.NameSwitch(new SwitchAt(board, bank, number), name), SwitchRoom.moment(on), "");
+    String label(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "press") String on) {
+        return edit(
+                id,
+                hand,
+                new SwitchEdit.NameSwitch(new SwitchAt(board, bank, number), name),
+                SwitchRoom.moment(on),
+                "");
     }
 
     @PostMapping(SWITCH + "/short")
-    String shorten(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
+    String shorten(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
             @RequestParam(defaultValue = "") String text) {
         return edit(id, hand, new SwitchEdit.ShortenName(new SwitchAt(board, bank, number), text), Moment.PRESS, "");
     }
 
     @PostMapping(SWITCH + "/mode")
-    String mode(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
-            @RequestParam(defaultValue = "") String mode, @RequestParam(defaultValue = "press") String on) {
-        return edit(id, hand, new SwitchEdit.ChooseMode(new SwitchAt(board, bank, number), chosen("mode", SwitchMode.values(), mode)), SwitchRoom.moment(on), "");
+    String mode(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @RequestParam(defaultValue = "") String mode,
+            @RequestParam(defaultValue = "press") String on) {
+        return edit(
+                id,
+                hand,
+                new SwitchEdit.ChooseMode(new SwitchAt(board, bank, number), chosen("mode", SwitchMode.values(), mode)),
+                SwitchRoom.moment(on),
+                "");
     }
 
     @PostMapping(SWITCH + "/duty")
-    String duty(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number,
-            @RequestParam(defaultValue = "") String duty, @RequestParam(defaultValue = "press") String on) {
-        return edit(id, hand, new SwitchEdit.GiveDuty(new SwitchAt(board, bank, number), chosen("duty", Duty.values(), duty)), SwitchRoom.moment(on), "");
+    String duty(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @RequestParam(defaultValue = "") String duty,
+            @RequestParam(defaultValue = "press") String on) {
+        return edit(
+                id,
+                hand,
+                new SwitchEdit.GiveDuty(new SwitchAt(board, bank, number), chosen("duty", Duty.values(), duty)),
+                SwitchRoom.moment(on),
+                "");
     }
 
     @PostMapping(SWITCH + "/steps")
-    String add(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "press") String on,
-            @RequestParam String device, @RequestParam String action, @RequestParam(defaultValue = "") String along, @RequestParam(defaultValue = "") String find) {
+    String add(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @RequestParam(defaultValue = "press") String on,
+            @RequestParam String device,
+            @RequestParam String action,
+            @RequestParam(defaultValue = "") String along,
+            @RequestParam(defaultValue = "") String find) {
         List<Step> steps = new ArrayList<>(List.of(step(device, action, 0)));
         Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(step(device, key, 0)));
         Moment moment = SwitchRoom.moment(on);
@@ -98,60 +159,132 @@ class SwitchesController {
 
     /** Everything that a search finds, as one edit. */
     @PostMapping(SWITCH + "/steps/all")
-    String addAll(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "press") String on,
+    String addAll(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @RequestParam(defaultValue = "press") String on,
             @RequestParam(defaultValue = "") String find) {
         Moment moment = SwitchRoom.moment(on);
         return edit(id, hand, new SwitchEdit.AddFound(new SwitchAt(board, bank, number), moment, find), moment, find);
     }
 
     @PostMapping(SWITCH + "/steps/{index}/remove")
-    String remove(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
-            @RequestParam(defaultValue = "press") String on, @RequestParam String device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
+    String remove(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @PathVariable int index,
+            @RequestParam(defaultValue = "press") String on,
+            @RequestParam String device,
+            @RequestParam String action,
+            @RequestParam(defaultValue = "0") int waited) {
         Moment moment = SwitchRoom.moment(on);
-        return edit(id, hand, new SwitchEdit.RemoveStep(new SwitchAt(board, bank, number), moment, index, step(device, action, waited)), moment, "");
+        return edit(
+                id,
+                hand,
+                new SwitchEdit.RemoveStep(
+                        new SwitchAt(board, bank, number), moment, index, step(device, action, waited)),
+                moment,
+                "");
     }
 
     @PostMapping(SWITCH + "/steps/{index}/raise")
-    String raise(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
-            @RequestParam(defaultValue = "press") String on, @RequestParam String device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited) {
+    String raise(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @PathVariable int index,
+            @RequestParam(defaultValue = "press") String on,
+            @RequestParam String device,
+            @RequestParam String action,
+            @RequestParam(defaultValue = "0") int waited) {
         Moment moment = SwitchRoom.moment(on);
-        return edit(id, hand, new SwitchEdit.RaiseStep(new SwitchAt(board, bank, number), moment, index, step(device, action, waited)), moment, "");
+        return edit(
+                id,
+                hand,
+                new SwitchEdit.RaiseStep(
+                        new SwitchAt(board, bank, number), moment, index, step(device, action, waited)),
+                moment,
+                "");
     }
 
     @PostMapping(SWITCH + "/steps/{index}/wait")
-    String wait(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @PathVariable int index,
-            @RequestParam(defaultValue = "press") String on, @RequestParam String device, @RequestParam String action, @RequestParam(defaultValue = "0") int waited,
+    String wait(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @PathVariable int index,
+            @RequestParam(defaultValue = "press") String on,
+            @RequestParam String device,
+            @RequestParam String action,
+            @RequestParam(defaultValue = "0") int waited,
             @RequestParam(defaultValue = "") String millis) {
         Moment moment = SwitchRoom.moment(on);
-        return edit(id, hand, new SwitchEdit.WaitBefore(new SwitchAt(board, bank, number), moment, index, step(device, action, waited), millis), moment, "");
+        return edit(
+                id,
+                hand,
+                new SwitchEdit.WaitBefore(
+                        new SwitchAt(board, bank, number), moment, index, step(device, action, waited), millis),
+                moment,
+                "");
     }
 
     @PostMapping(SWITCH + "/clear")
-    String clear(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number) {
+    String clear(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number) {
         return edit(id, hand, new SwitchEdit.ClearSwitch(new SwitchAt(board, bank, number)), Moment.PRESS, "");
     }
 
     /** Several switches at once, {@code from} as they are on the clipboard. */
     @PostMapping(SWITCH + "/floor")
-    String floor(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam(defaultValue = "") String from,
+    String floor(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @RequestParam(defaultValue = "") String from,
             @RequestParam("do") String what) {
         SwitchAt here = new SwitchAt(board, bank, number);
-        List<SwitchAt> switches = Stream.of(from.split("_")).filter(key -> !key.isEmpty()).map(SwitchesController::switchAt).toList();
+        List<SwitchAt> switches = Stream.of(from.split("_"))
+                .filter(key -> !key.isEmpty())
+                .map(SwitchesController::switchAt)
+                .toList();
         if (switches.isEmpty()) {
             throw new Refused("to", "Copy a switch first: select it and press c.");
         }
-        Edit edit = switch (what) {
-            case "move" -> new FloorEdit.MoveSwitches(switches, here);
-            case "swap" -> new FloorEdit.SwapSwitches(switches.getFirst(), here);
-            case "clear" -> new FloorEdit.ClearSwitches(switches);
-            default -> new FloorEdit.CopySwitches(switches, here);
-        };
+        Edit edit =
+                switch (what) {
+                    case "move" -> new FloorEdit.MoveSwitches(switches, here);
+                    case "swap" -> new FloorEdit.SwapSwitches(switches.getFirst(), here);
+                    case "clear" -> new FloorEdit.ClearSwitches(switches);
+                    default -> new FloorEdit.CopySwitches(switches, here);
+                };
         rigs.edit(id, hand, edit);
         return "redirect:" + BoardView.href("/rigs/" + id, here);
     }
 
     @PostMapping(SWITCH + "/bank")
-    String copyBank(@PathVariable RigId id, Hand hand, @PathVariable DeviceId board, @PathVariable int bank, @PathVariable int number, @RequestParam int from) {
+    String copyBank(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable int number,
+            @RequestParam int from) {
         rigs.edit(id, hand, new FloorEdit.CopyBank(board, from, bank));
         return "redirect:" + BoardView.href("/rigs/" + id, new SwitchAt(board, bank, number));
     }
@@ -167,14 +300,21 @@ class SwitchesController {
         if (on != Moment.PRESS) {
             uri.queryParam("on", on.key());
         }
-        return "redirect:" + (find.isBlank() ? uri : uri.queryParam("find", "{find}")).encode().buildAndExpand(find).toUriString();
+        return "redirect:"
+                + (find.isBlank() ? uri : uri.queryParam("find", "{find}"))
+                        .encode()
+                        .buildAndExpand(find)
+                        .toUriString();
     }
 
     private static <E extends Enum<E>> Optional<E> chosen(String field, E[] values, String name) {
         if (name.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(Stream.of(values).filter(value -> value.name().equals(name)).findFirst().orElseThrow(() -> new Refused(field, "Choose one of the list.")));
+        return Optional.of(Stream.of(values)
+                .filter(value -> value.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new Refused(field, "Choose one of the list.")));
     }
 
     private static SwitchAt switchAt(String key) {

@@ -31,7 +31,8 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** What presses on this page do to the simulated boxes, and the message tape. */
-record TrialView(String played, boolean fromMuted, int presses, boolean isFull, List<Card> boxes, List<TapePress> tape) {
+record TrialView(
+        String played, boolean fromMuted, int presses, boolean isFull, List<Card> boxes, List<TapePress> tape) {
 
     private static final int PRESSES_ON_TAPE = 4;
 
@@ -46,7 +47,8 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
         public String othersSummary() {
             String count = Words.count(others.size(), strips.isEmpty() ? noun : "more " + noun);
             return others.stream().map(Strip::state).distinct().count() == 1 && others.size() > 1
-                    ? "%s, all %s".formatted(count, others.getFirst().state()) : count;
+                    ? "%s, all %s".formatted(count, others.getFirst().state())
+                    : count;
         }
     }
 
@@ -58,25 +60,28 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
      * @param stands whether it is muted, on, chosen or playing
      * @param moved whether the last press moved it
      */
-    record Strip(String name, String printed, String state, String icon, boolean stands, boolean moved) {
-    }
+    record Strip(String name, String printed, String state, String icon, boolean stands, boolean moved) {}
 
     /** One press on the message tape. */
-    record TapePress(int number, String label, List<TapeLine> lines) {
-    }
+    record TapePress(int number, String label, List<TapeLine> lines) {}
 
     /** A message on the tape; {@code time} in milliseconds since the press. */
-    record TapeLine(String time, String way, String message, String bytes, String outcome, String tone) {
-    }
+    record TapeLine(String time, String way, String message, String bytes, String outcome, String tone) {}
 
     static TrialView of(Plan plan, DeviceId board, Played played) {
         Rehearsal rehearsal = Rehearsal.of(plan, played.start(plan), played.presses());
         RigState state = rehearsal.state();
         Set<Place> moved = rehearsal.stateBeforeLast().differences(state);
-        return new TrialView(played.text(plan), played.fromMuted(), played.presses().size(), played.isFull(),
-                plan.rig().devices().stream().filter(d -> !plan.rig().model(d.id()).parts().isEmpty())
+        return new TrialView(
+                played.text(plan),
+                played.fromMuted(),
+                played.presses().size(),
+                played.isFull(),
+                plan.rig().devices().stream()
+                        .filter(d -> !plan.rig().model(d.id()).parts().isEmpty())
                         .sorted(Comparator.comparing(d -> !isMeant(plan, board, d)))
-                        .map(d -> card(plan, d, rehearsal, moved)).toList(),
+                        .map(d -> card(plan, d, rehearsal, moved))
+                        .toList(),
                 tape(plan, rehearsal));
     }
 
@@ -88,14 +93,28 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
     private static Card card(Plan plan, Device device, Rehearsal rehearsal, Set<Place> moved) {
         RigState state = rehearsal.state();
         Model model = plan.rig().model(device.id());
-        Set<PartId> used = plan.switches().assignments().stream().flatMap(a -> a.steps().stream())
-                .filter(step -> step.device().equals(device.id())).map(step -> step.action().part()).collect(Collectors.toSet());
-        Map<Boolean, List<Strip>> byInterest = model.parts().stream().map(Part::id).collect(Collectors.partitioningBy(
-                part -> used.contains(part) || device.labels().containsKey(part) || places(model, device, part)
-                        .anyMatch(place -> state.value(place) != rehearsal.start().value(place) || moved.contains(place)),
-                Collectors.mapping(part -> strip(plan.rig(), device, part, state, moved), Collectors.toList())));
+        Set<PartId> used = plan.switches().assignments().stream()
+                .flatMap(a -> a.steps().stream())
+                .filter(step -> step.device().equals(device.id()))
+                .map(step -> step.action().part())
+                .collect(Collectors.toSet());
+        Map<Boolean, List<Strip>> byInterest = model.parts().stream()
+                .map(Part::id)
+                .collect(Collectors.partitioningBy(
+                        part -> used.contains(part)
+                                || device.labels().containsKey(part)
+                                || places(model, device, part)
+                                        .anyMatch(place -> state.value(place)
+                                                        != rehearsal.start().value(place)
+                                                || moved.contains(place)),
+                        Collectors.mapping(
+                                part -> strip(plan.rig(), device, part, state, moved), Collectors.toList())));
         String noun = model.kind() == Kind.MIXER ? "strip" : "part";
-        return new Card(device.name().text(), noun, byInterest.getOrDefault(true, List.of()), byInterest.getOrDefault(false, List.of()));
+        return new Card(
+                device.name().text(),
+                noun,
+                byInterest.getOrDefault(true, List.of()),
+                byInterest.getOrDefault(false, List.of()));
     }
 
     private static Stream<Place> places(Model model, Device device, PartId part) {
@@ -105,30 +124,47 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
     /** A part in the words of all that can differ about it; counts and levels that nothing touched are left out. */
     private static Strip strip(Rig rig, Device device, PartId part, RigState state, Set<Place> moved) {
         Model model = rig.model(device.id());
-        String printed = device.labels().containsKey(part) ? model.part(part).map(p -> p.name().text()).orElse("") : "";
+        String printed = device.labels().containsKey(part)
+                ? model.part(part).map(p -> p.name().text()).orElse("")
+                : "";
         List<Place> places = places(model, device, part).toList();
-        List<Place> telling = places.stream().filter(place -> places.size() == 1 || place.aspect().size() < 10 || state.value(place) != 0).toList();
-        Optional<Place> mute = places.stream().filter(place -> place.aspect() == Aspect.MUTED).findFirst();
+        List<Place> telling = places.stream()
+                .filter(place -> places.size() == 1 || place.aspect().size() < 10 || state.value(place) != 0)
+                .toList();
+        Optional<Place> mute =
+                places.stream().filter(place -> place.aspect() == Aspect.MUTED).findFirst();
         boolean isMuted = mute.filter(place -> state.value(place) == 1).isPresent();
         boolean isOn = mute.isEmpty() && places.stream().anyMatch(place -> state.value(place) != 0);
-        return new Strip(rig.partName(device.id(), part).text(), printed,
-                telling.stream().map(place -> place.aspect().word(state.value(place))).collect(Collectors.joining(", ")),
-                isMuted ? "muted" : isOn ? "tick" : "open", isMuted || isOn, places.stream().anyMatch(moved::contains));
+        return new Strip(
+                rig.partName(device.id(), part).text(),
+                printed,
+                telling.stream()
+                        .map(place -> place.aspect().word(state.value(place)))
+                        .collect(Collectors.joining(", ")),
+                isMuted ? "muted" : isOn ? "tick" : "open",
+                isMuted || isOn,
+                places.stream().anyMatch(moved::contains));
     }
 
     private static List<TapePress> tape(Plan plan, Rehearsal rehearsal) {
         List<Rehearsal.Played> all = rehearsal.played();
         List<TapePress> presses = new ArrayList<>(IntStream.range(Math.max(0, all.size() - PRESSES_ON_TAPE), all.size())
-                .mapToObj(i -> press(plan, i + 1, all.get(i))).toList());
+                .mapToObj(i -> press(plan, i + 1, all.get(i)))
+                .toList());
         Collections.reverse(presses);
         return presses;
     }
 
     private static TapePress press(Plan plan, int number, Rehearsal.Played played) {
         Board board = plan.board(played.at().board());
-        String label = plan.switches().at(played.at()).label().map(l -> " (" + l + ")").orElse("");
-        return new TapePress(number, plan.words(played.at()) + label,
-                played.pressed().trace().stream().flatMap(event -> line(plan, board, event)).toList());
+        String label =
+                plan.switches().at(played.at()).label().map(l -> " (" + l + ")").orElse("");
+        return new TapePress(
+                number,
+                plan.words(played.at()) + label,
+                played.pressed().trace().stream()
+                        .flatMap(event -> line(plan, board, event))
+                        .toList());
     }
 
     private static Stream<TapeLine> line(Plan plan, Board board, Event event) {
@@ -136,14 +172,38 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
         String message = shown.line().replaceAll(" +", " ");
         return switch (event) {
             case Event.Sent sent -> Stream.empty();
-            case Event.Lost lost -> Stream.of(new TapeLine(Wire.millis(lost.atMicros()), way(plan, lost.socket()), message, shown.bytes(),
-                    "nothing is plugged in here", "stop"));
-            case Event.KeptBack kept -> Stream.of(new TapeLine(Wire.millis(kept.atMicros()), way(plan, kept.socket()), message, shown.bytes(),
-                    "kept back: it " + kept.sieve().words(), "note"));
-            case Event.CameRound round -> Stream.of(new TapeLine(Wire.millis(round.atMicros()), way(plan, round.socket()), message, shown.bytes(),
-                    "comes round again, and would for ever", "stop"));
-            case Event.Arrived arrived -> Stream.of(new TapeLine(Wire.millis(arrived.atMicros()), way(plan, arrived.socket()), message,
-                    shown.bytes(), outcome(plan, arrived), arrived.reading() instanceof Reading.Acts ? "exact" : "note"));
+            case Event.Lost lost ->
+                Stream.of(new TapeLine(
+                        Wire.millis(lost.atMicros()),
+                        way(plan, lost.socket()),
+                        message,
+                        shown.bytes(),
+                        "nothing is plugged in here",
+                        "stop"));
+            case Event.KeptBack kept ->
+                Stream.of(new TapeLine(
+                        Wire.millis(kept.atMicros()),
+                        way(plan, kept.socket()),
+                        message,
+                        shown.bytes(),
+                        "kept back: it " + kept.sieve().words(),
+                        "note"));
+            case Event.CameRound round ->
+                Stream.of(new TapeLine(
+                        Wire.millis(round.atMicros()),
+                        way(plan, round.socket()),
+                        message,
+                        shown.bytes(),
+                        "comes round again, and would for ever",
+                        "stop"));
+            case Event.Arrived arrived ->
+                Stream.of(new TapeLine(
+                        Wire.millis(arrived.atMicros()),
+                        way(plan, arrived.socket()),
+                        message,
+                        shown.bytes(),
+                        outcome(plan, arrived),
+                        arrived.reading() instanceof Reading.Acts ? "exact" : "note"));
         };
     }
 
@@ -153,9 +213,12 @@ record TrialView(String played, boolean fromMuted, int presses, boolean isFull, 
 
     private static String outcome(Plan plan, Event.Arrived arrived) {
         return switch (arrived.reading()) {
-            case Reading.Acts acts -> Words.list(acts.actions().stream()
-                    .map(action -> plan.rig().words(arrived.socket().device(), action)).toList());
-            case Reading.OtherChannel other -> "ignored: it listens on channel " + other.listensOn().number();
+            case Reading.Acts acts ->
+                Words.list(acts.actions().stream()
+                        .map(action -> plan.rig().words(arrived.socket().device(), action))
+                        .toList());
+            case Reading.OtherChannel other ->
+                "ignored: it listens on channel " + other.listensOn().number();
             case Reading.InputOff off -> "ignored: %s is off".formatted(off.setting());
             case Reading.MeansNothing nothing -> "ignored: it means nothing to this box";
         };

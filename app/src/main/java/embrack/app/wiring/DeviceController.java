@@ -41,28 +41,53 @@ class DeviceController {
     }
 
     @PostMapping("/area")
-    String stand(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String area) {
-        Area chosen = Stream.of(Area.values()).filter(a -> a.name().equals(area)).findFirst().orElseThrow(() -> new Refused("area", "Choose where it stands."));
+    String stand(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String area) {
+        Area chosen = Stream.of(Area.values())
+                .filter(a -> a.name().equals(area))
+                .findFirst()
+                .orElseThrow(() -> new Refused("area", "Choose where it stands."));
         rigs.edit(id, hand, new WiringEdit.Stand(device, chosen));
         return back(id, device);
     }
 
     @PostMapping("/host")
-    String live(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String host) {
+    String live(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String host) {
         rigs.edit(id, hand, new WiringEdit.LiveIn(device, chosen("host", host)));
         return back(id, device);
     }
 
     @PostMapping("/stand-in")
-    String standIn(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam(defaultValue = "") String second) {
+    String standIn(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String second) {
         rigs.edit(id, hand, new WiringEdit.StandIn(device, chosen("second", second)));
         return back(id, device);
     }
 
     @PostMapping("/passes/{from}.{to}")
-    String filter(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable PortId from, @PathVariable PortId to, @RequestParam(defaultValue = "false") boolean open,
-            @RequestParam(defaultValue = "") Set<String> passes, @RequestParam(defaultValue = "") String channels, @RequestParam(defaultValue = "") String onto) {
-        Set<Traffic> stopped = EnumSet.allOf(Traffic.class).stream().filter(sort -> !passes.contains(sort.name())).collect(Collectors.toSet());
+    String filter(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @PathVariable PortId from,
+            @PathVariable PortId to,
+            @RequestParam(defaultValue = "false") boolean open,
+            @RequestParam(defaultValue = "") Set<String> passes,
+            @RequestParam(defaultValue = "") String channels,
+            @RequestParam(defaultValue = "") String onto) {
+        Set<Traffic> stopped = EnumSet.allOf(Traffic.class).stream()
+                .filter(sort -> !passes.contains(sort.name()))
+                .collect(Collectors.toSet());
         rigs.edit(id, hand, new WiringEdit.Filter(device, new Route(from, to), open, stopped, channels, onto));
         return back(id, device);
     }
@@ -72,7 +97,9 @@ class DeviceController {
         String device = Refusals.pathVariable(request, "device");
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         boolean there = rigs.load(id).plan().rig().find(new DeviceId(device)).isPresent();
-        Echo echo = there ? Refusals.answer(refused, request, response) : Refusals.answerWithoutForm(refused, request, response, page);
+        Echo echo = there
+                ? Refusals.answer(refused, request, response)
+                : Refusals.answerWithoutForm(refused, request, response, page);
         return room.picture(id, "device:" + device, "", LoadForm.NONE, echo, page);
     }
 

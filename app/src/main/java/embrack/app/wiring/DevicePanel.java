@@ -27,60 +27,127 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * A device: where it stands, what it passes on, whom it reaches and who reaches it, what it runs from, what dies with it.
+ * A device: where it stands, what it passes on, whom it reaches and who reaches it, what it runs from, what dies with
+ * it.
  *
  * @param hosts computers that an app can live in; empty for a box
  * @param twins devices of the same hardware, which can stand in for it
  */
-record DevicePanel(String id, String name, String model, String facts, List<Choice> areas, boolean isApp, List<Choice> hosts, List<Choice> twins, List<PassRow> passes,
-        String power, String loss, List<LinkRow> links, List<Reach> reaches, List<Reach> reachedBy, List<WayView> ways) {
+record DevicePanel(
+        String id,
+        String name,
+        String model,
+        String facts,
+        List<Choice> areas,
+        boolean isApp,
+        List<Choice> hosts,
+        List<Choice> twins,
+        List<PassRow> passes,
+        String power,
+        String loss,
+        List<LinkRow> links,
+        List<Reach> reaches,
+        List<Reach> reachedBy,
+        List<WayView> ways) {
 
     /** Something to choose. */
-    record Choice(String key, String words, boolean isCurrent) {
-    }
+    record Choice(String key, String words, boolean isCurrent) {}
 
     /** A way through the device. */
-    record PassRow(String key, String from, String to, boolean open, List<Sort> sorts, String channels, String onto, String words) {
-    }
+    record PassRow(
+            String key,
+            String from,
+            String to,
+            boolean open,
+            List<Sort> sorts,
+            String channels,
+            String onto,
+            String words) {}
 
     /** A sort of message; {@code passes} when it is not kept back. */
-    record Sort(String key, String words, boolean passes) {
-    }
+    record Sort(String key, String words, boolean passes) {}
 
     /** Another device, with the times of the shortest way in milliseconds. */
-    record Reach(String id, String name, String times) {
-    }
+    record Reach(String id, String name, String times) {}
 
     static DevicePanel of(Plan plan, Ways ways, DeviceId id, Optional<DeviceId> to, List<Way> shown) {
         Rig rig = plan.rig();
         Device device = rig.device(id);
         Model model = rig.model(id);
-        return new DevicePanel(id.text(), device.name().text(), model.name().text(), Facts.line(model),
-                Stream.of(Area.values()).map(a -> new Choice(a.name(), a.words(), a == device.spot().area())).toList(), model.isApp(), hosts(rig, device), twins(rig, device),
-                model.sockets().routes().keySet().stream().map(route -> pass(model, route.key(), route.from(), route.to(), rig.sieve(id, route))).toList(),
-                new PowerPlan(rig).feedings().stream().filter(f -> f.device().equals(id)).findFirst()
-                        .map(f -> "Runs from %s%s.".formatted(f.how(), f.milliamps() == 0 ? "" : ", %d mA".formatted(f.milliamps()))).orElse(""),
-                loss(plan, ways, id), LinkRow.all(rig, rig.linksIn(id)),
+        return new DevicePanel(
+                id.text(),
+                device.name().text(),
+                model.name().text(),
+                Facts.line(model),
+                Stream.of(Area.values())
+                        .map(a -> new Choice(
+                                a.name(), a.words(), a == device.spot().area()))
+                        .toList(),
+                model.isApp(),
+                hosts(rig, device),
+                twins(rig, device),
+                model.sockets().routes().keySet().stream()
+                        .map(route -> pass(model, route.key(), route.from(), route.to(), rig.sieve(id, route)))
+                        .toList(),
+                new PowerPlan(rig)
+                        .feedings().stream()
+                                .filter(f -> f.device().equals(id))
+                                .findFirst()
+                                .map(f -> "Runs from %s%s."
+                                        .formatted(
+                                                f.how(), f.milliamps() == 0 ? "" : ", %d mA".formatted(f.milliamps())))
+                                .orElse(""),
+                loss(plan, ways, id),
+                LinkRow.all(rig, rig.linksIn(id)),
                 ways.isSource(id) ? reach(rig, ways, ways.nearest(id)) : List.of(),
-                rig.devices().stream().map(Device::id).filter(other -> !other.equals(id) && ways.isSource(other))
-                        .flatMap(other -> Optional.ofNullable(ways.nearest(other).get(id)).map(way -> new Reach(other.text(), rig.name(other).text(), times(ways, way))).stream()).toList(),
-                to.isPresent() ? shown.stream().map(way -> WayView.of(ways, way)).toList() : List.of());
+                rig.devices().stream()
+                        .map(Device::id)
+                        .filter(other -> !other.equals(id) && ways.isSource(other))
+                        .flatMap(other ->
+                                Optional.ofNullable(ways.nearest(other).get(id))
+                                        .map(way -> new Reach(
+                                                other.text(), rig.name(other).text(), times(ways, way)))
+                                        .stream())
+                        .toList(),
+                to.isPresent()
+                        ? shown.stream().map(way -> WayView.of(ways, way)).toList()
+                        : List.of());
     }
 
     private static List<Choice> hosts(Rig rig, Device device) {
-        return rig.model(device.id()).isApp() ? rig.devices().stream().filter(d -> rig.model(d.id()).kind() == Kind.HOST)
-                .map(d -> new Choice(d.id().text(), d.name().text(), device.spot().host().filter(d.id()::equals).isPresent())).toList() : List.of();
+        return rig.model(device.id()).isApp()
+                ? rig.devices().stream()
+                        .filter(d -> rig.model(d.id()).kind() == Kind.HOST)
+                        .map(d -> new Choice(
+                                d.id().text(),
+                                d.name().text(),
+                                device.spot().host().filter(d.id()::equals).isPresent()))
+                        .toList()
+                : List.of();
     }
 
     private static List<Choice> twins(Rig rig, Device device) {
-        return rig.devices().stream().filter(d -> !d.id().equals(device.id()) && d.model().equals(device.model()))
-                .map(d -> new Choice(d.id().text(), d.name().text(), rig.standIn(device.id()).filter(d.id()::equals).isPresent())).toList();
+        return rig.devices().stream()
+                .filter(d -> !d.id().equals(device.id()) && d.model().equals(device.model()))
+                .map(d -> new Choice(
+                        d.id().text(),
+                        d.name().text(),
+                        rig.standIn(device.id()).filter(d.id()::equals).isPresent()))
+                .toList();
     }
 
     private static PassRow pass(Model model, String key, PortId from, PortId to, Sieve sieve) {
-        return new PassRow(key, name(model, from), name(model, to), sieve.open(),
-                Stream.of(Traffic.values()).map(t -> new Sort(t.name(), t.words(), !sieve.stopped().contains(t))).toList(),
-                sieve.channels().stream().map(String::valueOf).collect(Collectors.joining(", ")), sieve.onto().map(c -> String.valueOf(c.number())).orElse(""), sieve.words());
+        return new PassRow(
+                key,
+                name(model, from),
+                name(model, to),
+                sieve.open(),
+                Stream.of(Traffic.values())
+                        .map(t -> new Sort(t.name(), t.words(), !sieve.stopped().contains(t)))
+                        .toList(),
+                sieve.channels().stream().map(String::valueOf).collect(Collectors.joining(", ")),
+                sieve.onto().map(c -> String.valueOf(c.number())).orElse(""),
+                sieve.words());
     }
 
     private static String name(Model model, PortId port) {
@@ -88,8 +155,10 @@ record DevicePanel(String id, String name, String model, String facts, List<Choi
     }
 
     private static List<Reach> reach(Rig rig, Ways ways, Map<DeviceId, Way> nearest) {
-        return nearest.entrySet().stream().filter(e -> !rig.model(e.getKey()).parts().isEmpty())
-                .map(e -> new Reach(e.getKey().text(), rig.name(e.getKey()).text(), times(ways, e.getValue()))).toList();
+        return nearest.entrySet().stream()
+                .filter(e -> !rig.model(e.getKey()).parts().isEmpty())
+                .map(e -> new Reach(e.getKey().text(), rig.name(e.getKey()).text(), times(ways, e.getValue())))
+                .toList();
     }
 
     private static String times(Ways ways, Way way) {
@@ -98,8 +167,15 @@ record DevicePanel(String id, String name, String model, String facts, List<Choi
     }
 
     private static String loss(Plan plan, Ways ways, DeviceId id) {
-        Optional<Loss> loss = SinglePoints.of(plan, ways).stream().filter(l -> l.failure().equals(new Failure.DeviceFails(id))).findFirst();
-        String dark = loss.map(Loss::dark).filter(d -> !d.isEmpty()).map(d -> " It takes with it " + Words.list(d.stream().map(plan.rig()::name).toList()) + ".").orElse("");
-        return loss.map(l -> "Single point: without it go " + plan.words(l.switches()) + "." + dark).orElse("No switch goes with it alone.");
+        Optional<Loss> loss = SinglePoints.of(plan, ways).stream()
+                .filter(l -> l.failure().equals(new Failure.DeviceFails(id)))
+                .findFirst();
+        String dark = loss.map(Loss::dark)
+                .filter(d -> !d.isEmpty())
+                .map(d -> " It takes with it "
+                        + Words.list(d.stream().map(plan.rig()::name).toList()) + ".")
+                .orElse("");
+        return loss.map(l -> "Single point: without it go " + plan.words(l.switches()) + "." + dark)
+                .orElse("No switch goes with it alone.");
     }
 }

@@ -16,37 +16,64 @@ import java.util.stream.Collectors;
 record FailuresPage(int switches, List<Point> points, List<PairView> pairs) {
 
     /** Single points that take the same away. */
-    record Point(List<Single> singles, int lost, String which) {
-    }
+    record Point(List<Single> singles, int lost, String which) {}
 
     /** One of them; {@code dark} what goes dark with it. */
-    record Single(String fails, String dark) {
-    }
+    record Single(String fails, String dark) {}
 
     /** A pair: what its show goes on without, what not, and where the two differ. */
-    record PairView(String first, String second, List<String> survives, List<String> survivesNot, List<Comparison.Difference> differences) {
-    }
+    record PairView(
+            String first,
+            String second,
+            List<String> survives,
+            List<String> survivesNot,
+            List<Comparison.Difference> differences) {}
 
     static FailuresPage of(Plan plan) {
         Rig rig = plan.rig();
         List<Loss> all = SinglePoints.withSurvived(plan);
-        return new FailuresPage((int) plan.switches().assignments().stream().filter(a -> !a.steps().isEmpty()).count(),
-                all.stream().filter(loss -> !loss.switches().isEmpty()).collect(Collectors.groupingBy(Loss::switches, LinkedHashMap::new, Collectors.toList()))
-                        .values().stream().map(losses -> point(plan, losses)).toList(),
+        return new FailuresPage(
+                (int) plan.switches().assignments().stream()
+                        .filter(a -> !a.steps().isEmpty())
+                        .count(),
+                all.stream()
+                        .filter(loss -> !loss.switches().isEmpty())
+                        .collect(Collectors.groupingBy(Loss::switches, LinkedHashMap::new, Collectors.toList()))
+                        .values()
+                        .stream()
+                        .map(losses -> point(plan, losses))
+                        .toList(),
                 rig.pairs().stream().map(pair -> pair(plan, pair, all)).toList());
     }
 
     private static Point point(Plan plan, List<Loss> losses) {
-        return new Point(losses.stream().map(loss -> new Single(loss.failure().words(plan.rig()), Words.list(loss.dark().stream().map(plan.rig()::name).toList()))).toList(),
-                losses.getFirst().switches().size(), plan.words(losses.getFirst().switches()));
+        return new Point(
+                losses.stream()
+                        .map(loss -> new Single(
+                                loss.failure().words(plan.rig()),
+                                Words.list(loss.dark().stream()
+                                        .map(plan.rig()::name)
+                                        .toList())))
+                        .toList(),
+                losses.getFirst().switches().size(),
+                plan.words(losses.getFirst().switches()));
     }
 
     private static PairView pair(Plan plan, Pair pair, List<Loss> all) {
         Rig rig = plan.rig();
-        List<SwitchAt> users = plan.switches().using(pair.first()).stream().map(a -> a.at()).toList();
-        return new PairView(rig.name(pair.first()).text(), rig.name(pair.second()).text(),
-                all.stream().filter(loss -> loss.survived().stream().anyMatch(users::contains)).map(loss -> loss.failure().words(rig)).toList(),
-                all.stream().filter(loss -> loss.switches().stream().anyMatch(users::contains)).map(loss -> loss.failure().words(rig)).toList(),
+        List<SwitchAt> users =
+                plan.switches().using(pair.first()).stream().map(a -> a.at()).toList();
+        return new PairView(
+                rig.name(pair.first()).text(),
+                rig.name(pair.second()).text(),
+                all.stream()
+                        .filter(loss -> loss.survived().stream().anyMatch(users::contains))
+                        .map(loss -> loss.failure().words(rig))
+                        .toList(),
+                all.stream()
+                        .filter(loss -> loss.switches().stream().anyMatch(users::contains))
+                        .map(loss -> loss.failure().words(rig))
+                        .toList(),
                 Comparison.of(rig, pair));
     }
 }

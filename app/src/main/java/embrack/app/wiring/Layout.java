@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.eclipse.elk.alg.layered.options.LayeredMetaDataProvider;
 import org.eclipse.elk.alg.layered.options.LayeredOptions;
@@ -72,12 +73,19 @@ final class Layout {
         root.setProperty(CoreOptions.PARTITIONING_ACTIVATE, true);
         root.setProperty(CoreOptions.HIERARCHY_HANDLING, HierarchyHandling.INCLUDE_CHILDREN);
         rig.devices().stream().filter(d -> d.spot().host().isEmpty()).forEach(d -> add(d, root));
-        rig.devices().stream().filter(d -> d.spot().host().isPresent()).forEach(d -> add(d, nodes.get(d.spot().host().orElseThrow())));
-        rig.links().forEach(link -> edges.put(ends(link), ElkGraphUtil.createSimpleEdge(ports.get(link.from()), ports.get(link.to()))));
+        rig.devices().stream()
+                .filter(d -> d.spot().host().isPresent())
+                .forEach(d -> add(d, drawn(nodes, d.spot().host().orElseThrow())));
+        rig.links()
+                .forEach(link -> edges.put(
+                        ends(link), ElkGraphUtil.createSimpleEdge(drawn(ports, link.from()), drawn(ports, link.to()))));
         new RecursiveGraphLayoutEngine().layout(root, new BasicProgressMonitor());
     }
 
-    /** The layout of a rig; as long as nothing is added, moved or joined, always the same one, so that nothing jumps about. */
+    /**
+     * The layout of a rig; as long as nothing is added, moved or joined, always the same one, so that nothing jumps
+     * about.
+     */
     static Layout of(Rig rig) {
         return LATEST.get(Shape.of(rig), () -> new Layout(rig));
     }
@@ -86,9 +94,21 @@ final class Layout {
     private record Shape(List<List<Object>> boxes, List<List<Socket>> links) {
 
         static Shape of(Rig rig) {
-            return new Shape(rig.devices().stream().map(d -> List.<Object>of(d.id(), d.spot(), ports(rig, d.id()).map(p -> List.of(p.id(), p.direction(), p.connector())).toList())).toList(),
+            return new Shape(
+                    rig.devices().stream()
+                            .map(d -> List.<Object>of(
+                                    d.id(),
+                                    d.spot(),
+                                    ports(rig, d.id())
+                                            .map(p -> List.of(p.id(), p.direction(), p.connector()))
+                                            .toList()))
+                            .toList(),
                     rig.links().stream().map(Layout::ends).toList());
         }
+    }
+
+    private static <K, V> V drawn(Map<K, V> things, K key) {
+        return Objects.requireNonNull(things.get(key), () -> key + " is not in the drawing");
     }
 
     /** What a link is known by here: its length is not drawn. */
@@ -97,12 +117,10 @@ final class Layout {
     }
 
     /** A corner of a line. */
-    record Point(int x, int y) {
-    }
+    record Point(int x, int y) {}
 
     /** A box. */
-    record Place(int x, int y, int width, int height) {
-    }
+    record Place(int x, int y, int width, int height) {}
 
     /** The ports that are drawn: those that messages or power pass. */
     static Stream<Port> ports(Rig rig, DeviceId device) {
@@ -118,20 +136,20 @@ final class Layout {
     }
 
     Place place(DeviceId device) {
-        ElkNode node = nodes.get(device);
+        ElkNode node = drawn(nodes, device);
         KVector at = corner(node);
         return new Place((int) at.x, (int) at.y, (int) node.getWidth(), (int) node.getHeight());
     }
 
     Point port(Socket socket) {
-        ElkPort port = ports.get(socket);
+        ElkPort port = drawn(ports, socket);
         KVector at = corner(port.getParent());
         return new Point((int) (at.x + port.getX()), (int) (at.y + port.getY()));
     }
 
     /** The corners of a line, from its first port to its second. */
     List<Point> line(Link link) {
-        ElkEdge edge = edges.get(ends(link));
+        ElkEdge edge = drawn(edges, ends(link));
         KVector at = edge.getContainingNode() == root ? new KVector() : corner(edge.getContainingNode());
         List<Point> points = new ArrayList<>();
         for (ElkEdgeSection section : edge.getSections()) {
@@ -155,7 +173,9 @@ final class Layout {
     }
 
     private Stream<Place> boxes(Area area) {
-        return rig.devices().stream().filter(d -> d.spot().host().isEmpty() && rig.area(d.id()) == area).map(d -> place(d.id()));
+        return rig.devices().stream()
+                .filter(d -> d.spot().host().isEmpty() && rig.area(d.id()) == area)
+                .map(d -> place(d.id()));
     }
 
     private static Point point(KVector at, double x, double y) {
@@ -187,7 +207,8 @@ final class Layout {
         ElkNode node = ElkGraphUtil.createNode(parent);
         nodes.put(device.id(), node);
         if (parent == root) {
-            node.setProperty(CoreOptions.PARTITIONING_PARTITION, rig.area(device.id()).ordinal());
+            node.setProperty(
+                    CoreOptions.PARTITIONING_PARTITION, rig.area(device.id()).ordinal());
         }
         if (rig.appsIn(device.id()).isEmpty()) {
             addLeaf(device, node);
@@ -202,7 +223,8 @@ final class Layout {
         int right = 0;
         for (Port port : ports(rig, device.id()).toList()) {
             boolean atRight = isRight(new Socket(device.id(), port.id()), port);
-            addPort(device, port, node, atRight).setLocation(atRight ? BOX_WIDTH : 0, HEAD + PORT_DOWN + PORT_STEP * (atRight ? right++ : left++));
+            addPort(device, port, node, atRight)
+                    .setLocation(atRight ? BOX_WIDTH : 0, HEAD + PORT_DOWN + PORT_STEP * (atRight ? right++ : left++));
         }
         node.setDimensions(BOX_WIDTH, HEAD + PORT_STEP * Math.max(1, Math.max(left, right)));
     }
@@ -214,7 +236,8 @@ final class Layout {
         node.setProperty(CoreOptions.SPACING_PORT_PORT, (double) PORT_STEP);
         long ports = ports(rig, device.id()).count();
         node.setProperty(CoreOptions.NODE_SIZE_MINIMUM, new KVector(BOX_WIDTH, HEAD + PORT_STEP * ports));
-        ports(rig, device.id()).forEach(port -> addPort(device, port, node, isRight(new Socket(device.id(), port.id()), port)));
+        ports(rig, device.id())
+                .forEach(port -> addPort(device, port, node, isRight(new Socket(device.id(), port.id()), port)));
     }
 
     private ElkPort addPort(Device device, Port port, ElkNode node, boolean atRight) {
@@ -230,8 +253,12 @@ final class Layout {
         return switch (port.direction()) {
             case IN -> false;
             case OUT, THRU -> true;
-            case BOTH -> rig.linksIn(socket).stream().filter(link -> !rig.kind(link).equals(LinkKind.INSIDE)).findFirst()
-                    .map(link -> link.from().equals(socket)).orElse(port.connector() != Connector.USB_HOST);
+            case BOTH ->
+                rig.linksIn(socket).stream()
+                        .filter(link -> !rig.kind(link).equals(LinkKind.INSIDE))
+                        .findFirst()
+                        .map(link -> link.from().equals(socket))
+                        .orElse(port.connector() != Connector.USB_HOST);
         };
     }
 }

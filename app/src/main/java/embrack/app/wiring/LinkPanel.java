@@ -22,11 +22,26 @@ record LinkPanel(LinkRow link, String lack, List<String> ways, String loss, bool
 
     static LinkPanel of(Plan plan, Ways ways, Link link, List<Way> through) {
         Rig rig = plan.rig();
-        String loss = SinglePoints.of(plan, ways).stream().filter(l -> l.failure().equals(new Failure.LinkFails(link))).findFirst()
-                .map(l -> "Single point: without it go " + plan.words(l.switches()) + ".").orElse("No switch goes with it alone.");
-        return new LinkPanel(LinkRow.of(rig, link), rig.kind(link).carriesMidi() ? ways.readiness().lack(link).map(LinkPanel::words).orElse("") : "",
-                through.stream().map(way -> "%s to %s".formatted(rig.name(way.hops().getFirst().from().device()), rig.name(way.last().arrivesAt()))).distinct().toList(),
-                loss, rig.kind(link) == LinkKind.FIVE_PIN, caution(rig.kind(link)));
+        String loss = SinglePoints.of(plan, ways).stream()
+                .filter(l -> l.failure().equals(new Failure.LinkFails(link)))
+                .findFirst()
+                .map(l -> "Single point: without it go " + plan.words(l.switches()) + ".")
+                .orElse("No switch goes with it alone.");
+        return new LinkPanel(
+                LinkRow.of(rig, link),
+                rig.kind(link).carriesMidi()
+                        ? ways.readiness().lack(link).map(LinkPanel::words).orElse("")
+                        : "",
+                through.stream()
+                        .map(way -> "%s to %s"
+                                .formatted(
+                                        rig.name(way.hops().getFirst().from().device()),
+                                        rig.name(way.last().arrivesAt())))
+                        .distinct()
+                        .toList(),
+                loss,
+                rig.kind(link) == LinkKind.FIVE_PIN,
+                caution(rig.kind(link)));
     }
 
     private static String words(Readiness.Lack lack) {
@@ -35,8 +50,11 @@ record LinkPanel(LinkRow link, String lack, List<String> ways, String loss, bool
 
     private static String caution(LinkKind kind) {
         return switch (kind) {
-            case WIRELESS -> "Radio: keep to what is licensed where you play. A hall full of telephones is not the empty hall of the rehearsal.";
-            case POWER -> "Mains, distribution and grounding are a licensed person's job. Never lift a safety earth to cure hum.";
+            case WIRELESS ->
+                "Radio: keep to what is licensed where you play. A hall full of telephones is not the empty "
+                        + "hall of the rehearsal.";
+            case POWER ->
+                "Mains, distribution and grounding are a licensed person's job. Never lift a safety earth to cure hum.";
             case INSIDE -> "";
             default -> "Plug with power off and levels down. Tape or ramp it where people walk.";
         };

@@ -1,7 +1,7 @@
 package embrack.app.wiring;
 
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.plan.Plan;
@@ -37,14 +37,17 @@ class ListsController {
     @GetMapping("/power")
     String power(@PathVariable RigId id, Model page) {
         Plan plan = room.enter(id, "power", Echo.NONE, page, "power.").plan();
-        page.addAttribute("power", PowerPage.of(plan.rig(), new PowerPlan(plan.rig()))).addAttribute("stages", SwitchingOn.of(plan.rig()));
+        page.addAttribute("power", PowerPage.of(plan.rig(), new PowerPlan(plan.rig())))
+                .addAttribute("stages", SwitchingOn.of(plan.rig()));
         return "wiring/power";
     }
 
     @OfPlanAlone
     @GetMapping("/failures")
     String failures(@PathVariable RigId id, Model page) {
-        page.addAttribute("failures", FailuresPage.of(room.enter(id, "failures", Echo.NONE, page).plan()));
+        page.addAttribute(
+                "failures",
+                FailuresPage.of(room.enter(id, "failures", Echo.NONE, page).plan()));
         return "wiring/failures";
     }
 
@@ -52,20 +55,24 @@ class ListsController {
     @GetMapping("/lists")
     String lists(@PathVariable RigId id, Model page) {
         Plan plan = room.enter(id, "lists", Echo.NONE, page).plan();
-        page.addAttribute("cables", CableList.of(plan.rig()).rows()).addAttribute("cases", PackList.of(plan.rig()).cases());
+        page.addAttribute("cables", CableList.of(plan.rig()).rows())
+                .addAttribute("cases", PackList.of(plan.rig()).cases());
         return "wiring/lists";
     }
 
     @GetMapping("/lists/{name:cables|packing|labels|single-points}.csv")
     ResponseEntity<byte[]> csv(@PathVariable RigId id, @PathVariable String name) {
         Plan plan = rigs.load(id).plan();
-        String text = switch (name) {
-            case "cables" -> ListCsv.cables(plan.rig());
-            case "packing" -> ListCsv.packing(plan.rig());
-            case "labels" -> ListCsv.labels(plan.rig());
-            default -> ListCsv.singlePoints(plan);
-        };
-        return ResponseEntity.ok().contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s.csv\"".formatted(name)).body(text.getBytes(StandardCharsets.UTF_8));
+        String text =
+                switch (name) {
+                    case "cables" -> ListCsv.cables(plan.rig());
+                    case "packing" -> ListCsv.packing(plan.rig());
+                    case "labels" -> ListCsv.labels(plan.rig());
+                    default -> ListCsv.singlePoints(plan);
+                };
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s.csv\"".formatted(name))
+                .body(text.getBytes(StandardCharsets.UTF_8));
     }
 }

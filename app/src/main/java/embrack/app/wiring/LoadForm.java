@@ -20,8 +20,7 @@ record LoadForm(String bpm, String frames, boolean treadle) {
     static final LoadForm NONE = new LoadForm("", "", false);
 
     /** The answer; {@code problem} empty when there is one. */
-    record Answer(String problem, List<String> lines, String percent, String delay) {
-    }
+    record Answer(String problem, List<String> lines, String percent, String delay) {}
 
     /** The rates to choose from. */
     static List<FrameRate> rates() {
@@ -37,10 +36,18 @@ record LoadForm(String bpm, String frames, boolean treadle) {
             return new Answer("A tempo is a whole number of beats a minute, 1 to 999.", List.of(), "", "");
         }
         try {
-            var load = new WireLoad(bpm.isBlank() ? Optional.empty() : Optional.of(Integer.valueOf(bpm.strip())),
-                    Stream.of(FrameRate.values()).filter(rate -> rate.name().equals(frames)).findFirst(), treadle);
-            return new Answer("", load.words(), String.format(Locale.ROOT, "%.2f", load.percent()),
-                    "%s ms; alone it waits for nothing and takes %s ms itself".formatted(Delay.millis(load.pressDelayMicros()), Delay.millis(Wire.micros(3))));
+            var load = new WireLoad(
+                    bpm.isBlank() ? Optional.empty() : Optional.of(Integer.valueOf(bpm.strip())),
+                    Stream.of(FrameRate.values())
+                            .filter(rate -> rate.name().equals(frames))
+                            .findFirst(),
+                    treadle);
+            return new Answer(
+                    "",
+                    load.words(),
+                    String.format(Locale.ROOT, "%.2f", load.percent()),
+                    "%s ms; alone it waits for nothing and takes %s ms itself"
+                            .formatted(Delay.millis(load.pressDelayMicros()), Delay.millis(Wire.micros(3))));
         } catch (IllegalArgumentException e) {
             return new Answer(String.valueOf(e.getMessage()), List.of(), "", "");
         }

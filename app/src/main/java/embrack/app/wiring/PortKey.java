@@ -9,8 +9,7 @@ import java.util.Optional;
 /** Ports and links in addresses and forms: {@code vocal-mixer.in}, {@code voice-board.out~vocal-mixer.in}. */
 final class PortKey {
 
-    private PortKey() {
-    }
+    private PortKey() {}
 
     static String of(Socket socket) {
         return socket.device() + "." + socket.port();
@@ -23,21 +22,32 @@ final class PortKey {
     /** The port that a key names, if the rig has it. */
     static Optional<Socket> find(Rig rig, String key) {
         int dot = key.indexOf('.');
-        return dot < 0 ? Optional.empty() : rig.devices().stream().filter(d -> d.id().text().equals(key.substring(0, dot))).findFirst()
-                .flatMap(d -> rig.model(d.id()).ports().stream().filter(p -> p.id().text().equals(key.substring(dot + 1))).findFirst()
-                        .map(p -> new Socket(d.id(), p.id())));
+        return dot < 0
+                ? Optional.empty()
+                : rig.devices().stream()
+                        .filter(d -> d.id().text().equals(key.substring(0, dot)))
+                        .findFirst()
+                        .flatMap(d -> rig.model(d.id()).ports().stream()
+                                .filter(p -> p.id().text().equals(key.substring(dot + 1)))
+                                .findFirst()
+                                .map(p -> new Socket(d.id(), p.id())));
     }
 
     /** The link that a key names by its two ends, in either order, if the rig has it. */
     static Optional<Link> findLink(Rig rig, String key) {
         String[] ends = key.split("~", 2);
-        return ends.length < 2 ? Optional.empty() : find(rig, ends[0]).flatMap(from -> find(rig, ends[1])
-                .flatMap(to -> rig.link(from, to).or(() -> rig.link(to, from))));
+        return ends.length < 2
+                ? Optional.empty()
+                : find(rig, ends[0])
+                        .flatMap(from -> find(rig, ends[1])
+                                .flatMap(to -> rig.link(from, to).or(() -> rig.link(to, from))));
     }
 
     /** The device that a key names, if the rig has it. */
     static Optional<DeviceId> findDevice(Rig rig, String key) {
-        return rig.devices().stream().map(d -> d.id()).filter(id -> id.text().equals(key)).findFirst();
+        return rig.devices().stream()
+                .map(d -> d.id())
+                .filter(id -> id.text().equals(key))
+                .findFirst();
     }
-
 }

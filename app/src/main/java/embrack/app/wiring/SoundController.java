@@ -44,22 +44,49 @@ class SoundController {
     }
 
     @PostMapping("/{device}/{output}")
-    String hear(@PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @PathVariable PortId output, @RequestParam(defaultValue = "") Set<String> sounds,
+    String hear(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @PathVariable PortId output,
+            @RequestParam(defaultValue = "") Set<String> sounds,
             @RequestParam(defaultValue = "") Set<String> to) {
-        rigs.edit(id, hand, new WiringEdit.Hear(device, output, Stream.of(Sound.values()).filter(s -> sounds.contains(s.name())).collect(Collectors.toSet()),
-                Stream.of(Ear.values()).filter(e -> to.contains(e.name())).collect(Collectors.toSet())));
+        rigs.edit(
+                id,
+                hand,
+                new WiringEdit.Hear(
+                        device,
+                        output,
+                        Stream.of(Sound.values())
+                                .filter(s -> sounds.contains(s.name()))
+                                .collect(Collectors.toSet()),
+                        Stream.of(Ear.values())
+                                .filter(e -> to.contains(e.name()))
+                                .collect(Collectors.toSet())));
         return "redirect:/rigs/%s/wiring/sound".formatted(id);
     }
 
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
-        boolean there = rigs.load(id).plan().rig().find(new DeviceId(Refusals.pathVariable(request, "device"))).isPresent();
-        return show(id, there ? Refusals.answer(refused, request, response) : Refusals.answerWithoutForm(refused, request, response, page), page);
+        boolean there = rigs.load(id)
+                .plan()
+                .rig()
+                .find(new DeviceId(Refusals.pathVariable(request, "device")))
+                .isPresent();
+        return show(
+                id,
+                there
+                        ? Refusals.answer(refused, request, response)
+                        : Refusals.answerWithoutForm(refused, request, response, page),
+                page);
     }
 
     private String show(RigId id, Echo echo, Model page) {
-        page.addAttribute("sound", SoundPage.of(room.enter(id, "sound", echo, page, "sound.").plan().rig()));
+        page.addAttribute(
+                "sound",
+                SoundPage.of(
+                        room.enter(id, "sound", echo, page, "sound.").plan().rig()));
         return "wiring/sound";
     }
 }

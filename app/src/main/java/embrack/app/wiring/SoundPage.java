@@ -14,31 +14,46 @@ import java.util.stream.Stream;
 record SoundPage(List<Player> players) {
 
     /** A device; {@code free} counts outputs that are not used. */
-    record Player(String id, String name, String model, int free, List<Output> outputs) {
-    }
+    record Player(String id, String name, String model, int free, List<Output> outputs) {}
 
     /** An output. */
-    record Output(String key, String name, List<Tick> sounds, List<Tick> ears, String words, boolean isUsed) {
-    }
+    record Output(String key, String name, List<Tick> sounds, List<Tick> ears, String words, boolean isUsed) {}
 
     /** Something that is on it or not. */
-    record Tick(String key, String words, boolean isOn) {
-    }
+    record Tick(String key, String words, boolean isOn) {}
 
     static SoundPage of(Rig rig) {
-        return new SoundPage(rig.devices().stream().filter(d -> !rig.model(d.id()).outputs().isEmpty()).map(d -> player(rig, d)).toList());
+        return new SoundPage(rig.devices().stream()
+                .filter(d -> !rig.model(d.id()).outputs().isEmpty())
+                .map(d -> player(rig, d))
+                .toList());
     }
 
     private static Player player(Rig rig, Device device) {
-        List<Output> outputs = rig.model(device.id()).outputs().stream().map(port -> output(device, port)).toList();
-        return new Player(device.id().text(), device.name().text(), rig.model(device.id()).name().text(), (int) outputs.stream().filter(o -> !o.isUsed).count(), outputs);
+        List<Output> outputs = rig.model(device.id()).outputs().stream()
+                .map(port -> output(device, port))
+                .toList();
+        return new Player(
+                device.id().text(),
+                device.name().text(),
+                rig.model(device.id()).name().text(),
+                (int) outputs.stream().filter(o -> !o.isUsed).count(),
+                outputs);
     }
 
     private static Output output(Device device, Port port) {
         PortId id = port.id();
         Feed feed = device.feed(id);
-        return new Output(id.text(), port.name().text(),
-                Stream.of(Sound.values()).map(s -> new Tick(s.name(), s.words(), feed.sounds().contains(s))).toList(),
-                Stream.of(Ear.values()).map(e -> new Tick(e.name(), e.words(), feed.to().contains(e))).toList(), feed.words(), feed.isUsed());
+        return new Output(
+                id.text(),
+                port.name().text(),
+                Stream.of(Sound.values())
+                        .map(s -> new Tick(s.name(), s.words(), feed.sounds().contains(s)))
+                        .toList(),
+                Stream.of(Ear.values())
+                        .map(e -> new Tick(e.name(), e.words(), feed.to().contains(e)))
+                        .toList(),
+                feed.words(),
+                feed.isUsed());
     }
 }

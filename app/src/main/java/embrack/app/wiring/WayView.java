@@ -20,15 +20,21 @@ import java.util.List;
  * @param best in milliseconds, as the other two
  * @param biggest what takes longest, and what would shorten it; empty when nothing takes time
  */
-record WayView(String title, List<HopView> hops, List<ShareView> shares, String best, String usual, String worst, String judgement, String biggest) {
+record WayView(
+        String title,
+        List<HopView> hops,
+        List<ShareView> shares,
+        String best,
+        String usual,
+        String worst,
+        String judgement,
+        String biggest) {
 
     /** A link of the way; {@code passes} empty where everything passes as it is. */
-    record HopView(String link, String kind, String words, String passes) {
-    }
+    record HopView(String link, String kind, String words, String passes) {}
 
     /** A part of the time. */
-    record ShareView(String where, String what, String times) {
-    }
+    record ShareView(String where, String what, String times) {}
 
     /** A way that one message of three bytes takes alone. */
     static WayView of(Ways ways, Way way) {
@@ -41,17 +47,37 @@ record WayView(String title, List<HopView> hops, List<ShareView> shares, String 
         Delay total = Timing.total(shares);
         Kind sender = rig.model(way.hops().getFirst().from().device()).kind();
         Kind receiver = rig.model(way.last().arrivesAt()).kind();
-        return new WayView("%s to %s".formatted(rig.name(way.hops().getFirst().from().device()), rig.name(way.last().arrivesAt())), hops(rig, way),
-                shares.stream().map(s -> new ShareView(s.where(), s.what(), s.delay().words())).toList(),
-                Delay.millis(total.best()), Delay.millis(total.usual()), Delay.millis(total.worst()), Felt.between(sender, receiver).judge(total.worst()),
-                Timing.biggest(shares).map(s -> "Most of it: %s, %s. %s".formatted(s.what(), s.where(), s.shorter())).orElse(""));
+        return new WayView(
+                "%s to %s"
+                        .formatted(
+                                rig.name(way.hops().getFirst().from().device()),
+                                rig.name(way.last().arrivesAt())),
+                hops(rig, way),
+                shares.stream()
+                        .map(s -> new ShareView(s.where(), s.what(), s.delay().words()))
+                        .toList(),
+                Delay.millis(total.best()),
+                Delay.millis(total.usual()),
+                Delay.millis(total.worst()),
+                Felt.between(sender, receiver).judge(total.worst()),
+                Timing.biggest(shares)
+                        .map(s -> "Most of it: %s, %s. %s".formatted(s.what(), s.where(), s.shorter()))
+                        .orElse(""));
     }
 
     private static List<HopView> hops(Rig rig, Way way) {
         List<HopView> views = new ArrayList<>();
         for (Hop hop : way.hops()) {
-            views.add(new HopView(PortKey.of(hop.link()), rig.kind(hop.link()).words(), "%s to %s".formatted(rig.words(hop.from()), rig.words(hop.to())),
-                    hop.sieve().isPlain() ? "" : "%s %s".formatted(rig.name(hop.from().device()), hop.sieve().words())));
+            views.add(new HopView(
+                    PortKey.of(hop.link()),
+                    rig.kind(hop.link()).words(),
+                    "%s to %s".formatted(rig.words(hop.from()), rig.words(hop.to())),
+                    hop.sieve().isPlain()
+                            ? ""
+                            : "%s %s"
+                                    .formatted(
+                                            rig.name(hop.from().device()),
+                                            hop.sieve().words())));
         }
         return views;
     }

@@ -1,7 +1,7 @@
 package embrack.app.wiring;
 
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Echo;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
@@ -38,8 +38,14 @@ class WiringController {
 
     @OfPlanAlone
     @GetMapping
-    String picture(@PathVariable RigId id, @RequestParam(defaultValue = "") String at, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String bpm,
-            @RequestParam(defaultValue = "") String frames, @RequestParam(defaultValue = "false") boolean treadle, Model page) {
+    String picture(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String at,
+            @RequestParam(defaultValue = "") String to,
+            @RequestParam(defaultValue = "") String bpm,
+            @RequestParam(defaultValue = "") String frames,
+            @RequestParam(defaultValue = "false") boolean treadle,
+            Model page) {
         return room.picture(id, at, to, new LoadForm(bpm, frames, treadle), Echo.NONE, page);
     }
 
@@ -50,25 +56,46 @@ class WiringController {
     }
 
     @PostMapping("/links")
-    String connect(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String view) {
+    String connect(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String to,
+            @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
         rigs.edit(id, hand, new WiringEdit.Connect(socket(rig, "from", from), socket(rig, "to", to)));
-        return view.equals(TABLE) ? "redirect:/rigs/%s/wiring/table".formatted(id) : toPicture(id, "link:%s~%s".formatted(from, to));
+        return view.equals(TABLE)
+                ? "redirect:/rigs/%s/wiring/table".formatted(id)
+                : toPicture(id, "link:%s~%s".formatted(from, to));
     }
 
     @PostMapping("/links/pull")
-    String disconnect(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String view) {
+    String disconnect(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String to,
+            @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
         rigs.edit(id, hand, new WiringEdit.Disconnect(socket(rig, "link", from), socket(rig, "link", to)));
-        return view.equals(TABLE) ? "redirect:/rigs/%s/wiring/table".formatted(id) : "redirect:/rigs/%s/wiring".formatted(id);
+        return view.equals(TABLE)
+                ? "redirect:/rigs/%s/wiring/table".formatted(id)
+                : "redirect:/rigs/%s/wiring".formatted(id);
     }
 
     @PostMapping("/links/length")
-    String measure(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String from, @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String length,
+    String measure(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String to,
+            @RequestParam(defaultValue = "") String length,
             @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
         rigs.edit(id, hand, new WiringEdit.Measure(socket(rig, "length", from), socket(rig, "length", to), length));
-        return view.equals(TABLE) ? "redirect:/rigs/%s/wiring/table".formatted(id) : toPicture(id, "link:%s~%s".formatted(from, to));
+        return view.equals(TABLE)
+                ? "redirect:/rigs/%s/wiring/table".formatted(id)
+                : toPicture(id, "link:%s~%s".formatted(from, to));
     }
 
     @ExceptionHandler
@@ -79,13 +106,19 @@ class WiringController {
             return room.table(id, echo, page);
         }
         String from = echo.typed().getOrDefault("from", "");
-        String at = echo.action().endsWith("/length") ? "link:%s~%s".formatted(from, echo.typed().getOrDefault("to", "")) : "port:" + from;
+        String at = echo.action().endsWith("/length")
+                ? "link:%s~%s".formatted(from, echo.typed().getOrDefault("to", ""))
+                : "port:" + from;
         return room.picture(id, at, "", LoadForm.NONE, echo, page);
     }
 
     private static Socket socket(Rig rig, String field, String key) {
-        return PortKey.find(rig, key).orElseThrow(() -> new Refused(field, key.isEmpty()
-                ? "Choose a port for this end." : "That port is no longer in the rig; somebody took its box away. Choose another."));
+        return PortKey.find(rig, key)
+                .orElseThrow(() -> new Refused(
+                        field,
+                        key.isEmpty()
+                                ? "Choose a port for this end."
+                                : "That port is no longer in the rig; somebody took its box away. Choose another."));
     }
 
     private static String toPicture(RigId id, String at) {

@@ -19,28 +19,42 @@ import org.jspecify.annotations.Nullable;
  *
  * @param switches switches whose paths can be lit
  */
-record WiringPage(WiringPicture picture, List<SwitchChoice> switches, String focusWords, @Nullable PortPanel port, @Nullable DevicePanel device, @Nullable LinkPanel link,
-        @Nullable SwitchPanel press, LoadForm load, LoadForm.@Nullable Answer answer) {
+record WiringPage(
+        WiringPicture picture,
+        List<SwitchChoice> switches,
+        String focusWords,
+        @Nullable PortPanel port,
+        @Nullable DevicePanel device,
+        @Nullable LinkPanel link,
+        @Nullable SwitchPanel press,
+        LoadForm load,
+        LoadForm.@Nullable Answer answer) {
 
     /** A switch to choose. */
-    record SwitchChoice(String key, String words) {
-    }
+    record SwitchChoice(String key, String words) {}
 
-    /** A switch: where its messages go, how long each takes at best and at worst; {@code stopped} says what does not arrive. */
-    record SwitchPanel(String key, String words, String label, List<WayView> ways, List<String> stopped) {
-    }
+    /**
+     * A switch: where its messages go, how long each takes at best and at worst; {@code stopped} says what does not
+     * arrive.
+     */
+    record SwitchPanel(String key, String words, String label, List<WayView> ways, List<String> stopped) {}
 
     static WiringPage of(Plan plan, Focus focus, LoadForm load) {
         Ways ways = new Ways(plan.rig());
         List<Way> shown = Focus.ways(focus, plan, ways);
-        return new WiringPage(WiringPicture.of(plan.rig(), focus, Focus.lit(focus, plan.rig(), shown)),
-                plan.switches().assignments().stream().filter(a -> !a.steps().isEmpty()).map(a -> new SwitchChoice(Focus.key(a), words(plan, a))).toList(),
+        return new WiringPage(
+                WiringPicture.of(plan.rig(), focus, Focus.lit(focus, plan.rig(), shown)),
+                plan.switches().assignments().stream()
+                        .filter(a -> !a.steps().isEmpty())
+                        .map(a -> new SwitchChoice(Focus.key(a), words(plan, a)))
+                        .toList(),
                 words(plan, focus),
                 focus instanceof Focus.OnPort p ? PortPanel.of(plan.rig(), p.socket()) : null,
                 focus instanceof Focus.OnDevice d ? DevicePanel.of(plan, ways, d.device(), d.to(), shown) : null,
                 focus instanceof Focus.OnLink l ? LinkPanel.of(plan, ways, l.link(), shown) : null,
                 focus instanceof Focus.OnSwitch s ? press(plan, ways, s.assignment()) : null,
-                load, focus instanceof Focus.OnLink && load.isAsked() ? load.answer() : null);
+                load,
+                focus instanceof Focus.OnLink && load.isAsked() ? load.answer() : null);
     }
 
     /** The frame rates to choose from. */
@@ -59,15 +73,28 @@ record WiringPage(WiringPicture picture, List<SwitchChoice> switches, String foc
     }
 
     private static String words(Plan plan, Assignment assignment) {
-        return plan.words(assignment.at()) + assignment.label().map(l -> ": " + l).orElse("");
+        return plan.words(assignment.at())
+                + assignment.label().map(l -> ": " + l).orElse("");
     }
 
     private static SwitchPanel press(Plan plan, Ways ways, Assignment assignment) {
         CompiledSwitch compiled = new Compiler(plan, ways).compile(assignment);
-        return new SwitchPanel(Focus.key(assignment), plan.words(assignment.at()), assignment.label().map(TapeLabel::text).orElse(""),
-                compiled.allSteps().stream().filter(step -> step.obstacle().isEmpty()).collect(Collectors.groupingBy(step -> step.way().orElseThrow(),
-                        LinkedHashMap::new, Collectors.toList())).entrySet().stream().map(e -> view(ways, compiled, e.getKey(), e.getValue())).toList(),
-                compiled.allSteps().stream().filter(step -> step.obstacle().isPresent()).map(step -> plan.words(step.step())).toList());
+        return new SwitchPanel(
+                Focus.key(assignment),
+                plan.words(assignment.at()),
+                assignment.label().map(TapeLabel::text).orElse(""),
+                compiled.allSteps().stream()
+                        .filter(step -> step.obstacle().isEmpty())
+                        .collect(Collectors.groupingBy(
+                                step -> step.way().orElseThrow(), LinkedHashMap::new, Collectors.toList()))
+                        .entrySet()
+                        .stream()
+                        .map(e -> view(ways, compiled, e.getKey(), e.getValue()))
+                        .toList(),
+                compiled.allSteps().stream()
+                        .filter(step -> step.obstacle().isPresent())
+                        .map(step -> plan.words(step.step()))
+                        .toList());
     }
 
     /** At worst a message is the last of the press. */

@@ -38,8 +38,7 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
     private static final double LEAST_PART = 0.35;
 
     /** A place, from its left edge to its right. */
-    record Lane(String name, int x, int width) {
-    }
+    record Lane(String name, int x, int width) {}
 
     /**
      * A device; {@code tape} is its name, cut to what fits; {@code tapeWidth} what the name needs.
@@ -47,8 +46,20 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
      * @param isHost whether apps stand in it
      * @param tone "lit", "faded" or ""
      */
-    record Box(String id, String name, String tape, int tapeWidth, String facts, int x, int y, int width, int height, boolean isHost, String tone, List<String> farName, List<Plug> plugs) {
-    }
+    record Box(
+            String id,
+            String name,
+            String tape,
+            int tapeWidth,
+            String facts,
+            int x,
+            int y,
+            int width,
+            int height,
+            boolean isHost,
+            String tone,
+            List<String> farName,
+            List<Plug> plugs) {}
 
     /**
      * A port at the edge of its box; {@code x} and {@code y} are the middle, counted from the box.
@@ -56,12 +67,10 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
      * @param tone "chosen", "fits", "no" or ""
      * @param hint what would come of joining it to the chosen port; else what is in it
      */
-    record Plug(String key, String name, boolean isRight, boolean taken, String tone, String hint, int x, int y) {
-    }
+    record Plug(String key, String name, boolean isRight, boolean taken, String tone, String hint, int x, int y) {}
 
     /** A link as an SVG path; {@code tone} as of a box, or "lame" when it carries nothing yet. */
-    record Line(String key, String words, String kind, String tone, String path) {
-    }
+    record Line(String key, String words, String kind, String tone, String path) {}
 
     /** Whether the whole of it is too small to read what stands at the ports. */
     public boolean isFar() {
@@ -80,7 +89,8 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
         int top = lit.stream().mapToInt(Box::y).min().orElse(0) - AROUND;
         int right = lit.stream().mapToInt(box -> box.x + box.width).max().orElse(width) + AROUND;
         int bottom = lit.stream().mapToInt(box -> box.y + box.height).max().orElse(height) + AROUND;
-        double scale = Math.min(1, Math.max(Math.max((double) (right - left) / width, (double) (bottom - top) / height), LEAST_PART));
+        double scale = Math.min(
+                1, Math.max(Math.max((double) (right - left) / width, (double) (bottom - top) / height), LEAST_PART));
         double x = Math.clamp((left + right - width * scale) / 2, 0, width - width * scale);
         double y = Math.clamp((top + bottom - height * scale) / 2, 0, height - height * scale);
         return String.format(Locale.ROOT, "%.0f %.0f %.0f %.0f", x, y, width * scale, height * scale);
@@ -95,23 +105,41 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
     }
 
     /** Turns a layout into what is drawn. */
-    private record Drawing(Rig rig, Layout layout, Readiness readiness, Optional<Socket> chosen, Optional<Focus.Lit> lit) {
+    private record Drawing(
+            Rig rig, Layout layout, Readiness readiness, Optional<Socket> chosen, Optional<Focus.Lit> lit) {
 
         Drawing(Rig rig, Focus focus, Optional<Focus.Lit> lit) {
-            this(rig, Layout.of(rig), new Readiness(rig), focus instanceof Focus.OnPort p ? Optional.of(p.socket()) : Optional.empty(), lit);
+            this(
+                    rig,
+                    Layout.of(rig),
+                    new Readiness(rig),
+                    focus instanceof Focus.OnPort p ? Optional.of(p.socket()) : Optional.empty(),
+                    lit);
         }
 
         WiringPicture picture() {
-            List<Device> outerFirst = Stream.concat(rig.devices().stream().filter(d -> d.spot().host().isEmpty()), rig.devices().stream().filter(d -> d.spot().host().isPresent())).toList();
-            return new WiringPicture(layout.width(), layout.height(), lanes(), outerFirst.stream().map(this::box).toList(), rig.links().stream().map(this::line).toList());
+            List<Device> outerFirst = Stream.concat(
+                            rig.devices().stream().filter(d -> d.spot().host().isEmpty()),
+                            rig.devices().stream().filter(d -> d.spot().host().isPresent()))
+                    .toList();
+            return new WiringPicture(
+                    layout.width(),
+                    layout.height(),
+                    lanes(),
+                    outerFirst.stream().map(this::box).toList(),
+                    rig.links().stream().map(this::line).toList());
         }
 
         private List<Lane> lanes() {
             List<Lane> lanes = new ArrayList<>();
-            List<Area> used = Stream.of(Area.values()).filter(area -> rig.devices().stream().anyMatch(d -> rig.area(d.id()) == area)).toList();
+            List<Area> used = Stream.of(Area.values())
+                    .filter(area -> rig.devices().stream().anyMatch(d -> rig.area(d.id()) == area))
+                    .toList();
             int left = 0;
             for (int i = 0; i < used.size(); i++) {
-                int right = i + 1 == used.size() ? layout.width() : (layout.right(used.get(i)) + layout.left(used.get(i + 1))) / 2;
+                int right = i + 1 == used.size()
+                        ? layout.width()
+                        : (layout.right(used.get(i)) + layout.left(used.get(i + 1))) / 2;
                 lanes.add(new Lane(used.get(i).words(), left, right - left));
                 left = right;
             }
@@ -121,10 +149,25 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
         private Box box(Device device) {
             Layout.Place place = layout.place(device.id());
             String name = device.name().text();
-            String tape = name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME - 1).strip() + "\u2026";
-            return new Box(device.id().text(), name, tape, Math.min(place.width() - 14, 26 + tape.length() * 15 / 2), facts(device), place.x(), place.y(), place.width(), place.height(),
-                    !rig.appsIn(device.id()).isEmpty(), tone(lit.map(l -> l.devices().contains(device.id()))), farName(name),
-                    Layout.ports(rig, device.id()).map(p -> plug(new Socket(device.id(), p.id()), p, place)).toList());
+            String tape = name.length() <= LONGEST_NAME
+                    ? name
+                    : name.substring(0, LONGEST_NAME - 1).strip() + "\u2026";
+            return new Box(
+                    device.id().text(),
+                    name,
+                    tape,
+                    Math.min(place.width() - 14, 26 + tape.length() * 15 / 2),
+                    facts(device),
+                    place.x(),
+                    place.y(),
+                    place.width(),
+                    place.height(),
+                    !rig.appsIn(device.id()).isEmpty(),
+                    tone(lit.map(l -> l.devices().contains(device.id()))),
+                    farName(name),
+                    Layout.ports(rig, device.id())
+                            .map(p -> plug(new Socket(device.id(), p.id()), p, place))
+                            .toList());
         }
 
         /** The name in at most three short lines. */
@@ -148,25 +191,55 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
         private Plug plug(Socket socket, Port port, Layout.Place place) {
             Layout.Point at = layout.port(socket);
             boolean right = at.x() > place.x() + place.width() / 2;
-            Optional<String> refusal = chosen.filter(c -> !c.equals(socket)).flatMap(c -> Linking.refusalEitherWay(rig, c, socket));
-            String tone = chosen.map(c -> c.equals(socket) ? "chosen" : refusal.isEmpty() ? "fits" : "no").orElse("");
-            List<String> holds = rig.linksIn(socket).stream().map(link -> rig.words(link.beyond(socket))).toList();
-            return new Plug(PortKey.of(socket), port.name().text(), right, !holds.isEmpty(), tone,
-                    refusal.orElse(holds.isEmpty() ? port.connector().words() : "joined to " + String.join(", ", holds)), at.x() - place.x(), at.y() - place.y());
+            Optional<String> refusal =
+                    chosen.filter(c -> !c.equals(socket)).flatMap(c -> Linking.refusalEitherWay(rig, c, socket));
+            String tone = chosen.map(c -> c.equals(socket) ? "chosen" : refusal.isEmpty() ? "fits" : "no")
+                    .orElse("");
+            List<String> holds = rig.linksIn(socket).stream()
+                    .map(link -> rig.words(link.beyond(socket)))
+                    .toList();
+            return new Plug(
+                    PortKey.of(socket),
+                    port.name().text(),
+                    right,
+                    !holds.isEmpty(),
+                    tone,
+                    refusal.orElse(
+                            holds.isEmpty() ? port.connector().words() : "joined to " + String.join(", ", holds)),
+                    at.x() - place.x(),
+                    at.y() - place.y());
         }
 
         private String facts(Device device) {
-            Optional<String> role = rig.model(device.id()).ports().stream().anyMatch(Port::carriesMidi) ? Stream.of(SettingId.RECEIVE_CHANNEL, SettingId.SEND_CHANNEL)
-                    .flatMap(setting -> rig.setting(device.id(), setting).map(channel -> (setting.equals(SettingId.SEND_CHANNEL)
-                            ? "sends on ch " : "listens on ch ") + channel).stream()).findFirst() : Optional.empty();
-            return role.orElseGet(() -> rig.model(device.id()).board().isPresent() ? "channel per message" : rig.model(device.id()).kind().words());
+            Optional<String> role = rig.model(device.id()).ports().stream().anyMatch(Port::carriesMidi)
+                    ? Stream.of(SettingId.RECEIVE_CHANNEL, SettingId.SEND_CHANNEL)
+                            .flatMap(setting -> rig
+                                    .setting(device.id(), setting)
+                                    .map(channel ->
+                                            (setting.equals(SettingId.SEND_CHANNEL) ? "sends on ch " : "listens on ch ")
+                                                    + channel)
+                                    .stream())
+                            .findFirst()
+                    : Optional.empty();
+            return role.orElseGet(() -> rig.model(device.id()).board().isPresent()
+                    ? "channel per message"
+                    : rig.model(device.id()).kind().words());
         }
 
         private Line line(Link link) {
             LinkKind kind = rig.kind(link);
-            String tone = kind.carriesMidi() && readiness.lack(link).isPresent() ? "lame" : tone(lit.map(l -> l.links().contains(link)));
-            List<String> points = layout.line(link).stream().map(p -> String.format(Locale.ROOT, "%d %d", p.x(), p.y())).toList();
-            return new Line(PortKey.of(link), "%s link %s".formatted(kind.words(), rig.words(link)), kind.key(), tone, "M" + String.join(" L", points));
+            String tone = kind.carriesMidi() && readiness.lack(link).isPresent()
+                    ? "lame"
+                    : tone(lit.map(l -> l.links().contains(link)));
+            List<String> points = layout.line(link).stream()
+                    .map(p -> String.format(Locale.ROOT, "%d %d", p.x(), p.y()))
+                    .toList();
+            return new Line(
+                    PortKey.of(link),
+                    "%s link %s".formatted(kind.words(), rig.words(link)),
+                    kind.key(),
+                    tone,
+                    "M" + String.join(" L", points));
         }
     }
 }

@@ -36,13 +36,17 @@ class WiringRoom {
     /** The plain table. */
     String table(RigId id, Echo echo, Model page) {
         Entered entered = enter(id, "table", echo, page);
-        page.addAttribute("table", LinkTable.of(entered.plan().rig(), echo.typed().getOrDefault("from", ""), echo.typed().getOrDefault("to", "")));
+        page.addAttribute(
+                "table",
+                LinkTable.of(
+                        entered.plan().rig(),
+                        echo.typed().getOrDefault("from", ""),
+                        echo.typed().getOrDefault("to", "")));
         return "wiring/table";
     }
 
     /** A rig with what was found in it. */
-    record Entered(Plan plan, Report report) {
-    }
+    record Entered(Plan plan, Report report) {}
 
     /**
      * The newest revision, with what all pages of the room share.
@@ -56,7 +60,12 @@ class WiringRoom {
         page.addAttribute("frame", Frame.of(stored, report, Room.WIRING, tab.isEmpty() ? "/wiring" : "/wiring/" + tab))
                 .addAttribute("revision", stored.revision())
                 .addAttribute("tab", tab)
-                .addAttribute("findings", report.findings().stream().filter(f -> Stream.of(subjects).anyMatch(f.code()::startsWith)).map(FindingView::of).toList())
+                .addAttribute(
+                        "findings",
+                        report.findings().stream()
+                                .filter(f -> Stream.of(subjects).anyMatch(f.code()::startsWith))
+                                .map(FindingView::of)
+                                .toList())
                 .addAttribute("echo", echo);
         return new Entered(stored.plan(), report);
     }

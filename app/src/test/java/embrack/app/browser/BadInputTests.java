@@ -12,7 +12,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** What people type by mistake gets its reason at the field, and the page keeps it; a lost database loses nothing either. */
+/**
+ * What people type by mistake gets its reason at the field, and the page keeps it; a lost database loses nothing
+ * either.
+ */
 class BadInputTests extends AtTheBrowser {
 
     @BeforeEach
@@ -63,7 +66,8 @@ class BadInputTests extends AtTheBrowser {
     @Test
     void aBoxThatIsStillUsedIsKeptUntilItsStepsMayGo() {
         hand.click("Remove Vocal mixer");
-        assertThat(hand.page.locator(".problem")).containsText("Vocal mixer is still used by Voice board, bank A, switches 1, 2, 3 and 4.");
+        assertThat(hand.page.locator(".problem"))
+                .containsText("Vocal mixer is still used by Voice board, bank A, switches 1, 2, 3 and 4.");
         hand.click("Remove it with its steps");
         assertThat(hand.page.locator(".boxes li")).hasCount(1);
         hand.page.keyboard().press("u");
@@ -78,11 +82,13 @@ class BadInputTests extends AtTheBrowser {
         assertThat(offer).isVisible();
         removeElsewhere("Vocal mixer", "vocal-mixer");
         offer.click();
-        assertThat(hand.page.locator(".problem")).containsText("That box is no longer in the rig. Choose another. Meanwhile: \"Remove V");
+        assertThat(hand.page.locator(".problem"))
+                .containsText("That box is no longer in the rig. Choose another. Meanwhile: \"Remove V");
         removeElsewhere("Voice board", "voice-board");
         hand.page.getByLabel("Tape beside the switch").fill("Late");
         hand.page.getByLabel("Tape beside the switch").press("Enter");
-        assertThat(hand.page.locator(".problem")).containsText("That box is no longer in the rig. Choose another. Meanwhile: \"Remove V");
+        assertThat(hand.page.locator(".problem"))
+                .containsText("That box is no longer in the rig. Choose another. Meanwhile: \"Remove V");
         assertThat(hand.page.locator("main")).containsText("There is no box with switches in this rig yet.");
     }
 
@@ -91,14 +97,18 @@ class BadInputTests extends AtTheBrowser {
         removeElsewhere("Vocal mixer", "vocal-mixer");
         field("Input 2").fill("Late");
         field("Input 2").press("Enter");
-        assertThat(hand.page.locator(".problem")).containsText("That box is no longer in the rig. Choose another. Meanwhile: \"Remove V");
+        assertThat(hand.page.locator(".problem"))
+                .containsText("That box is no longer in the rig. Choose another. Meanwhile: \"Remove V");
         assertThat(hand.page.locator(".boxes li")).hasCount(1);
     }
 
     @ParameterizedTest
     @CsvSource({"/switches/voice-board/0/1", "/switches/voice-board/1/99999", "/nowhere"})
     void addressesThatLeadNowhereSaySoCalmly(String path) {
-        assertThat(hand.page.navigate(hand.page.url().replaceFirst("/gear.*", path)).status()).isEqualTo(404);
+        assertThat(hand.page
+                        .navigate(hand.page.url().replaceFirst("/gear.*", path))
+                        .status())
+                .isEqualTo(404);
         assertThat(hand.page.locator("h1")).hasText("There is no such page");
     }
 
@@ -119,7 +129,9 @@ class BadInputTests extends AtTheBrowser {
         assertThat(hand.page.locator(".problems")).containsText("line 1, column");
         hand.importFile(Examples.muteBoard().replace("\"links\"", "\"ropes\"").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("links: is missing");
-        hand.importFile(Examples.muteBoard().replace("\"version\" : 6", "\"version\" : 7").getBytes(StandardCharsets.UTF_8));
+        hand.importFile(Examples.muteBoard()
+                .replace("\"version\" : 6", "\"version\" : 7")
+                .getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("written by a newer Embrack");
         hand.importFile(new byte[20 << 20]);
         assertThat(hand.page.locator(".problem")).containsText("This file has 20.0 MB; a plan has at most 8 MB.");
@@ -132,7 +144,8 @@ class BadInputTests extends AtTheBrowser {
         ThrowAwayCluster.shared().stop();
         try {
             hand.set("Job", "Voice mixer");
-            assertThat(page.locator("#lost")).hasText("The database does not answer. What you typed is still here; try again in a moment.");
+            assertThat(page.locator("#lost"))
+                    .hasText("The database does not answer. What you typed is still here; try again in a moment.");
             Stagehand.see(field("Job"), "Voice mixer");
             try (Stagehand other = new Stagehand(port)) {
                 other.page.navigate(here);
@@ -143,7 +156,8 @@ class BadInputTests extends AtTheBrowser {
         }
         // The pool of connections may need a moment to notice; a person tries again, as the page says.
         for (int tries = 0; tries < 20 && page.locator("#lost").isVisible(); tries++) {
-            page.waitForResponse(r -> r.request().method().equals("POST"), () -> field("Job").press("Enter"));
+            page.waitForResponse(
+                    r -> r.request().method().equals("POST"), () -> field("Job").press("Enter"));
             page.waitForTimeout(500);
         }
         assertThat(page.locator("#lost")).isHidden();

@@ -13,17 +13,24 @@ final class Browsers {
     private static final Playwright PLAYWRIGHT =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
 
-    private static final Browser CHROMIUM = PLAYWRIGHT.chromium().launch(new LaunchOptions()
-            .setExecutablePath(Path.of("/usr/bin/chromium"))
-            .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-                    "--disable-component-update", "--disable-sync")));
+    private static final Browser CHROMIUM = PLAYWRIGHT
+            .chromium()
+            .launch(new LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
 
     static {
         Runtime.getRuntime().addShutdownHook(new Thread(PLAYWRIGHT::close));
     }
 
-    private Browsers() {
-    }
+    private Browsers() {}
 
     static Browser chromium() {
         return CHROMIUM;

@@ -19,16 +19,24 @@ import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /**
- * Not a test: measures for bench/prompt-page.sh how long the browser's longest task is while a cue is dragged and the page
- * is scrolled, in songs of 200 and 2 000 cues. A task is one call of a frame's callbacks and layout, by the clock of the page.
+ * Not a test: measures for bench/prompt-page.sh how long the browser's longest task is while a cue is dragged and the
+ * page is scrolled, in songs of 200 and 2 000 cues. A task is one call of a frame's callbacks and layout, by the clock
+ * of the page.
  */
 @AppTest
 class DragMeasurement {
 
     private static final String WATCH = """
             () => { window.__longest = 0; window.__last = performance.now();
-              new PerformanceObserver(list => list.getEntries().forEach(e => { window.__longest = Math.max(window.__longest, e.duration); })).observe({ entryTypes: ['longtask'] });
-              const step = () => { const now = performance.now(); window.__gap = Math.max(window.__gap ?? 0, now - window.__last); window.__last = now; requestAnimationFrame(step); };
+              new PerformanceObserver(list => list.getEntries().forEach(
+                e => { window.__longest = Math.max(window.__longest, e.duration); }))
+                .observe({ entryTypes: ['longtask'] });
+              const step = () => {
+                const now = performance.now();
+                window.__gap = Math.max(window.__gap ?? 0, now - window.__last);
+                window.__last = now;
+                requestAnimationFrame(step);
+              };
               requestAnimationFrame(step); }""";
 
     @LocalServerPort
@@ -49,13 +57,24 @@ class DragMeasurement {
                 for (int i = 1; i <= 120; i++) {
                     page.mouse().move(box.x + 20, box.y + 8 + (i % 60) * 3);
                 }
-                System.out.printf(Locale.ROOT, "%5d cues: dragging: longest task %s ms (0: none over 50), longest gap between frames %.1f ms%n", cues, page.evaluate("window.__longest"), ((Number) page.evaluate("window.__gap")).doubleValue());
+                System.out.printf(
+                        Locale.ROOT,
+                        "%5d cues: dragging: longest task %s ms (0: none over 50), longest gap between "
+                                + "frames %.1f ms%n",
+                        cues,
+                        page.evaluate("window.__longest"),
+                        ((Number) page.evaluate("window.__gap")).doubleValue());
                 page.evaluate("() => { window.__longest = 0; window.__gap = 0; window.__last = performance.now(); }");
                 for (int i = 0; i < 60; i++) {
                     page.mouse().wheel(0, 120);
                 }
                 page.waitForTimeout(400);
-                System.out.printf(Locale.ROOT, "%5d cues: scrolling: longest task %s ms, longest gap between frames %.1f ms%n", cues, page.evaluate("window.__longest"), ((Number) page.evaluate("window.__gap")).doubleValue());
+                System.out.printf(
+                        Locale.ROOT,
+                        "%5d cues: scrolling: longest task %s ms, longest gap between frames %.1f ms%n",
+                        cues,
+                        page.evaluate("window.__longest"),
+                        ((Number) page.evaluate("window.__gap")).doubleValue());
             }
         }
     }
@@ -66,7 +85,11 @@ class DragMeasurement {
         List<Cue> made = new ArrayList<>();
         long end = song.form().score().tick(Position.bar(241));
         for (int i = 0; i < cues; i++) {
-            made.add(new Cue(i + 1, new Anchor.OnBar(song.form().score().position(end * i / cues)), List.of(Sketch.stepOf((i % 2 == 0 ? "lantern-desk recall:scene-" : "guitar-sounds select:patch-") + (1 + i % 12)))));
+            made.add(new Cue(
+                    i + 1,
+                    new Anchor.OnBar(song.form().score().position(end * i / cues)),
+                    List.of(Sketch.stepOf((i % 2 == 0 ? "lantern-desk recall:scene-" : "guitar-sounds select:patch-")
+                            + (1 + i % 12)))));
         }
         return sketch.plan().withBook(sketch.plan().book().with(song.withCues(made)));
     }

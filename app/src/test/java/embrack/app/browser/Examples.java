@@ -8,8 +8,7 @@ import java.nio.file.Path;
 /** The example files of the documentation. */
 final class Examples {
 
-    private Examples() {
-    }
+    private Examples() {}
 
     static String muteBoard() {
         try {

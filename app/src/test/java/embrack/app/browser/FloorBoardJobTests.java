@@ -15,14 +15,16 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** Programming the floor board of the demo, from empty, with the keyboard alone; and the same job by hand where the keyboard is not the point. */
+/**
+ * Programming the floor board of the demo, from empty, with the keyboard alone; and the same job by hand where the
+ * keyboard is not the point.
+ */
 class FloorBoardJobTests extends AtTheBrowser {
 
     private String rig = "";
 
     /** A switch as it is typed: its tape, a search whose first answer is meant, what stands on the tile. */
-    private record Typed(String tape, String search, String does) {
-    }
+    private record Typed(String tape, String search, String does) {}
 
     @BeforeEach
     void importTheDemo() throws IOException {
@@ -35,8 +37,12 @@ class FloorBoardJobTests extends AtTheBrowser {
     void tenSwitchesAndTheTreadleAreProgrammedFromEmptyWithTheKeyboardOnly() {
         open("/switches/quay-board/1/1");
         clearTheBank();
-        List<Typed> front = List.of(new Typed("Piano", "select patch 1", "select Patch 1"), new Typed("Harp", "piano a patch 2", "select Patch 2"),
-                new Typed("Harbour light", "scene 1", "recall Scene 1"), new Typed("Lanterns low", "scene 2", "recall Scene 2"), new Typed("Clean guitar", "guitar patch 9", "select Patch 9"));
+        List<Typed> front = List.of(
+                new Typed("Piano", "select patch 1", "select Patch 1"),
+                new Typed("Harp", "piano a patch 2", "select Patch 2"),
+                new Typed("Harbour light", "scene 1", "recall Scene 1"),
+                new Typed("Lanterns low", "scene 2", "recall Scene 2"),
+                new Typed("Clean guitar", "guitar patch 9", "select Patch 9"));
         for (int i = 0; i < front.size(); i++) {
             if (i > 0) {
                 press("ArrowRight", i + 1);
@@ -44,8 +50,12 @@ class FloorBoardJobTests extends AtTheBrowser {
             program(i + 1, front.get(i));
         }
         press("ArrowUp", 10);
-        List<Typed> back = List.of(new Typed("Use B", "computer b", "use Computer B"), new Typed("Use A", "computer a", "use Computer A"),
-                new Typed("Loop 1", "record track 1", "record or play Track 1"), new Typed("Boat loop", "memory 1", "select Memory 1"), new Typed("Dark", "on blackout", "switch on Blackout"));
+        List<Typed> back = List.of(
+                new Typed("Use B", "computer b", "use Computer B"),
+                new Typed("Use A", "computer a", "use Computer A"),
+                new Typed("Loop 1", "record track 1", "record or play Track 1"),
+                new Typed("Boat loop", "memory 1", "select Memory 1"),
+                new Typed("Dark", "on blackout", "switch on Blackout"));
         for (int i = 0; i < back.size(); i++) {
             if (i > 0) {
                 press("ArrowLeft", 10 - i);
@@ -59,7 +69,17 @@ class FloorBoardJobTests extends AtTheBrowser {
     }
 
     private void clearTheBank() {
-        for (String way : List.of("", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowUp", "ArrowLeft", "ArrowLeft", "ArrowLeft", "ArrowLeft")) {
+        for (String way : List.of(
+                "",
+                "ArrowRight",
+                "ArrowRight",
+                "ArrowRight",
+                "ArrowRight",
+                "ArrowUp",
+                "ArrowLeft",
+                "ArrowLeft",
+                "ArrowLeft",
+                "ArrowLeft")) {
             if (!way.isEmpty()) {
                 String before = hand.page.locator(".tile.selected").getAttribute("data-tile");
                 keys().press(way);
@@ -95,7 +115,8 @@ class FloorBoardJobTests extends AtTheBrowser {
         keys().press("/");
         keys().type("piano a control 3");
         keys().press("Enter");
-        assertThat(hand.page.locator(".moved h3")).hasText(new String[] {"Piano A: level of Control 1", "Piano A: level of Control 3"});
+        assertThat(hand.page.locator(".moved h3"))
+                .hasText(new String[] {"Piano A: level of Control 1", "Piano A: level of Control 3"});
         tabTo("cap");
         tabTo("cap");
         keys().type("-6");
@@ -159,7 +180,9 @@ class FloorBoardJobTests extends AtTheBrowser {
         hand.click("Remove mute Return 3");
         assertThat(page.locator(".steps li")).hasCount(0);
         hand.addStep("scene 3", "recall Scene 3");
-        page.locator(".moments").getByText("hold", new Locator.GetByTextOptions().setExact(true)).click();
+        page.locator(".moments")
+                .getByText("hold", new Locator.GetByTextOptions().setExact(true))
+                .click();
         assertThat(page.locator(".empty")).containsText("Nothing happens on hold yet.");
         hand.addStep("scene 4", "recall Scene 4");
         hand.set("wait before", "400");
@@ -175,7 +198,8 @@ class FloorBoardJobTests extends AtTheBrowser {
         hand.choose("Down and up", "momentary");
         assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile(".*momentary"));
         hand.set("On its display", "MUCHTOOLONG");
-        assertThat(page.locator("#short-form .problem")).hasText("Side board shows 8 characters; \"MUCHTOOLONG\" has 11.");
+        assertThat(page.locator("#short-form .problem"))
+                .hasText("Side board shows 8 characters; \"MUCHTOOLONG\" has 11.");
     }
 
     /** The mistake of the trade: a mute that alternates, found, explained press by press, and mended with a button. */
@@ -185,7 +209,8 @@ class FloorBoardJobTests extends AtTheBrowser {
         hand.addStep("switch on blackout", "switch on Blackout");
         hand.choose("Down and up", "alternating");
         assertThat(hand.tile(1).locator(".verdict")).hasText("every other");
-        assertThat(hand.page.locator(".side .finding .what")).containsText("The switch alternates: every second press sends the other value, B7 01 00.");
+        assertThat(hand.page.locator(".side .finding .what"))
+                .containsText("The switch alternates: every second press sends the other value, B7 01 00.");
         assertThat(hand.page.locator(".presses tbody tr.stop td").first()).hasText("2");
         hand.click("Make it one-shot");
         assertThat(hand.tile(1).locator(".verdict")).hasText("exact");
@@ -196,7 +221,8 @@ class FloorBoardJobTests extends AtTheBrowser {
         open("/switches/quay-board/1/treadle/1");
         hand.choose("The receiver lets it", "jump");
         assertThat(hand.page.locator(".touch")).hasText("On the first touch it falls by 11.9 dB.");
-        assertThat(hand.page.locator(".side .finding")).containsText("the first touch makes Piano A: level of Control 1 jump");
+        assertThat(hand.page.locator(".side .finding"))
+                .containsText("the first touch makes Piano A: level of Control 1 jump");
         hand.type("It stands at", "127");
         keys().press("Enter");
         assertThat(hand.page.locator(".touch")).hasText("On the first touch it stays.");
@@ -214,17 +240,21 @@ class FloorBoardJobTests extends AtTheBrowser {
         open("/switches/numbers");
         Page page = hand.page;
         assertThat(page.locator("#learner-loop-table")).containsText("3 of 16 inputs assigned");
-        assertThat(page.locator("#learner-loop-table")).containsText("Template first: 3 inputs set once, 8 writes: 3 min 40 s.");
+        assertThat(page.locator("#learner-loop-table"))
+                .containsText("Template first: 3 inputs set once, 8 writes: 3 min 40 s.");
         hand.set("Number of record or play Track 1", "64");
-        assertThat(page.locator(".learned .problem")).hasText("64 is damper pedal: sounds obey it by themselves. Take another.");
+        assertThat(page.locator(".learned .problem"))
+                .hasText("64 is damper pedal: sounds obey it by themselves. Take another.");
         hand.set("Number of record or play Track 1", "30");
         assertThat(page.locator("#learner-loop-table")).containsText("pinned by hand");
         assertThat(page.locator(".matrix tbody tr")).hasCount(5);
         hand.set("High value of record or play Track 1", "20");
         open("/preflight");
-        assertThat(page.locator(".finding").filter(new Locator.FilterOptions().setHasText("has 20 as its high value"))).hasCount(1);
+        assertThat(page.locator(".finding").filter(new Locator.FilterOptions().setHasText("has 20 as its high value")))
+                .hasCount(1);
         hand.click("Set the input plainly");
-        assertThat(page.locator(".finding").filter(new Locator.FilterOptions().setHasText("has 20 as its high value"))).hasCount(0);
+        assertThat(page.locator(".finding").filter(new Locator.FilterOptions().setHasText("has 20 as its high value")))
+                .hasCount(0);
         open("/switches/schools");
         page.getByText("one switch toggles").click();
         assertThat(page.locator(".answer.chosen").first()).containsText("one switch toggles");
@@ -236,7 +266,8 @@ class FloorBoardJobTests extends AtTheBrowser {
     void aBoxThatDiedIsReplacedAndTheSheetsSayWhatIsLeft() {
         open("/switches/swap?knobs=8&patches=10");
         Page page = hand.page;
-        assertThat(page.locator(".links-sum")).containsText("Straight: 80 links, 26 min 40 s. Through a layer: 8 links, 2 min 40 s.");
+        assertThat(page.locator(".links-sum"))
+                .containsText("Straight: 80 links, 26 min 40 s. Through a layer: 8 links, 2 min 40 s.");
         hand.choose("Which box", "Voice board (Four-switch floor board)");
         assertThat(page.getByLabel("What takes over")).isEnabled();
         hand.choose("What takes over", "Four-switch program board");
@@ -256,7 +287,12 @@ class FloorBoardJobTests extends AtTheBrowser {
         Locator channel = page.locator("#sheet-vocal-mixer .todo li").first();
         channel.getByRole(AriaRole.BUTTON).click();
         assertThat(channel.locator(".who")).containsText("this machine");
-        page.locator("#sheet-voice-board .messages").first().locator("tbody tr").first().getByRole(AriaRole.BUTTON).click();
+        page.locator("#sheet-voice-board .messages")
+                .first()
+                .locator("tbody tr")
+                .first()
+                .getByRole(AriaRole.BUTTON)
+                .click();
         assertThat(page.locator("#sheet-voice-board .messages tr.done")).hasCount(1);
         page.reload();
         assertThat(page.locator(".room-head p")).containsText("2 of ");

@@ -100,14 +100,16 @@ class ModelsJobTests extends AtTheBrowser {
 
     /** The six worst typing mistakes. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "mute Input 1..16: cc 40..54          | column 22 | 40..54  | 16 parts, but 15 numbers",
-        "mute Input 1..16: cc 55..40          | column 22 | 55..40  | runs backwards",
-        "select Patch 1..129: pc 1..129       | column 25 | 1..129  | 129 programs; there are 128",
-        "mutte Input 1: cc 40                 | column 1  | mutte   | Did you mean \"mute\"?",
-        "mute Input 1: cc 128                 | column 18 | 128     | from 0 to 127; 128 is not one of them",
-        "mute Input 1 cc 40                   | column 6  | Input 1 cc 40 | A colon is missing",
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "mute Input 1..16: cc 40..54          | column 22 | 40..54  | 16 parts, but 15 numbers",
+                "mute Input 1..16: cc 55..40          | column 22 | 55..40  | runs backwards",
+                "select Patch 1..129: pc 1..129       | column 25 | 1..129  | 129 programs; there are 128",
+                "mutte Input 1: cc 40                 | column 1  | mutte   | Did you mean \"mute\"?",
+                "mute Input 1: cc 128                 | column 18 | 128     | from 0 to 127; 128 is not one of them",
+                "mute Input 1 cc 40                   | column 6  | Input 1 cc 40 | A colon is missing",
+            })
     void mistakesAreToldAtTheirColumnWhileOneTypes(String line, String column, String marked, String words) {
         Page page = hand.page;
         page.navigate("/models/lantern-desk-six-fixtures/edit");
@@ -118,13 +120,16 @@ class ModelsJobTests extends AtTheBrowser {
         assertThat(remark.locator("mark")).hasText(marked);
         assertThat(remark).containsText(words);
         remark.locator("button").click();
-        assertThat(page.evaluate("(f => f.value.slice(f.selectionStart, f.selectionEnd))(document.getElementById('chart'))")).isEqualTo(marked);
+        assertThat(page.evaluate(
+                        "(f => f.value.slice(f.selectionStart, f.selectionEnd))(document.getElementById('chart'))"))
+                .isEqualTo(marked);
         page.locator(".room-head button").click();
         assertThat(page.locator(".problem").first()).containsText("Not kept: there are mistakes");
         assertThat(page.locator("#chart")).hasValue("programs from 1\n" + line);
         page.waitForLoadState(LoadState.LOAD);
         page.locator("#chart").fill(line);
-        assertThat(page.evaluate("JSON.parse(localStorage.getItem('draft /models/lantern-desk-six-fixtures'))[2]")).isEqualTo(line);
+        assertThat(page.evaluate("JSON.parse(localStorage.getItem('draft /models/lantern-desk-six-fixtures'))[2]"))
+                .isEqualTo(line);
         page.locator(".back").click();
         assertThat(page.locator("h1")).hasText("Lantern desk, six fixtures");
         page.navigate("/models/lantern-desk-six-fixtures/edit");
@@ -139,10 +144,12 @@ class ModelsJobTests extends AtTheBrowser {
         page.navigate("/models");
         page.getByLabel("What can …?").fill("mute by control change");
         Locator cannot = page.locator("#found section").filter(new Locator.FilterOptions().setHasText("These cannot"));
-        Locator can = page.locator("#found section").filter(new Locator.FilterOptions().setHasText("These can").setHasNotText("These cannot"));
+        Locator can = page.locator("#found section")
+                .filter(new Locator.FilterOptions().setHasText("These can").setHasNotText("These cannot"));
         assertThat(cannot.locator("li").filter(new Locator.FilterOptions().setHasText("Four-switch program board")))
                 .containsText("Sends program changes only; for this control changes are needed.");
-        assertThat(can.locator("li").first()).containsText(Pattern.compile("Answers to it: CC \\d+ over 63 is \"mute Input 1\""));
+        assertThat(can.locator("li").first())
+                .containsText(Pattern.compile("Answers to it: CC \\d+ over 63 is \"mute Input 1\""));
         page.getByLabel("What can …?").fill("makes coffee");
         assertThat(page.locator("#found .problem")).containsText("is not understood. Ask such as");
         page.getByLabel("What can …?").fill("");
@@ -167,7 +174,9 @@ class ModelsJobTests extends AtTheBrowser {
         assertThat(page.locator("#top .health")).containsText("all proven");
 
         page.navigate(edit);
-        page.locator("#chart").fill("mute Input 1..16: cc 20..35 over 63\nopen Input 1..16: cc 20..35 under 64\nmute Main: cc 63 over 63\nopen Main: cc 63 under 64");
+        page.locator("#chart")
+                .fill("mute Input 1..16: cc 20..35 over 63\nopen Input 1..16: cc 20..35 under 64\nmute "
+                        + "Main: cc 63 over 63\nopen Main: cc 63 under 64");
         page.locator(".room-head button").click();
         Locator touched = page.locator(".touched");
         assertThat(touched).containsText("Voice board, bank A, switches 1, 2 and 3");
@@ -193,25 +202,38 @@ class ModelsJobTests extends AtTheBrowser {
     void modelsTravelAsFilesAndAllMistakesOfAFileAreListed() {
         Page page = hand.page;
         String file = ModelFile.write(Library.RACK_MIXER);
-        upload("/models", "From a model file", "Import", file.replace("mute Bus 1..3", "mute Bus 1..4").replace("cc 63 under 64", "cc 163"));
+        upload(
+                "/models",
+                "From a model file",
+                "Import",
+                file.replace("mute Bus 1..3", "mute Bus 1..4").replace("cc 63 under 64", "cc 163"));
         assertThat(page.locator(".problem")).containsText("it has 2 mistakes");
-        assertThat(page.locator(".problems li")).hasText(new String[] {"chart[3]: column 19: 4 parts, but 3 numbers: \"Bus 1..4\" and \"60..62\" must be of the same length.",
-            "chart[8]: column 15: CC numbers go from 0 to 127; 163 is not one of them."});
+        assertThat(page.locator(".problems li")).hasText(new String[] {
+            "chart[3]: column 19: 4 parts, but 3 numbers: \"Bus 1..4\" and \"60..62\" must be of the same length.",
+            "chart[8]: column 15: CC numbers go from 0 to 127; 163 is not one of them."
+        });
         upload("/models", "From a model file", "Import", file);
         assertThat(page.locator("h1")).hasText("Rack mixer, 24 strips 2");
         page.getByText("Edit", new Page.GetByTextOptions().setExact(true)).click();
         hand.at("/edit");
         String editor = page.url();
-        upload(editor, "Chart from a CSV file", "Read it in", "verb,part,type,number\nmutte,Main,cc,1\nmute,Main,cc,999\n");
+        upload(
+                editor,
+                "Chart from a CSV file",
+                "Read it in",
+                "verb,part,type,number\nmutte,Main,cc,1\nmute,Main,cc,999\n");
         assertThat(page.locator(".problems li")).hasCount(2);
         upload(editor, "Chart from a CSV file", "Read it in", ChartCsv.write(Library.RACK_MIXER.chart()));
-        assertThat(page.locator("#chart")).hasValue(Pattern.compile("mute Input 1\\.\\.16: cc 40\\.\\.55 over 63\\nmute Return.*", Pattern.DOTALL));
+        assertThat(page.locator("#chart"))
+                .hasValue(
+                        Pattern.compile("mute Input 1\\.\\.16: cc 40\\.\\.55 over 63\\nmute Return.*", Pattern.DOTALL));
         page.locator("#name").fill("");
         page.locator(".room-head button").click();
         assertThat(page.locator(".problem").first()).containsText("Write a name; it is empty.");
         page.locator("#name").fill("Four-switch floor board");
         page.locator(".room-head button").click();
-        assertThat(page.locator(".problem").first()).containsText("There is already a model called Four-switch floor board.");
+        assertThat(page.locator(".problem").first())
+                .containsText("There is already a model called Four-switch floor board.");
         page.navigate(editor.replace("/edit", ""));
         hand.click("Delete this model");
         assertThat(page.locator(".note-line")).containsText("The model was deleted.");
@@ -224,7 +246,8 @@ class ModelsJobTests extends AtTheBrowser {
         Page page = hand.page;
         page.navigate("/models/small-scene-desk");
         page.locator(".rows .num-link").first().click();
-        assertThat(page.locator("#pad-panel .pad")).containsText("C1 where middle C is C3; C2 where middle C is C4; C3 where middle C is C5");
+        assertThat(page.locator("#pad-panel .pad"))
+                .containsText("C1 where middle C is C3; C2 where middle C is C4; C3 where middle C is C5");
         page.locator("#pad-q").fill("B1 28 7F");
         assertThat(page.locator("#pad-panel .pad")).containsText("channel 2: CC 40");
         page.locator("#pad-q").fill("hello");
@@ -248,9 +271,11 @@ class ModelsJobTests extends AtTheBrowser {
             other.page.locator(".room-head button").click();
             assertThat(other.page.locator(".revisions li")).hasCount(2);
         }
-        mine.locator("#box").fill("port IN 1: 5-pin in\nport IN 2: 5-pin in\nport IN 3: 5-pin in\nport OUT: 5-pin thru");
+        mine.locator("#box")
+                .fill("port IN 1: 5-pin in\nport IN 2: 5-pin in\nport IN 3: 5-pin in\nport OUT: 5-pin thru");
         mine.locator(".room-head button").click();
-        assertThat(mine.locator(".problem").first()).containsText("somebody else kept revision 2 meanwhile (Change the box)");
+        assertThat(mine.locator(".problem").first())
+                .containsText("somebody else kept revision 2 meanwhile (Change the box)");
         assertThat(mine.locator("#box")).hasValue(Pattern.compile("IN 3"));
         mine.locator(".room-head button").click();
         assertThat(mine.locator(".revisions li")).hasCount(3);
@@ -259,7 +284,8 @@ class ModelsJobTests extends AtTheBrowser {
 
     @Test
     void aDescriptionThatCameWithARigCanBeKept() {
-        importExample(file -> file.replace("\"id\" : \"rack-mixer-24\"", "\"id\" : \"foreign-mixer\"").replace("\"model\" : \"rack-mixer-24\"", "\"model\" : \"foreign-mixer\"")
+        importExample(file -> file.replace("\"id\" : \"rack-mixer-24\"", "\"id\" : \"foreign-mixer\"")
+                .replace("\"model\" : \"rack-mixer-24\"", "\"model\" : \"foreign-mixer\"")
                 .replace("\"name\" : \"Rack mixer, 24 strips\"", "\"name\" : \"Foreign mixer\""));
         hand.page.getByText("Vocal mixer").click();
         assertThat(hand.page.locator("#hardware")).hasValue("");
@@ -277,7 +303,10 @@ class ModelsJobTests extends AtTheBrowser {
 
     private void upload(String address, String label, String button, String content) {
         hand.page.navigate(address);
-        hand.page.getByLabel(label).setInputFiles(new FilePayload("file", "application/octet-stream", content.getBytes(StandardCharsets.UTF_8)));
+        hand.page
+                .getByLabel(label)
+                .setInputFiles(
+                        new FilePayload("file", "application/octet-stream", content.getBytes(StandardCharsets.UTF_8)));
         hand.click(button);
         hand.page.waitForLoadState();
     }

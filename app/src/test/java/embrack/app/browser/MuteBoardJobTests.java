@@ -23,7 +23,8 @@ class MuteBoardJobTests extends AtTheBrowser {
 
         Page page = hand.page;
         assertThat(page.locator(".steps li").first()).containsText("Vocal mixer mute Main");
-        assertThat(page.locator(".steps li .midi").first()).hasText(Pattern.compile("ch 2\\s+CC 63\\s+127\\s+B1 3F 7F"));
+        assertThat(page.locator(".steps li .midi").first())
+                .hasText(Pattern.compile("ch 2\\s+CC 63\\s+127\\s+B1 3F 7F"));
         assertThat(page.locator(".steps li").first()).containsText("127 reads 2.7");
         assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
         assertThat(page.locator(".health")).containsText("all proven");
@@ -44,20 +45,24 @@ class MuteBoardJobTests extends AtTheBrowser {
 
         hand.go("Wiring");
         hand.link("Voice board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI THRU");
-        assertThat(hand.page.locator(".problem")).hasText("Voice board MIDI OUT and Vocal mixer MIDI THRU both send. A link goes from an OUT or THRU to an IN.");
+        assertThat(hand.page.locator(".problem"))
+                .hasText("Voice board MIDI OUT and Vocal mixer MIDI THRU both send. A link goes from an OUT "
+                        + "or THRU to an IN.");
         Stagehand.see(hand.page.getByLabel("From", new Page.GetByLabelOptions().setExact(true)), "voice-board.out");
         hand.link("Voice board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI IN");
         assertThat(hand.page.locator(".links tbody tr")).hasCount(1);
         hand.link("Vocal mixer 5-pin MIDI THRU", "Vocal mixer 5-pin MIDI IN (joined)");
-        assertThat(hand.page.locator(".problem")).hasText("Both ends are in Vocal mixer. A link goes from one box to another.");
+        assertThat(hand.page.locator(".problem"))
+                .hasText("Both ends are in Vocal mixer. A link goes from one box to another.");
         hand.go("Gear");
         hand.addBox("Four-switch desk board", "Spare board");
         hand.go("Wiring");
         hand.link("Spare board 5-pin MIDI OUT", "Voice board 5-pin MIDI OUT (joined)");
         assertThat(hand.page.locator(".problem")).containsText("both send");
         hand.link("Spare board 5-pin MIDI OUT", "Vocal mixer 5-pin MIDI IN (joined)");
-        assertThat(hand.page.locator(".problem")).hasText("Vocal mixer MIDI IN already holds the link from Voice board MIDI OUT to"
-                + " Vocal mixer MIDI IN. It takes one; pull that one first.");
+        assertThat(hand.page.locator(".problem"))
+                .hasText("Vocal mixer MIDI IN already holds the link from Voice board MIDI OUT to"
+                        + " Vocal mixer MIDI IN. It takes one; pull that one first.");
         hand.go("Gear");
         hand.page.getByText("Spare board").click();
         hand.click("Remove Spare board");
@@ -86,13 +91,16 @@ class MuteBoardJobTests extends AtTheBrowser {
         assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "open");
         Locator tape = hand.page.locator(".tape-press").first();
         assertThat(tape).containsText("Voice board, bank A, switch 2 (Voice dry)");
-        assertThat(tape.locator("li").first()).containsText(Pattern.compile("0\\.960 ms ch 2 CC 56 127 B1 38 7F\\s+Vocal mixer MIDI IN: mute Vocal reverb return"));
+        assertThat(tape.locator("li").first())
+                .containsText(Pattern.compile(
+                        "0\\.960 ms ch 2 CC 56 127 B1 38 7F\\s+Vocal mixer MIDI IN: mute Vocal reverb return"));
         assertThat(tape.locator("li").last()).containsText("1.920 ms");
         hand.page.keyboard().press("4");
         assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "muted");
         hand.page.keyboard().press("1");
         assertThat(hand.page.locator("[data-state=muted]")).hasCount(0);
-        assertThat(hand.page.locator(".tape-press").first().locator("li").last()).containsText("3.840 ms");
+        assertThat(hand.page.locator(".tape-press").first().locator("li").last())
+                .containsText("3.840 ms");
         assertThat(hand.page.locator(".tape-press")).hasCount(3);
         hand.page.getByText("Begin all muted").click();
         assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "muted");
@@ -105,15 +113,33 @@ class MuteBoardJobTests extends AtTheBrowser {
         hand.go("Preflight");
         assertThat(hand.page.locator(".empty")).containsText("Nothing was found");
         hand.page.getByText("Programming sheets").click();
-        assertThat(hand.page.locator(".sheet h2")).hasText(new String[] {"Vocal mixer", "Cables", "Switch on, in this order", "Voice board", "Try every switch"});
+        assertThat(hand.page.locator(".sheet h2")).hasText(new String[] {
+            "Vocal mixer", "Cables", "Switch on, in this order", "Voice board", "Try every switch"
+        });
         assertThat(hand.page.locator(".sheet").first()).containsText("Set MIDI receive channel to 2.");
         Locator board = hand.page.locator(".sheet").nth(3);
-        assertThat(board.locator("h3")).hasText(new String[] {"Set on the box", "Bank A, switch 1", "Bank A, switch 2: Voice dry",
-            "Bank A, switch 3", "Bank A, switch 4", "Keep it"});
-        assertThat(board.locator(".messages").nth(0).locator("tbody tr").last().locator("td")).hasText(
-                new String[] {"", "4", "CC", "2", "63", "0", "", "Vocal mixer: open Main", "B1 3F 00"});
-        assertThat(board.locator(".messages").nth(1).locator("tbody tr").first().locator("td")).hasText(
-                new String[] {"", "1", "CC", "2", "56", "127", "127 reads 2.7", "Vocal mixer: mute Vocal reverb return", "B1 38 7F"});
+        assertThat(board.locator("h3")).hasText(new String[] {
+            "Set on the box",
+            "Bank A, switch 1",
+            "Bank A, switch 2: Voice dry",
+            "Bank A, switch 3",
+            "Bank A, switch 4",
+            "Keep it"
+        });
+        assertThat(board.locator(".messages").nth(0).locator("tbody tr").last().locator("td"))
+                .hasText(new String[] {"", "4", "CC", "2", "63", "0", "", "Vocal mixer: open Main", "B1 3F 00"});
+        assertThat(board.locator(".messages").nth(1).locator("tbody tr").first().locator("td"))
+                .hasText(new String[] {
+                    "",
+                    "1",
+                    "CC",
+                    "2",
+                    "56",
+                    "127",
+                    "127 reads 2.7",
+                    "Vocal mixer: mute Vocal reverb return",
+                    "B1 38 7F"
+                });
         int messages = board.locator(".messages tbody tr").count();
         assertThat(messages).isEqualTo(8);
         assertThat(board.locator(".tick-box")).hasCount(messages + 2);
@@ -140,10 +166,14 @@ class MuteBoardJobTests extends AtTheBrowser {
         hand.set("MIDI receive channel", "5");
         hand.go("Switches");
         assertThat(hand.verdicts()).isEqualTo(List.of("dead", "dead", "dead", "dead"));
-        assertThat(hand.findings()).containsExactly("Stops the show Voice board, bank A, switches 1, 2, 3 and 4"
-                + " Voice board sends on channel 2; Vocal mixer listens on channel 5. Vocal mixer hears these switches and ignores them."
-                + " Do this: Set MIDI receive channel of Vocal mixer to 2, in the plan and on the box. Set Vocal mixer to channel 2");
-        assertThat(hand.page.locator(".presses tbody tr").first()).hasText(Pattern.compile("1\\s*.*\\s*(open|muted)\\s*(open|muted)"));
+        assertThat(hand.findings())
+                .containsExactly("Stops the show Voice board, bank A, switches 1, 2, 3 and 4"
+                        + " Voice board sends on channel 2; Vocal mixer listens on channel 5. Vocal "
+                        + "mixer hears these switches and ignores them."
+                        + " Do this: Set MIDI receive channel of Vocal mixer to 2, in the plan and on "
+                        + "the box. Set Vocal mixer to channel 2");
+        assertThat(hand.page.locator(".presses tbody tr").first())
+                .hasText(Pattern.compile("1\\s*.*\\s*(open|muted)\\s*(open|muted)"));
         hand.page.keyboard().press("2");
         assertThat(hand.page.locator(".tape-press li").first()).containsText("ignored: it listens on channel 5");
         assertThat(hand.page.locator(".strip.moved")).hasCount(0);
@@ -160,8 +190,13 @@ class MuteBoardJobTests extends AtTheBrowser {
         assertThat(hand.page.locator(".side .soft").first()).containsText("sends program changes");
         hand.go("Switches");
         assertThat(hand.verdicts()).isEqualTo(List.of("no way", "no way", "no way", "no way"));
-        assertThat(hand.findings()).singleElement().asString().contains("Voice board, a Four-switch program board, sends only program changes;"
-                + " these switches need control changes.", "These steps are never sent.");
+        assertThat(hand.findings())
+                .singleElement()
+                .asString()
+                .contains(
+                        "Voice board, a Four-switch program board, sends only program changes;"
+                                + " these switches need control changes.",
+                        "These steps are never sent.");
         hand.click("Use a Four-switch floor board");
         assertThat(hand.page.locator(".finding")).hasCount(0);
         assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
@@ -175,8 +210,13 @@ class MuteBoardJobTests extends AtTheBrowser {
         assertThat(hand.page.locator(".side .soft").first()).containsText("2 messages a press");
         hand.go("Switches");
         assertThat(hand.verdicts()).isEqualTo(List.of("no way", "exact", "exact", "exact"));
-        assertThat(hand.findings()).singleElement().asString().contains("The switch needs 4 messages; Voice board sends at most 2 in one press.",
-                "These are never sent: Vocal mixer: open Vocal mic and Vocal mixer: open Main.", "Share the steps out over two switches");
+        assertThat(hand.findings())
+                .singleElement()
+                .asString()
+                .contains(
+                        "The switch needs 4 messages; Voice board sends at most 2 in one press.",
+                        "These are never sent: Vocal mixer: open Vocal mic and Vocal mixer: open Main.",
+                        "Share the steps out over two switches");
         assertThat(hand.page.locator(".steps .problem")).hasCount(2);
     }
 
@@ -185,8 +225,12 @@ class MuteBoardJobTests extends AtTheBrowser {
         importExample(MuteBoardJobTests::swapChart);
         hand.go("Switches");
         assertThat(hand.verdicts()).isEqualTo(List.of("wrong", "wrong", "wrong", "wrong"));
-        assertThat(hand.findings()).singleElement().asString().contains("Vocal mixer, chart of Rack mixer, 24 strips",
-                "The chart has CC 40 value 0 for \"mute Input 1\", but the box takes it as \"open Input 1\".");
+        assertThat(hand.findings())
+                .singleElement()
+                .asString()
+                .contains(
+                        "Vocal mixer, chart of Rack mixer, 24 strips",
+                        "The chart has CC 40 value 0 for \"mute Input 1\", but the box takes it as \"open Input 1\".");
         hand.chooseSwitch(4);
         assertThat(hand.page.locator(".presses tbody tr").first()).containsText("Main");
         hand.click("Correct the chart");
@@ -204,8 +248,12 @@ class MuteBoardJobTests extends AtTheBrowser {
         assertThat(hand.page.locator(".empty")).hasText("No links yet.");
         hand.go("Switches");
         assertThat(hand.verdicts()).isEqualTo(List.of("no way", "no way", "no way", "no way"));
-        assertThat(hand.findings()).singleElement().asString().contains("No link leads from Voice board to Vocal mixer.",
-                "Link Voice board MIDI OUT to Vocal mixer MIDI IN.");
+        assertThat(hand.findings())
+                .singleElement()
+                .asString()
+                .contains(
+                        "No link leads from Voice board to Vocal mixer.",
+                        "Link Voice board MIDI OUT to Vocal mixer MIDI IN.");
         hand.page.keyboard().press("3");
         assertThat(hand.page.locator(".tape-press li").first()).containsText("nothing is plugged in here");
         hand.click("Link them");
@@ -237,6 +285,7 @@ class MuteBoardJobTests extends AtTheBrowser {
         int to = file.indexOf("]", from) + 1;
         String chart = file.substring(from, to);
         String swapped = chart.replace("over 63", "= 0").replace("under 64", "= 127");
-        return file.substring(0, from) + swapped + ",\n" + chart.replace("\"chart\"", "\"reality\"") + file.substring(to);
+        return file.substring(0, from) + swapped + ",\n" + chart.replace("\"chart\"", "\"reality\"")
+                + file.substring(to);
     }
 }

@@ -25,12 +25,25 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets", "sheet-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/quay-board/1/treadle/1", "treadle-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/numbers", "numbers-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/swap?box=quay-board&with=eight-switch-long-press-board&left=10", "swap-desk", "");
+        shot(
+                ColorScheme.LIGHT,
+                1280,
+                800,
+                "/rigs/1/switches/swap?box=quay-board&with=eight-switch-long-press-board&left=10",
+                "swap-desk",
+                "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring?at=switch:quay-board.1.1", "wiring-path-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/failures", "failures-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/songs/lanterns-on-the-sill", "prompt-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/songs/lanterns-on-the-sill?zoom=3&cue=4", "prompt-near-stage", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/songs/rope-and-kettle/capture?keys=quay-board&hits=6527-3,6600-3,6700-3u,10010-5,10204-5u,15040-4,15220-4u,20003-6,20200-6u", "capture-desk", "");
+        shot(
+                ColorScheme.LIGHT,
+                1280,
+                800,
+                "/rigs/1/songs/rope-and-kettle/capture?keys=quay-board&hits=6527-3,6600-3,6700-3u,10010-5,10204-5u,"
+                        + "15040-4,15220-4u,20003-6,20200-6u",
+                "capture-desk",
+                "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats?part=7", "order-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/cues?device=lantern-desk", "cue-sheet-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
@@ -43,7 +56,9 @@ class Screenshots {
         try (Stagehand hand = new Stagehand(port, width, height, ground)) {
             hand.page.navigate(path);
             if (path.endsWith("/edit")) {
-                hand.page.locator("#chart").fill(hand.page.locator("#chart").inputValue().replace("Chase 1..4", "Chase 1..5"));
+                hand.page
+                        .locator("#chart")
+                        .fill(hand.page.locator("#chart").inputValue().replace("Chase 1..4", "Chase 1..5"));
                 hand.page.locator("#pressed").fill("level Fixture 3 at 90");
                 hand.page.waitForTimeout(900);
                 hand.page.evaluate("scrollTo(0, 0)");
@@ -53,7 +68,8 @@ class Screenshots {
                 hand.page.waitForTimeout(900);
             }
             if (path.endsWith("sheets")) {
-                hand.page.evaluate("[...document.querySelectorAll('.sheet')].find(s => s.textContent.includes('Voice board') && s.textContent.includes('Bank A, switch 1')).scrollIntoView()");
+                hand.page.evaluate("[...document.querySelectorAll('.sheet')].find(s => s.textContent.includes('Voice "
+                        + "board') && s.textContent.includes('Bank A, switch 1')).scrollIntoView()");
             }
             hand.page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
         }

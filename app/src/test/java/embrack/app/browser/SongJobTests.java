@@ -53,7 +53,11 @@ class SongJobTests {
 
         void link(String words) {
             interactions++;
-            hand.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(words).setExact(true)).click();
+            hand.page
+                    .getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName(words).setExact(true))
+                    .click();
         }
 
         void type(String label, String text) {
@@ -76,7 +80,10 @@ class SongJobTests {
             hand.go("Songs");
             person.interactions++;
             person.type("Title", "Gulls at Four");
-            person.type("How it goes (may wait)", "tempo 240\nCount-in: 2 bars\nVerse: 4 bars, \"loud\"\nRefrain: 2 bars\nVerse 2: 4 bars\nRefrain 2: 2 bars\n");
+            person.type(
+                    "How it goes (may wait)",
+                    "tempo 240\nCount-in: 2 bars\nVerse: 4 bars, \"loud\"\nRefrain: 2 bars\nVerse 2: 4 "
+                            + "bars\nRefrain 2: 2 bars\n");
             person.click("Add the song");
             hand.at("/songs/gulls-at-four");
             person.link("Capture");
@@ -93,8 +100,10 @@ class SongJobTests {
             page.waitForTimeout(300);
             person.click("Stop space");
             assertThat(page.locator(".taken-panel tbody tr:not(.dropped)")).hasCount(3);
-            assertThat(page.locator(".taken-panel tbody tr.dropped").first()).containsText("left out: release, a note-off");
-            assertThat(page.locator(".taken-panel tbody tr").first()).containsText(Pattern.compile("(\u2212|\\+)?\\d+ ms"));
+            assertThat(page.locator(".taken-panel tbody tr.dropped").first())
+                    .containsText("left out: release, a note-off");
+            assertThat(page.locator(".taken-panel tbody tr").first())
+                    .containsText(Pattern.compile("(\u2212|\\+)?\\d+ ms"));
             person.click("Keep 3 cues");
             hand.at("/songs/gulls-at-four$");
             assertThat(page.locator(".pin")).hasCount(3);
@@ -118,13 +127,19 @@ class SongJobTests {
             page.navigate(page.url().replace("/gear", "/songs/small-harbour-song/capture?keys=quay-board"));
             hand.click("Run space");
             assertThat(page.locator("#capture")).hasClass(Pattern.compile("running"));
-            page.waitForCondition(() -> page.locator("#capture-time").innerText().compareTo("0:00.100") > 0);
-            page.evaluate("() => { setTimeout(() => { const from = performance.now(); while (performance.now() < from + 900); }, 0); }");
+            page.waitForCondition(
+                    () -> page.locator("#capture-time").innerText().compareTo("0:00.100") > 0);
+            page.evaluate("() => { setTimeout(() => { const from = performance.now(); while (performance.now() < "
+                    + "from + 900); }, 0); }");
             page.keyboard().press("3");
             page.keyboard().press("4");
             hand.click("Stop space");
             assertThat(page.locator(".taken-panel tbody tr").first()).isVisible();
-            List<Integer> downs = Arrays.stream(page.locator("#hits").inputValue().split(",")).filter(hit -> !hit.endsWith("u")).map(hit -> Integer.valueOf(hit.split("-")[0])).toList();
+            List<Integer> downs = Arrays.stream(
+                            page.locator("#hits").inputValue().split(","))
+                    .filter(hit -> !hit.endsWith("u"))
+                    .map(hit -> Integer.valueOf(hit.split("-")[0]))
+                    .toList();
             assertThat(downs).hasSize(2);
             assertThat(downs.get(1) - downs.get(0)).isGreaterThan(500);
         }
@@ -139,7 +154,10 @@ class SongJobTests {
             int before = page.locator(".pin").count();
             hand.type("When", "4|1");
             page.getByLabel("What happens").fill("lantern scene 9");
-            page.locator("#offers button").filter(new Locator.FilterOptions().setHasText("recall Scene 9")).first().click();
+            page.locator("#offers button")
+                    .filter(new Locator.FilterOptions().setHasText("recall Scene 9"))
+                    .first()
+                    .click();
             Stagehand.see(page.getByLabel("By the music"), "4|1");
             Stagehand.see(page.getByLabel("By the clock"), "0:06.429");
             assertThat(page.locator(".cue-head .mark")).hasText("exact");
@@ -165,7 +183,8 @@ class SongJobTests {
             page.locator("h2").first().click();
             page.keyboard().press("Delete");
             assertThat(page.locator(".pin")).hasCount(before + 2);
-            page.locator("#prompt .lane[data-device='pictures']").click(new Locator.ClickOptions().setPosition(40, 200));
+            page.locator("#prompt .lane[data-device='pictures']")
+                    .click(new Locator.ClickOptions().setPosition(40, 200));
             assertThat(page.getByLabel("When")).hasValue(Pattern.compile("\\d+\\|\\d"));
             assertThat(page.locator("#offers button").first()).containsText("Pictures");
             hand.type("When", "99|9");
@@ -200,21 +219,28 @@ class SongJobTests {
             assertThat(page.locator(".part .part-name").nth(2)).hasText("Lanterns on the Sill");
             hand.set("Slot", "30:00");
             assertThat(page.locator(".fits")).containsText("too long");
-            assertThat(page.locator(".finding").filter(new Locator.FilterOptions().setHasText("more than its slot"))).hasCount(1);
+            assertThat(page.locator(".finding").filter(new Locator.FilterOptions().setHasText("more than its slot")))
+                    .hasCount(1);
             hand.set("Slot", "soon");
             assertThat(page.locator("aside .problem").first()).containsText("minutes:seconds");
             page.reload();
             page.getByText("What that does to").click();
-            assertThat(page.locator("aside table tr").filter(new Locator.FilterOptions().setHasText("Drums plays it")).first()).isVisible();
-            page.getByLabel("Drums", new Page.GetByLabelOptions().setExact(true)).uncheck();
+            assertThat(page.locator("aside table tr")
+                            .filter(new Locator.FilterOptions().setHasText("Drums plays it"))
+                            .first())
+                    .isVisible();
+            page.getByLabel("Drums", new Page.GetByLabelOptions().setExact(true))
+                    .uncheck();
             page.getByText("What that does to").click();
-            assertThat(page.locator("aside table tr").filter(new Locator.FilterOptions().setHasText("Drums plays it"))).hasCount(0);
+            assertThat(page.locator("aside table tr").filter(new Locator.FilterOptions().setHasText("Drums plays it")))
+                    .hasCount(0);
             hand.type("Copy it as", "Second night");
             hand.type("on", "2026-12-12");
             hand.click("Copy the show");
             hand.at("/order/second-night");
             assertThat(page.locator(".part")).hasCount(13);
-            assertThat(hand.download("^Calendar")).contains("BEGIN:VEVENT", "DTSTART:20261212T193000", "SUMMARY:Lanterns on the Sill");
+            assertThat(hand.download("^Calendar"))
+                    .contains("BEGIN:VEVENT", "DTSTART:20261212T193000", "SUMMARY:Lanterns on the Sill");
             assertThat(hand.download("^CSV")).contains("19:30:00,song,Lanterns on the Sill,2:54,D");
             assertThat(hand.scriptErrors()).isEmpty();
         }
@@ -227,17 +253,23 @@ class SongJobTests {
             Page page = hand.page;
             String rig = page.url().replace("/gear", "");
             page.navigate(rig + "/songs/the-slow-boats");
-            Download midi = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("MIDI file, 960")).click());
+            Download midi = page.waitForDownload(
+                    () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("MIDI file, 960"))
+                            .click());
             Path file = Files.createTempFile("boats", ".mid");
             midi.saveAs(file);
             page.navigate(rig + "/songs");
             page.getByLabel("MIDI file").setInputFiles(file);
             hand.click("Read it");
             hand.at("/songs/the-slow-boats-2");
-            assertThat(page.locator(".block-name").filter(new Locator.FilterOptions().setHasText("Bridge"))).hasCount(1);
-            assertThat(page.locator(".pin[aria-label*='recall Scene 12']")).hasAttribute("aria-label", Pattern.compile("^59\\|1"));
+            assertThat(page.locator(".block-name").filter(new Locator.FilterOptions().setHasText("Bridge")))
+                    .hasCount(1);
+            assertThat(page.locator(".pin[aria-label*='recall Scene 12']"))
+                    .hasAttribute("aria-label", Pattern.compile("^59\\|1"));
             page.navigate(rig + "/songs");
-            page.getByLabel("MIDI file").setInputFiles(Files.write(Files.createTempFile("broken", ".mid"), Arrays.copyOf(Files.readAllBytes(file), 300)));
+            page.getByLabel("MIDI file")
+                    .setInputFiles(Files.write(
+                            Files.createTempFile("broken", ".mid"), Arrays.copyOf(Files.readAllBytes(file), 300)));
             hand.click("Read it");
             assertThat(page.locator(".remarks")).containsText("The file is broken. ");
             assertThat(page.locator(".remarks")).containsText("Byte 299: an event should have 9 bytes, and 1 are left");

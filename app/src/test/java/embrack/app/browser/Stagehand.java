@@ -29,13 +29,19 @@ final class Stagehand implements AutoCloseable {
 
     Stagehand(int port, int width, int height, ColorScheme scheme) {
         address = "http://127.0.0.1:" + port;
-        context = Browsers.chromium().newContext(new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme)
-                .setBaseURL(address));
+        context = Browsers.chromium()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(width, height)
+                        .setColorScheme(scheme)
+                        .setBaseURL(address));
         context.setDefaultTimeout(8_000);
         page = context.newPage();
         page.onPageError(scriptErrors::add);
         page.onConsoleMessage(message -> {
-            if (message.type().equals("error") && !message.text().matches("(?s)(Failed to load resource|Response Status Error Code|htmx:sendAbort|htmx:sendError|htmx:afterRequest).*")) {
+            if (message.type().equals("error")
+                    && !message.text()
+                            .matches("(?s)(Failed to load resource|Response Status Error "
+                                    + "Code|htmx:sendAbort|htmx:sendError|htmx:afterRequest).*")) {
                 scriptErrors.add(message.text());
             }
         });
@@ -79,27 +85,40 @@ final class Stagehand implements AutoCloseable {
 
     /** Chooses from a list, once what was there before has gone and what came is at work. */
     void choose(String label, String option) {
-        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added")).hasCount(0);
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added"))
+                .hasCount(0);
         Locator list = page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
-        for (int i = 0; i < 100 && Boolean.FALSE.equals(list.evaluate("e => { const f = e.closest('[hx-post]'); return !f || (f['htmx-internal-data']?.listenerInfos?.length ?? 0) > 0; }")); i++) {
+        for (int i = 0;
+                i < 100
+                        && Boolean.FALSE.equals(list.evaluate("e => { const f = e.closest('[hx-post]'); return !f || "
+                                + "(f['htmx-internal-data']?.listenerInfos?.length ?? 0) > 0; }"));
+                i++) {
             page.waitForTimeout(50);
         }
         list.selectOption(option);
     }
 
     void click(String button) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button).setExact(true)).click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(button).setExact(true))
+                .click();
     }
 
     void go(String room) {
-        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Rooms")).getByText(room, new Locator.GetByTextOptions().setExact(true)).click();
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Rooms"))
+                .getByText(room, new Locator.GetByTextOptions().setExact(true))
+                .click();
         at("/" + room.toLowerCase(Locale.ROOT));
     }
 
     /** Joins two ports in the table of the wiring room. */
     void link(String from, String to) {
         if (!page.url().endsWith("/wiring/table")) {
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Table").setExact(true)).click();
+            page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("Table").setExact(true))
+                    .click();
             at("/wiring/table");
         }
         choose("From", from);
@@ -116,7 +135,10 @@ final class Stagehand implements AutoCloseable {
     void addStep(String search, String action) {
         int before = page.locator(".steps li").count();
         page.getByLabel("Add a step").fill(search);
-        page.locator("#offers button").filter(new Locator.FilterOptions().setHasText(action)).first().click();
+        page.locator("#offers button")
+                .filter(new Locator.FilterOptions().setHasText(action))
+                .first()
+                .click();
         assertThat(page.locator(".steps li")).hasCount(before + 1);
     }
 
@@ -130,15 +152,19 @@ final class Stagehand implements AutoCloseable {
 
     /** What the four switches of the bank are said to be. */
     List<String> verdicts() {
-        return List.of(1, 2, 3, 4).stream().map(n -> {
-            Locator mark = tile(n).locator(".verdict");
-            return mark.count() == 0 ? "-" : mark.innerText().strip();
-        }).toList();
+        return List.of(1, 2, 3, 4).stream()
+                .map(n -> {
+                    Locator mark = tile(n).locator(".verdict");
+                    return mark.count() == 0 ? "-" : mark.innerText().strip();
+                })
+                .toList();
     }
 
     /** The findings beside the chosen switch or in preflight, each in one line. */
     List<String> findings() {
-        return page.locator(".finding").allInnerTexts().stream().map(text -> text.replaceAll("\\s+", " ")).toList();
+        return page.locator(".finding").allInnerTexts().stream()
+                .map(text -> text.replaceAll("\\s+", " "))
+                .toList();
     }
 
     String export() {
@@ -147,7 +173,10 @@ final class Stagehand implements AutoCloseable {
 
     /** The text behind the first link whose words match. */
     String download(String words) {
-        Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile(words))).first().click());
+        Download download = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile(words)))
+                        .first()
+                        .click());
         try {
             return new String(download.createReadStream().readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {

@@ -18,8 +18,12 @@ class SwitchEditingTests extends AtTheBrowser {
     @Test
     void stepsAreMovedRemovedAndClearedAndEachCanBeTakenBack() {
         Locator steps = hand.page.locator(".steps .deed");
-        assertThat(steps).hasText(new String[] {"Vocal mixer open Vocal reverb return", "Vocal mixer open Vocal delay return",
-            "Vocal mixer open Vocal mic", "Vocal mixer open Main"});
+        assertThat(steps).hasText(new String[] {
+            "Vocal mixer open Vocal reverb return",
+            "Vocal mixer open Vocal delay return",
+            "Vocal mixer open Vocal mic",
+            "Vocal mixer open Main"
+        });
         hand.click("open Main earlier");
         assertThat(steps.nth(2)).hasText("Vocal mixer open Main");
         hand.click("Remove open Vocal delay return");
@@ -82,7 +86,8 @@ class SwitchEditingTests extends AtTheBrowser {
         hand.page.getByText("Bank D").click();
         assertThat(hand.tile(1)).containsText("nothing yet");
         hand.set("Tape beside the switch", "Later");
-        assertThat(hand.page.locator("#said .finding")).containsText("The switch is called Later and does nothing yet.");
+        assertThat(hand.page.locator("#said .finding"))
+                .containsText("The switch is called Later and does nothing yet.");
         assertThat(hand.page.locator(".health")).containsText("1 note");
         assertThat(hand.page.getByText("Clear this switch")).isVisible();
         hand.go("Gear");

@@ -44,7 +44,11 @@ class TouchTests {
     @BeforeEach
     void aTablet() throws IOException {
         rig = rigs.create(PlanFile.read(Files.readString(Path.of("../docs/examples/quay-rig.json"))), "Tablet");
-        context = Browsers.chromium().newContext(new Browser.NewContextOptions().setViewportSize(820, 1180).setHasTouch(true).setBaseURL("http://127.0.0.1:" + port));
+        context = Browsers.chromium()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(820, 1180)
+                        .setHasTouch(true)
+                        .setBaseURL("http://127.0.0.1:" + port));
         context.setDefaultTimeout(8_000);
         page = context.newPage();
         fingers = context.newCDPSession(page);
@@ -79,7 +83,8 @@ class TouchTests {
         BoundingBox box = chosen.boundingBox();
         swipe(box.x + 20, box.y + 8, box.x + 20, box.y + 120);
         page.waitForCondition(() -> rigs.load(rig).revision() == 2);
-        assertThat(rigs.load(rig).undo()).hasValueSatisfying(what -> assertThat(what).startsWith("Drag 1 cue"));
+        assertThat(rigs.load(rig).undo())
+                .hasValueSatisfying(what -> assertThat(what).startsWith("Drag 1 cue"));
     }
 
     @Test
@@ -95,9 +100,12 @@ class TouchTests {
             page.mouse().move(box.x + 20, box.y + 90);
             page.waitForCondition(() -> !String.valueOf(before).equals(String.valueOf(pin.getAttribute("transform"))));
             switch (how) {
-                case "cancel" -> page.evaluate("document.dispatchEvent(new PointerEvent('pointercancel', { pointerId: 1 }))");
+                case "cancel" ->
+                    page.evaluate("document.dispatchEvent(new PointerEvent('pointercancel', { pointerId: 1 }))");
                 case "escape" -> page.keyboard().press("Escape");
-                default -> page.evaluate("document.dispatchEvent(new PointerEvent('pointerdown', { pointerId: 9, pointerType: 'touch' }))");
+                default ->
+                    page.evaluate("document.dispatchEvent(new PointerEvent('pointerdown', { pointerId: 9, "
+                            + "pointerType: 'touch' }))");
             }
             assertThat(String.valueOf(pin.getAttribute("transform"))).as(how).isIn(String.valueOf(before), "");
             page.mouse().move(box.x + 20, box.y + 140);
@@ -120,7 +128,8 @@ class TouchTests {
         box = page.locator("#order .part.chosen").boundingBox();
         swipe(box.x + 60, box.y + 10, box.x + 60, box.y - 150);
         page.waitForCondition(() -> rigs.load(rig).revision() == 2);
-        assertThat(rigs.load(rig).undo()).hasValueSatisfying(what -> assertThat(what).endsWith("in the order"));
+        assertThat(rigs.load(rig).undo())
+                .hasValueSatisfying(what -> assertThat(what).endsWith("in the order"));
     }
 
     private double scrolled() {

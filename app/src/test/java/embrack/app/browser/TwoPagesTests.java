@@ -16,7 +16,9 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
-/** Old pictures and unsent words: undo says what it takes back and takes nothing of others, and what was typed stays. */
+/**
+ * Old pictures and unsent words: undo says what it takes back and takes nothing of others, and what was typed stays.
+ */
 class TwoPagesTests extends AtTheBrowser {
 
     private static final String HOW = "tempo 92\nVerse: 8 bars\nRefrain: 8 bars\n";
@@ -36,7 +38,9 @@ class TwoPagesTests extends AtTheBrowser {
         assertThat(hand.page.locator(".told")).hasText("Made again: Rename the rig to Mine.");
         rigs.edit(rig, Hand.ANY, new GearEdit.RenameRig("Theirs"));
         hand.page.keyboard().press("u");
-        assertThat(hand.page.locator(".told")).hasText("Nothing was taken back, since the page was older than the rig. Meanwhile: \"Rename the rig to Theirs\". Now it shows the newest.");
+        assertThat(hand.page.locator(".told"))
+                .hasText("Nothing was taken back, since the page was older than the rig. Meanwhile: \"Rename "
+                        + "the rig to Theirs\". Now it shows the newest.");
         assertThat(hand.page.locator(".rig-name")).hasText("Theirs");
         hand.page.keyboard().press("u");
         assertThat(hand.page.locator(".rig-name")).hasText("Mine");
@@ -59,20 +63,28 @@ class TwoPagesTests extends AtTheBrowser {
         Stagehand.see(how, HOW);
         Stagehand.see(page.getByLabel("Notes"), "ask for the low lamp");
         assertThat(page.locator(".unsent")).hasCount(2);
-        page.locator("form").filter(new Locator.FilterOptions().setHas(how)).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Keep").setExact(true)).click();
+        page.locator("form")
+                .filter(new Locator.FilterOptions().setHas(how))
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Keep").setExact(true))
+                .click();
         assertThat(page.locator("main")).containsText("Refrain");
         Stagehand.see(page.getByLabel("Notes"), "ask for the low lamp");
         hand.go("Wiring");
         hand.go("Songs");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Gulls at Four")).click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("How it goes")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Gulls at Four"))
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("How it goes"))
+                .click();
         hand.at("/how");
         assertThat(page.locator(".unsent")).hasCount(1);
         hand.click("Forget it");
         Stagehand.see(page.getByLabel("Notes"), "");
         page.reload();
         Stagehand.see(page.getByLabel("Notes"), "");
-        assertThat(rigs.load(rig()).plan().book().songs().getFirst().form().sections()).hasSize(2);
+        assertThat(rigs.load(rig()).plan().book().songs().getFirst().form().sections())
+                .hasSize(2);
     }
 
     /** An edit whose answer never came is sent again by hand, and is made once. */
@@ -81,16 +93,20 @@ class TwoPagesTests extends AtTheBrowser {
         importExample();
         RigId rig = rig();
         hand.go("Order");
-        hand.page.route(Pattern.compile("/rigs/\\d+/order$"), route -> {
-            if (route.request().method().equals("POST")) {
-                route.fetch(new Route.FetchOptions().setMaxRedirects(0));
-                route.abort();
-            } else {
-                route.resume();
-            }
-        }, new Page.RouteOptions().setTimes(1));
+        hand.page.route(
+                Pattern.compile("/rigs/\\d+/order$"),
+                route -> {
+                    if (route.request().method().equals("POST")) {
+                        route.fetch(new Route.FetchOptions().setMaxRedirects(0));
+                        route.abort();
+                    } else {
+                        route.resume();
+                    }
+                },
+                new Page.RouteOptions().setTimes(1));
         hand.page.locator("main input[name=name]").first().fill("Lantern evening");
-        Locator button = hand.page.locator("main form[method=post] button[type=submit]").first();
+        Locator button =
+                hand.page.locator("main form[method=post] button[type=submit]").first();
         button.click();
         assertThat(hand.page.locator("#lost")).containsText("Embrack does not answer");
         assertThat(rigs.load(rig).plan().book().shows()).hasSize(1);

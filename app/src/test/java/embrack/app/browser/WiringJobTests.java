@@ -47,7 +47,9 @@ class WiringJobTests {
         hand.close();
     }
 
-    /** The wireless half of the demo: a board, a bridge, a tablet and what runs on it; each link made in another way. */
+    /**
+     * The wireless half of the demo: a board, a bridge, a tablet and what runs on it; each link made in another way.
+     */
     @Test
     void theWirelessHalfIsBuiltByHandAndItsTimesAreRead() {
         hand.newRig("Wireless half");
@@ -61,8 +63,11 @@ class WiringJobTests {
         port("Tracks In").click();
         assertThat(page.locator(".side h3").first()).hasText("Nothing in the rig fits it now.");
         page.getByText("Why not the others").click();
-        assertThat(page.locator(".reasons")).containsText("Tracks lives in no computer yet. Say first which one it runs on.");
-        page.locator("svg .tape-text", new Page.LocatorOptions().setHasText("Tracks")).last().click();
+        assertThat(page.locator(".reasons"))
+                .containsText("Tracks lives in no computer yet. Say first which one it runs on.");
+        page.locator("svg .tape-text", new Page.LocatorOptions().setHasText("Tracks"))
+                .last()
+                .click();
         hand.choose("Runs on", "Tracks tablet");
         assertThat(page.locator("svg .host")).hasCount(1);
         page.keyboard().press("Escape");
@@ -71,7 +76,8 @@ class WiringJobTests {
         drag("Quay board MIDI OUT", "Stage bridge MIDI IN");
         assertThat(page.locator(".side h2")).hasText("5-pin link");
         hand.set("Length in metres", "six");
-        assertThat(page.locator(".side .problem")).hasText("Write the length in metres, such as 3 or 2.5; \"six\" is none.");
+        assertThat(page.locator(".side .problem"))
+                .hasText("Write the length in metres, such as 3 or 2.5; \"six\" is none.");
         hand.set("Length in metres", "6");
 
         page.getByText("Show all").click();
@@ -79,15 +85,22 @@ class WiringJobTests {
         port("Stage bridge Bluetooth").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator("svg .fits")).hasCount(1);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Tracks tablet Bluetooth")).press("Enter");
-        assertThat(page.locator(".side .problem")).hasText("The app or driver for wireless MIDI is missing in Tracks tablet. Install it in Tracks tablet, and pair the two.");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Tracks tablet Bluetooth"))
+                .press("Enter");
+        assertThat(page.locator(".side .problem"))
+                .hasText("The app or driver for wireless MIDI is missing in Tracks tablet. Install it in "
+                        + "Tracks tablet, and pair the two.");
         hand.click("Set Wireless app of Tracks tablet to installed");
         assertThat(page.locator(".finding.stop")).hasCount(0);
 
         hand.link("Tracks tablet Bluetooth Bluetooth (joined)", "Tracks virtual In");
         assertThat(page.locator(".links tbody tr")).hasCount(3);
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Picture").setExact(true)).click();
-        page.locator("svg .tape-text", new Page.LocatorOptions().setHasText("Quay board")).click();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Picture").setExact(true))
+                .click();
+        page.locator("svg .tape-text", new Page.LocatorOptions().setHasText("Quay board"))
+                .click();
         assertThat(page.locator(".reach-list li").first()).containsText("Tracks");
         assertThat(page.locator(".reach-list code").first()).hasText("6.29 / 16.46 / 26.63 ms");
         page.locator(".reach-list a").first().click();
@@ -110,7 +123,8 @@ class WiringJobTests {
         assertThat(page.locator(".load-answer")).containsText("clock at 120 bpm: 48 bytes a second");
         page.getByLabel("Clock at").fill("fast");
         hand.click("Work it out");
-        assertThat(page.locator(".load-answer .problem")).hasText("A tempo is a whole number of beats a minute, 1 to 999.");
+        assertThat(page.locator(".load-answer .problem"))
+                .hasText("A tempo is a whole number of beats a minute, 1 to 999.");
         assertThat(page.getByLabel("Clock at")).hasValue("fast");
     }
 
@@ -122,14 +136,20 @@ class WiringJobTests {
             hand.page.navigate("/rigs/%d/wiring/table".formatted(rig));
             other.page.navigate("/rigs/%d/wiring/table".formatted(rig));
             int before = hand.page.locator(".links tbody tr").count();
-            hand.page.getByLabel("Length in metres of the cable from Choir board MIDI OUT to Choir mixer MIDI IN").fill("7.5");
+            hand.page
+                    .getByLabel("Length in metres of the cable from Choir board MIDI OUT to Choir mixer MIDI IN")
+                    .fill("7.5");
             other.link("Side board USB device USB", "Computer A USB host USB 3");
             assertThat(other.page.locator(".links tbody tr")).hasCount(before + 1);
             assertThat(hand.page.locator("#rail")).containsText("%d links".formatted(before + 1));
-            assertThat(hand.page.getByLabel("Length in metres of the cable from Choir board MIDI OUT to Choir mixer MIDI IN")).hasValue("7.5");
+            assertThat(hand.page.getByLabel(
+                            "Length in metres of the cable from Choir board MIDI OUT to Choir mixer MIDI IN"))
+                    .hasValue("7.5");
             hand.link("Monitor mixer network Network", "Router network LAN 4");
             assertThat(other.page.locator(".links tbody tr")).hasCount(before + 2);
-            assertThat(rigs.load(new RigId(rig)).plan().rig().links()).as("nothing is lost").hasSize(before + 2);
+            assertThat(rigs.load(new RigId(rig)).plan().rig().links())
+                    .as("nothing is lost")
+                    .hasSize(before + 2);
         }
     }
 
@@ -142,7 +162,8 @@ class WiringJobTests {
         assertThat(partner).isVisible();
         rigs.edit(new RigId(rig), Hand.ANY, new GearEdit.RemoveDevice(new DeviceId("pictures"), true));
         partner.click();
-        assertThat(page.locator(".side .problem")).hasText("That port is no longer in the rig; somebody took its box away. Choose another.");
+        assertThat(page.locator(".side .problem"))
+                .hasText("That port is no longer in the rig; somebody took its box away. Choose another.");
         assertThat(page.locator(".partners")).not().containsText("Pictures USB 1");
     }
 
@@ -163,7 +184,8 @@ class WiringJobTests {
         long rig = copyOfTheDemo("Sound");
         Page page = hand.page;
         page.navigate("/rigs/%d/wiring/sound".formatted(rig));
-        Locator click = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Playback interface Output 3"));
+        Locator click =
+                page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Playback interface Output 3"));
         click.getByLabel("house").check();
         assertThat(page.locator(".finding .what")).hasText("The house hears the click on Playback interface Output 3.");
         hand.click("Send it to in-ears only");
@@ -178,11 +200,14 @@ class WiringJobTests {
         assertThat(page.locator(".labels .tape").first()).hasText("1  Choir board MIDI OUT > Choir mixer MIDI IN");
         assertThat(page.locator(".cases")).containsText("Playback interface (Playback interface, two computers)");
         String csv = hand.download("Cables as CSV");
-        assertThat(csv.lines().toList().get(1)).isEqualTo("1,5-pin,8 m,Choir board MIDI OUT,Choir mixer MIDI IN,"
-                + "1  Choir board MIDI OUT > Choir mixer MIDI IN,1  Choir mixer MIDI IN < Choir board MIDI OUT,");
+        assertThat(csv.lines().toList().get(1))
+                .isEqualTo("1,5-pin,8 m,Choir board MIDI OUT,Choir mixer MIDI IN,"
+                        + "1  Choir board MIDI OUT > Choir mixer MIDI IN,1  Choir mixer MIDI IN < "
+                        + "Choir board MIDI OUT,");
         page.navigate("/rigs/1/wiring/failures");
         assertThat(page.locator(".points tbody tr").first()).containsText("20 of 29");
-        assertThat(page.locator(".card-panel").filter(new Locator.FilterOptions().setHasText("Piano A"))).containsText("128 samples");
+        assertThat(page.locator(".card-panel").filter(new Locator.FilterOptions().setHasText("Piano A")))
+                .containsText("128 samples");
         page.navigate("/rigs/1/wiring/power");
         assertThat(page.locator(".card-panel")).containsText("Player A on Computer A; it looks for ports only now");
     }
@@ -205,7 +230,8 @@ class WiringJobTests {
     private long copyOfTheDemo(String name) {
         try {
             var plan = PlanFile.read(Files.readString(Path.of("../docs/examples/quay-rig.json")));
-            return rigs.create(new GearEdit.RenameRig(name).apply(plan), "Copy the demo").number();
+            return rigs.create(new GearEdit.RenameRig(name).apply(plan), "Copy the demo")
+                    .number();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -40,32 +40,49 @@ class SecondDoorTests {
         Path store = certificate();
         int plain = freePort();
         int secure = freePort();
-        try (ConfigurableApplicationContext server = SpringApplication.run(EmbrackApplication.class, "--spring.datasource.url=" + ThrowAwayCluster.shared().url(), "--server.port=" + plain,
-                "--embrack.lan.address=127.0.0.1", "--embrack.lan.port=" + secure, "--embrack.lan.name=localhost", "--embrack.lan.keystore=" + store, "--embrack.lan.keystore-password=password",
+        try (ConfigurableApplicationContext server = SpringApplication.run(
+                EmbrackApplication.class,
+                "--spring.datasource.url=" + ThrowAwayCluster.shared().url(),
+                "--server.port=" + plain,
+                "--embrack.lan.address=127.0.0.1",
+                "--embrack.lan.port=" + secure,
+                "--embrack.lan.name=localhost",
+                "--embrack.lan.keystore=" + store,
+                "--embrack.lan.keystore-password=password",
                 "--embrack.lan.passphrase=slow boats by lantern")) {
             assertThat(server.isRunning()).isTrue();
             HttpClient tablet = tablet(store);
             URI door = URI.create("https://localhost:%d/door".formatted(secure));
             URI rigs = door.resolve("/");
-            assertThat(get(tablet, rigs).headers().firstValue("Location")).hasValueSatisfying(to -> assertThat(to).endsWith("/door"));
-            assertThat(post(tablet, door.resolve("/rigs"), "name=Planted", door).statusCode()).isEqualTo(403);
-            assertThat(get(tablet, door.resolve("/actuator/health")).statusCode()).isEqualTo(302);
+            assertThat(get(tablet, rigs).headers().firstValue("Location"))
+                    .hasValueSatisfying(to -> assertThat(to).endsWith("/door"));
+            assertThat(post(tablet, door.resolve("/rigs"), "name=Planted", door).statusCode())
+                    .isEqualTo(403);
+            assertThat(get(tablet, door.resolve("/actuator/health")).statusCode())
+                    .isEqualTo(302);
             for (int i = 0; i < 3; i++) {
                 HttpResponse<String> wrong = knock(tablet, door, "slow boats");
                 assertThat(wrong.statusCode()).isEqualTo(422);
                 assertThat(wrong.body()).contains("That is not the passphrase.");
             }
             HttpResponse<String> slow = knock(tablet, door, "slow boats by lantern");
-            assertThat(slow.statusCode()).as("even the right one waits after wrong tries").isEqualTo(429);
+            assertThat(slow.statusCode())
+                    .as("even the right one waits after wrong tries")
+                    .isEqualTo(429);
             assertThat(slow.body()).contains("Wait 1 second");
             HttpResponse<String> in = slow;
             for (int tries = 0; in.statusCode() == 429 && tries < 200; tries++) {
                 in = knock(tablet, door, "slow boats by lantern");
             }
             assertThat(in.statusCode()).isEqualTo(302);
-            assertThat(in.headers().allValues("Set-Cookie")).anySatisfy(cookie -> assertThat(cookie).contains("pass=", "Secure", "HttpOnly", "SameSite=Strict"));
+            assertThat(in.headers().allValues("Set-Cookie"))
+                    .anySatisfy(
+                            cookie -> assertThat(cookie).contains("pass=", "Secure", "HttpOnly", "SameSite=Strict"));
             assertThat(get(tablet, rigs).body()).contains("Your rigs");
-            assertThat(get(HttpClient.newHttpClient(), URI.create("http://127.0.0.1:%d/".formatted(plain))).body()).as("this machine as before").contains("Your rigs");
+            assertThat(get(HttpClient.newHttpClient(), URI.create("http://127.0.0.1:%d/".formatted(plain)))
+                            .body())
+                    .as("this machine as before")
+                    .contains("Your rigs");
         }
     }
 
@@ -95,14 +112,19 @@ class SecondDoorTests {
         for (int i = 0; i < 40; i++) {
             patience.wrong("place " + i);
         }
-        assertThat(patience.wait("a new place")).as("tries from everywhere together").isGreaterThan(Duration.ofSeconds(60));
+        assertThat(patience.wait("a new place"))
+                .as("tries from everywhere together")
+                .isGreaterThan(Duration.ofSeconds(60));
     }
 
     /** Read by the reader of the library that writes it, from the cells that the text shows. */
     @Test
     void theAddressIsReadFromTheTerminal() throws Exception {
         String address = "https://quay-laptop.local:8343/";
-        List<String> lines = AddressCard.of(address).replaceAll("\u001B\\[[0-9;]*m", "").lines().toList();
+        List<String> lines = AddressCard.of(address)
+                .replaceAll("\u001B\\[[0-9;]*m", "")
+                .lines()
+                .toList();
         var cells = new BitMatrix(lines.getFirst().length(), lines.size() * 2);
         for (int y = 0; y < lines.size(); y++) {
             for (int x = 0; x < cells.getWidth(); x++) {
@@ -114,7 +136,12 @@ class SecondDoorTests {
         int side = cells.getEnclosingRectangle()[2];
         var code = new BitMatrix(side);
         for (int i = 0; i < side * side; i++) {
-            set(code, i % side, i / side, cells.get(cells.getEnclosingRectangle()[0] + i % side, cells.getEnclosingRectangle()[1] + i / side));
+            set(
+                    code,
+                    i % side,
+                    i / side,
+                    cells.get(
+                            cells.getEnclosingRectangle()[0] + i % side, cells.getEnclosingRectangle()[1] + i / side));
         }
         assertThat(new Decoder().decode(code).getText()).isEqualTo(address);
     }
@@ -126,27 +153,38 @@ class SecondDoorTests {
     }
 
     private static List<Long> waits(Patience patience, AtomicLong nanos, int tries) {
-        return IntStream.range(0, tries).mapToObj(i -> {
-            patience.wrong("here");
-            long wait = patience.wait("here").toSeconds();
-            nanos.addAndGet(Duration.ofSeconds(wait).toNanos());
-            return wait;
-        }).toList();
+        return IntStream.range(0, tries)
+                .mapToObj(i -> {
+                    patience.wrong("here");
+                    long wait = patience.wait("here").toSeconds();
+                    nanos.addAndGet(Duration.ofSeconds(wait).toNanos());
+                    return wait;
+                })
+                .toList();
     }
 
-    private static HttpResponse<String> knock(HttpClient tablet, URI door, String words) throws IOException, InterruptedException {
+    private static HttpResponse<String> knock(HttpClient tablet, URI door, String words)
+            throws IOException, InterruptedException {
         return post(tablet, door, "words=" + words.replace(' ', '+'), door);
     }
 
-    private static HttpResponse<String> post(HttpClient client, URI to, String form, URI page) throws IOException, InterruptedException {
+    private static HttpResponse<String> post(HttpClient client, URI to, String form, URI page)
+            throws IOException, InterruptedException {
         Matcher token = TOKEN.matcher(get(client, page).body());
         assertThat(token.find()).isTrue();
-        return client.send(HttpRequest.newBuilder(to).header("Content-Type", "application/x-www-form-urlencoded").header("Accept", "text/html")
-                .POST(HttpRequest.BodyPublishers.ofString(form + "&_csrf=" + token.group(1))).build(), HttpResponse.BodyHandlers.ofString());
+        return client.send(
+                HttpRequest.newBuilder(to)
+                        .header("Content-Type", "application/x-www-form-urlencoded")
+                        .header("Accept", "text/html")
+                        .POST(HttpRequest.BodyPublishers.ofString(form + "&_csrf=" + token.group(1)))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
     }
 
     private static HttpResponse<String> get(HttpClient client, URI uri) throws IOException, InterruptedException {
-        return client.send(HttpRequest.newBuilder(uri).header("Accept", "text/html").build(), HttpResponse.BodyHandlers.ofString());
+        return client.send(
+                HttpRequest.newBuilder(uri).header("Accept", "text/html").build(),
+                HttpResponse.BodyHandlers.ofString());
     }
 
     /** A client that trusts that certificate and no other. */
@@ -159,15 +197,43 @@ class SecondDoorTests {
         trust.init(trusted);
         SSLContext tls = SSLContext.getInstance("TLS");
         tls.init(null, trust.getTrustManagers(), null);
-        return HttpClient.newBuilder().sslContext(tls).cookieHandler(new CookieManager()).build();
+        return HttpClient.newBuilder()
+                .sslContext(tls)
+                .cookieHandler(new CookieManager())
+                .build();
     }
 
     /** As the start command makes it, with the keytool of the JDK. */
     private static Path certificate() throws IOException, InterruptedException {
-        Path store = Files.createTempDirectory(Path.of("target"), "door-").resolve("lan.p12").toAbsolutePath();
-        int status = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "keytool").toString(), "-genkeypair", "-alias", "embrack", "-keyalg", "EC", "-groupname", "secp256r1",
-                "-validity", "30", "-dname", "CN=localhost", "-ext", "SAN=dns:localhost,ip:127.0.0.1", "-keystore", store.toString(), "-storetype", "PKCS12", "-storepass", "password")
-                .redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start().waitFor();
+        Path store = Files.createTempDirectory(Path.of("target"), "door-")
+                .resolve("lan.p12")
+                .toAbsolutePath();
+        int status = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "keytool")
+                                .toString(),
+                        "-genkeypair",
+                        "-alias",
+                        "embrack",
+                        "-keyalg",
+                        "EC",
+                        "-groupname",
+                        "secp256r1",
+                        "-validity",
+                        "30",
+                        "-dname",
+                        "CN=localhost",
+                        "-ext",
+                        "SAN=dns:localhost,ip:127.0.0.1",
+                        "-keystore",
+                        store.toString(),
+                        "-storetype",
+                        "PKCS12",
+                        "-storepass",
+                        "password")
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start()
+                .waitFor();
         assertThat(status).isZero();
         return store;
     }

@@ -20,7 +20,8 @@ class PackedPiecesTests {
         var random = new Random(repetition.getCurrentRepetition());
         List<byte[]> pieces = new ArrayList<>();
         for (int i = random.nextInt(30); i >= 0; i--) {
-            pieces.add(bytes(random, random.nextInt(4) == 0 ? 0 : random.nextInt(random.nextInt(5) == 0 ? 70_000 : 900)));
+            pieces.add(
+                    bytes(random, random.nextInt(4) == 0 ? 0 : random.nextInt(random.nextInt(5) == 0 ? 70_000 : 900)));
         }
         var packed = PackedPieces.of(pieces);
         for (int length : new int[] {0, 1, 96, 65_535}) {
@@ -30,7 +31,8 @@ class PackedPiecesTests {
                 whole.writeBytes(i == 0 ? new byte[0] : between);
                 whole.writeBytes(pieces.get(i));
             }
-            assertThat(new GZIPInputStream(new ByteArrayInputStream(packed.with(between))).readAllBytes()).isEqualTo(whole.toByteArray());
+            assertThat(new GZIPInputStream(new ByteArrayInputStream(packed.with(between))).readAllBytes())
+                    .isEqualTo(whole.toByteArray());
         }
     }
 

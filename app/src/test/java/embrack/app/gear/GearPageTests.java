@@ -23,38 +23,66 @@ class GearPageTests {
     @Test
     void manyPartsAreFoldedUnlessTheyWearTape() {
         Plan plan = with("sounds-switcher");
-        assertThat(detail(plan, Library.all()).families()).extracting(f -> f.words() + " " + f.isOpen()).containsExactly("Patch, 128 false", "Loop, 8 false", "Tuner, 1 false");
+        assertThat(detail(plan, Library.all()).families())
+                .extracting(f -> f.words() + " " + f.isOpen())
+                .containsExactly("Patch, 128 false", "Loop, 8 false", "Tuner, 1 false");
         Plan taped = new GearEdit.LabelPart(BOX, new PartId("loop-3"), "Delay").apply(plan);
-        assertThat(detail(taped, Library.all()).families()).filteredOn(GearPage.Family::isOpen).singleElement().satisfies(f -> {
-            assertThat(f.words()).isEqualTo("Loop, 8");
-            assertThat(f.parts().get(2)).isEqualTo(new GearPage.PartField("loop-3", "Loop 3", "Delay"));
-        });
+        assertThat(detail(taped, Library.all()).families())
+                .filteredOn(GearPage.Family::isOpen)
+                .singleElement()
+                .satisfies(f -> {
+                    assertThat(f.words()).isEqualTo("Loop, 8");
+                    assertThat(f.parts().get(2)).isEqualTo(new GearPage.PartField("loop-3", "Loop 3", "Delay"));
+                });
     }
 
     @Test
     void settingsShowWordsAndMemoriesTheirOwn() {
         GearPage.Detail keys = detail(with("keyboard-workstation"), Library.all());
-        assertThat(keys.settings()).extracting(GearPage.SettingField::name).containsExactly("MIDI receive channel", "Surface mode");
-        assertThat(keys.settings().get(1)).isEqualTo(new GearPage.SettingField("surface-mode", "Surface mode", "internal", "internal and external", List.of("internal", "external")));
-        assertThat(keys.inMemory()).extracting(GearPage.SettingField::name).containsExactly("Zone 1 channel", "Zone 2 channel", "Zone 3 channel", "Zone 4 channel");
+        assertThat(keys.settings())
+                .extracting(GearPage.SettingField::name)
+                .containsExactly("MIDI receive channel", "Surface mode");
+        assertThat(keys.settings().get(1))
+                .isEqualTo(new GearPage.SettingField(
+                        "surface-mode",
+                        "Surface mode",
+                        "internal",
+                        "internal and external",
+                        List.of("internal", "external")));
+        assertThat(keys.inMemory())
+                .extracting(GearPage.SettingField::name)
+                .containsExactly("Zone 1 channel", "Zone 2 channel", "Zone 3 channel", "Zone 4 channel");
         assertThat(keys.noun()).isEqualTo("part");
     }
 
     @Test
     void aDescriptionThatDiffersFromTheModelsIsSaid() {
         Plan plan = with("rack-mixer-24");
-        assertThat(detail(plan, Library.all())).extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther).containsExactly(true, false);
-        Model other = Library.RACK_MIXER.withAnswers(Answers.of(Chart.of("mute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
-        assertThat(detail(new GearEdit.ReplaceModel(other).apply(plan), Library.all())).extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther).containsExactly(true, true);
-        assertThat(detail(plan, List.of())).extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther).containsExactly(false, false);
+        assertThat(detail(plan, Library.all()))
+                .extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther)
+                .containsExactly(true, false);
+        Model other = Library.RACK_MIXER.withAnswers(
+                Answers.of(Chart.of("mute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
+        assertThat(detail(new GearEdit.ReplaceModel(other).apply(plan), Library.all()))
+                .extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther)
+                .containsExactly(true, true);
+        assertThat(detail(plan, List.of()))
+                .extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther)
+                .containsExactly(false, false);
     }
 
     @Test
     void onlyHardwareOfTheSameKindCanTakeOver() {
         GearPage page = GearPage.of(with("stage-mixer-12"), Library.all(), Optional.of(BOX));
-        assertThat(page.selected().orElseThrow().hardware()).extracting(GearPage.ModelChoice::id).containsExactly("rack-mixer-24", "stage-mixer-12");
-        assertThat(page.library()).extracting(GearPage.ModelGroup::kind).startsWith("floor board", "fader box").doesNotHaveDuplicates();
-        assertThat(page.library().stream().mapToInt(g -> g.models().size()).sum()).isEqualTo(Library.all().size());
+        assertThat(page.selected().orElseThrow().hardware())
+                .extracting(GearPage.ModelChoice::id)
+                .containsExactly("rack-mixer-24", "stage-mixer-12");
+        assertThat(page.library())
+                .extracting(GearPage.ModelGroup::kind)
+                .startsWith("floor board", "fader box")
+                .doesNotHaveDuplicates();
+        assertThat(page.library().stream().mapToInt(g -> g.models().size()).sum())
+                .isEqualTo(Library.all().size());
     }
 
     private static GearPage.Detail detail(Plan plan, List<Model> models) {
@@ -62,6 +90,7 @@ class GearPageTests {
     }
 
     private static Plan with(String model) {
-        return new GearEdit.AddDevice("Box", Library.find(new ModelId(model)).orElseThrow()).apply(Plan.empty(new TapeLabel("Rig")));
+        return new GearEdit.AddDevice("Box", Library.find(new ModelId(model)).orElseThrow())
+                .apply(Plan.empty(new TapeLabel("Rig")));
     }
 }

@@ -33,25 +33,37 @@ class ModelPagesTests {
     @FieldSource("SHIPPED")
     void everyShippedModelOpensPrintsAndHasADrawing(Model model) throws IOException, InterruptedException {
         String at = "/models/" + model.id();
-        assertThat(get(at)).contains("class=\"box-drawing\"", "viewBox=\"0 0 620", ">%s<".formatted(model.name().text()));
+        assertThat(get(at))
+                .contains(
+                        "class=\"box-drawing\"",
+                        "viewBox=\"0 0 620",
+                        ">%s<".formatted(model.name().text()));
         assertThat(get(at + "/print")).contains("class=\"box-drawing\"", "chart-sheet");
         assertThat(get(at + "/model.json")).contains("\"embrack-model\"");
         assertThat(get(at + "/chart.csv")).startsWith("verb,part,family");
         ModelDrawing drawing = ModelDrawing.of(model.sockets(), model.surface(), model.parts());
-        assertThat(drawing.shapes()).hasSizeGreaterThan(1 + model.ports().size()).allMatch(
-                shape -> shape.x() >= 0 && shape.x() + (shape.form().equals("rect") ? shape.width() : 0) <= drawing.width() && shape.y() <= drawing.height(), "inside the paper");
+        assertThat(drawing.shapes())
+                .hasSizeGreaterThan(1 + model.ports().size())
+                .allMatch(
+                        shape -> shape.x() >= 0
+                                && shape.x() + (shape.form().equals("rect") ? shape.width() : 0) <= drawing.width()
+                                && shape.y() <= drawing.height(),
+                        "inside the paper");
     }
 
     @Test
     void schemasAreServedAsTheyArePublished() throws IOException, InterruptedException {
-        assertThat(get("/schema/model-3.schema.json")).isEqualTo(Files.readString(Path.of("../docs/schema/model-3.schema.json")));
-        HttpResponse<String> missing = client.send(HttpRequest.newBuilder(uri("/models/no-such-model")).build(), HttpResponse.BodyHandlers.ofString());
+        assertThat(get("/schema/model-3.schema.json"))
+                .isEqualTo(Files.readString(Path.of("../docs/schema/model-3.schema.json")));
+        HttpResponse<String> missing = client.send(
+                HttpRequest.newBuilder(uri("/models/no-such-model")).build(), HttpResponse.BodyHandlers.ofString());
         assertThat(missing.statusCode()).isEqualTo(404);
         assertThat(missing.body()).contains("There is no such model");
     }
 
     private String get(String path) throws IOException, InterruptedException {
-        HttpResponse<String> response = client.send(HttpRequest.newBuilder(uri(path)).build(), HttpResponse.BodyHandlers.ofString());
+        HttpResponse<String> response =
+                client.send(HttpRequest.newBuilder(uri(path)).build(), HttpResponse.BodyHandlers.ofString());
         assertThat(response.statusCode()).as(path).isEqualTo(200);
         return response.body();
     }

@@ -23,20 +23,39 @@ class OrderPageTests {
     }
 
     private static OrderEdit tale(Transition.Way way, String time) {
-        return new OrderEdit.DescribePart(Evening.SHOW, 3, Item.TALK, "Tale", "10:00", "", way, time, "", "20:00", Optional.of(Sketch.at("foot-board 4")));
+        return new OrderEdit.DescribePart(
+                Evening.SHOW,
+                3,
+                Item.TALK,
+                "Tale",
+                "10:00",
+                "",
+                way,
+                time,
+                "",
+                "20:00",
+                Optional.of(Sketch.at("foot-board 4")));
     }
 
     @Test
     void partsAreAsTallAsTheyLastAndNeverOverlap() {
-        OrderPage page = page(Evening.sketch().edit(tale(Transition.Way.CROSSFADE, "0:04")).plan(), 3);
+        OrderPage page = page(
+                Evening.sketch().edit(tale(Transition.Way.CROSSFADE, "0:04")).plan(), 3);
         List<Label> labels = page.labels();
         for (int i = 0; i + 1 < labels.size(); i++) {
-            assertThat(labels.get(i + 1).y()).isGreaterThanOrEqualTo(labels.get(i).y() + labels.get(i).height());
+            assertThat(labels.get(i + 1).y())
+                    .isGreaterThanOrEqualTo(labels.get(i).y() + labels.get(i).height());
         }
         assertThat(labels.get(2).height()).isEqualTo(2 * labels.get(0).height());
-        assertThat(labels).extracting(Label::clock).containsExactly("19:25:00", "19:30:00", "19:32:29", "19:42:25", "19:43:13");
-        assertThat(labels.get(2)).extracting(Label::over, Label::pad, Label::isChosen, Label::facts).containsExactly("crossfade 0:04", "pad in G, 20:00", true, "10:00, press Foot board, bank A, switch 4");
-        assertThat(page.height()).isGreaterThan(labels.getLast().y() + labels.getLast().height());
+        assertThat(labels)
+                .extracting(Label::clock)
+                .containsExactly("19:25:00", "19:30:00", "19:32:29", "19:42:25", "19:43:13");
+        assertThat(labels.get(2))
+                .extracting(Label::over, Label::pad, Label::isChosen, Label::facts)
+                .containsExactly(
+                        "crossfade 0:04", "pad in G, 20:00", true, "10:00, press Foot board, bank A, switch 4");
+        assertThat(page.height())
+                .isGreaterThan(labels.getLast().y() + labels.getLast().height());
     }
 
     /** The line of the slot lies inside the part in which the time is up, or behind the last. */
@@ -44,39 +63,62 @@ class OrderPageTests {
     void theSlotEndsWhereItsTimeIsUp() {
         OrderPage fits = page(Evening.plan(), 0);
         assertThat(fits.isTooLong()).isFalse();
-        assertThat(fits.slotEnd()).isGreaterThan(fits.labels().getLast().y() + fits.labels().getLast().height());
-        OrderPage tooLong = page(Evening.sketch().edit(new OrderEdit.DescribeShow(Evening.SHOW, "First evening", "", "19:30", "3:00")).plan(), 0);
+        assertThat(fits.slotEnd())
+                .isGreaterThan(
+                        fits.labels().getLast().y() + fits.labels().getLast().height());
+        OrderPage tooLong = page(
+                Evening.sketch()
+                        .edit(new OrderEdit.DescribeShow(Evening.SHOW, "First evening", "", "19:30", "3:00"))
+                        .plan(),
+                0);
         Label tale = tooLong.labels().get(2);
         assertThat(tooLong.isTooLong()).isTrue();
         assertThat(tooLong.slotEnd()).isBetween(tale.y(), tale.y() + tale.height());
         assertThat(tooLong.slotWords()).isEqualTo("slot ends 19:33:00");
         assertThat(tooLong.findings()).extracting(finding -> finding.code()).containsExactly("order.too-long");
-        assertThat(page(Evening.sketch().edit(new OrderEdit.DescribeShow(Evening.SHOW, "First evening", "", "", "")).plan(), 0).slotEnd()).isNegative();
+        assertThat(page(
+                                Evening.sketch()
+                                        .edit(new OrderEdit.DescribeShow(Evening.SHOW, "First evening", "", "", ""))
+                                        .plan(),
+                                0)
+                        .slotEnd())
+                .isNegative();
     }
 
     @Test
     void theChosenPartSaysWhichPadsLieUnderBothKeys() {
         OrderPage page = page(Evening.plan(), 3);
-        assertThat(page.chosen().orElseThrow().keys()).isEqualTo("From D to G (+5): pads that lie under both: G, D, E and A");
+        assertThat(page.chosen().orElseThrow().keys())
+                .isEqualTo("From D to G (+5): pads that lie under both: G, D, E and A");
         assertThat(page.chosen().orElseThrow().plays()).isFalse();
         assertThat(page(Evening.plan(), 99).chosen()).isEmpty();
     }
 
     @Test
     void theRosterMutesAndSaysWhoHearsTheRest() {
-        Plan plan = Evening.sketch().feed("computer.headphones-left", List.of(Sound.TRACKS), List.of(Ear.HOUSE, Ear.IN_EARS)).edit(new OrderEdit.SetRoster(Evening.SHOW, List.of("Drums"))).plan();
+        Plan plan = Evening.sketch()
+                .feed("computer.headphones-left", List.of(Sound.TRACKS), List.of(Ear.HOUSE, Ear.IN_EARS))
+                .edit(new OrderEdit.SetRoster(Evening.SHOW, List.of("Drums")))
+                .plan();
         OrderPage muted = page(plan, 0);
         assertThat(muted.roster()).containsExactly(new OrderPage.Player("Drums", true));
         assertThat(muted.stems()).extracting(OrderPage.StemRow::words).containsExactly("muted, Drums plays it");
         OrderPage sounding = page(new OrderEdit.SetRoster(Evening.SHOW, List.of()).apply(plan), 0);
-        assertThat(sounding.stems()).extracting(OrderPage.StemRow::words).containsExactly("sounds: Computer headphones-left to house and in-ears");
+        assertThat(sounding.stems())
+                .extracting(OrderPage.StemRow::words)
+                .containsExactly("sounds: Computer headphones-left to house and in-ears");
     }
 
     @Test
     void pressesAreCountedForEachSwitch() {
-        Plan plan = Evening.sketch().edit(tale(Transition.Way.HARD, "")).foot("ebb", "4|1", "foot-board 4").foot("ebb", "9|1", "foot-board 3").plan();
+        Plan plan = Evening.sketch()
+                .edit(tale(Transition.Way.HARD, ""))
+                .foot("ebb", "4|1", "foot-board 4")
+                .foot("ebb", "9|1", "foot-board 3")
+                .plan();
         OrderPage page = page(plan, 0);
-        assertThat(page.presses()).containsExactly("Foot board, bank A, switch 3: 1×", "Foot board, bank A, switch 4: 2×");
+        assertThat(page.presses())
+                .containsExactly("Foot board, bank A, switch 3: 1×", "Foot board, bank A, switch 4: 2×");
         assertThat(page.pressesInAll()).isEqualTo(3);
     }
 }

@@ -29,10 +29,13 @@ class ModelStoreTests {
     void everyChangeIsARevisionAndNoChangeIsNone() {
         Model kept = models.create(named("Spare mixer"), "New");
         assertThat(kept.id().text()).startsWith("spare-mixer");
-        Model changed = kept.withAnswers(Answers.of(Chart.of("# mine\nmute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
+        Model changed =
+                kept.withAnswers(Answers.of(Chart.of("# mine\nmute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
         models.save(changed, 1, "Change the chart", List.of(), Hand.ANY);
         models.save(changed, 2, "Change nothing", List.of(), Hand.ANY);
-        assertThat(models.revisions(kept.id())).extracting(r -> r.n() + " " + r.summary()).containsExactly("2 Change the chart", "1 New");
+        assertThat(models.revisions(kept.id()))
+                .extracting(r -> r.n() + " " + r.summary())
+                .containsExactly("2 Change the chart", "1 New");
         assertThat(models.find(kept.id().text())).contains(changed);
         assertThat(models.revisions(kept.id()).getLast().doc()).isEqualTo(kept);
     }
@@ -40,7 +43,9 @@ class ModelStoreTests {
     @Test
     void idsAndNamesAreNeverGivenTwice() {
         Model one = models.create(named("Twice"), "New");
-        assertThatExceptionOfType(Refused.class).isThrownBy(() -> models.create(named("tWICE"), "New")).withMessageContaining("already a model");
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> models.create(named("tWICE"), "New"))
+                .withMessageContaining("already a model");
         Model two = models.createNumbered(named("Twice"), "New");
         assertThat(one.id()).isNotEqualTo(two.id());
         models.delete(two.id());
@@ -50,7 +55,8 @@ class ModelStoreTests {
         assertThat(models.find(two.id().text())).contains(two);
         assertThat(models.createNumbered(Library.RACK_MIXER, "Copy").id()).isNotEqualTo(Library.RACK_MIXER.id());
         assertThat(models.createNumbered(named("tWICE"), "Copy").name().text()).isEqualTo("tWICE 3");
-        assertThatExceptionOfType(NoSuchModel.class).isThrownBy(() -> models.save(Library.RACK_MIXER, 1, "ships", List.of(), Hand.ANY));
+        assertThatExceptionOfType(NoSuchModel.class)
+                .isThrownBy(() -> models.save(Library.RACK_MIXER, 1, "ships", List.of(), Hand.ANY));
         assertThatExceptionOfType(NoSuchModel.class).isThrownBy(() -> models.delete(Library.RACK_MIXER.id()));
     }
 
@@ -70,13 +76,20 @@ class ModelStoreTests {
     void aChangeAndTheRigsThatFollowItAreOne() {
         Model kept = models.create(named("Followed"), "New");
         List<RigId> two = List.of(using(kept), using(kept));
-        Model first = kept.withAnswers(Answers.of(Chart.of("# mine\nmute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
-        Model second = kept.withAnswers(Answers.of(Chart.of("# other\nmute Main: cc 2 over 63\nopen Main: cc 2 under 64")));
+        Model first =
+                kept.withAnswers(Answers.of(Chart.of("# mine\nmute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
+        Model second =
+                kept.withAnswers(Answers.of(Chart.of("# other\nmute Main: cc 2 over 63\nopen Main: cc 2 under 64")));
         models.save(first, 1, "First", two, Hand.ANY);
-        assertThatExceptionOfType(Refused.class).isThrownBy(() -> models.save(second, 1, "Second", two, Hand.ANY)).withMessageContaining("revision 2 meanwhile (First)");
-        assertThat(two).allSatisfy(rig -> assertThat(rigs.load(rig).plan().rig().models()).containsExactly(first));
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> models.save(second, 1, "Second", two, Hand.ANY))
+                .withMessageContaining("revision 2 meanwhile (First)");
+        assertThat(two)
+                .allSatisfy(
+                        rig -> assertThat(rigs.load(rig).plan().rig().models()).containsExactly(first));
         RigId without = rigs.create(Plan.empty(new TapeLabel("Without")), "New rig");
-        assertThatExceptionOfType(Refused.class).isThrownBy(() -> models.save(second, 2, "Second", List.of(two.getFirst(), without), Hand.ANY));
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> models.save(second, 2, "Second", List.of(two.getFirst(), without), Hand.ANY));
         assertThat(rigs.load(two.getFirst()).plan().rig().models()).containsExactly(first);
         assertThat(models.find(kept.id().text())).contains(first);
     }

@@ -8,8 +8,8 @@ import embrack.core.Evening;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.GearEdit;
-import embrack.core.plan.Plan;
 import embrack.core.plan.OrderEdit;
+import embrack.core.plan.Plan;
 import embrack.core.plan.Refused;
 import embrack.core.plan.SongEdit;
 import embrack.core.show.Form;
@@ -77,7 +77,11 @@ class RigStoreTests {
 
     @Test
     void manyPeopleAtOnceLoseNothing() throws Exception {
-        assertThat(atOnce(24, i -> rigs.edit(id, Hand.ANY, new GearEdit.AddDevice("Box " + i, Library.RACK_MIXER)).revision())).doesNotHaveDuplicates();
+        assertThat(atOnce(
+                        24,
+                        i -> rigs.edit(id, Hand.ANY, new GearEdit.AddDevice("Box " + i, Library.RACK_MIXER))
+                                .revision()))
+                .doesNotHaveDuplicates();
         assertThat(rigs.load(id).plan().rig().devices()).hasSize(24);
         assertThat(rigs.load(id).revision()).isEqualTo(25);
     }
@@ -89,7 +93,8 @@ class RigStoreTests {
         assertThatExceptionOfType(NoSuchRig.class).isThrownBy(() -> rigs.load(id));
         assertThatExceptionOfType(NoSuchRig.class).isThrownBy(() -> add("A"));
         rigs.restore(id);
-        assertThat(rigs.list()).anyMatch(entry -> entry.id().equals(id) && entry.name().equals("Store"));
+        assertThat(rigs.list())
+                .anyMatch(entry -> entry.id().equals(id) && entry.name().equals("Store"));
     }
 
     /** Undo says what it takes back; from an old picture it takes nothing back and says what came since. */
@@ -98,11 +103,16 @@ class RigStoreTests {
         add("A");
         Hand old = Hand.ANY.seeing(2);
         assertThat(rigs.undo(id, old)).contains("Add A");
-        assertThatExceptionOfType(Refused.class).isThrownBy(() -> rigs.undo(id, old)).withMessage(
-                "Nothing was taken back, since the page was older than the rig. Meanwhile: undo of \"Add A\". Now it shows the newest.");
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> rigs.undo(id, old))
+                .withMessage("Nothing was taken back, since the page was older than the rig. Meanwhile: undo of "
+                        + "\"Add A\". Now it shows the newest.");
         add("B");
-        assertThatExceptionOfType(Refused.class).isThrownBy(() -> rigs.redo(id, Hand.ANY.seeing(3))).withMessageContaining("Meanwhile: \"Add B\".");
-        assertThatExceptionOfType(Refused.class).isThrownBy(() -> rigs.edit(id, Hand.ANY.seeing(3), new GearEdit.AddDevice("B", Library.RACK_MIXER)))
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> rigs.redo(id, Hand.ANY.seeing(3)))
+                .withMessageContaining("Meanwhile: \"Add B\".");
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> rigs.edit(id, Hand.ANY.seeing(3), new GearEdit.AddDevice("B", Library.RACK_MIXER)))
                 .withMessageContaining("Meanwhile: \"Add B\".");
         assertThat(state()).isEqualTo("B, undo Add B, redo -");
     }
@@ -127,7 +137,8 @@ class RigStoreTests {
     @Test
     void whatIsSentTwiceIsMadeOnce() throws Exception {
         var once = new Hand(Hand.SOMEBODY, Optional.empty(), Optional.of("sent-1"));
-        List<Integer> revisions = atOnce(4, i -> rigs.edit(id, once, new OrderEdit.AddShow("Night")).revision());
+        List<Integer> revisions = atOnce(
+                4, i -> rigs.edit(id, once, new OrderEdit.AddShow("Night")).revision());
         assertThat(revisions).containsOnly(2);
         add("Later");
         Edited again = rigs.edit(id, once, new OrderEdit.AddShow("Night"));
@@ -144,25 +155,38 @@ class RigStoreTests {
     @Test
     void additionsAtOnceAllSurvive() throws Exception {
         RigId rig = rigs.create(Evening.plan(), "Evening");
-        atOnce(6, i -> rigs.edit(rig, Hand.ANY.seeing(1), new SongEdit.SendAlways(When.PLAY, "scene " + (i + 1))).revision());
-        assertThat(rigs.load(rig).plan().book().always()).extracting(cue -> cue.number()).containsExactly(1, 2, 3, 4, 5, 6);
-        assertThat(rigs.load(rig).plan().book().always()).extracting(cue -> cue.steps()).doesNotHaveDuplicates();
+        atOnce(
+                6,
+                i -> rigs.edit(rig, Hand.ANY.seeing(1), new SongEdit.SendAlways(When.PLAY, "scene " + (i + 1)))
+                        .revision());
+        assertThat(rigs.load(rig).plan().book().always())
+                .extracting(cue -> cue.number())
+                .containsExactly(1, 2, 3, 4, 5, 6);
+        assertThat(rigs.load(rig).plan().book().always())
+                .extracting(cue -> cue.steps())
+                .doesNotHaveDuplicates();
     }
 
     /** Nothing is stored that would not be read back as it is. */
     @Test
     void whatDoesNotReadBackIsNotStored() {
-        Song odd = Song.blank(new SongId("odd"), new TapeLabel("Odd"), 1).withForm(new Form(Form.UNKNOWN.score(), List.of(new Section(new TapeLabel("tempo 90"), 4))));
-        assertThatExceptionOfType(Refused.class).isThrownBy(() -> rigs.edit(id, Hand.ANY, new SongEdit.ImportSong(odd)))
+        Song odd = Song.blank(new SongId("odd"), new TapeLabel("Odd"), 1)
+                .withForm(new Form(Form.UNKNOWN.score(), List.of(new Section(new TapeLabel("tempo 90"), 4))));
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> rigs.edit(id, Hand.ANY, new SongEdit.ImportSong(odd)))
                 .withMessageStartingWith("This cannot be kept, since it could not be read again");
-        assertThatExceptionOfType(Refused.class).isThrownBy(() -> rigs.create(new SongEdit.ImportSong(odd).apply(Plan.empty(new TapeLabel("Odd"))), "New"));
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(
+                        () -> rigs.create(new SongEdit.ImportSong(odd).apply(Plan.empty(new TapeLabel("Odd"))), "New"));
         assertThat(rigs.load(id).revision()).isEqualTo(1);
     }
 
     private static <T> List<T> atOnce(int people, IntFunction<T> deed) throws Exception {
         try (ExecutorService all = Executors.newFixedThreadPool(people)) {
             List<T> done = new ArrayList<>();
-            for (Future<T> each : all.invokeAll(IntStream.range(0, people).<Callable<T>>mapToObj(i -> () -> deed.apply(i)).toList())) {
+            for (Future<T> each : all.invokeAll(IntStream.range(0, people)
+                    .<Callable<T>>mapToObj(i -> () -> deed.apply(i))
+                    .toList())) {
                 done.add(each.get());
             }
             return done;
@@ -175,7 +199,14 @@ class RigStoreTests {
 
     private String state() {
         StoredRig stored = rigs.load(id);
-        return "%s, undo %s, redo %s".formatted(String.join(" ", stored.plan().rig().devices().stream().map(d -> d.name().text()).toList()),
-                stored.undo().orElse("-"), stored.redo().orElse("-"));
+        return "%s, undo %s, redo %s"
+                .formatted(
+                        String.join(
+                                " ",
+                                stored.plan().rig().devices().stream()
+                                        .map(d -> d.name().text())
+                                        .toList()),
+                        stored.undo().orElse("-"),
+                        stored.redo().orElse("-"));
     }
 }

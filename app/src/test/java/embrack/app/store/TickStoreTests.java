@@ -12,7 +12,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 @AppTest
 class TickStoreTests {
 
-    private static final Section.Line SET = new Section.Task("vocal-mixer/set/receive-channel", "Set MIDI receive channel to 2.");
+    private static final Section.Line SET =
+            new Section.Task("vocal-mixer/set/receive-channel", "Set MIDI receive channel to 2.");
 
     @Autowired
     private TickStore ticks;
@@ -25,8 +26,9 @@ class TickStoreTests {
         RigId rig = copy();
         ticks.tick(rig, SET, "the technician");
         ticks.tick(rig, new Section.Task("cables/a>b", "A cable."), "somebody else");
-        assertThat(ticks.all(rig)).extracting(Tick::key, Tick::words, Tick::who).contains(
-                tuple(SET.key(), SET.words(), "the technician"));
+        assertThat(ticks.all(rig))
+                .extracting(Tick::key, Tick::words, Tick::who)
+                .contains(tuple(SET.key(), SET.words(), "the technician"));
         assertThat(ticks.all(rig)).allMatch(tick -> tick.when().matches("\\d{1,2} \\w{3,4}, \\d\\d:\\d\\d"));
     }
 
@@ -35,7 +37,10 @@ class TickStoreTests {
         RigId rig = copy();
         ticks.tick(rig, SET, "one");
         ticks.tick(rig, new Section.Task(SET.key(), "Set MIDI receive channel to 9."), "another");
-        assertThat(ticks.all(rig)).singleElement().extracting(Tick::words, Tick::who).containsExactly("Set MIDI receive channel to 9.", "another");
+        assertThat(ticks.all(rig))
+                .singleElement()
+                .extracting(Tick::words, Tick::who)
+                .containsExactly("Set MIDI receive channel to 9.", "another");
     }
 
     @Test

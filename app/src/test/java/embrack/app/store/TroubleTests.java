@@ -24,21 +24,37 @@ class TroubleTests {
 
     /** States of SQL as PostgreSQL 15 gives them (its documentation, appendix A). */
     @ParameterizedTest
-    @CsvSource({"08001, LOST", "08006, LOST", "57P01, LOST", "57P03, LOST", "22021, OURS", "23505, OURS", "42601, OURS", "57014, OURS", ", OURS"})
+    @CsvSource({
+        "08001, LOST",
+        "08006, LOST",
+        "57P01, LOST",
+        "57P03, LOST",
+        "22021, OURS",
+        "23505, OURS",
+        "42601, OURS",
+        "57014, OURS",
+        ", OURS"
+    })
     void onlyALostConnectionIsCalledOne(String state, Trouble trouble) {
-        assertThat(Trouble.of(new DataIntegrityViolationException("x", new SQLException("x", state)))).isEqualTo(trouble);
+        assertThat(Trouble.of(new DataIntegrityViolationException("x", new SQLException("x", state))))
+                .isEqualTo(trouble);
     }
 
     @Test
     void aBusyPoolIsNoLostDatabase() {
         var waited = new SQLTransientConnectionException("Connection is not available, request timed out after 2000ms");
-        assertThat(Trouble.of(new CannotGetJdbcConnectionException("x", waited))).isEqualTo(Trouble.BUSY);
-        var refused = new SQLTransientConnectionException("Connection is not available", "x", new SQLException("refused", "08001"));
-        assertThat(Trouble.of(new CannotCreateTransactionException("x", refused))).isEqualTo(Trouble.LOST);
+        assertThat(Trouble.of(new CannotGetJdbcConnectionException("x", waited)))
+                .isEqualTo(Trouble.BUSY);
+        var refused = new SQLTransientConnectionException(
+                "Connection is not available", "x", new SQLException("refused", "08001"));
+        assertThat(Trouble.of(new CannotCreateTransactionException("x", refused)))
+                .isEqualTo(Trouble.LOST);
         assertThat(Trouble.of(new IllegalStateException("ours"))).isEqualTo(Trouble.OURS);
     }
 
-    /** Who asks for what is being made waits for it; who asks for anything else does not; a failure is not remembered. */
+    /**
+     * Who asks for what is being made waits for it; who asks for anything else does not; a failure is not remembered.
+     */
     @Test
     void aMemoMakesEachThingOnceAndHoldsNobodyElse() throws Exception {
         Memo<String, String> memo = Memo.ofCount(2);
@@ -65,8 +81,9 @@ class TroubleTests {
         }
         assertThat(made).hasValue(1);
         assertThatThrownBy(() -> memo.get("bad", () -> {
-            throw new IllegalArgumentException("no");
-        })).hasMessage("no");
+                    throw new IllegalArgumentException("no");
+                }))
+                .hasMessage("no");
         assertThat(memo.get("bad", () -> "good now")).isEqualTo("good now");
         assertThat(memo.find("quick")).as("the oldest goes").isEmpty();
         Memo<Integer, byte[]> heavy = Memo.ofWeight(100, bytes -> bytes.length);

@@ -12,8 +12,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class PlayedTests {
 
-    private static final Plan PLAN = new GearEdit.AddDevice("B", Library.FOUR_SWITCH_DESK_BOARD).apply(
-            new GearEdit.AddDevice("A", Library.FOUR_SWITCH_FLOOR_BOARD).apply(Plan.empty(new TapeLabel("Two boards"))));
+    private static final Plan PLAN = new GearEdit.AddDevice("B", Library.FOUR_SWITCH_DESK_BOARD)
+            .apply(new GearEdit.AddDevice("A", Library.FOUR_SWITCH_FLOOR_BOARD)
+                    .apply(Plan.empty(new TapeLabel("Two boards"))));
 
     @ParameterizedTest
     @CsvSource({

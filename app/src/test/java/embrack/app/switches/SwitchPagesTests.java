@@ -3,8 +3,8 @@ package embrack.app.switches;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.app.AppTest;
-import embrack.app.store.Reports;
 import embrack.app.store.Hand;
+import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.check.Report;
@@ -41,7 +41,13 @@ class SwitchPagesTests {
     private Reports reports;
 
     @ParameterizedTest
-    @ValueSource(strings = {"/switches/quay-board/1/treadle/2", "/switches/quay-board/99/1", "/switches/gone/1/knob/1", "/switches/vocal-mixer/1/1"})
+    @ValueSource(
+            strings = {
+                "/switches/quay-board/1/treadle/2",
+                "/switches/quay-board/99/1",
+                "/switches/gone/1/knob/1",
+                "/switches/vocal-mixer/1/1"
+            })
     void whatIsOnNoBoxLeadsToTheFirstThatIs(String path) throws IOException, InterruptedException {
         HttpResponse<byte[]> answer = get("/rigs/1" + path);
         assertThat(answer.statusCode()).isEqualTo(302);
@@ -49,23 +55,42 @@ class SwitchPagesTests {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/switches/swap?box=gone&with=gone", "/switches/swap?box=quay-board&with=gone", "/switches/swap?box=quay-board&with=rack-mixer-24", "/switches/swap?box=quay-board&with=box:gone",
-        "/switches/quay-board/1/treadle/1?fader=-5&value=900", "/switches/quay-board/1/1?on=sideways", "/sheets?paper=papyrus", "/switches/keys/1/knob/8"})
+    @ValueSource(
+            strings = {
+                "/switches/swap?box=gone&with=gone",
+                "/switches/swap?box=quay-board&with=gone",
+                "/switches/swap?box=quay-board&with=rack-mixer-24",
+                "/switches/swap?box=quay-board&with=box:gone",
+                "/switches/quay-board/1/treadle/1?fader=-5&value=900",
+                "/switches/quay-board/1/1?on=sideways",
+                "/sheets?paper=papyrus",
+                "/switches/keys/1/knob/8"
+            })
     void oddQuestionsAreAnsweredCalmly(String path) throws IOException, InterruptedException {
         assertThat(get("/rigs/1" + path).statusCode()).as(path).isLessThan(400);
     }
 
     /** Paper sizes: ISO 216 A4 is 210 by 297 mm; Letter is 8.5 by 11 inches (ANSI A). Read with PDFBox. */
     @ParameterizedTest
-    @CsvSource({"sheets, a4, 595, 842, Make it one-shot.", "sheets, letter, 612, 792, Cables", "card, a4, 595, 842, Voice dry", "card, letter, 612, 792, kill"})
-    void sheetsAndCardsAreFilesToPrint(String what, String paper, int width, int height, String words) throws IOException, InterruptedException {
+    @CsvSource({
+        "sheets, a4, 595, 842, Make it one-shot.",
+        "sheets, letter, 612, 792, Cables",
+        "card, a4, 595, 842, Voice dry",
+        "card, letter, 612, 792, kill"
+    })
+    void sheetsAndCardsAreFilesToPrint(String what, String paper, int width, int height, String words)
+            throws IOException, InterruptedException {
         HttpResponse<byte[]> answer = get("/rigs/1/%s.pdf?paper=%s".formatted(what, paper));
         assertThat(answer.headers().firstValue("Content-Type")).contains("application/pdf");
         try (PDDocument document = Loader.loadPDF(answer.body())) {
             assertThat(Math.round(document.getPage(0).getMediaBox().getWidth())).isEqualTo(width);
-            assertThat(Math.round(document.getPage(0).getMediaBox().getHeight())).isEqualTo(height);
+            assertThat(Math.round(document.getPage(0).getMediaBox().getHeight()))
+                    .isEqualTo(height);
             String text = new PDFTextStripper().getText(document);
-            assertThat(text).contains("Quay rig, revision 1").contains("page 1 of ").doesNotContain("#");
+            assertThat(text)
+                    .contains("Quay rig, revision 1")
+                    .contains("page 1 of ")
+                    .doesNotContain("#");
             assertThat(text).contains(words.equals("kill") ? "Stop all" : words);
         }
     }
@@ -85,13 +110,19 @@ class SwitchPagesTests {
     @Test
     void theCurveOfAFaderThatStandsElsewhereStartsThereAndEndsAtBothEnds() {
         var start = new Takeover.Position(0.5, 1);
-        assertThat(LevelCurve.of(Takeover.SCALED, start, 0).path()).startsWith("M50.0 0.0 L").endsWith(" L0.0 100.0");
+        assertThat(LevelCurve.of(Takeover.SCALED, start, 0).path())
+                .startsWith("M50.0 0.0 L")
+                .endsWith(" L0.0 100.0");
         assertThat(LevelCurve.of(Takeover.JUMP, start, 0).path()).startsWith("M50.0 0.0 L50.0 50.0");
         assertThat(LevelCurve.of(Takeover.CATCH, start, 1).path()).endsWith(" L100.0 0.0");
     }
 
     private HttpResponse<byte[]> get(String path) throws IOException, InterruptedException {
-        return HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path)).header("Accept", "text/html").build(),
-                HttpResponse.BodyHandlers.ofByteArray());
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                                .header("Accept", "text/html")
+                                .build(),
+                        HttpResponse.BodyHandlers.ofByteArray());
     }
 }

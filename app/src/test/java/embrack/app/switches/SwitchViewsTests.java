@@ -39,20 +39,34 @@ class SwitchViewsTests {
 
     @Test
     void theFloorPlanLiesAsTheBoxDoesWithItsTreadleBeside() {
-        Plan plan = MappingFaults.sounds().move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
-                .edit(new SwitchEdit.NameSwitch(Sketch.at("foot-board 1"), "Hush")).edit(new SwitchEdit.GiveDuty(Sketch.at("foot-board 1"), Optional.of(Duty.KILL))).plan();
+        Plan plan = MappingFaults.sounds()
+                .move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
+                .edit(new SwitchEdit.NameSwitch(Sketch.at("foot-board 1"), "Hush"))
+                .edit(new SwitchEdit.GiveDuty(Sketch.at("foot-board 1"), Optional.of(Duty.KILL)))
+                .plan();
         BoardView board = BoardView.of(Report.of(plan), Sketch.at("foot-board 2"), "/rigs/7");
-        assertThat(board.tiles()).extracting(BoardView.Tile::number).as("the far row first").containsExactly(6, 7, 8, 9, 10, 1, 2, 3, 4, 5);
-        assertThat(board.tiles().get(5)).extracting(BoardView.Tile::label, BoardView.Tile::duty, BoardView.Tile::isKill, BoardView.Tile::key)
+        assertThat(board.tiles())
+                .extracting(BoardView.Tile::number)
+                .as("the far row first")
+                .containsExactly(6, 7, 8, 9, 10, 1, 2, 3, 4, 5);
+        assertThat(board.tiles().get(5))
+                .extracting(BoardView.Tile::label, BoardView.Tile::duty, BoardView.Tile::isKill, BoardView.Tile::key)
                 .containsExactly("Hush", "kill switch", true, "foot-board.1.1");
-        assertThat(board.tiles()).filteredOn(BoardView.Tile::isSelected).singleElement().extracting(BoardView.Tile::href).isEqualTo("/rigs/7/switches/foot-board/1/2");
+        assertThat(board.tiles())
+                .filteredOn(BoardView.Tile::isSelected)
+                .singleElement()
+                .extracting(BoardView.Tile::href)
+                .isEqualTo("/rigs/7/switches/foot-board/1/2");
         assertThat(board.controls()).singleElement().satisfies(control -> {
             assertThat(control.href()).isEqualTo("/rigs/7/switches/foot-board/1/treadle/1");
             assertThat(control.moves()).containsExactly("Piano: level of Control 1");
             assertThat(control.curve()).startsWith("M0.0 100.0 L").endsWith("L100.0 0.0");
             assertThat(control.mark().orElseThrow().words()).isEqualTo("exact");
         });
-        assertThat(board.banks()).extracting(BoardView.Tab::words).as("ten banks bear their names alone").startsWith("A", "B");
+        assertThat(board.banks())
+                .extracting(BoardView.Tab::words)
+                .as("ten banks bear their names alone")
+                .startsWith("A", "B");
         assertThat(board.otherBanks()).hasSize(9).doesNotContainKey(1);
     }
 
@@ -63,87 +77,164 @@ class SwitchViewsTests {
         BoardView board = BoardView.of(Report.of(plan), knob, "/rigs/7");
         assertThat(board.tiles()).isEmpty();
         assertThat(board.banks()).isEmpty();
-        assertThat(board.controls()).hasSize(8).filteredOn(BoardView.ControlTile::isSelected).extracting(BoardView.ControlTile::words).containsExactly("knob 3");
+        assertThat(board.controls())
+                .hasSize(8)
+                .filteredOn(BoardView.ControlTile::isSelected)
+                .extracting(BoardView.ControlTile::words)
+                .containsExactly("knob 3");
         assertThat(BoardView.first(plan, new DeviceId("keys"), 1, "")).isEqualTo("/switches/keys/1/knob/1");
     }
 
     @ParameterizedTest
-    @CsvSource({"ten-switch-treadle-board, 'press, second press, release, hold'", "eight-switch-long-press-board, 'press, second press, release, hold, double press'",
-        "four-switch-floor-board, press", "two-switch-foot-box, 'press, second press, release'"})
+    @CsvSource({
+        "ten-switch-treadle-board, 'press, second press, release, hold'",
+        "eight-switch-long-press-board, 'press, second press, release, hold, double press'",
+        "four-switch-floor-board, press",
+        "two-switch-foot-box, 'press, second press, release'"
+    })
     void aSwitchOffersTheMomentsThatItsBoardCanTell(String model, String moments) {
         Plan plan = Sketch.of("Board").box("Board", model).plan();
         PanelView panel = PanelView.of(Report.of(plan), Sketch.at("board 1"), "/rigs/7", Moment.PRESS, "");
-        assertThat(String.join(", ", panel.moments().stream().map(PanelView.MomentTab::words).toList())).isEqualTo(moments);
+        assertThat(String.join(
+                        ", ",
+                        panel.moments().stream().map(PanelView.MomentTab::words).toList()))
+                .isEqualTo(moments);
         assertThat(panel.isBlank()).isTrue();
         assertThat(panel.misses()).isEmpty();
     }
 
     @Test
     void aMomentThatTheBoardCannotTellIsStillShownWhenItHasSteps() {
-        Plan plan = Sketch.of("Board").box("Board", "four-switch-floor-board").box("Mixer", "rack-mixer-24").link("board.out > mixer.in").set("mixer", "receive-channel", "2")
-                .then("board 1", Moment.HOLD, "mixer mute:main").plan();
+        Plan plan = Sketch.of("Board")
+                .box("Board", "four-switch-floor-board")
+                .box("Mixer", "rack-mixer-24")
+                .link("board.out > mixer.in")
+                .set("mixer", "receive-channel", "2")
+                .then("board 1", Moment.HOLD, "mixer mute:main")
+                .plan();
         PanelView panel = PanelView.of(Report.of(plan), Sketch.at("board 1"), "/rigs/7", Moment.HOLD, "");
-        assertThat(panel.moments()).extracting(PanelView.MomentTab::words, PanelView.MomentTab::steps, PanelView.MomentTab::isHere).containsExactly(tuple("press", 0, false), tuple("hold", 1, true));
+        assertThat(panel.moments())
+                .extracting(PanelView.MomentTab::words, PanelView.MomentTab::steps, PanelView.MomentTab::isHere)
+                .containsExactly(tuple("press", 0, false), tuple("hold", 1, true));
         assertThat(panel.steps().getFirst().obstacle()).isEqualTo("the board cannot tell a hold");
         assertThat(panel.findings()).singleElement().extracting(f -> f.what()).isEqualTo("Board cannot tell a hold.");
     }
 
     @Test
     void whatASwitchSendsByItselfIsSaidAtItsMoment() {
-        Plan plan = MappingFaults.floor().mode("foot-board 1", SwitchMode.MOMENTARY).plan();
-        assertThat(PanelView.of(Report.of(plan), Sketch.at("foot-board 1"), "", Moment.RELEASE, "").byItself()).isEqualTo("Being momentary, the switch sends by itself: B1 28 00");
+        Plan plan =
+                MappingFaults.floor().mode("foot-board 1", SwitchMode.MOMENTARY).plan();
+        assertThat(PanelView.of(Report.of(plan), Sketch.at("foot-board 1"), "", Moment.RELEASE, "")
+                        .byItself())
+                .isEqualTo("Being momentary, the switch sends by itself: B1 28 00");
         PanelView press = PanelView.of(Report.of(plan), Sketch.at("foot-board 1"), "", Moment.PRESS, "");
         assertThat(press.presses()).extracting(PanelView.PressRow::press).contains("1", "let go 1");
-        assertThat(press.modes()).filteredOn(PanelView.Choice::isChosen).extracting(PanelView.Choice::words).containsExactly("momentary");
+        assertThat(press.modes())
+                .filteredOn(PanelView.Choice::isChosen)
+                .extracting(PanelView.Choice::words)
+                .containsExactly("momentary");
         assertThat(press.proven()).isEmpty();
     }
 
     @Test
     void offersSayWhatComesAlongAndNothingOfWhatWillBeLearned() {
-        PanelView lights = PanelView.of(Report.of(MappingFaults.lights().plan()), Sketch.at("foot-board 6"), "", Moment.PRESS, "chase 1");
-        assertThat(lights.offers().getFirst()).extracting(PanelView.OfferRow::key, PanelView.OfferRow::along).containsExactly("toggle:chase-1", "toggle:auto-run");
-        PanelView loops = PanelView.of(Report.of(MappingFaults.loops().plan()), Sketch.at("foot-board 7"), "", Moment.PRESS, "undo track 3");
-        assertThat(loops.offers()).singleElement().extracting(PanelView.OfferRow::obstacle).as("a number is chosen as soon as it is taken").isEqualTo("");
+        PanelView lights = PanelView.of(
+                Report.of(MappingFaults.lights().plan()), Sketch.at("foot-board 6"), "", Moment.PRESS, "chase 1");
+        assertThat(lights.offers().getFirst())
+                .extracting(PanelView.OfferRow::key, PanelView.OfferRow::along)
+                .containsExactly("toggle:chase-1", "toggle:auto-run");
+        PanelView loops = PanelView.of(
+                Report.of(MappingFaults.loops().plan()), Sketch.at("foot-board 7"), "", Moment.PRESS, "undo track 3");
+        assertThat(loops.offers())
+                .singleElement()
+                .extracting(PanelView.OfferRow::obstacle)
+                .as("a number is chosen as soon as it is taken")
+                .isEqualTo("");
     }
 
     @Test
     void aTreadleShowsItsLevelsItsCapAndWhatHappensElsewhere() {
-        Plan plan = MappingFaults.sounds().move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
-                .edit(new TravelEdit.Shape(TREADLE, new DeviceId("piano"), new PartId("control-1"), "0", "127", Curve.LINEAR, Law.DECIBELS, "6", "0")).plan();
+        Plan plan = MappingFaults.sounds()
+                .move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
+                .edit(new TravelEdit.Shape(
+                        TREADLE,
+                        new DeviceId("piano"),
+                        new PartId("control-1"),
+                        "0",
+                        "127",
+                        Curve.LINEAR,
+                        Law.DECIBELS,
+                        "6",
+                        "0"))
+                .plan();
         ControlView view = ControlView.of(Report.of(plan), TREADLE, "/rigs/7", 64, 127, "control 2");
         ControlView.LevelRow level = view.levels().getFirst();
-        assertThat(level.shownAt()).containsExactly("silent", "\u221217.9 dB", "\u22125.9 dB", "\u22120.2 dB", "\u22120.2 dB");
+        assertThat(level.shownAt())
+                .containsExactly("silent", "\u221217.9 dB", "\u22125.9 dB", "\u22120.2 dB", "\u22120.2 dB");
         assertThat(level.message()).isEqualTo("ch 5  CC 20  0 to 89");
         assertThat(level.unity()).isBetween(29.0, 31.0);
         assertThat(view.heelToToe()).containsExactly("heel down", "toe down");
         assertThat(view.offers()).extracting(ControlView.OfferRow::part).containsExactly("control-2");
-        assertThat(view.elsewhere().touch()).isEqualTo("Every move is shared out over the room that is left, until both meet.");
-        assertThat(view.elsewhere().steps()).as("a quarter of the way down at a time").hasSize(4).last().isEqualTo("0: silent");
+        assertThat(view.elsewhere().touch())
+                .isEqualTo("Every move is shared out over the room that is left, until both meet.");
+        assertThat(view.elsewhere().steps())
+                .as("a quarter of the way down at a time")
+                .hasSize(4)
+                .last()
+                .isEqualTo("0: silent");
         Plan catching = new TravelEdit.ChooseTakeover(TREADLE, Takeover.CATCH).apply(plan);
-        assertThat(ControlView.of(Report.of(catching), TREADLE, "", 64, 127, "").elsewhere().touch()).isEqualTo("Nothing moves until the control passes 6.0 dB.");
+        assertThat(ControlView.of(Report.of(catching), TREADLE, "", 64, 127, "")
+                        .elsewhere()
+                        .touch())
+                .isEqualTo("Nothing moves until the control passes 6.0 dB.");
     }
 
     @Test
     void numbersSayWhoHearsWhomWhatIsPinnedAndWhatWouldChange() {
-        Plan plan = MappingFaults.loops().edit(new NumberEdit.PinNumber(new DeviceId("loop-table"), LessonId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", "30")).plan();
+        Plan plan = MappingFaults.loops()
+                .edit(new NumberEdit.PinNumber(
+                        new DeviceId("loop-table"),
+                        LessonId.parse("record:track-1"),
+                        MessageType.CONTROL_CHANGE,
+                        "",
+                        "30"))
+                .plan();
         NumbersPage page = NumbersPage.of(Report.of(plan));
-        assertThat(page.receivers()).extracting(NumbersPage.Receiver::name, NumbersPage.Receiver::channel, NumbersPage.Receiver::proposed)
+        assertThat(page.receivers())
+                .extracting(NumbersPage.Receiver::name, NumbersPage.Receiver::channel, NumbersPage.Receiver::proposed)
                 .containsExactly(tuple("Vocal mixer", "ch 2", ""), tuple("Loop table", "ch 4", ""));
-        assertThat(page.senders().getFirst().cells()).extracting(NumbersPage.Cell::words).containsExactly("meant", "meant");
-        assertThat(page.learners().getFirst().rows()).extracting(NumbersPage.Row::lesson, NumbersPage.Row::number, NumbersPage.Row::isPinned)
+        assertThat(page.senders().getFirst().cells())
+                .extracting(NumbersPage.Cell::words)
+                .containsExactly("meant", "meant");
+        assertThat(page.learners().getFirst().rows())
+                .extracting(NumbersPage.Row::lesson, NumbersPage.Row::number, NumbersPage.Row::isPinned)
                 .containsExactly(tuple("record:track-1", 30, true), tuple("stop-all:tracks", 103, false));
-        assertThat(page.renumbered()).as("goes on behind the pinned one").containsExactly("Loop table, stop all Tracks: CC 103 becomes CC 31.");
-        assertThat(page.learners().getFirst().writing()).containsExactly("Template first: 2 inputs set once, 99 writes: 33 min 40 s.", "Memory by memory: 198 inputs set, 99 writes: 99 min.");
+        assertThat(page.renumbered())
+                .as("goes on behind the pinned one")
+                .containsExactly("Loop table, stop all Tracks: CC 103 becomes CC 31.");
+        assertThat(page.learners().getFirst().writing())
+                .containsExactly(
+                        "Template first: 2 inputs set once, 99 writes: 33 min 40 s.",
+                        "Memory by memory: 198 inputs set, 99 writes: 99 min.");
     }
 
     @Test
     void aSwapSaysWhetherThereIsTime() {
         Plan plan = MappingFaults.loops().plan();
-        SwapPage page = SwapPage.of(plan, Optional.of(FOOT), "eight-switch-long-press-board", new SwapPage.Rate(20, 5), List.of());
-        Swap swap = Swap.of(plan, FOOT, Library.find(new ModelId("eight-switch-long-press-board")).orElseThrow(), 20);
+        SwapPage page = SwapPage.of(
+                plan, Optional.of(FOOT), "eight-switch-long-press-board", new SwapPage.Rate(20, 5), List.of());
+        Swap swap = Swap.of(
+                plan,
+                FOOT,
+                Library.find(new ModelId("eight-switch-long-press-board")).orElseThrow(),
+                20);
         SwapPage.Result result = page.with(swap).result().orElseThrow();
         assertThat(result.lines() * 20 <= 5 * 60).isEqualTo(result.isInTime());
-        assertThat(result.boxes()).singleElement().satisfies(box -> assertThat(box.lines()).hasSize(result.lines()).anyMatch(line -> line.startsWith("Bank 1, switch 3: ch 4 CC 102")));
+        assertThat(result.boxes())
+                .singleElement()
+                .satisfies(box -> assertThat(box.lines())
+                        .hasSize(result.lines())
+                        .anyMatch(line -> line.startsWith("Bank 1, switch 3: ch 4 CC 102")));
         assertThat(page.boxes()).extracting(SwapPage.Candidate::words).contains("Loop table (Loop table, five tracks)");
     }
 }

@@ -50,18 +50,31 @@ class WiringPagesTests {
         Plan plan = Plan.empty(new TapeLabel("Large"));
         RigId small = rigs.create(new GearEdit.AddDevice("Box", Library.RACK_MIXER).apply(plan), "Small");
         for (int i = 0; i < 60; i++) {
-            plan = new GearEdit.AddDevice("Box " + i, Library.all().get(i % Library.all().size())).apply(plan);
+            plan = new GearEdit.AddDevice(
+                            "Box " + i, Library.all().get(i % Library.all().size()))
+                    .apply(plan);
         }
         RigId large = rigs.create(plan, "Large");
         for (String tab : TABS) {
             int few = counted(counter, small, tab);
-            assertThat(counted(counter, large, tab)).as("statements of wiring" + tab).isEqualTo(few).isEqualTo(2);
+            assertThat(counted(counter, large, tab))
+                    .as("statements of wiring" + tab)
+                    .isEqualTo(few)
+                    .isEqualTo(2);
         }
     }
 
     @Test
     void addressesThatLeadNowhereShowTheWholeRig() throws IOException, InterruptedException {
-        for (String at : List.of("port:gone.out", "device:gone", "link:a.b~c.d", "switch:gone.1.1", "switch:", "port:", "nonsense", "port:voice-board.%3Cb%3E")) {
+        for (String at : List.of(
+                "port:gone.out",
+                "device:gone",
+                "link:a.b~c.d",
+                "switch:gone.1.1",
+                "switch:",
+                "port:",
+                "nonsense",
+                "port:voice-board.%3Cb%3E")) {
             HttpResponse<String> answer = get("/rigs/1/wiring?at=" + at);
             assertThat(answer.statusCode()).as(at).isEqualTo(200);
             assertThat(answer.body()).contains("Voice board").doesNotContain("id=\"side\"");
@@ -76,12 +89,20 @@ class WiringPagesTests {
     }
 
     private HttpResponse<String> get(String path) throws IOException, InterruptedException {
-        return HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path)).header("Accept", "text/html").build(),
-                HttpResponse.BodyHandlers.ofString());
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                                .header("Accept", "text/html")
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
     }
 
     /** Counts what is asked of the database. */
-    @Intercepts(@Signature(type = StatementHandler.class, method = "query", args = {Statement.class, ResultHandler.class}))
+    @Intercepts(
+            @Signature(
+                    type = StatementHandler.class,
+                    method = "query",
+                    args = {Statement.class, ResultHandler.class}))
     private static final class Counter implements Interceptor {
 
         private final AtomicInteger statements = new AtomicInteger();

@@ -43,19 +43,32 @@ class WiringPictureTests {
         assertThat(picture.boxes()).hasSameSizeAs(rig.devices());
         assertThat(picture.lines()).hasSameSizeAs(rig.links());
         Map<String, Rectangle2D> places = new HashMap<>();
-        picture.boxes().forEach(box -> places.put(box.id(), new Rectangle2D.Double(box.x(), box.y(), box.width(), box.height())));
+        picture.boxes()
+                .forEach(box ->
+                        places.put(box.id(), new Rectangle2D.Double(box.x(), box.y(), box.width(), box.height())));
         Rectangle2D paper = new Rectangle2D.Double(0, 0, picture.width(), picture.height());
         places.forEach((id, place) -> {
             assertThat(paper.contains(place)).isTrue();
-            places.forEach((other, there) -> assertThat(id.equals(other) || isAround(rig, id, other) || isAround(rig, other, id) || !place.intersects(there))
-                    .as("%s and %s overlap", id, other).isTrue());
+            places.forEach((other, there) -> assertThat(id.equals(other)
+                            || isAround(rig, id, other)
+                            || isAround(rig, other, id)
+                            || !place.intersects(there))
+                    .as("%s and %s overlap", id, other)
+                    .isTrue());
         });
         for (WiringPicture.Line line : picture.lines()) {
             List<Line2D> pieces = pieces(line);
-            assertThat(pieces).isNotEmpty().allMatch(p -> p.getX1() == p.getX2() || p.getY1() == p.getY2(), "straight across or down");
+            assertThat(pieces)
+                    .isNotEmpty()
+                    .allMatch(p -> p.getX1() == p.getX2() || p.getY1() == p.getY2(), "straight across or down");
             String[] ends = line.key().split("[.~]");
-            places.forEach((id, place) -> assertThat(isAround(rig, id, ends[0]) || isAround(rig, id, ends[2]) || id.equals(ends[0]) && isHost(rig, id) || id.equals(ends[2]) && isHost(rig, id)
-                    || pieces.stream().noneMatch(inner(place)::intersectsLine)).as("%s through %s", line.words(), id).isTrue());
+            places.forEach((id, place) -> assertThat(isAround(rig, id, ends[0])
+                            || isAround(rig, id, ends[2])
+                            || id.equals(ends[0]) && isHost(rig, id)
+                            || id.equals(ends[2]) && isHost(rig, id)
+                            || pieces.stream().noneMatch(inner(place)::intersectsLine))
+                    .as("%s through %s", line.words(), id)
+                    .isTrue());
         }
     }
 
@@ -73,9 +86,16 @@ class WiringPictureTests {
     void everyBoxStandsInTheLaneOfItsPlace() {
         Rig rig = randomRig(new Random(5), 20);
         WiringPicture picture = WiringPicture.of(rig);
-        assertThat(picture.lanes()).extracting(WiringPicture.Lane::name).isSubsetOf(Stream.of(Area.values()).map(Area::words).toList()).isNotEmpty();
+        assertThat(picture.lanes())
+                .extracting(WiringPicture.Lane::name)
+                .isSubsetOf(Stream.of(Area.values()).map(Area::words).toList())
+                .isNotEmpty();
         for (WiringPicture.Box box : picture.boxes()) {
-            WiringPicture.Lane lane = picture.lanes().stream().filter(l -> l.name().equals(rig.area(new DeviceId(box.id())).words())).findFirst().orElseThrow();
+            WiringPicture.Lane lane = picture.lanes().stream()
+                    .filter(l ->
+                            l.name().equals(rig.area(new DeviceId(box.id())).words()))
+                    .findFirst()
+                    .orElseThrow();
             assertThat(box.x()).as(box.name()).isBetween(lane.x(), lane.x() + lane.width() - box.width());
         }
     }
@@ -84,7 +104,10 @@ class WiringPictureTests {
     void linesBeginAndEndAtTheirPorts() {
         WiringPicture picture = WiringPicture.of(randomRig(new Random(6), 16));
         Map<String, String> ports = new HashMap<>();
-        picture.boxes().forEach(box -> box.plugs().forEach(plug -> ports.put(plug.key(), "%d %d".formatted(box.x() + plug.x(), box.y() + plug.y()))));
+        picture.boxes()
+                .forEach(box -> box.plugs()
+                        .forEach(plug ->
+                                ports.put(plug.key(), "%d %d".formatted(box.x() + plug.x(), box.y() + plug.y()))));
         for (WiringPicture.Line line : picture.lines()) {
             String[] ends = line.key().split("~");
             assertThat(line.path()).startsWith("M" + ports.get(ends[0])).endsWith(ports.get(ends[1]));
@@ -93,7 +116,8 @@ class WiringPictureTests {
 
     @Test
     void longNamesAreCutOnTapeAndWholeOnFocus() {
-        Plan plan = new GearEdit.AddDevice("The mixer behind the curtain at the left", Library.RACK_MIXER).apply(Plan.empty(new TapeLabel("R")));
+        Plan plan = new GearEdit.AddDevice("The mixer behind the curtain at the left", Library.RACK_MIXER)
+                .apply(Plan.empty(new TapeLabel("R")));
         WiringPicture.Box box = WiringPicture.of(plan.rig()).boxes().getFirst();
         assertThat(box.tape()).isEqualTo("The mixer behind\u2026").hasSizeLessThan(19);
         assertThat(box.name()).isEqualTo("The mixer behind the curtain at the left");
@@ -105,16 +129,28 @@ class WiringPictureTests {
     void whatIsLitIsShownLargeInTheShapeOfTheWhole() {
         Rig rig = randomRig(new Random(9), 30);
         DeviceId first = rig.devices().getFirst().id();
-        WiringPicture picture = WiringPicture.of(rig, new Focus.OnDevice(first, Optional.empty()), Optional.of(new Focus.Lit(Set.of(first), Set.of())));
-        double[] view = Stream.of(picture.view().split(" ")).mapToDouble(Double::parseDouble).toArray();
-        WiringPicture.Box box = picture.boxes().stream().filter(b -> b.id().equals(first.text())).findFirst().orElseThrow();
-        assertThat(new Rectangle2D.Double(view[0], view[1], view[2], view[3]).contains(box.x(), box.y(), box.width(), box.height())).isTrue();
+        WiringPicture picture = WiringPicture.of(
+                rig, new Focus.OnDevice(first, Optional.empty()), Optional.of(new Focus.Lit(Set.of(first), Set.of())));
+        double[] view = Stream.of(picture.view().split(" "))
+                .mapToDouble(Double::parseDouble)
+                .toArray();
+        WiringPicture.Box box = picture.boxes().stream()
+                .filter(b -> b.id().equals(first.text()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(new Rectangle2D.Double(view[0], view[1], view[2], view[3])
+                        .contains(box.x(), box.y(), box.width(), box.height()))
+                .isTrue();
         assertThat(view[2] / view[3]).isCloseTo((double) picture.width() / picture.height(), within(0.01));
         assertThat(WiringPicture.of(rig).view()).isEqualTo("0 0 %d %d".formatted(picture.width(), picture.height()));
     }
 
     private static boolean isAround(Rig rig, String host, String app) {
-        return rig.device(new DeviceId(app)).spot().host().filter(new DeviceId(host)::equals).isPresent();
+        return rig.device(new DeviceId(app))
+                .spot()
+                .host()
+                .filter(new DeviceId(host)::equals)
+                .isPresent();
     }
 
     private static boolean isHost(Rig rig, String id) {
@@ -126,21 +162,31 @@ class WiringPictureTests {
         for (int i = 0; i < boxes; i++) {
             Model model = Library.all().get(random.nextInt(Library.all().size()));
             plan = new GearEdit.AddDevice("Box " + i, model).apply(plan);
-            plan = new WiringEdit.Stand(plan.rig().devices().getLast().id(), Area.values()[random.nextInt(Area.values().length)]).apply(plan);
+            plan = new WiringEdit.Stand(
+                            plan.rig().devices().getLast().id(), Area.values()[random.nextInt(Area.values().length)])
+                    .apply(plan);
         }
-        List<DeviceId> hosts = plan.rig().devices().stream().map(Device::id).filter(kind(plan.rig())).toList();
+        List<DeviceId> hosts = plan.rig().devices().stream()
+                .map(Device::id)
+                .filter(kind(plan.rig()))
+                .toList();
         for (Device app : plan.rig().devices()) {
             if (plan.rig().model(app.id()).isApp() && !hosts.isEmpty()) {
-                plan = new WiringEdit.LiveIn(app.id(), Optional.of(hosts.get(random.nextInt(hosts.size())))).apply(plan);
+                plan = new WiringEdit.LiveIn(app.id(), Optional.of(hosts.get(random.nextInt(hosts.size()))))
+                        .apply(plan);
             }
         }
         Rig rig = plan.rig();
-        List<Socket> sockets = new ArrayList<>(rig.devices().stream().flatMap(d -> Layout.ports(rig, d.id()).map(p -> new Socket(d.id(), p.id()))).toList());
+        List<Socket> sockets = new ArrayList<>(rig.devices().stream()
+                .flatMap(d -> Layout.ports(rig, d.id()).map(p -> new Socket(d.id(), p.id())))
+                .toList());
         Collections.shuffle(sockets, random);
         for (Socket from : sockets) {
             for (Socket to : sockets.subList(0, sockets.size() / 3)) {
                 try {
-                    plan = plan.rig().links().size() < boxes * 3 / 2 ? new WiringEdit.Connect(from, to).apply(plan) : plan;
+                    plan = plan.rig().links().size() < boxes * 3 / 2
+                            ? new WiringEdit.Connect(from, to).apply(plan)
+                            : plan;
                 } catch (Refused refused) {
                     assertThat(refused.words()).isNotBlank();
                 }
@@ -155,10 +201,13 @@ class WiringPictureTests {
 
     private static List<Line2D> pieces(WiringPicture.Line line) {
         List<double[]> points = Stream.of(line.path().substring(1).split(" L"))
-                .map(p -> Stream.of(p.split(" ")).mapToDouble(Double::parseDouble).toArray()).toList();
+                .map(p ->
+                        Stream.of(p.split(" ")).mapToDouble(Double::parseDouble).toArray())
+                .toList();
         List<Line2D> pieces = new ArrayList<>();
         for (int i = 1; i < points.size(); i++) {
-            pieces.add(new Line2D.Double(points.get(i - 1)[0], points.get(i - 1)[1], points.get(i)[0], points.get(i)[1]));
+            pieces.add(
+                    new Line2D.Double(points.get(i - 1)[0], points.get(i - 1)[1], points.get(i)[0], points.get(i)[1]));
         }
         return pieces;
     }

@@ -15,8 +15,10 @@ public record Action(Verb verb, PartId part, Optional<Integer> amount) {
 
     public Action {
         if (verb.takesAmount() != amount.isPresent()) {
-            throw new IllegalArgumentException(verb.takesAmount()
-                    ? "\"%s\" needs an amount, 0 to 127".formatted(verb.phrase()) : "\"%s\" takes no amount".formatted(verb.phrase()));
+            throw new IllegalArgumentException(
+                    verb.takesAmount()
+                            ? "\"%s\" needs an amount, 0 to 127".formatted(verb.phrase())
+                            : "\"%s\" takes no amount".formatted(verb.phrase()));
         }
         amount.ifPresent(value -> DataByte.checked("amount", value));
     }
@@ -33,10 +35,14 @@ public record Action(Verb verb, PartId part, Optional<Integer> amount) {
      */
     public static Action parse(String key) {
         String[] pieces = key.split(":", -1);
-        if (pieces.length < 2 || pieces.length > 3 || pieces.length == 3 && !WHOLE_NUMBER.matcher(pieces[2]).matches()) {
+        if (pieces.length < 2
+                || pieces.length > 3
+                || pieces.length == 3 && !WHOLE_NUMBER.matcher(pieces[2]).matches()) {
             throw new IllegalArgumentException("an action is verb:part or verb:part:amount, was \"%s\"".formatted(key));
         }
-        return new Action(Verb.parse(pieces[0]), new PartId(pieces[1]),
+        return new Action(
+                Verb.parse(pieces[0]),
+                new PartId(pieces[1]),
                 pieces.length == 3 ? Optional.of(Integer.parseInt(pieces[2])) : Optional.empty());
     }
 
@@ -47,23 +53,27 @@ public record Action(Verb verb, PartId part, Optional<Integer> amount) {
 
     /** The action in words, with the name that its part goes by: "mute Return 1", "set level of Main to 100". */
     public String words(Object partName) {
-        return verb.words() + " " + partName + amount.map(value -> " to " + value).orElse("");
+        return verb.words() + " " + partName
+                + amount.map(value -> " to " + value).orElse("");
     }
 
     /** What to mind before it is tried with sound, light or people on stage, where it can hurt. */
     public Optional<String> caution() {
         if (part.text().startsWith("blackout") && (verb == Verb.ON || verb == Verb.TOGGLE)) {
-            return Optional.of("In a blackout people fall over edges and ramps. Agree who may move when, and never black out"
-                    + " emergency lighting.");
+            return Optional.of(
+                    "In a blackout people fall over edges and ramps. Agree who may move when, and never black out"
+                            + " emergency lighting.");
         }
         return switch (verb) {
             // Common practice, no source.
-            case OPEN, TOGGLE_MUTE -> Optional.of("Opening a mic near a monitor can howl, and a jump in level"
-                    + " hurts in in-ears. Pull the level down before the first try.");
+            case OPEN, TOGGLE_MUTE ->
+                Optional.of("Opening a mic near a monitor can howl, and a jump in level"
+                        + " hurts in in-ears. Pull the level down before the first try.");
             case LEVEL -> Optional.of("A jump in level hurts in in-ears. Start low on the first try.");
             // Three a second: WCAG 2.3.1 for screens; common practice for the stage.
-            case RUN -> Optional.of("Light that flashes between 3 and 30 times a second can trigger seizures. Keep chases under"
-                    + " 3 flashes a second without a risk assessment, and warn the audience.");
+            case RUN ->
+                Optional.of("Light that flashes between 3 and 30 times a second can trigger seizures. Keep chases under"
+                        + " 3 flashes a second without a risk assessment, and warn the audience.");
             default -> Optional.empty();
         };
     }

@@ -13,11 +13,9 @@ import java.util.regex.Pattern;
 /** Reads actions as they are said: "mute Input 1..4", "level Main at 100". */
 final class ActionReader {
 
-    private static final Pattern AT = Pattern.compile("^(.*\\S)\\s+(?:at|to)\\s+(\\d{1,4})$",
-            Pattern.CASE_INSENSITIVE);
+    private static final Pattern AT = Pattern.compile("^(.*\\S)\\s+(?:at|to)\\s+(\\d{1,4})$", Pattern.CASE_INSENSITIVE);
 
-    private ActionReader() {
-    }
+    private ActionReader() {}
 
     /**
      * The actions that stand at the cursor.
@@ -31,11 +29,13 @@ final class ActionReader {
         if (whole.isEmpty()) {
             throw new Fault(start, 1, "An action is missing here, such as \"mute Input 1\".");
         }
-        List<Verb> verbs = Verb.LONGEST_FIRST.stream().filter(verb -> {
-            boolean here = cursor.accept(verb.phrase());
-            cursor.backTo(start);
-            return here;
-        }).toList();
+        List<Verb> verbs = Verb.LONGEST_FIRST.stream()
+                .filter(verb -> {
+                    boolean here = cursor.accept(verb.phrase());
+                    cursor.backTo(start);
+                    return here;
+                })
+                .toList();
         if (verbs.isEmpty()) {
             throw cursor.fault(ChartParser.unknownVerb(cursor.peek()));
         }
@@ -59,7 +59,8 @@ final class ActionReader {
         if (verb.takesAmount()) {
             int column = cursor.column();
             if (!at.matches() || Integer.parseInt(at.group(2)) > 127) {
-                throw new Fault(column, Math.max(1, cursor.rest().length()), "Say how much, 0 to 127: level Main at 100.");
+                throw new Fault(
+                        column, Math.max(1, cursor.rest().length()), "Say how much, 0 to 127: level Main at 100.");
             }
             amount = Optional.of(Integer.parseInt(at.group(2)));
             target = Cursor.of(" ".repeat(column - 1) + at.group(1));

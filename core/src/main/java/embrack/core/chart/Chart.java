@@ -37,7 +37,13 @@ public final class Chart {
     private final Map<VerbAndPart, List<ChartRow>> byAction = new HashMap<>();
     private final Map<Integer, List<ChartRow>> byMessage = new HashMap<>();
 
-    Chart(String text, Conventions conventions, List<ChartRow> rows, List<Lesson> lessons, List<Action> safe, Map<PartId, PartId> needs) {
+    Chart(
+            String text,
+            Conventions conventions,
+            List<ChartRow> rows,
+            List<Lesson> lessons,
+            List<Action> safe,
+            Map<PartId, PartId> needs) {
         this.text = text;
         this.conventions = conventions;
         this.rows = List.copyOf(rows);
@@ -46,12 +52,14 @@ public final class Chart {
         this.needs = Map.copyOf(needs);
         for (ChartRow row : rows) {
             add(row.part(), row.verb());
-            byAction.computeIfAbsent(new VerbAndPart(row.verb(), row.part().id()), k -> new ArrayList<>(1)).add(row);
+            byAction.computeIfAbsent(new VerbAndPart(row.verb(), row.part().id()), k -> new ArrayList<>(1))
+                    .add(row);
             byMessage.computeIfAbsent(key(row.last()), k -> new ArrayList<>(2)).add(row);
         }
         lessons.forEach(lesson -> add(lesson.part(), lesson.verb()));
         partsInOrder = List.copyOf(parts.values());
-        remembers = rows.stream().anyMatch(row -> row.triggers().size() > 1 || row.response().alternating());
+        remembers = rows.stream()
+                .anyMatch(row -> row.triggers().size() > 1 || row.response().alternating());
     }
 
     private void add(Part part, Verb verb) {
@@ -59,8 +67,7 @@ public final class Chart {
         aspects.computeIfAbsent(part.id(), k -> EnumSet.noneOf(Aspect.class)).add(verb.aspect());
     }
 
-    private record VerbAndPart(Verb verb, PartId part) {
-    }
+    private record VerbAndPart(Verb verb, PartId part) {}
 
     /**
      * The chart that a text says.
@@ -69,7 +76,9 @@ public final class Chart {
      */
     public static Chart of(String text) {
         ChartReading reading = ChartReading.of(text);
-        return reading.chart().orElseThrow(() -> new IllegalArgumentException(reading.errors().getFirst().toString()));
+        return reading.chart()
+                .orElseThrow(() ->
+                        new IllegalArgumentException(reading.errors().getFirst().toString()));
     }
 
     /** The text, as it was typed. */
@@ -98,9 +107,14 @@ public final class Chart {
 
     /** Where the box shows what an action selects, on a box with banks of patches: "bank 1, patch 1". */
     public Optional<String> shownAt(Action action) {
-        return conventions.table().flatMap(table -> rowsFor(action).stream().map(ChartRow::last)
-                .filter(trigger -> trigger instanceof Trigger.Voice voice && voice.type() == MessageType.PROGRAM_CHANGE)
-                .map(trigger -> table.words(((Trigger.Voice) trigger).number())).findFirst());
+        return conventions
+                .table()
+                .flatMap(table -> rowsFor(action).stream()
+                        .map(ChartRow::last)
+                        .filter(trigger ->
+                                trigger instanceof Trigger.Voice voice && voice.type() == MessageType.PROGRAM_CHANGE)
+                        .map(trigger -> table.words(((Trigger.Voice) trigger).number()))
+                        .findFirst());
     }
 
     /** What a part stands still without: of a chase, the part that makes chases run. */
@@ -155,8 +169,13 @@ public final class Chart {
 
     /** Everything that the rows can make the box do, a level by its two ends; then what it can learn to do. */
     public List<Action> actions() {
-        return Stream.concat(rows.stream().flatMap(row -> row.actions().stream()),
-                lessons.stream().filter(l -> !l.verb().takesAmount()).map(l -> new Action(l.verb(), l.part().id()))).distinct().toList();
+        return Stream.concat(
+                        rows.stream().flatMap(row -> row.actions().stream()),
+                        lessons.stream()
+                                .filter(l -> !l.verb().takesAmount())
+                                .map(l -> new Action(l.verb(), l.part().id())))
+                .distinct()
+                .toList();
     }
 
     /** The rows for an action, the one that is used first; several when the box knows several messages for it. */
@@ -166,7 +185,9 @@ public final class Chart {
 
     /** What the box learns an action as, if it learns it. */
     public Optional<Lesson> lessonFor(Action action) {
-        return lessons.stream().filter(l -> l.verb() == action.verb() && l.part().id().equals(action.part())).findFirst();
+        return lessons.stream()
+                .filter(l -> l.verb() == action.verb() && l.part().id().equals(action.part()))
+                .findFirst();
     }
 
     /**
@@ -176,18 +197,24 @@ public final class Chart {
      * @return in the order of sending; empty when the chart has none
      */
     public Optional<List<Message>> messagesFor(Action action, Channel set) {
-        return rowsFor(action).stream().flatMap(row -> row.messages(action, set).stream()).findFirst();
+        return rowsFor(action).stream()
+                .flatMap(row -> row.messages(action, set).stream())
+                .findFirst();
     }
 
     /** As {@link #messagesFor(Action, Channel)}, by the first row that can be sent, where there is one. */
     public Optional<List<Message>> messagesFor(Action action, Channel set, Set<MessageType> sends) {
-        return rowsFor(action).stream().filter(row -> isSendable(row, sends)).flatMap(row -> row.messages(action, set).stream()).findFirst()
+        return rowsFor(action).stream()
+                .filter(row -> isSendable(row, sends))
+                .flatMap(row -> row.messages(action, set).stream())
+                .findFirst()
                 .or(() -> messagesFor(action, set));
     }
 
     /** Whether any row of what a lesson is about can be sent. */
     public boolean isSendable(LessonId id, Set<MessageType> sends) {
-        return byAction.getOrDefault(new VerbAndPart(id.verb(), id.part()), List.of()).stream().anyMatch(row -> isSendable(row, sends));
+        return byAction.getOrDefault(new VerbAndPart(id.verb(), id.part()), List.of()).stream()
+                .anyMatch(row -> isSendable(row, sends));
     }
 
     private static boolean isSendable(ChartRow row, Set<MessageType> sends) {
@@ -196,8 +223,10 @@ public final class Chart {
 
     /** The level that a value of 0 to 127 sets, where one message sets the level of the part. */
     public Optional<Action> levelAt(PartId part, int value) {
-        return byAction.getOrDefault(new VerbAndPart(Verb.LEVEL, part), List.of()).stream().findFirst()
-                .map(row -> new Action(Verb.LEVEL, part, Optional.of(row.response().level(value))));
+        return byAction.getOrDefault(new VerbAndPart(Verb.LEVEL, part), List.of()).stream()
+                .findFirst()
+                .map(row ->
+                        new Action(Verb.LEVEL, part, Optional.of(row.response().level(value))));
     }
 
     /**
@@ -215,13 +244,24 @@ public final class Chart {
         List<ChartRow> fitting = new ArrayList<>();
         int longest = 0;
         for (ChartRow row : candidates) {
-            if ((onItsChannel || row.last() instanceof Trigger.Voice voice && voice.channel().isPresent()) && row.last().matches(message) && heard.hold(row.before()) && row.acts(message, heard)) {
+            if ((onItsChannel
+                            || row.last() instanceof Trigger.Voice voice
+                                    && voice.channel().isPresent())
+                    && row.last().matches(message)
+                    && heard.hold(row.before())
+                    && row.acts(message, heard)) {
                 fitting.add(row);
                 longest = Math.max(longest, row.triggers().size());
             }
         }
         int triggers = longest;
-        return fitting.isEmpty() ? List.of() : fitting.stream().filter(row -> row.triggers().size() == triggers).map(row -> row.action(message)).distinct().toList();
+        return fitting.isEmpty()
+                ? List.of()
+                : fitting.stream()
+                        .filter(row -> row.triggers().size() == triggers)
+                        .map(row -> row.action(message))
+                        .distinct()
+                        .toList();
     }
 
     private static int key(Trigger trigger) {
@@ -232,7 +272,9 @@ public final class Chart {
     }
 
     private static int key(Message message) {
-        return message.type().hasChannel() ? message.type().ordinal() << 7 | message.data1() : message.hashCode() | 1 << 30;
+        return message.type().hasChannel()
+                ? message.type().ordinal() << 7 | message.data1()
+                : message.hashCode() | 1 << 30;
     }
 
     @Override

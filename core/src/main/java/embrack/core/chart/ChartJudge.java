@@ -3,8 +3,8 @@ package embrack.core.chart;
 import embrack.core.chart.ChartReading.LinedRow;
 import embrack.core.midi.MessageType;
 import embrack.core.name.Words;
-import embrack.core.text.Problem.Level;
 import embrack.core.text.Problem;
+import embrack.core.text.Problem.Level;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -54,7 +54,9 @@ final class ChartJudge {
 
     private void overlaps() {
         Map<Key, List<LinedRow>> byMessage = new LinkedHashMap<>();
-        rows.forEach(row -> byMessage.computeIfAbsent(Key.of(row.row()), k -> new ArrayList<>(2)).add(row));
+        rows.forEach(row -> byMessage
+                .computeIfAbsent(Key.of(row.row()), k -> new ArrayList<>(2))
+                .add(row));
         Set<List<Integer>> told = new HashSet<>();
         byMessage.values().stream().filter(same -> same.size() > 1).forEach(same -> {
             same.sort(Comparator.comparingInt(row -> low(row.row())));
@@ -72,11 +74,20 @@ final class ChartJudge {
         LinedRow later = one.line() > other.line() ? one : other;
         LinedRow earlier = later == one ? other : one;
         if (told.add(List.of(earlier.line(), later.line()))) {
-            boolean same = one.row().verb() == other.row().verb() && one.row().part().equals(other.row().part());
-            add(Level.LOOK, later.line(), same
-                    ? "%s stands here twice with the same message.".formatted(words(one.row()))
-                    : "One message, two actions: %s is for \"%s\" (line %d) and for \"%s\". The box would do both.".formatted(
-                            ChartWords.of(later.row().last(), conventions), words(earlier.row()), earlier.line(), words(later.row())));
+            boolean same = one.row().verb() == other.row().verb()
+                    && one.row().part().equals(other.row().part());
+            add(
+                    Level.LOOK,
+                    later.line(),
+                    same
+                            ? "%s stands here twice with the same message.".formatted(words(one.row()))
+                            : ("One message, two actions: %s is for \"%s\" (line %d) and for \"%s\". The box "
+                                            + "would do both.")
+                                    .formatted(
+                                            ChartWords.of(later.row().last(), conventions),
+                                            words(earlier.row()),
+                                            earlier.line(),
+                                            words(later.row())));
         }
     }
 
@@ -88,14 +99,17 @@ final class ChartJudge {
         return row.last() instanceof Trigger.Voice voice ? voice.values().high() : 0;
     }
 
-    private record Family(Verb verb, String name) {
-    }
+    private record Family(Verb verb, String name) {}
 
     private void missingInFamilies() {
         Map<Family, TreeMap<Integer, Integer>> families = new LinkedHashMap<>();
         for (LinedRow row : rows) {
-            number(row.row().part()).ifPresent(n -> families.computeIfAbsent(
-                    new Family(row.row().verb(), row.row().part().family()), k -> new TreeMap<>()).put(n, row.line()));
+            number(row.row().part())
+                    .ifPresent(n -> families.computeIfAbsent(
+                                    new Family(
+                                            row.row().verb(), row.row().part().family()),
+                                    k -> new TreeMap<>())
+                            .put(n, row.line()));
         }
         families.forEach((family, lines) -> {
             List<Integer> missing = new ArrayList<>();
@@ -106,24 +120,44 @@ final class ChartJudge {
             }
             if (!missing.isEmpty() && missing.size() <= LARGEST_SLIP) {
                 int line = lines.ceilingEntry(missing.getFirst()).getValue();
-                add(Level.NOTE, line, "%s %s is left out: is that so in the manual?".formatted(family.name(), numbers(missing)));
+                add(
+                        Level.NOTE,
+                        line,
+                        "%s %s is left out: is that so in the manual?".formatted(family.name(), numbers(missing)));
             }
         });
     }
 
     private void missingOpposites() {
         Map<PartId, Set<Verb>> verbs = new HashMap<>();
-        rows.forEach(row -> verbs.computeIfAbsent(row.row().part().id(), k -> EnumSet.noneOf(Verb.class)).add(row.row().verb()));
-        lessons.forEach(lesson -> verbs.computeIfAbsent(lesson.part().id(), k -> EnumSet.noneOf(Verb.class)).add(lesson.verb()));
+        rows.forEach(row -> verbs.computeIfAbsent(row.row().part().id(), k -> EnumSet.noneOf(Verb.class))
+                .add(row.row().verb()));
+        lessons.forEach(lesson -> verbs.computeIfAbsent(lesson.part().id(), k -> EnumSet.noneOf(Verb.class))
+                .add(lesson.verb()));
         Set<Family> told = new HashSet<>();
-        for (LinedRow row : rows.stream().filter(r -> r.row().verb().opposite().isPresent()).toList()) {
-            Set<Verb> here = verbs.get(row.row().part().id());
-            Optional<Verb> lost = row.row().verb().opposite().filter(opposite -> here.stream()
-                    .noneMatch(verb -> verb == opposite || verb == row.row().verb().alternating().orElse(opposite) || verb == Verb.FADE_OUT));
-            boolean stopsAll = row.row().verb() == Verb.PLAY && rows.stream().anyMatch(r -> r.row().verb() == Verb.STOP_ALL);
-            if (lost.isPresent() && !stopsAll && told.add(new Family(row.row().verb(), row.row().part().family()))) {
-                add(Level.NOTE, row.line(), "%s can be told to %s but not to %s: is that so in the manual?".formatted(
-                        row.row().part().name(), row.row().verb().phrase(), lost.get().phrase()));
+        for (LinedRow row :
+                rows.stream().filter(r -> r.row().verb().opposite().isPresent()).toList()) {
+            Set<Verb> here = verbs.getOrDefault(row.row().part().id(), Set.of());
+            Optional<Verb> lost = row.row()
+                    .verb()
+                    .opposite()
+                    .filter(opposite -> here.stream()
+                            .noneMatch(verb -> verb == opposite
+                                    || verb == row.row().verb().alternating().orElse(opposite)
+                                    || verb == Verb.FADE_OUT));
+            boolean stopsAll = row.row().verb() == Verb.PLAY
+                    && rows.stream().anyMatch(r -> r.row().verb() == Verb.STOP_ALL);
+            if (lost.isPresent()
+                    && !stopsAll
+                    && told.add(new Family(row.row().verb(), row.row().part().family()))) {
+                add(
+                        Level.NOTE,
+                        row.line(),
+                        "%s can be told to %s but not to %s: is that so in the manual?"
+                                .formatted(
+                                        row.row().part().name(),
+                                        row.row().verb().phrase(),
+                                        lost.get().phrase()));
             }
         }
     }
@@ -143,9 +177,13 @@ final class ChartJudge {
                 int gap = before < 0 ? 0 : each.getKey() - before - 1;
                 if (gap > 0 && gap <= LARGEST_SLIP && lines.size() > 4) {
                     List<Integer> unused = IntStream.range(each.getKey() - gap, each.getKey())
-                            .mapToObj(n -> ChartWords.number(type, n, conventions)).toList();
-                    add(Level.NOTE, each.getValue(), "%s %s %s nothing here: is that so in the manual?".formatted(
-                            type.shortName(), numbers(unused), unused.size() == 1 ? "does" : "do"));
+                            .mapToObj(n -> ChartWords.number(type, n, conventions))
+                            .toList();
+                    add(
+                            Level.NOTE,
+                            each.getValue(),
+                            "%s %s %s nothing here: is that so in the manual?"
+                                    .formatted(type.shortName(), numbers(unused), unused.size() == 1 ? "does" : "do"));
                 }
                 before = each.getKey();
             }

@@ -45,13 +45,20 @@ final class ChartParser {
 
     ChartReading read() {
         if (text.length() > ChartReading.MAX_LENGTH) {
-            problems.add(new Problem(Problem.Level.ERROR, 1, 1, 1, "This text has %d characters; a chart has at most %d."
-                    .formatted(text.length(), ChartReading.MAX_LENGTH)));
+            problems.add(new Problem(
+                    Problem.Level.ERROR,
+                    1,
+                    1,
+                    1,
+                    "This text has %d characters; a chart has at most %d."
+                            .formatted(text.length(), ChartReading.MAX_LENGTH)));
         } else {
             text.lines().forEach(this::readLine);
         }
         Optional<Chart> chart = problems.isEmpty()
-                ? Optional.of(new Chart(text, conventions, rows.stream().map(LinedRow::row).toList(), lessons, safe, needs)) : Optional.empty();
+                ? Optional.of(new Chart(
+                        text, conventions, rows.stream().map(LinedRow::row).toList(), lessons, safe, needs))
+                : Optional.empty();
         problems.addAll(new ChartJudge(conventions, rows, lessons).problems());
         return new ChartReading(text, conventions, rows, lessons, chart, problems);
     }
@@ -72,10 +79,17 @@ final class ChartParser {
     private void readLine(Cursor cursor) {
         if (cursor.accept("programs from")) {
             int first = choice(cursor, "This says \"programs from 0\" or \"programs from 1\".", "0", "1");
-            conventions = new Conventions(Optional.of(ProgramCounting.values()[first]), conventions.notes(), conventions.table());
+            conventions = new Conventions(
+                    Optional.of(ProgramCounting.values()[first]), conventions.notes(), conventions.table());
         } else if (cursor.accept("middle c is")) {
-            int octave = choice(cursor, "This says \"middle C is C3\", \"middle C is C4\" or \"middle C is C5\".", "c3", "c4", "c5");
-            conventions = new Conventions(conventions.programs(), Optional.of(NoteNaming.values()[octave]), conventions.table());
+            int octave = choice(
+                    cursor,
+                    "This says \"middle C is C3\", \"middle C is C4\" or \"middle C is C5\".",
+                    "c3",
+                    "c4",
+                    "c5");
+            conventions = new Conventions(
+                    conventions.programs(), Optional.of(NoteNaming.values()[octave]), conventions.table());
         } else if (cursor.accept("banks of")) {
             conventions = new Conventions(conventions.programs(), conventions.notes(), Optional.of(table(cursor)));
         } else if (cursor.accept("safe")) {
@@ -116,7 +130,9 @@ final class ChartParser {
             throw cursor.fault(unknownVerb(cursor.peek()));
         }
         if (colon < 0) {
-            throw new Fault(cursor.column(), Math.max(1, cursor.rest().length()),
+            throw new Fault(
+                    cursor.column(),
+                    Math.max(1, cursor.rest().length()),
                     "A colon is missing between what is done and the message: mute Input 1..16: cc 40..55 = 127");
         }
         Verb verb = said.orElseGet(lastVerb::orElseThrow);
@@ -129,8 +145,11 @@ final class ChartParser {
             readAnswer(cursor, verb, names, except);
         }
         if (!cursor.isAtEnd()) {
-            throw new Fault(cursor.column(), cursor.rest().length(),
-                    "\"%s\" is not understood here. Two messages have + between them; a remark begins with #.".formatted(cursor.rest()));
+            throw new Fault(
+                    cursor.column(),
+                    cursor.rest().length(),
+                    "\"%s\" is not understood here. Two messages have + between them; a remark begins with #."
+                            .formatted(cursor.rest()));
         }
         lastVerb = Optional.of(verb);
     }
@@ -143,8 +162,13 @@ final class ChartParser {
         List<Span<Trigger>> messages = new MessageReader(cursor, conventions, verb.takesAmount()).messages();
         cursor.accept(",");
         int column = cursor.column();
-        Verb meant = cursor.accept("alternating") ? verb.alternating().orElseThrow(() -> new Fault(column, "alternating".length(),
-                "\"%s\" cannot alternate; mute, on, run and play can.".formatted(verb.phrase()))) : verb;
+        Verb meant = cursor.accept("alternating")
+                ? verb.alternating()
+                        .orElseThrow(() -> new Fault(
+                                column,
+                                "alternating".length(),
+                                "\"%s\" cannot alternate; mute, on, run and play can.".formatted(verb.phrase())))
+                : verb;
         if (messages.size() > Heard.MOST) {
             throw messages.get(Heard.MOST).fault("One action takes at most %d messages.".formatted(Heard.MOST));
         }
@@ -152,8 +176,11 @@ final class ChartParser {
         requireRoom(names);
         for (int i = 0; i < names.size(); i++) {
             int place = i;
-            List<Trigger> triggers = messages.stream().map(message -> message.at(place)).toList();
-            if (meant.takesAmount() && !(triggers.getLast() instanceof Trigger.Voice voice && voice.type() != MessageType.PROGRAM_CHANGE)) {
+            List<Trigger> triggers =
+                    messages.stream().map(message -> message.at(place)).toList();
+            if (meant.takesAmount()
+                    && !(triggers.getLast() instanceof Trigger.Voice voice
+                            && voice.type() != MessageType.PROGRAM_CHANGE)) {
                 throw messages.getLast().fault("A level travels as the value of a cc or a note.");
             }
             rows.add(new LinedRow(line, new ChartRow(meant, names.at(i), triggers)));
@@ -169,7 +196,8 @@ final class ChartParser {
                 type = cursor.accept(TYPES.get(i)) ? i : type;
             }
             if (type >= 0) {
-                types.add(List.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE).get(type));
+                types.add(List.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE)
+                        .get(type));
             } else if (!types.isEmpty() && cursor.accept("not value 0")) {
                 refusesZero = true;
             } else {
@@ -196,7 +224,9 @@ final class ChartParser {
         } while (!cursor.isAtEnd());
     }
 
-    /** {@code needs Auto run: Chase 1..6}: what stands right of the colon stands still without what stands left of it. */
+    /**
+     * {@code needs Auto run: Chase 1..6}: what stands right of the colon stands still without what stands left of it.
+     */
     private void readNeed(Cursor cursor) {
         int colon = cursor.find(':');
         if (colon < 0) {
@@ -207,21 +237,29 @@ final class ChartParser {
             throw needed.fault("One part is needed by others; these are %d.".formatted(needed.size()));
         }
         Span<Part> dependent = NameReader.read(cursor);
-        Stream.concat(needed.each().stream(), dependent.each().stream()).filter(part -> !parts.containsKey(part.id())).findFirst().ifPresent(part -> {
-            throw dependent.fault("No line above is about %s.".formatted(part.name()));
-        });
+        Stream.concat(needed.each().stream(), dependent.each().stream())
+                .filter(part -> !parts.containsKey(part.id()))
+                .findFirst()
+                .ifPresent(part -> {
+                    throw dependent.fault("No line above is about %s.".formatted(part.name()));
+                });
         dependent.each().forEach(part -> needs.put(part.id(), needed.at(0).id()));
     }
 
     private boolean isKnown(Verb verb, PartId part) {
-        return rows.stream().anyMatch(r -> r.row().verb() == verb && r.row().part().id().equals(part))
-                || lessons.stream().anyMatch(l -> l.verb() == verb && l.part().id().equals(part));
+        return rows.stream()
+                        .anyMatch(r ->
+                                r.row().verb() == verb && r.row().part().id().equals(part))
+                || lessons.stream()
+                        .anyMatch(l -> l.verb() == verb && l.part().id().equals(part));
     }
 
     private void forget(Verb verb, Span<Part> names) {
         for (Part part : names.each()) {
-            if (!rows.removeIf(r -> r.row().verb() == verb && r.row().part().id().equals(part.id()))) {
-                throw names.fault("No line above has \"%s %s\", so there is nothing to except.".formatted(verb.phrase(), part.name()));
+            if (!rows.removeIf(
+                    r -> r.row().verb() == verb && r.row().part().id().equals(part.id()))) {
+                throw names.fault("No line above has \"%s %s\", so there is nothing to except."
+                        .formatted(verb.phrase(), part.name()));
             }
         }
     }
@@ -229,7 +267,8 @@ final class ChartParser {
     private void requireOneName(Part part, Span<Part> names) {
         Part known = parts.putIfAbsent(part.id(), part);
         if (known != null && !known.name().equals(part.name())) {
-            throw names.fault("%s and %s could not be told apart. Write one name for one part.".formatted(known.name(), part.name()));
+            throw names.fault("%s and %s could not be told apart. Write one name for one part."
+                    .formatted(known.name(), part.name()));
         }
     }
 
@@ -242,13 +281,18 @@ final class ChartParser {
     private static void requireSameLength(Span<Part> names, List<Span<Trigger>> messages) {
         for (Span<Trigger> message : messages) {
             if (message.size() != 1 && message.size() != names.size()) {
-                throw message.fault("%s, but %s: \"%s\" and \"%s\" must be of the same length.".formatted(
-                        Words.count(names.size(), "part"), Words.count(message.size(), "number"), names.written(), message.written()));
+                throw message.fault("%s, but %s: \"%s\" and \"%s\" must be of the same length."
+                        .formatted(
+                                Words.count(names.size(), "part"),
+                                Words.count(message.size(), "number"),
+                                names.written(),
+                                message.written()));
             }
         }
         if (names.size() > 1 && messages.stream().allMatch(message -> message.size() == 1)) {
-            throw messages.getFirst().fault("%d parts share one message. Give each its own number, such as %s..%s."
-                    .formatted(names.size(), messages.getFirst().written(), "\u2026"));
+            throw messages.getFirst()
+                    .fault("%d parts share one message. Give each its own number, such as %s..%s."
+                            .formatted(names.size(), messages.getFirst().written(), "\u2026"));
         }
     }
 
@@ -262,9 +306,17 @@ final class ChartParser {
     }
 
     static String unknownVerb(String word) {
-        Optional<Verb> near = Verb.LONGEST_FIRST.stream().filter(verb -> Spelling.isNear(word, verb.phrase())).findFirst();
+        Optional<Verb> near = Verb.LONGEST_FIRST.stream()
+                .filter(verb -> Spelling.isNear(word, verb.phrase()))
+                .findFirst();
         return near.map(verb -> "\"%s\" is no verb of a chart. Did you mean \"%s\"?".formatted(word, verb.phrase()))
-                .orElseGet(() -> "\"%s\" is no verb of a chart. A line begins with one of: %s.".formatted(word,
-                        String.join(", ", Arrays.stream(Verb.values()).map(Verb::phrase).toList())));
+                .orElseGet(() -> "\"%s\" is no verb of a chart. A line begins with one of: %s."
+                        .formatted(
+                                word,
+                                String.join(
+                                        ", ",
+                                        Arrays.stream(Verb.values())
+                                                .map(Verb::phrase)
+                                                .toList())));
     }
 }

@@ -1,7 +1,7 @@
 package embrack.core.chart;
 
-import embrack.core.text.Problem.Level;
 import embrack.core.text.Problem;
+import embrack.core.text.Problem.Level;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,7 +13,12 @@ import java.util.Optional;
  * @param chart the chart; empty when any line cannot be read
  * @param problems in the order of the text
  */
-public record ChartReading(String text, Conventions conventions, List<LinedRow> rows, List<Lesson> lessons, Optional<Chart> chart,
+public record ChartReading(
+        String text,
+        Conventions conventions,
+        List<LinedRow> rows,
+        List<Lesson> lessons,
+        Optional<Chart> chart,
         List<Problem> problems) {
 
     /** The longest text that is looked into, in characters; 2000 rows with a line each are shorter. */
@@ -29,8 +34,7 @@ public record ChartReading(String text, Conventions conventions, List<LinedRow> 
     }
 
     /** A row and the line it stands in, counted from 1. */
-    public record LinedRow(int line, ChartRow row) {
-    }
+    public record LinedRow(int line, ChartRow row) {}
 
     /** Reads a text. Cost: about linear in the rows it expands to. */
     public static ChartReading of(String text) {
@@ -39,7 +43,9 @@ public record ChartReading(String text, Conventions conventions, List<LinedRow> 
 
     /** What keeps the chart from being used. */
     public List<Problem> errors() {
-        return problems.stream().filter(problem -> problem.level() == Level.ERROR).toList();
+        return problems.stream()
+                .filter(problem -> problem.level() == Level.ERROR)
+                .toList();
     }
 
     /** Line ends as one character, no blanks at the ends of lines, no empty lines at the end. */

@@ -23,7 +23,8 @@ public record ChartRow(Verb verb, Part part, List<Trigger> triggers, Response re
             throw new IllegalArgumentException("a row of a chart has at least one message");
         }
         if (triggers.size() > Heard.MOST) {
-            throw new IllegalArgumentException("a row of a chart has at most %d messages, was %d".formatted(Heard.MOST, triggers.size()));
+            throw new IllegalArgumentException(
+                    "a row of a chart has at most %d messages, was %d".formatted(Heard.MOST, triggers.size()));
         }
         if (verb.takesAmount() && !(triggers.getLast() instanceof Trigger.Voice)) {
             throw new IllegalArgumentException("a level travels as the value of a note or a control change");
@@ -56,21 +57,28 @@ public record ChartRow(Verb verb, Part part, List<Trigger> triggers, Response re
             return Optional.of(triggers.stream().map(trigger -> trigger.on(set)).toList());
         }
         Trigger.Voice level = (Trigger.Voice) last();
-        return action.amount().flatMap(response::valueFor).filter(level.values()::holds).map(value -> {
-            List<Message> messages = new ArrayList<>(before().stream().map(trigger -> trigger.on(set)).toList());
-            messages.add(level.on(set, value));
-            return messages;
-        });
+        return action.amount()
+                .flatMap(response::valueFor)
+                .filter(level.values()::holds)
+                .map(value -> {
+                    List<Message> messages = new ArrayList<>(
+                            before().stream().map(trigger -> trigger.on(set)).toList());
+                    messages.add(level.on(set, value));
+                    return messages;
+                });
     }
 
     /** What the box does when the last message of the row arrives. */
     Action action(Message arrived) {
-        return new Action(verb, part.id(), verb.takesAmount() ? Optional.of(response.level(arrived.data2())) : Optional.empty());
+        return new Action(
+                verb, part.id(), verb.takesAmount() ? Optional.of(response.level(arrived.data2())) : Optional.empty());
     }
 
     /** Whether a last message that fits works the function, by its value and by what came before. */
     boolean acts(Message arrived, Heard heard) {
-        return !assigned || verb.takesAmount() || arrived.type() == MessageType.PROGRAM_CHANGE
+        return !assigned
+                || verb.takesAmount()
+                || arrived.type() == MessageType.PROGRAM_CHANGE
                 || response.acts(arrived.data2(), response.alternating() ? heard.presses(arrived) : 0);
     }
 
@@ -80,7 +88,9 @@ public record ChartRow(Verb verb, Part part, List<Trigger> triggers, Response re
             return List.of(new Action(verb, part.id()));
         }
         Values values = ((Trigger.Voice) last()).values();
-        return Stream.of(response.level(values.low()), response.level(values.high())).distinct()
-                .map(amount -> new Action(verb, part.id(), Optional.of(amount))).toList();
+        return Stream.of(response.level(values.low()), response.level(values.high()))
+                .distinct()
+                .map(amount -> new Action(verb, part.id(), Optional.of(amount)))
+                .toList();
     }
 }

@@ -46,10 +46,18 @@ public final class ChartTrial {
      */
     public List<Sent> press(String typed, Channel set) {
         try {
-            return ActionReader.read(Cursor.of(typed), (verb, part) -> !chart.rowsFor(
-                    new Action(verb, part, verb.takesAmount() ? Optional.of(0) : Optional.empty())).isEmpty()).stream()
-                    .map(action -> new Sent(action, chart.messagesFor(action, set).orElseThrow(() ->
-                            new IllegalArgumentException("The box has no message for that amount.")))).toList();
+            return ActionReader.read(
+                            Cursor.of(typed),
+                            (verb, part) -> !chart.rowsFor(new Action(
+                                            verb, part, verb.takesAmount() ? Optional.of(0) : Optional.empty()))
+                                    .isEmpty())
+                    .stream()
+                    .map(action -> new Sent(
+                            action,
+                            chart.messagesFor(action, set)
+                                    .orElseThrow(() ->
+                                            new IllegalArgumentException("The box has no message for that amount."))))
+                    .toList();
         } catch (Fault fault) {
             throw new IllegalArgumentException(fault.getMessage(), fault);
         }
@@ -80,7 +88,8 @@ public final class ChartTrial {
         if (BYTES.matcher(typed).matches()) {
             Decoded decoded = Decoder.decode(HexFormat.of().parseHex(typed.replaceAll("\\s+", "")));
             if (!decoded.faults().isEmpty()) {
-                throw new IllegalArgumentException("That cannot be read: " + decoded.faults().getFirst() + ".");
+                throw new IllegalArgumentException(
+                        "That cannot be read: " + decoded.faults().getFirst() + ".");
             }
             return decoded.messages();
         }
@@ -94,17 +103,25 @@ public final class ChartTrial {
     private List<Message> said(String typed, Channel set) {
         var on = ON_CHANNEL.matcher(typed);
         Channel channel = on.matches() ? new Channel(Integer.parseInt(on.group(1))) : set;
-        String words = (on.matches() ? on.group(2) : typed).replaceFirst("(?i)^((?:cc|note)\\s+\\S+)\\s+(\\d+)$", "$1 = $2");
+        String words =
+                (on.matches() ? on.group(2) : typed).replaceFirst("(?i)^((?:cc|note)\\s+\\S+)\\s+(\\d+)$", "$1 = $2");
         Cursor cursor = Cursor.of(words);
-        List<Message> messages = new MessageReader(cursor, conventions(), false).messages().stream()
-                .flatMap(span -> span.each().stream()).map(pattern -> pattern.on(channel)).toList();
+        List<Message> messages = new MessageReader(cursor, conventions(), false)
+                .messages().stream()
+                        .flatMap(span -> span.each().stream())
+                        .map(pattern -> pattern.on(channel))
+                        .toList();
         if (!cursor.isAtEnd()) {
-            throw cursor.fault("\"%s\" is not understood; write such as cc 40 127, note 12, pc 3 or B0 28 7F.".formatted(cursor.rest()));
+            throw cursor.fault("\"%s\" is not understood; write such as cc 40 127, note 12, pc 3 or B0 28 7F."
+                    .formatted(cursor.rest()));
         }
         return messages;
     }
 
     private Conventions conventions() {
-        return new Conventions(Optional.of(chart.conventions().shownPrograms()), Optional.of(chart.conventions().shownNotes()), Optional.empty());
+        return new Conventions(
+                Optional.of(chart.conventions().shownPrograms()),
+                Optional.of(chart.conventions().shownNotes()),
+                Optional.empty());
     }
 }

@@ -6,14 +6,16 @@ import embrack.core.midi.MessageType;
 /** How messages of a chart are said. */
 public final class ChartWords {
 
-    private ChartWords() {
-    }
+    private ChartWords() {}
 
     /** A message in the numbers that the manual shows: "CC 40 over 63", "note 12", "PC 3". */
     public static String of(Trigger trigger, Conventions conventions) {
         return switch (trigger) {
-            case Trigger.Voice voice -> (voice.type().shortName() + " " + number(voice.type(), voice.number(), conventions) + " " + values(voice)).strip()
-                    + voice.channel().map(c -> " on channel " + c.number()).orElse("");
+            case Trigger.Voice voice ->
+                (voice.type().shortName() + " " + number(voice.type(), voice.number(), conventions) + " "
+                                        + values(voice))
+                                .strip()
+                        + voice.channel().map(c -> " on channel " + c.number()).orElse("");
             case Trigger.Whole whole -> of(whole.message());
         };
     }
@@ -25,8 +27,10 @@ public final class ChartWords {
             case Message.PitchBend m -> "pitch bend " + m.amount();
             case Message.ChannelPressure m -> "channel pressure " + m.pressure();
             case Message.Voice m -> "%s %d value %d".formatted(m.type().shortName(), m.data1(), m.data2());
-            default -> message.type() == MessageType.SYSTEM_EXCLUSIVE ? message.hex()
-                    : (message.type().shortName() + (message.length() > 1 ? " " + message.data1() : ""));
+            default ->
+                message.type() == MessageType.SYSTEM_EXCLUSIVE
+                        ? message.hex()
+                        : (message.type().shortName() + (message.length() > 1 ? " " + message.data1() : ""));
         };
     }
 
@@ -45,10 +49,16 @@ public final class ChartWords {
         if (values.low() == values.high()) {
             return "= " + values.low();
         }
-        String sends = values.sends() == Values.between(values.low(), values.high()).sends() ? "" : "= " + values.sends() + " ";
+        String sends =
+                values.sends() == Values.between(values.low(), values.high()).sends()
+                        ? ""
+                        : "= " + values.sends() + " ";
         if (values.high() == 127) {
             return sends + (values.low() == lowest ? "from %d..127".formatted(lowest) : "over " + (values.low() - 1));
         }
-        return sends + (values.low() == lowest ? "under " + (values.high() + 1) : "from %d..%d".formatted(values.low(), values.high()));
+        return sends
+                + (values.low() == lowest
+                        ? "under " + (values.high() + 1)
+                        : "from %d..%d".formatted(values.low(), values.high()));
     }
 }

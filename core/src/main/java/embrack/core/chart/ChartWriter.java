@@ -23,8 +23,7 @@ import java.util.stream.Stream;
  */
 public final class ChartWriter {
 
-    private static final Pattern PLAIN =
-            Pattern.compile("\\p{L}[\\p{L}\\p{N} &'/()*]*?(?: ?\\d{1,4})?");
+    private static final Pattern PLAIN = Pattern.compile("\\p{L}[\\p{L}\\p{N} &'/()*]*?(?: ?\\d{1,4})?");
     private static final Pattern CONFUSING =
             Pattern.compile("(?i)(mute|play|all|out|up|down)\\b.*|.*\\d\\s+to\\s+\\d.*");
     private static final Pattern NUMBERED = Pattern.compile("(.*?)(0|[1-9]\\d{0,3})");
@@ -41,11 +40,18 @@ public final class ChartWriter {
     }
 
     /** The text of these rows and lessons. */
-    public static String write(Conventions conventions, List<ChartRow> rows, List<Lesson> lessons, List<Action> safe,
+    public static String write(
+            Conventions conventions,
+            List<ChartRow> rows,
+            List<Lesson> lessons,
+            List<Action> safe,
             Map<PartId, PartId> needs) {
         List<String> lines = new ArrayList<>();
-        boolean usesPrograms = rows.stream().flatMap(row -> row.triggers().stream())
-                .anyMatch(p -> p instanceof Trigger.Voice v && v.values().equals(Trigger.NO_VALUE) && v.type().dataBytes() == 1);
+        boolean usesPrograms = rows.stream()
+                .flatMap(row -> row.triggers().stream())
+                .anyMatch(p -> p instanceof Trigger.Voice v
+                        && v.values().equals(Trigger.NO_VALUE)
+                        && v.type().dataBytes() == 1);
         if (usesPrograms || conventions.programs().isPresent()) {
             lines.add("programs from " + conventions.shownPrograms().first());
         }
@@ -59,11 +65,19 @@ public final class ChartWriter {
         }
         lessons.forEach(lesson -> lines.add(lesson(lesson)));
         Chart known = new Chart("", conventions, rows, lessons, List.of(), Map.of());
-        needs.forEach((part, needed) -> lines.add("needs %s: %s".formatted(name(known.part(needed).orElseThrow()), name(known.part(part).orElseThrow()))));
+        needs.forEach((part, needed) -> lines.add("needs %s: %s"
+                .formatted(
+                        name(known.part(needed).orElseThrow()),
+                        name(known.part(part).orElseThrow()))));
         if (!safe.isEmpty()) {
-            lines.add("safe: " + safe.stream().map(action -> action.verb().phrase() + " "
-                    + known.part(action.part()).map(ChartWriter::name).orElseThrow()
-                    + action.amount().map(a -> " at " + a).orElse("")).collect(Collectors.joining("; ")));
+            lines.add("safe: "
+                    + safe.stream()
+                            .map(action -> action.verb().phrase() + " "
+                                    + known.part(action.part())
+                                            .map(ChartWriter::name)
+                                            .orElseThrow()
+                                    + action.amount().map(a -> " at " + a).orElse(""))
+                            .collect(Collectors.joining("; ")));
         }
         return String.join("\n", lines);
     }
@@ -72,17 +86,24 @@ public final class ChartWriter {
     private static int runEnd(List<ChartRow> rows, int from) {
         Optional<Stepping> stepping = Stepping.of(rows.get(from).part());
         int end = from + 1;
-        while (end < rows.size() && stepping.isPresent() && follows(rows.get(from), rows.get(end), end - from, stepping.get())) {
+        while (end < rows.size()
+                && stepping.isPresent()
+                && follows(rows.get(from), rows.get(end), end - from, stepping.get())) {
             end++;
         }
         return end;
     }
 
     private static boolean follows(ChartRow first, ChartRow row, int step, Stepping stepping) {
-        return row.verb() == first.verb() && row.triggers().size() == first.triggers().size()
-                && row.part().family().equals(first.part().family()) && row.part().name().text().equals(stepping.at(step))
-                && IntStream.range(0, row.triggers().size() - 1).allMatch(i -> row.triggers().get(i).equals(first.triggers().get(i)))
-                && first.last() instanceof Trigger.Voice voice && voice.number() + step <= 127
+        return row.verb() == first.verb()
+                && row.triggers().size() == first.triggers().size()
+                && row.part().family().equals(first.part().family())
+                && row.part().name().text().equals(stepping.at(step))
+                && IntStream.range(0, row.triggers().size() - 1)
+                        .allMatch(i ->
+                                row.triggers().get(i).equals(first.triggers().get(i)))
+                && first.last() instanceof Trigger.Voice voice
+                && voice.number() + step <= 127
                 && row.last().equals(voice.withNumber(voice.number() + step));
     }
 
@@ -91,9 +112,12 @@ public final class ChartWriter {
 
         static Optional<Stepping> of(Part part) {
             var matcher = NUMBERED.matcher(part.name().text());
-            return matcher.matches() && part.family().equals(matcher.group(1).strip()) && isPlain(part.name().text())
-                    && matcher.group(1).endsWith(" ")
-                    ? Optional.of(new Stepping(matcher.group(1), Integer.parseInt(matcher.group(2)))) : Optional.empty();
+            return matcher.matches()
+                            && part.family().equals(matcher.group(1).strip())
+                            && isPlain(part.name().text())
+                            && matcher.group(1).endsWith(" ")
+                    ? Optional.of(new Stepping(matcher.group(1), Integer.parseInt(matcher.group(2))))
+                    : Optional.empty();
         }
 
         String at(int step) {
@@ -103,10 +127,15 @@ public final class ChartWriter {
 
     private String line(List<ChartRow> run) {
         ChartRow first = run.getFirst();
-        String target = run.size() == 1 ? name(first.part())
-                : "%s..%d".formatted(first.part().name(), Stepping.of(first.part()).orElseThrow().number() + run.size() - 1);
+        String target = run.size() == 1
+                ? name(first.part())
+                : "%s..%d"
+                        .formatted(
+                                first.part().name(),
+                                Stepping.of(first.part()).orElseThrow().number() + run.size() - 1);
         String messages = IntStream.range(0, first.triggers().size())
-                .mapToObj(i -> message(first.triggers().get(i), i == first.triggers().size() - 1 ? run.size() : 1, first.verb()))
+                .mapToObj(i -> message(
+                        first.triggers().get(i), i == first.triggers().size() - 1 ? run.size() : 1, first.verb()))
                 .collect(Collectors.joining(" + "));
         return "%s %s: %s".formatted(first.verb().phrase(), target, messages);
     }
@@ -123,8 +152,12 @@ public final class ChartWriter {
         int shown = program ? programs.shown(voice.number()) : voice.number();
         String numbers = count == 1 ? String.valueOf(shown) : "%d..%d".formatted(shown, shown + count - 1);
         String type = voice.type().shortName().toLowerCase(Locale.ROOT);
-        return Stream.of(type + " " + numbers, ChartWords.values(voice), voice.channel().map(c -> "on channel " + c.number()).orElse(""))
-                .filter(s -> !s.isEmpty()).collect(Collectors.joining(" "));
+        return Stream.of(
+                        type + " " + numbers,
+                        ChartWords.values(voice),
+                        voice.channel().map(c -> "on channel " + c.number()).orElse(""))
+                .filter(s -> !s.isEmpty())
+                .collect(Collectors.joining(" "));
     }
 
     private static String whole(SystemMessage message) {
@@ -132,14 +165,21 @@ public final class ChartWriter {
             case RealTime realTime -> realTime.type().shortName();
             case SystemMessage.SongSelect song -> "song " + song.song();
             case SystemExclusive exclusive -> exclusive(exclusive);
-            default -> throw new IllegalArgumentException("a chart cannot hold " + message.type().plural());
+            default ->
+                throw new IllegalArgumentException(
+                        "a chart cannot hold " + message.type().plural());
         };
     }
 
     private static String exclusive(SystemExclusive message) {
         if (message.at(1) == MachineControl.ALL_DEVICES) {
-            Optional<String> command = MachineControl.in(message).filter(MachineControl.Plain.class::isInstance)
-                    .map(c -> "mmc " + ((MachineControl.Plain) c).name().toLowerCase(Locale.ROOT).replace('_', ' '))
+            Optional<String> command = MachineControl.in(message)
+                    .filter(MachineControl.Plain.class::isInstance)
+                    .map(c -> "mmc "
+                            + ((MachineControl.Plain) c)
+                                    .name()
+                                    .toLowerCase(Locale.ROOT)
+                                    .replace('_', ' '))
                     .or(() -> ShowControl.in(message).flatMap(ChartWriter::show));
             if (command.isPresent()) {
                 return command.get();
@@ -151,15 +191,25 @@ public final class ChartWriter {
     private static Optional<String> show(ShowControl c) {
         boolean writable = c.format() != ShowControl.Format.ALL
                 && Stream.of(c.cue(), c.list()).flatMap(Optional::stream).allMatch(n -> n.matches("0|[1-9]\\d{0,3}"));
-        return writable ? Optional.of("msc %s %s%s%s".formatted(c.format().name().toLowerCase(Locale.ROOT),
-                c.command().name().toLowerCase(Locale.ROOT).replace('_', ' '), c.cue().map(n -> " " + n).orElse(""),
-                c.list().map(n -> " list " + n).orElse(""))) : Optional.empty();
+        return writable
+                ? Optional.of("msc %s %s%s%s"
+                        .formatted(
+                                c.format().name().toLowerCase(Locale.ROOT),
+                                c.command().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                                c.cue().map(n -> " " + n).orElse(""),
+                                c.list().map(n -> " list " + n).orElse("")))
+                : Optional.empty();
     }
 
     private static String lesson(Lesson lesson) {
-        return "%s %s: learns %s%s".formatted(lesson.verb().phrase(), name(lesson.part()),
-                lesson.types().stream().map(t -> t.shortName().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", ")),
-                lesson.refusesZero() ? ", not value 0" : "");
+        return "%s %s: learns %s%s"
+                .formatted(
+                        lesson.verb().phrase(),
+                        name(lesson.part()),
+                        lesson.types().stream()
+                                .map(t -> t.shortName().toLowerCase(Locale.ROOT))
+                                .collect(Collectors.joining(", ")),
+                        lesson.refusesZero() ? ", not value 0" : "");
     }
 
     /** A name so that it is read as the same part of the same family. */
@@ -173,7 +223,8 @@ public final class ChartWriter {
             return "%s {%s}".formatted(listed(family), listed(text.substring(family.length() + 1)));
         }
         return text.endsWith(" " + family)
-                ? "{%s} %s".formatted(listed(text.substring(0, text.length() - family.length() - 1)), listed(family)) : '"' + text + '"';
+                ? "{%s} %s".formatted(listed(text.substring(0, text.length() - family.length() - 1)), listed(family))
+                : '"' + text + '"';
     }
 
     private static String listed(String item) {

@@ -6,7 +6,8 @@ import embrack.core.midi.ProgramTable;
 import java.util.Optional;
 
 /** How a manual counts: what its chart says at its top. Empty where it does not say. */
-public record Conventions(Optional<ProgramCounting> programs, Optional<NoteNaming> notes, Optional<ProgramTable> table) {
+public record Conventions(
+        Optional<ProgramCounting> programs, Optional<NoteNaming> notes, Optional<ProgramTable> table) {
 
     public static final Conventions UNSAID = new Conventions(Optional.empty(), Optional.empty(), Optional.empty());
 

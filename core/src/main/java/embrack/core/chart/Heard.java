@@ -10,7 +10,8 @@ import java.util.TreeMap;
 
 /**
  * What a box remembers of the messages that came. A control change holds until another of its number comes, so that a
- * program change is read by the bank select before it, however long ago; anything else counts only if it came just before.
+ * program change is read by the bank select before it, however long ago; anything else counts only if it came just
+ * before.
  *
  * @param controls the last value of each controller
  * @param recent the last messages, newest last
@@ -21,7 +22,8 @@ public record Heard(SortedMap<Integer, Integer> controls, List<Message> recent, 
     /** No row of a chart has more messages than this. */
     static final int MOST = 8;
 
-    public static final Heard NOTHING = new Heard(Collections.emptySortedMap(), List.of(), Collections.emptySortedMap());
+    public static final Heard NOTHING =
+            new Heard(Collections.emptySortedMap(), List.of(), Collections.emptySortedMap());
 
     public Heard {
         controls = Collections.unmodifiableSortedMap(new TreeMap<>(controls));

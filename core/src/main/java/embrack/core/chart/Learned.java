@@ -19,7 +19,8 @@ public record Learned(MessageType type, Optional<Channel> channel, int number, R
     public Learned {
         DataByte.checked("number", number);
         if (!Trigger.VOICES.contains(type)) {
-            throw new IllegalArgumentException("a box learns notes, control changes and program changes, not " + type.plural());
+            throw new IllegalArgumentException(
+                    "a box learns notes, control changes and program changes, not " + type.plural());
         }
     }
 
@@ -38,8 +39,13 @@ public record Learned(MessageType type, Optional<Channel> channel, int number, R
 
     /** The row of a chart that it makes of a lesson. */
     ChartRow row(Lesson lesson) {
-        Values values = type == MessageType.PROGRAM_CHANGE ? Trigger.NO_VALUE : new Values(DataByte.MAX, 0, DataByte.MAX);
-        return new ChartRow(lesson.verb(), lesson.part(), List.of(new Trigger.Voice(type, number, values, channel)),
-                type == MessageType.PROGRAM_CHANGE ? Response.PLAIN : response, true);
+        Values values =
+                type == MessageType.PROGRAM_CHANGE ? Trigger.NO_VALUE : new Values(DataByte.MAX, 0, DataByte.MAX);
+        return new ChartRow(
+                lesson.verb(),
+                lesson.part(),
+                List.of(new Trigger.Voice(type, number, values, channel)),
+                type == MessageType.PROGRAM_CHANGE ? Response.PLAIN : response,
+                true);
     }
 }

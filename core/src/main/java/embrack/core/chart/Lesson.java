@@ -29,9 +29,11 @@ public record Lesson(Verb verb, Part part, SortedSet<MessageType> types, boolean
     /** Why the box does not learn from a message, as a sentence; empty when it does. */
     public Optional<String> refusal(Message message) {
         if (!types.contains(message.type())) {
-            return Optional.of("It does not learn from %s.".formatted(message.type().plural()));
+            return Optional.of(
+                    "It does not learn from %s.".formatted(message.type().plural()));
         }
         return refusesZero && message.type() != MessageType.PROGRAM_CHANGE && message.data2() == 0
-                ? Optional.of("It does not learn from a message of value 0; send one of value 127.") : Optional.empty();
+                ? Optional.of("It does not learn from a message of value 0; send one of value 127.")
+                : Optional.empty();
     }
 }

@@ -5,7 +5,8 @@ import java.util.Comparator;
 /** What a box can learn a message for: a verb on one of its parts, whatever the amount. */
 public record LessonId(Verb verb, PartId part) implements Comparable<LessonId> {
 
-    private static final Comparator<LessonId> ORDER = Comparator.comparing(LessonId::part).thenComparing(LessonId::verb);
+    private static final Comparator<LessonId> ORDER =
+            Comparator.comparing(LessonId::part).thenComparing(LessonId::verb);
 
     public static LessonId of(Action action) {
         return new LessonId(action.verb(), action.part());

@@ -26,7 +26,8 @@ final class MessageReader {
 
     private static final Map<String, RealTime> REAL_TIME =
             Map.of("start", RealTime.START, "stop", RealTime.STOP, "continue", RealTime.CONTINUE);
-    private static final Pattern RANGE = Pattern.compile("(\\d{1,6})(?:\\s*(?:\\.\\.|[-\u2013\u2014]|\\bto\\b)\\s*(\\d{1,6}))?");
+    private static final Pattern RANGE =
+            Pattern.compile("(\\d{1,6})(?:\\s*(?:\\.\\.|[-\u2013\u2014]|\\bto\\b)\\s*(\\d{1,6}))?");
 
     private final Cursor cursor;
     private final Conventions conventions;
@@ -77,16 +78,23 @@ final class MessageReader {
             cursor.token();
             return whole(Stream.of(realTime), new Span<>(List.of(0), column, word));
         }
-        throw cursor.fault(word.isEmpty() ? "A message is missing here, such as cc 40, note 12 or pc 1."
-                : "\"%s\" is no message. Write note, cc, pc, song, start, stop, continue, mmc, msc or sysex.".formatted(word));
+        throw cursor.fault(
+                word.isEmpty()
+                        ? "A message is missing here, such as cc 40, note 12 or pc 1."
+                        : "\"%s\" is no message. Write note, cc, pc, song, start, stop, continue, mmc, msc or sysex."
+                                .formatted(word));
     }
 
     private Span<Trigger> voice(MessageType type, Meaning meaning) {
         Span<Integer> numbers = new NumberReader(conventions, meaning).read(cursor);
         Values values = type == MessageType.PROGRAM_CHANGE ? Trigger.NO_VALUE : values(type);
         Optional<Channel> channel = cursor.accept("on channel") ? Optional.of(channel()) : Optional.empty();
-        return new Span<>(numbers.each().stream().<Trigger>map(
-                n -> new Trigger.Voice(type, n, values, channel)).toList(), numbers.column(), numbers.written());
+        return new Span<>(
+                numbers.each().stream()
+                        .<Trigger>map(n -> new Trigger.Voice(type, n, values, channel))
+                        .toList(),
+                numbers.column(),
+                numbers.written());
     }
 
     private Values values(MessageType type) {
@@ -106,7 +114,9 @@ final class MessageReader {
             return chosen(sends, taken[0], taken[1]);
         }
         return sends.map(s -> s[0] == s[1] ? Values.exactly(s[0]) : Values.between(s[0], s[1]))
-                .orElseGet(() -> amount ? new Values(DataByte.MAX, lowest, DataByte.MAX) : Values.between(lowest, DataByte.MAX).sending(DataByte.MAX));
+                .orElseGet(() -> amount
+                        ? new Values(DataByte.MAX, lowest, DataByte.MAX)
+                        : Values.between(lowest, DataByte.MAX).sending(DataByte.MAX));
     }
 
     private Values chosen(Optional<int[]> sends, int low, int high) {
@@ -118,8 +128,10 @@ final class MessageReader {
             return values;
         }
         if (!values.holds(sends.get()[0])) {
-            throw new Fault(cursor.column(), 1, "The value sent, %d, is none that the box takes, %d to %d."
-                    .formatted(sends.get()[0], low, high));
+            throw new Fault(
+                    cursor.column(),
+                    1,
+                    "The value sent, %d, is none that the box takes, %d to %d.".formatted(sends.get()[0], low, high));
         }
         return values.sending(sends.get()[0]);
     }
@@ -142,7 +154,10 @@ final class MessageReader {
         int first = value(matcher.group(1), lowest, column);
         int last = matcher.group(2) == null ? first : value(matcher.group(2), lowest, column + matcher.start(2));
         if (last < first) {
-            throw new Fault(column, matcher.end(), "%s runs backwards; a range goes from low to high.".formatted(matcher.group()));
+            throw new Fault(
+                    column,
+                    matcher.end(),
+                    "%s runs backwards; a range goes from low to high.".formatted(matcher.group()));
         }
         cursor.step(matcher.end());
         return new int[] {first, last};
@@ -151,18 +166,23 @@ final class MessageReader {
     private static int value(String written, int lowest, int column) {
         int value = Integer.parseInt(written);
         if (value > DataByte.MAX) {
-            throw new Fault(column, written.length(), "Values go from 0 to 127; %s is not one of them.".formatted(written));
+            throw new Fault(
+                    column, written.length(), "Values go from 0 to 127; %s is not one of them.".formatted(written));
         }
         if (value < lowest) {
-            throw new Fault(column, written.length(), "Velocity 0 releases a note; a note that does something has 1 to 127.");
+            throw new Fault(
+                    column, written.length(), "Velocity 0 releases a note; a note that does something has 1 to 127.");
         }
         return value;
     }
 
     private Channel channel() {
         String written = cursor.peek();
-        if (!written.matches("\\d{1,2}") || Integer.parseInt(written) < Channel.FIRST || Integer.parseInt(written) > Channel.LAST) {
-            throw cursor.fault("Channels go from 1 to 16%s.".formatted(written.isEmpty() ? "" : "; " + written + " is not one of them"));
+        if (!written.matches("\\d{1,2}")
+                || Integer.parseInt(written) < Channel.FIRST
+                || Integer.parseInt(written) > Channel.LAST) {
+            throw cursor.fault("Channels go from 1 to 16%s."
+                    .formatted(written.isEmpty() ? "" : "; " + written + " is not one of them"));
         }
         cursor.token();
         return new Channel(Integer.parseInt(written));
@@ -174,23 +194,39 @@ final class MessageReader {
                 return whole(Stream.of(command.to(MachineControl.ALL_DEVICES)), new Span<>(List.of(0), column, "mmc"));
             }
         }
-        throw cursor.fault("A command is missing here: mmc stop, play, pause, rewind, fast forward, record strobe or record exit.");
+        throw cursor.fault("A command is missing here: mmc stop, play, pause, rewind, fast forward, record strobe or "
+                + "record exit.");
     }
 
     private Span<Trigger> show(int column) {
-        ShowControl.Format format = Stream.of(ShowControl.Format.values()).filter(f -> f != ShowControl.Format.ALL)
-                .filter(f -> cursor.accept(f.name().toLowerCase(Locale.ROOT))).findFirst().orElse(ShowControl.Format.LIGHTING);
+        ShowControl.Format format = Stream.of(ShowControl.Format.values())
+                .filter(f -> f != ShowControl.Format.ALL)
+                .filter(f -> cursor.accept(f.name().toLowerCase(Locale.ROOT)))
+                .findFirst()
+                .orElse(ShowControl.Format.LIGHTING);
         ShowControl.Command command = Stream.of(ShowControl.Command.values())
-                .filter(c -> cursor.accept(c.name().toLowerCase(Locale.ROOT).replace('_', ' '))).findFirst()
+                .filter(c -> cursor.accept(c.name().toLowerCase(Locale.ROOT).replace('_', ' ')))
+                .findFirst()
                 .orElseThrow(() -> cursor.fault("A command is missing here: msc go, stop, resume or all off."));
-        if (command == ShowControl.Command.ALL_OFF || cursor.isAtEnd() || "+".equals(cursor.rest().substring(0, 1))) {
-            return whole(Stream.of(new ShowControl(format, command, Optional.empty(), Optional.empty()).to(DataByte.MAX)),
+        if (command == ShowControl.Command.ALL_OFF
+                || cursor.isAtEnd()
+                || "+".equals(cursor.rest().substring(0, 1))) {
+            return whole(
+                    Stream.of(new ShowControl(format, command, Optional.empty(), Optional.empty()).to(DataByte.MAX)),
                     new Span<>(List.of(0), column, "msc"));
         }
         Span<Integer> cues = new NumberReader(conventions, Meaning.CUE).read(cursor);
         Optional<String> list = cursor.accept("list")
-                ? Optional.of(String.valueOf(new NumberReader(conventions, Meaning.CUE).read(cursor).each().getFirst())) : Optional.empty();
-        return whole(cues.each().stream().map(cue -> new ShowControl(format, command, Optional.of(String.valueOf(cue)), list).to(DataByte.MAX)), cues);
+                ? Optional.of(String.valueOf(new NumberReader(conventions, Meaning.CUE)
+                        .read(cursor)
+                        .each()
+                        .getFirst()))
+                : Optional.empty();
+        return whole(
+                cues.each().stream()
+                        .map(cue -> new ShowControl(format, command, Optional.of(String.valueOf(cue)), list)
+                                .to(DataByte.MAX)),
+                cues);
     }
 
     private Span<Trigger> exclusive() {
@@ -200,10 +236,18 @@ final class MessageReader {
             bytes.add(Integer.parseInt(cursor.token(), 16));
         }
         int last = bytes.size() - 1;
-        if (last < 2 || bytes.getFirst() != 0xF0 || bytes.get(last) != 0xF7 || bytes.subList(1, last).stream().anyMatch(b -> b > DataByte.MAX)) {
-            throw new Fault(column, 1, "Bytes in hexadecimal are needed, from F0 to F7, those between under 80: sysex F0 7D 01 F7.");
+        if (last < 2
+                || bytes.getFirst() != 0xF0
+                || bytes.get(last) != 0xF7
+                || bytes.subList(1, last).stream().anyMatch(b -> b > DataByte.MAX)) {
+            throw new Fault(
+                    column,
+                    1,
+                    "Bytes in hexadecimal are needed, from F0 to F7, those between under 80: sysex F0 7D 01 F7.");
         }
-        return whole(Stream.of(SystemExclusive.of(bytes.subList(1, last).stream().mapToInt(b -> b).toArray())),
+        return whole(
+                Stream.of(SystemExclusive.of(
+                        bytes.subList(1, last).stream().mapToInt(b -> b).toArray())),
                 new Span<>(List.of(0), column, "F0"));
     }
 

@@ -15,8 +15,8 @@ final class NameReader {
 
     private static final String TO = "\\s*(?:\\.\\.|[-\u2013\u2014]|\\bto\\b)\\s*";
     private static final Pattern ITEM = Pattern.compile("(\\d{1,4})(?:" + TO + "(\\d{1,4}))?");
-    private static final Pattern NUMBERS = Pattern.compile(
-            "\\d{1,4}(?:" + TO + "\\d{1,4}|(?=\\s*,))(?:\\s*,\\s*\\d{1,4}(?:" + TO + "\\d{1,4})?)*");
+    private static final Pattern NUMBERS =
+            Pattern.compile("\\d{1,4}(?:" + TO + "\\d{1,4}|(?=\\s*,))(?:\\s*,\\s*\\d{1,4}(?:" + TO + "\\d{1,4})?)*");
 
     /** A comma with an even number of quotation marks behind it, so outside quotes. */
     private static final Pattern COMMA = Pattern.compile(",(?=(?:[^\"]*\"[^\"]*\")*[^\"]*$)");
@@ -65,8 +65,11 @@ final class NameReader {
             int first = Integer.parseInt(item.group(1));
             int last = item.group(2) == null ? first : Integer.parseInt(item.group(2));
             if (last < first) {
-                throw fault(at, item.group().length(), "%s runs backwards; a range goes from low to high: %d..%d."
-                        .formatted(item.group(), last, first));
+                throw fault(
+                        at,
+                        item.group().length(),
+                        "%s runs backwards; a range goes from low to high: %d..%d."
+                                .formatted(item.group(), last, first));
             }
             for (int n = first; n <= last; n++) {
                 require(parts.size() < ChartReading.MAX_ROWS, at, item.group().length());
@@ -91,7 +94,9 @@ final class NameReader {
             if (name.isEmpty()) {
                 throw fault(at, Math.max(1, item.length()), "A name is missing between two commas of this list.");
             }
-            String whole = String.join(" ", Stream.of(before, name, after).filter(s -> !s.isEmpty()).toList());
+            String whole = String.join(
+                    " ",
+                    Stream.of(before, name, after).filter(s -> !s.isEmpty()).toList());
             String family = (before + " " + after).strip();
             TapeLabel label = label(whole, at, item.length());
             parts.add(family.isEmpty() ? Part.of(label) : Part.of(label, family));
@@ -101,7 +106,9 @@ final class NameReader {
     }
 
     private static String unquote(String name) {
-        return name.length() >= 2 && name.startsWith("\"") && name.endsWith("\"") ? name.substring(1, name.length() - 1) : name;
+        return name.length() >= 2 && name.startsWith("\"") && name.endsWith("\"")
+                ? name.substring(1, name.length() - 1)
+                : name;
     }
 
     private TapeLabel label(String name, int at, int length) {
@@ -117,7 +124,10 @@ final class NameReader {
 
     private void require(boolean fits, int at, int length) {
         if (!fits) {
-            throw fault(at, length, "This is more than the %d rows that a chart can have.".formatted(ChartReading.MAX_ROWS));
+            throw fault(
+                    at,
+                    length,
+                    "This is more than the %d rows that a chart can have.".formatted(ChartReading.MAX_ROWS));
         }
     }
 

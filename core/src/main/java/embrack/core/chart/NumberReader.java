@@ -10,15 +10,22 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Reads numbers of messages: one, a range, or several of both with commas between; as shown, in the chart's conventions. */
+/**
+ * Reads numbers of messages: one, a range, or several of both with commas between; as shown, in the chart's
+ * conventions.
+ */
 final class NumberReader {
 
-    private static final Pattern ITEM = Pattern.compile(
-            "(?:(-?\\d{1,6})|([A-Ga-g][#b\u266F\u266D]?-?\\d))(?:\\s*(?:\\.\\.|[-\u2013\u2014]|\\bto\\b)\\s*(?:(-?\\d{1,6})|([A-Ga-g][#b\u266F\u266D]?-?\\d)))?");
+    private static final Pattern ITEM = Pattern.compile("(?:(-?\\d{1,6})|([A-Ga-g][#b\u266F\u266D]?-?\\d))"
+            + "(?:\\s*(?:\\.\\.|[-\u2013\u2014]|\\bto\\b)\\s*(?:(-?\\d{1,6})|([A-Ga-g][#b\u266F\u266D]?-?\\d)))?");
 
     /** What a number stands for. */
     enum Meaning {
-        NOTE("note"), CC("CC"), PROGRAM("program"), SONG("song"), CUE("cue");
+        NOTE("note"),
+        CC("CC"),
+        PROGRAM("program"),
+        SONG("song"),
+        CUE("cue");
 
         private final String words;
 
@@ -67,7 +74,8 @@ final class NumberReader {
         int first = wire(item, 1, start);
         int last = range ? wire(item, 3, start) : first;
         if (last < first) {
-            throw new Fault(column, length, "%s runs backwards; a range goes from low to high.".formatted(item.group()));
+            throw new Fault(
+                    column, length, "%s runs backwards; a range goes from low to high.".formatted(item.group()));
         }
         for (int n = first; n <= last; n++) {
             numbers.add(n);
@@ -78,8 +86,18 @@ final class NumberReader {
         if (item.group(1) != null && item.group(3) != null) {
             int count = Integer.parseInt(item.group(3)) - Integer.parseInt(item.group(1)) + 1;
             if (count > 128) {
-                throw new Fault(column, length, "%s are %d programs; there are 128%s.".formatted(item.group(), count,
-                        conventions.programs().map(c -> ", %d to %d on this box".formatted(c.first(), 127 + c.first())).orElse("")));
+                throw new Fault(
+                        column,
+                        length,
+                        "%s are %d programs; there are 128%s."
+                                .formatted(
+                                        item.group(),
+                                        count,
+                                        conventions
+                                                .programs()
+                                                .map(c ->
+                                                        ", %d to %d on this box".formatted(c.first(), 127 + c.first()))
+                                                .orElse("")));
             }
         }
     }
@@ -98,29 +116,46 @@ final class NumberReader {
     private int checked(int number, String written, int column) {
         int most = meaning == Meaning.CUE ? 9_999 : 127;
         if (number < 0 || number > most) {
-            throw new Fault(column, written.length(), "%s numbers go from 0 to %d; %s is not one of them."
-                    .formatted(capital(meaning.words), most, written));
+            throw new Fault(
+                    column,
+                    written.length(),
+                    "%s numbers go from 0 to %d; %s is not one of them."
+                            .formatted(capital(meaning.words), most, written));
         }
         return number;
     }
 
     private int program(int number, String written, int column) {
-        ProgramCounting counting = conventions.programs().orElseThrow(() -> new Fault(column, written.length(),
-                "Say above what this box calls its first program: write \"programs from 1\" or \"programs from 0\" in a line of its own."));
+        ProgramCounting counting = conventions
+                .programs()
+                .orElseThrow(() -> new Fault(
+                        column,
+                        written.length(),
+                        "Say above what this box calls its first program: write \"programs from 1\" "
+                                + "or \"programs from 0\" in a line of its own."));
         int first = counting.first();
         if (number < first || number > first + 127) {
-            throw new Fault(column, written.length(), "This box counts its programs from %d to %d; %s is not one of them."
-                    .formatted(first, first + 127, written));
+            throw new Fault(
+                    column,
+                    written.length(),
+                    "This box counts its programs from %d to %d; %s is not one of them."
+                            .formatted(first, first + 127, written));
         }
         return counting.wire(number);
     }
 
     private int note(String name, int column) {
         if (meaning != Meaning.NOTE) {
-            throw new Fault(column, name.length(), "%s is the name of a note; a number is needed here.".formatted(name));
+            throw new Fault(
+                    column, name.length(), "%s is the name of a note; a number is needed here.".formatted(name));
         }
-        NoteNaming naming = conventions.notes().orElseThrow(() -> new Fault(column, name.length(),
-                "Say above how this manual names notes: write \"middle C is C3\", C4 or C5 in a line of its own; or type the number."));
+        NoteNaming naming = conventions
+                .notes()
+                .orElseThrow(() -> new Fault(
+                        column,
+                        name.length(),
+                        "Say above how this manual names notes: write \"middle C is C3\", C4 or C5 "
+                                + "in a line of its own; or type the number."));
         try {
             return naming.number(name);
         } catch (IllegalArgumentException e) {

@@ -22,7 +22,8 @@ public sealed interface Trigger {
     record Voice(MessageType type, int number, Values values, Optional<Channel> channel) implements Trigger {
         public Voice {
             if (!VOICES.contains(type)) {
-                throw new IllegalArgumentException("a chart uses notes, control changes and program changes, not " + type.plural());
+                throw new IllegalArgumentException(
+                        "a chart uses notes, control changes and program changes, not " + type.plural());
             }
             DataByte.checked("number", number);
             if (type == MessageType.PROGRAM_CHANGE && !values.equals(NO_VALUE)) {
@@ -46,7 +47,9 @@ public sealed interface Trigger {
         }
 
         boolean takes(Message message) {
-            return message instanceof Message.Voice voice && message.type() == type && message.data1() == number
+            return message instanceof Message.Voice voice
+                    && message.type() == type
+                    && message.data1() == number
                     && values.holds(message.data2())
                     && (channel.isEmpty() || channel.get().equals(voice.channel()))
                     && !message.isRelease();
@@ -54,11 +57,11 @@ public sealed interface Trigger {
     }
 
     /** A message to no channel, to the letter. */
-    record Whole(SystemMessage message) implements Trigger {
-    }
+    record Whole(SystemMessage message) implements Trigger {}
 
     /** The voices a chart can use. */
-    Set<MessageType> VOICES = Set.copyOf(EnumSet.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE));
+    Set<MessageType> VOICES =
+            Set.copyOf(EnumSet.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE));
 
     /** The values of a program change. */
     Values NO_VALUE = Values.exactly(0);

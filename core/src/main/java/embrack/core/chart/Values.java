@@ -18,7 +18,8 @@ public record Values(int sends, int low, int high) {
             throw new IllegalArgumentException("values run from low to high, was %d to %d".formatted(low, high));
         }
         if (sends < low || sends > high) {
-            throw new IllegalArgumentException("the value sent must be one that the box takes, %d to %d, was %d".formatted(low, high, sends));
+            throw new IllegalArgumentException(
+                    "the value sent must be one that the box takes, %d to %d, was %d".formatted(low, high, sends));
         }
     }
 

@@ -43,10 +43,25 @@ public enum Verb {
 
     /** Longest phrase first, so that "toggle mute" is not read as "toggle". */
     static final List<Verb> LONGEST_FIRST = Stream.of(values())
-            .sorted(Comparator.comparingInt((Verb verb) -> -verb.phrase().length()).thenComparing(verb -> verb)).toList();
+            .sorted(Comparator.comparingInt((Verb verb) -> -verb.phrase().length())
+                    .thenComparing(verb -> verb))
+            .toList();
 
-    private static final Map<Verb, Verb> ALTERNATING = Map.of(MUTE, TOGGLE_MUTE, OPEN, TOGGLE_MUTE, ON, TOGGLE, OFF, TOGGLE,
-            RUN, TOGGLE, PLAY, TOGGLE_PLAY, STOP, TOGGLE_PLAY);
+    private static final Map<Verb, Verb> ALTERNATING = Map.of(
+            MUTE,
+            TOGGLE_MUTE,
+            OPEN,
+            TOGGLE_MUTE,
+            ON,
+            TOGGLE,
+            OFF,
+            TOGGLE,
+            RUN,
+            TOGGLE,
+            PLAY,
+            TOGGLE_PLAY,
+            STOP,
+            TOGGLE_PLAY);
 
     private final String phrase = name().toLowerCase(Locale.ROOT).replace('_', ' ');
     private final String words;
@@ -65,9 +80,13 @@ public enum Verb {
      * @throws IllegalArgumentException when it is none
      */
     public static Verb parse(String key) {
-        return Stream.of(values()).filter(verb -> verb.key().equals(key)).findFirst()
+        return Stream.of(values())
+                .filter(verb -> verb.key().equals(key))
+                .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("\"%s\" is none of the verbs %s"
-                        .formatted(key, Words.list(Stream.of(values()).map(Verb::key).toList()))));
+                        .formatted(
+                                key,
+                                Words.list(Stream.of(values()).map(Verb::key).toList()))));
     }
 
     /** The verb in links and files: {@code toggle-mute}. */

@@ -18,12 +18,22 @@ import java.util.stream.Stream;
 /** All rules, by code. */
 public final class Catalogue {
 
-    private static final List<Rule> RULES = Stream.of(ControlRules.ALL, GearRules.ALL, OrderRules.ALL, PlaceRules.ALL, PowerRules.ALL, RigRules.ALL, SongRules.ALL,
-            SoundRules.ALL, SwitchRules.ALL, WiringRules.ALL)
-            .flatMap(List::stream).sorted(Comparator.comparing(Rule::info)).toList();
+    private static final List<Rule> RULES = Stream.of(
+                    ControlRules.ALL,
+                    GearRules.ALL,
+                    OrderRules.ALL,
+                    PlaceRules.ALL,
+                    PowerRules.ALL,
+                    RigRules.ALL,
+                    SongRules.ALL,
+                    SoundRules.ALL,
+                    SwitchRules.ALL,
+                    WiringRules.ALL)
+            .flatMap(List::stream)
+            .sorted(Comparator.comparing(Rule::info))
+            .toList();
 
-    private Catalogue() {
-    }
+    private Catalogue() {}
 
     public static List<Rule> rules() {
         return RULES;

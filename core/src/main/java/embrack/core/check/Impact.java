@@ -48,13 +48,22 @@ public record Impact(List<String> lost, List<SwitchAt> reprogram, List<Finding> 
     /** What no longer fits, each a sentence. */
     public static List<String> lost(Plan before, Plan after) {
         List<String> lost = new ArrayList<>();
-        before.rig().links().stream().filter(cable -> !after.rig().links().contains(cable))
-                .forEach(cable -> lost.add("The cable %s is pulled.".formatted(before.rig().words(cable))));
+        before.rig().links().stream()
+                .filter(cable -> !after.rig().links().contains(cable))
+                .forEach(cable -> lost.add(
+                        "The cable %s is pulled.".formatted(before.rig().words(cable))));
         for (Device device : before.rig().devices()) {
             Optional<Device> now = after.rig().find(device.id());
-            device.settings().keySet().stream().filter(id -> now.filter(d -> d.settings().containsKey(id)).isEmpty())
-                    .forEach(id -> lost.add("%s of %s is set back to the factory's.".formatted(
-                            before.rig().model(device.id()).setting(id).map(s -> s.name().text()).orElse(id.text()), device.name())));
+            device.settings().keySet().stream()
+                    .filter(id -> now.filter(d -> d.settings().containsKey(id)).isEmpty())
+                    .forEach(id -> lost.add("%s of %s is set back to the factory's."
+                            .formatted(
+                                    before.rig()
+                                            .model(device.id())
+                                            .setting(id)
+                                            .map(s -> s.name().text())
+                                            .orElse(id.text()),
+                                    device.name())));
             device.labels().forEach((part, label) -> {
                 if (now.filter(d -> d.labels().containsKey(part)).isEmpty()) {
                     lost.add("The tape \"%s\" of %s comes off.".formatted(label, device.name()));
@@ -68,13 +77,17 @@ public record Impact(List<String> lost, List<SwitchAt> reprogram, List<Finding> 
         var old = new Compiler(before);
         var young = new Compiler(after);
         return before.switches().assignments().stream()
-                .filter(a -> !messages(old, a).equals(messages(young, after.switches().at(a.at()))))
-                .map(Assignment::at).toList();
+                .filter(a -> !messages(old, a)
+                        .equals(messages(young, after.switches().at(a.at()))))
+                .map(Assignment::at)
+                .toList();
     }
 
     private static List<List<Message>> messages(Compiler compiler, Assignment assignment) {
         CompiledSwitch compiled = compiler.compile(assignment);
-        return Stream.concat(compiled.allSteps().stream().map(CompiledStep::messages), compiled.byItself().values().stream()).toList();
+        return Stream.concat(
+                        compiled.allSteps().stream().map(CompiledStep::messages), compiled.byItself().values().stream())
+                .toList();
     }
 
     private static List<Finding> without(List<Finding> findings, List<Finding> known) {

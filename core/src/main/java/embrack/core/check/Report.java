@@ -28,7 +28,13 @@ import java.util.stream.Collectors;
  * @param findings worst first
  * @param bookProver what is remembered of cues, for the next report on the same rig
  */
-public record Report(Plan plan, List<Proof> proofs, List<TravelProof> travels, BookProof book, List<Finding> findings, BookProver bookProver) {
+public record Report(
+        Plan plan,
+        List<Proof> proofs,
+        List<TravelProof> travels,
+        BookProof book,
+        List<Finding> findings,
+        BookProver bookProver) {
 
     /** Proves and checks a plan. */
     public static Report of(Plan plan) {
@@ -41,23 +47,36 @@ public record Report(Plan plan, List<Proof> proofs, List<TravelProof> travels, B
             return before;
         }
         return plan.rig().equals(before.plan.rig())
-                ? of(plan, before.proofs.stream().collect(Collectors.groupingBy(proof -> before.plan.switches().at(proof.at()))), before.bookProver) : of(plan);
+                ? of(
+                        plan,
+                        before.proofs.stream()
+                                .collect(Collectors.groupingBy(
+                                        proof -> before.plan.switches().at(proof.at()))),
+                        before.bookProver)
+                : of(plan);
     }
 
     /** Proves and checks a plan, with what is proven already of assignments and cues that it may have. */
     private static Report of(Plan plan, Map<Assignment, List<Proof>> known, BookProver bookProver) {
         Ways ways = new Ways(plan.rig());
         Prover prover = new Prover(plan, ways);
-        List<Proof> proofs = plan.switches().assignments().stream().filter(a -> !a.steps().isEmpty())
-                .flatMap(a -> Optional.ofNullable(known.get(a)).orElseGet(() -> prover.prove(a)).stream()).toList();
+        List<Proof> proofs = plan.switches().assignments().stream()
+                .filter(a -> !a.steps().isEmpty())
+                .flatMap(a -> Optional.ofNullable(known.get(a)).orElseGet(() -> prover.prove(a)).stream())
+                .toList();
         Subject subject = new Subject(plan, proofs, prover.travels(), bookProver.prove(plan), ways);
-        List<Finding> findings = Catalogue.rules().stream().flatMap(rule -> rule.check(subject)).sorted().toList();
+        List<Finding> findings = Catalogue.rules().stream()
+                .flatMap(rule -> rule.check(subject))
+                .sorted()
+                .toList();
         return new Report(plan, subject.proofs(), subject.travels(), subject.book(), findings, bookProver);
     }
 
     /** How many findings are that severe. */
     public int count(Severity severity) {
-        return (int) findings.stream().filter(finding -> finding.severity() == severity).count();
+        return (int) findings.stream()
+                .filter(finding -> finding.severity() == severity)
+                .count();
     }
 
     public boolean stopsTheShow() {
@@ -86,6 +105,8 @@ public record Report(Plan plan, List<Proof> proofs, List<TravelProof> travels, B
 
     /** What was found about one switch. */
     public List<Finding> findings(SwitchAt at) {
-        return findings.stream().filter(finding -> finding.switches().contains(at)).toList();
+        return findings.stream()
+                .filter(finding -> finding.switches().contains(at))
+                .toList();
     }
 }

@@ -29,53 +29,150 @@ public record Price(String answer, int switches, int presses, int messages, int 
         return switch (school) {
             case MUTES -> {
                 int strips = parts(plan, Aspect.MUTED);
-                yield List.of(new Price(names.get(0), 2 * strips, 1, 1, 0, "A lost message leaves a strip as it was; pressing again mends it."),
-                        new Price(names.get(1), strips, 1, 1, 0, "A lost message turns the meaning round until somebody looks."));
+                yield List.of(
+                        new Price(
+                                names.get(0),
+                                2 * strips,
+                                1,
+                                1,
+                                0,
+                                "A lost message leaves a strip as it was; pressing again mends it."),
+                        new Price(
+                                names.get(1),
+                                strips,
+                                1,
+                                1,
+                                0,
+                                "A lost message turns the meaning round until somebody looks."));
             }
             case GO -> {
                 int songs = songs(plan);
-                yield List.of(new Price(names.get(0), 2, 1, 1, 2, "The order cannot be left without going through it song by song."),
-                        new Price(names.get(1), songs, 1, 1, songs, "More switches to hit by mistake; banks have to be changed."));
+                yield List.of(
+                        new Price(
+                                names.get(0),
+                                2,
+                                1,
+                                1,
+                                2,
+                                "The order cannot be left without going through it song by song."),
+                        new Price(
+                                names.get(1),
+                                songs,
+                                1,
+                                1,
+                                songs,
+                                "More switches to hit by mistake; banks have to be changed."));
             }
             case NUMBERS -> {
                 int learned = learned(plan);
-                yield List.of(new Price(names.get(0), used(plan), 1, 1, learned, "Every number has to be typed or learned once; the sheets say which."),
-                        new Price(names.get(1), all(plan), 1, 1, 0, "Every switch of the map does something, wanted or not: it may be hit by accident."));
+                yield List.of(
+                        new Price(
+                                names.get(0),
+                                used(plan),
+                                1,
+                                1,
+                                learned,
+                                "Every number has to be typed or learned once; the sheets say which."),
+                        new Price(
+                                names.get(1),
+                                all(plan),
+                                1,
+                                1,
+                                0,
+                                "Every switch of the map does something, wanted or not: it may be hit by accident."));
             }
             case FADERS -> {
-                int levels = plan.switches().travels().stream().mapToInt(t -> t.targets().size()).sum();
-                yield List.of(new Price(names.get(0), 0, 1, levels, levels, "The level moves less than the hand until both meet."),
+                int levels = plan.switches().travels().stream()
+                        .mapToInt(t -> t.targets().size())
+                        .sum();
+                yield List.of(
+                        new Price(
+                                names.get(0),
+                                0,
+                                1,
+                                levels,
+                                levels,
+                                "The level moves less than the hand until both meet."),
                         new Price(names.get(1), 0, 1, levels, levels, "The first touch is heard as a jump."));
             }
             case LINKS -> {
                 Links links = links(plan);
-                yield List.of(new Price(names.get(0), 0, 0, links.controls(), links.throughLayer(),
-                                "If a controller dies: %s to learn anew.".formatted(Work.of(links.throughLayer()).words())),
-                        new Price(names.get(1), 0, 0, links.controls(), links.straight(),
-                                "If a controller dies: %s to learn anew.".formatted(Work.of(links.straight()).words())));
+                yield List.of(
+                        new Price(
+                                names.get(0),
+                                0,
+                                0,
+                                links.controls(),
+                                links.throughLayer(),
+                                "If a controller dies: %s to learn anew."
+                                        .formatted(Work.of(links.throughLayer()).words())),
+                        new Price(
+                                names.get(1),
+                                0,
+                                0,
+                                links.controls(),
+                                links.straight(),
+                                "If a controller dies: %s to learn anew."
+                                        .formatted(Work.of(links.straight()).words())));
             }
             case CHANNELS -> {
-                int receivers = (int) plan.rig().devices().stream().filter(d -> !plan.rig().chart(d.id()).isEmpty()).count();
-                yield List.of(new Price(names.get(0), 0, 0, 0, receivers, "%s to set; at most fifteen fit.".formatted(Words.count(receivers, "channel"))),
+                int receivers = (int) plan.rig().devices().stream()
+                        .filter(d -> !plan.rig().chart(d.id()).isEmpty())
+                        .count();
+                yield List.of(
+                        new Price(
+                                names.get(0),
+                                0,
+                                0,
+                                0,
+                                receivers,
+                                "%s to set; at most fifteen fit.".formatted(Words.count(receivers, "channel"))),
                         new Price(names.get(1), 0, 0, 0, 0, "Whatever two boxes understand alike moves both."));
             }
             case MEMORIES -> {
-                Writing writing = plan.rig().devices().stream().filter(d -> plan.rig().model(d.id()).answers().quirks().assignableInputs() > 0)
-                        .map(d -> Writing.of(plan.rig(), d.id())).findFirst().orElse(new Writing(0, 0));
-                yield List.of(new Price(names.get(0), 0, writing.slotsByTemplate() + writing.writes(), 0, 0, "A memory that was made before the template has to be written anew."),
-                        new Price(names.get(1), 0, writing.slotsByMemory() + writing.writes(), 0, 0, "A memory that was forgotten is dead under the foot."));
+                Writing writing = plan.rig().devices().stream()
+                        .filter(d -> plan.rig().model(d.id()).answers().quirks().assignableInputs() > 0)
+                        .map(d -> Writing.of(plan.rig(), d.id()))
+                        .findFirst()
+                        .orElse(new Writing(0, 0));
+                yield List.of(
+                        new Price(
+                                names.get(0),
+                                0,
+                                writing.slotsByTemplate() + writing.writes(),
+                                0,
+                                0,
+                                "A memory that was made before the template has to be written anew."),
+                        new Price(
+                                names.get(1),
+                                0,
+                                writing.slotsByMemory() + writing.writes(),
+                                0,
+                                0,
+                                "A memory that was forgotten is dead under the foot."));
             }
         };
     }
 
     private static int parts(Plan plan, Aspect aspect) {
-        return (int) steps(plan).filter(step -> step.action().verb().aspect() == aspect).map(step -> List.of(step.device(), step.action().part())).distinct().count();
+        return (int) steps(plan)
+                .filter(step -> step.action().verb().aspect() == aspect)
+                .map(step -> List.of(step.device(), step.action().part()))
+                .distinct()
+                .count();
     }
 
     /** Songs that a player of the rig can be asked for, at most eight: what a foot can have switches for. */
     private static int songs(Plan plan) {
-        return (int) Math.min(8, plan.rig().devices().stream().filter(d -> plan.rig().model(d.id()).kind() == Kind.TRACK_PLAYER)
-                .flatMap(d -> plan.rig().chart(d.id()).actions().stream()).filter(a -> a.verb() == Verb.LOAD || a.verb() == Verb.JUMP).map(a -> a.part()).distinct().count());
+        return (int) Math.min(
+                8,
+                plan.rig().devices().stream()
+                        .filter(d -> plan.rig().model(d.id()).kind() == Kind.TRACK_PLAYER)
+                        .flatMap(d -> plan.rig().chart(d.id()).actions().stream())
+                        .filter(a -> a.verb() == Verb.LOAD || a.verb() == Verb.JUMP)
+                        .map(a -> a.part())
+                        .distinct()
+                        .count());
     }
 
     private static int learned(Plan plan) {
@@ -83,18 +180,37 @@ public record Price(String answer, int switches, int presses, int messages, int 
     }
 
     private static int used(Plan plan) {
-        return (int) plan.switches().assignments().stream().filter(a -> !a.steps().isEmpty()).count();
+        return (int) plan.switches().assignments().stream()
+                .filter(a -> !a.steps().isEmpty())
+                .count();
     }
 
     private static int all(Plan plan) {
-        return plan.boards().stream().mapToInt(board -> plan.board(board).switches() * plan.board(board).banks().size()).sum();
+        return plan.boards().stream()
+                .mapToInt(board ->
+                        plan.board(board).switches() * plan.board(board).banks().size())
+                .sum();
     }
 
     private static Links links(Plan plan) {
-        List<Device> hosts = plan.rig().devices().stream().filter(d -> plan.rig().model(d.id()).kind() == Kind.INSTRUMENT_HOST).toList();
-        int controls = hosts.stream().mapToInt(d -> (int) plan.switches().moving(d.id()).stream().flatMap(t -> t.targets().stream()).filter(t -> t.device().equals(d.id())).count()).sum();
-        int patches = (int) hosts.stream().flatMap(d -> plan.switches().using(d.id()).stream().map(Assignment::steps).flatMap(List::stream)
-                .filter(step -> step.device().equals(d.id()) && step.action().verb() == Verb.SELECT).map(Step::action)).distinct().count();
+        List<Device> hosts = plan.rig().devices().stream()
+                .filter(d -> plan.rig().model(d.id()).kind() == Kind.INSTRUMENT_HOST)
+                .toList();
+        int controls = hosts.stream()
+                .mapToInt(d -> (int) plan.switches().moving(d.id()).stream()
+                        .flatMap(t -> t.targets().stream())
+                        .filter(t -> t.device().equals(d.id()))
+                        .count())
+                .sum();
+        int patches = (int) hosts.stream()
+                .flatMap(d -> plan.switches().using(d.id()).stream()
+                        .map(Assignment::steps)
+                        .flatMap(List::stream)
+                        .filter(step ->
+                                step.device().equals(d.id()) && step.action().verb() == Verb.SELECT)
+                        .map(Step::action))
+                .distinct()
+                .count();
         return new Links(controls, Math.max(1, patches));
     }
 

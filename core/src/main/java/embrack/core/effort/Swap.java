@@ -51,7 +51,9 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Shee
 
     /** What has other hardware do the job. */
     public static Edit edit(DeviceId dead, Model model) {
-        return model.board().isPresent() ? new FloorEdit.OtherBoard(dead, model) : new GearEdit.SwapHardware(dead, model);
+        return model.board().isPresent()
+                ? new FloorEdit.OtherBoard(dead, model)
+                : new GearEdit.SwapHardware(dead, model);
     }
 
     /** What has another board of the rig do both jobs. */
@@ -63,11 +65,23 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Shee
         Plan after = edit.apply(plan);
         Report report = Report.of(after);
         List<Progress.Tick> programmed = Progress.allOf(Sheets.of(Report.of(plan))).stream()
-                .filter(tick -> !now.equals(dead) || !tick.key().startsWith(dead + "/")).toList();
-        List<Sheet> left = Progress.of(Sheets.of(report), programmed).left().stream().filter(sheet -> !sheet.id().equals("try") && !sheet.id().equals("cables")
-                && !sheet.id().equals("switch-on")).map(sheet -> sheet.only(line -> !line.key().endsWith("/channels"))).toList();
-        int lines = left.stream().flatMap(Sheet::lines).map(Section.Line::key).distinct().toList().size();
-        int fits = (int) report.proofs().stream().filter(proof -> proof.at().board().equals(now) && Swap.isRight(proof)).count();
+                .filter(tick -> !now.equals(dead) || !tick.key().startsWith(dead + "/"))
+                .toList();
+        List<Sheet> left = Progress.of(Sheets.of(report), programmed).left().stream()
+                .filter(sheet -> !sheet.id().equals("try")
+                        && !sheet.id().equals("cables")
+                        && !sheet.id().equals("switch-on"))
+                .map(sheet -> sheet.only(line -> !line.key().endsWith("/channels")))
+                .toList();
+        int lines = left.stream()
+                .flatMap(Sheet::lines)
+                .map(Section.Line::key)
+                .distinct()
+                .toList()
+                .size();
+        int fits = (int) report.proofs().stream()
+                .filter(proof -> proof.at().board().equals(now) && Swap.isRight(proof))
+                .count();
         return new Swap(edit, after, fits, lost(plan, after, report, dead, now), left, new Work(lines, secondsEach));
     }
 
@@ -77,20 +91,33 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Shee
 
     private static List<String> lost(Plan before, Plan after, Report report, DeviceId dead, DeviceId now) {
         List<String> lost = new ArrayList<>(Impact.lost(before, after));
-        int planned = (int) before.switches().of(dead).stream().filter(a -> !a.isBlank()).count();
-        int kept = (int) (after.switches().of(now).stream().filter(a -> !a.isBlank()).count()
-                - (now.equals(dead) ? 0 : before.switches().of(now).stream().filter(a -> !a.isBlank()).count()));
+        int planned = (int)
+                before.switches().of(dead).stream().filter(a -> !a.isBlank()).count();
+        int kept = (int)
+                (after.switches().of(now).stream().filter(a -> !a.isBlank()).count()
+                        - (now.equals(dead)
+                                ? 0
+                                : before.switches().of(now).stream()
+                                        .filter(a -> !a.isBlank())
+                                        .count()));
         if (kept < planned) {
-            List<Assignment> homeless = before.switches().of(dead).stream().skip(kept).toList();
-            lost.add("%d of %d switches find no room, among them %s.".formatted(planned - kept, planned,
-                    homeless.getLast().label().map(Object::toString).orElse("the last")));
+            List<Assignment> homeless =
+                    before.switches().of(dead).stream().skip(kept).toList();
+            lost.add("%d of %d switches find no room, among them %s."
+                    .formatted(
+                            planned - kept,
+                            planned,
+                            homeless.getLast().label().map(Object::toString).orElse("the last")));
         }
-        int controls = before.switches().travelsOf(dead).size() - after.switches().travelsOf(dead).size();
+        int controls = before.switches().travelsOf(dead).size()
+                - after.switches().travelsOf(dead).size();
         if (controls > 0) {
             lost.add("It has no place for %d of the treadles, faders and knobs.".formatted(controls));
         }
-        report.proofs().stream().filter(proof -> proof.at().board().equals(now) && !isRight(proof))
-                .forEach(proof -> lost.add("%s: %s.".formatted(after.words(proof.at()), proof.verdict().words())));
+        report.proofs().stream()
+                .filter(proof -> proof.at().board().equals(now) && !isRight(proof))
+                .forEach(proof -> lost.add("%s: %s."
+                        .formatted(after.words(proof.at()), proof.verdict().words())));
         return lost;
     }
 }

@@ -13,7 +13,8 @@ public record Work(int things, int secondsEach) {
 
     public Work {
         if (things < 0 || secondsEach < 1) {
-            throw new IllegalArgumentException("work is 0 or more things of 1 s or more, was %d of %d s".formatted(things, secondsEach));
+            throw new IllegalArgumentException(
+                    "work is 0 or more things of 1 s or more, was %d of %d s".formatted(things, secondsEach));
         }
     }
 

@@ -1,4 +1,7 @@
-/** What work something takes, in links, presses and minutes: writing memories, swapping a box, one school against another. */
+/**
+ * What work something takes, in links, presses and minutes: writing memories, swapping a box, one school against
+ * another.
+ */
 @NullMarked
 package embrack.core.effort;
 

@@ -48,7 +48,8 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
             return chart.parts();
         }
         Map<PartId, Part> parts = new LinkedHashMap<>();
-        Stream.concat(chart.parts().stream(), reality.parts().stream()).forEach(part -> parts.putIfAbsent(part.id(), part));
+        Stream.concat(chart.parts().stream(), reality.parts().stream())
+                .forEach(part -> parts.putIfAbsent(part.id(), part));
         return List.copyOf(parts.values());
     }
 
@@ -75,10 +76,14 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
         }
         Message.Voice release = (Message.Voice) message;
         return quirks.actsOnNoteOff()
-                ? obeyed().reactionsTo(new Message.NoteOn(release.channel(), release.data1(), 127), heard, onItsChannel) : List.of();
+                ? obeyed().reactionsTo(new Message.NoteOn(release.channel(), release.data1(), 127), heard, onItsChannel)
+                : List.of();
     }
 
-    /** What the box really does with the messages that its chart gives for an action; just the action, if the chart is right. */
+    /**
+     * What the box really does with the messages that its chart gives for an action; just the action, if the chart is
+     * right.
+     */
     public List<Action> reactionsToChart(Action action) {
         Heard heard = Heard.NOTHING;
         List<Action> done = List.of();
@@ -91,17 +96,33 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
 
     /** The actions whose messages make the box do something else, or nothing. */
     public List<Action> contradictedActions() {
-        return reality.isEmpty() ? List.of() : chart.rows().stream().flatMap(row -> row.actions().stream())
-                .filter(action -> !reactionsToChart(action).equals(List.of(action))).toList();
+        return reality.isEmpty()
+                ? List.of()
+                : chart.rows().stream()
+                        .flatMap(row -> row.actions().stream())
+                        .filter(action -> !reactionsToChart(action).equals(List.of(action)))
+                        .toList();
     }
 
-    /** With the rows of the chart replaced by those that the box obeys; rows that it obeys in no way stay as they are. */
+    /**
+     * With the rows of the chart replaced by those that the box obeys; rows that it obeys in no way stay as they are.
+     */
     public Answers corrected() {
-        List<ChartRow> rows = chart.rows().stream().map(row -> reality.rows().stream()
-                .filter(real -> real.verb() == row.verb() && real.part().id().equals(row.part().id())).findFirst()
-                .map(real -> new ChartRow(row.verb(), row.part(), real.triggers())).orElse(row)).toList();
-        return new Answers(rows.equals(chart.rows()) ? chart
-                : Chart.of(ChartWriter.write(chart.conventions(), rows, chart.lessons(), chart.safe(), chart.needs())), reality, quirks);
+        List<ChartRow> rows = chart.rows().stream()
+                .map(row -> reality.rows().stream()
+                        .filter(real -> real.verb() == row.verb()
+                                && real.part().id().equals(row.part().id()))
+                        .findFirst()
+                        .map(real -> new ChartRow(row.verb(), row.part(), real.triggers()))
+                        .orElse(row))
+                .toList();
+        return new Answers(
+                rows.equals(chart.rows())
+                        ? chart
+                        : Chart.of(ChartWriter.write(
+                                chart.conventions(), rows, chart.lessons(), chart.safe(), chart.needs())),
+                reality,
+                quirks);
     }
 
     /** As this, of a box that has learned. */

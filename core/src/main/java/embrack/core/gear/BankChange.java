@@ -2,7 +2,9 @@ package embrack.core.gear;
 
 /** What changes when a board goes to another bank. */
 public enum BankChange {
-    ASSIGNMENTS("what each switch sends"), CHANNEL("the channel"), NUMBERS("the numbers, which go on");
+    ASSIGNMENTS("what each switch sends"),
+    CHANNEL("the channel"),
+    NUMBERS("the numbers, which go on");
 
     private final String words;
 

@@ -31,9 +31,22 @@ import java.util.stream.IntStream;
  * @param longestWaitMillis the longest wait between two messages of one press, in ms; 0 when all are sent at once
  * @param labelCharacters how many characters of a name the box shows for each switch; 0 for none
  */
-public record Board(int switches, int columns, List<TapeLabel> banks, BankChange bankChange, SortedSet<MessageType> sends,
-        int messagesPerPress, SortedSet<Gesture> gestures, SortedSet<SwitchMode> modes, Optional<FactoryRun> factoryRun,
-        SendChannel sendChannel, RunningStatus runningStatus, ProgramCounting programs, ValueDisplay display, int longestWaitMillis, int labelCharacters) {
+public record Board(
+        int switches,
+        int columns,
+        List<TapeLabel> banks,
+        BankChange bankChange,
+        SortedSet<MessageType> sends,
+        int messagesPerPress,
+        SortedSet<Gesture> gestures,
+        SortedSet<SwitchMode> modes,
+        Optional<FactoryRun> factoryRun,
+        SendChannel sendChannel,
+        RunningStatus runningStatus,
+        ProgramCounting programs,
+        ValueDisplay display,
+        int longestWaitMillis,
+        int labelCharacters) {
 
     public Board {
         banks = List.copyOf(banks);
@@ -67,17 +80,37 @@ public record Board(int switches, int columns, List<TapeLabel> banks, BankChange
         int needed = switches;
         factoryRun.ifPresent(run -> {
             if (run.numbers().size() != needed) {
-                throw new IllegalArgumentException("the factory run has %d numbers for %d switches".formatted(run.numbers().size(), needed));
+                throw new IllegalArgumentException("the factory run has %d numbers for %d switches"
+                        .formatted(run.numbers().size(), needed));
             }
         });
     }
 
     /** A board that is programmed freely, with one-shot switches that know the press alone. */
-    public static Board simple(int switches, int columns, List<TapeLabel> banks, SortedSet<MessageType> sends, int messagesPerPress,
-            SendChannel sendChannel, ValueDisplay display) {
-        return new Board(switches, columns, banks, BankChange.ASSIGNMENTS, sends, messagesPerPress, new TreeSet<>(EnumSet.of(Gesture.PRESS)),
-                new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT)), Optional.empty(), sendChannel, RunningStatus.NOT_USED,
-                ProgramCounting.FROM_ONE, display, 0, 0);
+    public static Board simple(
+            int switches,
+            int columns,
+            List<TapeLabel> banks,
+            SortedSet<MessageType> sends,
+            int messagesPerPress,
+            SendChannel sendChannel,
+            ValueDisplay display) {
+        return new Board(
+                switches,
+                columns,
+                banks,
+                BankChange.ASSIGNMENTS,
+                sends,
+                messagesPerPress,
+                new TreeSet<>(EnumSet.of(Gesture.PRESS)),
+                new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT)),
+                Optional.empty(),
+                sendChannel,
+                RunningStatus.NOT_USED,
+                ProgramCounting.FROM_ONE,
+                display,
+                0,
+                0);
     }
 
     /** The types it can send in a sentence: "control changes and notes". */
@@ -87,14 +120,42 @@ public record Board(int switches, int columns, List<TapeLabel> banks, BankChange
 
     /** The same board with other gestures and modes. */
     public Board withGestures(SortedSet<Gesture> others, SortedSet<SwitchMode> otherModes) {
-        return new Board(switches, columns, banks, bankChange, sends, messagesPerPress, others, otherModes, factoryRun, sendChannel,
-                runningStatus, programs, display, longestWaitMillis, labelCharacters);
+        return new Board(
+                switches,
+                columns,
+                banks,
+                bankChange,
+                sends,
+                messagesPerPress,
+                others,
+                otherModes,
+                factoryRun,
+                sendChannel,
+                runningStatus,
+                programs,
+                display,
+                longestWaitMillis,
+                labelCharacters);
     }
 
     /** The same board with switches that send what the factory chose. */
     public Board withFactoryRun(FactoryRun run) {
-        return new Board(switches, columns, banks, bankChange, sends, messagesPerPress, gestures, modes, Optional.of(run), sendChannel,
-                runningStatus, programs, display, longestWaitMillis, labelCharacters);
+        return new Board(
+                switches,
+                columns,
+                banks,
+                bankChange,
+                sends,
+                messagesPerPress,
+                gestures,
+                modes,
+                Optional.of(run),
+                sendChannel,
+                runningStatus,
+                programs,
+                display,
+                longestWaitMillis,
+                labelCharacters);
     }
 
     /** The row that a switch lies in, counted from 0 at the player's feet. */
@@ -109,6 +170,9 @@ public record Board(int switches, int columns, List<TapeLabel> banks, BankChange
 
     /** The switches that a foot hits which lands one too far to the left or right, in that order. */
     public List<Integer> besides(int number) {
-        return IntStream.of(number - 1, number + 1).filter(n -> n >= 1 && n <= switches && row(n) == row(number)).boxed().toList();
+        return IntStream.of(number - 1, number + 1)
+                .filter(n -> n >= 1 && n <= switches && row(n) == row(number))
+                .boxed()
+                .toList();
     }
 }

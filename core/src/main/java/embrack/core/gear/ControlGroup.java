@@ -17,7 +17,12 @@ import java.util.TreeSet;
  * @param channel the channel they keep whatever the box is set to, as pads often do
  * @param shaping what the box makes of their way before it sends it
  */
-public record ControlGroup(ControlType type, int count, int columns, SortedSet<MessageType> sends, Optional<Channel> channel,
+public record ControlGroup(
+        ControlType type,
+        int count,
+        int columns,
+        SortedSet<MessageType> sends,
+        Optional<Channel> channel,
         Shaping shaping) {
 
     public ControlGroup {
@@ -34,14 +39,19 @@ public record ControlGroup(ControlType type, int count, int columns, SortedSet<M
     }
 
     /** Controls that send their way as it is. */
-    public ControlGroup(ControlType type, int count, int columns, SortedSet<MessageType> sends, Optional<Channel> channel) {
+    public ControlGroup(
+            ControlType type, int count, int columns, SortedSet<MessageType> sends, Optional<Channel> channel) {
         this(type, count, columns, sends, channel, Shaping.NONE);
     }
 
     /** The group in words: "8 faders, send control changes". */
     public String words() {
-        return "%s, %s %s%s".formatted(Words.count(count, type.words()), count == 1 ? "sends" : "send",
-                Words.list(sends.stream().map(MessageType::plural).toList()),
-                channel.map(c -> ", always on channel " + c.number()).orElse("") + (shaping == Shaping.NONE ? "" : ", with " + shaping.words()));
+        return "%s, %s %s%s"
+                .formatted(
+                        Words.count(count, type.words()),
+                        count == 1 ? "sends" : "send",
+                        Words.list(sends.stream().map(MessageType::plural).toList()),
+                        channel.map(c -> ", always on channel " + c.number()).orElse("")
+                                + (shaping == Shaping.NONE ? "" : ", with " + shaping.words()));
     }
 }

@@ -4,7 +4,12 @@ import java.util.Locale;
 
 /** What hands and feet move on a box, other than the switches of a {@link Board}. */
 public enum ControlType {
-    KNOB("knob"), FADER("fader"), BUTTON("button"), PAD("pad"), TREADLE("treadle"), KEY("key");
+    KNOB("knob"),
+    FADER("fader"),
+    BUTTON("button"),
+    PAD("pad"),
+    TREADLE("treadle"),
+    KEY("key");
 
     private final String words;
 

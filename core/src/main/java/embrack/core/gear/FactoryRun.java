@@ -22,14 +22,18 @@ public record FactoryRun(MessageType type, List<Integer> numbers) {
      *
      * @param bank counted from 1
      * @param number the switch, counted from 1
-     * @param change what a bank changes; where it is the numbers, each bank goes on behind the one before, and begins anew behind 127
+     * @param change what a bank changes; where it is the numbers, each bank goes on behind the one before, and begins
+     * anew behind 127
      */
     public int number(int bank, int number, BankChange change) {
         int first = numbers.get(number - 1);
         return change == BankChange.NUMBERS ? (first + (bank - 1) * numbers.size()) % (DataByte.MAX + 1) : first;
     }
 
-    /** Where the sequence breaks: the first switch, counted from 1, whose number does not follow on the one before; 0 for nowhere. */
+    /**
+     * Where the sequence breaks: the first switch, counted from 1, whose number does not follow on the one before; 0
+     * for nowhere.
+     */
     public int breaksAt() {
         for (int i = 1; i < numbers.size(); i++) {
             if (numbers.get(i) != numbers.get(i - 1) + 1) {

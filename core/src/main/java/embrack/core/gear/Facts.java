@@ -7,23 +7,37 @@ import java.util.List;
 /** A model in few words: what decides whether it can do a job. */
 public final class Facts {
 
-    private Facts() {
-    }
+    private Facts() {}
 
     /** What it sends and what it answers to, in one line without a full stop. */
     public static String line(Model model) {
         List<String> facts = new ArrayList<>();
-        model.board().ifPresent(board -> facts.add("%s, sends %s, %s a press".formatted(Words.count(board.switches(), "switch"),
-                board.sendsWords(), Words.count(board.messagesPerPress(), "message"))));
-        model.surface().groups().forEach(group -> facts.add(Words.count(group.count(), group.type().words())));
+        model.board()
+                .ifPresent(board -> facts.add("%s, sends %s, %s a press"
+                        .formatted(
+                                Words.count(board.switches(), "switch"),
+                                board.sendsWords(),
+                                Words.count(board.messagesPerPress(), "message"))));
+        model.surface()
+                .groups()
+                .forEach(group ->
+                        facts.add(Words.count(group.count(), group.type().words())));
         int rows = model.chart().rows().size();
         if (rows > 0) {
-            facts.add("answers to %s on %s".formatted(Words.count(rows, "message"), Words.count(model.parts().size(), part(model))));
+            facts.add("answers to %s on %s"
+                    .formatted(
+                            Words.count(rows, "message"),
+                            Words.count(model.parts().size(), part(model))));
         }
         if (!model.chart().lessons().isEmpty()) {
             facts.add("learns %s".formatted(Words.count(model.chart().lessons().size(), "message")));
         }
-        return facts.isEmpty() ? Words.count((int) model.ports().stream().filter(p -> p.connector().carriesMidi()).count(), "port") + " to pass messages on"
+        return facts.isEmpty()
+                ? Words.count(
+                                (int) model.ports().stream()
+                                        .filter(p -> p.connector().carriesMidi())
+                                        .count(),
+                                "port") + " to pass messages on"
                 : String.join("; ", facts);
     }
 

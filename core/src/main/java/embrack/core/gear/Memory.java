@@ -22,7 +22,8 @@ public record Memory(List<Setting> settings, int memories, Optional<String> writ
                 throw new IllegalArgumentException("the setting \"%s\" is there twice".formatted(setting.id()));
             }
             if (setting.scope() == Scope.MEMORY && memories < 1) {
-                throw new IllegalArgumentException("the setting \"%s\" is kept in each memory, and the box has none".formatted(setting.id()));
+                throw new IllegalArgumentException(
+                        "the setting \"%s\" is kept in each memory, and the box has none".formatted(setting.id()));
             }
         }
         if (memories < 0 || memories > 1000) {

@@ -21,14 +21,23 @@ import java.util.Optional;
  * @param answers what it answers to
  * @param power what it runs from, if that is known
  */
-public record Model(ModelId id, TapeLabel name, Kind kind, Sockets sockets, Surface surface, Memory memory, Answers answers,
+public record Model(
+        ModelId id,
+        TapeLabel name,
+        Kind kind,
+        Sockets sockets,
+        Surface surface,
+        Memory memory,
+        Answers answers,
         Optional<Power> power) {
 
     public Model {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(kind, "kind");
-        if (surface.board().filter(b -> b.sendChannel() == SendChannel.ONE_FOR_THE_BOX).isPresent()) {
+        if (surface.board()
+                .filter(b -> b.sendChannel() == SendChannel.ONE_FOR_THE_BOX)
+                .isPresent()) {
             requireChannel(memory, SettingId.SEND_CHANNEL, "its switches send on the one channel of the box");
         }
         if (listensOnAChannel(answers.chart()) || listensOnAChannel(answers.reality())) {
@@ -56,7 +65,9 @@ public record Model(ModelId id, TapeLabel name, Kind kind, Sockets sockets, Surf
 
     /** Its sound outputs, in order. */
     public List<Port> outputs() {
-        return ports().stream().filter(p -> p.connector() == Connector.AUDIO && p.direction().isSending()).toList();
+        return ports().stream()
+                .filter(p -> p.connector() == Connector.AUDIO && p.direction().isSending())
+                .toList();
     }
 
     /** Ports that messages pass. */
@@ -139,13 +150,16 @@ public record Model(ModelId id, TapeLabel name, Kind kind, Sockets sockets, Surf
 
     /** Whether the channel that the box is set to decides what it hears. */
     private static boolean listensOnAChannel(Chart chart) {
-        return chart.rows().stream().flatMap(row -> row.triggers().stream())
-                .anyMatch(p -> p instanceof Trigger.Voice voice && voice.channel().isEmpty());
+        return chart.rows().stream()
+                .flatMap(row -> row.triggers().stream())
+                .anyMatch(
+                        p -> p instanceof Trigger.Voice voice && voice.channel().isEmpty());
     }
 
     private static void requireChannel(Memory memory, SettingId needed, String why) {
-        Setting setting = memory.setting(needed).orElseThrow(() ->
-                new IllegalArgumentException("the setting \"%s\" is missing: %s".formatted(needed, why)));
+        Setting setting = memory.setting(needed)
+                .orElseThrow(
+                        () -> new IllegalArgumentException("the setting \"%s\" is missing: %s".formatted(needed, why)));
         if (setting.min() < 1 || setting.max() > 16) {
             throw new IllegalArgumentException("the setting \"%s\" is a channel: 1 to 16, was %d to %d"
                     .formatted(needed, setting.min(), setting.max()));

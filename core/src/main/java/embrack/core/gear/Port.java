@@ -9,14 +9,16 @@ import embrack.core.name.TapeLabel;
  * @param gives milliamps that it gives to what is plugged in, 0 to 20000; 0 when it is not said
  * @param forOneController a host socket that is kept for one controller: no hub works in it
  */
-public record Port(PortId id, TapeLabel name, Connector connector, Direction direction, int gives, boolean forOneController) {
+public record Port(
+        PortId id, TapeLabel name, Connector connector, Direction direction, int gives, boolean forOneController) {
 
     public Port {
         if (gives < 0 || gives > 20_000) {
             throw new IllegalArgumentException("a port gives 0 to 20000 mA, was " + gives);
         }
         if (forOneController && connector != Connector.USB_HOST) {
-            throw new IllegalArgumentException("only a USB host socket can be for one controller, %s is %s".formatted(name, connector.words()));
+            throw new IllegalArgumentException(
+                    "only a USB host socket can be for one controller, %s is %s".formatted(name, connector.words()));
         }
     }
 

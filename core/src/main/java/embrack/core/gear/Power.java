@@ -15,7 +15,10 @@ public record Power(SortedSet<Source> sources, int milliamps) {
 
     /** Where power comes from. */
     public enum Source {
-        USB("USB"), SUPPLY("a supply of its own"), BATTERY("batteries"), MAINS("mains");
+        USB("USB"),
+        SUPPLY("a supply of its own"),
+        BATTERY("batteries"),
+        MAINS("mains");
 
         private final String words;
 
@@ -46,6 +49,7 @@ public record Power(SortedSet<Source> sources, int milliamps) {
 
     /** In words: "USB or batteries, 120 mA". */
     public String words() {
-        return Words.list(sources.stream().map(Source::words).toList()).replace(" and ", " or ") + (milliamps == 0 ? "" : ", " + milliamps + " mA");
+        return Words.list(sources.stream().map(Source::words).toList()).replace(" and ", " or ")
+                + (milliamps == 0 ? "" : ", " + milliamps + " mA");
     }
 }

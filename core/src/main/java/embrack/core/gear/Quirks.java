@@ -11,7 +11,8 @@ import java.util.List;
  * @param looksForPortsAtStart it finds only what is plugged in when it starts
  * @param assignableInputs how many inputs each memory has to which a message can be assigned; 0 for none
  */
-public record Quirks(boolean hearsAllChannels, boolean actsOnNoteOff, boolean looksForPortsAtStart, int assignableInputs) {
+public record Quirks(
+        boolean hearsAllChannels, boolean actsOnNoteOff, boolean looksForPortsAtStart, int assignableInputs) {
 
     /** A box without habits. */
     public static final Quirks NONE = new Quirks(false, false, false, 0);

@@ -13,7 +13,8 @@ import java.util.List;
  * @param factory value of a new box
  * @param choices what the box shows instead of numbers, the first for {@code min}; empty when it shows the numbers
  */
-public record Setting(SettingId id, TapeLabel name, int min, int max, int factory, List<TapeLabel> choices, Scope scope) {
+public record Setting(
+        SettingId id, TapeLabel name, int min, int max, int factory, List<TapeLabel> choices, Scope scope) {
 
     public Setting {
         choices = List.copyOf(choices);
@@ -21,7 +22,8 @@ public record Setting(SettingId id, TapeLabel name, int min, int max, int factor
             throw new IllegalArgumentException("setting %s: %d must lie in %d to %d".formatted(id, factory, min, max));
         }
         if (!choices.isEmpty() && choices.size() != max - min + 1) {
-            throw new IllegalArgumentException("setting %s has %d values and %d words for them".formatted(id, max - min + 1, choices.size()));
+            throw new IllegalArgumentException(
+                    "setting %s has %d values and %d words for them".formatted(id, max - min + 1, choices.size()));
         }
     }
 
@@ -37,14 +39,17 @@ public record Setting(SettingId id, TapeLabel name, int min, int max, int factor
      */
     public int checked(int value) {
         if (value < min || value > max) {
-            throw new IllegalArgumentException("%s goes from %s to %s; %d is not on the box.".formatted(name, shown(min), shown(max), value));
+            throw new IllegalArgumentException(
+                    "%s goes from %s to %s; %d is not on the box.".formatted(name, shown(min), shown(max), value));
         }
         return value;
     }
 
     /** A value as the box shows it: "momentary", "12". */
     public String shown(int value) {
-        return choices.isEmpty() ? String.valueOf(value) : choices.get(value - min).text();
+        return choices.isEmpty()
+                ? String.valueOf(value)
+                : choices.get(value - min).text();
     }
 
     /** What can be set, in words: "1 to 16", "off and on". */

@@ -23,7 +23,9 @@ public record SettingId(String text) implements Comparable<SettingId> {
     /** Of an app: whether it sends at all; off is 0. */
     public static final SettingId OUTPUT_PORT = new SettingId("output-port");
 
-    /** Of one side of a wireless or network connection: 0 for the side that offers itself or invites, 1 for the other. */
+    /**
+     * Of one side of a wireless or network connection: 0 for the side that offers itself or invites, 1 for the other.
+     */
     public static final SettingId ROLE = new SettingId("role");
 
     /** Of a computer or tablet: whether the app or driver for wireless MIDI is there; 0 when it is missing. */

@@ -27,8 +27,16 @@ public record ShownMessage(String type, String channel, String number, String va
         String number = String.valueOf(program ? board.programs().shown(message.data1()) : message.data1());
         String value = program ? "" : String.valueOf(message.data2());
         List<Integer> displayed = program ? List.of() : List.of(message.data1(), message.data2());
-        return new ShownMessage(message.type().shortName(), String.valueOf(voice.channel().number()), number, value, message.hex(),
-                Words.list(displayed.stream().distinct().flatMap(shown -> reading(board, shown).stream()).toList()));
+        return new ShownMessage(
+                message.type().shortName(),
+                String.valueOf(voice.channel().number()),
+                number,
+                value,
+                message.hex(),
+                Words.list(displayed.stream()
+                        .distinct()
+                        .flatMap(shown -> reading(board, shown).stream())
+                        .toList()));
     }
 
     /** In one line: "ch 2  CC 40  127". */
@@ -38,6 +46,8 @@ public record ShownMessage(String type, String channel, String number, String va
 
     private static Optional<String> reading(Board board, int value) {
         String shown = board.display().shown(value);
-        return shown.equals(String.valueOf(value)) ? Optional.empty() : Optional.of("%d reads %s".formatted(value, shown));
+        return shown.equals(String.valueOf(value))
+                ? Optional.empty()
+                : Optional.of("%d reads %s".formatted(value, shown));
     }
 }

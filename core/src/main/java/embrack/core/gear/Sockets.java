@@ -14,7 +14,8 @@ import java.util.TreeMap;
  *
  * @param ports ids unique
  * @param shared sockets with more uses than they can have at once
- * @param passes ways through the box, beside those from its inputs to its THRU; true for those that are open in a new box
+ * @param passes ways through the box, beside those from its inputs to its THRU; true for those that are open in a new
+ * box
  */
 public record Sockets(List<Port> ports, List<SharedSocket> shared, SortedMap<Route, Boolean> passes) {
 
@@ -28,9 +29,14 @@ public record Sockets(List<Port> ports, List<SharedSocket> shared, SortedMap<Rou
                 throw new IllegalArgumentException("the port \"%s\" is there twice".formatted(port.id()));
             }
         }
-        shared.stream().flatMap(s -> s.ports().stream()).filter(id -> !ids.contains(id)).findFirst().ifPresent(id -> {
-            throw new IllegalArgumentException("a shared socket names the port \"%s\", which is not there".formatted(id));
-        });
+        shared.stream()
+                .flatMap(s -> s.ports().stream())
+                .filter(id -> !ids.contains(id))
+                .findFirst()
+                .ifPresent(id -> {
+                    throw new IllegalArgumentException(
+                            "a shared socket names the port \"%s\", which is not there".formatted(id));
+                });
         for (Route route : passes.keySet()) {
             requireIsWay(ports, route);
         }
@@ -50,7 +56,10 @@ public record Sockets(List<Port> ports, List<SharedSocket> shared, SortedMap<Rou
         return ports.stream().filter(port -> port.id().equals(id)).findFirst();
     }
 
-    /** All ways through the box, with whether a new box has them open: from every 5-pin or TRS input to every THRU, and what it passes beside. */
+    /**
+     * All ways through the box, with whether a new box has them open: from every 5-pin or TRS input to every THRU, and
+     * what it passes beside.
+     */
     public SortedMap<Route, Boolean> routes() {
         SortedMap<Route, Boolean> routes = new TreeMap<>(passes);
         for (Port in : withDirection(Direction.IN)) {
@@ -62,22 +71,29 @@ public record Sockets(List<Port> ports, List<SharedSocket> shared, SortedMap<Rou
     }
 
     private List<Port> withDirection(Direction direction) {
-        return ports.stream().filter(p -> p.connector().isSerial() && p.direction() == direction).toList();
+        return ports.stream()
+                .filter(p -> p.connector().isSerial() && p.direction() == direction)
+                .toList();
     }
 
     private static void requireIsWay(List<Port> ports, Route route) {
         List<PortId> missing = new ArrayList<>(List.of(route.from(), route.to()));
         for (Port port : ports) {
-            if (port.id().equals(route.from()) && !(port.carriesMidi() && port.direction().isReceiving())) {
-                throw new IllegalArgumentException("nothing comes in at %s, so nothing can be passed on from there".formatted(port.name()));
+            if (port.id().equals(route.from())
+                    && !(port.carriesMidi() && port.direction().isReceiving())) {
+                throw new IllegalArgumentException(
+                        "nothing comes in at %s, so nothing can be passed on from there".formatted(port.name()));
             }
-            if (port.id().equals(route.to()) && !(port.carriesMidi() && port.direction().isSending())) {
-                throw new IllegalArgumentException("%s does not send, so nothing can be passed on there".formatted(port.name()));
+            if (port.id().equals(route.to())
+                    && !(port.carriesMidi() && port.direction().isSending())) {
+                throw new IllegalArgumentException(
+                        "%s does not send, so nothing can be passed on there".formatted(port.name()));
             }
             missing.remove(port.id());
         }
         if (!missing.isEmpty() || route.from().equals(route.to())) {
-            throw new IllegalArgumentException("messages pass from one port of the box to another, was \"%s\" to \"%s\"".formatted(route.from(), route.to()));
+            throw new IllegalArgumentException("messages pass from one port of the box to another, was \"%s\" to \"%s\""
+                    .formatted(route.from(), route.to()));
         }
     }
 }

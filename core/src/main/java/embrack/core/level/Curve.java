@@ -1,8 +1,12 @@
 package embrack.core.level;
 
-/** How a level goes between its ends while a treadle or fader moves evenly. Exponents are common practice, no source. */
+/**
+ * How a level goes between its ends while a treadle or fader moves evenly. Exponents are common practice, no source.
+ */
 public enum Curve {
-    LINEAR("even", 1), SLOW("slow at first", 2), FAST("fast at first", 0.5);
+    LINEAR("even", 1),
+    SLOW("slow at first", 2),
+    FAST("fast at first", 0.5);
 
     private final String words;
     private final double exponent;

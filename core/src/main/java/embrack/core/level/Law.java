@@ -6,8 +6,8 @@ import java.util.Locale;
 /** What a level of 0 to 127 stands for. */
 public enum Law {
     /**
-     * Decibels that fall with the square of the number: top + 40 log10(value / 127). Source: the volume curve recommended
-     * in the General MIDI Level 1 Developer Guidelines, from memory.
+     * Decibels that fall with the square of the number: top + 40 log10(value / 127). Source: the volume curve
+     * recommended in the General MIDI Level 1 Developer Guidelines, from memory.
      */
     DECIBELS("dB", 40),
     /** Decibels of a plain gain: top + 20 log10(value / 127). Common practice, no source. */
@@ -46,7 +46,9 @@ public enum Law {
         if (!isInDecibels()) {
             throw new IllegalStateException("percent have no decibels");
         }
-        return value == 0 ? Double.NEGATIVE_INFINITY : top + decibelsPerDecade * Math.log10(value / (double) DataByte.MAX);
+        return value == 0
+                ? Double.NEGATIVE_INFINITY
+                : top + decibelsPerDecade * Math.log10(value / (double) DataByte.MAX);
     }
 
     /** The highest value, 0 to 127, that stays at or below so many decibels. */
@@ -75,11 +77,14 @@ public enum Law {
         if (!isInDecibels()) {
             return "%s by %d %%".formatted(way, Math.round(Math.abs(to - from) * 100.0 / DataByte.MAX));
         }
-        return from == 0 || to == 0 ? "%s from %s to %s".formatted(way, shown(from, top), shown(to, top))
+        return from == 0 || to == 0
+                ? "%s from %s to %s".formatted(way, shown(from, top), shown(to, top))
                 : "%s by %s".formatted(way, decibelWords(Math.abs(decibels(to, top) - decibels(from, top))));
     }
 
     private static String decibelWords(double decibels) {
-        return String.format(Locale.ROOT, "%.1f dB", decibels).replace("-0.0", "0.0").replace('-', '\u2212');
+        return String.format(Locale.ROOT, "%.1f dB", decibels)
+                .replace("-0.0", "0.0")
+                .replace('-', '\u2212');
     }
 }

@@ -24,7 +24,8 @@ public record Range(int from, int to, Curve curve) {
      * @param position of the hand or foot, 0 to 127
      */
     public int at(int position) {
-        return (int) Math.round(from + (to - from) * curve.at(DataByte.checked("position", position) / (double) DataByte.MAX));
+        return (int) Math.round(
+                from + (to - from) * curve.at(DataByte.checked("position", position) / (double) DataByte.MAX));
     }
 
     /** The highest level it reaches. */

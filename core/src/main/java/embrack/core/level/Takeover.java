@@ -46,11 +46,13 @@ public enum Takeover {
      * @param fader where the fader is moved to, 0 to 1
      */
     public Position move(Position before, double fader) {
-        return new Position(fader, switch (this) {
-            case JUMP -> fader;
-            case CATCH -> before.hasMet() || isPassed(before, fader) ? fader : before.value();
-            case SCALED -> before.hasMet() ? fader : scaled(before, fader);
-        });
+        return new Position(
+                fader,
+                switch (this) {
+                    case JUMP -> fader;
+                    case CATCH -> before.hasMet() || isPassed(before, fader) ? fader : before.value();
+                    case SCALED -> before.hasMet() ? fader : scaled(before, fader);
+                });
     }
 
     /** Where both are after each of several moves. */
@@ -74,8 +76,11 @@ public enum Takeover {
     }
 
     private static double scaled(Position before, double fader) {
-        double moved = fader < before.fader() ? before.value() * fader / before.fader()
-                : fader > before.fader() ? 1 - (1 - before.value()) * (1 - fader) / (1 - before.fader()) : before.value();
+        double moved = fader < before.fader()
+                ? before.value() * fader / before.fader()
+                : fader > before.fader()
+                        ? 1 - (1 - before.value()) * (1 - fader) / (1 - before.fader())
+                        : before.value();
         return Math.clamp(moved, 0, 1);
     }
 }

@@ -41,8 +41,10 @@ public final class SinglePoints {
         this.ways = ways;
         this.power = new PowerPlan(rig);
         for (CompiledSwitch compiled : new Compiler(plan, ways).all()) {
-            compiled.allSteps().stream().filter(step -> step.obstacle().isEmpty()).forEach(step ->
-                    errands.computeIfAbsent(Errand.of(compiled.at(), step), e -> new TreeSet<>()).add(compiled.at()));
+            compiled.allSteps().stream()
+                    .filter(step -> step.obstacle().isEmpty())
+                    .forEach(step -> errands.computeIfAbsent(Errand.of(compiled.at(), step), e -> new TreeSet<>())
+                            .add(compiled.at()));
         }
     }
 
@@ -50,9 +52,13 @@ public final class SinglePoints {
     private record Errand(DeviceId board, DeviceId receiver, Message message, Way way) {
         static Errand of(SwitchAt at, CompiledStep step) {
             Message last = step.messages().getLast();
-            Message same = last instanceof Message.ControlChange cc ? new Message.ControlChange(cc.channel(), 0, 0)
-                    : last instanceof Message.NoteOn note ? new Message.NoteOn(note.channel(), 0, 1)
-                    : last instanceof Message.ProgramChange program ? new Message.ProgramChange(program.channel(), 0) : last;
+            Message same = last instanceof Message.ControlChange cc
+                    ? new Message.ControlChange(cc.channel(), 0, 0)
+                    : last instanceof Message.NoteOn note
+                            ? new Message.NoteOn(note.channel(), 0, 1)
+                            : last instanceof Message.ProgramChange program
+                                    ? new Message.ProgramChange(program.channel(), 0)
+                                    : last;
             return new Errand(at.board(), step.step().device(), same, step.way().orElseThrow());
         }
     }
@@ -64,7 +70,8 @@ public final class SinglePoints {
 
     /** As {@link #of(Plan)}, on ways that are worked out already. */
     public static List<Loss> of(Plan plan, Ways ways) {
-        return new SinglePoints(plan, ways).all().stream().filter(loss -> !loss.switches().isEmpty()).toList();
+        return new SinglePoints(plan, ways)
+                .all().stream().filter(loss -> !loss.switches().isEmpty()).toList();
     }
 
     /** All failures of something that is in the way of any switch, also those that are survived. */
@@ -77,7 +84,8 @@ public final class SinglePoints {
         errands.keySet().forEach(errand -> failures.addAll(inTheWayOf(errand)));
         List<Loss> losses = new ArrayList<>();
         failures.forEach(failure -> losses.add(loss(failure)));
-        losses.sort(Comparator.comparingInt((Loss loss) -> loss.switches().size()).reversed());
+        losses.sort(
+                Comparator.comparingInt((Loss loss) -> loss.switches().size()).reversed());
         return losses;
     }
 
@@ -104,12 +112,18 @@ public final class SinglePoints {
     }
 
     private Optional<DeviceId> feeder(DeviceId device) {
-        return power.feedings().stream().filter(f -> f.device().equals(device)).findFirst().flatMap(f -> f.from()).map(s -> s.device());
+        return power.feedings().stream()
+                .filter(f -> f.device().equals(device))
+                .findFirst()
+                .flatMap(f -> f.from())
+                .map(s -> s.device());
     }
 
     private Loss loss(Failure failure) {
         Set<Link> links = failure instanceof Failure.LinkFails f ? Set.of(f.link()) : Set.of();
-        Set<DeviceId> dead = failure instanceof Failure.DeviceFails f ? dying.computeIfAbsent(f.device(), power::diesWith) : Set.of();
+        Set<DeviceId> dead = failure instanceof Failure.DeviceFails f
+                ? dying.computeIfAbsent(f.device(), power::diesWith)
+                : Set.of();
         Ways left = ways.without(links, dead);
         Set<SwitchAt> lost = new TreeSet<>();
         Set<SwitchAt> touched = new TreeSet<>();
@@ -122,20 +136,33 @@ public final class SinglePoints {
             }
         });
         touched.removeAll(lost);
-        return new Loss(failure, List.copyOf(lost), dead.stream().filter(d -> !(failure instanceof Failure.DeviceFails f && f.device().equals(d))).toList(),
+        return new Loss(
+                failure,
+                List.copyOf(lost),
+                dead.stream()
+                        .filter(d -> !(failure instanceof Failure.DeviceFails f
+                                && f.device().equals(d)))
+                        .toList(),
                 List.copyOf(touched));
     }
 
     private static boolean isHit(Errand errand, Set<Link> links, Set<DeviceId> dead) {
-        return dead.contains(errand.board) || errand.way.hops().stream().anyMatch(hop -> links.contains(hop.link()) || dead.contains(hop.arrivesAt()));
+        return dead.contains(errand.board)
+                || errand.way.hops().stream()
+                        .anyMatch(hop -> links.contains(hop.link()) || dead.contains(hop.arrivesAt()));
     }
 
     private boolean arrives(Ways left, Errand errand, Set<DeviceId> dead) {
         if (dead.contains(errand.board)) {
             return false;
         }
-        boolean first = !dead.contains(errand.receiver) && left.between(errand.board, errand.receiver, errand.message).isPresent();
-        return first || rig.standIn(errand.receiver).filter(second -> !dead.contains(second)
-                && left.between(errand.board, second, errand.message).isPresent()).isPresent();
+        boolean first = !dead.contains(errand.receiver)
+                && left.between(errand.board, errand.receiver, errand.message).isPresent();
+        return first
+                || rig.standIn(errand.receiver)
+                        .filter(second -> !dead.contains(second)
+                                && left.between(errand.board, second, errand.message)
+                                        .isPresent())
+                        .isPresent();
     }
 }

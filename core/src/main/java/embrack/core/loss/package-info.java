@@ -1,4 +1,7 @@
-/** What one failure takes away: for every link, box, supply and app, which switches go with it; and what a pair survives. */
+/**
+ * What one failure takes away: for every link, box, supply and app, which switches go with it; and what a pair
+ * survives.
+ */
 @NullMarked
 package embrack.core.loss;
 

@@ -12,7 +12,8 @@ public record Channel(int number) implements Comparable<Channel> {
     public static final int FIRST = 1;
     public static final int LAST = 16;
 
-    private static final Channel[] ALL = IntStream.rangeClosed(FIRST, LAST).mapToObj(Channel::new).toArray(Channel[]::new);
+    private static final Channel[] ALL =
+            IntStream.rangeClosed(FIRST, LAST).mapToObj(Channel::new).toArray(Channel[]::new);
 
     public Channel {
         if (number < FIRST || number > LAST) {

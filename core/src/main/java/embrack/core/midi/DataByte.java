@@ -5,8 +5,7 @@ public final class DataByte {
 
     public static final int MAX = 127;
 
-    private DataByte() {
-    }
+    private DataByte() {}
 
     /**
      * The value itself, if it fits.

@@ -38,6 +38,7 @@ public final class Decoder {
     private int running;
     /** Where the open message began, and its first data byte if that is here; negative when there is none. */
     private int openAt = -1;
+
     private int first = -1;
     /** The last data byte without a status; neighbours of it are told as one fault. */
     private int orphanAt = -2;
@@ -92,8 +93,11 @@ public final class Decoder {
         List<MessageType> type = MessageType.ofStatus(status);
         if (type.isEmpty()) {
             running = NONE;
-            fault(at, status == SystemExclusive.END ? "F7 ends a system exclusive message that never began"
-                    : "%02X is not defined in MIDI 1.0".formatted(status));
+            fault(
+                    at,
+                    status == SystemExclusive.END
+                            ? "F7 ends a system exclusive message that never began"
+                            : "%02X is not defined in MIDI 1.0".formatted(status));
             return;
         }
         running = status;
@@ -163,8 +167,11 @@ public final class Decoder {
     }
 
     private void realTime(int at, int status) {
-        MessageType.ofStatus(status).stream().findFirst().ifPresentOrElse(type -> messages.add(RealTime.of(type)),
-                () -> fault(at, "%02X is not defined in MIDI 1.0".formatted(status)));
+        MessageType.ofStatus(status).stream()
+                .findFirst()
+                .ifPresentOrElse(
+                        type -> messages.add(RealTime.of(type)),
+                        () -> fault(at, "%02X is not defined in MIDI 1.0".formatted(status)));
     }
 
     /** Reads a system exclusive message; gives the offset of its last byte. */
@@ -206,8 +213,14 @@ public final class Decoder {
             return;
         }
         MessageType type = MessageType.ofStatus(running).getFirst();
-        fault(openAt, "this %s message has %d of its %d data bytes; %s".formatted(type.shortName(), first < 0 ? 0 : 1, type.dataBytes(),
-                before == bytes.length ? "then the stream ends" : "then another message begins"));
+        fault(
+                openAt,
+                "this %s message has %d of its %d data bytes; %s"
+                        .formatted(
+                                type.shortName(),
+                                first < 0 ? 0 : 1,
+                                type.dataBytes(),
+                                before == bytes.length ? "then the stream ends" : "then another message begins"));
         openAt = -1;
         first = -1;
     }

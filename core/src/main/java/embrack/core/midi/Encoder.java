@@ -3,8 +3,7 @@ package embrack.core.midi;
 /** Puts the bytes of messages into a stream, with or without running status. */
 final class Encoder {
 
-    private Encoder() {
-    }
+    private Encoder() {}
 
     /** A status byte and two data bytes; gives the position behind them. */
     static int write(int status, int data1, int data2, byte[] to, int position) {

@@ -5,8 +5,8 @@ import java.util.List;
 /**
  * Numbers of fourteen bits, 0 to 16383, that travel as two data bytes: high half times 128 plus low half.
  *
- * <p>Source: MIDI 1.0 Detailed Specification: controllers 0 to 31 carry the high half, controllers 32 to 63 the low half
- * of the same value; controllers 0 and 32 select a bank for the program change that follows.
+ * <p>Source: MIDI 1.0 Detailed Specification: controllers 0 to 31 carry the high half, controllers 32 to 63 the low
+ * half of the same value; controllers 0 and 32 select a bank for the program change that follows.
  */
 public final class FourteenBit {
 
@@ -15,8 +15,7 @@ public final class FourteenBit {
     /** Controllers 0 to 31 have a partner that carries the low half. */
     public static final int PARTNER = 32;
 
-    private FourteenBit() {
-    }
+    private FourteenBit() {}
 
     /**
      * The value itself, if it fits.
@@ -56,7 +55,8 @@ public final class FourteenBit {
             throw new IllegalArgumentException("a controller of fourteen bits is 0 to 31, was " + controller);
         }
         checked("value", value);
-        return List.of(new Message.ControlChange(channel, controller, high(value)),
+        return List.of(
+                new Message.ControlChange(channel, controller, high(value)),
                 new Message.ControlChange(channel, controller + PARTNER, low(value)));
     }
 

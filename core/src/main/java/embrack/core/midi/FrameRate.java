@@ -6,7 +6,10 @@ package embrack.core.midi;
  * <p>Source: MIDI Time Code (MMA/AMEI RP-004/008): the two rate bits; SMPTE ST 12-1 (formerly 12M) for counting.
  */
 public enum FrameRate {
-    FPS_24(24, "24"), FPS_25(25, "25"), FPS_29_97_DROP(30, "29.97 drop"), FPS_30(30, "30");
+    FPS_24(24, "24"),
+    FPS_25(25, "25"),
+    FPS_29_97_DROP(30, "29.97 drop"),
+    FPS_30(30, "30");
 
     private final int counted;
     private final String words;
@@ -40,7 +43,9 @@ public enum FrameRate {
         return values()[bits & 3];
     }
 
-    /** The length of so many frames in microseconds, rounded to the nearest; at 29.97 drop a second holds 30000/1001. */
+    /**
+     * The length of so many frames in microseconds, rounded to the nearest; at 29.97 drop a second holds 30000/1001.
+     */
     public long micros(long frames) {
         return this == FPS_29_97_DROP ? Math.round(frames * 1001 * 1e6 / 30_000) : Math.round(frames * 1e6 / counted);
     }

@@ -14,7 +14,13 @@ public sealed interface MachineControl {
 
     /** The commands that have no data. */
     enum Plain implements MachineControl {
-        STOP(0x01), PLAY(0x02), DEFERRED_PLAY(0x03), FAST_FORWARD(0x04), REWIND(0x05), RECORD_STROBE(0x06), RECORD_EXIT(0x07),
+        STOP(0x01),
+        PLAY(0x02),
+        DEFERRED_PLAY(0x03),
+        FAST_FORWARD(0x04),
+        REWIND(0x05),
+        RECORD_STROBE(0x06),
+        RECORD_EXIT(0x07),
         PAUSE(0x09);
 
         private final int number;
@@ -30,8 +36,7 @@ public sealed interface MachineControl {
     }
 
     /** Go to a moment. */
-    record Locate(TimeCode to) implements MachineControl {
-    }
+    record Locate(TimeCode to) implements MachineControl {}
 
     /**
      * The command as a message.
@@ -42,8 +47,19 @@ public sealed interface MachineControl {
         DataByte.checked("device", device);
         return switch (this) {
             case Plain plain -> SystemExclusive.of(SystemExclusive.REAL_TIME, device, 0x06, plain.number());
-            case Locate locate -> SystemExclusive.of(SystemExclusive.REAL_TIME, device, 0x06, 0x44, 0x06, 0x01, locate.to.hourByte(),
-                    locate.to.minutes(), locate.to.seconds(), locate.to.frames(), 0);
+            case Locate locate ->
+                SystemExclusive.of(
+                        SystemExclusive.REAL_TIME,
+                        device,
+                        0x06,
+                        0x44,
+                        0x06,
+                        0x01,
+                        locate.to.hourByte(),
+                        locate.to.minutes(),
+                        locate.to.seconds(),
+                        locate.to.frames(),
+                        0);
         };
     }
 
@@ -53,7 +69,8 @@ public sealed interface MachineControl {
             return Optional.empty();
         }
         if (message.length() == 13 && message.at(3) == 0x44 && message.at(4) == 0x06 && message.at(5) == 0x01) {
-            return TimeCode.of(message.at(6), message.at(7), message.at(8), message.at(9)).map(Locate::new);
+            return TimeCode.of(message.at(6), message.at(7), message.at(8), message.at(9))
+                    .map(Locate::new);
         }
         for (Plain plain : Plain.values()) {
             if (message.length() == 6 && plain.number == message.at(3)) {

@@ -6,13 +6,15 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * What makers call the notes. All agree on the number; note 60, "middle C", is C3 for some, C4 or C5 for others, so that
- * a name without its convention can be off by twelve or by twenty-four.
+ * What makers call the notes. All agree on the number; note 60, "middle C", is C3 for some, C4 or C5 for others, so
+ * that a name without its convention can be off by twelve or by twenty-four.
  *
  * <p>Source: MIDI 1.0 gives only the numbers and calls 60 middle C; the three names are common practice, no source.
  */
 public enum NoteNaming {
-    C3(3), C4(4), C5(5);
+    C3(3),
+    C4(4),
+    C5(5);
 
     /** Middle C on every box. */
     public static final int MIDDLE_C = 60;
@@ -71,13 +73,15 @@ public enum NoteNaming {
     public int number(String name) {
         Matcher matcher = NAME.matcher(name);
         if (!matcher.matches()) {
-            throw new IllegalArgumentException("a note is a letter A to G, perhaps # or b, and an octave, was \"%s\"".formatted(name));
+            throw new IllegalArgumentException(
+                    "a note is a letter A to G, perhaps # or b, and an octave, was \"%s\"".formatted(name));
         }
-        int key = NAMES.indexOf(matcher.group(1).toUpperCase(Locale.ROOT)) + switch (matcher.group(2)) {
-            case "#", "\u266F" -> 1;
-            case "b", "\u266D" -> -1;
-            default -> 0;
-        };
+        int key = NAMES.indexOf(matcher.group(1).toUpperCase(Locale.ROOT))
+                + switch (matcher.group(2)) {
+                    case "#", "\u266F" -> 1;
+                    case "b", "\u266D" -> -1;
+                    default -> 0;
+                };
         int note = MIDDLE_C + 12 * (Integer.parseInt(matcher.group(3)) - octave) + key;
         if (note < 0 || note > DataByte.MAX) {
             throw new IllegalArgumentException("%s is outside the 128 notes, %s to %s where %s"

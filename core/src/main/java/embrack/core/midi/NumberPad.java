@@ -11,8 +11,8 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
- * Everything that a number can be, by all conventions: note names, programs from 0 and from 1, channels on the wire, two
- * halves of fourteen bits, switches of a DMX address.
+ * Everything that a number can be, by all conventions: note names, programs from 0 and from 1, channels on the wire,
+ * two halves of fourteen bits, switches of a DMX address.
  *
  * @param typed what was asked
  * @param lines the answers, most usual first
@@ -62,10 +62,14 @@ public record NumberPad(String typed, List<Line> lines) {
         if (BYTES.matcher(lower).matches()) {
             return new NumberPad(text, bytes(lower));
         }
-        int number = number(lower).orElseThrow(() -> new IllegalArgumentException(
-                "Type a number from 0 to %d, in hexadecimal as 0x0C, a note such as C3, two halves as 1:5, or bytes such as B1 28 7F.".formatted(MAX)));
+        int number = number(lower)
+                .orElseThrow(() -> new IllegalArgumentException(
+                        ("Type a number from 0 to %d, in hexadecimal as 0x0C, a note such as C3, two halves "
+                                        + "as 1:5, or bytes such as B1 28 7F.")
+                                .formatted(MAX)));
         if (number > MAX) {
-            throw new IllegalArgumentException("%s is beyond %d, the largest number of fourteen bits.".formatted(text, MAX));
+            throw new IllegalArgumentException(
+                    "%s is beyond %d, the largest number of fourteen bits.".formatted(text, MAX));
         }
         return new NumberPad(text, lines(number));
     }
@@ -73,7 +77,8 @@ public record NumberPad(String typed, List<Line> lines) {
     private static Optional<Integer> number(String text) {
         var hexadecimal = HEXADECIMAL.matcher(text);
         if (hexadecimal.matches()) {
-            return Optional.of(Integer.parseInt(hexadecimal.group(1) == null ? hexadecimal.group(2) : hexadecimal.group(1), 16));
+            return Optional.of(
+                    Integer.parseInt(hexadecimal.group(1) == null ? hexadecimal.group(2) : hexadecimal.group(1), 16));
         }
         var binary = BINARY.matcher(text);
         if (binary.matches()) {
@@ -90,29 +95,53 @@ public record NumberPad(String typed, List<Line> lines) {
         List<Line> lines = new ArrayList<>();
         lines.add(new Line("hexadecimal, binary", "%02X, %s".formatted(number, Integer.toBinaryString(number))));
         if (number <= DataByte.MAX) {
-            lines.add(new Line("note", Stream.of(NoteNaming.values()).map(n -> "%s where %s".formatted(n.name(number), n.words())).collect(Collectors.joining("; "))));
-            lines.add(new Line("pitch of that note", String.format(Locale.ROOT, "%.2f Hz at A = 440 Hz", NoteNaming.hertz(number))));
-            lines.add(new Line("controller", Controllers.name(number).orElse("no name of its own"), Controllers.reserved(number).orElse("")));
-            lines.add(new Line("program sent", "shown as %d where a box counts from 0, as %d where it counts from 1".formatted(number, number + 1)));
-            lines.add(new Line("value", "%d %% of 127; on two digits it reads %s".formatted(Math.round(number / 1.27), ValueDisplay.TWO_DIGITS.shown(number))));
+            lines.add(new Line(
+                    "note",
+                    Stream.of(NoteNaming.values())
+                            .map(n -> "%s where %s".formatted(n.name(number), n.words()))
+                            .collect(Collectors.joining("; "))));
+            lines.add(new Line(
+                    "pitch of that note",
+                    String.format(Locale.ROOT, "%.2f Hz at A = 440 Hz", NoteNaming.hertz(number))));
+            lines.add(new Line(
+                    "controller",
+                    Controllers.name(number).orElse("no name of its own"),
+                    Controllers.reserved(number).orElse("")));
+            lines.add(new Line(
+                    "program sent",
+                    "shown as %d where a box counts from 0, as %d where it counts from 1"
+                            .formatted(number, number + 1)));
+            lines.add(new Line(
+                    "value",
+                    "%d %% of 127; on two digits it reads %s"
+                            .formatted(Math.round(number / 1.27), ValueDisplay.TWO_DIGITS.shown(number))));
         }
         if (number >= 1 && number <= 128) {
             lines.add(new Line("program shown, counted from 1", "sent as " + (number - 1)));
         }
         if (number >= Channel.FIRST && number <= Channel.LAST) {
-            lines.add(new Line("channel", "%X on the wire: a note begins with %02X, a CC with %02X, a PC with %02X".formatted(number - 1,
-                    0x90 | number - 1, 0xB0 | number - 1, 0xC0 | number - 1)));
+            lines.add(new Line(
+                    "channel",
+                    "%X on the wire: a note begins with %02X, a CC with %02X, a PC with %02X"
+                            .formatted(number - 1, 0x90 | number - 1, 0xB0 | number - 1, 0xC0 | number - 1)));
         }
-        lines.add(new Line("fourteen bits", "high half %d, low half %d".formatted(FourteenBit.high(number), FourteenBit.low(number))));
+        lines.add(new Line(
+                "fourteen bits",
+                "high half %d, low half %d".formatted(FourteenBit.high(number), FourteenBit.low(number))));
         if (number >= 1 && number <= DMX_SLOTS) {
             lines.add(new Line("DMX address", dipSwitches(number)));
         }
         return lines;
     }
 
-    /** The address as switches, the first worth 1, each further one twice the one before; for fixtures that add no one. */
+    /**
+     * The address as switches, the first worth 1, each further one twice the one before; for fixtures that add no one.
+     */
     private static String dipSwitches(int address) {
-        List<String> on = IntStream.range(0, 10).filter(bit -> (address >> bit & 1) == 1).mapToObj(bit -> String.valueOf(bit + 1)).toList();
+        List<String> on = IntStream.range(0, 10)
+                .filter(bit -> (address >> bit & 1) == 1)
+                .mapToObj(bit -> String.valueOf(bit + 1))
+                .toList();
         return "DIP switches %s on, the others off".formatted(String.join(", ", on));
     }
 
@@ -121,8 +150,10 @@ public record NumberPad(String typed, List<Line> lines) {
         for (NoteNaming naming : NoteNaming.values()) {
             try {
                 int note = naming.number(name);
-                lines.add(new Line("where " + naming.words(), "note %d, %02X, %s Hz".formatted(note, note,
-                        String.format(Locale.ROOT, "%.2f", NoteNaming.hertz(note)))));
+                lines.add(new Line(
+                        "where " + naming.words(),
+                        "note %d, %02X, %s Hz"
+                                .formatted(note, note, String.format(Locale.ROOT, "%.2f", NoteNaming.hertz(note)))));
             } catch (IllegalArgumentException e) {
                 lines.add(new Line("where " + naming.words(), "outside the 128 notes"));
             }
@@ -132,25 +163,59 @@ public record NumberPad(String typed, List<Line> lines) {
 
     private static List<Line> bytes(String text) {
         Decoded decoded = Decoder.decode(HexFormat.of().parseHex(text.replaceAll("\\s+", "")));
-        List<Line> lines = new ArrayList<>(decoded.messages().stream().map(message -> new Line(message.hex(), words(message),
-                message instanceof Message.ControlChange change ? Controllers.reserved(change.controller()).orElse("") : "")).toList());
+        List<Line> lines = new ArrayList<>(decoded.messages().stream()
+                .map(message -> new Line(
+                        message.hex(),
+                        words(message),
+                        message instanceof Message.ControlChange change
+                                ? Controllers.reserved(change.controller()).orElse("")
+                                : ""))
+                .toList());
         decoded.faults().forEach(fault -> lines.add(new Line("byte %d".formatted(fault.offset() + 1), fault.words())));
         return lines;
     }
 
     private static String words(Message message) {
         return switch (message) {
-            case Message.NoteOn m -> onChannel(m, m.isRelease() ? "note %d, velocity 0: a release".formatted(m.note())
-                    : "note %d (%s where %s), velocity %d".formatted(m.note(), NoteNaming.C4.name(m.note()), NoteNaming.C4.words(), m.velocity()));
+            case Message.NoteOn m ->
+                onChannel(
+                        m,
+                        m.isRelease()
+                                ? "note %d, velocity 0: a release".formatted(m.note())
+                                : "note %d (%s where %s), velocity %d"
+                                        .formatted(
+                                                m.note(),
+                                                NoteNaming.C4.name(m.note()),
+                                                NoteNaming.C4.words(),
+                                                m.velocity()));
             case Message.NoteOff m -> onChannel(m, "note off %d, velocity %d".formatted(m.note(), m.velocity()));
-            case Message.ControlChange m -> onChannel(m, "CC %d%s, value %d".formatted(m.controller(),
-                    Controllers.name(m.controller()).map(n -> " (" + n + ")").orElse(""), m.value()));
-            case Message.ProgramChange m -> onChannel(m, "PC %d from 0, %d from 1".formatted(m.program(), m.program() + 1));
-            case Message.PitchBend m -> onChannel(m, "pitch bend %d of 16383, the middle is 8192".formatted(m.amount()));
-            case Message.Voice m -> onChannel(m, "%s %d".formatted(m.type().shortName(), m.type().dataBytes() == 2 ? m.data2() : m.data1()));
-            case SystemExclusive m -> MachineControl.in(m).map(c -> "machine control: " + c).or(() -> ShowControl.in(m).map(c -> "show control: %s%s".formatted(
-                    c.command(), c.cue().map(q -> " cue " + q).orElse("")))).or(() -> TimeCode.ofFullFrame(m).map(c -> "time code " + c))
-                    .orElse("system exclusive");
+            case Message.ControlChange m ->
+                onChannel(
+                        m,
+                        "CC %d%s, value %d"
+                                .formatted(
+                                        m.controller(),
+                                        Controllers.name(m.controller())
+                                                .map(n -> " (" + n + ")")
+                                                .orElse(""),
+                                        m.value()));
+            case Message.ProgramChange m ->
+                onChannel(m, "PC %d from 0, %d from 1".formatted(m.program(), m.program() + 1));
+            case Message.PitchBend m ->
+                onChannel(m, "pitch bend %d of 16383, the middle is 8192".formatted(m.amount()));
+            case Message.Voice m ->
+                onChannel(
+                        m, "%s %d".formatted(m.type().shortName(), m.type().dataBytes() == 2 ? m.data2() : m.data1()));
+            case SystemExclusive m ->
+                MachineControl.in(m)
+                        .map(c -> "machine control: " + c)
+                        .or(() -> ShowControl.in(m)
+                                .map(c -> "show control: %s%s"
+                                        .formatted(
+                                                c.command(),
+                                                c.cue().map(q -> " cue " + q).orElse(""))))
+                        .or(() -> TimeCode.ofFullFrame(m).map(c -> "time code " + c))
+                        .orElse("system exclusive");
             case SystemMessage m -> m.type().shortName();
         };
     }

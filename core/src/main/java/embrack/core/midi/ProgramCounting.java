@@ -2,7 +2,8 @@ package embrack.core.midi;
 
 /** What a box calls the first program: some boxes show 0 to 127, some 1 to 128; the wire always carries 0 to 127. */
 public enum ProgramCounting {
-    FROM_ZERO(0), FROM_ONE(1);
+    FROM_ZERO(0),
+    FROM_ONE(1);
 
     private final int first;
 
@@ -32,8 +33,8 @@ public enum ProgramCounting {
      */
     public int wire(int shown) {
         if (shown < first || shown > DataByte.MAX + first) {
-            throw new IllegalArgumentException("program must be %d to %d on this box, was %d"
-                    .formatted(first, DataByte.MAX + first, shown));
+            throw new IllegalArgumentException(
+                    "program must be %d to %d on this box, was %d".formatted(first, DataByte.MAX + first, shown));
         }
         return shown - first;
     }

@@ -6,8 +6,12 @@ package embrack.core.midi;
  * <p>Source: MIDI 1.0 Detailed Specification, "System Real Time Messages"; 24 clocks are a quarter note.
  */
 public enum RealTime implements SystemMessage {
-    CLOCK(MessageType.CLOCK), START(MessageType.START), CONTINUE(MessageType.CONTINUE), STOP(MessageType.STOP),
-    ACTIVE_SENSING(MessageType.ACTIVE_SENSING), RESET(MessageType.RESET);
+    CLOCK(MessageType.CLOCK),
+    START(MessageType.START),
+    CONTINUE(MessageType.CONTINUE),
+    STOP(MessageType.STOP),
+    ACTIVE_SENSING(MessageType.ACTIVE_SENSING),
+    RESET(MessageType.RESET);
 
     private final MessageType type;
 

@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * A command to lighting, sound or pictures over MIDI Show Control: F0 7F device 02 format command cue 00 list F7, cue and
- * list in ASCII digits and points.
+ * A command to lighting, sound or pictures over MIDI Show Control: F0 7F device 02 format command cue 00 list F7, cue
+ * and list in ASCII digits and points.
  *
  * <p>Source: MIDI Show Control 1.1 (MMA/AMEI RP-002/RP-014): command formats, command numbers, cue numbers.
  *
@@ -19,7 +19,11 @@ public record ShowControl(Format format, Command command, Optional<String> cue, 
 
     /** Which trade a command is for. */
     public enum Format {
-        LIGHTING(0x01), SOUND(0x10), VIDEO(0x30), PROJECTION(0x40), ALL(0x7F);
+        LIGHTING(0x01),
+        SOUND(0x10),
+        VIDEO(0x30),
+        PROJECTION(0x40),
+        ALL(0x7F);
 
         private final int number;
 
@@ -35,7 +39,10 @@ public record ShowControl(Format format, Command command, Optional<String> cue, 
 
     /** What is to be done. */
     public enum Command {
-        GO(0x01), STOP(0x02), RESUME(0x03), ALL_OFF(0x08);
+        GO(0x01),
+        STOP(0x02),
+        RESUME(0x03),
+        ALL_OFF(0x08);
 
         private final int number;
 
@@ -66,7 +73,8 @@ public record ShowControl(Format format, Command command, Optional<String> cue, 
      */
     public SystemExclusive to(int device) {
         var content = new ByteArrayOutputStream();
-        for (int each : List.of(SystemExclusive.REAL_TIME, DataByte.checked("device", device), 0x02, format.number, command.number)) {
+        for (int each : List.of(
+                SystemExclusive.REAL_TIME, DataByte.checked("device", device), 0x02, format.number, command.number)) {
             content.write(each);
         }
         cue.ifPresent(number -> content.writeBytes(number.getBytes(StandardCharsets.US_ASCII)));
@@ -82,8 +90,12 @@ public record ShowControl(Format format, Command command, Optional<String> cue, 
         if (message.length() < 7 || message.at(0) != SystemExclusive.REAL_TIME || message.at(2) != 0x02) {
             return Optional.empty();
         }
-        Optional<Format> format = Stream.of(Format.values()).filter(f -> f.number == message.at(3)).findFirst();
-        Optional<Command> command = Stream.of(Command.values()).filter(c -> c.number == message.at(4)).findFirst();
+        Optional<Format> format = Stream.of(Format.values())
+                .filter(f -> f.number == message.at(3))
+                .findFirst();
+        Optional<Command> command = Stream.of(Command.values())
+                .filter(c -> c.number == message.at(4))
+                .findFirst();
         byte[] content = message.content();
         String[] names = new String(content, 5, content.length - 5, StandardCharsets.US_ASCII).split("\0", -1);
         if (format.isEmpty() || command.isEmpty() || names.length > 2) {
@@ -102,7 +114,8 @@ public record ShowControl(Format format, Command command, Optional<String> cue, 
 
     private static void requireNumber(String number) {
         if (!number.matches("\\d{1,5}(\\.\\d{1,5}){0,2}")) {
-            throw new IllegalArgumentException("a cue is digits and points such as 12 or 12.5, was \"%s\"".formatted(number));
+            throw new IllegalArgumentException(
+                    "a cue is digits and points such as 12 or 12.5, was \"%s\"".formatted(number));
         }
     }
 }

@@ -5,15 +5,21 @@ package embrack.core.midi;
  *
  * <p>Source: MIDI 1.0 Detailed Specification, "System Common Messages", "System Real Time Messages".
  */
-public sealed interface SystemMessage extends Message permits RealTime, SystemExclusive, SystemMessage.QuarterFrame,
-        SystemMessage.SongPosition, SystemMessage.SongSelect, SystemMessage.TuneRequest {
+public sealed interface SystemMessage extends Message
+        permits RealTime,
+                SystemExclusive,
+                SystemMessage.QuarterFrame,
+                SystemMessage.SongPosition,
+                SystemMessage.SongSelect,
+                SystemMessage.TuneRequest {
 
     /** A piece of time code. {@code piece} 0 to 7, {@code nibble} 0 to 15; see {@link TimeCode}. */
     record QuarterFrame(int piece, int nibble) implements SystemMessage {
         public QuarterFrame {
             if (piece < 0 || piece > 7 || nibble < 0 || nibble > 15) {
-                throw new IllegalArgumentException("a quarter frame has a piece 0 to 7 and a nibble 0 to 15, was %d and %d"
-                        .formatted(piece, nibble));
+                throw new IllegalArgumentException(
+                        "a quarter frame has a piece 0 to 7 and a nibble 0 to 15, was %d and %d"
+                                .formatted(piece, nibble));
             }
         }
 

@@ -21,12 +21,12 @@ public final class Wire {
     /** Time of one byte, exactly 320 microseconds. */
     public static final long MICROS_PER_BYTE = 1_000_000L * BITS_PER_BYTE / BAUD;
 
-    private Wire() {
-    }
+    private Wire() {}
 
     /** Whether a sender leaves out a status byte that repeats the one before. */
     public enum RunningStatus {
-        USED, NOT_USED
+        USED,
+        NOT_USED
     }
 
     /**
@@ -41,7 +41,8 @@ public final class Wire {
         int running = 0;
         for (Message message : messages) {
             position = runningStatus == RunningStatus.USED
-                    ? Encoder.writeRunning(message, running, out, position) : message.write(out, position);
+                    ? Encoder.writeRunning(message, running, out, position)
+                    : message.write(out, position);
             running = Encoder.runningAfter(message, running);
         }
         return position == out.length ? out : Arrays.copyOf(out, position);
@@ -53,7 +54,8 @@ public final class Wire {
      * @param running the status that holds before it, from {@link #running}; 0 at the start of a stream
      */
     public static int length(Message message, int running, RunningStatus runningStatus) {
-        boolean saved = runningStatus == RunningStatus.USED && message.type().hasChannel() && message.status() == running;
+        boolean saved =
+                runningStatus == RunningStatus.USED && message.type().hasChannel() && message.status() == running;
         return message.length() - (saved ? 1 : 0);
     }
 

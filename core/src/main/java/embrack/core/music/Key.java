@@ -17,11 +17,13 @@ import java.util.stream.IntStream;
  */
 public record Key(char letter, int accidental, boolean minor) {
 
-    private static final Pattern FORM = Pattern.compile("([A-Ga-g])([#b\u266F\u266D]?)\\s*(m|min|minor)?(?:\\s*maj(?:or)?)?");
+    private static final Pattern FORM =
+            Pattern.compile("([A-Ga-g])([#b\u266F\u266D]?)\\s*(m|min|minor)?(?:\\s*maj(?:or)?)?");
     private static final int[] NATURALS = {9, 11, 0, 2, 4, 5, 7};
     private static final int[] MAJOR = {0, 2, 4, 5, 7, 9, 11};
     private static final int[] NATURAL_MINOR = {0, 2, 3, 5, 7, 8, 10};
-    private static final List<String> NAMES = List.of("C", "D\u266D", "D", "E\u266D", "E", "F", "F\u266F", "G", "A\u266D", "A", "B\u266D", "B");
+    private static final List<String> NAMES =
+            List.of("C", "D\u266D", "D", "E\u266D", "E", "F", "F\u266F", "G", "A\u266D", "A", "B\u266D", "B");
     private static final int OCTAVE = 12;
     private static final int FIFTH = 7;
 
@@ -41,11 +43,12 @@ public record Key(char letter, int accidental, boolean minor) {
         if (!matcher.matches()) {
             throw new IllegalArgumentException("Write a key such as D, F#, Bb or Am.");
         }
-        int accidental = switch (matcher.group(2)) {
-            case "#", "\u266F" -> 1;
-            case "b", "\u266D" -> -1;
-            default -> 0;
-        };
+        int accidental =
+                switch (matcher.group(2)) {
+                    case "#", "\u266F" -> 1;
+                    case "b", "\u266D" -> -1;
+                    default -> 0;
+                };
         return new Key(Character.toUpperCase(matcher.group(1).charAt(0)), accidental, matcher.group(3) != null);
     }
 
@@ -60,14 +63,21 @@ public record Key(char letter, int accidental, boolean minor) {
         return up == OCTAVE / 2 ? List.of(-up, up) : List.of(up < OCTAVE / 2 ? up : up - OCTAVE);
     }
 
-    /** By how much the frequency of every tone changes over so many semitones of equal temperament: 2 to the power of n/12. */
+    /**
+     * By how much the frequency of every tone changes over so many semitones of equal temperament: 2 to the power of
+     * n/12.
+     */
     public static double ratio(int semitones) {
         return Math.pow(2, semitones / (double) OCTAVE);
     }
 
     /** Semitones in words: "\u22122", "+3", "0", "\u22126 or +6". */
     public static String words(List<Integer> semitones) {
-        return String.join(" or ", semitones.stream().map(n -> n < 0 ? "\u2212" + -n : n > 0 ? "+" + n : "0").toList());
+        return String.join(
+                " or ",
+                semitones.stream()
+                        .map(n -> n < 0 ? "\u2212" + -n : n > 0 ? "+" + n : "0")
+                        .toList());
     }
 
     /** The tones of its scale, major or natural minor, as semitones above C. */
@@ -85,8 +95,8 @@ public record Key(char letter, int accidental, boolean minor) {
     }
 
     /**
-     * The drones that lie under two keys, the best first: the next song's own, then the one before, then what both scales hold.
-     * A drone in the played key is common practice, no source; the rest follows from the scales.
+     * The drones that lie under two keys, the best first: the next song's own, then the one before, then what both
+     * scales hold. A drone in the played key is common practice, no source; the rest follows from the scales.
      */
     public static List<Key> dronesUnder(Key before, Key next) {
         List<Key> fit = new ArrayList<>();
@@ -95,8 +105,12 @@ public record Key(char letter, int accidental, boolean minor) {
                 fit.add(key);
             }
         }
-        IntStream.range(0, OCTAVE).mapToObj(tone -> parse(NAMES.get(tone)))
-                .filter(key -> before.holdsDrone(key) && next.holdsDrone(key) && fit.stream().noneMatch(k -> k.pitchClass() == key.pitchClass())).forEach(fit::add);
+        IntStream.range(0, OCTAVE)
+                .mapToObj(tone -> parse(NAMES.get(tone)))
+                .filter(key -> before.holdsDrone(key)
+                        && next.holdsDrone(key)
+                        && fit.stream().noneMatch(k -> k.pitchClass() == key.pitchClass()))
+                .forEach(fit::add);
         return fit;
     }
 

@@ -17,7 +17,8 @@ public record Metre(int beats, int unit) {
 
     public Metre {
         if (beats < 1 || beats > 32 || unit != 2 && unit != 4 && unit != 8 && unit != 16) {
-            throw new IllegalArgumentException("A metre is 1 to 32 beats of a 2nd, 4th, 8th or 16th note, was %d/%d.".formatted(beats, unit));
+            throw new IllegalArgumentException(
+                    "A metre is 1 to 32 beats of a 2nd, 4th, 8th or 16th note, was %d/%d.".formatted(beats, unit));
         }
     }
 

@@ -15,7 +15,8 @@ public record Position(int bar, int tick) implements Comparable<Position> {
 
     public Position {
         if (bar < 1 || tick < 0) {
-            throw new IllegalArgumentException("Bars are counted from 1 and ticks from 0, was bar %d, tick %d.".formatted(bar, tick));
+            throw new IllegalArgumentException(
+                    "Bars are counted from 1 and ticks from 0, was bar %d, tick %d.".formatted(bar, tick));
         }
     }
 

@@ -9,16 +9,17 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Metres and tempos of one piece, and with them the way from bars and beats to the clock and back. Ticks are counted from
- * the start of bar 1, {@link Position#TICKS_PER_QUARTER} to the quarter; the clock is 0 there.
+ * Metres and tempos of one piece, and with them the way from bars and beats to the clock and back. Ticks are counted
+ * from the start of bar 1, {@link Position#TICKS_PER_QUARTER} to the quarter; the clock is 0 there.
  *
- * <p>A tempo is in quarters a minute whatever the metre. Where it glides from <i>a</i> to <i>b</i> over <i>q</i> quarters,
- * evenly over the beats, the time up to <i>x</i> quarters is the integral of 60 / (a + (b - a) x / q), which is
- * 60 q / (b - a) ln(1 + (b - a) x / (q a)) seconds.
+ * <p>A tempo is in quarters a minute whatever the metre. Where it glides from <i>a</i> to <i>b</i> over <i>q</i>
+ * quarters, evenly over the beats, the time up to <i>x</i> quarters is the integral of 60 / (a + (b - a) x / q), which
+ * is 60 q / (b - a) ln(1 + (b - a) x / (q a)) seconds.
  */
 public final class Score {
 
-    private static final Pattern PLACE = Pattern.compile("(\\d{1,4})(?:\\s*[|.]\\s*(\\d{1,2})(?:\\s*\\|\\s*(?:(\\d{1,4})\\s*/\\s*(\\d{1,4})|(0?[.,]\\d{1,4})))?)?");
+    private static final Pattern PLACE = Pattern.compile(
+            "(\\d{1,4})(?:\\s*[|.]\\s*(\\d{1,2})(?:\\s*\\|\\s*(?:(\\d{1,4})\\s*/\\s*(\\d{1,4})|(0?[.,]\\d{1,4})))?)?");
     private static final double MICROS_PER_MINUTE = 60_000_000;
 
     /** The last bar that music can have. */
@@ -33,10 +34,12 @@ public final class Score {
     private final List<Run> runs = new ArrayList<>();
 
     /** Bars of one metre. */
-    private record Stretch(int bar, long tick, Metre metre) {
-    }
+    private record Stretch(int bar, long tick, Metre metre) {}
 
-    /** Ticks of one tempo, or of one glide: {@code bpm} at its start, {@code slope} quarters a minute more for every quarter. */
+    /**
+     * Ticks of one tempo, or of one glide: {@code bpm} at its start, {@code slope} quarters a minute more for every
+     * quarter.
+     */
     private record Run(long tick, double micros, double bpm, double slope, double quarters) {
 
         double microsAfter(double q) {
@@ -44,7 +47,9 @@ public final class Score {
         }
 
         double quartersAfter(double time) {
-            return slope == 0 ? time * bpm / MICROS_PER_MINUTE : bpm / slope * Math.expm1(slope * time / MICROS_PER_MINUTE);
+            return slope == 0
+                    ? time * bpm / MICROS_PER_MINUTE
+                    : bpm / slope * Math.expm1(slope * time / MICROS_PER_MINUTE);
         }
     }
 
@@ -56,8 +61,9 @@ public final class Score {
      */
     public Score(List<MetreChange> metres, List<TempoChange> tempos) {
         if (metres.size() > MAX_CHANGES || tempos.size() > MAX_CHANGES) {
-            throw new IllegalArgumentException("A song has at most %d changes of metre and %1$d of tempo; here are %d and %d."
-                    .formatted(MAX_CHANGES, metres.size(), tempos.size()));
+            throw new IllegalArgumentException(
+                    "A song has at most %d changes of metre and %1$d of tempo; here are %d and %d."
+                            .formatted(MAX_CHANGES, metres.size(), tempos.size()));
         }
         TreeMap<Integer, MetreChange> byBar = new TreeMap<>();
         metres.forEach(change -> byBar.put(change.bar(), change));
@@ -67,7 +73,8 @@ public final class Score {
         for (MetreChange change : this.metres) {
             if (!stretches.isEmpty()) {
                 Stretch last = stretches.getLast();
-                tick = last.tick() + (long) (change.bar() - last.bar()) * last.metre().ticksPerBar();
+                tick = last.tick()
+                        + (long) (change.bar() - last.bar()) * last.metre().ticksPerBar();
             }
             stretches.add(new Stretch(change.bar(), tick, change.metre()));
         }
@@ -84,7 +91,9 @@ public final class Score {
         long start = tick(change.at());
         var next = byTick.higherEntry(start);
         double quarters = next == null ? Double.POSITIVE_INFINITY : quarters(next.getKey() - start);
-        double slope = next != null && change.glides() ? (next.getValue().tempo().bpm() - change.tempo().bpm()) / quarters : 0;
+        double slope = next != null && change.glides()
+                ? (next.getValue().tempo().bpm() - change.tempo().bpm()) / quarters
+                : 0;
         Run before = runs.isEmpty() ? null : runs.getLast();
         double micros = before == null ? 0 : before.micros() + before.microsAfter(before.quarters());
         runs.add(new Run(start, micros, change.tempo().bpm(), slope, quarters));
@@ -118,7 +127,9 @@ public final class Score {
     /** Ticks from the start to a position; one behind the end of its bar lies in the bars that follow. */
     public long tick(Position position) {
         Stretch stretch = stretch(position.bar());
-        return stretch.tick() + (long) (position.bar() - stretch.bar()) * stretch.metre().ticksPerBar() + position.tick();
+        return stretch.tick()
+                + (long) (position.bar() - stretch.bar()) * stretch.metre().ticksPerBar()
+                + position.tick();
     }
 
     /** The position of a tick, 0 or more. */
@@ -128,8 +139,10 @@ public final class Score {
             stretch = next.tick() <= tick ? next : stretch;
         }
         long inside = Math.max(0, tick) - stretch.tick();
-        int bars = (int) Math.min(Integer.MAX_VALUE / 2, inside / stretch.metre().ticksPerBar());
-        return new Position(stretch.bar() + bars, (int) (inside % stretch.metre().ticksPerBar()));
+        int bars =
+                (int) Math.min(Integer.MAX_VALUE / 2, inside / stretch.metre().ticksPerBar());
+        return new Position(
+                stretch.bar() + bars, (int) (inside % stretch.metre().ticksPerBar()));
     }
 
     /** When a tick comes, in microseconds since the start of bar 1, exact. */
@@ -162,7 +175,10 @@ public final class Score {
         return run.tick() + Position.TICKS_PER_QUARTER * run.quartersAfter(Math.max(0, micros) - run.micros());
     }
 
-    /** The tick of a grid that is nearest to a time; the grid begins anew with every bar. {@code grid} in ticks, 1 or more. */
+    /**
+     * The tick of a grid that is nearest to a time; the grid begins anew with every bar. {@code grid} in ticks, 1 or
+     * more.
+     */
     public long snap(long micros, int grid) {
         long near = tickAt(micros);
         Position position = position(near);
@@ -170,7 +186,9 @@ public final class Score {
         long start = near - position.tick();
         long below = Math.min((long) position.tick() / grid * grid, bar);
         long above = Math.min(below + grid, bar);
-        return Math.abs(micros - exactMicros(start + below)) <= Math.abs(exactMicros(start + above) - micros) ? start + below : start + above;
+        return Math.abs(micros - exactMicros(start + below)) <= Math.abs(exactMicros(start + above) - micros)
+                ? start + below
+                : start + above;
     }
 
     /** A position as it is written: "17|1", "17|3|1/2". */
@@ -179,7 +197,11 @@ public final class Score {
         int beat = metre(tidy.bar()).ticksPerBeat();
         int rest = tidy.tick() % beat;
         int common = greatestCommonDivisor(rest, beat);
-        return "%d|%d%s".formatted(tidy.bar(), tidy.tick() / beat + 1, rest == 0 ? "" : "|%d/%d".formatted(rest / common, beat / common));
+        return "%d|%d%s"
+                .formatted(
+                        tidy.bar(),
+                        tidy.tick() / beat + 1,
+                        rest == 0 ? "" : "|%d/%d".formatted(rest / common, beat / common));
     }
 
     /**
@@ -221,7 +243,12 @@ public final class Score {
 
     /** All tempos times a factor. */
     public Score atTempoTimes(double factor) {
-        return new Score(metres, tempos.stream().map(change -> new TempoChange(change.at(), change.tempo().times(factor), change.glides())).toList());
+        return new Score(
+                metres,
+                tempos.stream()
+                        .map(change ->
+                                new TempoChange(change.at(), change.tempo().times(factor), change.glides()))
+                        .toList());
     }
 
     private Stretch stretch(int bar) {

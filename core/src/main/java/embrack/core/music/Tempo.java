@@ -20,7 +20,8 @@ public record Tempo(int thousandths) implements Comparable<Tempo> {
 
     public Tempo {
         if (thousandths < SLOWEST || thousandths > FASTEST) {
-            throw new IllegalArgumentException("A tempo is 10 to 400 quarters a minute, was %s.".formatted(text(thousandths)));
+            throw new IllegalArgumentException(
+                    "A tempo is 10 to 400 quarters a minute, was %s.".formatted(text(thousandths)));
         }
     }
 
@@ -31,7 +32,10 @@ public record Tempo(int thousandths) implements Comparable<Tempo> {
      */
     public static Tempo parse(String typed) {
         try {
-            return new Tempo(new BigDecimal(typed.strip().replace(',', '.')).movePointRight(3).setScale(0, java.math.RoundingMode.HALF_UP).intValueExact());
+            return new Tempo(new BigDecimal(typed.strip().replace(',', '.'))
+                    .movePointRight(3)
+                    .setScale(0, java.math.RoundingMode.HALF_UP)
+                    .intValueExact());
         } catch (NumberFormatException e) {
             throw new IllegalArgumentException("Write a tempo in quarters a minute, such as 92 or 92.5.");
         } catch (ArithmeticException e) {
@@ -71,7 +75,8 @@ public record Tempo(int thousandths) implements Comparable<Tempo> {
     }
 
     private static String text(int thousandths) {
-        return thousandths % 1_000 == 0 ? String.valueOf(thousandths / 1_000)
+        return thousandths % 1_000 == 0
+                ? String.valueOf(thousandths / 1_000)
                 : String.format(Locale.ROOT, "%.3f", thousandths / 1_000.0).replaceAll("0+$", "");
     }
 }

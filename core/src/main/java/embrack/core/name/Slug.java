@@ -4,7 +4,9 @@ import java.text.Normalizer;
 import java.util.Locale;
 import java.util.regex.Pattern;
 
-/** The form of every identifier inside a plan: 1 to 40 lower-case letters, digits and hyphens, a letter or digit first. */
+/**
+ * The form of every identifier inside a plan: 1 to 40 lower-case letters, digits and hyphens, a letter or digit first.
+ */
 public final class Slug {
 
     /** The form as a regular expression, as the published schema states it. */
@@ -14,8 +16,7 @@ public final class Slug {
     private static final Pattern FORM = Pattern.compile(PATTERN);
     private static final Pattern MARKS = Pattern.compile("\\p{M}+");
 
-    private Slug() {
-    }
+    private Slug() {}
 
     /**
      * The text itself, if it has the form of an identifier.
@@ -24,8 +25,8 @@ public final class Slug {
      */
     public static String checked(String what, String text) {
         if (!FORM.matcher(text).matches()) {
-            throw new IllegalArgumentException(
-                    "%s must be 1 to 40 lower-case letters, digits and hyphens, was \"%s\"".formatted(what, clipped(text)));
+            throw new IllegalArgumentException("%s must be 1 to 40 lower-case letters, digits and hyphens, was \"%s\""
+                    .formatted(what, clipped(text)));
         }
         return text;
     }
@@ -35,8 +36,11 @@ public final class Slug {
      * neither letters of the alphabet nor digits become hyphens, or their number where nothing else would be left.
      */
     public static String of(String name) {
-        String plain = isAscii(name) ? name.toLowerCase(Locale.ROOT)
-                : MARKS.matcher(Normalizer.normalize(name, Normalizer.Form.NFD)).replaceAll("").toLowerCase(Locale.ROOT);
+        String plain = isAscii(name)
+                ? name.toLowerCase(Locale.ROOT)
+                : MARKS.matcher(Normalizer.normalize(name, Normalizer.Form.NFD))
+                        .replaceAll("")
+                        .toLowerCase(Locale.ROOT);
         var slug = new StringBuilder();
         plain.codePoints().forEach(c -> {
             if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') {

@@ -19,8 +19,8 @@ public record TapeLabel(String text) implements Comparable<TapeLabel> {
             throw new IllegalArgumentException("Write a name; it is empty.");
         }
         if (text.length() > MAX_LENGTH) {
-            throw new IllegalArgumentException("A name has at most %d characters; this one has %d."
-                    .formatted(MAX_LENGTH, text.length()));
+            throw new IllegalArgumentException(
+                    "A name has at most %d characters; this one has %d.".formatted(MAX_LENGTH, text.length()));
         }
         if (text.indexOf('<') >= 0 || text.indexOf('>') >= 0) {
             throw new IllegalArgumentException("Leave out < and >; a name is plain text.");

@@ -6,8 +6,7 @@ import java.util.List;
 /** How things are put together in a sentence. */
 public final class Words {
 
-    private Words() {
-    }
+    private Words() {}
 
     /** A list as it is spoken: "1, 2 and 3". */
     public static String list(Collection<?> things) {

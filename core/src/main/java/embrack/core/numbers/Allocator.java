@@ -27,12 +27,14 @@ import java.util.stream.Stream;
 
 /**
  * Chooses the messages that boxes learn: free on every way on which a sender is heard, away from numbers that mean
- * something anywhere, one run for each controller as far as there is room, and no more than the box has inputs for. What a box has learned already stays as it
- * is while it is used; what nothing uses any more is forgotten, unless a person pinned it.
+ * something anywhere, one run for each controller as far as there is room, and no more than the box has inputs for.
+ * What a box has learned already stays as it is while it is used; what nothing uses any more is forgotten, unless a
+ * person pinned it.
  */
 public final class Allocator {
 
-    private static final List<MessageType> PREFERRED = List.of(MessageType.CONTROL_CHANGE, MessageType.NOTE_ON, MessageType.PROGRAM_CHANGE);
+    private static final List<MessageType> PREFERRED =
+            List.of(MessageType.CONTROL_CHANGE, MessageType.NOTE_ON, MessageType.PROGRAM_CHANGE);
 
     private final List<Wanted> all;
     private final Ways ways;
@@ -48,15 +50,22 @@ public final class Allocator {
         this.rig = rig;
         this.switches = switches;
         this.automatic = book.sentBy(rig);
-        this.controllers = rig.devices().stream().map(Device::id)
-                .filter(id -> !switches.of(id).isEmpty() || !switches.travelsOf(id).isEmpty() || automatic.containsKey(id)).toList();
+        this.controllers = rig.devices().stream()
+                .map(Device::id)
+                .filter(id ->
+                        !switches.of(id).isEmpty() || !switches.travelsOf(id).isEmpty() || automatic.containsKey(id))
+                .toList();
         this.all = Wanted.all(rig, switches, automatic);
         this.ways = new Ways(rig);
     }
 
-    /** The rig with a message for everything that its switches, controls and cues want learned and that can be learned from them. */
+    /**
+     * The rig with a message for everything that its switches, controls and cues want learned and that can be learned
+     * from them.
+     */
     public static Rig settle(Rig rig, Switches switches, Book book) {
-        boolean nothingLearns = rig.models().stream().allMatch(model -> model.chart().lessons().isEmpty());
+        boolean nothingLearns =
+                rig.models().stream().allMatch(model -> model.chart().lessons().isEmpty());
         return nothingLearns ? rig : new Allocator(rig, switches, book).settle();
     }
 
@@ -86,10 +95,13 @@ public final class Allocator {
     private void forgetUnused() {
         Map<DeviceId, Set<LessonId>> used = new HashMap<>();
         all.forEach(wanted -> Stream.concat(Stream.of(wanted.device()), rig.standIn(wanted.device()).stream())
-                .forEach(device -> used.computeIfAbsent(device, d -> new HashSet<>()).add(wanted.lesson())));
+                .forEach(device ->
+                        used.computeIfAbsent(device, d -> new HashSet<>()).add(wanted.lesson())));
         for (Device device : rig.devices()) {
             SortedMap<LessonId, Learned> left = new TreeMap<>(device.learned());
-            left.entrySet().removeIf(e -> !e.getValue().pinned() && !used.getOrDefault(device.id(), Set.of()).contains(e.getKey()));
+            left.entrySet()
+                    .removeIf(e -> !e.getValue().pinned()
+                            && !used.getOrDefault(device.id(), Set.of()).contains(e.getKey()));
             if (left.size() < device.learned().size()) {
                 rig = rig.withDeviceChanged(device.id(), d -> d.withLearned(left));
             }
@@ -97,7 +109,8 @@ public final class Allocator {
     }
 
     private void learn(Wanted wanted) {
-        Optional<Learned> known = Optional.ofNullable(rig.device(wanted.device()).learned().get(wanted.lesson()));
+        Optional<Learned> known =
+                Optional.ofNullable(rig.device(wanted.device()).learned().get(wanted.lesson()));
         known.or(() -> choose(wanted)).ifPresent(message -> {
             teach(wanted.device(), wanted.lesson(), message);
             rig.standIn(wanted.device()).ifPresent(second -> teach(second, wanted.lesson(), message));
@@ -118,38 +131,64 @@ public final class Allocator {
             return Optional.empty();
         }
         boolean isSet = rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL).isPresent();
-        Channel channel = rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL).map(Channel::new).orElseGet(() -> channel(wanted));
+        Channel channel = rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL)
+                .map(Channel::new)
+                .orElseGet(() -> channel(wanted));
         Optional<Channel> own = isSet ? Optional.empty() : Optional.of(channel);
         if (wanted.fixed().isPresent()) {
-            return wanted.fixed().filter(fixed -> wanted.types().contains(fixed.type()) && isFree(wanted, fixed.type(), channel, fixed.number()))
+            return wanted.fixed()
+                    .filter(fixed -> wanted.types().contains(fixed.type())
+                            && isFree(wanted, fixed.type(), channel, fixed.number()))
                     .map(fixed -> new Learned(fixed.type(), own, fixed.number()));
         }
-        return PREFERRED.stream().filter(wanted.types()::contains)
-                .flatMap(type -> number(wanted, type, channel).map(number -> new Learned(type, own, number)).stream()).findFirst();
+        return PREFERRED.stream()
+                .filter(wanted.types()::contains)
+                .flatMap(type -> number(wanted, type, channel).map(number -> new Learned(type, own, number)).stream())
+                .findFirst();
     }
 
-    /** The channel of a device that is set to none: the sender's only one, the one it learned on before, or one of its own. */
+    /**
+     * The channel of a device that is set to none: the sender's only one, the one it learned on before, or one of its
+     * own.
+     */
     private Channel channel(Wanted wanted) {
-        return wanted.only().or(() -> rig.device(wanted.device()).learned().values().stream().flatMap(message -> message.channel().stream()).findFirst())
+        return wanted.only()
+                .or(() -> rig.device(wanted.device()).learned().values().stream()
+                        .flatMap(message -> message.channel().stream())
+                        .findFirst())
                 .orElseGet(() -> Channels.firstFree(rig).orElse(new Channel(Channel.LAST)));
     }
 
     /** The next number of the run of the sender, or else the first of the longest stretch that is free. */
     private Optional<Integer> number(Wanted wanted, MessageType type, Channel channel) {
-        List<Integer> free = Reserved.free(type).stream().filter(number -> isFree(wanted, type, channel, number)).toList();
+        List<Integer> free = Reserved.free(type).stream()
+                .filter(number -> isFree(wanted, type, channel, number))
+                .toList();
         Set<Integer> freeSet = new HashSet<>(free);
-        return run(wanted, type, channel).stream().map(number -> number + 1).filter(freeSet::contains).reduce((first, last) -> last)
-                .or(() -> free.stream().max((a, b) -> Integer.compare(stretch(a, freeSet), stretch(b, freeSet)) != 0
-                        ? Integer.compare(stretch(a, freeSet), stretch(b, freeSet)) : Integer.compare(free.indexOf(b), free.indexOf(a))));
+        return run(wanted, type, channel).stream()
+                .map(number -> number + 1)
+                .filter(freeSet::contains)
+                .reduce((first, last) -> last)
+                .or(() -> free.stream()
+                        .max((a, b) -> Integer.compare(stretch(a, freeSet), stretch(b, freeSet)) != 0
+                                ? Integer.compare(stretch(a, freeSet), stretch(b, freeSet))
+                                : Integer.compare(free.indexOf(b), free.indexOf(a))));
     }
 
     /** Numbers that the sender's run has so far, on the channel, in the order of what it sends. */
     private List<Integer> run(Wanted wanted, MessageType type, Channel channel) {
         List<Integer> numbers = new ArrayList<>();
-        all.stream().filter(other -> other.senders().getFirst().equals(wanted.senders().getFirst())).forEach(other ->
-                Optional.ofNullable(rig.device(other.device()).learned().get(other.lesson()))
-                        .filter(message -> message.type() == type && message.channel()
-                                .or(() -> rig.setting(other.device(), SettingId.RECEIVE_CHANNEL).map(Channel::new)).filter(channel::equals).isPresent())
+        all.stream()
+                .filter(other ->
+                        other.senders().getFirst().equals(wanted.senders().getFirst()))
+                .forEach(other -> Optional.ofNullable(
+                                rig.device(other.device()).learned().get(other.lesson()))
+                        .filter(message -> message.type() == type
+                                && message.channel()
+                                        .or(() -> rig.setting(other.device(), SettingId.RECEIVE_CHANNEL)
+                                                .map(Channel::new))
+                                        .filter(channel::equals)
+                                        .isPresent())
                         .ifPresent(message -> numbers.add(message.number())));
         return numbers;
     }
@@ -166,14 +205,23 @@ public final class Allocator {
     private boolean isFree(Wanted wanted, MessageType type, Channel channel, int number) {
         Set<DeviceId> hearers = new LinkedHashSet<>(List.of(wanted.device()));
         wanted.senders().forEach(sender -> hearers.addAll(reach(sender)));
-        return hearers.stream().noneMatch(hearer -> taken.computeIfAbsent(hearer, id -> Taken.of(rig, id)).holds(type, channel, number))
-                && sendersTo(wanted.device()).stream().noneMatch(sender -> sent.computeIfAbsent(sender, id -> Taken.sentBy(rig, switches, automatic.getOrDefault(id, List.of()), id)).holds(type, channel, number));
+        return hearers.stream()
+                        .noneMatch(hearer -> taken.computeIfAbsent(hearer, id -> Taken.of(rig, id))
+                                .holds(type, channel, number))
+                && sendersTo(wanted.device()).stream()
+                        .noneMatch(sender -> sent.computeIfAbsent(
+                                        sender,
+                                        id -> Taken.sentBy(rig, switches, automatic.getOrDefault(id, List.of()), id))
+                                .holds(type, channel, number));
     }
 
     /** The boxes that the device hears, and its stand-in. */
     private List<DeviceId> sendersTo(DeviceId device) {
-        Set<DeviceId> ears = Stream.concat(Stream.of(device), rig.standIn(device).stream()).collect(Collectors.toSet());
-        return controllers.stream().filter(sender -> ears.stream().anyMatch(reach(sender)::contains)).toList();
+        Set<DeviceId> ears =
+                Stream.concat(Stream.of(device), rig.standIn(device).stream()).collect(Collectors.toSet());
+        return controllers.stream()
+                .filter(sender -> ears.stream().anyMatch(reach(sender)::contains))
+                .toList();
     }
 
     private Set<DeviceId> reach(DeviceId sender) {

@@ -37,9 +37,9 @@ public final class Channels {
 
     /**
      * A channel for each receiver, of those that have a setting for it: what it has, where that is 2 or more and nobody
-     * else's; else the first that is free. A board with one channel for everything keeps it, and a receiver that is meant
-     * by such a board alone gets the board's. Two that stand in for one another share one. When all are given, the rest
-     * keep what they have.
+     * else's; else the first that is free. A board with one channel for everything keeps it, and a receiver that is
+     * meant by such a board alone gets the board's. Two that stand in for one another share one. When all are given,
+     * the rest keep what they have.
      *
      * @param means which receivers the switches of each board are about
      */
@@ -57,17 +57,22 @@ public final class Channels {
             rig.setting(device.id(), SettingId.SEND_CHANNEL).ifPresent(used::add);
             used.addAll(fixed(rig, device.id()));
         });
-        return IntStream.rangeClosed(FIRST_GIVEN, Channel.LAST).filter(channel -> !used.contains(channel)).mapToObj(Channel::new).findFirst();
+        return IntStream.rangeClosed(FIRST_GIVEN, Channel.LAST)
+                .filter(channel -> !used.contains(channel))
+                .mapToObj(Channel::new)
+                .findFirst();
     }
 
     /** Channels that a device listens to whatever it is set to. */
     private static Set<Integer> fixed(Rig rig, DeviceId device) {
         Set<Integer> channels = new HashSet<>();
-        rig.chart(device).rows().forEach(row -> row.triggers().forEach(trigger -> {
-            if (trigger instanceof Trigger.Voice voice) {
-                voice.channel().ifPresent(channel -> channels.add(channel.number()));
-            }
-        }));
+        rig.chart(device)
+                .rows()
+                .forEach(row -> row.triggers().forEach(trigger -> {
+                    if (trigger instanceof Trigger.Voice voice) {
+                        voice.channel().ifPresent(channel -> channels.add(channel.number()));
+                    }
+                }));
         return channels;
     }
 
@@ -76,18 +81,30 @@ public final class Channels {
         Set<Integer> used = new HashSet<>();
         rig.devices().forEach(device -> used.addAll(fixed(rig, device.id())));
         means.forEach((board, receivers) -> boardChannel(board).ifPresent(channel -> {
-            receivers.stream().filter(this::isSettable).filter(receiver -> means.values().stream().filter(all -> all.contains(receiver)).count() == 1)
-                    .limit(1).forEach(receiver -> given.putIfAbsent(receiver, channel));
+            receivers.stream()
+                    .filter(this::isSettable)
+                    .filter(receiver -> means.values().stream()
+                                    .filter(all -> all.contains(receiver))
+                                    .count()
+                            == 1)
+                    .limit(1)
+                    .forEach(receiver -> given.putIfAbsent(receiver, channel));
             used.add(channel);
         }));
-        List<Device> receivers = rig.devices().stream().filter(d -> isSettable(d.id()) && !isSecond(d.id())).sorted((a, b) ->
-                Boolean.compare(wanted.contains(b.id()), wanted.contains(a.id()))).toList();
+        List<Device> receivers = rig.devices().stream()
+                .filter(d -> isSettable(d.id()) && !isSecond(d.id()))
+                .sorted((a, b) -> Boolean.compare(wanted.contains(b.id()), wanted.contains(a.id())))
+                .toList();
         receivers.stream().filter(d -> !given.containsKey(d.id())).forEach(d -> keep(d.id(), given, used));
-        receivers.stream().filter(d -> !given.containsKey(d.id())).forEach(d -> IntStream.rangeClosed(FIRST_GIVEN, Channel.LAST)
-                .filter(channel -> !used.contains(channel) && allows(d.id(), channel)).findFirst().ifPresent(channel -> {
-                    given.put(d.id(), channel);
-                    used.add(channel);
-                }));
+        receivers.stream()
+                .filter(d -> !given.containsKey(d.id()))
+                .forEach(d -> IntStream.rangeClosed(FIRST_GIVEN, Channel.LAST)
+                        .filter(channel -> !used.contains(channel) && allows(d.id(), channel))
+                        .findFirst()
+                        .ifPresent(channel -> {
+                            given.put(d.id(), channel);
+                            used.add(channel);
+                        }));
         SortedMap<DeviceId, Channel> all = new TreeMap<>();
         given.forEach((device, channel) -> {
             all.put(device, new Channel(channel));
@@ -104,12 +121,17 @@ public final class Channels {
     }
 
     private Optional<Integer> boardChannel(DeviceId board) {
-        return rig.model(board).board().filter(b -> b.sendChannel() == SendChannel.ONE_FOR_THE_BOX)
+        return rig.model(board)
+                .board()
+                .filter(b -> b.sendChannel() == SendChannel.ONE_FOR_THE_BOX)
                 .flatMap(b -> rig.setting(board, SettingId.SEND_CHANNEL));
     }
 
     private boolean isSettable(DeviceId device) {
-        return rig.model(device).setting(SettingId.RECEIVE_CHANNEL).filter(setting -> setting.min() < setting.max()).isPresent()
+        return rig.model(device)
+                        .setting(SettingId.RECEIVE_CHANNEL)
+                        .filter(setting -> setting.min() < setting.max())
+                        .isPresent()
                 && !rig.chart(device).isEmpty();
     }
 
@@ -135,8 +157,11 @@ public final class Channels {
         public static Matrix of(Rig rig, Ways ways, List<DeviceId> senders) {
             Map<DeviceId, Set<DeviceId>> heard = new HashMap<>();
             senders.forEach(sender -> heard.put(sender, new HashSet<>(ways.reach(sender))));
-            List<DeviceId> receivers = new ArrayList<>(rig.devices().stream().map(Device::id).filter(id -> !rig.chart(id).isEmpty())
-                    .filter(id -> heard.values().stream().anyMatch(all -> all.contains(id))).toList());
+            List<DeviceId> receivers = new ArrayList<>(rig.devices().stream()
+                    .map(Device::id)
+                    .filter(id -> !rig.chart(id).isEmpty())
+                    .filter(id -> heard.values().stream().anyMatch(all -> all.contains(id)))
+                    .toList());
             return new Matrix(senders, receivers, heard);
         }
 

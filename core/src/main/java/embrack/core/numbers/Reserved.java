@@ -11,23 +11,32 @@ import java.util.stream.IntStream;
 /** Numbers that are better left alone, and those to take first. */
 final class Reserved {
 
-    /** Controllers that keyboards and sound boxes obey by themselves: sustain and its kin, volume, pan, expression, wheel. */
+    /**
+     * Controllers that keyboards and sound boxes obey by themselves: sustain and its kin, volume, pan, expression,
+     * wheel.
+     */
     private static final Set<Integer> PLAYED = Set.of(1, 2, 4, 5, 7, 8, 10, 11, 64, 65, 66, 67, 68, 69);
 
     /** Controllers that the standard leaves undefined. Source: MIDI 1.0 Detailed Specification, table III. */
-    private static final List<Integer> UNDEFINED = IntStream.of(IntStream.concat(IntStream.concat(IntStream.rangeClosed(102, 119), IntStream.rangeClosed(20, 31)),
-            IntStream.concat(IntStream.rangeClosed(85, 90), IntStream.of(14, 15, 3, 9))).toArray()).boxed().toList();
+    private static final List<Integer> UNDEFINED = IntStream.of(IntStream.concat(
+                            IntStream.concat(IntStream.rangeClosed(102, 119), IntStream.rangeClosed(20, 31)),
+                            IntStream.concat(IntStream.rangeClosed(85, 90), IntStream.of(14, 15, 3, 9)))
+                    .toArray())
+            .boxed()
+            .toList();
 
-    private Reserved() {
-    }
+    private Reserved() {}
 
     /** Why a number is better not chosen, as a sentence without a full stop; empty when it may be. */
     static Optional<String> why(MessageType type, int number) {
         if (type != MessageType.CONTROL_CHANGE) {
             return Optional.empty();
         }
-        return Controllers.reserved(number).or(() -> PLAYED.contains(number)
-                ? Optional.of("%d is %s: sounds obey it by themselves".formatted(number, Controllers.name(number).orElseThrow())) : Optional.empty());
+        return Controllers.reserved(number)
+                .or(() -> PLAYED.contains(number)
+                        ? Optional.of("%d is %s: sounds obey it by themselves"
+                                .formatted(number, Controllers.name(number).orElseThrow()))
+                        : Optional.empty());
     }
 
     /** All numbers that may be chosen, those to take first in front. */
@@ -35,7 +44,11 @@ final class Reserved {
         if (type != MessageType.CONTROL_CHANGE) {
             return IntStream.rangeClosed(0, DataByte.MAX).boxed().toList();
         }
-        return IntStream.concat(UNDEFINED.stream().mapToInt(n -> n), IntStream.rangeClosed(0, DataByte.MAX).filter(n -> !UNDEFINED.contains(n)))
-                .filter(number -> why(type, number).isEmpty()).boxed().toList();
+        return IntStream.concat(
+                        UNDEFINED.stream().mapToInt(n -> n),
+                        IntStream.rangeClosed(0, DataByte.MAX).filter(n -> !UNDEFINED.contains(n)))
+                .filter(number -> why(type, number).isEmpty())
+                .boxed()
+                .toList();
     }
 }

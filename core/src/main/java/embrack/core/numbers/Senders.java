@@ -15,8 +15,7 @@ import java.util.Optional;
 /** On which channel boxes send. */
 public final class Senders {
 
-    private Senders() {
-    }
+    private Senders() {}
 
     /** The one channel that a switch sends on, if its board has one for everything; some count it up with the banks. */
     public static Optional<Channel> only(Rig rig, SwitchAt at) {
@@ -25,7 +24,10 @@ public final class Senders {
 
     /** The one channel that a treadle, fader or knob sends on, if it has one for everything. */
     public static Optional<Channel> only(Rig rig, ControlAt at) {
-        return group(rig, at).channel().or(() -> rig.model(at.box()).board().isPresent() ? board(rig, at.box(), at.bank()) : set(rig, at.box()));
+        return group(rig, at)
+                .channel()
+                .or(() ->
+                        rig.model(at.box()).board().isPresent() ? board(rig, at.box(), at.bank()) : set(rig, at.box()));
     }
 
     /**
@@ -48,8 +50,12 @@ public final class Senders {
 
     private static Optional<Channel> board(Rig rig, DeviceId box, int bank) {
         Board board = rig.model(box).board().orElseThrow();
-        return board.sendChannel() == SendChannel.EACH_MESSAGE ? Optional.empty()
-                : set(rig, box).map(set -> board.bankChange() == BankChange.CHANNEL ? Channel.ofWire((set.wire() + bank - 1) % Channel.LAST) : set);
+        return board.sendChannel() == SendChannel.EACH_MESSAGE
+                ? Optional.empty()
+                : set(rig, box)
+                        .map(set -> board.bankChange() == BankChange.CHANNEL
+                                ? Channel.ofWire((set.wire() + bank - 1) % Channel.LAST)
+                                : set);
     }
 
     private static Optional<Channel> set(Rig rig, DeviceId box) {

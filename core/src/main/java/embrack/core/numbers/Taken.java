@@ -19,8 +19,7 @@ import java.util.Set;
 final class Taken {
 
     /** @param channel 1 to 16; 0 for a message that is heard on all channels */
-    private record Address(MessageType type, int channel, int number) {
-    }
+    private record Address(MessageType type, int channel, int number) {}
 
     private final Set<Address> addresses = new HashSet<>();
 
@@ -31,7 +30,15 @@ final class Taken {
         boolean all = rig.answers(device).quirks().hearsAllChannels();
         for (ChartRow row : rig.chart(device).rows()) {
             if (row.last() instanceof Trigger.Voice voice) {
-                taken.addresses.add(new Address(voice.type(), all ? 0 : voice.channel().map(Channel::number).or(() -> set).orElse(0), voice.number()));
+                taken.addresses.add(new Address(
+                        voice.type(),
+                        all
+                                ? 0
+                                : voice.channel()
+                                        .map(Channel::number)
+                                        .or(() -> set)
+                                        .orElse(0),
+                        voice.number()));
             }
         }
         return taken;
@@ -40,25 +47,40 @@ final class Taken {
     /** What a box sends already, for whatever device. */
     static Taken sentBy(Rig rig, Switches switches, List<Cue> cues, DeviceId sender) {
         var taken = new Taken();
-        rig.model(sender).board().ifPresent(board -> switches.of(sender).forEach(assignment -> {
-            Optional<Channel> only = Senders.only(rig, assignment.at());
-            assignment.steps().forEach(step -> rig.chart(step.device()).messagesFor(step.action(), receiveChannel(rig, step.device()), board.sends()).orElse(List.of())
-                    .forEach(message -> taken.add(message, only)));
-        }));
+        rig.model(sender)
+                .board()
+                .ifPresent(board -> switches.of(sender).forEach(assignment -> {
+                    Optional<Channel> only = Senders.only(rig, assignment.at());
+                    assignment
+                            .steps()
+                            .forEach(step -> rig.chart(step.device())
+                                    .messagesFor(step.action(), receiveChannel(rig, step.device()), board.sends())
+                                    .orElse(List.of())
+                                    .forEach(message -> taken.add(message, only)));
+                }));
         switches.travelsOf(sender).forEach(travel -> {
             Optional<Channel> only = Senders.only(rig, travel.at());
-            travel.targets().forEach(target -> rig.chart(target.device()).messagesFor(target.at(0), receiveChannel(rig, target.device())).orElse(List.of())
-                    .forEach(message -> taken.add(message, only)));
+            travel.targets()
+                    .forEach(target -> rig.chart(target.device())
+                            .messagesFor(target.at(0), receiveChannel(rig, target.device()))
+                            .orElse(List.of())
+                            .forEach(message -> taken.add(message, only)));
         });
-        cues.stream().flatMap(cue -> cue.steps().stream()).filter(step -> !step.device().equals(sender)).distinct()
-                .forEach(step -> rig.chart(step.device()).messagesFor(step.action(), receiveChannel(rig, step.device())).orElse(List.of())
+        cues.stream()
+                .flatMap(cue -> cue.steps().stream())
+                .filter(step -> !step.device().equals(sender))
+                .distinct()
+                .forEach(step -> rig.chart(step.device())
+                        .messagesFor(step.action(), receiveChannel(rig, step.device()))
+                        .orElse(List.of())
                         .forEach(message -> taken.add(message, Optional.empty())));
         return taken;
     }
 
     private void add(Message message, Optional<Channel> only) {
         if (message instanceof Message.Voice voice) {
-            addresses.add(new Address(message.type(), only.orElse(voice.channel()).number(), message.data1()));
+            addresses.add(
+                    new Address(message.type(), only.orElse(voice.channel()).number(), message.data1()));
         }
     }
 
@@ -67,6 +89,7 @@ final class Taken {
     }
 
     boolean holds(MessageType type, Channel channel, int number) {
-        return addresses.contains(new Address(type, channel.number(), number)) || addresses.contains(new Address(type, 0, number));
+        return addresses.contains(new Address(type, channel.number(), number))
+                || addresses.contains(new Address(type, 0, number));
     }
 }

@@ -33,20 +33,31 @@ import java.util.Set;
  * @param fixed what a sender sends that cannot be programmed
  * @param only the one channel that a sender has for everything
  */
-record Wanted(DeviceId device, LessonId lesson, Set<MessageType> types, List<DeviceId> senders, Optional<Fixed> fixed, Optional<Channel> only) {
+record Wanted(
+        DeviceId device,
+        LessonId lesson,
+        Set<MessageType> types,
+        List<DeviceId> senders,
+        Optional<Fixed> fixed,
+        Optional<Channel> only) {
 
     /** What a switch with a factory run sends. */
-    record Fixed(MessageType type, int number) {
-    }
+    record Fixed(MessageType type, int number) {}
 
-    /** Everything that steps and levels want learned, in the order of boards, banks and switches; then what cues want, by who sends them. */
+    /**
+     * Everything that steps and levels want learned, in the order of boards, banks and switches; then what cues want,
+     * by who sends them.
+     */
     static List<Wanted> all(Rig rig, Switches switches, Map<DeviceId, List<Cue>> automatic) {
         var gathering = new Gathering(rig);
         rig.devices().forEach(box -> {
             switches.of(box.id()).forEach(gathering::add);
             switches.travelsOf(box.id()).forEach(gathering::add);
         });
-        automatic.forEach((player, cues) -> cues.stream().flatMap(cue -> cue.steps().stream()).distinct().forEach(step -> gathering.add(player, step)));
+        automatic.forEach((player, cues) -> cues.stream()
+                .flatMap(cue -> cue.steps().stream())
+                .distinct()
+                .forEach(step -> gathering.add(player, step)));
         return List.copyOf(gathering.found.values());
     }
 
@@ -79,7 +90,13 @@ record Wanted(DeviceId device, LessonId lesson, Set<MessageType> types, List<Dev
 
         void add(DeviceId player, Step step) {
             if (!step.device().equals(player)) {
-                add(step.device(), LessonId.of(step.action()), EnumSet.allOf(MessageType.class), player, Optional.empty(), Optional.empty());
+                add(
+                        step.device(),
+                        LessonId.of(step.action()),
+                        EnumSet.allOf(MessageType.class),
+                        player,
+                        Optional.empty(),
+                        Optional.empty());
             }
         }
 
@@ -87,16 +104,31 @@ record Wanted(DeviceId device, LessonId lesson, Set<MessageType> types, List<Dev
             ControlGroup group = Senders.group(rig, travel.at());
             Optional<Channel> only = Senders.only(rig, travel.at());
             for (Target target : travel.targets()) {
-                add(target.device(), new LessonId(Verb.LEVEL, target.part()), group.sends(), travel.at().box(), Optional.empty(), only);
+                add(
+                        target.device(),
+                        new LessonId(Verb.LEVEL, target.part()),
+                        group.sends(),
+                        travel.at().box(),
+                        Optional.empty(),
+                        only);
             }
         }
 
-        private void add(DeviceId device, LessonId id, Set<MessageType> sends, DeviceId sender, Optional<Fixed> fixed, Optional<Channel> only) {
-            rig.model(device).chart().lessons().stream().filter(lesson -> lesson.id().equals(id))
-                    .filter(lesson -> !rig.model(device).chart().isSendable(id, sends)).findFirst().ifPresent(lesson -> {
-                Wanted wanted = new Wanted(device, id, learnable(lesson, sends), List.of(sender), fixed, only);
-                found.merge(List.of(device, id), wanted, Wanted::with);
-            });
+        private void add(
+                DeviceId device,
+                LessonId id,
+                Set<MessageType> sends,
+                DeviceId sender,
+                Optional<Fixed> fixed,
+                Optional<Channel> only) {
+            rig.model(device).chart().lessons().stream()
+                    .filter(lesson -> lesson.id().equals(id))
+                    .filter(lesson -> !rig.model(device).chart().isSendable(id, sends))
+                    .findFirst()
+                    .ifPresent(lesson -> {
+                        Wanted wanted = new Wanted(device, id, learnable(lesson, sends), List.of(sender), fixed, only);
+                        found.merge(List.of(device, id), wanted, Wanted::with);
+                    });
         }
 
         private static Set<MessageType> learnable(Lesson lesson, Set<MessageType> sends) {

@@ -33,41 +33,60 @@ public final class Safety {
 
     /** Whether a switch starts something, by its duty or by what it does. */
     public boolean isGo(Assignment assignment) {
-        return assignment.isFor(Duty.GO) || assignment.duty().isEmpty() && assignment.steps().stream().anyMatch(step -> STARTS.contains(step.action().verb()));
+        return assignment.isFor(Duty.GO)
+                || assignment.duty().isEmpty()
+                        && assignment.steps().stream()
+                                .anyMatch(step -> STARTS.contains(step.action().verb()));
     }
 
     /** What brings every box that has a safe state into it. */
     public List<Step> safe() {
-        return first().flatMap(device -> plan.rig().chart(device.id()).safe().stream().map(action -> new Step(device.id(), action))).toList();
+        return first().flatMap(device ->
+                        plan.rig().chart(device.id()).safe().stream().map(action -> new Step(device.id(), action)))
+                .toList();
     }
 
     /** What stops everything that plays, at once. */
     public List<Step> stops() {
-        return first().flatMap(device -> stop(device.id()).map(action -> new Step(device.id(), action))).toList();
+        return first().flatMap(device -> stop(device.id()).map(action -> new Step(device.id(), action)))
+                .toList();
     }
 
     /** Whether an assignment stops something that plays, or leaves the house without sound or light. */
     public boolean isHurtful(Assignment assignment) {
-        return assignment.isFor(Duty.KILL) || assignment.isFor(Duty.SAFE) || assignment.steps().stream().anyMatch(this::isHurtful);
+        return assignment.isFor(Duty.KILL)
+                || assignment.isFor(Duty.SAFE)
+                || assignment.steps().stream().anyMatch(this::isHurtful);
     }
 
     /** One track of a looper may stop beside another that starts: that is how loops are played. */
     private boolean isHurtful(Step step) {
         Action action = step.action();
-        boolean stopsOne = action.verb() == Verb.STOP && plan.rig().model(step.device()).kind() != Kind.LOOPER;
+        boolean stopsOne =
+                action.verb() == Verb.STOP && plan.rig().model(step.device()).kind() != Kind.LOOPER;
         boolean stops = stopsOne || action.verb() == Verb.STOP_ALL || action.verb() == Verb.FADE_OUT;
         boolean dark = action.part().text().startsWith("blackout") && action.verb() != Verb.OFF;
-        return stops || dark || action.part().text().equals("main") && (action.verb() == Verb.MUTE || action.verb() == Verb.TOGGLE_MUTE);
+        return stops
+                || dark
+                || action.part().text().equals("main")
+                        && (action.verb() == Verb.MUTE || action.verb() == Verb.TOGGLE_MUTE);
     }
 
     private Stream<Action> stop(DeviceId device) {
-        List<Action> stops = plan.rig().chart(device).actions().stream().filter(action -> action.verb() == Verb.STOP_ALL).toList();
-        return stops.isEmpty() ? plan.rig().chart(device).actions().stream().filter(action -> action.verb() == Verb.STOP && action.verb().aspect() == Aspect.TRANSPORT)
+        List<Action> stops = plan.rig().chart(device).actions().stream()
+                .filter(action -> action.verb() == Verb.STOP_ALL)
+                .toList();
+        return stops.isEmpty()
+                ? plan.rig().chart(device).actions().stream()
+                        .filter(action ->
+                                action.verb() == Verb.STOP && action.verb().aspect() == Aspect.TRANSPORT)
                 : stops.stream();
     }
 
     /** Devices, without those that only stand in for another: a step is meant for both. */
     private Stream<Device> first() {
-        return plan.rig().devices().stream().filter(device -> plan.rig().pairs().stream().noneMatch(pair -> pair.second().equals(device.id())));
+        return plan.rig().devices().stream()
+                .filter(device -> plan.rig().pairs().stream()
+                        .noneMatch(pair -> pair.second().equals(device.id())));
     }
 }

@@ -34,7 +34,8 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
      *
      * @param hit what it lands on
      * @param side "left" or "right"
-     * @param does what then changes, in words, by simulation; nothing when the switch is blank or sends nothing that is heard
+     * @param does what then changes, in words, by simulation; nothing when the switch is blank or sends nothing that is
+     * heard
      * @param hurts whether it stops something, or leaves people without sound or light
      */
     public record Miss(SwitchAt hit, String side, List<String> does, boolean hurts) {
@@ -53,29 +54,45 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
     public static Surroundings of(Plan plan, SwitchAt at) {
         var simulator = new Simulator(plan);
         RigState start = RigState.poweredOn(plan.rig());
-        RigState after = plan.switches().at(at).steps().isEmpty() ? start : simulator.press(start, at, 0).after();
+        RigState after = plan.switches().at(at).steps().isEmpty()
+                ? start
+                : simulator.press(start, at, 0).after();
         List<Miss> misses = new ArrayList<>();
         Board board = plan.board(at.board());
         for (int number : board.besides(at.number())) {
             SwitchAt hit = new SwitchAt(at.board(), at.bank(), number);
             RigState missed = simulator.press(after, hit, 0).after();
-            List<String> changes = after.differences(missed).stream().map(place -> changed(plan, place, missed)).toList();
-            List<String> told = changes.size() <= CHANGES_TOLD ? changes
-                    : new ArrayList<>(changes.subList(0, CHANGES_TOLD));
+            List<String> changes = after.differences(missed).stream()
+                    .map(place -> changed(plan, place, missed))
+                    .toList();
+            List<String> told =
+                    changes.size() <= CHANGES_TOLD ? changes : new ArrayList<>(changes.subList(0, CHANGES_TOLD));
             if (changes.size() > CHANGES_TOLD) {
                 told.add("%d more".formatted(changes.size() - CHANGES_TOLD));
             }
-            misses.add(new Miss(hit, number < at.number() ? "left" : "right", told, new Safety(plan).isHurtful(plan.switches().at(hit))));
+            misses.add(new Miss(
+                    hit,
+                    number < at.number() ? "left" : "right",
+                    told,
+                    new Safety(plan).isHurtful(plan.switches().at(hit))));
         }
-        return new Surroundings(misses, kill(plan, at).filter(kill -> !kill.equals(at)).map(kill -> words(board, at, kill)));
+        return new Surroundings(
+                misses, kill(plan, at).filter(kill -> !kill.equals(at)).map(kill -> words(board, at, kill)));
     }
 
     private static String changed(Plan plan, Place place, RigState state) {
-        return "%s: %s %s".formatted(plan.rig().name(place.device()), plan.rig().partName(place.device(), place.part()), place.aspect().word(state.value(place)));
+        return "%s: %s %s"
+                .formatted(
+                        plan.rig().name(place.device()),
+                        plan.rig().partName(place.device(), place.part()),
+                        place.aspect().word(state.value(place)));
     }
 
     private static Optional<SwitchAt> kill(Plan plan, SwitchAt at) {
-        return plan.switches().of(at.board()).stream().filter(a -> a.isFor(Duty.KILL) && a.at().bank() == at.bank()).map(Assignment::at).findFirst();
+        return plan.switches().of(at.board()).stream()
+                .filter(a -> a.isFor(Duty.KILL) && a.at().bank() == at.bank())
+                .map(Assignment::at)
+                .findFirst();
     }
 
     /** How one switch lies to another: "3 switches to the right, one row back". */
@@ -90,6 +107,9 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
             pieces.add("%s %s".formatted(Words.count(Math.abs(back), "row"), back > 0 ? "back" : "towards you"));
         }
         boolean oneFoot = SpareSwitch.distance(board, from, to) <= 2;
-        return "The kill switch is %s: %s.".formatted(String.join(", ", pieces), oneFoot ? "the same foot can reach it by mistake" : "the other foot reaches it");
+        return "The kill switch is %s: %s."
+                .formatted(
+                        String.join(", ", pieces),
+                        oneFoot ? "the same foot can reach it by mistake" : "the other foot reaches it");
     }
 }

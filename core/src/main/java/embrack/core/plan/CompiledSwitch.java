@@ -16,9 +16,14 @@ import java.util.stream.Stream;
  *
  * @param mode what the switch does as it goes down and up
  * @param steps by the moment in which they are done
- * @param byItself what the board sends beside, since its mode wants it: the other value of a message, at the second press or on release
+ * @param byItself what the board sends beside, since its mode wants it: the other value of a message, at the second
+ * press or on release
  */
-public record CompiledSwitch(SwitchAt at, SwitchMode mode, SortedMap<Moment, List<CompiledStep>> steps, SortedMap<Moment, List<Message>> byItself,
+public record CompiledSwitch(
+        SwitchAt at,
+        SwitchMode mode,
+        SortedMap<Moment, List<CompiledStep>> steps,
+        SortedMap<Moment, List<Message>> byItself,
         Wire.RunningStatus runningStatus) {
 
     /** How long a board waits for a second press before it believes in a single one. Common practice, no source. */
@@ -41,13 +46,19 @@ public record CompiledSwitch(SwitchAt at, SwitchMode mode, SortedMap<Moment, Lis
 
     /** What is sent at a moment, in order, with the waits before. */
     public List<Sending> sendings(Moment moment) {
-        Stream<Sending> meant = steps(moment).stream().filter(CompiledStep::isSent).flatMap(step -> sendings(step).stream());
-        return Stream.concat(meant, byItself.getOrDefault(moment, List.of()).stream().map(Sending::new)).toList();
+        Stream<Sending> meant =
+                steps(moment).stream().filter(CompiledStep::isSent).flatMap(step -> sendings(step).stream());
+        return Stream.concat(
+                        meant, byItself.getOrDefault(moment, List.of()).stream().map(Sending::new))
+                .toList();
     }
 
     private static List<Sending> sendings(CompiledStep step) {
         Message first = step.messages().getFirst();
-        return Stream.concat(Stream.of(new Sending(first, step.step().waitMillis())), step.messages().stream().skip(1).map(Sending::new)).toList();
+        return Stream.concat(
+                        Stream.of(new Sending(first, step.step().waitMillis())),
+                        step.messages().stream().skip(1).map(Sending::new))
+                .toList();
     }
 
     /** What is sent at a moment, in order. */
@@ -77,6 +88,8 @@ public record CompiledSwitch(SwitchAt at, SwitchMode mode, SortedMap<Moment, Lis
 
     /** Whether any step of these moments is stopped. */
     public boolean isObstructed(List<Moment> moments) {
-        return moments.stream().flatMap(moment -> steps(moment).stream()).anyMatch(step -> step.obstacle().isPresent());
+        return moments.stream()
+                .flatMap(moment -> steps(moment).stream())
+                .anyMatch(step -> step.obstacle().isPresent());
     }
 }

@@ -36,7 +36,10 @@ public record CompiledTravel(Travel travel, List<CompiledTarget> targets) {
 
     /** What is sent when it comes to a position, 0 to 127. */
     public List<Sending> sendings(int position) {
-        return targets.stream().filter(CompiledTarget::isSent).map(target -> new Sending(target.at().get(position))).toList();
+        return targets.stream()
+                .filter(CompiledTarget::isSent)
+                .map(target -> new Sending(target.at().get(position)))
+                .toList();
     }
 
     public boolean isObstructed() {

@@ -27,7 +27,10 @@ public sealed interface CueEdit extends Edit {
 
     SongId song();
 
-    /** Adds a cue; {@code at} as it is typed, see {@link Anchor#parse}. Steps may be none; then {@code foot} says which switch is pressed. */
+    /**
+     * Adds a cue; {@code at} as it is typed, see {@link Anchor#parse}. Steps may be none; then {@code foot} says which
+     * switch is pressed.
+     */
     record AddCue(SongId song, String at, List<Step> steps, Optional<SwitchAt> foot) implements CueEdit {
 
         public AddCue {
@@ -39,9 +42,12 @@ public sealed interface CueEdit extends Edit {
             Song old = SongEdit.find(plan, song);
             Anchor anchor = Typed.accepted("at", () -> Anchor.parse(at, old.form()));
             if (steps.isEmpty() && foot.isEmpty()) {
-                throw new Refused("step", "Say what the cue does: search for an action, or choose a switch that somebody presses.");
+                throw new Refused(
+                        "step",
+                        "Say what the cue does: search for an action, or choose a switch that somebody presses.");
             }
-            return foot.isPresent() ? with(plan, old.withCue(Cue.pressed(old.nextNumber(), anchor, foot.get())))
+            return foot.isPresent()
+                    ? with(plan, old.withCue(Cue.pressed(old.nextNumber(), anchor, foot.get())))
                     : with(plan, old.withCue(new Cue(old.nextNumber(), anchor, steps)));
         }
 
@@ -87,7 +93,8 @@ public sealed interface CueEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return "Keep %s of %s".formatted(Words.count(capture.cues(1).size(), "captured cue"), SongEdit.titleOf(before, song));
+            return "Keep %s of %s"
+                    .formatted(Words.count(capture.cues(1).size(), "captured cue"), SongEdit.titleOf(before, song));
         }
     }
 
@@ -107,8 +114,8 @@ public sealed interface CueEdit extends Edit {
     }
 
     /**
-     * Moves cues together. What is tied to a bar moves by ticks and stays on bars; what is tied to the clock, by the clock.
-     * They keep their distances: none comes before the start, the first is put there at most.
+     * Moves cues together. What is tied to a bar moves by ticks and stays on bars; what is tied to the clock, by the
+     * clock. They keep their distances: none comes before the start, the first is put there at most.
      *
      * @param ticks how far, {@link Position#TICKS_PER_QUARTER} to the quarter, for cues on bars and sections
      * @param micros how far, for cues on the clock; 0 for as long as the ticks take there
@@ -118,7 +125,8 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             Song old = SongEdit.find(plan, song);
             Form form = old.form();
-            List<Cue> moving = new TreeSet<>(cues).stream().map(number -> find(old, number)).toList();
+            List<Cue> moving = new TreeSet<>(cues)
+                    .stream().map(number -> find(old, number)).toList();
             long first = moving.stream().mapToLong(cue -> now(form, cue)).min().orElse(0);
             long byTicks = Math.clamp(ticks, -(long) Math.floor(form.score().exactTickAt(first)), MOST_TICKS);
             long byMicros = Math.clamp(micros, -first, Anchor.MAX_MICROS);
@@ -128,7 +136,8 @@ public sealed interface CueEdit extends Edit {
             return Typed.accepted("cues", () -> {
                 Song changed = old;
                 for (Cue cue : moving) {
-                    changed = changed.withCue(cue.withAnchor(ticks != 0 ? moved(form, cue, byTicks) : new Anchor.OnClock(now(form, cue) + byMicros)));
+                    changed = changed.withCue(cue.withAnchor(
+                            ticks != 0 ? moved(form, cue, byTicks) : new Anchor.OnClock(now(form, cue) + byMicros)));
                 }
                 return with(plan, changed);
             });
@@ -137,13 +146,17 @@ public sealed interface CueEdit extends Edit {
         private static Anchor moved(Form form, Cue cue, long by) {
             Score score = form.score();
             if (cue.at() instanceof Anchor.OnClock at) {
-                return new Anchor.OnClock(Math.max(0, Math.round(score.exactMicros(score.exactTickAt(at.micros()) + by))));
+                return new Anchor.OnClock(
+                        Math.max(0, Math.round(score.exactMicros(score.exactTickAt(at.micros()) + by))));
             }
             return new Anchor.OnBar(score.position(cue.at().tick(form).orElseThrow() + by));
         }
 
         private static long now(Form form, Cue cue) {
-            return cue.at().micros(form).orElseThrow(() -> new Refused("cues", "What comes on load, play, stop or loop has no place to be moved from."));
+            return cue.at()
+                    .micros(form)
+                    .orElseThrow(() -> new Refused(
+                            "cues", "What comes on load, play, stop or loop has no place to be moved from."));
         }
 
         @Override
@@ -164,7 +177,9 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             Song old = SongEdit.find(plan, song);
             Anchor at = find(old, held).at();
-            long now = at.micros(old.form()).orElseThrow(() -> new Refused("cues", "What comes on load, play, stop or loop has no place to be moved from."));
+            long now = at.micros(old.form())
+                    .orElseThrow(() -> new Refused(
+                            "cues", "What comes on load, play, stop or loop has no place to be moved from."));
             Score score = old.form().score();
             long there = Math.clamp(micros, 0, Anchor.MAX_MICROS);
             if (grid == 0 || at instanceof Anchor.OnClock) {
@@ -192,14 +207,21 @@ public sealed interface CueEdit extends Edit {
             int copied = 0;
             for (int number : new TreeSet<>(cues)) {
                 Cue cue = find(old, number);
-                long tick = cue.at().tick(form).orElseThrow(() -> new Refused("cues", "What comes on load, play, stop or loop lies in no section."));
+                long tick = cue.at()
+                        .tick(form)
+                        .orElseThrow(() ->
+                                new Refused("cues", "What comes on load, play, stop or loop lies in no section."));
                 int section = form.sectionOf(form.score().position(tick).bar());
                 long inside = tick - form.score().tick(Position.bar(form.firstBar(section)));
                 for (int other = 0; other < form.sections().size(); other++) {
                     long there = form.score().tick(Position.bar(form.firstBar(other))) + inside;
                     boolean fits = there < form.score().tick(Position.bar(form.lastBar(other) + 1));
-                    if (other != section && fits && form.sections().get(other).isLike(form.sections().get(section)) && isFree(changed, there, cue)) {
-                        changed = changed.withCue(cue.withNumber(changed.nextNumber()).withAnchor(new Anchor.OnBar(form.score().position(there))));
+                    if (other != section
+                            && fits
+                            && form.sections().get(other).isLike(form.sections().get(section))
+                            && isFree(changed, there, cue)) {
+                        changed = changed.withCue(cue.withNumber(changed.nextNumber())
+                                .withAnchor(new Anchor.OnBar(form.score().position(there))));
                         copied++;
                     }
                 }
@@ -211,13 +233,18 @@ public sealed interface CueEdit extends Edit {
         }
 
         private static boolean isFree(Song song, long tick, Cue cue) {
-            return song.cues().stream().noneMatch(c -> c.steps().equals(cue.steps()) && c.foot().equals(cue.foot())
-                    && c.at().micros(song.form()).filter(at -> at == song.form().score().micros(tick)).isPresent());
+            return song.cues().stream()
+                    .noneMatch(c -> c.steps().equals(cue.steps())
+                            && c.foot().equals(cue.foot())
+                            && c.at().micros(song.form())
+                                    .filter(at -> at == song.form().score().micros(tick))
+                                    .isPresent());
         }
 
         @Override
         public String summary(Plan before) {
-            return "Copy %s of %s to all sections alike".formatted(Words.count(cues.size(), "cue"), SongEdit.titleOf(before, song));
+            return "Copy %s of %s to all sections alike"
+                    .formatted(Words.count(cues.size(), "cue"), SongEdit.titleOf(before, song));
         }
     }
 
@@ -227,7 +254,11 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             Song old = SongEdit.find(plan, song);
             cues.forEach(number -> find(old, number));
-            return with(plan, old.withCues(old.cues().stream().filter(cue -> !cues.contains(cue.number())).toList()));
+            return with(
+                    plan,
+                    old.withCues(old.cues().stream()
+                            .filter(cue -> !cues.contains(cue.number()))
+                            .toList()));
         }
 
         @Override
@@ -307,12 +338,16 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             Song old = SongEdit.find(plan, song);
             Cue now = find(old, cue);
-            if (index < 0 || index >= now.steps().size() || !now.steps().get(index).equals(step)) {
+            if (index < 0
+                    || index >= now.steps().size()
+                    || !now.steps().get(index).equals(step)) {
                 throw new Refused("step", "Somebody changed the steps of this cue; look at them again.");
             }
             List<Step> fewer = new ArrayList<>(now.steps());
             fewer.remove(index);
-            return fewer.isEmpty() && now.raw().isEmpty() ? new RemoveCues(song, List.of(cue)).apply(plan) : with(plan, old.withCue(now.withSteps(fewer)));
+            return fewer.isEmpty() && now.raw().isEmpty()
+                    ? new RemoveCues(song, List.of(cue)).apply(plan)
+                    : with(plan, old.withCue(now.withSteps(fewer)));
         }
 
         @Override
@@ -327,7 +362,9 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             int wait = millis.isBlank() ? 0 : Typed.number("millis", millis);
             return change(plan, song, cue, c -> {
-                if (index < 0 || index >= c.steps().size() || !c.steps().get(index).equals(step)) {
+                if (index < 0
+                        || index >= c.steps().size()
+                        || !c.steps().get(index).equals(step)) {
                     throw new Refused("millis", "Somebody changed the steps of this cue; look at them again.");
                 }
                 List<Step> changed = new ArrayList<>(c.steps());
@@ -352,6 +389,7 @@ public sealed interface CueEdit extends Edit {
     }
 
     private static Plan with(Plan plan, Song song) {
-        return Typed.accepted("step", () -> plan.withBook(plan.book().with(song)).settled());
+        return Typed.accepted(
+                "step", () -> plan.withBook(plan.book().with(song)).settled());
     }
 }

@@ -25,8 +25,15 @@ public record DutyEdit(SwitchAt at, Duty duty, String name, List<Step> steps) im
         if (!plan.switches().at(at).steps().isEmpty()) {
             throw new Refused("duty", "%s does something already. Choose a blank one.".formatted(plan.words(at)));
         }
-        var made = new Assignment(at, Optional.of(new TapeLabel(name)), Optional.empty(), Optional.of(duty), Optional.empty(), new TreeMap<>(Map.of(Moment.PRESS, steps)));
-        return Typed.accepted("duty", () -> plan.withSwitches(plan.switches().with(made)).settled());
+        var made = new Assignment(
+                at,
+                Optional.of(new TapeLabel(name)),
+                Optional.empty(),
+                Optional.of(duty),
+                Optional.empty(),
+                new TreeMap<>(Map.of(Moment.PRESS, steps)));
+        return Typed.accepted(
+                "duty", () -> plan.withSwitches(plan.switches().with(made)).settled());
     }
 
     @Override

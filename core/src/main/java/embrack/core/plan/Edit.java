@@ -4,8 +4,17 @@ package embrack.core.plan;
  * One change that a person makes to a plan. An edit is small and says what was meant, so that it can be applied to the
  * newest plan whoever changed it in between. Text arrives as it was typed.
  */
-public sealed interface Edit permits GearEdit, WiringEdit, SwitchEdit, DutyEdit, FloorEdit, TravelEdit, NumberEdit,
-        SongEdit, CueEdit, OrderEdit {
+public sealed interface Edit
+        permits GearEdit,
+                WiringEdit,
+                SwitchEdit,
+                DutyEdit,
+                FloorEdit,
+                TravelEdit,
+                NumberEdit,
+                SongEdit,
+                CueEdit,
+                OrderEdit {
 
     /**
      * The plan with this change.

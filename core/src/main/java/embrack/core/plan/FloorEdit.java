@@ -69,7 +69,11 @@ public sealed interface FloorEdit extends Edit {
             require(plan, one);
             require(plan, other);
             Switches now = plan.switches();
-            return Typed.accepted("to", () -> plan.withSwitches(now.with(now.at(one).movedTo(other)).with(now.at(other).movedTo(one))).settled());
+            return Typed.accepted(
+                    "to",
+                    () -> plan.withSwitches(now.with(now.at(one).movedTo(other))
+                                    .with(now.at(other).movedTo(one)))
+                            .settled());
         }
 
         @Override
@@ -111,14 +115,19 @@ public sealed interface FloorEdit extends Edit {
             Switches changed = plan.switches();
             for (int number = 1; number <= shape.switches(); number++) {
                 SwitchAt target = new SwitchAt(board, to, number);
-                changed = changed.with(plan.switches().at(new SwitchAt(board, from, number)).movedTo(target));
+                changed = changed.with(
+                        plan.switches().at(new SwitchAt(board, from, number)).movedTo(target));
             }
             return plan.withSwitches(changed).settled();
         }
 
         @Override
         public String summary(Plan before) {
-            return "Make bank %s of %s like bank %s".formatted(before.board(board).banks().get(to - 1), before.rig().name(board), before.board(board).banks().get(from - 1));
+            return "Make bank %s of %s like bank %s"
+                    .formatted(
+                            before.board(board).banks().get(to - 1),
+                            before.rig().name(board),
+                            before.board(board).banks().get(from - 1));
         }
     }
 
@@ -145,19 +154,21 @@ public sealed interface FloorEdit extends Edit {
             Board shape = plan.board(to);
             SwitchAt same = new SwitchAt(to, was.bank(), was.number());
             boolean isThere = was.bank() <= shape.banks().size() && was.number() <= shape.switches();
-            return isThere && now.at(same).isBlank() ? Optional.of(same)
+            return isThere && now.at(same).isBlank()
+                    ? Optional.of(same)
                     : all(to, shape).stream().filter(at -> now.at(at).isBlank()).findFirst();
         }
 
         @Override
         public String summary(Plan before) {
-            return "Have %s do what %s does".formatted(before.rig().name(to), before.rig().name(from));
+            return "Have %s do what %s does"
+                    .formatted(before.rig().name(to), before.rig().name(from));
         }
     }
 
     /**
-     * Has other hardware do the job of a board. Switches that it does not have go to the first that are blank; those for
-     * which there is no room are dropped.
+     * Has other hardware do the job of a board. Switches that it does not have go to the first that are blank; those
+     * for which there is no room are dropped.
      */
     record OtherBoard(DeviceId board, Model model) implements FloorEdit {
         @Override
@@ -166,14 +177,25 @@ public sealed interface FloorEdit extends Edit {
             if (plan.rig().model(board).board().isEmpty()) {
                 return new GearEdit.SwapHardware(board, model).apply(plan);
             }
-            Board shape = model.board().orElseThrow(() -> new Refused("model", "%s has no switches.".formatted(model.name())));
-            List<Assignment> fitting = plan.switches().of(board).stream().filter(a -> isOn(shape, a.at())).toList();
-            List<Assignment> homeless = plan.switches().of(board).stream().filter(a -> !isOn(shape, a.at())).toList();
+            Board shape = model.board()
+                    .orElseThrow(() -> new Refused("model", "%s has no switches.".formatted(model.name())));
+            List<Assignment> fitting = plan.switches().of(board).stream()
+                    .filter(a -> isOn(shape, a.at()))
+                    .toList();
+            List<Assignment> homeless = plan.switches().of(board).stream()
+                    .filter(a -> !isOn(shape, a.at()))
+                    .toList();
             List<SwitchAt> free = new ArrayList<>(all(board, shape));
             fitting.forEach(a -> free.remove(a.at()));
-            List<Assignment> moved = IntStream.range(0, Math.min(free.size(), homeless.size())).mapToObj(i -> homeless.get(i).movedTo(free.get(i))).toList();
-            List<Assignment> others = plan.switches().assignments().stream().filter(a -> !a.at().board().equals(board)).toList();
-            Plan bare = plan.withSwitches(new Switches(Stream.of(others, fitting).flatMap(List::stream).toList(), plan.switches().travels()));
+            List<Assignment> moved = IntStream.range(0, Math.min(free.size(), homeless.size()))
+                    .mapToObj(i -> homeless.get(i).movedTo(free.get(i)))
+                    .toList();
+            List<Assignment> others = plan.switches().assignments().stream()
+                    .filter(a -> !a.at().board().equals(board))
+                    .toList();
+            Plan bare = plan.withSwitches(new Switches(
+                    Stream.of(others, fitting).flatMap(List::stream).toList(),
+                    plan.switches().travels()));
             Plan swapped = new GearEdit.SwapHardware(board, model).apply(bare);
             Switches all = swapped.switches();
             for (Assignment assignment : moved) {
@@ -188,7 +210,8 @@ public sealed interface FloorEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return "Have %s do the job of %s".formatted(Words.a(model.name()), before.rig().name(board));
+            return "Have %s do the job of %s"
+                    .formatted(Words.a(model.name()), before.rig().name(board));
         }
     }
 
@@ -209,7 +232,10 @@ public sealed interface FloorEdit extends Edit {
             for (SwitchAt at : ofOneBoard) {
                 int place = start + (at.bank() - anchor.bank()) * columns + at.number() - anchor.number();
                 if (place >= places.size()) {
-                    throw new Refused("to", "%s has no room for %s from there on.".formatted(plan.rig().name(to.board()), Words.count(from.size(), "switch")));
+                    throw new Refused(
+                            "to",
+                            "%s has no room for %s from there on."
+                                    .formatted(plan.rig().name(to.board()), Words.count(from.size(), "switch")));
                 }
                 changed = changed.with(plan.switches().at(at).movedTo(places.get(place)));
                 free = place + 1;
@@ -219,9 +245,14 @@ public sealed interface FloorEdit extends Edit {
         return Typed.accepted("to", () -> plan.withSwitches(all).settled());
     }
 
-    /** Sorted switches, those of each board together: they keep their distances, and each board follows the one before. */
+    /**
+     * Sorted switches, those of each board together: they keep their distances, and each board follows the one before.
+     */
     private static Collection<List<SwitchAt>> byBoard(List<SwitchAt> sorted) {
-        return sorted.stream().distinct().collect(Collectors.groupingBy(SwitchAt::board, LinkedHashMap::new, Collectors.toList())).values();
+        return sorted.stream()
+                .distinct()
+                .collect(Collectors.groupingBy(SwitchAt::board, LinkedHashMap::new, Collectors.toList()))
+                .values();
     }
 
     private static List<SwitchAt> all(DeviceId board, Board shape) {

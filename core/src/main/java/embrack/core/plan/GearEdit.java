@@ -59,10 +59,16 @@ public sealed interface GearEdit extends Edit {
         }
 
         private static DeviceId freeId(Rig rig, TapeLabel name) {
-            String letters = name.text().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-+|-+$", "");
+            String letters = name.text()
+                    .toLowerCase(Locale.ROOT)
+                    .replaceAll("[^a-z0-9]+", "-")
+                    .replaceAll("^-+|-+$", "");
             String stem = letters.isEmpty() ? "box" : letters.substring(0, Math.min(letters.length(), 30));
-            return IntStream.iterate(1, i -> i + 1).mapToObj(i -> new DeviceId(i == 1 ? stem : stem + "-" + i))
-                    .filter(id -> rig.find(id).isEmpty()).findFirst().orElseThrow();
+            return IntStream.iterate(1, i -> i + 1)
+                    .mapToObj(i -> new DeviceId(i == 1 ? stem : stem + "-" + i))
+                    .filter(id -> rig.find(id).isEmpty())
+                    .findFirst()
+                    .orElseThrow();
         }
     }
 
@@ -94,19 +100,39 @@ public sealed interface GearEdit extends Edit {
             if (!withSteps) {
                 refuseWhileUsed(plan, gone);
             }
-            return new Plan(plan.rig().withoutDevice(device), plan.switches().without(device), plan.schools(), plan.book().without(device));
+            return new Plan(
+                    plan.rig().withoutDevice(device),
+                    plan.switches().without(device),
+                    plan.schools(),
+                    plan.book().without(device));
         }
 
         private void refuseWhileUsed(Plan plan, Device gone) {
-            List<TapeLabel> songs = plan.book().songs().stream().filter(song -> song.uses(device)).map(Song::title).toList();
+            List<TapeLabel> songs = plan.book().songs().stream()
+                    .filter(song -> song.uses(device))
+                    .map(Song::title)
+                    .toList();
             List<Assignment> users = plan.switches().using(device);
-            List<Travel> movers = plan.switches().moving(device).stream().filter(travel -> !travel.at().box().equals(device)).toList();
-            Optional<String> by = !songs.isEmpty() ? Optional.of("cues of " + Words.list(songs))
-                    : !users.isEmpty() ? Optional.of(plan.words(users.stream().map(Assignment::at).toList()))
-                    : !movers.isEmpty() ? Optional.of(Words.list(movers.stream().map(travel -> plan.words(travel.at())).toList()))
-                    : plan.book().always().stream().anyMatch(cue -> cue.uses(device)) ? Optional.of("what every song sends") : Optional.empty();
+            List<Travel> movers = plan.switches().moving(device).stream()
+                    .filter(travel -> !travel.at().box().equals(device))
+                    .toList();
+            Optional<String> by = !songs.isEmpty()
+                    ? Optional.of("cues of " + Words.list(songs))
+                    : !users.isEmpty()
+                            ? Optional.of(plan.words(
+                                    users.stream().map(Assignment::at).toList()))
+                            : !movers.isEmpty()
+                                    ? Optional.of(Words.list(movers.stream()
+                                            .map(travel -> plan.words(travel.at()))
+                                            .toList()))
+                                    : plan.book().always().stream().anyMatch(cue -> cue.uses(device))
+                                            ? Optional.of("what every song sends")
+                                            : Optional.empty();
             by.ifPresent(words -> {
-                throw new Refused("device", "%s is still used by %s. Remove those steps first, or remove the box with its steps.".formatted(gone.name(), words));
+                throw new Refused(
+                        "device",
+                        "%s is still used by %s. Remove those steps first, or remove the box with its steps."
+                                .formatted(gone.name(), words));
             });
         }
 
@@ -126,21 +152,41 @@ public sealed interface GearEdit extends Edit {
             Rig left = plan.rig().withoutDevice(device);
             Switches switches = plan.switches();
             Book book = plan.book();
-            long steps = switches.assignments().stream().filter(a -> !a.at().board().equals(device))
-                    .flatMap(a -> a.steps().stream()).filter(step -> step.device().equals(device)).count();
-            long levels = switches.travels().stream().filter(t -> !t.at().box().equals(device))
-                    .flatMap(t -> t.targets().stream()).filter(target -> target.device().equals(device)).count();
-            long cues = book.songs().stream().flatMap(song -> song.cues().stream()).filter(cue -> cue.uses(device)).count();
+            long steps = switches.assignments().stream()
+                    .filter(a -> !a.at().board().equals(device))
+                    .flatMap(a -> a.steps().stream())
+                    .filter(step -> step.device().equals(device))
+                    .count();
+            long levels = switches.travels().stream()
+                    .filter(t -> !t.at().box().equals(device))
+                    .flatMap(t -> t.targets().stream())
+                    .filter(target -> target.device().equals(device))
+                    .count();
+            long cues = book.songs().stream()
+                    .flatMap(song -> song.cues().stream())
+                    .filter(cue -> cue.uses(device))
+                    .count();
             long always = book.always().stream().filter(cue -> cue.uses(device)).count();
-            long presses = book.shows().stream().flatMap(show -> show.order().stream())
-                    .filter(entry -> entry.press().filter(at -> at.board().equals(device)).isPresent()).count();
+            long presses = book.shows().stream()
+                    .flatMap(show -> show.order().stream())
+                    .filter(entry -> entry.press()
+                            .filter(at -> at.board().equals(device))
+                            .isPresent())
+                    .count();
             int apps = plan.rig().appsIn(device).size();
-            return Words.list(Stream.of(count(plan.rig().links().size() - left.links().size(), "link"),
-                    count(plan.rig().pairs().size() - left.pairs().size(), "stand-in"), count(steps, "step"),
-                    count(levels, "level of a treadle, fader or knob", "levels of treadles, faders or knobs"),
-                    count(switches.of(device).size(), "planned switch"), count(switches.travelsOf(device).size(), "planned control"), count(cues, "cue"),
-                    count(always, "thing that every song sends", "things that every song sends"), count(presses, "press in the order", "presses in the order"),
-                    apps == 0 ? "" : "the home of " + Words.count(apps, "app")).filter(words -> !words.isEmpty()).toList());
+            return Words.list(Stream.of(
+                            count(plan.rig().links().size() - left.links().size(), "link"),
+                            count(plan.rig().pairs().size() - left.pairs().size(), "stand-in"),
+                            count(steps, "step"),
+                            count(levels, "level of a treadle, fader or knob", "levels of treadles, faders or knobs"),
+                            count(switches.of(device).size(), "planned switch"),
+                            count(switches.travelsOf(device).size(), "planned control"),
+                            count(cues, "cue"),
+                            count(always, "thing that every song sends", "things that every song sends"),
+                            count(presses, "press in the order", "presses in the order"),
+                            apps == 0 ? "" : "the home of " + Words.count(apps, "app"))
+                    .filter(words -> !words.isEmpty())
+                    .toList());
         }
 
         private static String count(long number, String noun) {
@@ -159,18 +205,31 @@ public sealed interface GearEdit extends Edit {
             Device old = Typed.device("model", plan, device);
             Rig rig = plan.rig();
             if (rig.model(device).kind() != model.kind()) {
-                throw new Refused("model", "%s is %s and %s is %s; it cannot take over the job."
-                        .formatted(old.name(), Words.a(rig.model(device).kind().words()), model.name(), Words.a(model.kind().words())));
+                throw new Refused(
+                        "model",
+                        "%s is %s and %s is %s; it cannot take over the job."
+                                .formatted(
+                                        old.name(),
+                                        Words.a(rig.model(device).kind().words()),
+                                        model.name(),
+                                        Words.a(model.kind().words())));
             }
-            Model known = rig.models().stream().filter(m -> m.id().equals(model.id())).findFirst().orElse(model);
+            Model known = rig.models().stream()
+                    .filter(m -> m.id().equals(model.id()))
+                    .findFirst()
+                    .orElse(model);
             Device fitted = Fitting.to(known, old);
-            return Typed.accepted("model", () -> plan.withSwitches(Fitting.controls(plan.switches(), device, known))
-                    .withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.links())).settled());
+            return Typed.accepted(
+                    "model",
+                    () -> plan.withSwitches(Fitting.controls(plan.switches(), device, known))
+                            .withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.links()))
+                            .settled());
         }
 
         @Override
         public String summary(Plan before) {
-            return "Have %s do the job of %s".formatted(Words.a(model.name()), before.rig().name(device));
+            return "Have %s do the job of %s"
+                    .formatted(Words.a(model.name()), before.rig().name(device));
         }
     }
 
@@ -179,7 +238,9 @@ public sealed interface GearEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("value", plan, device);
-            Setting known = plan.rig().model(device).setting(setting)
+            Setting known = plan.rig()
+                    .model(device)
+                    .setting(setting)
                     .orElseThrow(() -> new Refused("value", "This box no longer has that setting."));
             int number = Typed.choice("value", known, value);
             Typed.accepted("value", () -> known.checked(number));
@@ -188,7 +249,11 @@ public sealed interface GearEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            String name = before.rig().model(device).setting(setting).map(s -> s.name().text()).orElse(setting.text());
+            String name = before.rig()
+                    .model(device)
+                    .setting(setting)
+                    .map(s -> s.name().text())
+                    .orElse(setting.text());
             return "Set %s of %s to %s".formatted(name, before.rig().name(device), value.strip());
         }
     }
@@ -207,20 +272,28 @@ public sealed interface GearEdit extends Edit {
             }
             TapeLabel label = Typed.label("name", name);
             rig.model(device).parts().stream()
-                    .filter(p -> !p.id().equals(part) && rig.partName(device, p.id()).sameAs(label))
+                    .filter(p ->
+                            !p.id().equals(part) && rig.partName(device, p.id()).sameAs(label))
                     .findFirst()
                     .ifPresent(p -> {
-                        throw new Refused("name", "%s is already called %s. Give each its own name."
-                                .formatted(p.name(), rig.partName(device, p.id())));
+                        throw new Refused(
+                                "name",
+                                "%s is already called %s. Give each its own name."
+                                        .formatted(p.name(), rig.partName(device, p.id())));
                     });
             return plan.withRig(rig.withDeviceChanged(device, d -> d.withLabel(part, label)));
         }
 
         @Override
         public String summary(Plan before) {
-            String printed = before.rig().model(device).part(part).map(p -> p.name().text()).orElse(part.text());
+            String printed = before.rig()
+                    .model(device)
+                    .part(part)
+                    .map(p -> p.name().text())
+                    .orElse(part.text());
             return name.isBlank()
-                    ? "Take the tape off %s of %s".formatted(printed, before.rig().name(device))
+                    ? "Take the tape off %s of %s"
+                            .formatted(printed, before.rig().name(device))
                     : "Call %s of %s %s".formatted(printed, before.rig().name(device), name.strip());
         }
     }
@@ -239,7 +312,9 @@ public sealed interface GearEdit extends Edit {
         }
 
         private Model find(Plan plan) {
-            return plan.rig().models().stream().filter(m -> m.id().equals(model)).findFirst()
+            return plan.rig().models().stream()
+                    .filter(m -> m.id().equals(model))
+                    .findFirst()
                     .orElseThrow(() -> new Refused("model", "No box in the rig uses that model any more."));
         }
     }
@@ -249,7 +324,9 @@ public sealed interface GearEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             if (!Typed.device("model", plan, device).model().equals(model.id())) {
-                throw new Refused("model", "This box is no longer %s; other hardware does its job.".formatted(Words.a(model.name())));
+                throw new Refused(
+                        "model",
+                        "This box is no longer %s; other hardware does its job.".formatted(Words.a(model.name())));
             }
             return new ReplaceModel(model).apply(plan);
         }
@@ -268,14 +345,23 @@ public sealed interface GearEdit extends Edit {
             if (rig.models().stream().noneMatch(m -> m.id().equals(model.id()))) {
                 throw new Refused("model", "No box in the rig uses that model any more.");
             }
-            List<Device> devices = rig.devices().stream().map(d -> d.model().equals(model.id()) ? Fitting.to(model, d) : d).toList();
-            List<Model> models = rig.models().stream().map(m -> m.id().equals(model.id()) ? model : m).toList();
+            List<Device> devices = rig.devices().stream()
+                    .map(d -> d.model().equals(model.id()) ? Fitting.to(model, d) : d)
+                    .toList();
+            List<Model> models = rig.models().stream()
+                    .map(m -> m.id().equals(model.id()) ? model : m)
+                    .toList();
             Switches switches = plan.switches();
-            for (Device device : rig.devices().stream().filter(d -> d.model().equals(model.id())).toList()) {
+            for (Device device : rig.devices().stream()
+                    .filter(d -> d.model().equals(model.id()))
+                    .toList()) {
                 switches = Fitting.controls(switches, device.id(), model);
             }
             Plan fitted = plan.withSwitches(switches);
-            return Typed.accepted("model", () -> fitted.withRig(Fitting.cables(new Rig(rig.name(), models, devices, List.of(), rig.pairs()), rig.links())));
+            return Typed.accepted(
+                    "model",
+                    () -> fitted.withRig(
+                            Fitting.cables(new Rig(rig.name(), models, devices, List.of(), rig.pairs()), rig.links())));
         }
 
         @Override
@@ -285,8 +371,12 @@ public sealed interface GearEdit extends Edit {
     }
 
     private static void requireFree(Rig rig, TapeLabel name, List<Device> except) {
-        rig.devices().stream().filter(d -> !except.contains(d) && d.name().sameAs(name)).findFirst().ifPresent(d -> {
-            throw new Refused("name", "There is already a box called %s. Give each its own name.".formatted(d.name()));
-        });
+        rig.devices().stream()
+                .filter(d -> !except.contains(d) && d.name().sameAs(name))
+                .findFirst()
+                .ifPresent(d -> {
+                    throw new Refused(
+                            "name", "There is already a box called %s. Give each its own name.".formatted(d.name()));
+                });
     }
 }

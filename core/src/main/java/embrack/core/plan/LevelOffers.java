@@ -21,13 +21,24 @@ public final class LevelOffers {
 
     /** The levels in which every word of the search occurs, in the order of the rig. */
     public List<Target> find(String search) {
-        List<String> words = Stream.of(search.toLowerCase(Locale.ROOT).split("\\s+")).filter(word -> !word.isEmpty()).toList();
-        return plan.rig().devices().stream().flatMap(device -> levels(device).map(part -> new Target(device.id(), part)))
-                .filter(target -> words.stream().allMatch(plan.words(target).toLowerCase(Locale.ROOT)::contains)).toList();
+        List<String> words = Stream.of(search.toLowerCase(Locale.ROOT).split("\\s+"))
+                .filter(word -> !word.isEmpty())
+                .toList();
+        return plan.rig().devices().stream()
+                .flatMap(device -> levels(device).map(part -> new Target(device.id(), part)))
+                .filter(target -> words.stream().allMatch(plan.words(target).toLowerCase(Locale.ROOT)::contains))
+                .toList();
     }
 
     private Stream<PartId> levels(Device device) {
-        return Stream.concat(plan.rig().chart(device.id()).actions().stream().filter(action -> action.verb() == Verb.LEVEL).map(Action::part),
-                plan.rig().chart(device.id()).lessons().stream().filter(lesson -> lesson.verb() == Verb.LEVEL).map(Lesson::part).map(part -> part.id())).distinct();
+        return Stream.concat(
+                        plan.rig().chart(device.id()).actions().stream()
+                                .filter(action -> action.verb() == Verb.LEVEL)
+                                .map(Action::part),
+                        plan.rig().chart(device.id()).lessons().stream()
+                                .filter(lesson -> lesson.verb() == Verb.LEVEL)
+                                .map(Lesson::part)
+                                .map(part -> part.id()))
+                .distinct();
     }
 }

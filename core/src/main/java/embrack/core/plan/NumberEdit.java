@@ -53,7 +53,8 @@ public sealed interface NumberEdit extends Edit {
      * @param channel nothing for the channel that the box is set to, where it is set to one
      * @param number as sent, 0 to 127; nothing to let Embrack choose again
      */
-    record PinNumber(DeviceId device, LessonId lesson, MessageType type, String channel, String number) implements NumberEdit {
+    record PinNumber(DeviceId device, LessonId lesson, MessageType type, String channel, String number)
+            implements NumberEdit {
         @Override
         public Plan apply(Plan plan) {
             Device box = Typed.device("number", plan, device);
@@ -61,19 +62,26 @@ public sealed interface NumberEdit extends Edit {
             if (number.isBlank()) {
                 SortedMap<LessonId, Learned> left = new TreeMap<>(box.learned());
                 left.remove(lesson);
-                return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withLearned(left))).settled();
+                return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withLearned(left)))
+                        .settled();
             }
             int chosen = Typed.number("number", number);
             Typed.accepted("number", () -> DataByte.checked("the number", chosen));
-            Optional<Channel> on = channel.isBlank() ? Optional.empty() : Optional.of(Typed.number("channel", channel)).map(c -> Typed.accepted("channel", () -> new Channel(c)));
+            Optional<Channel> on = channel.isBlank()
+                    ? Optional.empty()
+                    : Optional.of(Typed.number("channel", channel))
+                            .map(c -> Typed.accepted("channel", () -> new Channel(c)));
             if (!known.types().contains(type)) {
                 throw new Refused("number", "%s does not learn from %s.".formatted(box.name(), type.plural()));
             }
             Allocator.objection(type, chosen).ifPresent(why -> {
                 throw new Refused("number", "%s. Take another.".formatted(why));
             });
-            Response response = Optional.ofNullable(box.learned().get(lesson)).map(Learned::response).orElse(Response.PLAIN);
-            return Typed.accepted("channel", () -> withLearned(plan, device, lesson, new Learned(type, on, chosen, response, true)));
+            Response response = Optional.ofNullable(box.learned().get(lesson))
+                    .map(Learned::response)
+                    .orElse(Response.PLAIN);
+            return Typed.accepted(
+                    "channel", () -> withLearned(plan, device, lesson, new Learned(type, on, chosen, response, true)));
         }
 
         @Override
@@ -83,11 +91,13 @@ public sealed interface NumberEdit extends Edit {
     }
 
     /** Says what a device makes of the value of a message that it has learned; low and high as typed. */
-    record Respond(DeviceId device, LessonId lesson, boolean alternating, String low, String high) implements NumberEdit {
+    record Respond(DeviceId device, LessonId lesson, boolean alternating, String low, String high)
+            implements NumberEdit {
         @Override
         public Plan apply(Plan plan) {
             Device box = Typed.device("low", plan, device);
-            Learned known = Optional.ofNullable(box.learned().get(lesson)).orElseThrow(() -> new Refused("low", "This box has not learned that any more."));
+            Learned known = Optional.ofNullable(box.learned().get(lesson))
+                    .orElseThrow(() -> new Refused("low", "This box has not learned that any more."));
             int lowest = Typed.number("low", low);
             int highest = Typed.number("high", high);
             Typed.accepted("low", () -> DataByte.checked("a value", lowest));
@@ -107,7 +117,10 @@ public sealed interface NumberEdit extends Edit {
         public Plan apply(Plan plan) {
             Rig rig = plan.rig();
             for (var e : Channels.proposed(rig, plan.meant()).entrySet()) {
-                rig = rig.withDeviceChanged(e.getKey(), d -> d.withSetting(SettingId.RECEIVE_CHANNEL, e.getValue().number()));
+                rig = rig.withDeviceChanged(
+                        e.getKey(),
+                        d -> d.withSetting(
+                                SettingId.RECEIVE_CHANNEL, e.getValue().number()));
             }
             return plan.withRig(rig);
         }
@@ -124,12 +137,16 @@ public sealed interface NumberEdit extends Edit {
         public Plan apply(Plan plan) {
             Typed.device("first", plan, device);
             int count = first.isBlank() ? 0 : Typed.number("first", first);
-            return Typed.accepted("first", () -> plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withMemoriesUsed(count))));
+            return Typed.accepted(
+                    "first", () -> plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withMemoriesUsed(count))));
         }
 
         @Override
         public String summary(Plan before) {
-            return "Use %s memories of %s".formatted(first.isBlank() ? "all" : first.strip(), before.rig().name(device));
+            return "Use %s memories of %s"
+                    .formatted(
+                            first.isBlank() ? "all" : first.strip(),
+                            before.rig().name(device));
         }
     }
 
@@ -147,16 +164,22 @@ public sealed interface NumberEdit extends Edit {
     }
 
     private static Lesson lessonOf(String field, Plan plan, DeviceId device, LessonId id) {
-        return plan.rig().model(device).chart().lessons().stream().filter(l -> l.id().equals(id)).findFirst()
+        return plan.rig().model(device).chart().lessons().stream()
+                .filter(l -> l.id().equals(id))
+                .findFirst()
                 .orElseThrow(() -> new Refused(field, "This box does not learn that."));
     }
 
     private static Plan withLearned(Plan plan, DeviceId device, LessonId lesson, Learned message) {
         Rig rig = plan.rig().withDeviceChanged(device, d -> d.withLearned(lesson, message));
-        return plan.withRig(rig.standIn(device).map(second -> rig.withDeviceChanged(second, d -> d.withLearned(lesson, message))).orElse(rig));
+        return plan.withRig(rig.standIn(device)
+                .map(second -> rig.withDeviceChanged(second, d -> d.withLearned(lesson, message)))
+                .orElse(rig));
     }
 
     private static String named(Plan plan, DeviceId device, LessonId lesson) {
-        return "%s of %s".formatted(plan.rig().partName(device, lesson.part()), plan.rig().name(device));
+        return "%s of %s"
+                .formatted(
+                        plan.rig().partName(device, lesson.part()), plan.rig().name(device));
     }
 }

@@ -52,34 +52,51 @@ public final class Offers {
 
     private List<Offer> find(String search, Function<Step, CompiledStep> compiled) {
         Matcher amount = AMOUNT.matcher(search);
-        Optional<Integer> to = amount.find() ? Optional.of(Integer.parseInt(amount.group(1))).filter(n -> n <= DataByte.MAX) : Optional.empty();
+        Optional<Integer> to = amount.find()
+                ? Optional.of(Integer.parseInt(amount.group(1))).filter(n -> n <= DataByte.MAX)
+                : Optional.empty();
         List<String> words = Stream.of(to.isPresent() ? amount.replaceFirst("") : search)
-                .flatMap(text -> Stream.of(text.toLowerCase(Locale.ROOT).split("\\s+"))).filter(w -> !w.isEmpty()).toList();
+                .flatMap(text -> Stream.of(text.toLowerCase(Locale.ROOT).split("\\s+")))
+                .filter(w -> !w.isEmpty())
+                .toList();
         return Stream.of(true, false)
                 .flatMap(taped -> plan.rig().devices().stream().flatMap(device -> actions(device, taped, to)))
                 .filter(step -> matches(step, words))
-                .sorted(Comparator.comparingLong((Step step) -> farFetched(step, words)).thenComparing(this::isLessWanted))
+                .sorted(Comparator.comparingLong((Step step) -> farFetched(step, words))
+                        .thenComparing(this::isLessWanted))
                 .map(step -> offer(step, compiled.apply(step)))
                 .toList();
     }
 
     private Offer offer(Step step, CompiledStep compiled) {
         List<Step> along = along(step).stream().toList();
-        String words = plan.words(step) + along.stream().map(other -> " and " + plan.rig().words(other.device(), other.action())).collect(Collectors.joining());
+        String words = plan.words(step)
+                + along.stream()
+                        .map(other -> " and " + plan.rig().words(other.device(), other.action()))
+                        .collect(Collectors.joining());
         return new Offer(words, step, compiled, along);
     }
 
     /** A chase comes with its auto-run, as one thing to pick. */
     private Optional<Step> along(Step step) {
         boolean ends = step.action().verb() == Verb.OFF || step.action().verb() == Verb.STOP;
-        return ends ? Optional.empty() : plan.rig().chart(step.device()).need(step.action().part()).flatMap(need -> plan.rig().chart(step.device()).actions().stream()
-                .filter(action -> action.part().equals(need) && (action.verb() == Verb.ON || action.verb() == Verb.TOGGLE)).findFirst())
-                .map(action -> new Step(step.device(), action));
+        return ends
+                ? Optional.empty()
+                : plan.rig()
+                        .chart(step.device())
+                        .need(step.action().part())
+                        .flatMap(need -> plan.rig().chart(step.device()).actions().stream()
+                                .filter(action -> action.part().equals(need)
+                                        && (action.verb() == Verb.ON || action.verb() == Verb.TOGGLE))
+                                .findFirst())
+                        .map(action -> new Step(step.device(), action));
     }
 
     private Stream<Step> actions(Device device, boolean taped, Optional<Integer> to) {
         return plan.rig().chart(device.id()).actions().stream()
-                .map(action -> to.isPresent() && action.verb().takesAmount() ? new Action(action.verb(), action.part(), to) : action)
+                .map(action -> to.isPresent() && action.verb().takesAmount()
+                        ? new Action(action.verb(), action.part(), to)
+                        : action)
                 .distinct()
                 .filter(action -> device.labels().containsKey(action.part()) == taped)
                 .map(action -> new Step(device.id(), action));
@@ -87,10 +104,17 @@ public final class Offers {
 
     /** Whether the crew likes to work another way: mutes that toggle, or rather mutes that do not. */
     private boolean isLessWanted(Step step) {
-        boolean hasBoth = step.action().verb().aspect() == Aspect.MUTED && plan.rig().chart(step.device()).actions().stream()
-                .filter(action -> action.part().equals(step.action().part()) && action.verb().aspect() == Aspect.MUTED)
-                .map(action -> action.verb() == Verb.TOGGLE_MUTE).distinct().count() > 1;
-        return hasBoth && (step.action().verb() == Verb.TOGGLE_MUTE) != (plan.schools().answer(School.MUTES) == 1);
+        boolean hasBoth = step.action().verb().aspect() == Aspect.MUTED
+                && plan.rig().chart(step.device()).actions().stream()
+                                .filter(action ->
+                                        action.part().equals(step.action().part())
+                                                && action.verb().aspect() == Aspect.MUTED)
+                                .map(action -> action.verb() == Verb.TOGGLE_MUTE)
+                                .distinct()
+                                .count()
+                        > 1;
+        return hasBoth
+                && (step.action().verb() == Verb.TOGGLE_MUTE) != (plan.schools().answer(School.MUTES) == 1);
     }
 
     /** How many words of the search stand only inside other words of an action. */
@@ -109,6 +133,10 @@ public final class Offers {
     }
 
     private String printedName(DeviceId device, Action action) {
-        return plan.rig().model(device).part(action.part()).map(part -> part.name().text()).orElse("");
+        return plan.rig()
+                .model(device)
+                .part(action.part())
+                .map(part -> part.name().text())
+                .orElse("");
     }
 }

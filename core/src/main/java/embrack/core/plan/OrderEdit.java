@@ -31,7 +31,13 @@ public sealed interface OrderEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             TapeLabel label = Typed.label("name", name);
-            return plan.withBook(plan.book().with(Show.empty(Typed.freeId(label, ShowId::new, id -> plan.book().find(id).isEmpty()), label)));
+            return plan.withBook(plan.book()
+                    .with(Show.empty(
+                            Typed.freeId(
+                                    label,
+                                    ShowId::new,
+                                    id -> plan.book().find(id).isEmpty()),
+                            label)));
         }
 
         @Override
@@ -47,7 +53,20 @@ public sealed interface OrderEdit extends Edit {
             Show old = find(plan, show);
             TapeLabel label = Typed.label("name", name);
             Optional<Day> date = Typed.optional("day", day, Day::parse);
-            return plan.withBook(plan.book().with(new Show(Typed.freeId(label, ShowId::new, id -> plan.book().find(id).isEmpty()), label, date, old.start(), old.slot(), old.order(), old.present(), old.turned(), old.lastPart())));
+            return plan.withBook(plan.book()
+                    .with(new Show(
+                            Typed.freeId(
+                                    label,
+                                    ShowId::new,
+                                    id -> plan.book().find(id).isEmpty()),
+                            label,
+                            date,
+                            old.start(),
+                            old.slot(),
+                            old.order(),
+                            old.present(),
+                            old.turned(),
+                            old.lastPart())));
         }
 
         @Override
@@ -66,7 +85,8 @@ public sealed interface OrderEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return "Remove the show " + before.book().find(show).map(s -> s.name().text()).orElse("");
+            return "Remove the show "
+                    + before.book().find(show).map(s -> s.name().text()).orElse("");
         }
     }
 
@@ -78,7 +98,12 @@ public sealed interface OrderEdit extends Edit {
             Optional<Day> date = Typed.optional("day", day, Day::parse);
             Optional<TimeOfDay> time = Typed.optional("start", start, TimeOfDay::parse);
             long room = Typed.optional("slot", slot, Clock::parse).orElse(0L);
-            return change(plan, show, "slot", old -> new Show(show, label, date, time, room, old.order(), old.present(), old.turned(), old.lastPart()));
+            return change(
+                    plan,
+                    show,
+                    "slot",
+                    old -> new Show(
+                            show, label, date, time, room, old.order(), old.present(), old.turned(), old.lastPart()));
         }
 
         @Override
@@ -148,7 +173,9 @@ public sealed interface OrderEdit extends Edit {
         public Plan apply(Plan plan) {
             return change(plan, show, "part", old -> {
                 Entry gone = partOf(old, part);
-                return old.withOrder(old.order().stream().filter(entry -> !entry.equals(gone)).toList());
+                return old.withOrder(old.order().stream()
+                        .filter(entry -> !entry.equals(gone))
+                        .toList());
             });
         }
 
@@ -166,24 +193,48 @@ public sealed interface OrderEdit extends Edit {
      * @param padLength blank for no pad
      * @param press the switch that begins it
      */
-    record DescribePart(ShowId show, int part, Item item, String name, String length, String key, Transition.Way way, String time, String padKey, String padLength,
-            Optional<SwitchAt> press) implements OrderEdit {
+    record DescribePart(
+            ShowId show,
+            int part,
+            Item item,
+            String name,
+            String length,
+            String key,
+            Transition.Way way,
+            String time,
+            String padKey,
+            String padLength,
+            Optional<SwitchAt> press)
+            implements OrderEdit {
         @Override
         public Plan apply(Plan plan) {
             return change(plan, show, "name", old -> {
                 Entry now = partOf(old, part);
                 boolean plays = now.song().isPresent();
                 TapeLabel label = plays && name.isBlank() ? now.name() : Typed.label("name", name);
-                long micros = plays ? 0 : Typed.optional("length", length, Clock::parse).orElse(0L);
+                long micros = plays
+                        ? 0
+                        : Typed.optional("length", length, Clock::parse).orElse(0L);
                 Optional<Key> tonight = plays ? Typed.optional("key", key, Key::parse) : Optional.empty();
-                long lasts = way.takesTime() ? Typed.optional("time", time, Clock::parse).orElse(0L) : 0;
+                long lasts = way.takesTime()
+                        ? Typed.optional("time", time, Clock::parse).orElse(0L)
+                        : 0;
                 Transition transition = Typed.accepted("time", () -> new Transition(way, lasts));
                 Optional<Key> padIn = Typed.optional("padKey", padKey, Key::parse);
                 Optional<Pad> pad = Typed.optional("padLength", padLength, text -> new Pad(padIn, Clock.parse(text)));
                 if (pad.isEmpty() && padIn.isPresent()) {
                     pad = Optional.of(new Pad(padIn, Pad.USUAL_MICROS));
                 }
-                return old.withEntry(new Entry(part, plays == (item == Item.SONG || item == Item.RESPONSE) ? item : now.item(), label, now.song(), tonight, micros, transition, pad, press));
+                return old.withEntry(new Entry(
+                        part,
+                        plays == (item == Item.SONG || item == Item.RESPONSE) ? item : now.item(),
+                        label,
+                        now.song(),
+                        tonight,
+                        micros,
+                        transition,
+                        pad,
+                        press));
             });
         }
 
@@ -208,7 +259,10 @@ public sealed interface OrderEdit extends Edit {
         }
     }
 
-    /** Has a stem be the other way round than the roster says, or, not {@code round}, as it says again; {@code name} as typed. */
+    /**
+     * Has a stem be the other way round than the roster says, or, not {@code round}, as it says again; {@code name} as
+     * typed.
+     */
     record TurnStem(ShowId show, SongId of, String name, boolean round) implements OrderEdit {
         @Override
         public Plan apply(Plan plan) {
@@ -242,7 +296,11 @@ public sealed interface OrderEdit extends Edit {
     }
 
     private static String partName(Plan plan, ShowId show, int part) {
-        return plan.book().find(show).flatMap(s -> s.entry(part)).map(entry -> entry.name().text()).orElse("a part");
+        return plan.book()
+                .find(show)
+                .flatMap(s -> s.entry(part))
+                .map(entry -> entry.name().text())
+                .orElse("a part");
     }
 
     private static Plan change(Plan plan, ShowId show, String field, UnaryOperator<Show> change) {

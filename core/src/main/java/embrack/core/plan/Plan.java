@@ -52,7 +52,8 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
             cue.foot().ifPresent(at -> requireOnBoard(rig, at));
         }
         book.songs().forEach(song -> song.player().ifPresent(rig::device));
-        book.shows().forEach(show -> show.order().forEach(entry -> entry.press().ifPresent(at -> requireOnBoard(rig, at))));
+        book.shows()
+                .forEach(show -> show.order().forEach(entry -> entry.press().ifPresent(at -> requireOnBoard(rig, at))));
     }
 
     /** A plan in the schools that are the default, with an empty book. */
@@ -71,7 +72,8 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
      * @throws IllegalArgumentException when the device has no switches
      */
     public static Board board(Rig rig, DeviceId id) {
-        return rig.model(id).board()
+        return rig.model(id)
+                .board()
                 .orElseThrow(() -> new IllegalArgumentException("%s has no switches".formatted(rig.name(id))));
     }
 
@@ -81,7 +83,10 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
 
     /** Devices with switches, in the order of the rig. */
     public List<DeviceId> boards() {
-        return rig.devices().stream().map(d -> d.id()).filter(id -> rig.model(id).board().isPresent()).toList();
+        return rig.devices().stream()
+                .map(d -> d.id())
+                .filter(id -> rig.model(id).board().isPresent())
+                .toList();
     }
 
     /** A switch in words: "Voice board, bank A, switch 3". */
@@ -92,10 +97,21 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
     /** Several switches in words: "Voice board, bank A, switches 1, 2 and 3; Desk board, bank B, switch 1". */
     public String words(List<SwitchAt> switches) {
         Map<String, List<Integer>> byBank = new LinkedHashMap<>();
-        switches.stream().distinct().sorted().forEach(at -> byBank.computeIfAbsent(
-                "%s, bank %s".formatted(rig.name(at.board()), bankName(at)), b -> new ArrayList<>()).add(at.number()));
-        return String.join("; ", byBank.entrySet().stream().map(e -> "%s, %s %s".formatted(e.getKey(),
-                e.getValue().size() == 1 ? "switch" : "switches", Words.list(e.getValue()))).toList());
+        switches.stream()
+                .distinct()
+                .sorted()
+                .forEach(at -> byBank.computeIfAbsent(
+                                "%s, bank %s".formatted(rig.name(at.board()), bankName(at)), b -> new ArrayList<>())
+                        .add(at.number()));
+        return String.join(
+                "; ",
+                byBank.entrySet().stream()
+                        .map(e -> "%s, %s %s"
+                                .formatted(
+                                        e.getKey(),
+                                        e.getValue().size() == 1 ? "switch" : "switches",
+                                        Words.list(e.getValue())))
+                        .toList());
     }
 
     /** A bank as the board shows it: "A". */
@@ -125,8 +141,14 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
     /** Which devices the switches and controls of each box are about, in the order of the rig. */
     public Map<DeviceId, Set<DeviceId>> meant() {
         Map<DeviceId, Set<DeviceId>> meant = new LinkedHashMap<>();
-        switches.assignments().forEach(a -> a.steps().forEach(step -> meant.computeIfAbsent(a.at().board(), b -> new LinkedHashSet<>()).add(step.device())));
-        switches.travels().forEach(t -> t.targets().forEach(target -> meant.computeIfAbsent(t.at().box(), b -> new LinkedHashSet<>()).add(target.device())));
+        switches.assignments()
+                .forEach(a -> a.steps()
+                        .forEach(step -> meant.computeIfAbsent(a.at().board(), b -> new LinkedHashSet<>())
+                                .add(step.device())));
+        switches.travels()
+                .forEach(t -> t.targets()
+                        .forEach(target -> meant.computeIfAbsent(t.at().box(), b -> new LinkedHashSet<>())
+                                .add(target.device())));
         return meant;
     }
 
@@ -158,8 +180,10 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
         List<ControlAt> all = new ArrayList<>();
         for (ControlGroup group : rig.model(box).surface().groups()) {
             if (group.type().isSwept()) {
-                int before = (int) all.stream().filter(at -> at.type() == group.type()).count();
-                IntStream.rangeClosed(1, group.count()).forEach(n -> all.add(new ControlAt(box, group.type(), bank, before + n)));
+                int before = (int)
+                        all.stream().filter(at -> at.type() == group.type()).count();
+                IntStream.rangeClosed(1, group.count())
+                        .forEach(n -> all.add(new ControlAt(box, group.type(), bank, before + n)));
             }
         }
         return all;
@@ -167,8 +191,12 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
 
     /** Boxes with switches, or with treadles, faders or knobs, in the order of the rig. */
     public List<DeviceId> controllers() {
-        return rig.devices().stream().map(d -> d.id())
-                .filter(id -> rig.model(id).board().isPresent() || rig.model(id).surface().groups().stream().anyMatch(g -> g.type().isSwept())).toList();
+        return rig.devices().stream()
+                .map(d -> d.id())
+                .filter(id -> rig.model(id).board().isPresent()
+                        || rig.model(id).surface().groups().stream()
+                                .anyMatch(g -> g.type().isSwept()))
+                .toList();
     }
 
     /** How many banks a box with switches or controls has. */
@@ -178,7 +206,8 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
 
     /** A control in words: "Quay board, treadle 1". */
     public String words(ControlAt at) {
-        String bank = banks(at.box()) == 1 ? "" : ", bank " + board(at.box()).banks().get(at.bank() - 1);
+        String bank =
+                banks(at.box()) == 1 ? "" : ", bank " + board(at.box()).banks().get(at.bank() - 1);
         return "%s%s, %s".formatted(rig.name(at.box()), bank, at.words());
     }
 
@@ -188,9 +217,11 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
     }
 
     private static ControlGroup controls(Rig rig, ControlAt at) {
-        int banks = rig.model(at.box()).board().map(board -> board.banks().size()).orElse(1);
+        int banks =
+                rig.model(at.box()).board().map(board -> board.banks().size()).orElse(1);
         if (at.bank() > banks) {
-            throw new IllegalArgumentException("%s has %d banks, so there is no bank %d".formatted(rig.name(at.box()), banks, at.bank()));
+            throw new IllegalArgumentException(
+                    "%s has %d banks, so there is no bank %d".formatted(rig.name(at.box()), banks, at.bank()));
         }
         return Senders.group(rig, at);
     }

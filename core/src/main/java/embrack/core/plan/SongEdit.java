@@ -22,14 +22,27 @@ import java.util.stream.Collectors;
 /** Changes to songs as wholes. */
 public sealed interface SongEdit extends Edit {
 
-    /** Adds a song of which no more than the title is known; {@code how} may say how it goes, as {@link SongReading} reads it. */
+    /**
+     * Adds a song of which no more than the title is known; {@code how} may say how it goes, as {@link SongReading}
+     * reads it.
+     */
     record AddSong(String title, String how) implements SongEdit {
         @Override
         public Plan apply(Plan plan) {
             TapeLabel label = Typed.label("title", title);
             requireFree(plan.book(), label, Optional.empty());
-            Song song = Song.blank(Typed.freeId(label, SongId::new, id -> plan.book().find(id).isEmpty()), label, Math.min(999, plan.book().songs().stream().mapToInt(Song::place).max().orElse(0) + 1));
-            return plan.withBook(Typed.accepted("title", () -> plan.book().with(how.isBlank() ? song : told(song, how))));
+            Song song = Song.blank(
+                    Typed.freeId(label, SongId::new, id -> plan.book().find(id).isEmpty()),
+                    label,
+                    Math.min(
+                            999,
+                            plan.book().songs().stream()
+                                            .mapToInt(Song::place)
+                                            .max()
+                                            .orElse(0)
+                                    + 1));
+            return plan.withBook(Typed.accepted(
+                    "title", () -> plan.book().with(how.isBlank() ? song : told(song, how))));
         }
 
         @Override
@@ -45,11 +58,30 @@ public sealed interface SongEdit extends Edit {
             TapeLabel title = song.title();
             for (int n = 2; isTaken(plan.book(), title); n++) {
                 String tail = " " + n;
-                title = new TapeLabel(song.title().text().substring(0, Math.min(song.title().text().length(), TapeLabel.MAX_LENGTH - tail.length())).strip() + tail);
+                title = new TapeLabel(song.title()
+                                .text()
+                                .substring(
+                                        0, Math.min(song.title().text().length(), TapeLabel.MAX_LENGTH - tail.length()))
+                                .strip()
+                        + tail);
             }
-            Song fresh = new Song(Typed.freeId(title, SongId::new, id -> plan.book().find(id).isEmpty()), title, song.place(), song.played(), song.original(), song.recorded(), song.trims(), song.leadInBars(),
-                    song.form(), song.stems(), song.notes(), song.player(), song.cues(), 0);
-            return Typed.accepted("file", () -> plan.withBook(plan.book().with(fresh)).settled());
+            Song fresh = new Song(
+                    Typed.freeId(title, SongId::new, id -> plan.book().find(id).isEmpty()),
+                    title,
+                    song.place(),
+                    song.played(),
+                    song.original(),
+                    song.recorded(),
+                    song.trims(),
+                    song.leadInBars(),
+                    song.form(),
+                    song.stems(),
+                    song.notes(),
+                    song.player(),
+                    song.cues(),
+                    0);
+            return Typed.accepted(
+                    "file", () -> plan.withBook(plan.book().with(fresh)).settled());
         }
 
         @Override
@@ -77,7 +109,17 @@ public sealed interface SongEdit extends Edit {
      *
      * @param player the id of the device that plays it; blank for the first of the rig
      */
-    record DescribeSong(SongId song, String title, String played, String original, String place, String trimStart, String trimEnd, String leadIn, String player, String notes)
+    record DescribeSong(
+            SongId song,
+            String title,
+            String played,
+            String original,
+            String place,
+            String trimStart,
+            String trimEnd,
+            String leadIn,
+            String player,
+            String notes)
             implements SongEdit {
         @Override
         public Plan apply(Plan plan) {
@@ -92,15 +134,36 @@ public sealed interface SongEdit extends Edit {
             int bars = leadIn.isBlank() ? 0 : Typed.number("leadIn", leadIn);
             Optional<DeviceId> device = Typed.optional("player", player, DeviceId::new);
             device.ifPresent(id -> requirePlayer(plan, id));
-            Song changed = Typed.accepted(start + end >= old.form().length() ? "trimEnd" : bars > 16 || bars < 0 ? "leadIn" : notes.length() > Song.MAX_NOTES ? "notes" : "place",
-                    () -> new Song(song, label, number, playedKey, originalKey, old.recorded(), new Song.Trims(start, end), bars, old.form(), old.stems(), notes.strip(), device, old.cues(), old.lastCue()));
-            return Typed.accepted("title", () -> plan.withBook(plan.book().with(changed)).settled());
+            Song changed = Typed.accepted(
+                    start + end >= old.form().length()
+                            ? "trimEnd"
+                            : bars > 16 || bars < 0 ? "leadIn" : notes.length() > Song.MAX_NOTES ? "notes" : "place",
+                    () -> new Song(
+                            song,
+                            label,
+                            number,
+                            playedKey,
+                            originalKey,
+                            old.recorded(),
+                            new Song.Trims(start, end),
+                            bars,
+                            old.form(),
+                            old.stems(),
+                            notes.strip(),
+                            device,
+                            old.cues(),
+                            old.lastCue()));
+            return Typed.accepted(
+                    "title", () -> plan.withBook(plan.book().with(changed)).settled());
         }
 
         private static void requirePlayer(Plan plan, DeviceId id) {
             Typed.device("player", plan, id);
             if (!plan.players().contains(id)) {
-                throw new Refused("player", "%s plays no songs. Choose a track player.".formatted(plan.rig().name(id)));
+                throw new Refused(
+                        "player",
+                        "%s plays no songs. Choose a track player."
+                                .formatted(plan.rig().name(id)));
             }
         }
 
@@ -124,8 +187,8 @@ public sealed interface SongEdit extends Edit {
     }
 
     /**
-     * Plays a song at another tempo: all its tempos in proportion. Cues on bars go along; those on the clock stay unless
-     * {@code clock} says that they go along too.
+     * Plays a song at another tempo: all its tempos in proportion. Cues on bars go along; those on the clock stay
+     * unless {@code clock} says that they go along too.
      */
     record NewTempo(SongId song, String tempo, boolean clock) implements SongEdit {
         @Override
@@ -134,17 +197,29 @@ public sealed interface SongEdit extends Edit {
             Tempo now = old.form().score().tempo(0);
             Tempo wanted = Typed.accepted("tempo", () -> Tempo.parse(tempo));
             double factor = wanted.bpm() / now.bpm();
-            Song.Trims trims = new Song.Trims(Math.round(old.trims().start() / factor), Math.round(old.trims().end() / factor));
+            Song.Trims trims = new Song.Trims(
+                    Math.round(old.trims().start() / factor),
+                    Math.round(old.trims().end() / factor));
             Tempo recorded = old.recorded().orElse(now);
             return Typed.accepted("tempo", () -> {
-                Song faster = old.withTrims(Song.Trims.NONE).withForm(old.form().withScore(old.form().score().atTempoTimes(factor))).withTrims(trims)
+                Song faster = old.withTrims(Song.Trims.NONE)
+                        .withForm(old.form().withScore(old.form().score().atTempoTimes(factor)))
+                        .withTrims(trims)
                         .withRecorded(recorded.equals(wanted) ? Optional.empty() : Optional.of(recorded));
-                return plan.withBook(plan.book().with(clock ? faster.withCues(old.cues().stream().map(cue -> scaled(cue, factor)).toList()) : faster));
+                return plan.withBook(plan.book()
+                        .with(
+                                clock
+                                        ? faster.withCues(old.cues().stream()
+                                                .map(cue -> scaled(cue, factor))
+                                                .toList())
+                                        : faster));
             });
         }
 
         private static Cue scaled(Cue cue, double factor) {
-            return cue.at() instanceof Anchor.OnClock at ? cue.withAnchor(new Anchor.OnClock(Math.round(at.micros() / factor))) : cue;
+            return cue.at() instanceof Anchor.OnClock at
+                    ? cue.withAnchor(new Anchor.OnClock(Math.round(at.micros() / factor)))
+                    : cue;
         }
 
         @Override
@@ -157,16 +232,22 @@ public sealed interface SongEdit extends Edit {
     record SendAlways(When when, String find) implements SongEdit {
         @Override
         public Plan apply(Plan plan) {
-            DeviceId player = plan.players().stream().findFirst().orElseThrow(() -> new Refused("find", "Add a track player in Gear first."));
+            DeviceId player = plan.players().stream()
+                    .findFirst()
+                    .orElseThrow(() -> new Refused("find", "Add a track player in Gear first."));
             if (find.isBlank()) {
                 throw new Refused("find", "Write what every song should send, such as: scene 1.");
             }
-            Offer offer = new Offers(plan).find(player, find).stream().findFirst()
-                    .orElseThrow(() -> new Refused("find", "No box in the rig can do that. Try fewer letters."));
+            Offer offer = new Offers(plan)
+                    .find(player, find).stream()
+                            .findFirst()
+                            .orElseThrow(
+                                    () -> new Refused("find", "No box in the rig can do that. Try fewer letters."));
             Book book = plan.book();
             List<Cue> cues = new ArrayList<>(book.always());
             cues.add(new Cue(book.lastAlways() + 1, new Anchor.Automatic(when), offer.steps()));
-            return Typed.accepted("find", () -> plan.withBook(book.withAlways(cues)).settled());
+            return Typed.accepted(
+                    "find", () -> plan.withBook(book.withAlways(cues)).settled());
         }
 
         @Override
@@ -179,7 +260,9 @@ public sealed interface SongEdit extends Edit {
     record SendNoMore(int number) implements SongEdit {
         @Override
         public Plan apply(Plan plan) {
-            List<Cue> left = plan.book().always().stream().filter(cue -> cue.number() != number).toList();
+            List<Cue> left = plan.book().always().stream()
+                    .filter(cue -> cue.number() != number)
+                    .toList();
             if (left.size() == plan.book().always().size()) {
                 throw new Refused("find", "Songs no longer send that.");
             }
@@ -188,17 +271,38 @@ public sealed interface SongEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return "Songs no longer send " + before.book().always().stream().filter(cue -> cue.number() == number)
-                    .flatMap(cue -> cue.steps().stream()).map(before::words).collect(Collectors.joining(", "));
+            return "Songs no longer send "
+                    + before.book().always().stream()
+                            .filter(cue -> cue.number() == number)
+                            .flatMap(cue -> cue.steps().stream())
+                            .map(before::words)
+                            .collect(Collectors.joining(", "));
         }
     }
 
     private static Song told(Song song, String how) {
         SongReading reading = SongReading.of(how);
-        Form form = reading.form().orElseThrow(() -> new Refused("how", String.join(" ", reading.problems().stream().map(p -> "Line %d: %s".formatted(p.line(), p.words())).toList())));
-        UnaryOperator<Cue> kept = cue -> cue.at() instanceof Anchor.AtSection at && form.find(at.section()).isEmpty()
-                ? cue.withAnchor(new Anchor.OnBar(song.form().score().position(song.form().score().tickAt(cue.at().micros(song.form()).orElse(0L))))) : cue;
-        return Typed.accepted("how", () -> song.withForm(form).withStems(reading.stems()).withCues(song.cues().stream().map(kept).toList()));
+        Form form = reading.form()
+                .orElseThrow(() -> new Refused(
+                        "how",
+                        String.join(
+                                " ",
+                                reading.problems().stream()
+                                        .map(p -> "Line %d: %s".formatted(p.line(), p.words()))
+                                        .toList())));
+        UnaryOperator<Cue> kept = cue -> cue.at() instanceof Anchor.AtSection at
+                        && form.find(at.section()).isEmpty()
+                ? cue.withAnchor(new Anchor.OnBar(song.form()
+                        .score()
+                        .position(song.form()
+                                .score()
+                                .tickAt(cue.at().micros(song.form()).orElse(0L)))))
+                : cue;
+        return Typed.accepted(
+                "how",
+                () -> song.withForm(form)
+                        .withStems(reading.stems())
+                        .withCues(song.cues().stream().map(kept).toList()));
     }
 
     static Song find(Plan plan, SongId id) {
@@ -214,8 +318,14 @@ public sealed interface SongEdit extends Edit {
     }
 
     private static void requireFree(Book book, TapeLabel title, Optional<SongId> except) {
-        book.songs().stream().filter(song -> except.filter(song.id()::equals).isEmpty() && song.title().sameAs(title)).findFirst().ifPresent(song -> {
-            throw new Refused("title", "There is already a song called %s. Give each its own title.".formatted(song.title()));
-        });
+        book.songs().stream()
+                .filter(song -> except.filter(song.id()::equals).isEmpty()
+                        && song.title().sameAs(title))
+                .findFirst()
+                .ifPresent(song -> {
+                    throw new Refused(
+                            "title",
+                            "There is already a song called %s. Give each its own title.".formatted(song.title()));
+                });
     }
 }

@@ -30,7 +30,9 @@ public sealed interface SwitchEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return name.isBlank() ? "Take the tape off " + before.words(at) : "Call %s %s".formatted(before.words(at), name.strip());
+            return name.isBlank()
+                    ? "Take the tape off " + before.words(at)
+                    : "Call %s %s".formatted(before.words(at), name.strip());
         }
     }
 
@@ -42,15 +44,24 @@ public sealed interface SwitchEdit extends Edit {
             Typed.device("text", plan, at.board());
             int room = plan.board(at.board()).labelCharacters();
             label.filter(l -> l.text().length() > room).ifPresent(l -> {
-                throw new Refused("text", room == 0 ? "%s shows no names.".formatted(plan.rig().name(at.board()))
-                        : "%s shows %d characters; \"%s\" has %d.".formatted(plan.rig().name(at.board()), room, l, l.text().length()));
+                throw new Refused(
+                        "text",
+                        room == 0
+                                ? "%s shows no names.".formatted(plan.rig().name(at.board()))
+                                : "%s shows %d characters; \"%s\" has %d."
+                                        .formatted(
+                                                plan.rig().name(at.board()),
+                                                room,
+                                                l,
+                                                l.text().length()));
             });
             return change(plan, at, "text", a -> a.withShortLabel(label));
         }
 
         @Override
         public String summary(Plan before) {
-            return "Show %s on the display for %s".formatted(text.isBlank() ? "the tape" : text.strip(), before.words(at));
+            return "Show %s on the display for %s"
+                    .formatted(text.isBlank() ? "the tape" : text.strip(), before.words(at));
         }
     }
 
@@ -76,7 +87,8 @@ public sealed interface SwitchEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return "Make %s %s".formatted(before.words(at), mode.map(SwitchMode::words).orElse("as plain as can be"));
+            return "Make %s %s"
+                    .formatted(before.words(at), mode.map(SwitchMode::words).orElse("as plain as can be"));
         }
     }
 
@@ -92,9 +104,13 @@ public sealed interface SwitchEdit extends Edit {
             for (Step step : steps) {
                 Typed.device("step", plan, step.device());
                 var chart = plan.rig().chart(step.device());
-                boolean learns = chart.lessons().stream().anyMatch(lesson -> lesson.id().equals(LessonId.of(step.action())));
+                boolean learns =
+                        chart.lessons().stream().anyMatch(lesson -> lesson.id().equals(LessonId.of(step.action())));
                 if (chart.messagesFor(step.action(), new Channel(Channel.FIRST)).isEmpty() && !learns) {
-                    throw new Refused("step", "%s cannot do that; its chart has no line for it.".formatted(plan.rig().name(step.device())));
+                    throw new Refused(
+                            "step",
+                            "%s cannot do that; its chart has no line for it."
+                                    .formatted(plan.rig().name(step.device())));
                 }
             }
             return change(plan, at, "step", a -> {
@@ -106,7 +122,10 @@ public sealed interface SwitchEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return "%s: add %s".formatted(before.words(at), String.join(", ", steps.stream().map(before::words).toList()));
+            return "%s: add %s"
+                    .formatted(
+                            before.words(at),
+                            String.join(", ", steps.stream().map(before::words).toList()));
         }
     }
 
@@ -116,7 +135,11 @@ public sealed interface SwitchEdit extends Edit {
         public Plan apply(Plan plan) {
             Typed.device("step", plan, at.board());
             Typed.accepted("step", () -> Plan.requireOnBoard(plan.rig(), at));
-            List<Step> found = new Offers(plan).find(at, find).stream().flatMap(offer -> offer.steps().stream()).distinct().toList();
+            List<Step> found = new Offers(plan)
+                    .find(at, find).stream()
+                            .flatMap(offer -> offer.steps().stream())
+                            .distinct()
+                            .toList();
             if (found.isEmpty()) {
                 throw new Refused("step", "No box in the rig can do that. Try fewer letters.");
             }
@@ -234,7 +257,11 @@ public sealed interface SwitchEdit extends Edit {
     private static Plan change(Plan plan, SwitchAt at, String field, UnaryOperator<Assignment> change) {
         Typed.device(field, plan, at.board());
         Typed.accepted(field, () -> Plan.requireOnBoard(plan.rig(), at));
-        return Typed.accepted(field, () -> plan.withSwitches(plan.switches().with(change.apply(plan.switches().at(at)))).settled());
+        return Typed.accepted(
+                field,
+                () -> plan.withSwitches(plan.switches()
+                                .with(change.apply(plan.switches().at(at))))
+                        .settled());
     }
 
     private static List<Step> stepsWith(Assignment assignment, Moment moment, int index, Step expected) {

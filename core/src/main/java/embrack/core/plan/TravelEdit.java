@@ -30,7 +30,9 @@ public sealed interface TravelEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return name.isBlank() ? "Take the tape off " + before.words(at) : "Call %s %s".formatted(before.words(at), name.strip());
+            return name.isBlank()
+                    ? "Take the tape off " + before.words(at)
+                    : "Call %s %s".formatted(before.words(at), name.strip());
         }
     }
 
@@ -39,8 +41,16 @@ public sealed interface TravelEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("target", plan, target.device());
-            return change(plan, at, "target", travel -> (travel.targets().isEmpty() && travel.label().isEmpty()
-                    && plan.schools().answer(School.FADERS) == 1 ? travel.withTakeover(Takeover.JUMP) : travel).withTarget(target));
+            return change(
+                    plan,
+                    at,
+                    "target",
+                    travel -> (travel.targets().isEmpty()
+                                            && travel.label().isEmpty()
+                                            && plan.schools().answer(School.FADERS) == 1
+                                    ? travel.withTakeover(Takeover.JUMP)
+                                    : travel)
+                            .withTarget(target));
         }
 
         @Override
@@ -53,7 +63,13 @@ public sealed interface TravelEdit extends Edit {
     record RemoveTarget(ControlAt at, DeviceId device, PartId part) implements TravelEdit {
         @Override
         public Plan apply(Plan plan) {
-            return change(plan, at, "target", travel -> travel.withTargets(travel.targets().stream().filter(t -> !is(t, device, part)).toList()));
+            return change(
+                    plan,
+                    at,
+                    "target",
+                    travel -> travel.withTargets(travel.targets().stream()
+                            .filter(t -> !is(t, device, part))
+                            .toList()));
         }
 
         @Override
@@ -63,7 +79,17 @@ public sealed interface TravelEdit extends Edit {
     }
 
     /** Says what a whole movement does to a level. All as typed; {@code cap} in dB, nothing for none. */
-    record Shape(ControlAt at, DeviceId device, PartId part, String from, String to, Curve curve, Law law, String top, String cap) implements TravelEdit {
+    record Shape(
+            ControlAt at,
+            DeviceId device,
+            PartId part,
+            String from,
+            String to,
+            Curve curve,
+            Law law,
+            String top,
+            String cap)
+            implements TravelEdit {
         @Override
         public Plan apply(Plan plan) {
             Range range = new Range(level("from", from), level("to", to), curve);
@@ -74,7 +100,9 @@ public sealed interface TravelEdit extends Edit {
                 if (travel.targets().stream().noneMatch(t -> is(t, device, part))) {
                     throw new Refused("from", "This level is no longer moved by it. Look again.");
                 }
-                return travel.withTargets(travel.targets().stream().map(t -> is(t, device, part) ? shaped : t).toList());
+                return travel.withTargets(travel.targets().stream()
+                        .map(t -> is(t, device, part) ? shaped : t)
+                        .toList());
             });
         }
 
@@ -85,7 +113,8 @@ public sealed interface TravelEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return "%s: shape the level of %s".formatted(before.words(at), before.rig().partName(device, part));
+            return "%s: shape the level of %s"
+                    .formatted(before.words(at), before.rig().partName(device, part));
         }
     }
 
@@ -122,6 +151,10 @@ public sealed interface TravelEdit extends Edit {
     private static Plan change(Plan plan, ControlAt at, String field, UnaryOperator<Travel> change) {
         Typed.device(field, plan, at.box());
         Typed.accepted(field, () -> plan.controls(at));
-        return Typed.accepted(field, () -> plan.withSwitches(plan.switches().with(change.apply(plan.switches().at(at)))).settled());
+        return Typed.accepted(
+                field,
+                () -> plan.withSwitches(plan.switches()
+                                .with(change.apply(plan.switches().at(at))))
+                        .settled());
     }
 }

@@ -13,8 +13,7 @@ import java.util.function.Supplier;
 /** Reads what a person typed into a field of an edit. */
 final class Typed {
 
-    private Typed() {
-    }
+    private Typed() {}
 
     static TapeLabel label(String field, String typed) {
         return accepted(field, () -> TapeLabel.parse(typed));
@@ -24,7 +23,8 @@ final class Typed {
         try {
             return Integer.parseInt(typed.strip().replace('\u2212', '-'));
         } catch (NumberFormatException e) {
-            throw new Refused(field, typed.isBlank() ? "Write a number; it is empty." : "Write a whole number in digits.");
+            throw new Refused(
+                    field, typed.isBlank() ? "Write a number; it is empty." : "Write a whole number in digits.");
         }
     }
 
@@ -39,7 +39,8 @@ final class Typed {
     }
 
     static Device device(String field, Plan plan, DeviceId id) {
-        return plan.rig().find(id)
+        return plan.rig()
+                .find(id)
                 .orElseThrow(() -> new Refused(field, "That box is no longer in the rig. Choose another."));
     }
 

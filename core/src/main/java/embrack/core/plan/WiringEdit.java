@@ -28,7 +28,10 @@ import java.util.TreeSet;
 /** Changes to what joins the boxes of a rig, where they stand, and what they pass on. */
 public sealed interface WiringEdit extends Edit {
 
-    /** Joins two ports, whichever was chosen first: where only the other way round can be, it is made that way; a USB link runs from the device to the host. */
+    /**
+     * Joins two ports, whichever was chosen first: where only the other way round can be, it is made that way; a USB
+     * link runs from the device to the host.
+     */
     record Connect(Socket from, Socket to) implements WiringEdit {
         @Override
         public Plan apply(Plan plan) {
@@ -50,8 +53,10 @@ public sealed interface WiringEdit extends Edit {
         }
 
         private Link link(Rig rig) {
-            boolean fromHost = rig.port(from).connector() == Connector.USB_HOST && rig.port(to).connector() == Connector.USB_DEVICE;
-            boolean onlyBack = Linking.refusal(rig, from, to).isPresent() && Linking.refusal(rig, to, from).isEmpty();
+            boolean fromHost = rig.port(from).connector() == Connector.USB_HOST
+                    && rig.port(to).connector() == Connector.USB_DEVICE;
+            boolean onlyBack = Linking.refusal(rig, from, to).isPresent()
+                    && Linking.refusal(rig, to, from).isEmpty();
             return fromHost || onlyBack ? new Link(to, from) : new Link(from, to);
         }
     }
@@ -75,9 +80,14 @@ public sealed interface WiringEdit extends Edit {
         public Plan apply(Plan plan) {
             Link link = linkOf(plan, "length", from, to);
             if (!plan.rig().kind(link).isCable()) {
-                throw new Refused("length", "Only a cable has a length; this link is %s.".formatted(plan.rig().kind(link).words()));
+                throw new Refused(
+                        "length",
+                        "Only a cable has a length; this link is %s."
+                                .formatted(plan.rig().kind(link).words()));
             }
-            Optional<Length> measured = length.isBlank() ? Optional.empty() : Optional.of(Typed.accepted("length", () -> Length.parse(length)));
+            Optional<Length> measured = length.isBlank()
+                    ? Optional.empty()
+                    : Optional.of(Typed.accepted("length", () -> Length.parse(length)));
             return plan.withRig(plan.rig().withoutLink(link).withLink(link.withLength(measured)));
         }
 
@@ -92,7 +102,9 @@ public sealed interface WiringEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("area", plan, device);
-            return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withSpot(new Spot(area, d.spot().host()))));
+            return plan.withRig(plan.rig()
+                    .withDeviceChanged(
+                            device, d -> d.withSpot(new Spot(area, d.spot().host()))));
         }
 
         @Override
@@ -108,15 +120,18 @@ public sealed interface WiringEdit extends Edit {
             Typed.device("host", plan, device);
             host.ifPresent(h -> Typed.device("host", plan, h));
             Rig rig = plan.rig();
-            Rig bare = rig.withLinks(rig.links().stream().filter(link -> !link.isIn(device)).toList());
+            Rig bare = rig.withLinks(
+                    rig.links().stream().filter(link -> !link.isIn(device)).toList());
             Rig moved = Typed.accepted("host", () -> bare.withDeviceChanged(device, d -> d.withHost(host)));
             return plan.withRig(Fitting.cables(moved, rig.linksIn(device)));
         }
 
         @Override
         public String summary(Plan before) {
-            return host.map(h -> "Run %s on %s".formatted(before.rig().name(device), before.rig().name(h)))
-                    .orElseGet(() -> "Take %s off its computer".formatted(before.rig().name(device)));
+            return host.map(h -> "Run %s on %s"
+                            .formatted(before.rig().name(device), before.rig().name(h)))
+                    .orElseGet(() ->
+                            "Take %s off its computer".formatted(before.rig().name(device)));
         }
     }
 
@@ -127,7 +142,8 @@ public sealed interface WiringEdit extends Edit {
      * @param channels as typed: "2, 3"; nothing for all
      * @param onto as typed: the channel that everything leaves on; nothing to keep each its own
      */
-    record Filter(DeviceId device, Route route, boolean open, Set<Traffic> stopped, String channels, String onto) implements WiringEdit {
+    record Filter(DeviceId device, Route route, boolean open, Set<Traffic> stopped, String channels, String onto)
+            implements WiringEdit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("open", plan, device);
@@ -135,7 +151,9 @@ public sealed interface WiringEdit extends Edit {
                 throw new Refused("open", "This box no longer has that way through.");
             }
             SortedSet<Integer> passing = new TreeSet<>();
-            for (String channel : channels.isBlank() ? List.<String>of() : List.of(channels.strip().split("[ ,;]+"))) {
+            for (String channel : channels.isBlank()
+                    ? List.<String>of()
+                    : List.of(channels.strip().split("[ ,;]+"))) {
                 passing.add(channel("channels", channel).number());
             }
             Optional<Channel> other = onto.isBlank() ? Optional.empty() : Optional.of(channel("onto", onto));
@@ -163,12 +181,16 @@ public sealed interface WiringEdit extends Edit {
         public Plan apply(Plan plan) {
             Typed.device("sounds", plan, device);
             Feed feed = new Feed(new TreeSet<>(sounds), new TreeSet<>(to));
-            return Typed.accepted("sounds", () -> plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withFeed(output, feed))));
+            return Typed.accepted(
+                    "sounds", () -> plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withFeed(output, feed))));
         }
 
         @Override
         public String summary(Plan before) {
-            return "%s: %s".formatted(before.rig().words(new Socket(device, output)), new Feed(new TreeSet<>(sounds), new TreeSet<>(to)).words());
+            return "%s: %s"
+                    .formatted(
+                            before.rig().words(new Socket(device, output)),
+                            new Feed(new TreeSet<>(sounds), new TreeSet<>(to)).words());
         }
     }
 
@@ -178,7 +200,9 @@ public sealed interface WiringEdit extends Edit {
         public Plan apply(Plan plan) {
             Typed.device("second", plan, first);
             second.ifPresent(s -> Typed.device("second", plan, s));
-            List<Pair> pairs = new ArrayList<>(plan.rig().pairs().stream().filter(pair -> !pair.first().equals(first)).toList());
+            List<Pair> pairs = new ArrayList<>(plan.rig().pairs().stream()
+                    .filter(pair -> !pair.first().equals(first))
+                    .toList());
             return Typed.accepted("second", () -> {
                 second.ifPresent(s -> pairs.add(new Pair(first, s)));
                 return plan.withRig(plan.rig().withPairs(pairs));
@@ -187,8 +211,10 @@ public sealed interface WiringEdit extends Edit {
 
         @Override
         public String summary(Plan before) {
-            return second.map(s -> "Have %s stand in for %s".formatted(before.rig().name(s), before.rig().name(first)))
-                    .orElseGet(() -> "Nothing stands in for %s".formatted(before.rig().name(first)));
+            return second.map(s -> "Have %s stand in for %s"
+                            .formatted(before.rig().name(s), before.rig().name(first)))
+                    .orElseGet(() ->
+                            "Nothing stands in for %s".formatted(before.rig().name(first)));
         }
     }
 

@@ -5,8 +5,8 @@ import embrack.core.gear.Direction;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.Port;
-import embrack.core.gear.Power.Source;
 import embrack.core.gear.Power;
+import embrack.core.gear.Power.Source;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
@@ -32,8 +32,11 @@ public final class PowerPlan {
 
     public PowerPlan(Rig rig) {
         this.rig = rig;
-        rig.devices().stream().filter(device -> rig.model(device.id()).power().isPresent())
-                .forEach(device -> feedings.put(device.id(), feeding(device, rig.model(device.id()).power().orElseThrow())));
+        rig.devices().stream()
+                .filter(device -> rig.model(device.id()).power().isPresent())
+                .forEach(device -> feedings.put(
+                        device.id(),
+                        feeding(device, rig.model(device.id()).power().orElseThrow())));
     }
 
     /** Every box that needs power, in the order of the rig. */
@@ -44,9 +47,23 @@ public final class PowerPlan {
     /** Every port that something draws from, in the order of the rig. */
     public List<PortLoad> loads() {
         Map<Socket, List<DeviceId>> byPort = new LinkedHashMap<>();
-        feedings.values().forEach(feeding -> feeding.from().ifPresent(port -> byPort.computeIfAbsent(port, p -> new ArrayList<>()).add(feeding.device())));
-        return byPort.entrySet().stream().map(e -> new PortLoad(e.getKey(), gives(rig.port(e.getKey())), e.getValue(),
-                e.getValue().stream().mapToInt(device -> drawWithBehind(device, Set.of())).sum(), e.getValue().stream().filter(this::isPassiveHub).mapToInt(this::draw).sum())).toList();
+        feedings.values()
+                .forEach(feeding -> feeding.from()
+                        .ifPresent(port -> byPort.computeIfAbsent(port, p -> new ArrayList<>())
+                                .add(feeding.device())));
+        return byPort.entrySet().stream()
+                .map(e -> new PortLoad(
+                        e.getKey(),
+                        gives(rig.port(e.getKey())),
+                        e.getValue(),
+                        e.getValue().stream()
+                                .mapToInt(device -> drawWithBehind(device, Set.of()))
+                                .sum(),
+                        e.getValue().stream()
+                                .filter(this::isPassiveHub)
+                                .mapToInt(this::draw)
+                                .sum()))
+                .toList();
     }
 
     /** All that goes dark with a device: what runs from it, what runs from that, and the apps in those. */
@@ -54,8 +71,15 @@ public final class PowerPlan {
         Set<DeviceId> dead = new LinkedHashSet<>(List.of(device));
         boolean grown = true;
         while (grown) {
-            grown = rig.devices().stream().map(Device::id).filter(id -> !dead.contains(id))
-                    .filter(id -> dead.contains(rig.box(id)) || feeder(id).filter(dead::contains).isPresent()).toList().stream().map(dead::add).reduce(false, (a, b) -> a | b);
+            grown = rig.devices().stream()
+                    .map(Device::id)
+                    .filter(id -> !dead.contains(id))
+                    .filter(id -> dead.contains(rig.box(id))
+                            || feeder(id).filter(dead::contains).isPresent())
+                    .toList()
+                    .stream()
+                    .map(dead::add)
+                    .reduce(false, (a, b) -> a | b);
         }
         return dead;
     }
@@ -67,15 +91,20 @@ public final class PowerPlan {
     private Feeding feeding(Device device, Power power) {
         Optional<Socket> lead = plugged(device, LinkKind.POWER);
         if (lead.isPresent()) {
-            return new Feeding(device.id(), lead, "a lead from " + rig.name(lead.get().device()), power.milliamps());
+            return new Feeding(
+                    device.id(), lead, "a lead from " + rig.name(lead.get().device()), power.milliamps());
         }
         Optional<Socket> usb = power.sources().contains(Source.USB) ? plugged(device, LinkKind.USB) : Optional.empty();
         if (usb.isPresent()) {
             return new Feeding(device.id(), usb, "USB", power.milliamps());
         }
-        String own = power.sources().contains(Source.MAINS) ? Source.MAINS.words() : power.sources().contains(Source.BATTERY) && isCarried(device)
-                ? Source.BATTERY.words() : power.sources().contains(Source.SUPPLY) ? Source.SUPPLY.words()
-                : power.sources().contains(Source.BATTERY) ? Source.BATTERY.words() : Feeding.NOTHING;
+        String own = power.sources().contains(Source.MAINS)
+                ? Source.MAINS.words()
+                : power.sources().contains(Source.BATTERY) && isCarried(device)
+                        ? Source.BATTERY.words()
+                        : power.sources().contains(Source.SUPPLY)
+                                ? Source.SUPPLY.words()
+                                : power.sources().contains(Source.BATTERY) ? Source.BATTERY.words() : Feeding.NOTHING;
         return new Feeding(device.id(), Optional.empty(), own, power.milliamps());
     }
 
@@ -86,16 +115,22 @@ public final class PowerPlan {
 
     /** The port at the other end of a link by which a device is powered. */
     private Optional<Socket> plugged(Device device, LinkKind kind) {
-        return rig.linksIn(device.id()).stream().filter(link -> rig.kind(link) == kind)
-                .flatMap(link -> giver(device, link).stream()).findFirst();
+        return rig.linksIn(device.id()).stream()
+                .filter(link -> rig.kind(link) == kind)
+                .flatMap(link -> giver(device, link).stream())
+                .findFirst();
     }
 
     private Optional<Socket> giver(Device device, Link link) {
         Socket own = link.from().device().equals(device.id()) ? link.from() : link.to();
         Socket other = link.beyond(own);
-        boolean leadIn = rig.port(own).connector() == Connector.POWER && rig.port(own).direction() == Direction.IN;
-        boolean usbIn = rig.port(own).connector() == Connector.USB_DEVICE && rig.port(own).gives() == 0;
-        boolean charged = rig.port(own).connector() == Connector.USB_HOST && rig.port(other).connector() == Connector.USB_DEVICE && rig.port(other).gives() > 0;
+        boolean leadIn =
+                rig.port(own).connector() == Connector.POWER && rig.port(own).direction() == Direction.IN;
+        boolean usbIn = rig.port(own).connector() == Connector.USB_DEVICE
+                && rig.port(own).gives() == 0;
+        boolean charged = rig.port(own).connector() == Connector.USB_HOST
+                && rig.port(other).connector() == Connector.USB_DEVICE
+                && rig.port(other).gives() > 0;
         return leadIn || usbIn || charged ? Optional.of(other) : Optional.empty();
     }
 
@@ -107,7 +142,10 @@ public final class PowerPlan {
         return Optional.ofNullable(feedings.get(device)).map(Feeding::milliamps).orElse(0);
     }
 
-    /** A hub without a supply of its own takes what hangs on it from the port that it hangs on; hubs plugged into each other count once. */
+    /**
+     * A hub without a supply of its own takes what hangs on it from the port that it hangs on; hubs plugged into each
+     * other count once.
+     */
     private int drawWithBehind(DeviceId device, Set<DeviceId> before) {
         if (before.contains(device)) {
             return 0;
@@ -117,13 +155,20 @@ public final class PowerPlan {
         }
         Set<DeviceId> with = new LinkedHashSet<>(before);
         with.add(device);
-        return draw(device) + feedings.values().stream().filter(f -> f.from().filter(port -> port.device().equals(device)).isPresent())
-                .mapToInt(f -> drawWithBehind(f.device(), with)).sum();
+        return draw(device)
+                + feedings.values().stream()
+                        .filter(f -> f.from()
+                                .filter(port -> port.device().equals(device))
+                                .isPresent())
+                        .mapToInt(f -> drawWithBehind(f.device(), with))
+                        .sum();
     }
 
     private boolean isPassiveHub(DeviceId device) {
         Model model = rig.model(device);
-        return model.kind() == Kind.INTERFACE && feedings.containsKey(device) && feedings.get(device).how().equals("USB")
+        return model.kind() == Kind.INTERFACE
+                && feedings.containsKey(device)
+                && feedings.get(device).how().equals("USB")
                 && model.ports().stream().anyMatch(p -> p.connector() == Connector.USB_HOST);
     }
 }

@@ -53,18 +53,27 @@ public final class SwitchingOn {
 
     private List<Stage> stages() {
         return Stream.of(
-                new Stage("Plug everything, power off, levels down", cables()),
-                new Stage("Supplies, hubs and network first", boxes(d -> isSupply(d))),
-                new Stage("Boards and boxes", boxes(d -> !isSupply(d) && kind(d) != Kind.HOST && kind(d) != Kind.MIXER)),
-                new Stage("Computers and tablets, with all that belongs to them plugged in", boxes(d -> kind(d) == Kind.HOST)),
-                new Stage("Wireless and network connections", connections()),
-                new Stage("Programs, in this order", apps()),
-                new Stage("Mixers last, then loudspeakers; unmute when all is quiet", boxes(d -> kind(d) == Kind.MIXER)))
-                .filter(stage -> !stage.lines().isEmpty()).toList();
+                        new Stage("Plug everything, power off, levels down", cables()),
+                        new Stage("Supplies, hubs and network first", boxes(d -> isSupply(d))),
+                        new Stage(
+                                "Boards and boxes",
+                                boxes(d -> !isSupply(d) && kind(d) != Kind.HOST && kind(d) != Kind.MIXER)),
+                        new Stage(
+                                "Computers and tablets, with all that belongs to them plugged in",
+                                boxes(d -> kind(d) == Kind.HOST)),
+                        new Stage("Wireless and network connections", connections()),
+                        new Stage("Programs, in this order", apps()),
+                        new Stage(
+                                "Mixers last, then loudspeakers; unmute when all is quiet",
+                                boxes(d -> kind(d) == Kind.MIXER)))
+                .filter(stage -> !stage.lines().isEmpty())
+                .toList();
     }
 
     private List<String> cables() {
-        long cables = rig.links().stream().filter(link -> rig.kind(link).isCable() && !Linking.isSession(rig, link)).count();
+        long cables = rig.links().stream()
+                .filter(link -> rig.kind(link).isCable() && !Linking.isSession(rig, link))
+                .count();
         return cables == 0 ? List.of() : List.of("%s, by the cable list".formatted(Words.count((int) cables, "cable")));
     }
 
@@ -74,31 +83,48 @@ public final class SwitchingOn {
 
     /** A supply, or a box with nothing to press that others hang on. */
     private boolean isSupply(Device device) {
-        return kind(device) == Kind.SUPPLY || kind(device) == Kind.INTERFACE && !rig.model(device.id()).isApp();
+        return kind(device) == Kind.SUPPLY
+                || kind(device) == Kind.INTERFACE && !rig.model(device.id()).isApp();
     }
 
     private List<String> boxes(Predicate<Device> wanted) {
-        return rig.devices().stream().filter(d -> !rig.model(d.id()).isApp()).filter(wanted)
-                .map(d -> d.name() + power.feedings().stream().filter(f -> f.device().equals(d.id())).findFirst()
-                        .map(f -> f.isFed() ? ": from " + f.how() : ": nothing powers it").orElse("")).toList();
+        return rig.devices().stream()
+                .filter(d -> !rig.model(d.id()).isApp())
+                .filter(wanted)
+                .map(d -> d.name()
+                        + power.feedings().stream()
+                                .filter(f -> f.device().equals(d.id()))
+                                .findFirst()
+                                .map(f -> f.isFed() ? ": from " + f.how() : ": nothing powers it")
+                                .orElse(""))
+                .toList();
     }
 
     private List<String> connections() {
         List<String> lines = new ArrayList<>();
-        rig.links().stream().filter(link -> rig.kind(link) == LinkKind.WIRELESS && rig.port(link.from()).connector() == Connector.BLUETOOTH)
-                .forEach(link -> lines.add("%s offers itself; connect from %s.%s".formatted(rig.name(offering(link)), rig.name(other(link, offering(link))), note(link))));
-        rig.links().stream().filter(link -> Linking.isSession(rig, link))
-                .forEach(link -> lines.add("%s invites %s.%s".formatted(rig.name(offering(link)), rig.name(other(link, offering(link))), note(link))));
+        rig.links().stream()
+                .filter(link -> rig.kind(link) == LinkKind.WIRELESS
+                        && rig.port(link.from()).connector() == Connector.BLUETOOTH)
+                .forEach(link -> lines.add("%s offers itself; connect from %s.%s"
+                        .formatted(rig.name(offering(link)), rig.name(other(link, offering(link))), note(link))));
+        rig.links().stream()
+                .filter(link -> Linking.isSession(rig, link))
+                .forEach(link -> lines.add("%s invites %s.%s"
+                        .formatted(rig.name(offering(link)), rig.name(other(link, offering(link))), note(link))));
         return lines;
     }
 
     private DeviceId offering(Link link) {
-        boolean toOffers = rig.setting(link.to().device(), SettingId.ROLE).filter(role -> role == 0).isPresent();
+        boolean toOffers = rig.setting(link.to().device(), SettingId.ROLE)
+                .filter(role -> role == 0)
+                .isPresent();
         return toOffers ? link.to().device() : link.from().device();
     }
 
     private static DeviceId other(Link link, DeviceId one) {
-        return link.from().device().equals(one) ? link.to().device() : link.from().device();
+        return link.from().device().equals(one)
+                ? link.to().device()
+                : link.from().device();
     }
 
     private String note(Link link) {
@@ -108,16 +134,33 @@ public final class SwitchingOn {
     /** What passes messages inside a computer before those that look for it when they start. */
     private List<String> apps() {
         Set<DeviceId> ordered = new LinkedHashSet<>();
-        rig.devices().stream().filter(d -> rig.model(d.id()).isApp() && !looks(d.id())).forEach(d -> ordered.add(d.id()));
-        rig.devices().stream().filter(d -> rig.model(d.id()).isApp()).forEach(d -> start(d.id(), ordered, new LinkedHashSet<>()));
-        return ordered.stream().map(id -> "%s%s%s".formatted(rig.name(id), rig.device(id).spot().host().map(h -> " on " + rig.name(h)).orElse(""),
-                looks(id) ? "; it looks for ports only now: all before it has to be there" : "")).toList();
+        rig.devices().stream()
+                .filter(d -> rig.model(d.id()).isApp() && !looks(d.id()))
+                .forEach(d -> ordered.add(d.id()));
+        rig.devices().stream()
+                .filter(d -> rig.model(d.id()).isApp())
+                .forEach(d -> start(d.id(), ordered, new LinkedHashSet<>()));
+        return ordered.stream()
+                .map(id -> "%s%s%s"
+                        .formatted(
+                                rig.name(id),
+                                rig.device(id)
+                                        .spot()
+                                        .host()
+                                        .map(h -> " on " + rig.name(h))
+                                        .orElse(""),
+                                looks(id) ? "; it looks for ports only now: all before it has to be there" : ""))
+                .toList();
     }
 
     private void start(DeviceId app, Set<DeviceId> ordered, Set<DeviceId> waiting) {
         if (!ordered.contains(app) && waiting.add(app)) {
-            rig.linksIn(app).stream().filter(link -> rig.kind(link) == LinkKind.INSIDE && link.to().device().equals(app))
-                    .map(link -> link.from().device()).filter(before -> rig.model(before).isApp()).forEach(before -> start(before, ordered, waiting));
+            rig.linksIn(app).stream()
+                    .filter(link -> rig.kind(link) == LinkKind.INSIDE
+                            && link.to().device().equals(app))
+                    .map(link -> link.from().device())
+                    .filter(before -> rig.model(before).isApp())
+                    .forEach(before -> start(before, ordered, waiting));
             ordered.add(app);
         }
     }

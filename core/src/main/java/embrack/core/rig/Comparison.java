@@ -14,12 +14,10 @@ import java.util.stream.Collectors;
 /** Two devices that should be alike, compared setting by setting, with the computers that they live in. */
 public final class Comparison {
 
-    private Comparison() {
-    }
+    private Comparison() {}
 
     /** One thing that is not alike: what, and how it is on each. */
-    public record Difference(String what, String first, String second) {
-    }
+    public record Difference(String what, String first, String second) {}
 
     /** What is not alike; empty when nothing differs. */
     public static List<Difference> of(Rig rig, Pair pair) {
@@ -29,9 +27,11 @@ public final class Comparison {
         if (!one.equals(pair.first()) || !other.equals(pair.second())) {
             add(differences, "Computer", rig.model(one).name(), rig.model(other).name());
             if (one.equals(other)) {
-                differences.add(new Difference("Computer", "lives in " + rig.name(one), "lives in the same one: it dies with it"));
+                differences.add(new Difference(
+                        "Computer", "lives in " + rig.name(one), "lives in the same one: it dies with it"));
             } else if (rig.model(one).id().equals(rig.model(other).id())) {
-                between(rig, one, other).forEach(d -> differences.add(new Difference("Computer, " + d.what(), d.first(), d.second())));
+                between(rig, one, other)
+                        .forEach(d -> differences.add(new Difference("Computer, " + d.what(), d.first(), d.second())));
             }
         }
         return differences;
@@ -40,13 +40,31 @@ public final class Comparison {
     private static List<Difference> between(Rig rig, DeviceId one, DeviceId other) {
         List<Difference> differences = new ArrayList<>();
         Model model = rig.model(one);
-        model.settings().stream().filter(s -> !s.id().text().equals("role")).forEach(setting -> add(differences, setting.name(),
-                setting.shown(rig.setting(one, setting.id()).orElseThrow()), setting.shown(rig.setting(other, setting.id()).orElseThrow())));
-        model.sockets().routes().keySet().forEach(route -> add(differences, "%s to %s".formatted(port(model, route.from()), port(model, route.to())),
-                rig.sieve(one, route).words(), rig.sieve(other, route).words()));
-        model.outputs().forEach(output -> add(differences, output.name(), rig.device(one).feed(output.id()).words(), rig.device(other).feed(output.id()).words()));
+        model.settings().stream()
+                .filter(s -> !s.id().text().equals("role"))
+                .forEach(setting -> add(
+                        differences,
+                        setting.name(),
+                        setting.shown(rig.setting(one, setting.id()).orElseThrow()),
+                        setting.shown(rig.setting(other, setting.id()).orElseThrow())));
+        model.sockets()
+                .routes()
+                .keySet()
+                .forEach(route -> add(
+                        differences,
+                        "%s to %s".formatted(port(model, route.from()), port(model, route.to())),
+                        rig.sieve(one, route).words(),
+                        rig.sieve(other, route).words()));
+        model.outputs()
+                .forEach(output -> add(
+                        differences,
+                        output.name(),
+                        rig.device(one).feed(output.id()).words(),
+                        rig.device(other).feed(output.id()).words()));
         Map<Port, String> joined = joined(rig, model, one);
-        joined(rig, model, other).forEach((port, links) -> add(differences, port.name(), Objects.requireNonNull(joined.get(port)), links));
+        joined(rig, model, other)
+                .forEach((port, links) ->
+                        add(differences, port.name(), Objects.requireNonNull(joined.get(port)), links));
         return differences;
     }
 
@@ -54,13 +72,21 @@ public final class Comparison {
         return model.port(port).map(p -> p.name().text()).orElse(port.text());
     }
 
-    /** What each port that carries messages is joined to, by kind of link and of gear, so that two sides can be compared. */
+    /**
+     * What each port that carries messages is joined to, by kind of link and of gear, so that two sides can be
+     * compared.
+     */
     private static Map<Port, String> joined(Rig rig, Model model, DeviceId device) {
         Map<Port, String> joined = new LinkedHashMap<>();
         for (Port port : model.midiPorts()) {
             Socket socket = new Socket(device, port.id());
-            String links = rig.linksIn(socket).stream().map(link -> "%s link with a %s".formatted(rig.kind(link).words(),
-                    rig.model(link.beyond(socket).device()).name())).sorted().collect(Collectors.joining(", "));
+            String links = rig.linksIn(socket).stream()
+                    .map(link -> "%s link with a %s"
+                            .formatted(
+                                    rig.kind(link).words(),
+                                    rig.model(link.beyond(socket).device()).name()))
+                    .sorted()
+                    .collect(Collectors.joining(", "));
             joined.put(port, Optional.of(links).filter(l -> !l.isEmpty()).orElse("not joined"));
         }
         return joined;

@@ -28,9 +28,17 @@ import java.util.TreeMap;
  * @param learned the messages that it has been given for what it learns
  * @param memoriesUsed how many of its memories the show uses, from the first; 0 for all
  */
-public record Device(DeviceId id, TapeLabel name, ModelId model, SortedMap<SettingId, Integer> settings,
-        SortedMap<PartId, TapeLabel> labels, Spot spot, SortedMap<Route, Sieve> sieves, SortedMap<PortId, Feed> feeds,
-        SortedMap<LessonId, Learned> learned, int memoriesUsed) {
+public record Device(
+        DeviceId id,
+        TapeLabel name,
+        ModelId model,
+        SortedMap<SettingId, Integer> settings,
+        SortedMap<PartId, TapeLabel> labels,
+        Spot spot,
+        SortedMap<Route, Sieve> sieves,
+        SortedMap<PortId, Feed> feeds,
+        SortedMap<LessonId, Learned> learned,
+        int memoriesUsed) {
 
     public Device {
         Objects.requireNonNull(id, "id");
@@ -46,8 +54,17 @@ public record Device(DeviceId id, TapeLabel name, ModelId model, SortedMap<Setti
 
     /** A device fresh from the box, on the floor. */
     public static Device of(DeviceId id, TapeLabel name, ModelId model) {
-        return new Device(id, name, model, new TreeMap<>(), new TreeMap<>(), Spot.in(Area.FLOOR), new TreeMap<>(), new TreeMap<>(),
-                new TreeMap<>(), 0);
+        return new Device(
+                id,
+                name,
+                model,
+                new TreeMap<>(),
+                new TreeMap<>(),
+                Spot.in(Area.FLOOR),
+                new TreeMap<>(),
+                new TreeMap<>(),
+                new TreeMap<>(),
+                0);
     }
 
     public Device withName(TapeLabel other) {
@@ -55,17 +72,23 @@ public record Device(DeviceId id, TapeLabel name, ModelId model, SortedMap<Setti
     }
 
     /** The same job done by other hardware, with what of the settings, the tape, the sieves and the feeds is kept. */
-    public Device withModel(ModelId other, SortedMap<SettingId, Integer> kept, SortedMap<PartId, TapeLabel> tape,
-            SortedMap<Route, Sieve> through, SortedMap<PortId, Feed> sound) {
+    public Device withModel(
+            ModelId other,
+            SortedMap<SettingId, Integer> kept,
+            SortedMap<PartId, TapeLabel> tape,
+            SortedMap<Route, Sieve> through,
+            SortedMap<PortId, Feed> sound) {
         return new Device(id, name, other, kept, tape, spot, through, sound, learned, memoriesUsed);
     }
 
     public Device withSetting(SettingId setting, int value) {
-        return new Device(id, name, model, with(settings, setting, value), labels, spot, sieves, feeds, learned, memoriesUsed);
+        return new Device(
+                id, name, model, with(settings, setting, value), labels, spot, sieves, feeds, learned, memoriesUsed);
     }
 
     public Device withLabel(PartId part, TapeLabel label) {
-        return new Device(id, name, model, settings, with(labels, part, label), spot, sieves, feeds, learned, memoriesUsed);
+        return new Device(
+                id, name, model, settings, with(labels, part, label), spot, sieves, feeds, learned, memoriesUsed);
     }
 
     /** The device without tape on a part, which then goes by the name printed on the box. */
@@ -83,13 +106,23 @@ public record Device(DeviceId id, TapeLabel name, ModelId model, SortedMap<Setti
     }
 
     public Device withSieve(Route route, Sieve sieve) {
-        return new Device(id, name, model, settings, labels, spot, with(sieves, route, sieve), feeds, learned, memoriesUsed);
+        return new Device(
+                id, name, model, settings, labels, spot, with(sieves, route, sieve), feeds, learned, memoriesUsed);
     }
 
     /** The device with something else on an output; an output that is not used is forgotten. */
     public Device withFeed(PortId output, Feed feed) {
-        return new Device(id, name, model, settings, labels, spot, sieves,
-                feed.equals(Feed.NONE) ? without(feeds, output) : with(feeds, output, feed), learned, memoriesUsed);
+        return new Device(
+                id,
+                name,
+                model,
+                settings,
+                labels,
+                spot,
+                sieves,
+                feed.equals(Feed.NONE) ? without(feeds, output) : with(feeds, output, feed),
+                learned,
+                memoriesUsed);
     }
 
     /** The device with a message for something that it learns. */

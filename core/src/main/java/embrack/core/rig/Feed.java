@@ -28,7 +28,13 @@ public record Feed(SortedSet<Sound> sounds, SortedSet<Ear> to) {
 
     /** In words: "tracks and click to house and in-ears". */
     public String words() {
-        return "%s to %s".formatted(sounds.isEmpty() ? "nothing" : Words.list(sounds.stream().map(Sound::words).toList()),
-                to.isEmpty() ? "nowhere" : Words.list(to.stream().map(Ear::words).toList()));
+        return "%s to %s"
+                .formatted(
+                        sounds.isEmpty()
+                                ? "nothing"
+                                : Words.list(sounds.stream().map(Sound::words).toList()),
+                        to.isEmpty()
+                                ? "nowhere"
+                                : Words.list(to.stream().map(Ear::words).toList()));
     }
 }

@@ -13,8 +13,7 @@ import java.util.stream.Stream;
 /** What could stand between two ports that do not fit each other. */
 final class GoBetween {
 
-    private GoBetween() {
-    }
+    private GoBetween() {}
 
     /** What would make it possible, in a sentence: a box that is spare in the rig before one that ships. */
     static String advice(Rig rig, Socket from, Socket to) {
@@ -25,10 +24,16 @@ final class GoBetween {
         }
         Connector near = meeting(rig, from);
         Connector far = meeting(rig, to);
-        Optional<Device> spare = rig.devices().stream().filter(device -> rig.linksIn(device.id()).isEmpty() && joins(rig.model(device.id()), near, far)).findFirst();
-        return spare.map(device -> "A %s between them would do it; you have one spare: %s.".formatted(rig.model(device.id()).name(), device.name()))
-                .or(() -> Library.all().stream().filter(model -> joins(model, near, far)).findFirst()
-                        .map(model -> "A %s between them would do it; there is none spare in this rig.".formatted(model.name())))
+        Optional<Device> spare = rig.devices().stream()
+                .filter(device -> rig.linksIn(device.id()).isEmpty() && joins(rig.model(device.id()), near, far))
+                .findFirst();
+        return spare.map(device -> "A %s between them would do it; you have one spare: %s."
+                        .formatted(rig.model(device.id()).name(), device.name()))
+                .or(() -> Library.all().stream()
+                        .filter(model -> joins(model, near, far))
+                        .findFirst()
+                        .map(model -> "A %s between them would do it; there is none spare in this rig."
+                                .formatted(model.name())))
                 .orElse("No one box joins the two; go by way of a computer.");
     }
 
@@ -39,17 +44,28 @@ final class GoBetween {
     }
 
     private static boolean joins(Model model, Connector near, Connector far) {
-        return model.kind() == Kind.INTERFACE && Stream.of(model).flatMap(m -> m.sockets().routes().keySet().stream())
-                .anyMatch(route -> fits(model, route, near, far) || bothWays(model, route) && fits(model, new Route(route.to(), route.from()), near, far));
+        return model.kind() == Kind.INTERFACE
+                && Stream.of(model)
+                        .flatMap(m -> m.sockets().routes().keySet().stream())
+                        .anyMatch(route -> fits(model, route, near, far)
+                                || bothWays(model, route)
+                                        && fits(model, new Route(route.to(), route.from()), near, far));
     }
 
     private static boolean bothWays(Model model, Route route) {
-        return Stream.of(route.from(), route.to()).allMatch(id -> !model.port(id).orElseThrow().connector().isSerial());
+        return Stream.of(route.from(), route.to())
+                .allMatch(id -> !model.port(id).orElseThrow().connector().isSerial());
     }
 
     private static boolean fits(Model model, Route route, Connector near, Connector far) {
-        List<Port> ends = Stream.of(route.from(), route.to()).map(id -> model.port(id).orElseThrow()).toList();
-        return LinkKind.between(ends.getFirst().connector(), near).filter(kind -> kind != LinkKind.INSIDE).isPresent()
-                && LinkKind.between(ends.getLast().connector(), far).filter(kind -> kind != LinkKind.INSIDE).isPresent();
+        List<Port> ends = Stream.of(route.from(), route.to())
+                .map(id -> model.port(id).orElseThrow())
+                .toList();
+        return LinkKind.between(ends.getFirst().connector(), near)
+                        .filter(kind -> kind != LinkKind.INSIDE)
+                        .isPresent()
+                && LinkKind.between(ends.getLast().connector(), far)
+                        .filter(kind -> kind != LinkKind.INSIDE)
+                        .isPresent();
     }
 }

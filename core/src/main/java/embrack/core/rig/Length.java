@@ -10,7 +10,8 @@ public record Length(int centimetres) implements Comparable<Length> {
 
     public Length {
         if (centimetres < SHORTEST || centimetres > LONGEST) {
-            throw new IllegalArgumentException("A cable is 0.1 to 200 m long; %s is not.".formatted(metres(centimetres)));
+            throw new IllegalArgumentException(
+                    "A cable is 0.1 to 200 m long; %s is not.".formatted(metres(centimetres)));
         }
     }
 
@@ -25,9 +26,11 @@ public record Length(int centimetres) implements Comparable<Length> {
      * @throws IllegalArgumentException with a sentence for a person when it is none
      */
     public static Length parse(String typed) {
-        String digits = typed.strip().toLowerCase(Locale.ROOT).replaceFirst(" ?m$", "").replace(',', '.');
+        String digits =
+                typed.strip().toLowerCase(Locale.ROOT).replaceFirst(" ?m$", "").replace(',', '.');
         if (!digits.matches("\\d{1,4}(\\.\\d{1,2})?")) {
-            throw new IllegalArgumentException("Write the length in metres, such as 3 or 2.5; \"%s\" is none.".formatted(typed.strip()));
+            throw new IllegalArgumentException(
+                    "Write the length in metres, such as 3 or 2.5; \"%s\" is none.".formatted(typed.strip()));
         }
         return new Length((int) Math.round(Double.parseDouble(digits) * 100));
     }
@@ -38,7 +41,8 @@ public record Length(int centimetres) implements Comparable<Length> {
     }
 
     private static String metres(int centimetres) {
-        String decimals = String.format(Locale.ROOT, "%d.%02d", centimetres / 100, centimetres % 100).replaceFirst("\\.?0+$", "");
+        String decimals = String.format(Locale.ROOT, "%d.%02d", centimetres / 100, centimetres % 100)
+                .replaceFirst("\\.?0+$", "");
         return (decimals.isEmpty() ? "0" : decimals) + " m";
     }
 

@@ -12,7 +12,8 @@ import java.util.Optional;
  */
 public record Link(Socket from, Socket to, Optional<Length> length) implements Comparable<Link> {
 
-    private static final Comparator<Link> ORDER = Comparator.comparing(Link::from).thenComparing(Link::to);
+    private static final Comparator<Link> ORDER =
+            Comparator.comparing(Link::from).thenComparing(Link::to);
 
     /** A link whose length is not known, or that has none. */
     public Link(Socket from, Socket to) {

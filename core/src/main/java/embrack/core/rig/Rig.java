@@ -29,8 +29,8 @@ import java.util.function.UnaryOperator;
 
 /**
  * Devices, the models that describe their hardware, and the links between their ports. A rig is always whole: every
- * device's model is there, names are unique, settings are on the box, apps live in computers, and every link is one that
- * can be made.
+ * device's model is there, names are unique, settings are on the box, apps live in computers, and every link is one
+ * that can be made.
  */
 public final class Rig {
 
@@ -69,8 +69,11 @@ public final class Rig {
             }
         }
         this.devices.forEach(this::requireFits);
-        this.devices.forEach(device -> model(device.id()).ports().forEach(port -> portsBySocket.put(new Socket(device.id(), port.id()), port)));
-        this.devices.forEach(device -> answers.put(device.id(), model(device.id()).answers().taught(device.learned())));
+        this.devices.forEach(device -> model(device.id())
+                .ports()
+                .forEach(port -> portsBySocket.put(new Socket(device.id(), port.id()), port)));
+        this.devices.forEach(
+                device -> answers.put(device.id(), model(device.id()).answers().taught(device.learned())));
         this.pairs.forEach(this::requireAlike);
         this.links.forEach(this::plug);
         Linking.overfull(this).ifPresent(why -> {
@@ -93,7 +96,8 @@ public final class Rig {
      * @throws IllegalArgumentException when the rig has none
      */
     public Device device(DeviceId id) {
-        return find(id).orElseThrow(() -> new IllegalArgumentException("there is no device \"%s\" in this rig".formatted(id)));
+        return find(id).orElseThrow(
+                        () -> new IllegalArgumentException("there is no device \"%s\" in this rig".formatted(id)));
     }
 
     /** The name of a device that is in the rig. */
@@ -129,14 +133,14 @@ public final class Rig {
      * @throws IllegalArgumentException when the device or the port is not there
      */
     public Port port(Socket socket) {
-        return Optional.ofNullable(portsBySocket.get(socket)).orElseThrow(() -> new IllegalArgumentException(
-                "%s has no socket \"%s\"".formatted(name(socket.device()), socket.port())));
+        return Optional.ofNullable(portsBySocket.get(socket))
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "%s has no socket \"%s\"".formatted(name(socket.device()), socket.port())));
     }
 
     /** A setting as the box is set: the device's own value or the factory's; empty when the box has no such setting. */
     public Optional<Integer> setting(DeviceId id, SettingId setting) {
-        return model(id).setting(setting)
-                .map(s -> device(id).settings().getOrDefault(setting, s.factory()));
+        return model(id).setting(setting).map(s -> device(id).settings().getOrDefault(setting, s.factory()));
     }
 
     /**
@@ -167,7 +171,11 @@ public final class Rig {
     /** What joins the two ends of a link. */
     public LinkKind kind(Link link) {
         LinkKind known = kinds.get(link);
-        return known != null ? known : LinkKind.between(port(link.from()).connector(), port(link.to()).connector()).orElseThrow();
+        return known != null
+                ? known
+                : LinkKind.between(
+                                port(link.from()).connector(), port(link.to()).connector())
+                        .orElseThrow();
     }
 
     /** The links in a port, sorted. */
@@ -187,7 +195,9 @@ public final class Rig {
 
     /** All ports of a device. */
     public List<Socket> sockets(DeviceId device) {
-        return model(device).ports().stream().map(port -> new Socket(device, port.id())).toList();
+        return model(device).ports().stream()
+                .map(port -> new Socket(device, port.id()))
+                .toList();
     }
 
     /** The computer or tablet that a device lives in; the device itself if it is a box. */
@@ -202,12 +212,17 @@ public final class Rig {
 
     /** The apps that live in a computer or tablet, in the order of the rig. */
     public List<Device> appsIn(DeviceId host) {
-        return devices.stream().filter(device -> device.spot().host().filter(host::equals).isPresent()).toList();
+        return devices.stream()
+                .filter(device -> device.spot().host().filter(host::equals).isPresent())
+                .toList();
     }
 
     /** The device that stands in for this one. */
     public Optional<DeviceId> standIn(DeviceId device) {
-        return pairs.stream().filter(pair -> pair.first().equals(device)).map(Pair::second).findFirst();
+        return pairs.stream()
+                .filter(pair -> pair.first().equals(device))
+                .map(Pair::second)
+                .findFirst();
     }
 
     /** What a way through a device lets pass. */
@@ -257,26 +272,62 @@ public final class Rig {
     /** The rig with one device changed. */
     public Rig withDeviceChanged(DeviceId id, UnaryOperator<Device> change) {
         device(id);
-        return new Rig(name, models, devices.stream().map(d -> d.id().equals(id) ? change.apply(d) : d).toList(), links, pairs);
+        return new Rig(
+                name,
+                models,
+                devices.stream()
+                        .map(d -> d.id().equals(id) ? change.apply(d) : d)
+                        .toList(),
+                links,
+                pairs);
     }
 
     /** The rig without a device, the links in it, and the pair it is half of; apps that lived in it live nowhere. */
     public Rig withoutDevice(DeviceId id) {
-        return new Rig(name, models, devices.stream().filter(d -> !d.id().equals(id))
-                .map(d -> d.spot().host().filter(id::equals).isPresent() ? d.withHost(Optional.empty()) : d).toList(),
-                links.stream().filter(link -> !link.isIn(id) && !(livesIn(link.from(), id) || livesIn(link.to(), id)) || isBetweenApps(link, id)).toList(),
-                pairs.stream().filter(pair -> !pair.has(id)).toList()).withoutUnusedModels();
+        return new Rig(
+                        name,
+                        models,
+                        devices.stream()
+                                .filter(d -> !d.id().equals(id))
+                                .map(d -> d.spot().host().filter(id::equals).isPresent()
+                                        ? d.withHost(Optional.empty())
+                                        : d)
+                                .toList(),
+                        links.stream()
+                                .filter(link -> !link.isIn(id) && !(livesIn(link.from(), id) || livesIn(link.to(), id))
+                                        || isBetweenApps(link, id))
+                                .toList(),
+                        pairs.stream().filter(pair -> !pair.has(id)).toList())
+                .withoutUnusedModels();
     }
 
-    /** The rig with other hardware behind a device and these links; a device that is no longer like its stand-in has none. */
+    /**
+     * The rig with other hardware behind a device and these links; a device that is no longer like its stand-in has
+     * none.
+     */
     public Rig withHardware(Device device, Model model, List<Link> remaining) {
-        return new Rig(name, withModel(model), devices.stream().map(d -> d.id().equals(device.id()) ? device : d).toList(),
-                remaining, pairs.stream().filter(pair -> !pair.has(device.id()) || model(device.id()).id().equals(model.id())).toList()).withoutUnusedModels();
+        return new Rig(
+                        name,
+                        withModel(model),
+                        devices.stream()
+                                .map(d -> d.id().equals(device.id()) ? device : d)
+                                .toList(),
+                        remaining,
+                        pairs.stream()
+                                .filter(pair -> !pair.has(device.id())
+                                        || model(device.id()).id().equals(model.id()))
+                                .toList())
+                .withoutUnusedModels();
     }
 
     /** The rig with another description of a model that it uses. */
     public Rig withModelReplaced(Model model) {
-        return new Rig(name, models.stream().map(m -> m.id().equals(model.id()) ? model : m).toList(), devices, links, pairs);
+        return new Rig(
+                name,
+                models.stream().map(m -> m.id().equals(model.id()) ? model : m).toList(),
+                devices,
+                links,
+                pairs);
     }
 
     public Rig withLink(Link link) {
@@ -306,8 +357,14 @@ public final class Rig {
     }
 
     private Rig withoutUnusedModels() {
-        return new Rig(name, models.stream()
-                .filter(m -> devices.stream().anyMatch(d -> d.model().equals(m.id()))).toList(), devices, links, pairs);
+        return new Rig(
+                name,
+                models.stream()
+                        .filter(m -> devices.stream().anyMatch(d -> d.model().equals(m.id())))
+                        .toList(),
+                devices,
+                links,
+                pairs);
     }
 
     private boolean livesIn(Socket socket, DeviceId host) {
@@ -332,54 +389,82 @@ public final class Rig {
     }
 
     private void requireFits(Device device) {
-        Model model = Optional.ofNullable(modelsById.get(device.model())).orElseThrow(() ->
-                new IllegalArgumentException("%s uses the model \"%s\", which is not there".formatted(device.name(), device.model())));
-        device.settings().forEach((id, value) -> model.setting(id).orElseThrow(() -> new IllegalArgumentException(
-                "%s has no setting \"%s\"".formatted(device.name(), id))).checked(value));
-        device.labels().keySet().forEach(part -> model.part(part).orElseThrow(() -> new IllegalArgumentException(
-                "%s has no part \"%s\"".formatted(device.name(), part))));
-        device.sieves().keySet().stream().filter(route -> !model.sockets().routes().containsKey(route)).findFirst().ifPresent(route -> {
-            throw new IllegalArgumentException("%s has no way through from \"%s\" to \"%s\"".formatted(device.name(), route.from(), route.to()));
-        });
-        device.feeds().keySet().stream().filter(output -> model.outputs().stream().noneMatch(p -> p.id().equals(output))).findFirst().ifPresent(output -> {
-            throw new IllegalArgumentException("%s has no sound output \"%s\"".formatted(device.name(), output));
-        });
+        Model model = Optional.ofNullable(modelsById.get(device.model()))
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "%s uses the model \"%s\", which is not there".formatted(device.name(), device.model())));
+        device.settings()
+                .forEach((id, value) -> model.setting(id)
+                        .orElseThrow(() ->
+                                new IllegalArgumentException("%s has no setting \"%s\"".formatted(device.name(), id)))
+                        .checked(value));
+        device.labels()
+                .keySet()
+                .forEach(part -> model.part(part)
+                        .orElseThrow(() ->
+                                new IllegalArgumentException("%s has no part \"%s\"".formatted(device.name(), part))));
+        device.sieves().keySet().stream()
+                .filter(route -> !model.sockets().routes().containsKey(route))
+                .findFirst()
+                .ifPresent(route -> {
+                    throw new IllegalArgumentException("%s has no way through from \"%s\" to \"%s\""
+                            .formatted(device.name(), route.from(), route.to()));
+                });
+        device.feeds().keySet().stream()
+                .filter(output -> model.outputs().stream().noneMatch(p -> p.id().equals(output)))
+                .findFirst()
+                .ifPresent(output -> {
+                    throw new IllegalArgumentException(
+                            "%s has no sound output \"%s\"".formatted(device.name(), output));
+                });
         device.learned().forEach((id, message) -> requireLearns(device, model, id, message));
         if (device.memoriesUsed() < 0 || device.memoriesUsed() > model.memory().memories()) {
-            throw new IllegalArgumentException("%s has %d memories; the show cannot use %d of them.".formatted(device.name(), model.memory().memories(), device.memoriesUsed()));
+            throw new IllegalArgumentException("%s has %d memories; the show cannot use %d of them."
+                    .formatted(device.name(), model.memory().memories(), device.memoriesUsed()));
         }
         device.spot().host().ifPresent(host -> requireHost(device, model, host));
     }
 
     private static void requireLearns(Device device, Model model, LessonId id, Learned message) {
-        Lesson lesson = model.chart().lessons().stream().filter(l -> l.id().equals(id)).findFirst().orElseThrow(() ->
-                new IllegalArgumentException("%s learns no message for \"%s\".".formatted(device.name(), id.key())));
+        Lesson lesson = model.chart().lessons().stream()
+                .filter(l -> l.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "%s learns no message for \"%s\".".formatted(device.name(), id.key())));
         if (!lesson.types().contains(message.type())) {
-            throw new IllegalArgumentException("%s does not learn from %s.".formatted(device.name(), message.type().plural()));
+            throw new IllegalArgumentException("%s does not learn from %s."
+                    .formatted(device.name(), message.type().plural()));
         }
-        if (message.channel().isEmpty() && model.setting(SettingId.RECEIVE_CHANNEL).isEmpty()) {
-            throw new IllegalArgumentException("%s is set to no channel, so what it learns needs one.".formatted(device.name()));
+        if (message.channel().isEmpty()
+                && model.setting(SettingId.RECEIVE_CHANNEL).isEmpty()) {
+            throw new IllegalArgumentException(
+                    "%s is set to no channel, so what it learns needs one.".formatted(device.name()));
         }
     }
 
     private void requireHost(Device device, Model model, DeviceId host) {
-        Device computer = find(host).orElseThrow(() -> new IllegalArgumentException(
-                "%s lives in \"%s\", which is not there".formatted(device.name(), host)));
+        Device computer = find(host)
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "%s lives in \"%s\", which is not there".formatted(device.name(), host)));
         if (Objects.requireNonNull(modelsById.get(computer.model())).kind() != Kind.HOST) {
-            throw new IllegalArgumentException("%s is no computer or tablet, so %s cannot live in it.".formatted(computer.name(), device.name()));
+            throw new IllegalArgumentException(
+                    "%s is no computer or tablet, so %s cannot live in it.".formatted(computer.name(), device.name()));
         }
         if (!model.isApp()) {
-            throw new IllegalArgumentException("%s is a box and no app, so it stands beside a computer and does not live in it.".formatted(device.name()));
+            throw new IllegalArgumentException(
+                    "%s is a box and no app, so it stands beside a computer and does not live in it."
+                            .formatted(device.name()));
         }
     }
 
     private void requireAlike(Pair pair) {
         if (!model(pair.first()).id().equals(model(pair.second()).id())) {
-            throw new IllegalArgumentException("%s and %s are not the same hardware, so neither can stand in for the other."
-                    .formatted(name(pair.first()), name(pair.second())));
+            throw new IllegalArgumentException(
+                    "%s and %s are not the same hardware, so neither can stand in for the other."
+                            .formatted(name(pair.first()), name(pair.second())));
         }
         if (pairs.stream().anyMatch(other -> other != pair && (other.has(pair.first()) || other.has(pair.second())))) {
-            throw new IllegalArgumentException("%s and %s: each device is in one pair at most.".formatted(name(pair.first()), name(pair.second())));
+            throw new IllegalArgumentException("%s and %s: each device is in one pair at most."
+                    .formatted(name(pair.first()), name(pair.second())));
         }
     }
 
@@ -394,8 +479,12 @@ public final class Rig {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Rig that && name.equals(that.name) && models.equals(that.models) && devices.equals(that.devices)
-                && links.equals(that.links) && pairs.equals(that.pairs);
+        return other instanceof Rig that
+                && name.equals(that.name)
+                && models.equals(that.models)
+                && devices.equals(that.devices)
+                && links.equals(that.links)
+                && pairs.equals(that.pairs);
     }
 
     @Override

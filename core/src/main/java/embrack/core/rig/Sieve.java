@@ -15,16 +15,19 @@ import java.util.TreeSet;
  *
  * @param open whether anything passes at all
  * @param stopped sorts of message that are kept back
- * @param channels numbers of the channels that pass, 1 to 16; none stands for all of them. Messages without a channel always pass
+ * @param channels numbers of the channels that pass, 1 to 16; none stands for all of them. Messages without a channel
+ * always pass
  * @param onto the channel that every message leaves on; empty when each keeps its own
  */
 public record Sieve(boolean open, SortedSet<Traffic> stopped, SortedSet<Integer> channels, Optional<Channel> onto) {
 
     /** Everything passes as it is. */
-    public static final Sieve OPEN = new Sieve(true, Collections.emptySortedSet(), Collections.emptySortedSet(), Optional.empty());
+    public static final Sieve OPEN =
+            new Sieve(true, Collections.emptySortedSet(), Collections.emptySortedSet(), Optional.empty());
 
     /** Nothing passes. */
-    public static final Sieve SHUT = new Sieve(false, Collections.emptySortedSet(), Collections.emptySortedSet(), Optional.empty());
+    public static final Sieve SHUT =
+            new Sieve(false, Collections.emptySortedSet(), Collections.emptySortedSet(), Optional.empty());
 
     public Sieve {
         stopped = Collections.unmodifiableSortedSet(new TreeSet<>(stopped));
@@ -57,9 +60,13 @@ public record Sieve(boolean open, SortedSet<Traffic> stopped, SortedSet<Integer>
             return "passes nothing on";
         }
         List<String> words = new ArrayList<>();
-        words.add("passes " + (channels.isEmpty() ? "everything" : (channels.size() == 1 ? "channel " : "channels ") + Words.list(channels)));
+        words.add("passes "
+                + (channels.isEmpty()
+                        ? "everything"
+                        : (channels.size() == 1 ? "channel " : "channels ") + Words.list(channels)));
         if (!stopped.isEmpty()) {
-            words.add("without " + Words.list(stopped.stream().map(Traffic::words).toList()));
+            words.add(
+                    "without " + Words.list(stopped.stream().map(Traffic::words).toList()));
         }
         onto.ifPresent(channel -> words.add("onto channel " + channel.number()));
         return String.join(", ", words);

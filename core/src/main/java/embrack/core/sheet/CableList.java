@@ -25,8 +25,15 @@ public record CableList(List<Row> rows) {
      * @param toLabel the text at its end
      * @param adapter what has to be between plug and socket, or empty
      */
-    public record Row(int number, String kind, String length, String from, String to, String fromLabel, String toLabel, String adapter) {
-    }
+    public record Row(
+            int number,
+            String kind,
+            String length,
+            String from,
+            String to,
+            String fromLabel,
+            String toLabel,
+            String adapter) {}
 
     /** The cables of a rig, in the order of its links. */
     public static CableList of(Rig rig) {
@@ -36,8 +43,15 @@ public record CableList(List<Row> rows) {
                 int number = rows.size() + 1;
                 String from = rig.words(link.from());
                 String to = rig.words(link.to());
-                rows.add(new Row(number, rig.kind(link).words(), link.length().map(Length::words).orElse(""), from, to,
-                        "%d  %s > %s".formatted(number, from, to), "%d  %s < %s".formatted(number, to, from), Linking.adapter(rig, link).orElse("")));
+                rows.add(new Row(
+                        number,
+                        rig.kind(link).words(),
+                        link.length().map(Length::words).orElse(""),
+                        from,
+                        to,
+                        "%d  %s > %s".formatted(number, from, to),
+                        "%d  %s < %s".formatted(number, to, from),
+                        Linking.adapter(rig, link).orElse("")));
             }
         }
         return new CableList(rows);

@@ -35,8 +35,7 @@ public record CueSheet(String title, String facts, List<Row> rows) {
      * @param device whose it is
      * @param what what happens there
      */
-    public record Row(String at, String clock, String section, String device, String what) {
-    }
+    public record Row(String at, String clock, String section, String device, String what) {}
 
     public CueSheet {
         rows = List.copyOf(rows);
@@ -47,8 +46,11 @@ public record CueSheet(String title, String facts, List<Row> rows) {
         Plan plan = report.plan();
         List<Row> rows = new ArrayList<>();
         String section = "";
-        List<CueProof> always = report.book().song(song.id()).map(proof -> proof.always()).orElse(List.of());
-        List<Cue> cues = Stream.concat(always.stream().map(CueProof::cue), song.cues().stream()).sorted(Comparator.comparingLong(cue -> order(cue, song.form()))).toList();
+        List<CueProof> always =
+                report.book().song(song.id()).map(proof -> proof.always()).orElse(List.of());
+        List<Cue> cues = Stream.concat(always.stream().map(CueProof::cue), song.cues().stream())
+                .sorted(Comparator.comparingLong(cue -> order(cue, song.form())))
+                .toList();
         for (Cue cue : cues) {
             Optional<Long> micros = cue.at().micros(song.form());
             String here = micros.map(at -> sectionAt(song.form(), at)).orElse("");
@@ -60,17 +62,48 @@ public record CueSheet(String title, String facts, List<Row> rows) {
         return new CueSheet(song.title().text(), facts(song), rows);
     }
 
-    private static List<Row> rows(Plan plan, Song song, Cue cue, Optional<Long> micros, String section, Optional<DeviceId> device) {
+    private static List<Row> rows(
+            Plan plan, Song song, Cue cue, Optional<Long> micros, String section, Optional<DeviceId> device) {
         Score score = song.form().score();
-        String at = micros.map(m -> score.text(score.position(Math.round(score.exactTickAt(m))))).orElseGet(() -> cue.at().text(score));
+        String at = micros.map(m -> score.text(score.position(Math.round(score.exactTickAt(m)))))
+                .orElseGet(() -> cue.at().text(score));
         String clock = micros.map(Clock::text).orElse("");
         List<Row> rows = new ArrayList<>();
-        cue.foot().filter(foot -> device.isEmpty() || device.get().equals(foot.board()) || plan.switches().at(foot).uses(device.get())).ifPresent(foot -> rows.add(new Row(at, clock, section,
-                plan.rig().name(foot.board()).text(), "press switch %d%s".formatted(foot.number(), plan.switches().at(foot).label().map(label -> ", " + label).orElse("")))));
-        cue.steps().stream().filter(step -> device.isEmpty() || device.get().equals(step.device())).forEach(step -> rows.add(new Row(at, clock, rows.isEmpty() ? section : "",
-                plan.rig().name(step.device()).text(), plan.rig().words(step.device(), step.action()) + (step.waitMillis() == 0 ? "" : ", %d ms later".formatted(step.waitMillis())))));
+        cue.foot()
+                .filter(foot -> device.isEmpty()
+                        || device.get().equals(foot.board())
+                        || plan.switches().at(foot).uses(device.get()))
+                .ifPresent(foot -> rows.add(new Row(
+                        at,
+                        clock,
+                        section,
+                        plan.rig().name(foot.board()).text(),
+                        "press switch %d%s"
+                                .formatted(
+                                        foot.number(),
+                                        plan.switches()
+                                                .at(foot)
+                                                .label()
+                                                .map(label -> ", " + label)
+                                                .orElse("")))));
+        cue.steps().stream()
+                .filter(step -> device.isEmpty() || device.get().equals(step.device()))
+                .forEach(step -> rows.add(new Row(
+                        at,
+                        clock,
+                        rows.isEmpty() ? section : "",
+                        plan.rig().name(step.device()).text(),
+                        plan.rig().words(step.device(), step.action())
+                                + (step.waitMillis() == 0 ? "" : ", %d ms later".formatted(step.waitMillis())))));
         if (device.isEmpty() && !cue.raw().isEmpty()) {
-            rows.add(new Row(at, clock, rows.isEmpty() ? section : "", "everybody", "messages that no chart explains: " + String.join(", ", cue.raw().stream().map(m -> m.hex()).toList())));
+            rows.add(new Row(
+                    at,
+                    clock,
+                    rows.isEmpty() ? section : "",
+                    "everybody",
+                    "messages that no chart explains: "
+                            + String.join(
+                                    ", ", cue.raw().stream().map(m -> m.hex()).toList())));
         }
         return rows;
     }
@@ -89,6 +122,12 @@ public record CueSheet(String title, String facts, List<Row> rows) {
     }
 
     private static String facts(Song song) {
-        return Stream.of(song.played().map(key -> "in " + key).orElse(""), song.form().words(), Clock.brief(song.usualLength())).filter(text -> !text.isEmpty()).reduce((a, b) -> a + ", " + b).orElse("");
+        return Stream.of(
+                        song.played().map(key -> "in " + key).orElse(""),
+                        song.form().words(),
+                        Clock.brief(song.usualLength()))
+                .filter(text -> !text.isEmpty())
+                .reduce((a, b) -> a + ", " + b)
+                .orElse("");
     }
 }

@@ -34,14 +34,14 @@ public record PackList(List<Case> cases) {
     }
 
     /** Something to pack; {@code note} says what for. */
-    public record Item(int count, String what, String note) {
-    }
+    public record Item(int count, String what, String note) {}
 
     /** The cases of a rig, in the order of the places. */
     public static PackList of(Rig rig) {
         List<Case> cases = new ArrayList<>();
         for (Area area : Area.values()) {
-            List<Item> items = Stream.concat(boxes(rig, area).stream(), cables(rig, area).stream()).toList();
+            List<Item> items = Stream.concat(boxes(rig, area).stream(), cables(rig, area).stream())
+                    .toList();
             if (!items.isEmpty()) {
                 cases.add(new Case(area.words(), items));
             }
@@ -55,37 +55,73 @@ public record PackList(List<Case> cases) {
 
     private static List<Item> boxes(Rig rig, Area area) {
         var power = new PowerPlan(rig);
-        return rig.devices().stream().filter(d -> !rig.model(d.id()).isApp() && rig.area(d.id()) == area).flatMap(device -> {
-            Item box = new Item(1, "%s (%s)".formatted(device.name(), rig.model(device.id()).name()), apps(rig, device));
-            Optional<String> supply = power.feedings().stream().filter(f -> f.device().equals(device.id())).map(f -> f.how())
-                    .filter(how -> how.equals("a supply of its own") || how.equals("batteries")).findFirst();
-            return Stream.concat(Stream.of(box), supply.stream().map(how -> how.equals("batteries")
-                    ? new Item(1, "set of batteries", "for " + device.name()) : new Item(1, "supply", "of " + device.name())));
-        }).toList();
+        return rig.devices().stream()
+                .filter(d -> !rig.model(d.id()).isApp() && rig.area(d.id()) == area)
+                .flatMap(device -> {
+                    Item box = new Item(
+                            1,
+                            "%s (%s)"
+                                    .formatted(
+                                            device.name(),
+                                            rig.model(device.id()).name()),
+                            apps(rig, device));
+                    Optional<String> supply = power.feedings().stream()
+                            .filter(f -> f.device().equals(device.id()))
+                            .map(f -> f.how())
+                            .filter(how -> how.equals("a supply of its own") || how.equals("batteries"))
+                            .findFirst();
+                    return Stream.concat(
+                            Stream.of(box),
+                            supply.stream()
+                                    .map(how -> how.equals("batteries")
+                                            ? new Item(1, "set of batteries", "for " + device.name())
+                                            : new Item(1, "supply", "of " + device.name())));
+                })
+                .toList();
     }
 
     private static String apps(Rig rig, Device device) {
-        List<String> apps = rig.appsIn(device.id()).stream().map(app -> app.name().text()).toList();
+        List<String> apps =
+                rig.appsIn(device.id()).stream().map(app -> app.name().text()).toList();
         return apps.isEmpty() ? "" : "with " + Words.list(apps) + " on it";
     }
 
     private static List<Item> cables(Rig rig, Area area) {
         Map<String, Integer> counts = new TreeMap<>();
-        rig.links().stream().filter(link -> CableList.isCarried(rig, link) && rig.area(link.from().device()) == area).forEach(link -> {
-            counts.merge(words(rig, link), 1, Integer::sum);
-            Linking.adapter(rig, link).ifPresent(adapter -> counts.merge(adapter, 1, Integer::sum));
-        });
-        return counts.entrySet().stream().map(e -> new Item(e.getValue(), e.getKey(), "")).toList();
+        rig.links().stream()
+                .filter(link ->
+                        CableList.isCarried(rig, link) && rig.area(link.from().device()) == area)
+                .forEach(link -> {
+                    counts.merge(words(rig, link), 1, Integer::sum);
+                    Linking.adapter(rig, link).ifPresent(adapter -> counts.merge(adapter, 1, Integer::sum));
+                });
+        return counts.entrySet().stream()
+                .map(e -> new Item(e.getValue(), e.getKey(), ""))
+                .toList();
     }
 
     private static List<Item> spares(Rig rig) {
         Map<String, Link> longest = new TreeMap<>();
-        rig.links().stream().filter(link -> CableList.isCarried(rig, link)).forEach(link -> longest.merge(rig.kind(link).words(), link,
-                (a, b) -> Comparator.<Length>naturalOrder().compare(length(a), length(b)) >= 0 ? a : b));
+        rig.links().stream()
+                .filter(link -> CableList.isCarried(rig, link))
+                .forEach(link -> longest.merge(
+                        rig.kind(link).words(),
+                        link,
+                        (a, b) -> Comparator.<Length>naturalOrder().compare(length(a), length(b)) >= 0 ? a : b));
         return Stream.concat(
-                longest.values().stream().map(link -> new Item(1, words(rig, link), "the longest of its kind")),
-                rig.devices().stream().filter(d -> !rig.model(d.id()).isApp() && rig.linksIn(d.id()).isEmpty() && rig.appsIn(d.id()).isEmpty())
-                        .map(d -> new Item(1, "%s (%s)".formatted(d.name(), rig.model(d.id()).name()), "not linked"))).toList();
+                        longest.values().stream().map(link -> new Item(1, words(rig, link), "the longest of its kind")),
+                        rig.devices().stream()
+                                .filter(d -> !rig.model(d.id()).isApp()
+                                        && rig.linksIn(d.id()).isEmpty()
+                                        && rig.appsIn(d.id()).isEmpty())
+                                .map(d -> new Item(
+                                        1,
+                                        "%s (%s)"
+                                                .formatted(
+                                                        d.name(),
+                                                        rig.model(d.id()).name()),
+                                        "not linked")))
+                .toList();
     }
 
     private static Length length(Link link) {
@@ -93,6 +129,9 @@ public record PackList(List<Case> cases) {
     }
 
     private static String words(Rig rig, Link link) {
-        return "%s cable%s".formatted(rig.kind(link).words(), link.length().map(length -> ", " + length.words()).orElse(""));
+        return "%s cable%s"
+                .formatted(
+                        rig.kind(link).words(),
+                        link.length().map(length -> ", " + length.words()).orElse(""));
     }
 }

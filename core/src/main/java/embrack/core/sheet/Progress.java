@@ -23,11 +23,14 @@ public record Progress(List<Sheet> sheets, Map<String, Tick> ticks, List<Tick> g
      * @param words what the line said then
      * @param when as it is shown
      */
-    public record Tick(String key, String words, String who, String when) {
-    }
+    public record Tick(String key, String words, String who, String when) {}
 
     /** How a line stands. */
-    public enum State { OPEN, CHANGED, DONE }
+    public enum State {
+        OPEN,
+        CHANGED,
+        DONE
+    }
 
     public Progress {
         sheets = List.copyOf(sheets);
@@ -41,11 +44,18 @@ public record Progress(List<Sheet> sheets, Map<String, Tick> ticks, List<Tick> g
         ticks.forEach(tick -> byKey.put(tick.key(), tick));
         Set<String> keys = new HashSet<>();
         sheets.forEach(sheet -> sheet.lines().forEach(line -> keys.add(line.key())));
-        return new Progress(sheets, byKey, byKey.values().stream().filter(tick -> !keys.contains(tick.key())).toList());
+        return new Progress(
+                sheets,
+                byKey,
+                byKey.values().stream()
+                        .filter(tick -> !keys.contains(tick.key()))
+                        .toList());
     }
 
     public State state(Section.Line line) {
-        return tick(line).map(tick -> tick.words().equals(line.words()) ? State.DONE : State.CHANGED).orElse(State.OPEN);
+        return tick(line)
+                .map(tick -> tick.words().equals(line.words()) ? State.DONE : State.CHANGED)
+                .orElse(State.OPEN);
     }
 
     /** The tick that a line has, perhaps for other words. */
@@ -55,7 +65,10 @@ public record Progress(List<Sheet> sheets, Map<String, Tick> ticks, List<Tick> g
 
     /** The sheets with what is left to do, without those that have nothing. */
     public List<Sheet> left() {
-        return sheets.stream().map(sheet -> sheet.only(line -> state(line) != State.DONE)).filter(sheet -> !sheet.sections().isEmpty()).toList();
+        return sheets.stream()
+                .map(sheet -> sheet.only(line -> state(line) != State.DONE))
+                .filter(sheet -> !sheet.sections().isEmpty())
+                .toList();
     }
 
     /** How many lines there are, and how many of them are done. */
@@ -68,6 +81,9 @@ public record Progress(List<Sheet> sheets, Map<String, Tick> ticks, List<Tick> g
 
     /** Ticks for all lines of sheets: boxes that are programmed as these say. */
     public static List<Tick> allOf(List<Sheet> sheets) {
-        return sheets.stream().flatMap(Sheet::lines).map(line -> new Tick(line.key(), line.words(), "", "")).toList();
+        return sheets.stream()
+                .flatMap(Sheet::lines)
+                .map(line -> new Tick(line.key(), line.words(), "", ""))
+                .toList();
     }
 }

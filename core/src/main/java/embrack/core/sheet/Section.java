@@ -22,8 +22,7 @@ public sealed interface Section {
     }
 
     /** Something to do, in a sentence. */
-    record Task(String key, String words) implements Line {
-    }
+    record Task(String key, String words) implements Line {}
 
     /**
      * One message to program.

@@ -26,9 +26,23 @@ public record Sheet(String id, String title, String hardware, List<Section> sect
 
     /** The sheet with some of its lines only, and without sections that have none of them. */
     public Sheet only(Predicate<Section.Line> wanted) {
-        return new Sheet(id, title, hardware, sections.stream().<Section>map(section -> switch (section) {
-            case Section.Todo todo -> new Section.Todo(todo.heading(), todo.lines().stream().filter(wanted).toList());
-            case Section.Messages messages -> new Section.Messages(messages.heading(), messages.lines().stream().filter(wanted).toList());
-        }).filter(section -> !section.lines().isEmpty()).toList(), cautions);
+        return new Sheet(
+                id,
+                title,
+                hardware,
+                sections.stream()
+                        .<Section>map(section -> switch (section) {
+                            case Section.Todo todo ->
+                                new Section.Todo(
+                                        todo.heading(),
+                                        todo.lines().stream().filter(wanted).toList());
+                            case Section.Messages messages ->
+                                new Section.Messages(
+                                        messages.heading(),
+                                        messages.lines().stream().filter(wanted).toList());
+                        })
+                        .filter(section -> !section.lines().isEmpty())
+                        .toList(),
+                cautions);
     }
 }

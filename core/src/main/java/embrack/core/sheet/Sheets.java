@@ -36,7 +36,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /**
  * Makes the sheets of a plan: receivers first, then cables and the order of switching on, then the boxes with switches
@@ -62,11 +61,17 @@ public final class Sheets {
     private List<Sheet> all() {
         List<Sheet> sheets = new ArrayList<>();
         List<DeviceId> controllers = plan.controllers();
-        rig.devices().stream().filter(d -> !controllers.contains(d.id())).map(this::receiver)
-                .filter(sheet -> !sheet.sections().isEmpty()).forEach(sheets::add);
+        rig.devices().stream()
+                .filter(d -> !controllers.contains(d.id()))
+                .map(this::receiver)
+                .filter(sheet -> !sheet.sections().isEmpty())
+                .forEach(sheets::add);
         cables().ifPresent(sheets::add);
         switchingOn().ifPresent(sheets::add);
-        controllers.stream().map(this::controller).filter(sheet -> !sheet.sections().isEmpty()).forEach(sheets::add);
+        controllers.stream()
+                .map(this::controller)
+                .filter(sheet -> !sheet.sections().isEmpty())
+                .forEach(sheets::add);
         rig.devices().stream().flatMap(device -> lessons(device).stream()).forEach(sheets::add);
         firstTry().ifPresent(sheets::add);
         return sheets;
@@ -76,9 +81,16 @@ public final class Sheets {
         Model model = rig.model(device.id());
         List<Section> sections = new ArrayList<>(settings(device));
         if (!device.labels().isEmpty()) {
-            sections.add(new Section.Todo("Tape on the strips", model.parts().stream()
-                    .filter(part -> device.labels().containsKey(part.id()))
-                    .map(part -> new Task("%s/tape/%s".formatted(device.id(), part.id()), "%s: %s".formatted(part.name(), device.labels().get(part.id())))).toList()));
+            sections.add(new Section.Todo(
+                    "Tape on the strips",
+                    model.parts().stream()
+                            .filter(part -> device.labels().containsKey(part.id()))
+                            .map(part -> new Task(
+                                    "%s/tape/%s".formatted(device.id(), part.id()),
+                                    "%s: %s"
+                                            .formatted(
+                                                    part.name(), device.labels().get(part.id()))))
+                            .toList()));
         }
         sections.addAll(inputs(device));
         sections.addAll(writing(device));
@@ -87,29 +99,68 @@ public final class Sheets {
 
     private Optional<Sheet> cables() {
         CableList list = CableList.of(rig);
-        return list.rows().isEmpty() ? Optional.empty() : Optional.of(new Sheet("cables", "Cables", "", List.of(
-                new Section.Todo("Plug in, with power off", list.rows().stream().map(row -> new Task("cables/%s>%s".formatted(row.from(), row.to()), "%s cable%s from %s to %s%s".formatted(
-                        row.kind(), row.length().isEmpty() ? "" : " (%s)".formatted(row.length()), row.from(), row.to(),
-                        row.adapter().isEmpty() ? "" : ", with a %s".formatted(row.adapter())))).toList())),
-                List.of("Tape or ramp every cable that crosses a way where people walk.")));
+        return list.rows().isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Sheet(
+                        "cables",
+                        "Cables",
+                        "",
+                        List.of(new Section.Todo(
+                                "Plug in, with power off",
+                                list.rows().stream()
+                                        .map(row -> new Task(
+                                                "cables/%s>%s".formatted(row.from(), row.to()),
+                                                "%s cable%s from %s to %s%s"
+                                                        .formatted(
+                                                                row.kind(),
+                                                                row.length().isEmpty()
+                                                                        ? ""
+                                                                        : " (%s)".formatted(row.length()),
+                                                                row.from(),
+                                                                row.to(),
+                                                                row.adapter().isEmpty()
+                                                                        ? ""
+                                                                        : ", with a %s".formatted(row.adapter()))))
+                                        .toList())),
+                        List.of("Tape or ramp every cable that crosses a way where people walk.")));
     }
 
     private Optional<Sheet> switchingOn() {
         List<SwitchingOn.Stage> stages = SwitchingOn.of(rig);
-        return rig.links().isEmpty() ? Optional.empty() : Optional.of(new Sheet("switch-on", "Switch on, in this order", "", stages.stream().skip(1)
-                .<Section>map(stage -> new Section.Todo(stage.title(), stage.lines().stream().distinct().map(line -> new Task("switch-on/" + line, line)).toList())).toList(),
-                List.of("Mains, distribution and grounding are a licensed person's job. Never lift a safety earth to cure hum.")));
+        return rig.links().isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Sheet(
+                        "switch-on",
+                        "Switch on, in this order",
+                        "",
+                        stages.stream()
+                                .skip(1)
+                                .<Section>map(stage -> new Section.Todo(
+                                        stage.title(),
+                                        stage.lines().stream()
+                                                .distinct()
+                                                .map(line -> new Task("switch-on/" + line, line))
+                                                .toList()))
+                                .toList(),
+                        List.of("Mains, distribution and grounding are a licensed person's job. "
+                                + "Never lift a safety earth to cure hum.")));
     }
 
     private Sheet controller(DeviceId id) {
         Model model = rig.model(id);
         List<Section> sections = new ArrayList<>(settings(rig.device(id)));
-        model.board().ifPresent(board -> plan.switches().of(id).stream().filter(a -> !a.steps().isEmpty())
-                .forEach(assignment -> sections.addAll(switchSections(board, assignment))));
-        report.travels().stream().filter(proof -> proof.at().box().equals(id)).forEach(proof -> sections.add(travel(proof)));
+        model.board()
+                .ifPresent(board -> plan.switches().of(id).stream()
+                        .filter(a -> !a.steps().isEmpty())
+                        .forEach(assignment -> sections.addAll(switchSections(board, assignment))));
+        report.travels().stream()
+                .filter(proof -> proof.at().box().equals(id))
+                .forEach(proof -> sections.add(travel(proof)));
         sections.addAll(writing(rig.device(id)));
-        String display = model.board().filter(board -> board.display() != ValueDisplay.PLAIN)
-                .map(board -> "; shows values " + board.display().words()).orElse("");
+        String display = model.board()
+                .filter(board -> board.display() != ValueDisplay.PLAIN)
+                .map(board -> "; shows values " + board.display().words())
+                .orElse("");
         return new Sheet(id.text(), rig.name(id).text(), model.name().text() + display, sections, List.of());
     }
 
@@ -117,15 +168,24 @@ public final class Sheets {
         List<Section> sections = new ArrayList<>();
         SwitchAt at = assignment.at();
         String key = "%s/%d/%d".formatted(at.board(), at.bank(), at.number());
-        String name = "Bank %s, switch %d%s".formatted(plan.bankName(at), at.number(), assignment.label().map(l -> ": " + l).orElse(""));
+        String name = "Bank %s, switch %d%s"
+                .formatted(
+                        plan.bankName(at),
+                        at.number(),
+                        assignment.label().map(l -> ": " + l).orElse(""));
         List<Proof> proofs = report.proofs(at);
         List<Task> set = new ArrayList<>();
         if (board.labelCharacters() > 0) {
-            assignment.shortLabel().map(Object::toString).or(() -> assignment.label().map(l -> ShortForm.of(l, board.labelCharacters())))
+            assignment
+                    .shortLabel()
+                    .map(Object::toString)
+                    .or(() -> assignment.label().map(l -> ShortForm.of(l, board.labelCharacters())))
                     .ifPresent(text -> set.add(new Task(key + "/name", "Name it \"%s\".".formatted(text))));
         }
         if (board.modes().size() > 1) {
-            set.add(new Task(key + "/mode", "Make it %s.".formatted(proofs.getFirst().compiled().mode().words())));
+            set.add(new Task(
+                    key + "/mode",
+                    "Make it %s.".formatted(proofs.getFirst().compiled().mode().words())));
         }
         if (!set.isEmpty()) {
             sections.add(new Section.Todo(name, set));
@@ -133,8 +193,12 @@ public final class Sheets {
         for (Proof proof : proofs) {
             for (Moment moment : Proof.moments(proof.moment())) {
                 if (!assignment.steps(moment).isEmpty()) {
-                    String when = moment == Moment.PRESS && assignment.moments().size() == 1 ? "" : ", on " + moment.words();
-                    sections.add(new Section.Messages((set.isEmpty() ? name : "Bank %s, switch %d".formatted(plan.bankName(at), at.number())) + when + reservation(proof.verdict()),
+                    String when =
+                            moment == Moment.PRESS && assignment.moments().size() == 1 ? "" : ", on " + moment.words();
+                    sections.add(new Section.Messages(
+                            (set.isEmpty() ? name : "Bank %s, switch %d".formatted(plan.bankName(at), at.number()))
+                                    + when
+                                    + reservation(proof.verdict()),
                             messages(board, proof, moment, key)));
                 }
             }
@@ -144,27 +208,65 @@ public final class Sheets {
 
     private List<Program> messages(Board board, Proof proof, Moment moment, String key) {
         List<Program> lines = new ArrayList<>();
-        proof.compiled().steps(moment).stream().filter(CompiledStep::isSent).forEach(step -> step.messages().forEach(message -> {
-            int number = lines.size() + 1;
-            boolean first = message == step.messages().getFirst();
-            String wait = first && step.step().waitMillis() > 0 ? "after %d ms: ".formatted(step.step().waitMillis()) : "";
-            lines.add(new Program("%s/%s/%d".formatted(key, moment.key(), number), number, ShownMessage.on(board, message), wait + plan.words(step.step()) + rig.chart(step.step().device()).shownAt(step.step().action()).map(where -> " (%s)".formatted(where)).orElse("")));
-        }));
+        proof.compiled().steps(moment).stream()
+                .filter(CompiledStep::isSent)
+                .forEach(step -> step.messages().forEach(message -> {
+                    int number = lines.size() + 1;
+                    boolean first = message == step.messages().getFirst();
+                    String wait = first && step.step().waitMillis() > 0
+                            ? "after %d ms: ".formatted(step.step().waitMillis())
+                            : "";
+                    lines.add(new Program(
+                            "%s/%s/%d".formatted(key, moment.key(), number),
+                            number,
+                            ShownMessage.on(board, message),
+                            wait
+                                    + plan.words(step.step())
+                                    + rig.chart(step.step().device())
+                                            .shownAt(step.step().action())
+                                            .map(where -> " (%s)".formatted(where))
+                                            .orElse("")));
+                }));
         return lines;
     }
 
     private Section travel(TravelProof proof) {
-        String key = "%s/%d/%s/%d".formatted(proof.at().box(), proof.at().bank(), proof.at().type().words(), proof.at().number());
-        List<Task> tasks = proof.compiled().targets().stream().filter(CompiledTravel.CompiledTarget::isSent).map(target -> {
-            Message.Voice heel = (Message.Voice) target.at().getFirst();
-            Message toe = target.at().getLast();
-            Curve curve = target.target().range().curve();
-            return new Task("%s/%s/%s".formatted(key, target.target().device(), target.target().part()),
-                    "%s %d on channel %d, from %d to %d%s, for %s".formatted(heel.type().shortName(), heel.data1(), heel.channel().number(), heel.data2(), toe.data2(),
-                            curve == Curve.LINEAR ? "" : ", " + curve.words(), plan.words(target.target())));
-        }).toList();
+        String key = "%s/%d/%s/%d"
+                .formatted(
+                        proof.at().box(),
+                        proof.at().bank(),
+                        proof.at().type().words(),
+                        proof.at().number());
+        List<Task> tasks = proof.compiled().targets().stream()
+                .filter(CompiledTravel.CompiledTarget::isSent)
+                .map(target -> {
+                    Message.Voice heel = (Message.Voice) target.at().getFirst();
+                    Message toe = target.at().getLast();
+                    Curve curve = target.target().range().curve();
+                    return new Task(
+                            "%s/%s/%s"
+                                    .formatted(
+                                            key,
+                                            target.target().device(),
+                                            target.target().part()),
+                            "%s %d on channel %d, from %d to %d%s, for %s"
+                                    .formatted(
+                                            heel.type().shortName(),
+                                            heel.data1(),
+                                            heel.channel().number(),
+                                            heel.data2(),
+                                            toe.data2(),
+                                            curve == Curve.LINEAR ? "" : ", " + curve.words(),
+                                            plan.words(target.target())));
+                })
+                .toList();
         String tape = proof.compiled().travel().label().map(l -> ": " + l).orElse("");
-        return new Section.Todo(plan.words(proof.at()).substring(rig.name(proof.at().box()).text().length() + 2) + tape + reservation(proof.verdict()), tasks);
+        return new Section.Todo(
+                plan.words(proof.at())
+                                .substring(rig.name(proof.at().box()).text().length() + 2)
+                        + tape
+                        + reservation(proof.verdict()),
+                tasks);
     }
 
     /** What is typed into inputs that can be assigned, and into which memories it is written. */
@@ -174,40 +276,76 @@ public final class Sheets {
             return List.of();
         }
         List<Task> slots = new ArrayList<>();
-        device.learned().entrySet().stream().sorted(Comparator.comparingInt(e -> e.getValue().number())).forEach(e -> {
-            Learned message = e.getValue();
-            slots.add(new Task("%s/input/%s".formatted(device.id(), e.getKey().key()),
-                    "Input %d: source %s, %s, target %s, low %d, high %d.".formatted(slots.size() + 1, words(device, message),
-                            message.response().alternating() ? "alternating" : "momentary", target(device, e.getKey()), message.response().low(), message.response().high())));
-        });
+        device.learned().entrySet().stream()
+                .sorted(Comparator.comparingInt(e -> e.getValue().number()))
+                .forEach(e -> {
+                    Learned message = e.getValue();
+                    slots.add(new Task(
+                            "%s/input/%s".formatted(device.id(), e.getKey().key()),
+                            "Input %d: source %s, %s, target %s, low %d, high %d."
+                                    .formatted(
+                                            slots.size() + 1,
+                                            words(device, message),
+                                            message.response().alternating() ? "alternating" : "momentary",
+                                            target(device, e.getKey()),
+                                            message.response().low(),
+                                            message.response().high())));
+                });
         String code = Integer.toHexString(slots.hashCode() & 0xffff);
         boolean template = plan.schools().answer(School.MEMORIES) == 0;
         int memories = rig.memoriesUsed(device.id());
-        List<Task> writes = IntStream.rangeClosed(1, memories).mapToObj(memory -> new Task("%s/memory/%d".formatted(device.id(), memory),
-                (template ? "Memory %d: write template %s into it." : "Memory %d: set inputs %s, and write it.").formatted(memory, code))).toList();
-        return List.of(new Section.Todo((template ? "Inputs, once, in an empty memory: template %s" : "Inputs %s, in each memory").formatted(code), slots),
+        List<Task> writes = IntStream.rangeClosed(1, memories)
+                .mapToObj(memory -> new Task(
+                        "%s/memory/%d".formatted(device.id(), memory),
+                        (template ? "Memory %d: write template %s into it." : "Memory %d: set inputs %s, and write it.")
+                                .formatted(memory, code)))
+                .toList();
+        return List.of(
+                new Section.Todo(
+                        (template ? "Inputs, once, in an empty memory: template %s" : "Inputs %s, in each memory")
+                                .formatted(code),
+                        slots),
                 new Section.Todo("Write into each memory that the show uses", writes));
     }
 
     /** What learns by pressing, once the boxes that send are programmed. */
     private Optional<Sheet> lessons(Device device) {
-        if (device.learned().isEmpty() || rig.model(device.id()).answers().quirks().assignableInputs() > 0) {
+        if (device.learned().isEmpty()
+                || rig.model(device.id()).answers().quirks().assignableInputs() > 0) {
             return Optional.empty();
         }
         List<Task> tasks = new ArrayList<>();
-        device.learned().forEach((lesson, message) -> tasks.add(new Task("%s/learn/%s".formatted(device.id(), lesson.key()),
-                "%s: choose \"learn\", then %s. It should say %s.".formatted(target(device, lesson), how(device, lesson), words(device, message)))));
+        device.learned()
+                .forEach((lesson, message) -> tasks.add(new Task(
+                        "%s/learn/%s".formatted(device.id(), lesson.key()),
+                        "%s: choose \"learn\", then %s. It should say %s."
+                                .formatted(target(device, lesson), how(device, lesson), words(device, message)))));
         boolean refuses = rig.model(device.id()).chart().lessons().stream().anyMatch(Lesson::refusesZero);
-        List<String> cautions = refuses ? List.of("It does not learn from a message of value 0: press so that 127 is sent.") : List.of();
-        return Optional.of(new Sheet(device.id() + "-learn", device.name() + " learns", rig.model(device.id()).name().text(),
-                List.of(new Section.Todo("Have it learn", tasks)), cautions));
+        List<String> cautions = refuses
+                ? List.of("It does not learn from a message of value 0: press so that 127 is sent.")
+                : List.of();
+        return Optional.of(new Sheet(
+                device.id() + "-learn",
+                device.name() + " learns",
+                rig.model(device.id()).name().text(),
+                List.of(new Section.Todo("Have it learn", tasks)),
+                cautions));
     }
 
     private String how(Device device, LessonId lesson) {
-        return plan.switches().assignments().stream().filter(a -> a.steps().stream().anyMatch(s -> s.device().equals(device.id()) && LessonId.of(s.action()).equals(lesson)))
-                .findFirst().map(a -> "press " + plan.words(a.at()))
-                .or(() -> plan.switches().moving(device.id()).stream().filter(t -> t.targets().stream().anyMatch(x -> x.device().equals(device.id()) && x.part().equals(lesson.part())))
-                        .findFirst().map(t -> "move " + plan.words(t.at()))).orElse("send it");
+        return plan.switches().assignments().stream()
+                .filter(a -> a.steps().stream()
+                        .anyMatch(s -> s.device().equals(device.id())
+                                && LessonId.of(s.action()).equals(lesson)))
+                .findFirst()
+                .map(a -> "press " + plan.words(a.at()))
+                .or(() -> plan.switches().moving(device.id()).stream()
+                        .filter(t -> t.targets().stream()
+                                .anyMatch(x -> x.device().equals(device.id())
+                                        && x.part().equals(lesson.part())))
+                        .findFirst()
+                        .map(t -> "move " + plan.words(t.at())))
+                .orElse("send it");
     }
 
     private String target(Device device, LessonId lesson) {
@@ -215,23 +353,49 @@ public final class Sheets {
     }
 
     private static String words(Device device, Learned message) {
-        return "%s %d%s".formatted(message.type().shortName(), message.number(), message.channel().map(c -> " on channel " + c.number()).orElse(""));
+        return "%s %d%s"
+                .formatted(
+                        message.type().shortName(),
+                        message.number(),
+                        message.channel().map(c -> " on channel " + c.number()).orElse(""));
     }
 
     private Optional<Sheet> firstTry() {
         List<Task> lines = report.proofs().stream().map(this::tryLine).toList();
-        List<String> cautions = plan.switches().assignments().stream().flatMap(a -> a.steps().stream())
-                .flatMap(step -> step.action().caution().stream()).distinct().toList();
-        return lines.isEmpty() ? Optional.empty() : Optional.of(new Sheet("try", "Try every switch", "",
-                List.of(new Section.Todo("Press each twice and look at the boxes", lines)), cautions));
+        List<String> cautions = plan.switches().assignments().stream()
+                .flatMap(a -> a.steps().stream())
+                .flatMap(step -> step.action().caution().stream())
+                .distinct()
+                .toList();
+        return lines.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Sheet(
+                        "try",
+                        "Try every switch",
+                        "",
+                        List.of(new Section.Todo("Press each twice and look at the boxes", lines)),
+                        cautions));
     }
 
     private Task tryLine(Proof proof) {
         Assignment assignment = plan.switches().at(proof.at());
-        String meant = Words.list(proof.steps().stream().map(step -> plan.words(step.step())).toList());
-        String gesture = proof.moment() == Moment.PRESS ? "" : ", " + proof.moment().words();
-        return new Task("try/%s/%d/%d/%s".formatted(proof.at().board(), proof.at().bank(), proof.at().number(), proof.moment().key()),
-                "%s%s%s. %s.".formatted(plan.words(proof.at()), gesture, assignment.label().map(l -> " (" + l + ")").orElse(""), meant + reservation(proof.verdict())));
+        String meant = Words.list(
+                proof.steps().stream().map(step -> plan.words(step.step())).toList());
+        String gesture =
+                proof.moment() == Moment.PRESS ? "" : ", " + proof.moment().words();
+        return new Task(
+                "try/%s/%d/%d/%s"
+                        .formatted(
+                                proof.at().board(),
+                                proof.at().bank(),
+                                proof.at().number(),
+                                proof.moment().key()),
+                "%s%s%s. %s."
+                        .formatted(
+                                plan.words(proof.at()),
+                                gesture,
+                                assignment.label().map(l -> " (" + l + ")").orElse(""),
+                                meant + reservation(proof.verdict())));
     }
 
     /** A sheet never hides that a switch does not do what it should. */
@@ -241,19 +405,28 @@ public final class Sheets {
 
     private List<Section> settings(Device device) {
         Model model = rig.model(device.id());
-        List<Task> lines = new ArrayList<>(model.settings().stream().map(setting -> new Task("%s/set/%s".formatted(device.id(), setting.id()), words(device, setting))).toList());
-        if (model.board().filter(b -> b.sendChannel() == SendChannel.EACH_MESSAGE).isPresent()) {
+        List<Task> lines = new ArrayList<>(model.settings().stream()
+                .map(setting -> new Task("%s/set/%s".formatted(device.id(), setting.id()), words(device, setting)))
+                .toList());
+        if (model.board()
+                .filter(b -> b.sendChannel() == SendChannel.EACH_MESSAGE)
+                .isPresent()) {
             lines.add(new Task(device.id() + "/channels", "Each message has its own channel; see below."));
         }
         return lines.isEmpty() ? List.of() : List.of(new Section.Todo("Set on the box", lines));
     }
 
     private String words(Device device, Setting setting) {
-        return "Set %s to %s%s.".formatted(setting.name(), setting.shown(rig.setting(device.id(), setting.id()).orElseThrow()),
-                setting.scope() == Scope.MEMORY ? " in each memory that is used" : "");
+        return "Set %s to %s%s."
+                .formatted(
+                        setting.name(),
+                        setting.shown(rig.setting(device.id(), setting.id()).orElseThrow()),
+                        setting.scope() == Scope.MEMORY ? " in each memory that is used" : "");
     }
 
     private List<Section> writing(Device device) {
-        return rig.model(device.id()).writing().stream().<Section>map(how -> new Section.Todo("Keep it", List.of(new Task(device.id() + "/keep", how)))).toList();
+        return rig.model(device.id()).writing().stream()
+                .<Section>map(how -> new Section.Todo("Keep it", List.of(new Task(device.id() + "/keep", how))))
+                .toList();
     }
 }

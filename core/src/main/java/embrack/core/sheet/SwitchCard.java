@@ -11,7 +11,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 
-/** The page to tape beside a board: what every switch does, as the switches lie. Banks without a planned switch are left out. */
+/**
+ * The page to tape beside a board: what every switch does, as the switches lie. Banks without a planned switch are left
+ * out.
+ */
 public record SwitchCard(String board, String hardware, List<Bank> banks) {
 
     public SwitchCard {
@@ -36,31 +39,44 @@ public record SwitchCard(String board, String hardware, List<Bank> banks) {
 
     /** The cards of all boards of a plan that have a planned switch. */
     public static List<SwitchCard> of(Plan plan) {
-        return plan.boards().stream().map(board -> of(plan, board)).filter(card -> !card.banks().isEmpty()).toList();
+        return plan.boards().stream()
+                .map(board -> of(plan, board))
+                .filter(card -> !card.banks().isEmpty())
+                .toList();
     }
 
     private static SwitchCard of(Plan plan, DeviceId id) {
         Board board = plan.board(id);
         List<Bank> banks = IntStream.rangeClosed(1, board.banks().size())
                 .filter(bank -> plan.switches().of(id).stream().anyMatch(a -> a.at().bank() == bank))
-                .mapToObj(bank -> new Bank(board.banks().get(bank - 1).text(), rows(plan, id, board, bank))).toList();
-        return new SwitchCard(plan.rig().name(id).text(), plan.rig().model(id).name().text(), banks);
+                .mapToObj(bank -> new Bank(board.banks().get(bank - 1).text(), rows(plan, id, board, bank)))
+                .toList();
+        return new SwitchCard(
+                plan.rig().name(id).text(), plan.rig().model(id).name().text(), banks);
     }
 
     private static List<List<Cell>> rows(Plan plan, DeviceId id, Board board, int bank) {
         List<List<Cell>> rows = new ArrayList<>();
         for (int row = board.row(board.switches()); row >= 0; row--) {
             int here = row;
-            rows.add(IntStream.rangeClosed(1, board.switches()).filter(number -> board.row(number) == here)
-                    .mapToObj(number -> cell(plan, plan.switches().at(new SwitchAt(id, bank, number)))).toList());
+            rows.add(IntStream.rangeClosed(1, board.switches())
+                    .filter(number -> board.row(number) == here)
+                    .mapToObj(number -> cell(plan, plan.switches().at(new SwitchAt(id, bank, number))))
+                    .toList());
         }
         return rows;
     }
 
     private static Cell cell(Plan plan, Assignment assignment) {
         List<String> does = new ArrayList<>();
-        assignment.moments().forEach((moment, steps) -> steps.forEach(step ->
-                does.add((moment == Moment.PRESS ? "" : moment.words() + ": ") + plan.words(step))));
-        return new Cell(assignment.at().number(), assignment.label().map(Object::toString).orElse(""), does, assignment.isFor(Duty.KILL));
+        assignment
+                .moments()
+                .forEach((moment, steps) -> steps.forEach(
+                        step -> does.add((moment == Moment.PRESS ? "" : moment.words() + ": ") + plan.words(step))));
+        return new Cell(
+                assignment.at().number(),
+                assignment.label().map(Object::toString).orElse(""),
+                does,
+                assignment.isFor(Duty.KILL));
     }
 }

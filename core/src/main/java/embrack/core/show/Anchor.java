@@ -15,7 +15,8 @@ public sealed interface Anchor {
     record OnBar(Position at) implements Anchor {
         public OnBar {
             if (at.bar() > Score.MAX_BAR) {
-                throw new IllegalArgumentException("The last bar that a cue can be tied to is %d, was %d.".formatted(Score.MAX_BAR, at.bar()));
+                throw new IllegalArgumentException(
+                        "The last bar that a cue can be tied to is %d, was %d.".formatted(Score.MAX_BAR, at.bar()));
             }
         }
     }
@@ -30,12 +31,10 @@ public sealed interface Anchor {
     }
 
     /** The start or the end of a section. */
-    record AtSection(TapeLabel section, boolean end) implements Anchor {
-    }
+    record AtSection(TapeLabel section, boolean end) implements Anchor {}
 
     /** Something that the player does. */
-    record Automatic(When when) implements Anchor {
-    }
+    record Automatic(When when) implements Anchor {}
 
     /** The longest that a song's clock runs, two hours in microseconds. */
     long MAX_MICROS = 7_200_000_000L;
@@ -52,7 +51,9 @@ public sealed interface Anchor {
 
     /** The tick at which it comes, the nearest for what is on the clock; empty for what the clock does not know. */
     default Optional<Long> tick(Form form) {
-        return this instanceof OnBar bar ? Optional.of(form.score().tick(bar.at())) : micros(form).map(form.score()::tickAt);
+        return this instanceof OnBar bar
+                ? Optional.of(form.score().tick(bar.at()))
+                : micros(form).map(form.score()::tickAt);
     }
 
     /** As it is typed and read back: "17|1", "1:23.456", "start of Verse 1", "on play". */
@@ -76,7 +77,8 @@ public sealed interface Anchor {
     }
 
     /**
-     * The moment nearest to a time on a grid of so many ticks, tied to its bar; to the millisecond and tied to the clock when the grid is 0.
+     * The moment nearest to a time on a grid of so many ticks, tied to its bar; to the millisecond and tied to the
+     * clock when the grid is 0.
      *
      * @param micros from bar 1; what lies beyond the limits of a song's clock and bars is put at them
      */
@@ -97,19 +99,25 @@ public sealed interface Anchor {
     static Anchor parse(String typed, Form form) {
         String text = typed.strip();
         String lower = text.toLowerCase(Locale.ROOT);
-        Optional<When> when = Stream.of(When.values()).filter(w -> lower.equals(w.words())).findFirst();
+        Optional<When> when =
+                Stream.of(When.values()).filter(w -> lower.equals(w.words())).findFirst();
         if (when.isPresent()) {
             return new Automatic(when.get());
         }
         if (lower.startsWith("start of ") || lower.startsWith("end of ")) {
             boolean end = lower.startsWith("end of ");
             TapeLabel name = TapeLabel.parse(text.substring(end ? 7 : 9));
-            int section = form.find(name).orElseThrow(() -> new IllegalArgumentException("No section is called \"%s\".".formatted(name)));
+            int section = form.find(name)
+                    .orElseThrow(() -> new IllegalArgumentException("No section is called \"%s\".".formatted(name)));
             return new AtSection(form.sections().get(section).name(), end);
         }
         if (text.isEmpty()) {
-            throw new IllegalArgumentException("Write when: 17|1 for bar and beat, 1:23.456 for the clock, start of a section, or on load, play, stop or loop.");
+            throw new IllegalArgumentException(
+                    "Write when: 17|1 for bar and beat, 1:23.456 for the clock, start of a section, or on "
+                            + "load, play, stop or loop.");
         }
-        return lower.contains(":") || lower.endsWith("s") ? new OnClock(Clock.parse(text)) : new OnBar(form.score().parse(text));
+        return lower.contains(":") || lower.endsWith("s")
+                ? new OnClock(Clock.parse(text))
+                : new OnBar(form.score().parse(text));
     }
 }

@@ -31,7 +31,8 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows, int las
         songs = List.copyOf(songs);
         always = List.copyOf(always);
         shows = List.copyOf(shows);
-        lastAlways = Math.max(lastAlways, always.stream().mapToInt(Cue::number).max().orElse(0));
+        lastAlways =
+                Math.max(lastAlways, always.stream().mapToInt(Cue::number).max().orElse(0));
         Set<SongId> ids = new HashSet<>();
         for (Song song : songs) {
             if (!ids.add(song.id())) {
@@ -43,9 +44,13 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows, int las
             if (!showIds.add(show.id())) {
                 throw new IllegalArgumentException("the show \"%s\" is there twice".formatted(show.id()));
             }
-            show.order().stream().flatMap(entry -> entry.song().stream()).filter(song -> !ids.contains(song)).findFirst().ifPresent(song -> {
-                throw new IllegalArgumentException("there is no song \"%s\"".formatted(song));
-            });
+            show.order().stream()
+                    .flatMap(entry -> entry.song().stream())
+                    .filter(song -> !ids.contains(song))
+                    .findFirst()
+                    .ifPresent(song -> {
+                        throw new IllegalArgumentException("there is no song \"%s\"".formatted(song));
+                    });
         }
         if (songs.size() > MAX_SONGS) {
             throw new IllegalArgumentException("A book has at most %d songs.".formatted(MAX_SONGS));
@@ -114,29 +119,48 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows, int las
 
     /** Without a song, in all shows. */
     public Book without(SongId song) {
-        return new Book(songs.stream().filter(s -> !s.id().equals(song)).toList(), always, shows.stream().map(show -> show.without(song)).toList(), lastAlways);
+        return new Book(
+                songs.stream().filter(s -> !s.id().equals(song)).toList(),
+                always,
+                shows.stream().map(show -> show.without(song)).toList(),
+                lastAlways);
     }
 
     public Book without(ShowId show) {
-        return new Book(songs, always, shows.stream().filter(s -> !s.id().equals(show)).toList(), lastAlways);
+        return new Book(
+                songs, always, shows.stream().filter(s -> !s.id().equals(show)).toList(), lastAlways);
     }
 
     /** Without a device: no steps on it, no press of its switches. */
     public Book without(DeviceId device) {
-        return new Book(songs.stream().map(song -> song.uses(device) ? song.without(device) : song).toList(),
-                always.stream().map(cue -> cue.without(device)).filter(cue -> !cue.isEmpty()).toList(), shows.stream().map(show -> show.without(device)).toList(), lastAlways);
+        return new Book(
+                songs.stream()
+                        .map(song -> song.uses(device) ? song.without(device) : song)
+                        .toList(),
+                always.stream()
+                        .map(cue -> cue.without(device))
+                        .filter(cue -> !cue.isEmpty())
+                        .toList(),
+                shows.stream().map(show -> show.without(device)).toList(),
+                lastAlways);
     }
 
     /** Devices of a rig that can play songs and send cues, in its order. */
     public static List<DeviceId> players(Rig rig) {
-        return rig.devices().stream().map(Device::id).filter(id -> rig.model(id).kind() == Kind.TRACK_PLAYER).toList();
+        return rig.devices().stream()
+                .map(Device::id)
+                .filter(id -> rig.model(id).kind() == Kind.TRACK_PLAYER)
+                .toList();
     }
 
     /** What each player sends, cue by cue; the cues of every song by every player that has a song. */
     public Map<DeviceId, List<Cue>> sentBy(Rig rig) {
         Map<DeviceId, List<Cue>> sent = new LinkedHashMap<>();
         Optional<DeviceId> first = players(rig).stream().findFirst();
-        songs.forEach(song -> song.player().or(() -> first).ifPresent(player -> sent.computeIfAbsent(player, p -> new ArrayList<>(always)).addAll(song.cues())));
+        songs.forEach(song -> song.player()
+                .or(() -> first)
+                .ifPresent(player -> sent.computeIfAbsent(player, p -> new ArrayList<>(always))
+                        .addAll(song.cues())));
         return sent;
     }
 

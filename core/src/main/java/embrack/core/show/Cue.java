@@ -19,7 +19,15 @@ import java.util.Optional;
  * @param early whether it is sent ahead by what its way usually takes
  * @param leavesOff what toggling steps are meant to leave: off, or, as usual, on
  */
-public record Cue(int number, Optional<TapeLabel> name, Anchor at, List<Step> steps, List<Message> raw, Optional<SwitchAt> foot, boolean early, boolean leavesOff) {
+public record Cue(
+        int number,
+        Optional<TapeLabel> name,
+        Anchor at,
+        List<Step> steps,
+        List<Message> raw,
+        Optional<SwitchAt> foot,
+        boolean early,
+        boolean leavesOff) {
 
     /** More steps than anybody reads in one cue. */
     public static final int MAX_STEPS = 64;
@@ -49,7 +57,8 @@ public record Cue(int number, Optional<TapeLabel> name, Anchor at, List<Step> st
     }
 
     public boolean uses(DeviceId device) {
-        return foot.filter(at -> at.board().equals(device)).isPresent() || steps.stream().anyMatch(step -> step.device().equals(device));
+        return foot.filter(at -> at.board().equals(device)).isPresent()
+                || steps.stream().anyMatch(step -> step.device().equals(device));
     }
 
     /** How many steps and messages it has. */
@@ -88,7 +97,14 @@ public record Cue(int number, Optional<TapeLabel> name, Anchor at, List<Step> st
 
     /** Without any step on a device; pressed by nobody when the board is gone. */
     public Cue without(DeviceId device) {
-        return new Cue(number, name, at, steps.stream().filter(step -> !step.device().equals(device)).toList(), raw,
-                foot.filter(switchAt -> !switchAt.board().equals(device)), early, leavesOff);
+        return new Cue(
+                number,
+                name,
+                at,
+                steps.stream().filter(step -> !step.device().equals(device)).toList(),
+                raw,
+                foot.filter(switchAt -> !switchAt.board().equals(device)),
+                early,
+                leavesOff);
     }
 }

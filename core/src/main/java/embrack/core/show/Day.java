@@ -26,7 +26,10 @@ public record Day(int year, int month, int day) implements Comparable<Day> {
         if (!matcher.matches()) {
             throw new IllegalArgumentException("Write a day as year-month-day, such as 2026-12-05.");
         }
-        return new Day(Integer.parseInt(matcher.group(1)), Integer.parseInt(matcher.group(2)), Integer.parseInt(matcher.group(3)));
+        return new Day(
+                Integer.parseInt(matcher.group(1)),
+                Integer.parseInt(matcher.group(2)),
+                Integer.parseInt(matcher.group(3)));
     }
 
     private static int length(int year, int month) {

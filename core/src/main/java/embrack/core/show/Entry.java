@@ -17,12 +17,22 @@ import java.util.Optional;
  * @param pad the drone under it, if any
  * @param press the switch that somebody presses to begin it, if any
  */
-public record Entry(int number, Item item, TapeLabel name, Optional<SongId> song, Optional<Key> key, long micros, Transition transition, Optional<Pad> pad, Optional<SwitchAt> press) {
+public record Entry(
+        int number,
+        Item item,
+        TapeLabel name,
+        Optional<SongId> song,
+        Optional<Key> key,
+        long micros,
+        Transition transition,
+        Optional<Pad> pad,
+        Optional<SwitchAt> press) {
 
     public Entry {
         boolean plays = item == Item.SONG || item == Item.RESPONSE;
         if (plays != song.isPresent()) {
-            throw new IllegalArgumentException(plays ? "Choose the song." : "Only songs and response songs have a song.");
+            throw new IllegalArgumentException(
+                    plays ? "Choose the song." : "Only songs and response songs have a song.");
         }
         if (number < 1) {
             throw new IllegalArgumentException("Parts of a show are counted from 1, was %d.".formatted(number));
@@ -34,12 +44,30 @@ public record Entry(int number, Item item, TapeLabel name, Optional<SongId> song
 
     /** A song as it is. */
     public static Entry of(int number, Song song) {
-        return new Entry(number, Item.SONG, song.title(), Optional.of(song.id()), Optional.empty(), 0, Transition.HARD, Optional.empty(), Optional.empty());
+        return new Entry(
+                number,
+                Item.SONG,
+                song.title(),
+                Optional.of(song.id()),
+                Optional.empty(),
+                0,
+                Transition.HARD,
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** Anything but a song; {@code micros} 0 for not known. */
     public static Entry of(int number, Item item, TapeLabel name, long micros) {
-        return new Entry(number, item, name, Optional.empty(), Optional.empty(), micros, Transition.HARD, Optional.empty(), Optional.empty());
+        return new Entry(
+                number,
+                item,
+                name,
+                Optional.empty(),
+                Optional.empty(),
+                micros,
+                Transition.HARD,
+                Optional.empty(),
+                Optional.empty());
     }
 
     public Entry withNumber(int other) {

@@ -14,7 +14,8 @@ import java.util.Optional;
 public final class Form {
 
     /** Four bars of common time at 120, for a song of which nothing is known yet. */
-    public static final Form UNKNOWN = new Form(new Score(List.of(), List.of()), List.of(new Section(new TapeLabel("Song"), 4)));
+    public static final Form UNKNOWN =
+            new Form(new Score(List.of(), List.of()), List.of(new Section(new TapeLabel("Song"), 4)));
 
     /** As many sections as a song may have. */
     public static final int MAX_SECTIONS = 300;
@@ -27,7 +28,8 @@ public final class Form {
     /**
      * A form.
      *
-     * @param sections 1 to {@value #MAX_SECTIONS}, no two of one name, shorter together than {@link Score#MAX_BAR} bars and two hours
+     * @param sections 1 to {@value #MAX_SECTIONS}, no two of one name, shorter together than {@link Score#MAX_BAR} bars
+     * and two hours
      * @throws IllegalArgumentException with a sentence for a person when it is none
      */
     public Form(Score score, List<Section> sections) {
@@ -37,22 +39,29 @@ public final class Form {
             throw new IllegalArgumentException("A song has at least one section.");
         }
         if (sections.size() > MAX_SECTIONS) {
-            throw new IllegalArgumentException("A song has at most %d sections; here are %d.".formatted(MAX_SECTIONS, sections.size()));
+            throw new IllegalArgumentException(
+                    "A song has at most %d sections; here are %d.".formatted(MAX_SECTIONS, sections.size()));
         }
         int bar = 1;
         for (Section section : sections) {
-            if (sections.stream().filter(other -> other.name().sameAs(section.name())).count() > 1) {
-                throw new IllegalArgumentException("Two sections are called \"%s\"; number them.".formatted(section.name()));
+            if (sections.stream()
+                            .filter(other -> other.name().sameAs(section.name()))
+                            .count()
+                    > 1) {
+                throw new IllegalArgumentException(
+                        "Two sections are called \"%s\"; number them.".formatted(section.name()));
             }
             firstBars.add(bar);
             bar += section.bars();
         }
         bars = bar - 1;
         if (bars >= Score.MAX_BAR) {
-            throw new IllegalArgumentException("A song has fewer than %d bars; here are %d.".formatted(Score.MAX_BAR, bars));
+            throw new IllegalArgumentException(
+                    "A song has fewer than %d bars; here are %d.".formatted(Score.MAX_BAR, bars));
         }
         if (length() > Anchor.MAX_MICROS) {
-            throw new IllegalArgumentException("A song lasts at most two hours; its %d bars take longer.".formatted(bars));
+            throw new IllegalArgumentException(
+                    "A song lasts at most two hours; its %d bars take longer.".formatted(bars));
         }
     }
 

@@ -47,17 +47,23 @@ public record Running(Show show, List<Part> parts) {
         long[] starts = new long[order.size()];
         for (int i = begin - 1; i >= 0; i--) {
             long next = i + 1 == begin ? 0 : starts[i + 1];
-            starts[i] = next - length(book, order.get(i)) - (i + 1 == begin ? 0 : order.get(i).transition().gap());
+            starts[i] = next
+                    - length(book, order.get(i))
+                    - (i + 1 == begin ? 0 : order.get(i).transition().gap());
         }
         for (int i = begin + 1; i < order.size(); i++) {
             Entry before = order.get(i - 1);
-            starts[i] = starts[i - 1] + length(book, before) + before.transition().gap();
+            starts[i] =
+                    starts[i - 1] + length(book, before) + before.transition().gap();
         }
         List<Part> parts = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
             Entry entry = order.get(i);
             Optional<Key> key = key(book, entry);
-            Optional<Key> next = order.stream().skip(i + 1L).flatMap(e -> key(book, e).stream()).findFirst();
+            Optional<Key> next = order.stream()
+                    .skip(i + 1L)
+                    .flatMap(e -> key(book, e).stream())
+                    .findFirst();
             Optional<Key> pad = entry.pad().flatMap(p -> p.key().or(() -> next.map(Key::root)));
             parts.add(new Part(entry, starts[i], length(book, entry), key, pad));
         }
@@ -84,19 +90,29 @@ public record Running(Show show, List<Part> parts) {
 
     /** Whether it fits, in words: "fits, 4:10 left", "0:30 too long", "42:10". */
     public String words() {
-        return room().map(room -> room >= 0 ? "fits, %s left".formatted(Clock.brief(room)) : "%s too long".formatted(Clock.brief(-room)))
+        return room().map(room -> room >= 0
+                        ? "fits, %s left".formatted(Clock.brief(room))
+                        : "%s too long".formatted(Clock.brief(-room)))
                 .orElseGet(() -> Clock.brief(Math.max(0, end())));
     }
 
-    /** How often each switch is pressed on the night: to begin parts, to go on where the next waits, and inside songs. */
+    /**
+     * How often each switch is pressed on the night: to begin parts, to go on where the next waits, and inside songs.
+     */
     public SortedMap<SwitchAt, Integer> presses(Book book, Switches switches) {
         SortedMap<SwitchAt, Integer> presses = new TreeMap<>();
-        Optional<SwitchAt> go = switches.assignments().stream().filter(a -> a.isFor(Duty.GO)).map(a -> a.at()).findFirst();
+        Optional<SwitchAt> go = switches.assignments().stream()
+                .filter(a -> a.isFor(Duty.GO))
+                .map(a -> a.at())
+                .findFirst();
         for (int i = 0; i < parts.size(); i++) {
             Entry entry = parts.get(i).entry();
             boolean waited = i > 0 && parts.get(i - 1).entry().transition().way() == Transition.Way.ON_DEMAND;
             entry.press().or(() -> waited ? go : Optional.empty()).ifPresent(at -> presses.merge(at, 1, Integer::sum));
-            entry.song().flatMap(book::find).ifPresent(song -> song.cues().forEach(cue -> cue.foot().ifPresent(at -> presses.merge(at, 1, Integer::sum))));
+            entry.song()
+                    .flatMap(book::find)
+                    .ifPresent(song ->
+                            song.cues().forEach(cue -> cue.foot().ifPresent(at -> presses.merge(at, 1, Integer::sum))));
         }
         return presses;
     }

@@ -26,7 +26,8 @@ public record Section(TapeLabel name, int bars, String guide, int passes, boolea
             throw new IllegalArgumentException("A section has 1 to %d bars, was %d.".formatted(MAX_BARS, bars));
         }
         if (passes < 1 || passes > MAX_PASSES || passes > 1 && !vamp) {
-            throw new IllegalArgumentException("A vamp is played 1 to %d times, anything else once.".formatted(MAX_PASSES));
+            throw new IllegalArgumentException(
+                    "A vamp is played 1 to %d times, anything else once.".formatted(MAX_PASSES));
         }
         lines = List.copyOf(lines);
         Prose.require("what the guide says", guide);

@@ -16,9 +16,19 @@ import java.util.TreeSet;
  * @param slot how long it may take from there, microseconds; 0 for as long as it likes
  * @param present the parts that somebody plays live tonight: "Drums"
  * @param turned stems that sound although somebody plays their part, or are silent although nobody does
- * @param lastPart the highest number that a part ever had, also one that is gone; at least that of the parts that are there
+ * @param lastPart the highest number that a part ever had, also one that is gone; at least that of the parts that are
+ * there
  */
-public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOfDay> start, long slot, List<Entry> order, SortedSet<TapeLabel> present, SortedSet<StemAt> turned, int lastPart) {
+public record Show(
+        ShowId id,
+        TapeLabel name,
+        Optional<Day> day,
+        Optional<TimeOfDay> start,
+        long slot,
+        List<Entry> order,
+        SortedSet<TapeLabel> present,
+        SortedSet<StemAt> turned,
+        int lastPart) {
 
     /** As many parts as a show may have. */
     public static final int MAX_ENTRIES = 300;
@@ -44,7 +54,16 @@ public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOf
 
     /** A show without parts. */
     public static Show empty(ShowId id, TapeLabel name) {
-        return new Show(id, name, Optional.empty(), Optional.empty(), 0, List.of(), Collections.emptySortedSet(), Collections.emptySortedSet(), 0);
+        return new Show(
+                id,
+                name,
+                Optional.empty(),
+                Optional.empty(),
+                0,
+                List.of(),
+                Collections.emptySortedSet(),
+                Collections.emptySortedSet(),
+                0);
     }
 
     /** The part of that number. */
@@ -68,7 +87,9 @@ public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOf
     }
 
     public Show withEntry(Entry entry) {
-        return withOrder(order.stream().map(e -> e.number() == entry.number() ? entry : e).toList());
+        return withOrder(order.stream()
+                .map(e -> e.number() == entry.number() ? entry : e)
+                .toList());
     }
 
     /** With one more part at the end. */
@@ -90,10 +111,16 @@ public record Show(ShowId id, TapeLabel name, Optional<Day> day, Optional<TimeOf
     Show without(SongId song) {
         SortedSet<StemAt> left = new TreeSet<>(turned);
         left.removeIf(stem -> stem.song().equals(song));
-        return withOrder(order.stream().filter(entry -> entry.song().filter(song::equals).isEmpty()).toList()).withTurned(left);
+        return withOrder(order.stream()
+                        .filter(entry -> entry.song().filter(song::equals).isEmpty())
+                        .toList())
+                .withTurned(left);
     }
 
     Show without(DeviceId board) {
-        return withOrder(order.stream().map(entry -> entry.withPress(entry.press().filter(at -> !at.board().equals(board)))).toList());
+        return withOrder(order.stream()
+                .map(entry ->
+                        entry.withPress(entry.press().filter(at -> !at.board().equals(board))))
+                .toList());
     }
 }

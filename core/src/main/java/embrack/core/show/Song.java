@@ -21,10 +21,24 @@ import java.util.TreeSet;
  * @param leadInBars silent or clicked bars between a jump to it and its first count, 0 to 16
  * @param player the device that plays it and sends its cues; empty for the first of the rig
  * @param cues in the order in which they were made
- * @param lastCue the highest number that a cue ever had, also one that is gone; at least that of the cues that are there
+ * @param lastCue the highest number that a cue ever had, also one that is gone; at least that of the cues that are
+ * there
  */
-public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, Optional<Key> original, Optional<Tempo> recorded, Trims trims, int leadInBars,
-        Form form, List<Stem> stems, String notes, Optional<DeviceId> player, List<Cue> cues, int lastCue) {
+public record Song(
+        SongId id,
+        TapeLabel title,
+        int place,
+        Optional<Key> played,
+        Optional<Key> original,
+        Optional<Tempo> recorded,
+        Trims trims,
+        int leadInBars,
+        Form form,
+        List<Stem> stems,
+        String notes,
+        Optional<DeviceId> player,
+        List<Cue> cues,
+        int lastCue) {
 
     /** The longest notes, in characters. */
     public static final int MAX_NOTES = 4_000;
@@ -54,7 +68,8 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
         stems = List.copyOf(stems);
         cues = List.copyOf(cues);
         if (place < 1 || place > MAX_PLACE) {
-            throw new IllegalArgumentException("A song's place in the player's list is 1 to %d, was %d.".formatted(MAX_PLACE, place));
+            throw new IllegalArgumentException(
+                    "A song's place in the player's list is 1 to %d, was %d.".formatted(MAX_PLACE, place));
         }
         if (leadInBars < 0 || leadInBars > MAX_LEAD_IN) {
             throw new IllegalArgumentException("A lead-in is 0 to %d bars, was %d.".formatted(MAX_LEAD_IN, leadInBars));
@@ -70,7 +85,8 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
             throw new IllegalArgumentException("A song has at most %d cues.".formatted(MAX_CUES));
         }
         if (cues.stream().mapToInt(Cue::deeds).sum() > MAX_DEEDS) {
-            throw new IllegalArgumentException("The cues of a song have at most %d steps and messages together.".formatted(MAX_DEEDS));
+            throw new IllegalArgumentException(
+                    "The cues of a song have at most %d steps and messages together.".formatted(MAX_DEEDS));
         }
         var numbers = new TreeSet<Integer>();
         for (Cue cue : cues) {
@@ -83,7 +99,21 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
 
     /** A song of which the title is known. */
     public static Song blank(SongId id, TapeLabel title, int place) {
-        return new Song(id, title, place, Optional.empty(), Optional.empty(), Optional.empty(), Trims.NONE, 1, Form.UNKNOWN, List.of(), "", Optional.empty(), List.of(), 0);
+        return new Song(
+                id,
+                title,
+                place,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Trims.NONE,
+                1,
+                Form.UNKNOWN,
+                List.of(),
+                "",
+                Optional.empty(),
+                List.of(),
+                0);
     }
 
     /** Microseconds from its first sound to its last, trimmed, every vamp played once. */
@@ -101,14 +131,18 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
         return form.length() - trims.end();
     }
 
-    /** By how many semitones the recording has to be moved: one number, or both ways of six; empty where a key is missing. */
+    /**
+     * By how many semitones the recording has to be moved: one number, or both ways of six; empty where a key is
+     * missing.
+     */
     public Optional<List<Integer>> transposition() {
         return original.flatMap(from -> played.map(from::semitonesTo));
     }
 
     /** How much faster than the recording it is played, in percent; negative when slower; 0 when that is not known. */
     public double stretchPercent() {
-        return recorded.map(tempo -> 100.0 * form.score().tempo(0).bpm() / tempo.bpm() - 100).orElse(0.0);
+        return recorded.map(tempo -> 100.0 * form.score().tempo(0).bpm() / tempo.bpm() - 100)
+                .orElse(0.0);
     }
 
     /** The cue of that number. */
@@ -126,34 +160,120 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
     }
 
     public Song withForm(Form other) {
-        return new Song(id, title, place, played, original, recorded, trims, leadInBars, other, stems, notes, player, cues, lastCue);
+        return new Song(
+                id,
+                title,
+                place,
+                played,
+                original,
+                recorded,
+                trims,
+                leadInBars,
+                other,
+                stems,
+                notes,
+                player,
+                cues,
+                lastCue);
     }
 
     public Song withStems(List<Stem> others) {
-        return new Song(id, title, place, played, original, recorded, trims, leadInBars, form, others, notes, player, cues, lastCue);
+        return new Song(
+                id,
+                title,
+                place,
+                played,
+                original,
+                recorded,
+                trims,
+                leadInBars,
+                form,
+                others,
+                notes,
+                player,
+                cues,
+                lastCue);
     }
 
     public Song withRecorded(Optional<Tempo> other) {
-        return new Song(id, title, place, played, original, other, trims, leadInBars, form, stems, notes, player, cues, lastCue);
+        return new Song(
+                id,
+                title,
+                place,
+                played,
+                original,
+                other,
+                trims,
+                leadInBars,
+                form,
+                stems,
+                notes,
+                player,
+                cues,
+                lastCue);
     }
 
     public Song withTrims(Trims other) {
-        return new Song(id, title, place, played, original, recorded, other, leadInBars, form, stems, notes, player, cues, lastCue);
+        return new Song(
+                id,
+                title,
+                place,
+                played,
+                original,
+                recorded,
+                other,
+                leadInBars,
+                form,
+                stems,
+                notes,
+                player,
+                cues,
+                lastCue);
     }
 
     public Song withCues(List<Cue> others) {
-        return new Song(id, title, place, played, original, recorded, trims, leadInBars, form, stems, notes, player, others, lastCue);
+        return new Song(
+                id,
+                title,
+                place,
+                played,
+                original,
+                recorded,
+                trims,
+                leadInBars,
+                form,
+                stems,
+                notes,
+                player,
+                others,
+                lastCue);
     }
 
     public Song withPlayer(Optional<DeviceId> other) {
-        return new Song(id, title, place, played, original, recorded, trims, leadInBars, form, stems, notes, other, cues, lastCue);
+        return new Song(
+                id,
+                title,
+                place,
+                played,
+                original,
+                recorded,
+                trims,
+                leadInBars,
+                form,
+                stems,
+                notes,
+                other,
+                cues,
+                lastCue);
     }
 
     /** With a cue in the place of the one of its number, or behind all others. */
     public Song withCue(Cue cue) {
         List<Cue> changed = new ArrayList<>(cues);
         boolean known = changed.removeIf(c -> c.number() == cue.number());
-        int at = known ? (int) cues.stream().takeWhile(c -> c.number() != cue.number()).count() : changed.size();
+        int at = known
+                ? (int) cues.stream().takeWhile(c -> c.number() != cue.number()).count()
+                : changed.size();
         changed.add(at, cue);
         return withCues(changed);
     }
@@ -161,6 +281,9 @@ public record Song(SongId id, TapeLabel title, int place, Optional<Key> played, 
     /** Without a device: no steps on it, no cue that is then empty. */
     public Song without(DeviceId device) {
         return withPlayer(player.filter(p -> !p.equals(device)))
-                .withCues(cues.stream().map(cue -> cue.uses(device) ? cue.without(device) : cue).filter(cue -> !cue.isEmpty()).toList());
+                .withCues(cues.stream()
+                        .map(cue -> cue.uses(device) ? cue.without(device) : cue)
+                        .filter(cue -> !cue.isEmpty())
+                        .toList());
     }
 }

@@ -8,5 +8,4 @@ import java.util.Optional;
  *
  * @param player the part that is muted for when somebody plays it live: "Drums"
  */
-public record Stem(TapeLabel name, StemSort sort, Optional<TapeLabel> player) {
-}
+public record Stem(TapeLabel name, StemSort sort, Optional<TapeLabel> player) {}

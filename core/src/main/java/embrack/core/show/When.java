@@ -4,7 +4,10 @@ import java.util.Locale;
 
 /** What a player does, as the moment of an automatic cue. */
 public enum When {
-    LOAD, PLAY, STOP, LOOP;
+    LOAD,
+    PLAY,
+    STOP,
+    LOOP;
 
     /** In a sentence: "on load". */
     public String words() {

@@ -66,26 +66,28 @@ public final class BookProver {
     private Switches switches = Switches.NONE;
 
     /** What a cue sends, whenever it does: two cues that send the same are proven once. */
-    private record Sent(DeviceId player, List<Step> steps, List<Message> raw, boolean leavesOff) {
-    }
+    private record Sent(DeviceId player, List<Step> steps, List<Message> raw, boolean leavesOff) {}
 
     /** What is known of all cues that send the same. {@code deed} has what toggling steps are meant to leave. */
-    private record Proven(List<CompiledStep> steps, Verdict verdict, SortedSet<Place> targets, SortedSet<Place> wrong, List<Event> trace, long worst, long usual, Deed deed) {
-    }
+    private record Proven(
+            List<CompiledStep> steps,
+            Verdict verdict,
+            SortedSet<Place> targets,
+            SortedSet<Place> wrong,
+            List<Event> trace,
+            long worst,
+            long usual,
+            Deed deed) {}
 
-    private record Single(DeviceId player, Message message) {
-    }
+    private record Single(DeviceId player, Message message) {}
 
-    private record Crowd(DeviceId player, List<Simulator.Timed> messages) {
-    }
+    private record Crowd(DeviceId player, List<Simulator.Timed> messages) {}
 
     /** The message of a crowd that waits longest. */
-    private record Worst(long held, Socket at, long arrives) {
-    }
+    private record Worst(long held, Socket at, long arrives) {}
 
     /** What a switch does, moment by moment. */
-    record Footwork(CompiledSwitch compiled, Map<Moment, Deed> deeds) {
-    }
+    record Footwork(CompiledSwitch compiled, Map<Moment, Deed> deeds) {}
 
     public BookProver(Rig rig) {
         Plan bare = new Plan(rig, Switches.NONE);
@@ -124,7 +126,14 @@ public final class BookProver {
             scripts.clear();
             switches = plan.switches();
         }
-        List<SongProof> proofs = plan.book().songs().stream().map(song -> songs.compute(song.id(), (id, known) -> known != null && (known.song() == song || known.song().equals(song)) ? known : prove(plan, song))).toList();
+        List<SongProof> proofs = plan.book().songs().stream()
+                .map(song -> songs.compute(
+                        song.id(),
+                        (id, known) -> known != null
+                                        && (known.song() == song || known.song().equals(song))
+                                ? known
+                                : prove(plan, song)))
+                .toList();
         songs.values().retainAll(kept(proofs));
         scripts.keySet().retainAll(kept(proofs));
         return new BookProof(proofs, new ShowRunner(plan, this).run(proofs));
@@ -146,22 +155,35 @@ public final class BookProver {
         if (player.isEmpty()) {
             return new SongProof(song, player, List.of(), List.of(), List.of());
         }
-        List<CueProof> own = song.cues().stream().map(cue -> prove(player.get(), song, cue)).toList();
-        List<CueProof> every = always.stream().map(cue -> prove(player.get(), song, cue)).toList();
+        List<CueProof> own =
+                song.cues().stream().map(cue -> prove(player.get(), song, cue)).toList();
+        List<CueProof> every =
+                always.stream().map(cue -> prove(player.get(), song, cue)).toList();
         return new SongProof(song, player, own, every, queues(player.get(), own));
     }
 
     private CueProof prove(DeviceId player, Song song, Cue cue) {
         Optional<Long> micros = cue.at().micros(song.form());
         if (cue.foot().isPresent()) {
-            return new CueProof(cue, List.of(), Verdict.EXACT, new TreeSet<>(), new TreeSet<>(), List.of(), 0, 0, 0, micros);
+            return new CueProof(
+                    cue, List.of(), Verdict.EXACT, new TreeSet<>(), new TreeSet<>(), List.of(), 0, 0, 0, micros);
         }
         Proven known = proven(player, cue);
         long room = micros.map(at -> Math.max(0, at - song.trims().start())).orElse(0L);
         long lead = cue.early() ? Math.min(room, Math.min(MAX_LEAD_MICROS, known.usual())) : 0;
         boolean late = known.worst() - lead - waits(cue) > Prover.LATEST_MICROS;
         Verdict verdict = known.verdict() == Verdict.EXACT && late ? Verdict.LATE : known.verdict();
-        return new CueProof(cue, known.steps(), verdict, known.targets(), known.wrong(), known.trace(), known.worst(), known.usual(), lead, micros);
+        return new CueProof(
+                cue,
+                known.steps(),
+                verdict,
+                known.targets(),
+                known.wrong(),
+                known.trace(),
+                known.worst(),
+                known.usual(),
+                lead,
+                micros);
     }
 
     private static long waits(Cue cue) {
@@ -170,31 +192,60 @@ public final class BookProver {
 
     private Proven proven(DeviceId player, Cue cue) {
         return proven.computeIfAbsent(new Sent(player, cue.steps(), cue.raw(), cue.leavesOff()), sent -> {
-            List<CompiledStep> steps = sent.steps().stream().map(step -> compiler.compile(player, step)).toList();
+            List<CompiledStep> steps = sent.steps().stream()
+                    .map(step -> compiler.compile(player, step))
+                    .toList();
             Journey journey = simulator.journey(player, timed(steps, sent.raw(), 0));
-            List<Step> byItself = sent.steps().stream().filter(step -> step.device().equals(player)).toList();
+            List<Step> byItself = sent.steps().stream()
+                    .filter(step -> step.device().equals(player))
+                    .toList();
             Deed plain = deeds.of(sent.steps(), byItself, journey);
             SortedSet<Place> targets = deeds.targets(sent.steps());
-            List<Trial> trials = starts.stream().map(start -> trial(start, plain)).toList();
+            List<Trial> trials =
+                    starts.stream().map(start -> trial(start, plain)).toList();
             SortedSet<Place> wrong = Trial.wrongPlaces(trials);
             Pressed once = simulator.play(starts.getFirst(), journey);
             boolean stopped = steps.stream().anyMatch(step -> step.obstacle().isPresent());
             boolean unexplained = sent.steps().isEmpty();
-            Verdict verdict = stopped ? Verdict.NO_WAY : unexplained ? Verdict.EXACT : Judge.steadyVerdict(targets, wrong, trials, false);
-            List<Step> settled = sent.steps().stream().map(step -> step.action().verb().turnsRound()
-                    ? new Step(step.device(), new Action(step.action().verb().settled(sent.leavesOff()), step.action().part())) : step).toList();
-            Deed deed = new Deed(deeds.of(unexplained ? List.of() : settled, journey).meant(), journey, plain.moves());
-            return new Proven(steps, verdict, targets, unexplained ? new TreeSet<>() : wrong, once.trace(), deeds.worstMicros(once), usual(steps), deed);
+            Verdict verdict = stopped
+                    ? Verdict.NO_WAY
+                    : unexplained ? Verdict.EXACT : Judge.steadyVerdict(targets, wrong, trials, false);
+            List<Step> settled = sent.steps().stream()
+                    .map(step -> step.action().verb().turnsRound()
+                            ? new Step(
+                                    step.device(),
+                                    new Action(
+                                            step.action().verb().settled(sent.leavesOff()),
+                                            step.action().part()))
+                            : step)
+                    .toList();
+            Deed deed = new Deed(
+                    deeds.of(unexplained ? List.of() : settled, journey).meant(), journey, plain.moves());
+            return new Proven(
+                    steps,
+                    verdict,
+                    targets,
+                    unexplained ? new TreeSet<>() : wrong,
+                    once.trace(),
+                    deeds.worstMicros(once),
+                    usual(steps),
+                    deed);
         });
     }
 
     private Trial trial(RigState start, Deed deed) {
-        return new Trial(start, List.of(new Press(1, Moment.PRESS, start, start.after(deed.meant()), deeds.done(start, deed))));
+        return new Trial(
+                start, List.of(new Press(1, Moment.PRESS, start, start.after(deed.meant()), deeds.done(start, deed))));
     }
 
     private long usual(List<CompiledStep> steps) {
-        return steps.stream().filter(step -> step.way().isPresent())
-                .mapToLong(step -> Timing.total(timing.shares(step.way().get(), step.messages().getLast().length(), 0)).usual()).max().orElse(0);
+        return steps.stream()
+                .filter(step -> step.way().isPresent())
+                .mapToLong(step -> Timing.total(timing.shares(
+                                step.way().get(), step.messages().getLast().length(), 0))
+                        .usual())
+                .max()
+                .orElse(0);
     }
 
     /** What a cue sends, each message as soon as what stands before it has waited. */
@@ -237,14 +288,18 @@ public final class BookProver {
         return feet.computeIfAbsent(assignment, a -> {
             CompiledSwitch compiled = compiler.compile(a);
             Map<Moment, Deed> byMoment = new EnumMap<>(Moment.class);
-            Proof.moments(Moment.PRESS).forEach(moment -> byMoment.put(moment, deeds.of(a.steps(moment), simulator.journey(compiled, moment, 0))));
+            Proof.moments(Moment.PRESS)
+                    .forEach(moment ->
+                            byMoment.put(moment, deeds.of(a.steps(moment), simulator.journey(compiled, moment, 0))));
             return new Footwork(compiled, byMoment);
         });
     }
 
     private List<Queue> queues(DeviceId player, List<CueProof> cues) {
-        List<CueProof> sent = cues.stream().filter(cue -> cue.sentMicros().isPresent() && !cue.messages().isEmpty())
-                .sorted(Comparator.comparing((CueProof cue) -> cue.sentMicros().orElseThrow())).toList();
+        List<CueProof> sent = cues.stream()
+                .filter(cue -> cue.sentMicros().isPresent() && !cue.messages().isEmpty())
+                .sorted(Comparator.comparing((CueProof cue) -> cue.sentMicros().orElseThrow()))
+                .toList();
         List<Queue> queues = new ArrayList<>();
         for (int from = 0, to; from < sent.size(); from = to) {
             to = from + 1;
@@ -268,21 +323,32 @@ public final class BookProver {
         }
         messages.sort(Comparator.comparingLong(Simulator.Timed::atMicros));
         return crowds.computeIfAbsent(new Crowd(player, messages), this::worst)
-                .map(worst -> new Queue(first, cues.stream().map(cue -> cue.cue().number()).toList(), messages.size(), worst.held(), worst.at(), worst.arrives()));
+                .map(worst -> new Queue(
+                        first,
+                        cues.stream().map(cue -> cue.cue().number()).toList(),
+                        messages.size(),
+                        worst.held(),
+                        worst.at(),
+                        worst.arrives()));
     }
 
     private Optional<Worst> worst(Crowd crowd) {
         Worst worst = null;
         Map<Message, List<Long>> begun = new HashMap<>();
-        crowd.messages().forEach(timed -> begun.computeIfAbsent(timed.message(), m -> new ArrayList<>()).add(timed.atMicros()));
+        crowd.messages()
+                .forEach(timed -> begun.computeIfAbsent(timed.message(), m -> new ArrayList<>())
+                        .add(timed.atMicros()));
         Map<List<Object>, Integer> seen = new HashMap<>();
-        for (Journey.Delivery delivery : simulator.journey(crowd.player(), crowd.messages()).deliveries()) {
+        for (Journey.Delivery delivery :
+                simulator.journey(crowd.player(), crowd.messages()).deliveries()) {
             int nth = seen.merge(List.of(delivery.to(), delivery.message()), 1, Integer::sum);
             List<Long> times = begun.getOrDefault(delivery.message(), List.of());
             Long unhindered = alone(crowd.player(), delivery.message()).get(delivery.to());
             if (unhindered != null && nth <= times.size()) {
                 long held = delivery.atMicros() - times.get(nth - 1) - unhindered;
-                worst = worst == null || held > worst.held() ? new Worst(held, delivery.to(), delivery.atMicros()) : worst;
+                worst = worst == null || held > worst.held()
+                        ? new Worst(held, delivery.to(), delivery.atMicros())
+                        : worst;
             }
         }
         return Optional.ofNullable(worst).filter(w -> w.held() > 0);
@@ -291,7 +357,10 @@ public final class BookProver {
     private Map<Socket, Long> alone(DeviceId player, Message message) {
         return alone.computeIfAbsent(new Single(player, message), single -> {
             Map<Socket, Long> arrivals = new HashMap<>();
-            simulator.journey(player, List.of(new Simulator.Timed(message, 0))).deliveries().forEach(delivery -> arrivals.putIfAbsent(delivery.to(), delivery.atMicros()));
+            simulator
+                    .journey(player, List.of(new Simulator.Timed(message, 0)))
+                    .deliveries()
+                    .forEach(delivery -> arrivals.putIfAbsent(delivery.to(), delivery.atMicros()));
             return arrivals;
         });
     }

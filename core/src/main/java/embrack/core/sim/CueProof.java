@@ -23,8 +23,17 @@ import java.util.stream.Stream;
  * @param leadMicros how much earlier than its moment it is sent
  * @param micros its moment, from bar 1; empty where only the player knows
  */
-public record CueProof(Cue cue, List<CompiledStep> steps, Verdict verdict, SortedSet<Place> targets, SortedSet<Place> wrongPlaces, List<Event> trace, long worstMicros, long usualMicros,
-        long leadMicros, Optional<Long> micros) {
+public record CueProof(
+        Cue cue,
+        List<CompiledStep> steps,
+        Verdict verdict,
+        SortedSet<Place> targets,
+        SortedSet<Place> wrongPlaces,
+        List<Event> trace,
+        long worstMicros,
+        long usualMicros,
+        long leadMicros,
+        Optional<Long> micros) {
 
     public CueProof {
         steps = List.copyOf(steps);
@@ -40,6 +49,9 @@ public record CueProof(Cue cue, List<CompiledStep> steps, Verdict verdict, Sorte
 
     /** Everything that it sends, in order. */
     public List<Message> messages() {
-        return Stream.concat(steps.stream().filter(CompiledStep::isSent).flatMap(step -> step.messages().stream()), cue.raw().stream()).toList();
+        return Stream.concat(
+                        steps.stream().filter(CompiledStep::isSent).flatMap(step -> step.messages().stream()),
+                        cue.raw().stream())
+                .toList();
     }
 }

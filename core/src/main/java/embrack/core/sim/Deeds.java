@@ -36,12 +36,20 @@ final class Deeds {
 
     /** As {@link #of}, with what the box of a player does without any message. */
     Deed of(List<Step> meant, List<Step> byItself, Journey journey) {
-        return new Deed(meant(meant), journey, simulator.moves(places, journey).map(moves -> Stream.concat(meant(byItself).stream(), moves.stream()).toList()));
+        return new Deed(
+                meant(meant),
+                journey,
+                simulator
+                        .moves(places, journey)
+                        .map(moves -> Stream.concat(meant(byItself).stream(), moves.stream())
+                                .toList()));
     }
 
     /** The state after what really happens. */
     RigState done(RigState state, Deed deed) {
-        return deed.moves().map(state::after).orElseGet(() -> simulator.play(state, deed.journey()).after());
+        return deed.moves()
+                .map(state::after)
+                .orElseGet(() -> simulator.play(state, deed.journey()).after());
     }
 
     /** The places that steps are about, on their devices and on those that stand in for them. */
@@ -56,14 +64,24 @@ final class Deeds {
         long worst = pressed.lastArrivalMicros();
         for (Event event : pressed.trace()) {
             if (event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts) {
-                worst = Math.max(worst, event.atMicros() + tails.computeIfAbsent(event.socket().device(), device -> timing.tail(device).map(t -> t.delay().worst()).orElse(0L)));
+                worst = Math.max(
+                        worst,
+                        event.atMicros()
+                                + tails.computeIfAbsent(
+                                        event.socket().device(),
+                                        device -> timing.tail(device)
+                                                .map(t -> t.delay().worst())
+                                                .orElse(0L)));
             }
         }
         return worst;
     }
 
     private List<Places.Move> meant(List<Step> steps) {
-        return steps.stream().flatMap(step -> each(step).flatMap(device -> places.moves(device, List.<Action>of(step.action())).stream())).toList();
+        return steps.stream()
+                .flatMap(step ->
+                        each(step).flatMap(device -> places.moves(device, List.<Action>of(step.action())).stream()))
+                .toList();
     }
 
     /** A step is meant for its device and for the one that stands in for it. */

@@ -23,12 +23,19 @@ record Hearing(Answers answers, Optional<Channel> listensOn, Optional<String> re
 
     static Hearing of(Rig rig, DeviceId device) {
         Answers answers = rig.answers(device);
-        return new Hearing(answers, answers.quirks().hearsAllChannels() ? Optional.empty() : rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new),
-                off(rig, device, SettingId.INPUT_FOR_REMOTE), off(rig, device, SettingId.INPUT_FOR_SYNC));
+        return new Hearing(
+                answers,
+                answers.quirks().hearsAllChannels()
+                        ? Optional.empty()
+                        : rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new),
+                off(rig, device, SettingId.INPUT_FOR_REMOTE),
+                off(rig, device, SettingId.INPUT_FOR_SYNC));
     }
 
     Reading reading(Message message, Heard heard) {
-        boolean onItsChannel = listensOn.isEmpty() || !(message instanceof Message.Voice voice) || voice.channel().equals(listensOn.get());
+        boolean onItsChannel = listensOn.isEmpty()
+                || !(message instanceof Message.Voice voice)
+                || voice.channel().equals(listensOn.get());
         List<Action> actions = answers.reactionsTo(message, heard, onItsChannel);
         if (!actions.isEmpty()) {
             Optional<String> off = Traffic.of(message) == Traffic.SYNC ? syncOff : remoteOff;
@@ -38,6 +45,9 @@ record Hearing(Answers answers, Optional<Channel> listensOn, Optional<String> re
     }
 
     private static Optional<String> off(Rig rig, DeviceId device, SettingId input) {
-        return rig.setting(device, input).filter(value -> value == 0).flatMap(value -> rig.model(device).setting(input)).map(setting -> setting.name().text());
+        return rig.setting(device, input)
+                .filter(value -> value == 0)
+                .flatMap(value -> rig.model(device).setting(input))
+                .map(setting -> setting.name().text());
     }
 }

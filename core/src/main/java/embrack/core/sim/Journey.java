@@ -18,6 +18,5 @@ record Journey(List<Event> others, List<Delivery> deliveries) {
     }
 
     /** The last byte of a message comes in at a port, so many microseconds after the simulation began. */
-    record Delivery(long atMicros, Socket to, Message message) {
-    }
+    record Delivery(long atMicros, Socket to, Message message) {}
 }

@@ -6,12 +6,12 @@ import java.util.SortedSet;
 /** Puts what the trials showed into one word. */
 final class Judge {
 
-    private Judge() {
-    }
+    private Judge() {}
 
     /** What the presses of a switch showed. */
     static Verdict verdict(SortedSet<Place> targets, SortedSet<Place> wrong, List<Trial> trials, boolean isLate) {
-        if (!wrong.isEmpty() && trials.stream().anyMatch(Trial::anythingMoved)
+        if (!wrong.isEmpty()
+                && trials.stream().anyMatch(Trial::anythingMoved)
                 && wrong.stream().anyMatch(place -> trials.stream().anyMatch(trial -> trial.alternatesAt(place)))) {
             return Verdict.EVERY_OTHER;
         }
@@ -29,7 +29,8 @@ final class Judge {
         if (wrong.stream().noneMatch(targets::contains)) {
             return Verdict.ALSO;
         }
-        boolean wrongOnesMoved = trials.stream().flatMap(trial -> trial.presses().stream())
+        boolean wrongOnesMoved = trials.stream()
+                .flatMap(trial -> trial.presses().stream())
                 .anyMatch(press -> press.moved().stream().anyMatch(wrong::contains));
         return wrongOnesMoved || wrong.containsAll(targets) ? Verdict.WRONG : Verdict.PART;
     }

@@ -6,20 +6,16 @@ import embrack.core.name.TapeLabel;
 public sealed interface Jump {
 
     /** It keeps to the order. */
-    record None() implements Jump {
-    }
+    record None() implements Jump {}
 
     /** It leaves out a song. */
-    record Skip(TapeLabel song) implements Jump {
-    }
+    record Skip(TapeLabel song) implements Jump {}
 
     /** It breaks off behind a section and begins the song again. */
-    record Restart(TapeLabel behind) implements Jump {
-    }
+    record Restart(TapeLabel behind) implements Jump {}
 
     /** It plays a section once more. */
-    record Repeat(TapeLabel section) implements Jump {
-    }
+    record Repeat(TapeLabel section) implements Jump {}
 
     /** In a sentence: "When Verse 1 is played again". */
     default String words() {

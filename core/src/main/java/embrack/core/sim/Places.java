@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
@@ -33,7 +34,10 @@ final class Places {
         for (Device device : rig.devices()) {
             Model model = rig.model(device.id());
             List<Place> own = new ArrayList<>();
-            model.parts().forEach(part -> model.answers().aspects(part.id()).forEach(aspect -> own.add(new Place(device.id(), part.id(), aspect))));
+            model.parts()
+                    .forEach(part -> model.answers()
+                            .aspects(part.id())
+                            .forEach(aspect -> own.add(new Place(device.id(), part.id(), aspect))));
             devices.put(device.id(), places.size());
             for (int i = 0; i < own.size(); i++) {
                 numbers.put(own.get(i), i);
@@ -69,15 +73,22 @@ final class Places {
      * @param number of the place; -1 for one that the hardware does not have
      * @param out the numbers of the places that the action ends
      */
-    record Move(int device, int number, Place place, Verb verb, int amount, int[] out) {
-    }
+    record Move(int device, int number, Place place, Verb verb, int amount, int[] out) {}
 
     /** What actions on a device do, in their order. */
     List<Move> moves(DeviceId device, List<Action> actions) {
-        return actions.stream().map(action -> {
-            Place place = RigState.place(device, action);
-            return new Move(devices.getOrDefault(device, 0), number(place), place, action.verb(), action.amount().orElse(0), out(place, action.verb()));
-        }).toList();
+        return actions.stream()
+                .map(action -> {
+                    Place place = RigState.place(device, action);
+                    return new Move(
+                            devices.getOrDefault(device, 0),
+                            number(place),
+                            place,
+                            action.verb(),
+                            action.amount().orElse(0),
+                            out(place, action.verb()));
+                })
+                .toList();
     }
 
     private int[] out(Place place, Verb verb) {
@@ -93,7 +104,9 @@ final class Places {
     private int[] siblings(Place place) {
         Model model = rig.model(place.device());
         Optional<String> family = family(model, place.part());
-        return numbersOf(place, other -> family.isPresent() && family(model, other.part()).equals(family));
+        return numbersOf(
+                place,
+                other -> family.isPresent() && family(model, other.part()).equals(family));
     }
 
     private int[] others(Place place) {
@@ -101,8 +114,12 @@ final class Places {
     }
 
     private int[] numbersOf(Place place, Predicate<Place> which) {
-        List<Place> own = places.get(devices.get(place.device()));
-        return IntStream.range(0, own.size()).filter(i -> own.get(i).aspect() == place.aspect() && !own.get(i).equals(place) && which.test(own.get(i))).toArray();
+        List<Place> own =
+                places.get(Objects.requireNonNull(devices.get(place.device()), () -> place + " is of no box"));
+        return IntStream.range(0, own.size())
+                .filter(i ->
+                        own.get(i).aspect() == place.aspect() && !own.get(i).equals(place) && which.test(own.get(i)))
+                .toArray();
     }
 
     private static Optional<String> family(Model model, PartId part) {

@@ -16,6 +16,10 @@ public record Pressed(RigState after, List<Event> trace) {
 
     /** When the last message had arrived, microseconds since the simulation began; 0 when none did. */
     public long lastArrivalMicros() {
-        return trace.stream().filter(e -> e instanceof Event.Arrived).mapToLong(Event::atMicros).max().orElse(0);
+        return trace.stream()
+                .filter(e -> e instanceof Event.Arrived)
+                .mapToLong(Event::atMicros)
+                .max()
+                .orElse(0);
     }
 }

@@ -21,8 +21,15 @@ import java.util.TreeSet;
  * @param trace what the gesture does once, message by message
  * @param worstMicros when the last message of the gesture has arrived, microseconds after it
  */
-public record Proof(CompiledSwitch compiled, Moment moment, Verdict verdict, SortedSet<Place> targets, SortedSet<Place> wrongPlaces, List<Trial> trials,
-        List<Event> trace, long worstMicros) {
+public record Proof(
+        CompiledSwitch compiled,
+        Moment moment,
+        Verdict verdict,
+        SortedSet<Place> targets,
+        SortedSet<Place> wrongPlaces,
+        List<Trial> trials,
+        List<Event> trace,
+        long worstMicros) {
 
     /** The moments that a press has in it. */
     private static final List<Moment> OF_A_PRESS = List.of(Moment.PRESS, Moment.AGAIN, Moment.RELEASE);
@@ -50,15 +57,21 @@ public record Proof(CompiledSwitch compiled, Moment moment, Verdict verdict, Sor
 
     /** How many messages it sends. */
     public int messages() {
-        return moments(moment).stream().mapToInt(m -> compiled.sendings(m).size()).sum();
+        return moments(moment).stream()
+                .mapToInt(m -> compiled.sendings(m).size())
+                .sum();
     }
 
     /** The trial that shows best what is wrong: the one with the most differences, the first of equals. */
     public Trial tellingTrial() {
-        return trials.stream().reduce((a, b) -> wrongness(b) > wrongness(a) ? b : a).orElseThrow();
+        return trials.stream()
+                .reduce((a, b) -> wrongness(b) > wrongness(a) ? b : a)
+                .orElseThrow();
     }
 
     private static int wrongness(Trial trial) {
-        return trial.presses().stream().mapToInt(press -> press.differences().size()).sum();
+        return trial.presses().stream()
+                .mapToInt(press -> press.differences().size())
+                .sum();
     }
 }

@@ -6,7 +6,6 @@ import embrack.core.plan.CompiledSwitch;
 import embrack.core.plan.CompiledTravel;
 import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
-import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
@@ -20,7 +19,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -71,20 +69,28 @@ public final class Prover {
 
     /** All gestures that have steps, in order. */
     public List<Proof> all() {
-        return plan.switches().assignments().stream().filter(a -> !a.steps().isEmpty()).flatMap(a -> prove(a).stream()).toList();
+        return plan.switches().assignments().stream()
+                .filter(a -> !a.steps().isEmpty())
+                .flatMap(a -> prove(a).stream())
+                .toList();
     }
 
     /** All treadles, faders and knobs that move a level, in order. */
     public List<TravelProof> travels() {
-        return plan.switches().travels().stream().filter(t -> !t.targets().isEmpty()).map(this::prove).toList();
+        return plan.switches().travels().stream()
+                .filter(t -> !t.targets().isEmpty())
+                .map(this::prove)
+                .toList();
     }
 
     /** The gestures of one switch that have steps. */
     public List<Proof> prove(Assignment assignment) {
         CompiledSwitch compiled = compiler.compile(assignment);
         return Stream.of(Moment.PRESS, Moment.HOLD, Moment.DOUBLE_PRESS)
-                .filter(gesture -> Proof.moments(gesture).stream().anyMatch(moment -> !assignment.steps(moment).isEmpty()))
-                .map(gesture -> prove(assignment, compiled, gesture)).toList();
+                .filter(gesture -> Proof.moments(gesture).stream()
+                        .anyMatch(moment -> !assignment.steps(moment).isEmpty()))
+                .map(gesture -> prove(assignment, compiled, gesture))
+                .toList();
     }
 
     private Proof prove(Assignment assignment, CompiledSwitch compiled, Moment gesture) {
@@ -93,13 +99,18 @@ public final class Prover {
         moments.forEach(moment -> assignment.steps(moment).forEach(step -> addTargets(step, targets)));
         Map<Moment, Deed> byMoment = new EnumMap<>(Moment.class);
         long heldBack = gesture == Moment.PRESS ? compiled.heldBackMillis() * 1_000L : 0;
-        moments.forEach(moment -> byMoment.put(moment, deeds.of(assignment.steps(moment), simulator.journey(compiled, moment, heldBack))));
-        List<Trial> trials = starts.stream().map(start -> trial(start, compiled.mode(), gesture, byMoment)).toList();
-        Pressed once = simulator.play(starts.getFirst(), Objects.requireNonNull(byMoment.get(gesture)).journey());
+        moments.forEach(moment -> byMoment.put(
+                moment, deeds.of(assignment.steps(moment), simulator.journey(compiled, moment, heldBack))));
+        List<Trial> trials = starts.stream()
+                .map(start -> trial(start, compiled.mode(), gesture, byMoment))
+                .toList();
+        Pressed once = simulator.play(
+                starts.getFirst(), Objects.requireNonNull(byMoment.get(gesture)).journey());
         long worst = deeds.worstMicros(once);
         boolean isLate = worst - compiled.waitMillis(gesture) * 1_000L > LATEST_MICROS;
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
-        Verdict verdict = compiled.isObstructed(moments) ? Verdict.NO_WAY : Judge.verdict(targets, wrong, trials, isLate);
+        Verdict verdict =
+                compiled.isObstructed(moments) ? Verdict.NO_WAY : Judge.verdict(targets, wrong, trials, isLate);
         return new Proof(compiled, gesture, verdict, targets, wrong, trials, once.trace(), worst);
     }
 
@@ -108,15 +119,18 @@ public final class Prover {
         CompiledTravel compiled = compiler.compile(travel);
         SortedSet<Place> targets = new TreeSet<>();
         travel.targets().forEach(target -> addTargets(step(target, 0), targets));
-        List<Trial> trials = starts.stream().map(start -> sweep(start, travel, compiled)).toList();
+        List<Trial> trials =
+                starts.stream().map(start -> sweep(start, travel, compiled)).toList();
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
-        List<Event> trace = simulator.play(starts.getFirst(), journey(compiled, 127)).trace();
+        List<Event> trace =
+                simulator.play(starts.getFirst(), journey(compiled, 127)).trace();
         Verdict verdict = compiled.isObstructed() ? Verdict.NO_WAY : Judge.steadyVerdict(targets, wrong, trials, false);
         return new TravelProof(compiled, verdict, targets, wrong, trials, trace);
     }
 
     private Journey journey(CompiledTravel compiled, int position) {
-        return simulator.journey(compiled.travel().at().box(), compiled.sendings(position), Wire.RunningStatus.NOT_USED, 0);
+        return simulator.journey(
+                compiled.travel().at().box(), compiled.sendings(position), Wire.RunningStatus.NOT_USED, 0);
     }
 
     private static Step step(Target target, int position) {
@@ -129,7 +143,11 @@ public final class Prover {
         RigState actual = start;
         for (int position : POSITIONS) {
             RigState before = actual;
-            Deed deed = deeds.of(travel.targets().stream().map(target -> step(target, position)).toList(), journey(compiled, position));
+            Deed deed = deeds.of(
+                    travel.targets().stream()
+                            .map(target -> step(target, position))
+                            .toList(),
+                    journey(compiled, position));
             ideal = ideal.after(deed.meant());
             actual = deeds.done(actual, deed);
             presses.add(new Press(position, Moment.PRESS, before, ideal, actual));

@@ -15,14 +15,11 @@ public sealed interface Reading {
     }
 
     /** It listens to another channel. */
-    record OtherChannel(Channel listensOn) implements Reading {
-    }
+    record OtherChannel(Channel listensOn) implements Reading {}
 
     /** An input of the app is off that the message would need. {@code setting} in words. */
-    record InputOff(String setting) implements Reading {
-    }
+    record InputOff(String setting) implements Reading {}
 
     /** The message is on its channel but means nothing to it, or it listens to nothing. */
-    record MeansNothing() implements Reading {
-    }
+    record MeansNothing() implements Reading {}
 }

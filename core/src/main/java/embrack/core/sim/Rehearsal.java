@@ -16,8 +16,7 @@ import java.util.Map;
 public record Rehearsal(RigState start, List<Played> played) {
 
     /** One press of the rehearsal. */
-    public record Played(SwitchAt at, Pressed pressed) {
-    }
+    public record Played(SwitchAt at, Pressed pressed) {}
 
     public Rehearsal {
         played = List.copyOf(played);
@@ -44,6 +43,8 @@ public record Rehearsal(RigState start, List<Played> played) {
 
     /** The state before the last press. */
     public RigState stateBeforeLast() {
-        return played.size() < 2 ? start : played.get(played.size() - 2).pressed().after();
+        return played.size() < 2
+                ? start
+                : played.get(played.size() - 2).pressed().after();
     }
 }

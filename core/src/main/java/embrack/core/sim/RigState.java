@@ -49,7 +49,9 @@ public final class RigState {
         return poweredOn(new Places(rig));
     }
 
-    /** The rig with every aspect far from its first value, so all strips muted: the other end from {@link #poweredOn}. */
+    /**
+     * The rig with every aspect far from its first value, so all strips muted: the other end from {@link #poweredOn}.
+     */
     public static RigState opposite(Rig rig) {
         return opposite(new Places(rig));
     }
@@ -65,7 +67,9 @@ public final class RigState {
     private static RigState of(Places places, ToIntFunction<Aspect> value) {
         int[][] values = new int[places.devices()][];
         for (int device = 0; device < values.length; device++) {
-            values[device] = places.of(device).stream().mapToInt(place -> value.applyAsInt(place.aspect())).toArray();
+            values[device] = places.of(device).stream()
+                    .mapToInt(place -> value.applyAsInt(place.aspect()))
+                    .toArray();
         }
         return new RigState(places, values, Map.of(), Map.of());
     }
@@ -121,7 +125,9 @@ public final class RigState {
     /** The value at a place; 0 for a part that the hardware does not have. */
     public int value(Place place) {
         int number = places.number(place);
-        return number < 0 ? strange.getOrDefault(place, 0) : values[places.device(place.device()).orElseThrow()][number];
+        return number < 0
+                ? strange.getOrDefault(place, 0)
+                : values[places.device(place.device()).orElseThrow()][number];
     }
 
     /** The value of one aspect of one part, in a word: "muted". */
@@ -140,7 +146,9 @@ public final class RigState {
         if (!strange.isEmpty() || !other.strange.isEmpty()) {
             SortedSet<Place> odd = new TreeSet<>(strange.keySet());
             odd.addAll(other.strange.keySet());
-            odd.stream().filter(place -> !strange.getOrDefault(place, 0).equals(other.strange.getOrDefault(place, 0))).forEach(different::add);
+            odd.stream()
+                    .filter(place -> !strange.getOrDefault(place, 0).equals(other.strange.getOrDefault(place, 0)))
+                    .forEach(different::add);
         }
         return different;
     }

@@ -26,8 +26,7 @@ public record ShowRun(List<Upset> upsets, List<Leftover> leftovers, int jumps) {
      * @param cue its number in the song
      * @param always whether the cue is one that every song sends
      */
-    public record Upset(Jump jump, SongId song, int cue, boolean always, Place place, int meant, int actual) {
-    }
+    public record Upset(Jump jump, SongId song, int cue, boolean always, Place place, int meant, int actual) {}
 
     /**
      * What a song changed and did not change back.
@@ -37,6 +36,5 @@ public record ShowRun(List<Upset> upsets, List<Leftover> leftovers, int jumps) {
      * @param value how it stands
      * @param later whether the next song sets it, but only after its first section
      */
-    public record Leftover(Jump jump, SongId song, Optional<SongId> into, Place place, int value, boolean later) {
-    }
+    public record Leftover(Jump jump, SongId song, Optional<SongId> into, Place place, int value, boolean later) {}
 }

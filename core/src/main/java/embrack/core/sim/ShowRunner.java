@@ -48,8 +48,7 @@ final class ShowRunner {
      * @param deed empty for a press
      * @param blameless whether the cue, taken alone, does what it should
      */
-    record Beat(long at, boolean always, Cue cue, Optional<Deed> deed, boolean blameless) {
-    }
+    record Beat(long at, boolean always, Cue cue, Optional<Deed> deed, boolean blameless) {}
 
     /**
      * What happens in a song, in order.
@@ -57,12 +56,18 @@ final class ShowRunner {
      * @param turns whether anything in it depends on how things stood
      * @param early lanes that it sets by the end of its first section
      */
-    record Script(Song song, List<Beat> load, List<Beat> inside, List<Beat> stop, List<Beat> loop, boolean turns, Set<Lane> early, Set<Lane> all) {
-    }
+    record Script(
+            Song song,
+            List<Beat> load,
+            List<Beat> inside,
+            List<Beat> stop,
+            List<Beat> loop,
+            boolean turns,
+            Set<Lane> early,
+            Set<Lane> all) {}
 
     /** How a song went: states at its start, at the end of each section, and at its end. */
-    private record Course(Script script, RigState start, List<RigState> sections, RigState end) {
-    }
+    private record Course(Script script, RigState start, List<RigState> sections, RigState end) {}
 
     ShowRunner(Plan plan, BookProver prover) {
         this.plan = plan;
@@ -71,7 +76,8 @@ final class ShowRunner {
     }
 
     ShowRun run(List<SongProof> proofs) {
-        proofs.forEach(proof -> proof.player().ifPresent(player -> scripts.put(proof.song().id(), prover.script(proof, p -> script(p, player)))));
+        proofs.forEach(proof -> proof.player()
+                .ifPresent(player -> scripts.put(proof.song().id(), prover.script(proof, p -> script(p, player)))));
         List<Course> courses = new ArrayList<>();
         RigState state = prover.poweredOn();
         for (Entry entry : order()) {
@@ -86,7 +92,10 @@ final class ShowRunner {
             }
         }
         for (int i = 0; i < courses.size(); i++) {
-            leftovers(new Jump.None(), courses.get(i), i + 1 < courses.size() ? Optional.of(courses.get(i + 1).script()) : Optional.empty());
+            leftovers(
+                    new Jump.None(),
+                    courses.get(i),
+                    i + 1 < courses.size() ? Optional.of(courses.get(i + 1).script()) : Optional.empty());
         }
         for (int i = 0; i < courses.size(); i++) {
             Map<SwitchAt, Integer> counted = new HashMap<>(presses);
@@ -99,7 +108,12 @@ final class ShowRunner {
 
     /** Tonight's order, or all songs one behind the other. */
     private List<Entry> order() {
-        return plan.book().tonight().map(show -> show.order()).orElseGet(() -> plan.book().songs().stream().map(song -> Entry.of(1, song)).toList());
+        return plan.book()
+                .tonight()
+                .map(show -> show.order())
+                .orElseGet(() -> plan.book().songs().stream()
+                        .map(song -> Entry.of(1, song))
+                        .toList());
     }
 
     private Script script(SongProof proof, DeviceId player) {
@@ -112,7 +126,8 @@ final class ShowRunner {
         proof.always().forEach(cue -> sort(beat(player, cue, true, song), load, inside, stop, loop));
         proof.cues().forEach(cue -> sort(beat(player, cue, false, song), load, inside, stop, loop));
         inside.sort(Comparator.comparingLong(Beat::at));
-        boolean turns = List.of(load, inside, stop, loop).stream().flatMap(List::stream).anyMatch(ShowRunner::turns);
+        boolean turns =
+                List.of(load, inside, stop, loop).stream().flatMap(List::stream).anyMatch(ShowRunner::turns);
         Set<Lane> early = new HashSet<>();
         Set<Lane> all = new HashSet<>();
         long soon = form.end(0);
@@ -128,26 +143,33 @@ final class ShowRunner {
 
     private Beat beat(DeviceId player, CueProof proof, boolean always, Song song) {
         boolean blameless = proof.verdict() == Verdict.EXACT || proof.verdict() == Verdict.LATE;
-        Optional<Deed> deed = proof.cue().foot().isPresent() ? Optional.empty() : Optional.of(prover.deed(player, proof.cue()));
+        Optional<Deed> deed =
+                proof.cue().foot().isPresent() ? Optional.empty() : Optional.of(prover.deed(player, proof.cue()));
         return new Beat(proof.sentMicros().orElse(song.trims().start()), always, proof.cue(), deed, blameless);
     }
 
     private static void sort(Beat beat, List<Beat> load, List<Beat> inside, List<Beat> stop, List<Beat> loop) {
-        List<Beat> where = beat.cue().at() instanceof Anchor.Automatic at ? switch (at.when()) {
-            case LOAD -> load;
-            case PLAY -> inside;
-            case STOP -> stop;
-            case LOOP -> loop;
-        } : inside;
+        List<Beat> where = beat.cue().at() instanceof Anchor.Automatic at
+                ? switch (at.when()) {
+                    case LOAD -> load;
+                    case PLAY -> inside;
+                    case STOP -> stop;
+                    case LOOP -> loop;
+                }
+                : inside;
         where.add(beat);
     }
 
     private static boolean turns(Beat beat) {
-        return beat.cue().steps().stream().anyMatch(step -> step.action().verb().turnsRound()) || beat.deed().filter(deed -> deed.moves().isEmpty()).isPresent();
+        return beat.cue().steps().stream().anyMatch(step -> step.action().verb().turnsRound())
+                || beat.deed().filter(deed -> deed.moves().isEmpty()).isPresent();
     }
 
     private Set<Lane> lanes(Beat beat) {
-        return beat.cue().foot().map(at -> prover.lanes(deeds.targets(plan.switches().at(at).steps()))).orElseGet(() -> prover.lanes(deeds.targets(beat.cue().steps())));
+        return beat.cue()
+                .foot()
+                .map(at -> prover.lanes(deeds.targets(plan.switches().at(at).steps())))
+                .orElseGet(() -> prover.lanes(deeds.targets(beat.cue().steps())));
     }
 
     private Course play(Jump jump, Script script, RigState start) {
@@ -184,10 +206,19 @@ final class ShowRunner {
         }
         SongId song = script.song().id();
         for (Place place : ideal.differences(actual)) {
-            boolean follows = leftovers.stream().anyMatch(left -> left.song().equals(song) && left.place().equals(place));
+            boolean follows = leftovers.stream()
+                    .anyMatch(left -> left.song().equals(song) && left.place().equals(place));
             if (!follows) {
-                upsets.putIfAbsent(List.of(song, beat.cue().number(), beat.always(), place),
-                        new Upset(jump, song, beat.cue().number(), beat.always(), place, ideal.value(place), actual.value(place)));
+                upsets.putIfAbsent(
+                        List.of(song, beat.cue().number(), beat.always(), place),
+                        new Upset(
+                                jump,
+                                song,
+                                beat.cue().number(),
+                                beat.always(),
+                                place,
+                                ideal.value(place),
+                                actual.value(place)));
             }
         }
         return actual.corrected(ideal);
@@ -195,8 +226,10 @@ final class ShowRunner {
 
     private RigState press(SwitchAt at, RigState state) {
         BookProver.Footwork work = prover.footwork(plan.switches().at(at));
-        boolean second = work.compiled().mode() == SwitchMode.ALTERNATING && presses.merge(at, 1, Integer::sum) % 2 == 0;
-        RigState down = deeds.done(state, Objects.requireNonNull(work.deeds().get(second ? Moment.AGAIN : Moment.PRESS)));
+        boolean second =
+                work.compiled().mode() == SwitchMode.ALTERNATING && presses.merge(at, 1, Integer::sum) % 2 == 0;
+        RigState down =
+                deeds.done(state, Objects.requireNonNull(work.deeds().get(second ? Moment.AGAIN : Moment.PRESS)));
         return deeds.done(down, Objects.requireNonNull(work.deeds().get(Moment.RELEASE)));
     }
 
@@ -217,11 +250,20 @@ final class ShowRunner {
             jumps += 2;
             if (script.turns()) {
                 RigState there = course.sections().get(section);
-                play(new Jump.Restart(form.sections().get(section).name()), script, done(new Jump.None(), script, script.stop(), there));
+                play(
+                        new Jump.Restart(form.sections().get(section).name()),
+                        script,
+                        done(new Jump.None(), script, script.stop(), there));
                 Jump repeat = new Jump.Repeat(form.sections().get(section).name());
                 long from = form.start(section);
                 RigState again = done(repeat, script, script.loop(), there);
-                done(repeat, script, script.inside().stream().filter(beat -> beat.at() >= from).toList(), again);
+                done(
+                        repeat,
+                        script,
+                        script.inside().stream()
+                                .filter(beat -> beat.at() >= from)
+                                .toList(),
+                        again);
             }
         }
     }
@@ -231,26 +273,38 @@ final class ShowRunner {
             int value = course.end().value(place);
             Lane lane = Lane.of(prover.rig(), place);
             boolean set = next.filter(script -> script.early().contains(lane)).isPresent();
-            boolean known = leftovers.stream().anyMatch(l -> l.song().equals(course.script().song().id()) && l.place().equals(place));
+            boolean known = leftovers.stream()
+                    .anyMatch(l -> l.song().equals(course.script().song().id())
+                            && l.place().equals(place));
             if (!set && !known && stands(place, value) && (next.isPresent() || goesOn(place))) {
-                leftovers.add(new Leftover(jump, course.script().song().id(), next.map(script -> script.song().id()), place, value,
+                leftovers.add(new Leftover(
+                        jump,
+                        course.script().song().id(),
+                        next.map(script -> script.song().id()),
+                        place,
+                        value,
                         next.filter(script -> script.all().contains(lane)).isPresent()));
             }
         }
     }
 
-    /** Whether a value is one that stays on people: something on, chosen, muted or playing, or a level that was moved; not the place of a list. */
+    /**
+     * Whether a value is one that stays on people: something on, chosen, muted or playing, or a level that was moved;
+     * not the place of a list.
+     */
     private boolean stands(Place place, int value) {
-        boolean counted = switch (place.aspect()) {
-            case SWITCHED, CHOSEN, MUTED, TRANSPORT -> value != 0;
-            case LEVEL -> true;
-            default -> false;
-        };
+        boolean counted =
+                switch (place.aspect()) {
+                    case SWITCHED, CHOSEN, MUTED, TRANSPORT -> value != 0;
+                    case LEVEL -> true;
+                    default -> false;
+                };
         return counted && !plan.players().contains(place.device());
     }
 
     /** Whether something moves by itself until it is stopped: a chase, a loop, what plays. */
     private boolean goesOn(Place place) {
-        return place.aspect() == Aspect.TRANSPORT || prover.rig().chart(place.device()).need(place.part()).isPresent();
+        return place.aspect() == Aspect.TRANSPORT
+                || prover.rig().chart(place.device()).need(place.part()).isPresent();
     }
 }

@@ -76,14 +76,17 @@ public final class Simulator {
     /**
      * Presses a switch and lets it go.
      *
-     * @param time how often it has been pressed, this one included: an alternating switch sends the other every second time
+     * @param time how often it has been pressed, this one included: an alternating switch sends the other every second
+     * time
      */
     Pressed tap(RigState before, SwitchAt at, int time) {
         CompiledSwitch compiled = compiler.compile(plan.switches().at(at));
         boolean second = compiled.mode() == SwitchMode.ALTERNATING && time % 2 == 0;
         Pressed down = play(before, journey(compiled, second ? Moment.AGAIN : Moment.PRESS, 0));
         Pressed up = play(down.after(), journey(compiled, Moment.RELEASE, LET_GO_MICROS));
-        return new Pressed(up.after(), Stream.concat(down.trace().stream(), up.trace().stream()).toList());
+        return new Pressed(
+                up.after(),
+                Stream.concat(down.trace().stream(), up.trace().stream()).toList());
     }
 
     /** What a switch sends and when it arrives, at each of its moments. */
@@ -103,8 +106,7 @@ public final class Simulator {
      *
      * @param atMicros when it begins, if nothing is in its way
      */
-    record Timed(Message message, long atMicros) {
-    }
+    record Timed(Message message, long atMicros) {}
 
     /** Where messages go that a player sends at times of their own. */
     Journey journey(DeviceId sender, List<Timed> messages) {
@@ -133,7 +135,8 @@ public final class Simulator {
     }
 
     /**
-     * What a journey does, whatever the state of the rig; empty when a box that it reaches reads it by what came before.
+     * What a journey does, whatever the state of the rig; empty when a box that it reaches reads it by what came
+     * before.
      */
     Optional<List<Places.Move>> moves(Places places, Journey journey) {
         List<Places.Move> moves = new ArrayList<>();
@@ -157,12 +160,16 @@ public final class Simulator {
         return hearings.computeIfAbsent(device, id -> Hearing.of(rig, id));
     }
 
-    /** What a piece of a way does to the time of a message: a wait at worst, and whether it is sent anew byte by byte. */
-    private record Passage(long waitMicros, boolean anew) {
-    }
+    /**
+     * What a piece of a way does to the time of a message: a wait at worst, and whether it is sent anew byte by byte.
+     */
+    private record Passage(long waitMicros, boolean anew) {}
 
     private Passage passage(Hop hop) {
-        return passages.computeIfAbsent(hop, h -> new Passage(timing.waiting(h).worst(), rig.kind(h.link()) == LinkKind.FIVE_PIN && !ways.isRepeated(h)));
+        return passages.computeIfAbsent(
+                hop,
+                h -> new Passage(
+                        timing.waiting(h).worst(), rig.kind(h.link()) == LinkKind.FIVE_PIN && !ways.isRepeated(h)));
     }
 
     /** Messages on their way, taken in order of time, then of sending. */
@@ -170,7 +177,9 @@ public final class Simulator {
         static final Comparator<InFlight> ORDER =
                 Comparator.comparingLong(InFlight::arrivesMicros).thenComparingInt(InFlight::sequence);
 
-        /** Whether it has taken this very piece before; a rig's ways hold each piece once, so they need not be compared. */
+        /**
+         * Whether it has taken this very piece before; a rig's ways hold each piece once, so they need not be compared.
+         */
         boolean cameRound() {
             for (Hop taken : before) {
                 if (taken == hop) {
@@ -190,7 +199,9 @@ public final class Simulator {
         private int sequence;
 
         void send(Socket output, List<Sending> sendings, Wire.RunningStatus runningStatus, long startMicros) {
-            List<Hop> hops = ways.leaving(output.device()).stream().filter(hop -> hop.from().equals(output)).toList();
+            List<Hop> hops = ways.leaving(output.device()).stream()
+                    .filter(hop -> hop.from().equals(output))
+                    .toList();
             boolean serial = rig.port(output).connector().isSerial();
             if (hops.isEmpty() && !serial) {
                 return;
@@ -214,7 +225,9 @@ public final class Simulator {
         }
 
         void send(Socket output, Timed timed) {
-            List<Hop> hops = ways.leaving(output.device()).stream().filter(hop -> hop.from().equals(output)).toList();
+            List<Hop> hops = ways.leaving(output.device()).stream()
+                    .filter(hop -> hop.from().equals(output))
+                    .toList();
             boolean serial = rig.port(output).connector().isSerial();
             if (hops.isEmpty() && !serial) {
                 return;
@@ -249,9 +262,11 @@ public final class Simulator {
             if (!onward.isEmpty()) {
                 List<Hop> before = new ArrayList<>(flight.before());
                 before.add(flight.hop());
-                onward.forEach(next -> next.pass(message).ifPresentOrElse(
-                        passed -> travel(sentAnew(flight.arrivesMicros(), next, passed), next, passed, before),
-                        () -> others.add(new Event.KeptBack(flight.arrivesMicros(), next.from(), message, next.sieve()))));
+                onward.forEach(next -> next.pass(message)
+                        .ifPresentOrElse(
+                                passed -> travel(sentAnew(flight.arrivesMicros(), next, passed), next, passed, before),
+                                () -> others.add(new Event.KeptBack(
+                                        flight.arrivesMicros(), next.from(), message, next.sieve()))));
             }
         }
 

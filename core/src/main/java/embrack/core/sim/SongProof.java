@@ -13,7 +13,8 @@ import java.util.Optional;
  * @param always one for each cue that every song sends
  * @param queues where messages wait for each other, by time
  */
-public record SongProof(Song song, Optional<DeviceId> player, List<CueProof> cues, List<CueProof> always, List<Queue> queues) {
+public record SongProof(
+        Song song, Optional<DeviceId> player, List<CueProof> cues, List<CueProof> always, List<Queue> queues) {
 
     public SongProof {
         cues = List.copyOf(cues);

@@ -10,20 +10,28 @@ public record Story(List<String> intended, List<String> actual, List<String> pat
     /**
      * The words of a proof.
      *
-     * <p>{@code intended}: the steps, in order. {@code actual}: what the boxes do when the messages of one press arrive,
-     * in order of time. {@code path}: the ways that the messages take, each once.
+     * <p>{@code intended}: the steps, in order. {@code actual}: what the boxes do when the messages of one press
+     * arrive, in order of time. {@code path}: the ways that the messages take, each once.
      */
     public static Story of(Plan plan, Proof proof) {
         return new Story(
                 proof.steps().stream().map(step -> plan.words(step.step())).toList(),
-                proof.trace().stream().flatMap(event -> done(event).stream()).map(plan::words).toList(),
-                proof.steps().stream().flatMap(step -> step.way().stream()).distinct()
-                        .map(way -> way.words(plan.rig())).toList());
+                proof.trace().stream()
+                        .flatMap(event -> done(event).stream())
+                        .map(plan::words)
+                        .toList(),
+                proof.steps().stream()
+                        .flatMap(step -> step.way().stream())
+                        .distinct()
+                        .map(way -> way.words(plan.rig()))
+                        .toList());
     }
 
     private static List<Step> done(Event event) {
         return event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts acts
-                ? acts.actions().stream().map(action -> new Step(arrived.socket().device(), action)).toList()
+                ? acts.actions().stream()
+                        .map(action -> new Step(arrived.socket().device(), action))
+                        .toList()
                 : List.of();
     }
 }

@@ -17,7 +17,13 @@ import java.util.TreeSet;
  * @param trials the movement from power-on and from the opposite; the numbers of the presses are positions, 0 to 127
  * @param trace what one message of each level does
  */
-public record TravelProof(CompiledTravel compiled, Verdict verdict, SortedSet<Place> targets, SortedSet<Place> wrongPlaces, List<Trial> trials, List<Event> trace) {
+public record TravelProof(
+        CompiledTravel compiled,
+        Verdict verdict,
+        SortedSet<Place> targets,
+        SortedSet<Place> wrongPlaces,
+        List<Trial> trials,
+        List<Event> trace) {
 
     public TravelProof {
         targets = Collections.unmodifiableSortedSet(new TreeSet<>(targets));

@@ -15,7 +15,9 @@ public record Trial(RigState start, List<Press> presses) {
     /** Every place that was wrong after any press of any of these trials. */
     static SortedSet<Place> wrongPlaces(List<Trial> trials) {
         SortedSet<Place> wrong = new TreeSet<>();
-        trials.forEach(trial -> trial.presses().stream().filter(press -> press.ideal().differs(press.actual())).forEach(press -> wrong.addAll(press.differences())));
+        trials.forEach(trial -> trial.presses().stream()
+                .filter(press -> press.ideal().differs(press.actual()))
+                .forEach(press -> wrong.addAll(press.differences())));
         return wrong;
     }
 
@@ -25,6 +27,11 @@ public record Trial(RigState start, List<Press> presses) {
 
     /** Whether a place is right after some presses and wrong after others. */
     boolean alternatesAt(Place place) {
-        return presses.stream().filter(press -> press.moment() != Moment.RELEASE).map(press -> press.differences().contains(place)).distinct().count() > 1;
+        return presses.stream()
+                        .filter(press -> press.moment() != Moment.RELEASE)
+                        .map(press -> press.differences().contains(place))
+                        .distinct()
+                        .count()
+                > 1;
     }
 }

@@ -22,7 +22,12 @@ import java.util.TreeMap;
  * @param mode what the switch sends as it goes down and up; empty for the plainest that its board has
  * @param moments what it does when, in order; no moment without steps; none at all while the plan is being made
  */
-public record Assignment(SwitchAt at, Optional<TapeLabel> label, Optional<TapeLabel> shortLabel, Optional<Duty> duty, Optional<SwitchMode> mode,
+public record Assignment(
+        SwitchAt at,
+        Optional<TapeLabel> label,
+        Optional<TapeLabel> shortLabel,
+        Optional<Duty> duty,
+        Optional<SwitchMode> mode,
         SortedMap<Moment, List<Step>> moments) {
 
     /** More steps than any board can send in a press. */
@@ -33,7 +38,8 @@ public record Assignment(SwitchAt at, Optional<TapeLabel> label, Optional<TapeLa
         SortedMap<Moment, List<Step>> kept = new TreeMap<>();
         moments.forEach((moment, steps) -> {
             if (steps.size() > MAX_STEPS) {
-                throw new IllegalArgumentException("a switch has at most %d steps, was %d".formatted(MAX_STEPS, steps.size()));
+                throw new IllegalArgumentException(
+                        "a switch has at most %d steps, was %d".formatted(MAX_STEPS, steps.size()));
             }
             if (!steps.isEmpty()) {
                 kept.put(moment, List.copyOf(steps));
@@ -44,7 +50,13 @@ public record Assignment(SwitchAt at, Optional<TapeLabel> label, Optional<TapeLa
 
     /** A switch that does something when it is pressed, and nothing else. */
     public Assignment(SwitchAt at, Optional<TapeLabel> label, List<Step> steps) {
-        this(at, label, Optional.empty(), Optional.empty(), Optional.empty(), new TreeMap<>(Map.of(Moment.PRESS, steps)));
+        this(
+                at,
+                label,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                new TreeMap<>(Map.of(Moment.PRESS, steps)));
     }
 
     /** A switch without tape and steps. */
@@ -115,7 +127,11 @@ public record Assignment(SwitchAt at, Optional<TapeLabel> label, Optional<TapeLa
     public Assignment without(DeviceId device) {
         Assignment left = this;
         for (Moment moment : moments.keySet()) {
-            left = left.withSteps(moment, steps(moment).stream().filter(step -> !step.device().equals(device)).toList());
+            left = left.withSteps(
+                    moment,
+                    steps(moment).stream()
+                            .filter(step -> !step.device().equals(device))
+                            .toList());
         }
         return left;
     }

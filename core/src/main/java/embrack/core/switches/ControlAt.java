@@ -14,7 +14,9 @@ import java.util.Comparator;
 public record ControlAt(DeviceId box, ControlType type, int bank, int number) implements Comparable<ControlAt> {
 
     private static final Comparator<ControlAt> ORDER = Comparator.comparing(ControlAt::box)
-            .thenComparingInt(ControlAt::bank).thenComparing(ControlAt::type).thenComparingInt(ControlAt::number);
+            .thenComparingInt(ControlAt::bank)
+            .thenComparing(ControlAt::type)
+            .thenComparingInt(ControlAt::number);
 
     public ControlAt {
         if (number < 1) {

@@ -46,6 +46,7 @@ public enum Moment {
                 return moment;
             }
         }
-        throw new IllegalArgumentException("\"%s\" is none of press, again, release, hold, double-press".formatted(key));
+        throw new IllegalArgumentException(
+                "\"%s\" is none of press, again, release, hold, double-press".formatted(key));
     }
 }

@@ -5,13 +5,32 @@ import java.util.Locale;
 
 /** A question on which practitioners disagree. The first answer is the default. */
 public enum School {
-    MUTES("Mutes", "one switch opens, one closes", "one switch toggles", "A lost message cannot leave the state unknown."),
+    MUTES(
+            "Mutes",
+            "one switch opens, one closes",
+            "one switch toggles",
+            "A lost message cannot leave the state unknown."),
     GO("Go", "next and previous through the order", "one switch for each song or key", "Fewer switches."),
-    NUMBERS("Numbers", "computed by Embrack", "a ready map that the box brings", "Nothing clashes, and no switch does what nobody planned."),
+    NUMBERS(
+            "Numbers",
+            "computed by Embrack",
+            "a ready map that the box brings",
+            "Nothing clashes, and no switch does what nobody planned."),
     FADERS("Faders that stand elsewhere", "scaled", "jump", "No jump in a quiet pad."),
-    LINKS("Sounds on a computer", "through a layer of on-screen controls", "straight to each sound", "When a controller dies, a layer is linked anew in minutes."),
-    CHANNELS("Channels", "one for each receiver, from 2 upwards", "everything on 1", "What is on a channel of its own cannot be hit by accident."),
-    MEMORIES("Settings kept in each memory", "fill a template first, then write it into every memory", "set each memory as it is needed",
+    LINKS(
+            "Sounds on a computer",
+            "through a layer of on-screen controls",
+            "straight to each sound",
+            "When a controller dies, a layer is linked anew in minutes."),
+    CHANNELS(
+            "Channels",
+            "one for each receiver, from 2 upwards",
+            "everything on 1",
+            "What is on a channel of its own cannot be hit by accident."),
+    MEMORIES(
+            "Settings kept in each memory",
+            "fill a template first, then write it into every memory",
+            "set each memory as it is needed",
             "The settings are made once.");
 
     private final String question;

@@ -7,8 +7,7 @@ public final class ShortForm {
 
     private static final String VOWELS = "aeiouAEIOU";
 
-    private ShortForm() {
-    }
+    private ShortForm() {}
 
     /**
      * The label in at most so many characters: vowels inside words go first, from the end; then blanks; then the end.

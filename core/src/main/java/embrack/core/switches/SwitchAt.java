@@ -17,7 +17,8 @@ import java.util.regex.Pattern;
 public record SwitchAt(DeviceId board, int bank, int number) implements Comparable<SwitchAt> {
 
     private static final Comparator<SwitchAt> ORDER = Comparator.comparing(SwitchAt::board)
-            .thenComparingInt(SwitchAt::bank).thenComparingInt(SwitchAt::number);
+            .thenComparingInt(SwitchAt::bank)
+            .thenComparingInt(SwitchAt::number);
 
     private static final Pattern KEY = Pattern.compile("(" + Slug.PATTERN + ")\\.([1-9]\\d{0,2})\\.([1-9]\\d{0,2})");
 
@@ -33,7 +34,12 @@ public record SwitchAt(DeviceId board, int bank, int number) implements Comparab
     /** The switch that {@link #key()} wrote; empty when it is none. */
     public static Optional<SwitchAt> parse(String key) {
         Matcher matcher = KEY.matcher(key);
-        return matcher.matches() ? Optional.of(new SwitchAt(new DeviceId(matcher.group(1)), Integer.parseInt(matcher.group(2)), Integer.parseInt(matcher.group(3)))) : Optional.empty();
+        return matcher.matches()
+                ? Optional.of(new SwitchAt(
+                        new DeviceId(matcher.group(1)),
+                        Integer.parseInt(matcher.group(2)),
+                        Integer.parseInt(matcher.group(3))))
+                : Optional.empty();
     }
 
     /** The switch in one word for links and forms: {@code quay-board.1.3}. */

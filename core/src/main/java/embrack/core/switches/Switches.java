@@ -23,16 +23,24 @@ public final class Switches {
      * @param travels at most one for a control
      */
     public Switches(List<Assignment> assignments, List<Travel> travels) {
-        assignments.stream().filter(a -> !a.isBlank()).sorted(Comparator.comparing(Assignment::at)).forEach(a -> {
-            if (this.assignments.put(a.at(), a) != null) {
-                throw new IllegalArgumentException("switch %d in bank %d of \"%s\" is there twice".formatted(a.at().number(), a.at().bank(), a.at().board()));
-            }
-        });
-        travels.stream().filter(t -> !t.isBlank()).sorted(Comparator.comparing(Travel::at)).forEach(t -> {
-            if (this.travels.put(t.at(), t) != null) {
-                throw new IllegalArgumentException("%s of \"%s\" is there twice".formatted(t.at().words(), t.at().box()));
-            }
-        });
+        assignments.stream()
+                .filter(a -> !a.isBlank())
+                .sorted(Comparator.comparing(Assignment::at))
+                .forEach(a -> {
+                    if (this.assignments.put(a.at(), a) != null) {
+                        throw new IllegalArgumentException("switch %d in bank %d of \"%s\" is there twice"
+                                .formatted(a.at().number(), a.at().bank(), a.at().board()));
+                    }
+                });
+        travels.stream()
+                .filter(t -> !t.isBlank())
+                .sorted(Comparator.comparing(Travel::at))
+                .forEach(t -> {
+                    if (this.travels.put(t.at(), t) != null) {
+                        throw new IllegalArgumentException(
+                                "%s of \"%s\" is there twice".formatted(t.at().words(), t.at().box()));
+                    }
+                });
     }
 
     /** Switches alone. */
@@ -64,7 +72,9 @@ public final class Switches {
 
     /** The used switches of a board. */
     public List<Assignment> of(DeviceId board) {
-        return assignments.values().stream().filter(a -> a.at().board().equals(board)).toList();
+        return assignments.values().stream()
+                .filter(a -> a.at().board().equals(board))
+                .toList();
     }
 
     /** The used controls of a box. */
@@ -79,23 +89,41 @@ public final class Switches {
 
     /** Controls, of whatever box, that move a level of a device. */
     public List<Travel> moving(DeviceId device) {
-        return travels.values().stream().filter(t -> t.targets().stream().anyMatch(target -> target.device().equals(device))).toList();
+        return travels.values().stream()
+                .filter(t ->
+                        t.targets().stream().anyMatch(target -> target.device().equals(device)))
+                .toList();
     }
 
     /** With one switch's assignment put in the place of what it had. */
     public Switches with(Assignment assignment) {
-        return new Switches(Stream.concat(assignments.values().stream().filter(a -> !a.at().equals(assignment.at())), Stream.of(assignment)).toList(), travels());
+        return new Switches(
+                Stream.concat(
+                                assignments.values().stream().filter(a -> !a.at().equals(assignment.at())),
+                                Stream.of(assignment))
+                        .toList(),
+                travels());
     }
 
     /** With one control's use put in the place of what it had. */
     public Switches with(Travel travel) {
-        return new Switches(assignments(), Stream.concat(travels.values().stream().filter(t -> !t.at().equals(travel.at())), Stream.of(travel)).toList());
+        return new Switches(
+                assignments(),
+                Stream.concat(travels.values().stream().filter(t -> !t.at().equals(travel.at())), Stream.of(travel))
+                        .toList());
     }
 
     /** Without a device: its own switches and controls, and all steps and levels on it. */
     public Switches without(DeviceId device) {
-        return new Switches(assignments.values().stream().filter(a -> !a.at().board().equals(device)).map(a -> a.without(device)).toList(),
-                travels.values().stream().filter(t -> !t.at().box().equals(device)).map(t -> t.without(device)).toList());
+        return new Switches(
+                assignments.values().stream()
+                        .filter(a -> !a.at().board().equals(device))
+                        .map(a -> a.without(device))
+                        .toList(),
+                travels.values().stream()
+                        .filter(t -> !t.at().box().equals(device))
+                        .map(t -> t.without(device))
+                        .toList());
     }
 
     @Override

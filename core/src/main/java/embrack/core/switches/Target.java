@@ -17,7 +17,8 @@ import java.util.Optional;
  * @param topDecibels what the device's highest level is, in dB; ignored for percent
  * @param capDecibels what must never be passed, in dB; empty for no cap
  */
-public record Target(DeviceId device, PartId part, Range range, Law law, int topDecibels, Optional<Integer> capDecibels) {
+public record Target(
+        DeviceId device, PartId part, Range range, Law law, int topDecibels, Optional<Integer> capDecibels) {
 
     /** No box has more above unity. */
     public static final int MAX_DECIBELS = 24;
@@ -35,7 +36,10 @@ public record Target(DeviceId device, PartId part, Range range, Law law, int top
 
     /** The highest value that the cap allows, 0 to 127. */
     public int cap() {
-        return capDecibels.filter(cap -> law.isInDecibels()).map(cap -> law.valueAtMost(cap, topDecibels)).orElse(127);
+        return capDecibels
+                .filter(cap -> law.isInDecibels())
+                .map(cap -> law.valueAtMost(cap, topDecibels))
+                .orElse(127);
     }
 
     /** What is meant to happen at a position, 0 to 127: the range, and never above the cap. */
@@ -50,7 +54,9 @@ public record Target(DeviceId device, PartId part, Range range, Law law, int top
 
     /** Whether the range alone would pass unity, 0 dB. */
     public boolean isAboveUnity() {
-        return law.isInDecibels() && programmed().highest() > 0 && law.decibels(programmed().highest(), topDecibels) > 0;
+        return law.isInDecibels()
+                && programmed().highest() > 0
+                && law.decibels(programmed().highest(), topDecibels) > 0;
     }
 
     /** A level in the law's own words. */

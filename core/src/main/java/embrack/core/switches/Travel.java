@@ -22,9 +22,14 @@ public record Travel(ControlAt at, Optional<TapeLabel> label, Takeover takeover,
     public Travel {
         targets = List.copyOf(targets);
         if (targets.size() > MAX_TARGETS) {
-            throw new IllegalArgumentException("a control moves at most %d levels, was %d".formatted(MAX_TARGETS, targets.size()));
+            throw new IllegalArgumentException(
+                    "a control moves at most %d levels, was %d".formatted(MAX_TARGETS, targets.size()));
         }
-        if (targets.stream().map(target -> List.of(target.device(), target.part())).distinct().count() < targets.size()) {
+        if (targets.stream()
+                        .map(target -> List.of(target.device(), target.part()))
+                        .distinct()
+                        .count()
+                < targets.size()) {
             throw new IllegalArgumentException("a control moves each level once");
         }
     }
@@ -59,6 +64,8 @@ public record Travel(ControlAt at, Optional<TapeLabel> label, Takeover takeover,
 
     /** Without the levels of a device. */
     public Travel without(DeviceId device) {
-        return withTargets(targets.stream().filter(target -> !target.device().equals(device)).toList());
+        return withTargets(targets.stream()
+                .filter(target -> !target.device().equals(device))
+                .toList());
     }
 }

@@ -1,6 +1,8 @@
 package embrack.core.text;
 
-/** A place in one line of text while it is read. Columns are counted from 1; words are matched whatever their capitals. */
+/**
+ * A place in one line of text while it is read. Columns are counted from 1; words are matched whatever their capitals.
+ */
 public final class Cursor {
 
     private final String line;
@@ -65,7 +67,10 @@ public final class Cursor {
         return line.substring(position, Math.max(position, end)).stripTrailing();
     }
 
-    /** Steps over words in small letters, if they stand here, whatever their capitals and the number of blanks between them. */
+    /**
+     * Steps over words in small letters, if they stand here, whatever their capitals and the number of blanks between
+     * them.
+     */
     public boolean accept(String words) {
         skipBlanks();
         int at = position;

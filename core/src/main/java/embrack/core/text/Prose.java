@@ -5,12 +5,13 @@ import java.util.OptionalInt;
 /** Text of more than one line that people write: notes, what a guide says, the description of a box. */
 public final class Prose {
 
-    private Prose() {
-    }
+    private Prose() {}
 
     /** The first control character in a text, by its code; a line end and a tab are none. */
     public static OptionalInt controlCharacter(String text) {
-        return text.chars().filter(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t').findFirst();
+        return text.chars()
+                .filter(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t')
+                .findFirst();
     }
 
     /**
@@ -21,7 +22,8 @@ public final class Prose {
      */
     public static void require(String what, String text) {
         controlCharacter(text).ifPresent(c -> {
-            throw new IllegalArgumentException("Leave out control characters; in %s stands one of code %d.".formatted(what, c));
+            throw new IllegalArgumentException(
+                    "Leave out control characters; in %s stands one of code %d.".formatted(what, c));
         });
     }
 
@@ -32,7 +34,8 @@ public final class Prose {
      */
     public static void requireLine(String line) {
         controlCharacter(line).ifPresent(c -> {
-            throw new Fault(line.indexOf(c) + 1, 1, "Leave out control characters; here stands one of code %d.".formatted(c));
+            throw new Fault(
+                    line.indexOf(c) + 1, 1, "Leave out control characters; here stands one of code %d.".formatted(c));
         });
     }
 }

@@ -5,17 +5,23 @@ import java.util.Locale;
 /** Finds out whether a word was meant to be another. */
 public final class Spelling {
 
-    private Spelling() {
-    }
+    private Spelling() {}
 
-    /** Whether at most two letters (one in short words) were added, left out, or exchanged. Cost: product of the lengths. */
+    /**
+     * Whether at most two letters (one in short words) were added, left out, or exchanged. Cost: product of the
+     * lengths.
+     */
     public static boolean isNear(String typed, String known) {
         int allowed = known.length() < 4 ? 1 : 2;
-        return typed.length() > 1 && Math.abs(typed.length() - known.length()) <= allowed
+        return typed.length() > 1
+                && Math.abs(typed.length() - known.length()) <= allowed
                 && distance(typed.toLowerCase(Locale.ROOT), known) <= allowed;
     }
 
-    /** The edit distance of Levenshtein, "Binary codes capable of correcting deletions, insertions, and reversals", 1966. */
+    /**
+     * The edit distance of Levenshtein, "Binary codes capable of correcting deletions, insertions, and reversals",
+     * 1966.
+     */
     private static int distance(String a, String b) {
         int[] previous = new int[b.length() + 1];
         for (int j = 0; j <= b.length(); j++) {

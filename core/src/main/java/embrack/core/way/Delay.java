@@ -15,7 +15,8 @@ public record Delay(long best, long usual, long worst) {
 
     public Delay {
         if (best < 0 || usual < best || worst < usual) {
-            throw new IllegalArgumentException("a delay goes from 0 up: best, usual, worst, was %d, %d, %d".formatted(best, usual, worst));
+            throw new IllegalArgumentException(
+                    "a delay goes from 0 up: best, usual, worst, was %d, %d, %d".formatted(best, usual, worst));
         }
     }
 

@@ -35,7 +35,9 @@ public enum Felt {
 
     /** What counts between two kinds of gear: keys and pads that play sounds must answer at once. */
     public static Felt between(Kind sender, Kind receiver) {
-        return sender == Kind.KEYBOARD && (receiver == Kind.INSTRUMENT_HOST || receiver == Kind.KEYBOARD) ? SOUND : CHANGE;
+        return sender == Kind.KEYBOARD && (receiver == Kind.INSTRUMENT_HOST || receiver == Kind.KEYBOARD)
+                ? SOUND
+                : CHANGE;
     }
 
     /** The judgement of a worst time, in words. */
@@ -43,7 +45,8 @@ public enum Felt {
         if (worstMicros <= noticed) {
             return "Under %s ms nobody feels it: %s.".formatted(noticed / 1000, words);
         }
-        return worstMicros <= limit ? "Between %d and %d ms some feel it: %s.".formatted(noticed / 1000, limit / 1000, words)
+        return worstMicros <= limit
+                ? "Between %d and %d ms some feel it: %s.".formatted(noticed / 1000, limit / 1000, words)
                 : "Above %d ms it is felt: %s.".formatted(limit / 1000, words);
     }
 }

@@ -24,7 +24,9 @@ public record Hop(Optional<Route> through, Sieve sieve, Socket from, Link link, 
         return sieve.pass(message);
     }
 
-    /** By the link and the way it is taken: what else there is hardly ever tells two apart, and this is asked for often. */
+    /**
+     * By the link and the way it is taken: what else there is hardly ever tells two apart, and this is asked for often.
+     */
     @Override
     public int hashCode() {
         return 31 * link.from().hashCode() + to.hashCode();

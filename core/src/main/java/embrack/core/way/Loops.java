@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -53,13 +54,21 @@ public final class Loops {
 
     /** Where to cut a loop: a link without which every box still reaches all that it reached; else the first. */
     public Link cut(Loop loop) {
-        return loop.hops().stream().map(Hop::link).filter(this::isNotNeeded).findFirst().orElse(loop.hops().getLast().link());
+        return loop.hops().stream()
+                .map(Hop::link)
+                .filter(this::isNotNeeded)
+                .findFirst()
+                .orElse(loop.hops().getLast().link());
     }
 
     private boolean isNotNeeded(Link link) {
         Ways fewer = ways.without(Set.of(link), Set.of());
-        return ways.rig().devices().stream().map(d -> d.id()).filter(ways::isSource)
-                .allMatch(d -> fewer.reach(d).containsAll(ways.reach(d).stream().filter(r -> !r.equals(d)).toList()));
+        return ways.rig().devices().stream()
+                .map(d -> d.id())
+                .filter(ways::isSource)
+                .allMatch(d -> fewer.reach(d)
+                        .containsAll(
+                                ways.reach(d).stream().filter(r -> !r.equals(d)).toList()));
     }
 
     private Set<Hop> everything() {
@@ -108,7 +117,7 @@ public final class Loops {
 
     private static Loop back(Map<Hop, Hop> before, Hop start, Hop last, Hop closing) {
         Deque<Hop> hops = new ArrayDeque<>();
-        for (Hop hop = last; !hop.equals(start); hop = before.get(hop)) {
+        for (Hop hop = last; !hop.equals(start); hop = Objects.requireNonNull(before.get(hop))) {
             hops.addFirst(hop);
         }
         hops.addFirst(closing);
@@ -129,8 +138,13 @@ public final class Loops {
 
     /** One message of each sort, on every channel. */
     static Stream<Message> probes() {
-        return Stream.concat(IntStream.rangeClosed(Channel.FIRST, Channel.LAST).mapToObj(Channel::new).flatMap(channel -> Stream.of(
-                new Message.NoteOn(channel, 60, 100), new Message.ControlChange(channel, 20, 127), new Message.ProgramChange(channel, 0))),
+        return Stream.concat(
+                IntStream.rangeClosed(Channel.FIRST, Channel.LAST)
+                        .mapToObj(Channel::new)
+                        .flatMap(channel -> Stream.of(
+                                new Message.NoteOn(channel, 60, 100),
+                                new Message.ControlChange(channel, 20, 127),
+                                new Message.ProgramChange(channel, 0))),
                 Stream.of(RealTime.CLOCK));
     }
 }

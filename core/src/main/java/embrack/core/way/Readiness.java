@@ -42,27 +42,35 @@ public final class Readiness {
      * @param setting the setting that mends it; empty when none does
      * @param value what to set it to
      */
-    public record Lack(String what, String fix, DeviceId device, Optional<SettingId> setting, int value) {
-    }
+    public record Lack(String what, String fix, DeviceId device, Optional<SettingId> setting, int value) {}
 
     /** Why a link carries nothing yet; empty when it does, and for links that carry no messages in any case. */
     public Optional<Lack> lack(Link link) {
         if (rig.kind(link) == LinkKind.WIRELESS) {
-            return isWifi(link) ? Optional.empty() : app(link.from()).or(() -> app(link.to())).or(() -> sameRole(link, "offer themselves", "connect"));
+            return isWifi(link)
+                    ? Optional.empty()
+                    : app(link.from()).or(() -> app(link.to())).or(() -> sameRole(link, "offer themselves", "connect"));
         }
-        return Linking.isSession(rig, link) ? apart(link).or(() -> sameRole(link, "invite", "be invited")) : Optional.empty();
+        return Linking.isSession(rig, link)
+                ? apart(link).or(() -> sameRole(link, "invite", "be invited"))
+                : Optional.empty();
     }
 
     /** Whether messages pass a link. */
     public boolean carries(Link link) {
         LinkKind kind = rig.kind(link);
         boolean plainNetwork = kind == LinkKind.NETWORK && !Linking.isSession(rig, link);
-        return kind.carriesMidi() && !plainNetwork && !isWifi(link) && lack(link).isEmpty();
+        return kind.carriesMidi()
+                && !plainNetwork
+                && !isWifi(link)
+                && lack(link).isEmpty();
     }
 
     /** Whether a session goes over the air for any part of its way. */
     public boolean isOnAir(Link session) {
-        return Optional.ofNullable(networks.get(rig.box(session.from().device()))).filter(onAir::contains).isPresent();
+        return Optional.ofNullable(networks.get(rig.box(session.from().device())))
+                .filter(onAir::contains)
+                .isPresent();
     }
 
     private boolean isWifi(Link link) {
@@ -70,9 +78,18 @@ public final class Readiness {
     }
 
     private Optional<Lack> app(Socket end) {
-        boolean missing = rig.model(end.device()).kind() == Kind.HOST && rig.setting(end.device(), SettingId.WIRELESS_APP).filter(v -> v == 0).isPresent();
-        return missing ? Optional.of(new Lack("The app or driver for wireless MIDI is missing in %s.".formatted(rig.name(end.device())),
-                "Install it in %s, and pair the two.".formatted(rig.name(end.device())), end.device(), Optional.of(SettingId.WIRELESS_APP), 1)) : Optional.empty();
+        boolean missing = rig.model(end.device()).kind() == Kind.HOST
+                && rig.setting(end.device(), SettingId.WIRELESS_APP)
+                        .filter(v -> v == 0)
+                        .isPresent();
+        return missing
+                ? Optional.of(new Lack(
+                        "The app or driver for wireless MIDI is missing in %s.".formatted(rig.name(end.device())),
+                        "Install it in %s, and pair the two.".formatted(rig.name(end.device())),
+                        end.device(),
+                        Optional.of(SettingId.WIRELESS_APP),
+                        1))
+                : Optional.empty();
     }
 
     private Optional<Lack> sameRole(Link link, String offering, String answering) {
@@ -81,26 +98,49 @@ public final class Readiness {
         if (from != to) {
             return Optional.empty();
         }
-        DeviceId changed = rig.setting(link.to().device(), SettingId.ROLE).isPresent() ? link.to().device() : link.from().device();
+        DeviceId changed = rig.setting(link.to().device(), SettingId.ROLE).isPresent()
+                ? link.to().device()
+                : link.from().device();
         int other = 1 - from;
-        return Optional.of(new Lack("%s and %s both wait to %s.".formatted(rig.name(link.from().device()), rig.name(link.to().device()),
-                from == OFFERS ? "be found: both " + offering : answering),
-                "Have %s %s.".formatted(rig.name(changed), other == OFFERS ? offering.replace("themselves", "itself") : answering), changed,
-                rig.setting(changed, SettingId.ROLE).map(r -> SettingId.ROLE), other));
+        return Optional.of(new Lack(
+                "%s and %s both wait to %s."
+                        .formatted(
+                                rig.name(link.from().device()),
+                                rig.name(link.to().device()),
+                                from == OFFERS ? "be found: both " + offering : answering),
+                "Have %s %s."
+                        .formatted(
+                                rig.name(changed),
+                                other == OFFERS ? offering.replace("themselves", "itself") : answering),
+                changed,
+                rig.setting(changed, SettingId.ROLE).map(r -> SettingId.ROLE),
+                other));
     }
 
-    /** The role that a side has; a controller without a choice offers itself, and a box on a network waits to be invited. */
+    /**
+     * The role that a side has; a controller without a choice offers itself, and a box on a network waits to be
+     * invited.
+     */
     private int role(DeviceId device) {
-        return rig.setting(device, SettingId.ROLE).orElse(rig.model(device).ports().stream()
-                .anyMatch(p -> p.connector() == Connector.BLUETOOTH) ? OFFERS : 1);
+        return rig.setting(device, SettingId.ROLE)
+                .orElse(
+                        rig.model(device).ports().stream().anyMatch(p -> p.connector() == Connector.BLUETOOTH)
+                                ? OFFERS
+                                : 1);
     }
 
     private Optional<Lack> apart(Link link) {
         DeviceId one = rig.box(link.from().device());
         DeviceId other = rig.box(link.to().device());
         boolean together = networks.containsKey(one) && networks.get(one).equals(networks.get(other));
-        return together ? Optional.empty() : Optional.of(new Lack("%s and %s are not on one network.".formatted(rig.name(one), rig.name(other)),
-                "Join both to the same router, by cable where the show depends on it.", other, Optional.empty(), 0));
+        return together
+                ? Optional.empty()
+                : Optional.of(new Lack(
+                        "%s and %s are not on one network.".formatted(rig.name(one), rig.name(other)),
+                        "Join both to the same router, by cable where the show depends on it.",
+                        other,
+                        Optional.empty(),
+                        0));
     }
 
     /** Numbers the network that a box is on, if it is on one. */
@@ -117,14 +157,19 @@ public final class Readiness {
                     if (isWifi(link)) {
                         onAir.add(number);
                     }
-                    open.add(link.from().device().equals(device) ? link.to().device() : link.from().device());
+                    open.add(
+                            link.from().device().equals(device)
+                                    ? link.to().device()
+                                    : link.from().device());
                 });
             }
         }
     }
 
     private List<Link> physical(DeviceId device) {
-        return rig.sockets(device).stream().flatMap(socket -> rig.linksIn(socket).stream())
-                .filter(link -> isWifi(link) || rig.kind(link) == LinkKind.NETWORK && !Linking.isSession(rig, link)).toList();
+        return rig.sockets(device).stream()
+                .flatMap(socket -> rig.linksIn(socket).stream())
+                .filter(link -> isWifi(link) || rig.kind(link) == LinkKind.NETWORK && !Linking.isSession(rig, link))
+                .toList();
     }
 }

@@ -7,5 +7,4 @@ package embrack.core.way;
  * @param what what is waited for: "USB frame"
  * @param shorter what would make it shorter, a sentence
  */
-public record Share(String where, String what, Delay delay, String shorter) {
-}
+public record Share(String where, String what, Delay delay, String shorter) {}

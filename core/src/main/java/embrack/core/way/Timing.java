@@ -60,7 +60,10 @@ public final class Timing {
      * @param ahead bytes that are queued before it in the same press, 0 or more
      */
     public List<Share> shares(Way way, int own, int ahead) {
-        return Stream.concat(way.hops().stream().flatMap(hop -> pieces(hop, own, ahead)), tail(way.last().arrivesAt()).stream()).toList();
+        return Stream.concat(
+                        way.hops().stream().flatMap(hop -> pieces(hop, own, ahead)),
+                        tail(way.last().arrivesAt()).stream())
+                .toList();
     }
 
     /** The sum of shares. */
@@ -70,7 +73,9 @@ public final class Timing {
 
     /** The share that is longest at worst; empty when nothing takes time. */
     public static Optional<Share> biggest(List<Share> shares) {
-        return shares.stream().filter(share -> share.delay().worst() > 0).reduce((a, b) -> b.delay().worst() > a.delay().worst() ? b : a);
+        return shares.stream()
+                .filter(share -> share.delay().worst() > 0)
+                .reduce((a, b) -> b.delay().worst() > a.delay().worst() ? b : a);
     }
 
     /** What a piece takes beside the bytes on a 5-pin cable. */
@@ -81,10 +86,18 @@ public final class Timing {
     /** What happens in a receiver between the last byte and what is seen or heard. */
     public Optional<Share> tail(DeviceId device) {
         if (rig.model(device).ports().stream().anyMatch(p -> p.connector() == Connector.DMX)) {
-            return Optional.of(new Share(rig.name(device).text(), "next DMX frame", Delay.waitFor(DMX_FRAME_MICROS), "A universe of fewer slots comes round sooner."));
+            return Optional.of(new Share(
+                    rig.name(device).text(),
+                    "next DMX frame",
+                    Delay.waitFor(DMX_FRAME_MICROS),
+                    "A universe of fewer slots comes round sooner."));
         }
-        return buffer(device).map(buffer -> new Share(rig.name(device).text(), "buffer of " + bufferWords(device) + ", heard one later",
-                Delay.waitFor(buffer).plus(Delay.always(buffer)), "Take a smaller buffer, as far as the computer plays without gaps."));
+        return buffer(device)
+                .map(buffer -> new Share(
+                        rig.name(device).text(),
+                        "buffer of " + bufferWords(device) + ", heard one later",
+                        Delay.waitFor(buffer).plus(Delay.always(buffer)),
+                        "Take a smaller buffer, as far as the computer plays without gaps."));
     }
 
     /** The buffer of an app in microseconds; empty for a box, and for an app that says nothing of one. */
@@ -95,8 +108,13 @@ public final class Timing {
     }
 
     private String bufferWords(DeviceId device) {
-        return Stream.of(SettingId.BUFFER, SettingId.SAMPLE_RATE).map(id -> rig.model(device).setting(id).orElseThrow().shown(rig.setting(device, id).orElseThrow()))
-                .reduce((a, b) -> a + " at " + b).orElseThrow();
+        return Stream.of(SettingId.BUFFER, SettingId.SAMPLE_RATE)
+                .map(id -> rig.model(device)
+                        .setting(id)
+                        .orElseThrow()
+                        .shown(rig.setting(device, id).orElseThrow()))
+                .reduce((a, b) -> a + " at " + b)
+                .orElseThrow();
     }
 
     private Stream<Share> pieces(Hop hop, int own, int ahead) {
@@ -106,34 +124,69 @@ public final class Timing {
         String where = rig.words(hop.from()) + " to " + rig.words(hop.to());
         long micros = Wire.micros(own);
         boolean first = hop.through().isEmpty();
-        Share wire = new Share(where, own + " bytes on the wire" + (first ? "" : ", sent anew"), Delay.always(micros), "A program change has two bytes; USB is faster than the wire.");
-        Share queue = new Share(where, "what is sent before it", new Delay(0, Wire.micros(ahead) / 2, Wire.micros(ahead)), "Send less in one press, or recall it with one message.");
+        Share wire = new Share(
+                where,
+                own + " bytes on the wire" + (first ? "" : ", sent anew"),
+                Delay.always(micros),
+                "A program change has two bytes; USB is faster than the wire.");
+        Share queue = new Share(
+                where,
+                "what is sent before it",
+                new Delay(0, Wire.micros(ahead) / 2, Wire.micros(ahead)),
+                "Send less in one press, or recall it with one message.");
         return Stream.concat(waits(hop), ahead > 0 && first ? Stream.of(wire, queue) : Stream.of(wire));
     }
 
     private Stream<Share> waits(Hop hop) {
         String where = rig.words(hop.from()) + " to " + rig.words(hop.to());
-        Stream<Share> passing = hop.through().isEmpty() ? Stream.empty() : buffer(hop.from().device()).stream()
-                .map(buffer -> new Share(rig.name(hop.from().device()).text(), "next buffer", Delay.waitFor(buffer), "Take a smaller buffer."));
-        Stream<Share> link = switch (rig.kind(hop.link())) {
-            case USB -> Stream.of(new Share(where, "next USB frame", Delay.waitFor(USB_FRAME_MICROS), "Nothing to win here: a frame is 1 ms."));
-            case WIRELESS -> Stream.of(new Share(where, "next meeting of the two radios", Delay.waitFor(interval(hop)),
-                    "A shorter connection interval, 7.5 ms at best; or a cable."));
-            case NETWORK -> Stream.of(new Share(where, ways.readiness().isOnAir(hop.link()) ? "network, partly Wi-Fi" : "network by cable",
-                    ways.readiness().isOnAir(hop.link()) ? WIFI_SESSION : WIRED_SESSION, "Both computers on a cabled network of their own."));
-            default -> Stream.empty();
-        };
+        Stream<Share> passing = hop.through().isEmpty()
+                ? Stream.empty()
+                : buffer(hop.from().device()).stream()
+                        .map(buffer -> new Share(
+                                rig.name(hop.from().device()).text(),
+                                "next buffer",
+                                Delay.waitFor(buffer),
+                                "Take a smaller buffer."));
+        Stream<Share> link =
+                switch (rig.kind(hop.link())) {
+                    case USB ->
+                        Stream.of(new Share(
+                                where,
+                                "next USB frame",
+                                Delay.waitFor(USB_FRAME_MICROS),
+                                "Nothing to win here: a frame is 1 ms."));
+                    case WIRELESS ->
+                        Stream.of(new Share(
+                                where,
+                                "next meeting of the two radios",
+                                Delay.waitFor(interval(hop)),
+                                "A shorter connection interval, 7.5 ms at best; or a cable."));
+                    case NETWORK ->
+                        Stream.of(new Share(
+                                where,
+                                ways.readiness().isOnAir(hop.link()) ? "network, partly Wi-Fi" : "network by cable",
+                                ways.readiness().isOnAir(hop.link()) ? WIFI_SESSION : WIRED_SESSION,
+                                "Both computers on a cabled network of their own."));
+                    default -> Stream.empty();
+                };
         return Stream.concat(passing, link);
     }
 
     /** Two radios meet as often as the slower of them wants to. */
     private long interval(Hop hop) {
-        return Stream.of(hop.from().device(), hop.to().device()).flatMap(device -> shown(device, SettingId.CONNECTION_INTERVAL).stream())
-                .mapToLong(millis -> Math.round(millis * 1000)).max().orElse(USUAL_INTERVAL_MICROS);
+        return Stream.of(hop.from().device(), hop.to().device())
+                .flatMap(device -> shown(device, SettingId.CONNECTION_INTERVAL).stream())
+                .mapToLong(millis -> Math.round(millis * 1000))
+                .max()
+                .orElse(USUAL_INTERVAL_MICROS);
     }
 
     private Optional<Double> shown(DeviceId device, SettingId id) {
-        return rig.model(device).setting(id).flatMap(setting -> rig.setting(device, id).map(setting::shown)).map(NUMBER::matcher)
-                .filter(Matcher::matches).map(m -> Double.valueOf(m.group(1)));
+        return rig.model(device)
+                .setting(id)
+                .flatMap(setting -> rig.setting(device, id).map(setting::shown))
+                .map(NUMBER::matcher)
+                .filter(Matcher::matches)
+                .map(m -> Double.valueOf(m.group(1)));
     }
 }

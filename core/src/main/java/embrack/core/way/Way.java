@@ -24,6 +24,10 @@ public record Way(List<Hop> hops) {
 
     /** In words: "Voice board MIDI OUT to Vocal mixer MIDI IN, Vocal mixer MIDI THRU to ...". */
     public String words(Rig rig) {
-        return String.join(", ", hops.stream().map(hop -> rig.words(hop.from()) + " to " + rig.words(hop.to())).toList());
+        return String.join(
+                ", ",
+                hops.stream()
+                        .map(hop -> rig.words(hop.from()) + " to " + rig.words(hop.to()))
+                        .toList());
     }
 }

@@ -46,8 +46,7 @@ public final class Ways {
     private final Map<Errand, Optional<Way>> errands = new HashMap<>();
 
     /** What decides the way of a message: its ends, its sort, and its channel, 0 without one. */
-    private record Errand(DeviceId sender, DeviceId receiver, Traffic traffic, int channel) {
-    }
+    private record Errand(DeviceId sender, DeviceId receiver, Traffic traffic, int channel) {}
 
     public Ways(Rig rig) {
         this(rig, new Readiness(rig), link -> true, device -> true);
@@ -80,10 +79,16 @@ public final class Ways {
 
     /** The ports by which a box sends what it makes itself. */
     public List<Socket> outputs(DeviceId device) {
-        boolean off = rig.setting(device, SettingId.OUTPUT_PORT).filter(value -> value == 0).isPresent();
-        return off ? List.of() : rig.model(device).ports().stream()
-                .filter(p -> p.carriesMidi() && (p.direction() == Direction.OUT || p.direction() == Direction.BOTH))
-                .map(p -> new Socket(device, p.id())).toList();
+        boolean off = rig.setting(device, SettingId.OUTPUT_PORT)
+                .filter(value -> value == 0)
+                .isPresent();
+        return off
+                ? List.of()
+                : rig.model(device).ports().stream()
+                        .filter(p ->
+                                p.carriesMidi() && (p.direction() == Direction.OUT || p.direction() == Direction.BOTH))
+                        .map(p -> new Socket(device, p.id()))
+                        .toList();
     }
 
     /** The pieces that may follow a piece. */
@@ -100,9 +105,17 @@ public final class Ways {
         return Optional.ofNullable(nearest(sender).get(receiver));
     }
 
-    /** The shortest way that lets a message through; its channel may change on it. Only type and channel of the message count. */
+    /**
+     * The shortest way that lets a message through; its channel may change on it. Only type and channel of the message
+     * count.
+     */
     public Optional<Way> between(DeviceId sender, DeviceId receiver, Message message) {
-        return errands.computeIfAbsent(new Errand(sender, receiver, Traffic.of(message), message instanceof Message.Voice v ? v.channel().number() : 0),
+        return errands.computeIfAbsent(
+                new Errand(
+                        sender,
+                        receiver,
+                        Traffic.of(message),
+                        message instanceof Message.Voice v ? v.channel().number() : 0),
                 errand -> shortest(sender, receiver, message));
     }
 
@@ -132,7 +145,9 @@ public final class Ways {
 
     private static Way wayTo(Hop last, Map<Hop, Optional<Hop>> before) {
         Deque<Hop> hops = new ArrayDeque<>();
-        for (Optional<Hop> hop = Optional.of(last); hop.isPresent(); hop = before.getOrDefault(hop.get(), Optional.empty())) {
+        for (Optional<Hop> hop = Optional.of(last);
+                hop.isPresent();
+                hop = before.getOrDefault(hop.get(), Optional.empty())) {
             hops.addFirst(hop.get());
         }
         return new Way(List.copyOf(hops));
@@ -149,8 +164,12 @@ public final class Ways {
                 found.add(new Way(way));
                 continue;
             }
-            onward(way.getLast()).stream().filter(next -> way.stream().noneMatch(hop -> hop.to().equals(next.to()) && hop.link().equals(next.link())))
-                    .forEach(next -> open.add(Stream.concat(way.stream(), Stream.of(next)).toList()));
+            onward(way.getLast()).stream()
+                    .filter(next -> way.stream()
+                            .noneMatch(hop ->
+                                    hop.to().equals(next.to()) && hop.link().equals(next.link())))
+                    .forEach(next -> open.add(
+                            Stream.concat(way.stream(), Stream.of(next)).toList()));
         }
         return found;
     }
@@ -163,14 +182,25 @@ public final class Ways {
     /** Whether a box makes messages of its own: a board, a box with other controls, an app that sends. */
     public boolean isSource(DeviceId device) {
         Model model = rig.model(device);
-        boolean makes = model.board().isPresent() || !model.surface().groups().isEmpty() || model.isApp() && !model.parts().isEmpty();
+        boolean makes = model.board().isPresent()
+                || !model.surface().groups().isEmpty()
+                || model.isApp() && !model.parts().isEmpty();
         return makes && !leaving(device).isEmpty();
     }
 
-    /** The shortest ways, from everything that makes messages to everything that acts on any, that fulfil a condition. */
+    /**
+     * The shortest ways, from everything that makes messages to everything that acts on any, that fulfil a condition.
+     */
     public List<Way> allShortest(Predicate<Way> condition) {
-        return rig.devices().stream().map(Device::id).filter(this::isSource).flatMap(sender -> nearest(sender).entrySet().stream()
-                .filter(e -> !e.getKey().equals(sender) && !rig.model(e.getKey()).parts().isEmpty()).map(Map.Entry::getValue)).filter(condition).toList();
+        return rig.devices().stream()
+                .map(Device::id)
+                .filter(this::isSource)
+                .flatMap(sender -> nearest(sender).entrySet().stream()
+                        .filter(e -> !e.getKey().equals(sender)
+                                && !rig.model(e.getKey()).parts().isEmpty())
+                        .map(Map.Entry::getValue))
+                .filter(condition)
+                .toList();
     }
 
     /** Every piece that anything sent by a box can take. */
@@ -188,13 +218,15 @@ public final class Ways {
 
     /** The ports of a box, of these directions, that hold no link. */
     public List<Socket> freeSockets(DeviceId device, Collection<Direction> directions) {
-        return rig.model(device).midiPorts().stream().filter(p -> directions.contains(p.direction()))
-                .map(p -> new Socket(device, p.id())).filter(socket -> rig.linksIn(socket).isEmpty()).toList();
+        return rig.model(device).midiPorts().stream()
+                .filter(p -> directions.contains(p.direction()))
+                .map(p -> new Socket(device, p.id()))
+                .filter(socket -> rig.linksIn(socket).isEmpty())
+                .toList();
     }
 
     private Optional<Way> shortest(DeviceId sender, DeviceId receiver, Message message) {
-        record Carried(Hop hop, Message message) {
-        }
+        record Carried(Hop hop, Message message) {}
         Map<Carried, Optional<Carried>> before = new HashMap<>();
         Deque<Carried> open = new ArrayDeque<>();
         for (Hop hop : leaving(sender)) {
@@ -206,36 +238,50 @@ public final class Ways {
             Carried at = open.poll();
             if (at.hop.arrivesAt().equals(receiver)) {
                 Deque<Hop> hops = new ArrayDeque<>();
-                for (Optional<Carried> c = Optional.of(at); c.isPresent(); c = before.getOrDefault(c.get(), Optional.empty())) {
+                for (Optional<Carried> c = Optional.of(at);
+                        c.isPresent();
+                        c = before.getOrDefault(c.get(), Optional.empty())) {
                     hops.addFirst(c.get().hop);
                 }
                 return Optional.of(new Way(List.copyOf(hops)));
             }
             for (Hop next : onward(at.hop)) {
-                next.pass(at.message).map(passed -> new Carried(next, passed)).filter(c -> before.putIfAbsent(c, Optional.of(at)) == null).ifPresent(open::add);
+                next.pass(at.message)
+                        .map(passed -> new Carried(next, passed))
+                        .filter(c -> before.putIfAbsent(c, Optional.of(at)) == null)
+                        .ifPresent(open::add);
             }
         }
         return Optional.empty();
     }
 
     private List<Hop> findLeaving(DeviceId device) {
-        return outputs(device).stream().flatMap(socket -> over(Optional.empty(), Sieve.OPEN, socket, link -> true)).toList();
+        return outputs(device).stream()
+                .flatMap(socket -> over(Optional.empty(), Sieve.OPEN, socket, link -> true))
+                .toList();
     }
 
     private List<Hop> findOnward(Hop hop) {
         Socket at = hop.to();
         if (rig.model(at.device()).kind() == Kind.HOST) {
             boolean fromInside = rig.kind(hop.link()) == LinkKind.INSIDE;
-            return over(Optional.empty(), Sieve.OPEN, at, link -> (rig.kind(link) == LinkKind.INSIDE) != fromInside).toList();
+            return over(Optional.empty(), Sieve.OPEN, at, link -> (rig.kind(link) == LinkKind.INSIDE) != fromInside)
+                    .toList();
         }
-        return rig.model(at.device()).sockets().routes().keySet().stream().filter(route -> route.from().equals(at.port()))
-                .flatMap(route -> through(at.device(), route)).filter(next -> !next.link().equals(hop.link())).toList();
+        return rig.model(at.device()).sockets().routes().keySet().stream()
+                .filter(route -> route.from().equals(at.port()))
+                .flatMap(route -> through(at.device(), route))
+                .filter(next -> !next.link().equals(hop.link()))
+                .toList();
     }
 
     private Stream<Hop> through(DeviceId device, Route route) {
         Sieve sieve = rig.sieve(device, route);
-        boolean off = rig.model(device).isApp() && (isOff(device, SettingId.OUTPUT_PORT) || isOff(device, SettingId.INPUT_FOR_NOTES));
-        return sieve.open() && !off ? over(Optional.of(route), sieve, new Socket(device, route.to()), link -> true) : Stream.empty();
+        boolean off = rig.model(device).isApp()
+                && (isOff(device, SettingId.OUTPUT_PORT) || isOff(device, SettingId.INPUT_FOR_NOTES));
+        return sieve.open() && !off
+                ? over(Optional.of(route), sieve, new Socket(device, route.to()), link -> true)
+                : Stream.empty();
     }
 
     private boolean isOff(DeviceId device, SettingId setting) {
@@ -246,22 +292,29 @@ public final class Ways {
         return rig.linksIn(socket).stream()
                 .filter(link -> link.from().equals(socket) || rig.kind(link).isBothWays())
                 .filter(link -> wanted.test(link) && working.test(link) && readiness.carries(link))
-                .filter(link -> alive.test(link.from().device()) && alive.test(link.to().device()) && hostsLive(link))
+                .filter(link ->
+                        alive.test(link.from().device()) && alive.test(link.to().device()) && hostsLive(link))
                 .map(link -> new Hop(through, sieve, socket, link, link.beyond(socket)));
     }
 
     private boolean hostsLive(Link link) {
-        return alive.test(rig.box(link.from().device())) && alive.test(rig.box(link.to().device()));
+        return alive.test(rig.box(link.from().device()))
+                && alive.test(rig.box(link.to().device()));
     }
 
     /** Whether a piece only repeats what comes in, as a THRU does, so that it takes no time of its own. */
     public boolean isRepeated(Hop hop) {
-        return hop.through().isPresent() && hop.sieve().isPlain() && rig.port(hop.from()).direction() == Direction.THRU
+        return hop.through().isPresent()
+                && hop.sieve().isPlain()
+                && rig.port(hop.from()).direction() == Direction.THRU
                 && inputsOf(hop.from()) == 1;
     }
 
     private long inputsOf(Socket thru) {
-        return rig.model(thru.device()).sockets().routes().keySet().stream().filter(route -> route.to().equals(thru.port()))
-                .map(route -> rig.model(thru.device()).port(route.from()).map(Port::connector)).filter(c -> c.filter(Connector::isSerial).isPresent()).count();
+        return rig.model(thru.device()).sockets().routes().keySet().stream()
+                .filter(route -> route.to().equals(thru.port()))
+                .map(route -> rig.model(thru.device()).port(route.from()).map(Port::connector))
+                .filter(c -> c.filter(Connector::isSerial).isPresent())
+                .count();
     }
 }

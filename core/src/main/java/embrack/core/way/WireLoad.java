@@ -19,7 +19,10 @@ public record WireLoad(Optional<Integer> clockBpm, Optional<FrameRate> timeCode,
     /** Clocks in a quarter note. Source: MIDI 1.0 Detailed Specification, "Timing Clock". */
     public static final int CLOCKS_PER_BEAT = 24;
 
-    /** Quarter frames in a frame of time code, each of two bytes. Source: MIDI 1.0 Detailed Specification, "MIDI Time Code". */
+    /**
+     * Quarter frames in a frame of time code, each of two bytes. Source: MIDI 1.0 Detailed Specification, "MIDI Time
+     * Code".
+     */
     public static final int QUARTER_FRAMES = 4;
 
     /** Control changes in a sweep from heel to toe, 0 to 127. */
@@ -39,7 +42,8 @@ public record WireLoad(Optional<Integer> clockBpm, Optional<FrameRate> timeCode,
     /** Bytes a second of clock and time code; a treadle takes what is left. */
     public double bytesPerSecond() {
         return clockBpm.map(bpm -> bpm * CLOCKS_PER_BEAT / 60.0).orElse(0.0)
-                + timeCode.map(rate -> rate.framesPerSecond() * QUARTER_FRAMES * 2).orElse(0.0);
+                + timeCode.map(rate -> rate.framesPerSecond() * QUARTER_FRAMES * 2)
+                        .orElse(0.0);
     }
 
     /** Part of the wire that is used, in percent: 100 while a treadle sweeps. */
@@ -53,8 +57,8 @@ public record WireLoad(Optional<Integer> clockBpm, Optional<FrameRate> timeCode,
     }
 
     /**
-     * What a switch press waits at worst before its first byte, in microseconds: one message of each that runs is on the
-     * wire or goes first.
+     * What a switch press waits at worst before its first byte, in microseconds: one message of each that runs is on
+     * the wire or goes first.
      */
     public long pressDelayMicros() {
         int bytes = (clockBpm.isPresent() ? 1 : 0) + (timeCode.isPresent() ? 2 : 0) + (treadle ? 3 : 0);
@@ -70,10 +74,16 @@ public record WireLoad(Optional<Integer> clockBpm, Optional<FrameRate> timeCode,
     /** In words, piece by piece: "clock at 120 bpm: 48 bytes a second". */
     public List<String> words() {
         return Stream.of(
-                clockBpm.map(bpm -> "clock at %d bpm: %s bytes a second".formatted(bpm, trimmed(bpm * CLOCKS_PER_BEAT / 60.0))),
-                timeCode.map(rate -> "time code at %s frames a second: %s bytes a second".formatted(rate.words(), trimmed(rate.framesPerSecond() * 8))),
-                treadle ? Optional.of("treadle sweep: all that is left, %d control changes in %s ms".formatted(SWEEP,
-                        trimmed(sweepMicros(Wire.RunningStatus.NOT_USED) / 1000.0))) : Optional.<String>empty()).flatMap(Optional::stream).toList();
+                        clockBpm.map(bpm -> "clock at %d bpm: %s bytes a second"
+                                .formatted(bpm, trimmed(bpm * CLOCKS_PER_BEAT / 60.0))),
+                        timeCode.map(rate -> "time code at %s frames a second: %s bytes a second"
+                                .formatted(rate.words(), trimmed(rate.framesPerSecond() * 8))),
+                        treadle
+                                ? Optional.of("treadle sweep: all that is left, %d control changes in %s ms"
+                                        .formatted(SWEEP, trimmed(sweepMicros(Wire.RunningStatus.NOT_USED) / 1000.0)))
+                                : Optional.<String>empty())
+                .flatMap(Optional::stream)
+                .toList();
     }
 
     private static String trimmed(double value) {

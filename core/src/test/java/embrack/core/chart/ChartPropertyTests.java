@@ -26,7 +26,8 @@ import net.jqwik.api.Provide;
 class ChartPropertyTests {
 
     @Property
-    void rowsAreWrittenAndReadAgain(@ForAll("charts") List<ChartRow> rows, @ForAll ProgramCounting programs, @ForAll NoteNaming notes) {
+    void rowsAreWrittenAndReadAgain(
+            @ForAll("charts") List<ChartRow> rows, @ForAll ProgramCounting programs, @ForAll NoteNaming notes) {
         var conventions = new Conventions(Optional.of(programs), Optional.of(notes), Optional.empty());
         String text = ChartWriter.write(conventions, rows, List.of(), List.of());
         ChartReading reading = ChartReading.of(text);
@@ -40,34 +41,92 @@ class ChartPropertyTests {
         ChartReading reading = ChartReading.of(text);
         assertThat(reading.chart().isPresent()).isEqualTo(reading.errors().isEmpty());
         List<String> lines = reading.text().lines().toList();
-        assertThat(reading.problems()).allMatch(p -> p.line() >= 1 && p.line() <= Math.max(1, lines.size())
-                && p.column() >= 1 && p.column() <= lines.get(p.line() - 1).length() + 1);
+        assertThat(reading.problems())
+                .allMatch(p -> p.line() >= 1
+                        && p.line() <= Math.max(1, lines.size())
+                        && p.column() >= 1
+                        && p.column() <= lines.get(p.line() - 1).length() + 1);
     }
 
     @Provide
     Arbitrary<String> nonsense() {
-        Arbitrary<String> words = Arbitraries.of("mute", "open", "Input", "1..4", "4..1", "cc", "note", "pc", "40..43", "C3", ":", "+", "=", "127", "over",
-                "under", "from", "{", "}", "\"", ",", "#", "safe:", "except", "learns", "level", "at", "programs from 1", "middle C is C3", "\n", "on channel",
-                "msc go", "sysex", "F0", "F7", "..", "-", "\u00e6", "99999999999", "nothing", ";", "alternating");
+        Arbitrary<String> words = Arbitraries.of(
+                "mute",
+                "open",
+                "Input",
+                "1..4",
+                "4..1",
+                "cc",
+                "note",
+                "pc",
+                "40..43",
+                "C3",
+                ":",
+                "+",
+                "=",
+                "127",
+                "over",
+                "under",
+                "from",
+                "{",
+                "}",
+                "\"",
+                ",",
+                "#",
+                "safe:",
+                "except",
+                "learns",
+                "level",
+                "at",
+                "programs from 1",
+                "middle C is C3",
+                "\n",
+                "on channel",
+                "msc go",
+                "sysex",
+                "F0",
+                "F7",
+                "..",
+                "-",
+                "\u00e6",
+                "99999999999",
+                "nothing",
+                ";",
+                "alternating");
         return words.list().ofMaxSize(30).map(list -> String.join(" ", list));
     }
 
     @Provide
     Arbitrary<List<ChartRow>> charts() {
-        return run().list().ofMaxSize(6).map(runs -> runs.stream().flatMap(List::stream).toList())
-                .filter(rows -> rows.stream().map(ChartRow::part).distinct().count() == rows.stream().map(r -> r.part().id()).distinct().count());
+        return run().list()
+                .ofMaxSize(6)
+                .map(runs -> runs.stream().flatMap(List::stream).toList())
+                .filter(rows -> rows.stream().map(ChartRow::part).distinct().count()
+                        == rows.stream().map(r -> r.part().id()).distinct().count());
     }
 
     /** Rows that may step together, or may nearly do. */
     private static Arbitrary<List<ChartRow>> run() {
         Arbitrary<Integer> step = Arbitraries.frequency(net.jqwik.api.Tuple.of(6, 1), net.jqwik.api.Tuple.of(1, 2));
-        return Combinators.combine(Arbitraries.of(Verb.values()), name(), Arbitraries.integers().between(1, 12), trigger(), trigger().list().ofMaxSize(2), step)
+        return Combinators.combine(
+                        Arbitraries.of(Verb.values()),
+                        name(),
+                        Arbitraries.integers().between(1, 12),
+                        trigger(),
+                        trigger().list().ofMaxSize(2),
+                        step)
                 .as((verb, name, count, last, before, by) -> {
-                    Trigger end = verb.takesAmount() ? new Trigger.Voice(MessageType.CONTROL_CHANGE, 7, new Values(100, 0, 100), Optional.empty()) : last;
+                    Trigger end = verb.takesAmount()
+                            ? new Trigger.Voice(
+                                    MessageType.CONTROL_CHANGE, 7, new Values(100, 0, 100), Optional.empty())
+                            : last;
                     List<ChartRow> rows = new ArrayList<>();
                     IntStream.range(0, count).forEach(i -> {
                         List<Trigger> triggers = new ArrayList<>(before);
-                        triggers.add(end instanceof Trigger.Voice voice ? voice.withNumber((voice.number() + i * by) % 128) : end);
+                        triggers.add(
+                                end instanceof Trigger.Voice voice
+                                        ? voice.withNumber((voice.number() + i * by) % 128)
+                                        : end);
                         rows.add(new ChartRow(verb, part(name, i + 1), triggers));
                     });
                     return rows;
@@ -75,28 +134,67 @@ class ChartPropertyTests {
     }
 
     private static Part part(String name, int number) {
-        return number % 5 == 0 ? Part.of(new TapeLabel(name + " x" + number), name) : Part.of(new TapeLabel(name + " " + number));
+        return number % 5 == 0
+                ? Part.of(new TapeLabel(name + " x" + number), name)
+                : Part.of(new TapeLabel(name + " " + number));
     }
 
     private static Arbitrary<String> name() {
-        return Arbitraries.of("Input", "Return", "all", "Mute group", "Strip: left", "2nd row", "K\u00fcche", "A, B", "Say \u2013 so", "to", "Scene 3 to 4", "C#");
+        return Arbitraries.of(
+                "Input",
+                "Return",
+                "all",
+                "Mute group",
+                "Strip: left",
+                "2nd row",
+                "K\u00fcche",
+                "A, B",
+                "Say \u2013 so",
+                "to",
+                "Scene 3 to 4",
+                "C#");
     }
 
     private static Arbitrary<Trigger> trigger() {
         Arbitrary<Integer> data = Arbitraries.integers().between(0, 127);
-        Arbitrary<Optional<Channel>> channel = Arbitraries.of(1, 16).map(Channel::new).optional(0.2);
-        Arbitrary<Trigger> voices = Combinators.combine(Arbitraries.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE), data, data, data, data, channel)
+        Arbitrary<Optional<Channel>> channel =
+                Arbitraries.of(1, 16).map(Channel::new).optional(0.2);
+        Arbitrary<Trigger> voices = Combinators.combine(
+                        Arbitraries.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE),
+                        data,
+                        data,
+                        data,
+                        data,
+                        channel)
                 .as((type, number, a, b, sends, on) -> {
                     int lowest = type == MessageType.NOTE_ON ? 1 : 0;
                     int low = Math.max(lowest, Math.min(a, b));
                     int high = Math.max(low, Math.max(a, b));
                     return new Trigger.Voice(type, number, new Values(Math.clamp(sends, low, high), low, high), on);
                 });
-        Arbitrary<Trigger> programs = data.map(n -> new Trigger.Voice(MessageType.PROGRAM_CHANGE, n, Trigger.NO_VALUE, Optional.empty()));
-        Arbitrary<Trigger> whole = Arbitraries.<SystemMessage>of(RealTime.START, RealTime.STOP, RealTime.CONTINUE, new SystemMessage.SongSelect(9),
-                MachineControl.Plain.FAST_FORWARD.to(127), MachineControl.Plain.STOP.to(3), SystemExclusive.of(0x7D, 1, 2),
-                new ShowControl(ShowControl.Format.SOUND, ShowControl.Command.GO, Optional.of("12"), Optional.of("3")).to(127),
-                new ShowControl(ShowControl.Format.ALL, ShowControl.Command.ALL_OFF, Optional.empty(), Optional.empty()).to(127)).map(Trigger.Whole::new);
+        Arbitrary<Trigger> programs =
+                data.map(n -> new Trigger.Voice(MessageType.PROGRAM_CHANGE, n, Trigger.NO_VALUE, Optional.empty()));
+        Arbitrary<Trigger> whole = Arbitraries.<SystemMessage>of(
+                        RealTime.START,
+                        RealTime.STOP,
+                        RealTime.CONTINUE,
+                        new SystemMessage.SongSelect(9),
+                        MachineControl.Plain.FAST_FORWARD.to(127),
+                        MachineControl.Plain.STOP.to(3),
+                        SystemExclusive.of(0x7D, 1, 2),
+                        new ShowControl(
+                                        ShowControl.Format.SOUND,
+                                        ShowControl.Command.GO,
+                                        Optional.of("12"),
+                                        Optional.of("3"))
+                                .to(127),
+                        new ShowControl(
+                                        ShowControl.Format.ALL,
+                                        ShowControl.Command.ALL_OFF,
+                                        Optional.empty(),
+                                        Optional.empty())
+                                .to(127))
+                .map(Trigger.Whole::new);
         return Arbitraries.oneOf(voices, programs, whole);
     }
 }

@@ -16,14 +16,18 @@ import org.junit.jupiter.params.provider.CsvSource;
 class TaughtChartTests {
 
     private static final Channel FOUR = new Channel(4);
-    private static final Chart LOOPER = Chart.of("record Track 1..2: learns cc, not value 0\nlevel Track 1: learns cc\nplay Rhythm: mmc play\nplay Rhythm: learns note");
+    private static final Chart LOOPER =
+            Chart.of("record Track 1..2: learns cc, not value 0\nlevel Track 1: learns cc\nplay Rhythm: mmc "
+                    + "play\nplay Rhythm: learns note");
     private static final LessonId RECORD = LessonId.parse("record:track-1");
     private static final LessonId LEVEL = LessonId.parse("level:track-1");
 
     @Test
     void whatIsLearnedStandsInThePlaceOfTheLesson() {
         Chart taught = LOOPER.taught(Map.of(RECORD, learned(30)));
-        assertThat(taught.messagesFor(Action.parse("record:track-1"), FOUR).orElseThrow()).extracting(Message::hex).containsExactly("B3 1E 7F");
+        assertThat(taught.messagesFor(Action.parse("record:track-1"), FOUR).orElseThrow())
+                .extracting(Message::hex)
+                .containsExactly("B3 1E 7F");
         assertThat(taught.lessons()).hasSize(3);
         assertThat(LOOPER.messagesFor(Action.parse("record:track-1"), FOUR)).isEmpty();
         assertThat(taught.text()).isEqualTo(LOOPER.text());
@@ -34,7 +38,9 @@ class TaughtChartTests {
     @CsvSource({"0, false", "63, false", "64, true", "127, true"})
     void aFunctionIsWorkedByTheUpperHalfOfTheValues(int value, boolean acts) {
         Chart taught = LOOPER.taught(Map.of(RECORD, learned(30)));
-        assertThat(taught.reactionsTo(new Message.ControlChange(FOUR, 30, value), Heard.NOTHING, true).isEmpty()).isEqualTo(!acts);
+        assertThat(taught.reactionsTo(new Message.ControlChange(FOUR, 30, value), Heard.NOTHING, true)
+                        .isEmpty())
+                .isEqualTo(!acts);
     }
 
     @Test
@@ -45,7 +51,9 @@ class TaughtChartTests {
         assertThat(taught.remembers()).isTrue();
         assertThat(taught.reactionsTo(press, Heard.NOTHING, true)).hasSize(1);
         assertThat(taught.reactionsTo(press, once, true)).isEmpty();
-        assertThat(taught.reactionsTo(press, once.with(new Message.ControlChange(FOUR, 30, 0)), true)).as("a value of the lower half is no press").isEmpty();
+        assertThat(taught.reactionsTo(press, once.with(new Message.ControlChange(FOUR, 30, 0)), true))
+                .as("a value of the lower half is no press")
+                .isEmpty();
         assertThat(taught.reactionsTo(press, once.with(press), true)).hasSize(1);
     }
 
@@ -54,55 +62,86 @@ class TaughtChartTests {
     void aLevelIsTakenBetweenItsLowAndHighValue() {
         Chart taught = LOOPER.taught(Map.of(LEVEL, learned(31).withResponse(new Response(false, 0, 64))));
         assertThat(taught.levelAt(new PartId("track-1"), 127)).contains(Action.parse("level:track-1:64"));
-        assertThat(taught.messagesFor(Action.parse("level:track-1:64"), FOUR).orElseThrow().getFirst().data2()).isGreaterThanOrEqualTo(126);
+        assertThat(taught.messagesFor(Action.parse("level:track-1:64"), FOUR)
+                        .orElseThrow()
+                        .getFirst()
+                        .data2())
+                .isGreaterThanOrEqualTo(126);
         assertThat(taught.messagesFor(Action.parse("level:track-1:65"), FOUR)).isEmpty();
         assertThat(taught.actions()).contains(Action.parse("level:track-1:0"), Action.parse("level:track-1:64"));
         Chart inverted = LOOPER.taught(Map.of(LEVEL, learned(31).withResponse(new Response(false, 127, 0))));
-        assertThat(inverted.messagesFor(Action.parse("level:track-1:127"), FOUR).orElseThrow().getFirst().data2()).isZero();
+        assertThat(inverted.messagesFor(Action.parse("level:track-1:127"), FOUR)
+                        .orElseThrow()
+                        .getFirst()
+                        .data2())
+                .isZero();
     }
 
     @Test
     void theRowThatCanBeSentIsTaken() {
-        Chart both = LOOPER.taught(Map.of(LessonId.parse("play:rhythm"), new Learned(MessageType.NOTE_ON, Optional.of(new Channel(7)), 12)));
+        Chart both = LOOPER.taught(Map.of(
+                LessonId.parse("play:rhythm"), new Learned(MessageType.NOTE_ON, Optional.of(new Channel(7)), 12)));
         Action play = Action.parse("play:rhythm");
-        assertThat(both.messagesFor(play, FOUR, EnumSet.of(MessageType.NOTE_ON)).orElseThrow()).extracting(Message::hex).containsExactly("96 0C 7F");
-        assertThat(both.messagesFor(play, FOUR, EnumSet.of(MessageType.SYSTEM_EXCLUSIVE)).orElseThrow().getFirst().type()).isEqualTo(MessageType.SYSTEM_EXCLUSIVE);
-        assertThat(LOOPER.isSendable(LessonId.parse("play:rhythm"), EnumSet.of(MessageType.NOTE_ON))).isFalse();
+        assertThat(both.messagesFor(play, FOUR, EnumSet.of(MessageType.NOTE_ON)).orElseThrow())
+                .extracting(Message::hex)
+                .containsExactly("96 0C 7F");
+        assertThat(both.messagesFor(play, FOUR, EnumSet.of(MessageType.SYSTEM_EXCLUSIVE))
+                        .orElseThrow()
+                        .getFirst()
+                        .type())
+                .isEqualTo(MessageType.SYSTEM_EXCLUSIVE);
+        assertThat(LOOPER.isSendable(LessonId.parse("play:rhythm"), EnumSet.of(MessageType.NOTE_ON)))
+                .isFalse();
     }
 
     @Test
     void whatStandsStillAloneAndBanksOfPatchesAreSaidInTheText() {
-        Chart chart = Chart.of("programs from 1\nbanks of 8\nselect Patch 1..16: pc 1..16\non Strobe: cc 9\nrun Chase 1..2: note 1..2\nneeds Strobe: Chase 1..2");
+        Chart chart =
+                Chart.of("programs from 1\nbanks of 8\nselect Patch 1..16: pc 1..16\non Strobe: cc 9\nrun Chase 1..2: "
+                        + "note 1..2\nneeds Strobe: Chase 1..2");
         assertThat(chart.need(new PartId("chase-2"))).contains(new PartId("strobe"));
         assertThat(chart.need(new PartId("strobe"))).isEmpty();
         assertThat(chart.shownAt(Action.parse("select:patch-9"))).contains("bank 1, patch 1");
         assertThat(chart.shownAt(Action.parse("on:strobe"))).isEmpty();
-        Chart again = Chart.of(ChartWriter.write(chart.conventions(), chart.rows(), chart.lessons(), chart.safe(), chart.needs()));
+        Chart again = Chart.of(
+                ChartWriter.write(chart.conventions(), chart.rows(), chart.lessons(), chart.safe(), chart.needs()));
         assertThat(again.needs()).isEqualTo(chart.needs());
         assertThat(again.conventions()).isEqualTo(chart.conventions());
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "needs Strobe Chase 1                | A colon is missing: needs Auto run: Chase 1..6",
-        "needs Strobe: Chase 9               | No line above is about Chase 9.",
-        "needs Chase 1..2: Strobe            | One part is needed by others; these are 2.",
-        "banks of many                       | This says how many patches a bank has, 1 to 128: banks of 8",
-        "banks of 129                        | This says how many patches a bank has, 1 to 128: banks of 8",
-        "banks of 8 patches                  | This says how many patches a bank has and nothing else: banks of 8",
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "needs Strobe Chase 1                | A colon is missing: needs Auto run: Chase 1..6",
+                "needs Strobe: Chase 9               | No line above is about Chase 9.",
+                "needs Chase 1..2: Strobe            | One part is needed by others; these are 2.",
+                "banks of many                       | This says how many patches a bank has, 1 to 128: banks of 8",
+                "banks of 129                        | This says how many patches a bank has, 1 to 128: banks of 8",
+                "banks of 8 patches                  | This says how many patches a bank has and nothing "
+                        + "else: banks of 8",
+            })
     void whatCannotBeReadIsTold(String line, String words) {
-        assertThat(ChartReading.of("on Strobe: cc 9\nrun Chase 1..2: note 1..2\n" + line).errors()).singleElement().satisfies(problem -> {
-            assertThat(problem.words()).isEqualTo(words);
-            assertThat(problem.line()).isEqualTo(3);
-        });
+        assertThat(ChartReading.of("on Strobe: cc 9\nrun Chase 1..2: note 1..2\n" + line)
+                        .errors())
+                .singleElement()
+                .satisfies(problem -> {
+                    assertThat(problem.words()).isEqualTo(words);
+                    assertThat(problem.line()).isEqualTo(3);
+                });
     }
 
     @Test
     void whatCannotBeLearnedIsNone() {
-        assertThatIllegalArgumentException().isThrownBy(() -> new Learned(MessageType.PITCH_BEND, Optional.empty(), 1)).withMessageContaining("a box learns notes");
-        assertThatIllegalArgumentException().isThrownBy(() -> new Response(false, 0, 128)).withMessageContaining("high value");
-        assertThatIllegalArgumentException().isThrownBy(() -> LessonId.parse("play")).withMessageContaining("verb:part");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Learned(MessageType.PITCH_BEND, Optional.empty(), 1))
+                .withMessageContaining("a box learns notes");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Response(false, 0, 128))
+                .withMessageContaining("high value");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> LessonId.parse("play"))
+                .withMessageContaining("verb:part");
         assertThat(LessonId.parse(RECORD.key())).isEqualTo(RECORD);
     }
 

@@ -38,29 +38,46 @@ class ImpactTests {
         Model smaller = withChart("mute Input 1..2: cc 40..41 over 63\nopen Input 1..2: cc 40..41 under 64");
         Plan after = new GearEdit.ReplaceModel(smaller).apply(PLAN);
         Impact impact = Impact.of(PLAN, after);
-        assertThat(impact.lost()).containsExactly("The tape \"Vocal reverb return\" of Vocal mixer comes off.",
-                "The tape \"Vocal delay return\" of Vocal mixer comes off.");
+        assertThat(impact.lost())
+                .containsExactly(
+                        "The tape \"Vocal reverb return\" of Vocal mixer comes off.",
+                        "The tape \"Vocal delay return\" of Vocal mixer comes off.");
         assertThat(impact.arising()).extracting(f -> f.code()).containsExactly("switches.no-chart-line");
-        assertThat(Impact.of(after, PLAN).settled()).extracting(f -> f.code()).containsExactly("switches.no-chart-line");
+        assertThat(Impact.of(after, PLAN).settled())
+                .extracting(f -> f.code())
+                .containsExactly("switches.no-chart-line");
         assertThat(Impact.of(PLAN, PLAN).isNone()).isTrue();
     }
 
     @Test
     void socketsAndSettingsThatGoTakeTheirCablesAndValuesAlong() {
         Model m = Library.RACK_MIXER;
-        Model bare = new Model(m.id(), m.name(), m.kind(), Sockets.of(), Surface.BLANK, Memory.of(), Answers.NOTHING, Optional.empty());
+        Model bare = new Model(
+                m.id(),
+                m.name(),
+                m.kind(),
+                Sockets.of(),
+                Surface.BLANK,
+                Memory.of(),
+                Answers.NOTHING,
+                Optional.empty());
         Impact impact = Impact.of(PLAN, new GearEdit.ReplaceModel(bare).apply(PLAN));
-        assertThat(impact.lost()).contains("The cable from Voice board MIDI OUT to Vocal mixer MIDI IN is pulled.",
-                "MIDI receive channel of Vocal mixer is set back to the factory's.");
+        assertThat(impact.lost())
+                .contains(
+                        "The cable from Voice board MIDI OUT to Vocal mixer MIDI IN is pulled.",
+                        "MIDI receive channel of Vocal mixer is set back to the factory's.");
     }
 
     @Test
     void aSmallerBoardCannotTakeOverWhatIsOnItsMissingSwitches() {
         Model board = Library.FOUR_SWITCH_FLOOR_BOARD;
-        Model two = board.withSurface(Library.find(new ModelId("two-switch-foot-box")).orElseThrow().surface());
-        assertThatExceptionOfType(Refused.class).isThrownBy(() -> new GearEdit.ReplaceModel(two).apply(PLAN))
+        Model two = board.withSurface(
+                Library.find(new ModelId("two-switch-foot-box")).orElseThrow().surface());
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> new GearEdit.ReplaceModel(two).apply(PLAN))
                 .withMessage("Voice board has 2 switches in a bank, so there is no switch 3");
-        assertThatExceptionOfType(Refused.class).isThrownBy(() -> new GearEdit.ReplaceModel(Library.FOUR_SWITCH_DESK_BOARD).apply(PLAN))
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> new GearEdit.ReplaceModel(Library.FOUR_SWITCH_DESK_BOARD).apply(PLAN))
                 .withMessage("No box in the rig uses that model any more.");
     }
 

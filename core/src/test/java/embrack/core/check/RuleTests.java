@@ -14,12 +14,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.core.Boards;
+import embrack.core.Fault;
+import embrack.core.MappingFaults;
 import embrack.core.Mixers;
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
-import embrack.core.MappingFaults;
 import embrack.core.WiringFaults;
-import embrack.core.Fault;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
@@ -32,8 +32,6 @@ import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.plan.SwitchEdit;
 import embrack.core.plan.WiringEdit;
-import embrack.core.rig.DeviceId;
-import embrack.core.rig.Link;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -53,50 +51,137 @@ class RuleTests {
     private static final Plan UNPLUGGED = MuteBoard.with(new WiringEdit.Disconnect(OUT, IN));
     private static final Plan ON_ONE = MuteBoard.with(receive(MIXER, 1), send(1));
 
-    private static final Model FACTORY_RUN = Library.find(new ModelId("ten-switch-factory-board")).orElseThrow();
+    private static final Model FACTORY_RUN =
+            Library.find(new ModelId("ten-switch-factory-board")).orElseThrow();
 
-    /** One row a rule: a plan in which it fires, how severe, where, what, and a plan that nearly is one and is clean of it. */
+    /**
+     * One row a rule: a plan in which it fires, how severe, where, what, and a plan that nearly is one and is clean of
+     * it.
+     */
     private static List<Arguments> rules() {
         Plan swapped = MuteBoard.withMixer(Mixers.swappedChart());
-        Plan fightsOnOneChannel = MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:input-1")));
-        return Stream.concat(firstOfEach(), Stream.of(
-                Arguments.of("gear.chart-contradicts-box", swapped, Severity.STOPS, "Vocal mixer, chart of Rack mixer, 24 strips",
-                        "The chart has CC 40 value 0 for \"mute Input 1\", but the box takes it as \"open Input 1\"."
-                                + " 48 of the chart's 48 lines are wrong in this way.",
-                        MuteBoard.withMixer(Mixers.chartOnly())),
-                Arguments.of("rig.receiver-on-channel-one", ON_ONE, Severity.NOTE, "Vocal mixer", "Vocal mixer listens on channel 1.", MuteBoard.plan()),
-                Arguments.of("rig.unplugged", MuteBoard.with(new GearEdit.AddDevice("Spare", Library.FOUR_SWITCH_DESK_BOARD)), Severity.NOTE,
-                        "Spare", "Nothing is linked to Spare and no switch is about it.", UNPLUGGED),
-                Arguments.of("switches.also-moves", MuteBoard.withSecondMixer(2), Severity.LOOK, ALL_FOUR,
-                        "Choir mixer moves too: Input 1, Main, Return 1 and Return 2.", MuteBoard.withSecondMixer(3)),
-                Arguments.of("switches.cannot-send", swapBoard(Library.FOUR_SWITCH_PROGRAM_BOARD), Severity.STOPS, ALL_FOUR,
-                        "Voice board, a Four-switch program board, sends only program changes; these switches need control changes.", MuteBoard.plan()),
-                Arguments.of("switches.channel-mismatch", MuteBoard.with(receive(MIXER, 5)), Severity.STOPS, ALL_FOUR,
-                        "Voice board sends on channel 2; Vocal mixer listens on channel 5.", MuteBoard.with(receive(MIXER, 5), send(5))),
-                Arguments.of("switches.late", slow(32), Severity.LOOK, "Voice board, bank A, switch 4",
-                        "The last of 32 messages arrives 30.720 ms after the press.", slow(31)),
-                Arguments.of("switches.no-chart-line", MuteBoard.withMixer(Mixers.muteOnly()), Severity.STOPS, "Voice board, bank A, switch 1",
-                        "Vocal mixer has no message for: open Vocal reverb return, open Vocal delay return, open Vocal mic and open Main.", MuteBoard.plan()),
-                Arguments.of("switches.no-path", UNPLUGGED, Severity.STOPS, ALL_FOUR, "No link leads from Voice board to Vocal mixer.", MuteBoard.plan()),
-                Arguments.of("switches.no-steps", MuteBoard.with(new SwitchEdit.ClearSwitch(at(4)), new SwitchEdit.NameSwitch(at(4), "Later")),
-                        Severity.NOTE, "Voice board, bank A, switch 4", "The switch is called Later and does nothing yet.",
-                        MuteBoard.with(new SwitchEdit.ClearSwitch(at(4)))),
-                Arguments.of("switches.not-as-meant", fightsOnOneChannel, Severity.STOPS, "Voice board, bank A, switch 3",
-                        "After press 1, Vocal mic of Vocal mixer is open; muted was meant.", MuteBoard.withSecondMixer(2)),
-                Arguments.of("switches.sends-its-own", swapBoard(FACTORY_RUN), Severity.STOPS, ALL_FOUR,
-                        "Voice board sends what its factory chose: switch 1 sends CC 80, switch 2 sends CC 81, switch 3 sends CC 82 and switch 4 sends CC 83.",
-                        MuteBoard.plan()),
-                Arguments.of("switches.too-many-messages", swapBoard(Library.FOUR_SWITCH_DESK_BOARD), Severity.STOPS, "Voice board, bank A, switch 1",
-                        "The switch needs 4 messages; Voice board sends at most 2 in one press.", MuteBoard.plan()))).sorted(Comparator.comparing(row -> (String) row.get()[0])).toList();
+        Plan fightsOnOneChannel =
+                MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:input-1")));
+        return Stream.concat(
+                        firstOfEach(),
+                        Stream.of(
+                                Arguments.of(
+                                        "gear.chart-contradicts-box",
+                                        swapped,
+                                        Severity.STOPS,
+                                        "Vocal mixer, chart of Rack mixer, 24 strips",
+                                        "The chart has CC 40 value 0 for \"mute Input 1\", but the box takes "
+                                                + "it as \"open Input 1\"."
+                                                + " 48 of the chart's 48 lines are wrong in this way.",
+                                        MuteBoard.withMixer(Mixers.chartOnly())),
+                                Arguments.of(
+                                        "rig.receiver-on-channel-one",
+                                        ON_ONE,
+                                        Severity.NOTE,
+                                        "Vocal mixer",
+                                        "Vocal mixer listens on channel 1.",
+                                        MuteBoard.plan()),
+                                Arguments.of(
+                                        "rig.unplugged",
+                                        MuteBoard.with(new GearEdit.AddDevice("Spare", Library.FOUR_SWITCH_DESK_BOARD)),
+                                        Severity.NOTE,
+                                        "Spare",
+                                        "Nothing is linked to Spare and no switch is about it.",
+                                        UNPLUGGED),
+                                Arguments.of(
+                                        "switches.also-moves",
+                                        MuteBoard.withSecondMixer(2),
+                                        Severity.LOOK,
+                                        ALL_FOUR,
+                                        "Choir mixer moves too: Input 1, Main, Return 1 and Return 2.",
+                                        MuteBoard.withSecondMixer(3)),
+                                Arguments.of(
+                                        "switches.cannot-send",
+                                        swapBoard(Library.FOUR_SWITCH_PROGRAM_BOARD),
+                                        Severity.STOPS,
+                                        ALL_FOUR,
+                                        "Voice board, a Four-switch program board, sends only program "
+                                                + "changes; these switches need control changes.",
+                                        MuteBoard.plan()),
+                                Arguments.of(
+                                        "switches.channel-mismatch",
+                                        MuteBoard.with(receive(MIXER, 5)),
+                                        Severity.STOPS,
+                                        ALL_FOUR,
+                                        "Voice board sends on channel 2; Vocal mixer listens on channel 5.",
+                                        MuteBoard.with(receive(MIXER, 5), send(5))),
+                                Arguments.of(
+                                        "switches.late",
+                                        slow(32),
+                                        Severity.LOOK,
+                                        "Voice board, bank A, switch 4",
+                                        "The last of 32 messages arrives 30.720 ms after the press.",
+                                        slow(31)),
+                                Arguments.of(
+                                        "switches.no-chart-line",
+                                        MuteBoard.withMixer(Mixers.muteOnly()),
+                                        Severity.STOPS,
+                                        "Voice board, bank A, switch 1",
+                                        "Vocal mixer has no message for: open Vocal reverb return, open "
+                                                + "Vocal delay return, open Vocal mic and open Main.",
+                                        MuteBoard.plan()),
+                                Arguments.of(
+                                        "switches.no-path",
+                                        UNPLUGGED,
+                                        Severity.STOPS,
+                                        ALL_FOUR,
+                                        "No link leads from Voice board to Vocal mixer.",
+                                        MuteBoard.plan()),
+                                Arguments.of(
+                                        "switches.no-steps",
+                                        MuteBoard.with(
+                                                new SwitchEdit.ClearSwitch(at(4)),
+                                                new SwitchEdit.NameSwitch(at(4), "Later")),
+                                        Severity.NOTE,
+                                        "Voice board, bank A, switch 4",
+                                        "The switch is called Later and does nothing yet.",
+                                        MuteBoard.with(new SwitchEdit.ClearSwitch(at(4)))),
+                                Arguments.of(
+                                        "switches.not-as-meant",
+                                        fightsOnOneChannel,
+                                        Severity.STOPS,
+                                        "Voice board, bank A, switch 3",
+                                        "After press 1, Vocal mic of Vocal mixer is open; muted was meant.",
+                                        MuteBoard.withSecondMixer(2)),
+                                Arguments.of(
+                                        "switches.sends-its-own",
+                                        swapBoard(FACTORY_RUN),
+                                        Severity.STOPS,
+                                        ALL_FOUR,
+                                        "Voice board sends what its factory chose: switch 1 sends CC 80, "
+                                                + "switch 2 sends CC 81, "
+                                                + "switch 3 sends CC 82 and switch 4 sends CC 83.",
+                                        MuteBoard.plan()),
+                                Arguments.of(
+                                        "switches.too-many-messages",
+                                        swapBoard(Library.FOUR_SWITCH_DESK_BOARD),
+                                        Severity.STOPS,
+                                        "Voice board, bank A, switch 1",
+                                        "The switch needs 4 messages; Voice board sends at most 2 in one press.",
+                                        MuteBoard.plan())))
+                .sorted(Comparator.comparing(row -> (String) row.get()[0]))
+                .toList();
     }
 
     /** The fault that stands for each rule that has no row of its own below. */
     private static Stream<Arguments> firstOfEach() {
-        Set<String> below = Set.of("switches.also-moves", "switches.cannot-send", "switches.channel-mismatch", "switches.sends-its-own",
-                "switches.too-many-messages", "gear.chart-contradicts-box");
+        Set<String> below = Set.of(
+                "switches.also-moves",
+                "switches.cannot-send",
+                "switches.channel-mismatch",
+                "switches.sends-its-own",
+                "switches.too-many-messages",
+                "gear.chart-contradicts-box");
         Map<String, Fault> first = new LinkedHashMap<>();
-        faults().filter(fault -> !below.contains(fault.code())).forEach(fault -> first.putIfAbsent(fault.code(), fault));
-        return first.values().stream().map(f -> Arguments.of(f.code(), f.faulty(), f.severity(), f.where(), f.what(), f.mended()));
+        faults().filter(fault -> !below.contains(fault.code()))
+                .forEach(fault -> first.putIfAbsent(fault.code(), fault));
+        return first.values().stream()
+                .map(f -> Arguments.of(f.code(), f.faulty(), f.severity(), f.where(), f.what(), f.mended()));
     }
 
     static Stream<Fault> faults() {
@@ -107,28 +192,44 @@ class RuleTests {
     @ParameterizedTest(name = "{0}")
     @MethodSource("faults")
     void aRigWithOneFaultSaysThatAndNothingElse(Fault fault) {
-        assertThat(Report.of(fault.faulty()).findings()).extracting(Finding::code, Finding::where, Finding::what)
+        assertThat(Report.of(fault.faulty()).findings())
+                .extracting(Finding::code, Finding::where, Finding::what)
                 .containsExactly(tuple(fault.code(), fault.where(), fault.what()));
         assertThat(Report.of(fault.mended()).findings()).isEmpty();
-        Report.of(fault.faulty()).findings().getFirst().remedy().ifPresent(remedy ->
-                assertThat(Report.of(remedy.edit().apply(fault.faulty())).findings()).as(remedy.label()).isEmpty());
+        Report.of(fault.faulty())
+                .findings()
+                .getFirst()
+                .remedy()
+                .ifPresent(remedy -> assertThat(
+                                Report.of(remedy.edit().apply(fault.faulty())).findings())
+                        .as(remedy.label())
+                        .isEmpty());
     }
 
     @ParameterizedTest(name = "{0}")
     @MethodSource("rules")
-    void firesWhereItShouldAndNotBeside(String code, Plan fires, Severity severity, String where, String what, Plan nearMiss) {
+    void firesWhereItShouldAndNotBeside(
+            String code, Plan fires, Severity severity, String where, String what, Plan nearMiss) {
         Finding finding = findings(fires, code).getFirst();
-        assertThat(finding).extracting(Finding::severity, Finding::where, Finding::what).containsExactly(severity, where, what);
+        assertThat(finding)
+                .extracting(Finding::severity, Finding::where, Finding::what)
+                .containsExactly(severity, where, what);
         assertThat(List.of(finding.why(), finding.fix())).allMatch(words -> words.endsWith("."), "whole sentences");
         assertThat(findings(nearMiss, code)).isEmpty();
     }
 
     @Test
     void theCatalogueIsSortedUniqueAndCoveredByTheTable() {
-        List<String> codes = Catalogue.rules().stream().map(Rule::info).map(info -> info.code()).toList();
+        List<String> codes = Catalogue.rules().stream()
+                .map(Rule::info)
+                .map(info -> info.code())
+                .toList();
         assertThat(codes).isSorted().doesNotHaveDuplicates();
-        assertThat(rules()).extracting(row -> row.get()[0])
-                .isEqualTo(List.<Object>copyOf(codes.stream().filter(code -> !code.startsWith("songs.") && !code.startsWith("order.")).toList()));
+        assertThat(rules())
+                .extracting(row -> row.get()[0])
+                .isEqualTo(List.<Object>copyOf(codes.stream()
+                        .filter(code -> !code.startsWith("songs.") && !code.startsWith("order."))
+                        .toList()));
     }
 
     @Test
@@ -145,22 +246,52 @@ class RuleTests {
             Plan plan = (Plan) row.get()[1];
             for (Finding finding : Report.of(plan).findings()) {
                 finding.remedy().map(Remedy::edit).ifPresent(edit -> {
-                    assertThat(findings(edit.apply(plan), finding.code())).as(finding.what()).isEmpty();
+                    assertThat(findings(edit.apply(plan), finding.code()))
+                            .as(finding.what())
+                            .isEmpty();
                     mended.add(finding.code());
                 });
             }
         }
-        assertThat(mended).containsExactly("controls.above-unity", "controls.jumps", "controls.not-as-meant", "controls.reversed", "controls.stopped",
-                "gear.chart-contradicts-box", "place.no-kill-switch", "place.no-safe-switch", "place.safe-incomplete", "place.stop-beside-go",
-                "sound.heard-in-the-house", "switches.also-moves", "switches.boards-fight", "switches.cannot-send", "switches.channel-mismatch",
-                "switches.dead-input", "switches.held-back", "switches.mode-undoes", "switches.no-path", "switches.not-on-this-board", "switches.nothing-learned",
-                "switches.reserved-number", "switches.sends-its-own", "switches.stands-still", "switches.too-many-messages",
-                "wiring.homeless-app", "wiring.input-off", "wiring.loop", "wiring.not-ready", "wiring.output-off");
+        assertThat(mended)
+                .containsExactly(
+                        "controls.above-unity",
+                        "controls.jumps",
+                        "controls.not-as-meant",
+                        "controls.reversed",
+                        "controls.stopped",
+                        "gear.chart-contradicts-box",
+                        "place.no-kill-switch",
+                        "place.no-safe-switch",
+                        "place.safe-incomplete",
+                        "place.stop-beside-go",
+                        "sound.heard-in-the-house",
+                        "switches.also-moves",
+                        "switches.boards-fight",
+                        "switches.cannot-send",
+                        "switches.channel-mismatch",
+                        "switches.dead-input",
+                        "switches.held-back",
+                        "switches.mode-undoes",
+                        "switches.no-path",
+                        "switches.not-on-this-board",
+                        "switches.nothing-learned",
+                        "switches.reserved-number",
+                        "switches.sends-its-own",
+                        "switches.stands-still",
+                        "switches.too-many-messages",
+                        "wiring.homeless-app",
+                        "wiring.input-off",
+                        "wiring.loop",
+                        "wiring.not-ready",
+                        "wiring.output-off");
     }
 
     @Test
     void aMissingCableBehindATakenOutputIsOfferedFromTheThru() {
-        Plan plan = MuteBoard.with(new GearEdit.AddDevice("Choir mixer", Library.RACK_MIXER), receive(SECOND, 2),
+        Plan plan = MuteBoard.with(
+                new GearEdit.AddDevice("Choir mixer", Library.RACK_MIXER),
+                receive(SECOND, 2),
                 new SwitchEdit.AddStep(at(3), step(SECOND, "mute:input-1")));
         assertThat(findings(plan, "switches.no-path").getFirst().fix())
                 .isEqualTo("Link Vocal mixer MIDI THRU to Choir mixer MIDI IN.");
@@ -168,14 +299,23 @@ class RuleTests {
 
     @Test
     void oneChannelForTwoReceiversAsksForABoardWithAChannelForEachMessage() {
-        Plan plan = MuteBoard.withSecondMixer(3, new SwitchEdit.ClearSwitch(at(1)), new SwitchEdit.ClearSwitch(at(2)),
+        Plan plan = MuteBoard.withSecondMixer(
+                3,
+                new SwitchEdit.ClearSwitch(at(1)),
+                new SwitchEdit.ClearSwitch(at(2)),
                 new SwitchEdit.AddStep(at(3), step(SECOND, "mute:input-1")));
         Finding finding = findings(plan, "switches.channel-mismatch").getFirst();
         assertThat(finding.where()).isEqualTo("Voice board, bank A, switch 3");
-        assertThat(finding.fix()).startsWith("Voice board has one channel for everything and its switches are about boxes on several.");
+        assertThat(finding.fix())
+                .startsWith("Voice board has one channel for everything and its switches are about boxes on several.");
         Plan mended = finding.remedy().orElseThrow().edit().apply(plan);
         assertThat(mended.rig().model(BOARD)).isEqualTo(Library.FOUR_SWITCH_DESK_BOARD);
-        assertThat(Report.of(Sketch.on(mended).box("Charger", "usb-charger-2").link("voice-board.usb > charger.usb-1").plan()).findings()).isEmpty();
+        assertThat(Report.of(Sketch.on(mended)
+                                .box("Charger", "usb-charger-2")
+                                .link("voice-board.usb > charger.usb-1")
+                                .plan())
+                        .findings())
+                .isEmpty();
     }
 
     @Test
@@ -186,7 +326,9 @@ class RuleTests {
     }
 
     private static List<Finding> findings(Plan plan, String code) {
-        return Report.of(plan).findings().stream().filter(f -> f.code().equals(code)).collect(Collectors.toList());
+        return Report.of(plan).findings().stream()
+                .filter(f -> f.code().equals(code))
+                .collect(Collectors.toList());
     }
 
     private static Plan swapBoard(Model model) {
@@ -198,7 +340,8 @@ class RuleTests {
     }
 
     private static Plan slow(int messages) {
-        Plan plan = MuteBoard.plan().withRig(MuteBoard.plan().rig().withModelReplaced(Boards.withMessagesPerPress(128)));
+        Plan plan =
+                MuteBoard.plan().withRig(MuteBoard.plan().rig().withModelReplaced(Boards.withMessagesPerPress(128)));
         for (int i = 1; i < messages; i++) {
             plan = edited(plan, add(4, "mute:main"));
         }

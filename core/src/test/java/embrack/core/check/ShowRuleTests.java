@@ -46,14 +46,20 @@ class ShowRuleTests {
     void everyRemedySettlesItsFinding(Fault fault) {
         for (Finding finding : found(fault.faulty())) {
             for (Remedy remedy : finding.remedy().stream().toList()) {
-                assertThat(found(remedy.edit().apply(fault.faulty()))).as(remedy.label()).doesNotContain(finding);
+                assertThat(found(remedy.edit().apply(fault.faulty())))
+                        .as(remedy.label())
+                        .doesNotContain(finding);
             }
         }
     }
 
     @Test
     void everyRuleAboutSongsAndOrdersIsTriedButThoseThatNeedAnotherRig() {
-        assertThat(Catalogue.rules().stream().map(rule -> rule.info().code()).filter(code -> code.startsWith("songs.") || code.startsWith("order.")).collect(Collectors.toSet()))
-                .containsAll(faults().map(Fault::code).toList()).hasSize(Math.toIntExact(faults().map(Fault::code).distinct().count()) + 3);
+        assertThat(Catalogue.rules().stream()
+                        .map(rule -> rule.info().code())
+                        .filter(code -> code.startsWith("songs.") || code.startsWith("order."))
+                        .collect(Collectors.toSet()))
+                .containsAll(faults().map(Fault::code).toList())
+                .hasSize(Math.toIntExact(faults().map(Fault::code).distinct().count()) + 3);
     }
 }

@@ -31,8 +31,14 @@ class EffortTests {
     @Test
     void straightLinksAgainstALayer() {
         Links links = new Links(8, 10);
-        assertThat(Work.of(links.straight())).isEqualTo(new Work(80, 20)).extracting(Work::words).isEqualTo("26 min 40 s");
-        assertThat(Work.of(links.throughLayer())).isEqualTo(new Work(8, 20)).extracting(Work::words).isEqualTo("2 min 40 s");
+        assertThat(Work.of(links.straight()))
+                .isEqualTo(new Work(80, 20))
+                .extracting(Work::words)
+                .isEqualTo("26 min 40 s");
+        assertThat(Work.of(links.throughLayer()))
+                .isEqualTo(new Work(8, 20))
+                .extracting(Work::words)
+                .isEqualTo("2 min 40 s");
         assertThat(Work.of(links.throughLayer()).fitsInto(3)).isTrue();
         assertThat(Work.of(links.straight()).fitsInto(26)).isFalse();
     }
@@ -47,7 +53,8 @@ class EffortTests {
     @Test
     void aTemplateSavesSettingEveryMemory() {
         Writing writing = new Writing(10, 99);
-        assertThat(List.of(writing.slotsByMemory(), writing.writes(), writing.slotsByTemplate())).containsExactly(990, 99, 10);
+        assertThat(List.of(writing.slotsByMemory(), writing.writes(), writing.slotsByTemplate()))
+                .containsExactly(990, 99, 10);
         assertThat(writing.byTemplate().things()).isEqualTo(109);
         assertThat(writing.byMemory().things()).isEqualTo(1089);
         Plan loops = MappingFaults.loops().plan();
@@ -57,42 +64,65 @@ class EffortTests {
     @ParameterizedTest
     @EnumSource(School.class)
     void bothAnswersOfEveryQuestionHaveAPriceAndARisk(School school) {
-        Plan plan = MappingFaults.sounds().move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127).step("foot-board 4: piano select:patch-1", "foot-board 5: piano select:patch-2").plan();
+        Plan plan = MappingFaults.sounds()
+                .move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
+                .step("foot-board 4: piano select:patch-1", "foot-board 5: piano select:patch-2")
+                .plan();
         assertThat(Price.of(plan, school)).extracting(Price::answer).isEqualTo(school.answers());
         assertThat(Price.of(plan, school)).allMatch(price -> price.risk().endsWith("."));
     }
 
     @Test
     void pricesCountThisPlan() {
-        Plan plan = MappingFaults.sounds().move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127).step("foot-board 4: piano select:patch-1", "foot-board 5: piano select:patch-2").plan();
+        Plan plan = MappingFaults.sounds()
+                .move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
+                .step("foot-board 4: piano select:patch-1", "foot-board 5: piano select:patch-2")
+                .plan();
         assertThat(Price.of(plan, School.MUTES)).extracting(Price::switches).containsExactly(2, 1);
         assertThat(Price.of(plan, School.LINKS)).extracting(Price::links).containsExactly(1, 2);
-        assertThat(Price.of(MappingFaults.loops().plan(), School.MEMORIES)).extracting(Price::presses).containsExactly(2 + 99, 2 * 99 + 99);
+        assertThat(Price.of(MappingFaults.loops().plan(), School.MEMORIES))
+                .extracting(Price::presses)
+                .containsExactly(2 + 99, 2 * 99 + 99);
     }
 
     @Test
     void anotherBoardTakesOverAndSaysWhatToProgramInWhichOrder() {
-        Plan plan = Sketch.on(MappingFaults.loops().plan()).then("foot-board 1", Moment.HOLD, "vocal-mixer open:input-1").plan();
+        Plan plan = Sketch.on(MappingFaults.loops().plan())
+                .then("foot-board 1", Moment.HOLD, "vocal-mixer open:input-1")
+                .plan();
         Swap swap = Swap.of(plan, FOOT, model("eight-switch-long-press-board"), 20);
-        assertThat(swap.lost()).as("all fits: the tenth switch goes to the first blank one").isEmpty();
+        assertThat(swap.lost())
+                .as("all fits: the tenth switch goes to the first blank one")
+                .isEmpty();
         assertThat(swap.fits()).isEqualTo(6);
         assertThat(Report.of(swap.after()).stopsTheShow()).isFalse();
         assertThat(swap.sheets()).extracting(Sheet::title).containsExactly("Foot board");
-        assertThat(swap.work().things()).isEqualTo((int) swap.sheets().getFirst().lines().count());
+        assertThat(swap.work().things())
+                .isEqualTo((int) swap.sheets().getFirst().lines().count());
     }
 
     @Test
     void whatDoesNotFitIsSaid() {
-        Plan plan = MappingFaults.sounds().move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127).step("foot-board 4: piano select:patch-1").plan();
+        Plan plan = MappingFaults.sounds()
+                .move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
+                .step("foot-board 4: piano select:patch-1")
+                .plan();
         Swap swap = Swap.of(plan, FOOT, model("two-switch-foot-box"), 20);
-        assertThat(swap.lost()).contains("1 of 3 switches find no room, among them the last.", "It has no place for 1 of the treadles, faders and knobs.");
+        assertThat(swap.lost())
+                .contains(
+                        "1 of 3 switches find no room, among them the last.",
+                        "It has no place for 1 of the treadles, faders and knobs.");
         assertThat(swap.after().switches().of(FOOT)).hasSize(2);
     }
 
     /** The receiver dies: its own settings, and what the boards send to the new one. */
     @Test
     void aReceiverThatIsSwappedHasTheBoardsProgrammedAnewWhereTheySendSomethingElse() {
-        Plan plan = MuteBoard.edited(MuteBoard.plan(), new SwitchEdit.ClearSwitch(MuteBoard.at(1)), new SwitchEdit.ClearSwitch(MuteBoard.at(2)), new SwitchEdit.ClearSwitch(MuteBoard.at(3)));
+        Plan plan = MuteBoard.edited(
+                MuteBoard.plan(),
+                new SwitchEdit.ClearSwitch(MuteBoard.at(1)),
+                new SwitchEdit.ClearSwitch(MuteBoard.at(2)),
+                new SwitchEdit.ClearSwitch(MuteBoard.at(3)));
         Swap swap = Swap.of(plan, MuteBoard.MIXER, model("stage-mixer-12"), 30);
         assertThat(swap.sheets()).extracting(Sheet::title).contains("Vocal mixer");
         assertThat(swap.work().secondsEach()).isEqualTo(30);
@@ -100,13 +130,22 @@ class EffortTests {
 
     @Test
     void aBoardOfTheRigTakesOverBesideItsOwnJob() {
-        Plan plan = Sketch.on(MappingFaults.floor().plan()).box("Side board", "eight-switch-long-press-board").box("Merger", "merger-2-to-1").pull("foot-board.out > vocal-mixer.in")
-                .link("foot-board.out > merger.in-1", "side-board.out > merger.in-2", "merger.out > vocal-mixer.in").step("side-board 1: vocal-mixer mute:main").plan();
+        Plan plan = Sketch.on(MappingFaults.floor().plan())
+                .box("Side board", "eight-switch-long-press-board")
+                .box("Merger", "merger-2-to-1")
+                .pull("foot-board.out > vocal-mixer.in")
+                .link("foot-board.out > merger.in-1", "side-board.out > merger.in-2", "merger.out > vocal-mixer.in")
+                .step("side-board 1: vocal-mixer mute:main")
+                .plan();
         Swap swap = Swap.of(plan, FOOT, new DeviceId("side-board"), 20);
         assertThat(swap.lost()).isEmpty();
         assertThat(swap.after().switches().of(FOOT)).isEmpty();
-        assertThat(swap.after().switches().of(new DeviceId("side-board"))).extracting(a -> a.at()).containsExactly(
-                new SwitchAt(new DeviceId("side-board"), 1, 1), new SwitchAt(new DeviceId("side-board"), 1, 2), new SwitchAt(new DeviceId("side-board"), 1, 3));
+        assertThat(swap.after().switches().of(new DeviceId("side-board")))
+                .extracting(a -> a.at())
+                .containsExactly(
+                        new SwitchAt(new DeviceId("side-board"), 1, 1),
+                        new SwitchAt(new DeviceId("side-board"), 1, 2),
+                        new SwitchAt(new DeviceId("side-board"), 1, 3));
     }
 
     private static Model model(String id) {

@@ -32,24 +32,35 @@ class GearTests {
         "mute:main,     CC 63 value 127",
     })
     void chartRowsStepFromLeftToRight(String action, String message) {
-        assertThat(MIXER.messagesFor(Action.parse(action), ONE).orElseThrow()).extracting(ChartWords::of).containsExactly(message);
+        assertThat(MIXER.messagesFor(Action.parse(action), ONE).orElseThrow())
+                .extracting(ChartWords::of)
+                .containsExactly(message);
     }
 
     @ParameterizedTest
     @CsvSource({"40, 64, mute:input-1", "40, 63, open:input-1", "63, 127, mute:main", "39, 127, ", "64, 127, "})
     void reactionsHoldForWholeRangesOfValues(int controller, int value, String action) {
-        List<String> done = MIXER.answers().reactionsTo(new Message.ControlChange(new Channel(9), controller, value), Heard.NOTHING, true)
-                .stream().map(Action::key).toList();
+        List<String> done = MIXER
+                .answers()
+                .reactionsTo(new Message.ControlChange(new Channel(9), controller, value), Heard.NOTHING, true)
+                .stream()
+                .map(Action::key)
+                .toList();
         assertThat(done).isEqualTo(action == null ? List.of() : List.of(action));
     }
 
     @Test
     void aBoxObeysItsChartToTheLetterUnlessItIsKnownToDoElse() {
         assertThat(Mixers.chartOnly().contradictedActions()).isEmpty();
-        assertThat(Mixers.chartOnly().answers().reactionsTo(new Message.ControlChange(ONE, 40, 126), Heard.NOTHING, true)).isEmpty();
+        assertThat(Mixers.chartOnly()
+                        .answers()
+                        .reactionsTo(new Message.ControlChange(ONE, 40, 126), Heard.NOTHING, true))
+                .isEmpty();
         assertThat(Mixers.swappedChart().contradictedActions()).hasSize(48);
-        assertThat(Mixers.swappedChart().withChartCorrected().contradictedActions()).isEmpty();
-        assertThat(Mixers.swappedChart().withChartCorrected().chart().rows()).isEqualTo(MIXER.chart().rows());
+        assertThat(Mixers.swappedChart().withChartCorrected().contradictedActions())
+                .isEmpty();
+        assertThat(Mixers.swappedChart().withChartCorrected().chart().rows())
+                .isEqualTo(MIXER.chart().rows());
         assertThat(Mixers.deafBeyondInputs().contradictedActions()).hasSize(16);
     }
 
@@ -59,22 +70,33 @@ class GearTests {
         Answers nervous = patient.with(new Quirks(false, true, false, 0));
         for (Message release : List.of(new Message.NoteOff(ONE, 7, 64), new Message.NoteOn(ONE, 7, 0))) {
             assertThat(patient.reactionsTo(release, Heard.NOTHING, true)).isEmpty();
-            assertThat(nervous.reactionsTo(release, Heard.NOTHING, true)).containsExactly(Action.parse("toggle:scene-2"));
+            assertThat(nervous.reactionsTo(release, Heard.NOTHING, true))
+                    .containsExactly(Action.parse("toggle:scene-2"));
         }
-        assertThat(new Quirks(true, true, true, 16).words()).hasSize(4).allSatisfy(words -> assertThat(words).endsWith("."));
+        assertThat(new Quirks(true, true, true, 16).words())
+                .hasSize(4)
+                .allSatisfy(words -> assertThat(words).endsWith("."));
     }
 
     @Test
     void modelsThatContradictThemselvesAreRefused() {
-        assertThatIllegalArgumentException().isThrownBy(() -> MIXER.withAnswers(Answers.of(Chart.of("mute Main: cc 1")))
-                .withSurface(Library.FOUR_SWITCH_FLOOR_BOARD.surface()))
-                .withMessage("the setting \"send-channel\" is missing: its switches send on the one channel of the box");
-        assertThatIllegalArgumentException().isThrownBy(() -> new SharedSocket(MIXER.name(), List.of(new PortId("a")), 1))
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> MIXER.withAnswers(Answers.of(Chart.of("mute Main: cc 1")))
+                        .withSurface(Library.FOUR_SWITCH_FLOOR_BOARD.surface()))
+                .withMessage(
+                        "the setting \"send-channel\" is missing: its switches send on the one channel of the box");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new SharedSocket(MIXER.name(), List.of(new PortId("a")), 1))
                 .withMessage("a shared socket has two uses or more, was 1");
-        assertThatIllegalArgumentException().isThrownBy(() -> Action.parse("shout:input-1"))
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Action.parse("shout:input-1"))
                 .withMessageStartingWith("\"shout\" is none of the verbs mute, open, toggle-mute, on, off");
-        assertThatIllegalArgumentException().isThrownBy(() -> Action.parse("level:main")).withMessage("\"level\" needs an amount, 0 to 127");
-        assertThatIllegalArgumentException().isThrownBy(() -> Action.parse("mute:main:5")).withMessage("\"mute\" takes no amount");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Action.parse("level:main"))
+                .withMessage("\"level\" needs an amount, 0 to 127");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Action.parse("mute:main:5"))
+                .withMessage("\"mute\" takes no amount");
     }
 
     @Test
@@ -82,9 +104,15 @@ class GearTests {
         Board board = Library.FOUR_SWITCH_FLOOR_BOARD.board().orElseThrow();
         assertThat(ShownMessage.on(board, new Message.ControlChange(new Channel(2), 18, 127)))
                 .isEqualTo(new ShownMessage("CC", "2", "18", "127", "B1 12 7F", "127 reads 2.7"));
-        assertThat(ShownMessage.on(board, new Message.ProgramChange(new Channel(16), 0)).line()).isEqualTo("ch 16  PC 1");
-        assertThat(ShownMessage.on(board, new Message.ControlChange(new Channel(2), 104, 100)).reads()).isEqualTo("104 reads 0.4 and 100 reads 0.0");
-        assertThat(ShownMessage.on(board, new Message.ControlChange(new Channel(2), 18, 99)).reads()).isEmpty();
+        assertThat(ShownMessage.on(board, new Message.ProgramChange(new Channel(16), 0))
+                        .line())
+                .isEqualTo("ch 16  PC 1");
+        assertThat(ShownMessage.on(board, new Message.ControlChange(new Channel(2), 104, 100))
+                        .reads())
+                .isEqualTo("104 reads 0.4 and 100 reads 0.0");
+        assertThat(ShownMessage.on(board, new Message.ControlChange(new Channel(2), 18, 99))
+                        .reads())
+                .isEmpty();
         assertThat(ShownMessage.on(board, RealTime.START).line()).isEqualTo("start");
     }
 }

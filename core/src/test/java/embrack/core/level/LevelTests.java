@@ -16,7 +16,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class LevelTests {
 
-    /** 40 log10(value / 127): General MIDI Level 1 Developer Guidelines, values computed by hand; 20 log10: common practice, no source. */
+    /**
+     * 40 log10(value / 127): General MIDI Level 1 Developer Guidelines, values computed by hand; 20 log10: common
+     * practice, no source.
+     */
     @ParameterizedTest
     @CsvSource(textBlock = """
             DECIBELS, 127, 0, 0.0 dB
@@ -36,36 +39,59 @@ class LevelTests {
     }
 
     @ParameterizedTest
-    @CsvSource({"DECIBELS, 127, 64, falls by 11.9 dB", "DECIBELS, 64, 127, rises by 11.9 dB", "PERCENT, 127, 64, falls by 50 %", "GAIN, 0, 127, rises from silent to 0.0 dB",
-        "DECIBELS, 5, 5, stays"})
+    @CsvSource({
+        "DECIBELS, 127, 64, falls by 11.9 dB",
+        "DECIBELS, 64, 127, rises by 11.9 dB",
+        "PERCENT, 127, 64, falls by 50 %",
+        "GAIN, 0, 127, rises from silent to 0.0 dB",
+        "DECIBELS, 5, 5, stays"
+    })
     void aJumpIsSaidInTheUnitOfItsTarget(Law law, int from, int to, String words) {
         assertThat(law.move(from, to, 0)).isEqualTo(words);
     }
 
     @Property
-    void aCapIsNeverPassedAndIsAsHighAsItCanBe(@ForAll @IntRange(min = -20, max = 6) int cap, @ForAll @IntRange(min = 0, max = 12) int top) {
+    void aCapIsNeverPassedAndIsAsHighAsItCanBe(
+            @ForAll @IntRange(min = -20, max = 6) int cap, @ForAll @IntRange(min = 0, max = 12) int top) {
         int highest = Law.DECIBELS.valueAtMost(cap, top);
         Range capped = new Range(0, 127, Curve.SLOW).capped(highest);
-        assertThat(IntStream.rangeClosed(0, 127).map(capped::at)).allMatch(value -> Law.DECIBELS.decibels(value, top) <= cap);
-        assertThat(highest == 127 || Law.DECIBELS.decibels(highest + 1, top) > cap).isTrue();
+        assertThat(IntStream.rangeClosed(0, 127).map(capped::at))
+                .allMatch(value -> Law.DECIBELS.decibels(value, top) <= cap);
+        assertThat(highest == 127 || Law.DECIBELS.decibels(highest + 1, top) > cap)
+                .isTrue();
     }
 
     @Test
     void rangesRunEvenlyOrAlongACurveAndBothWays() {
         assertThat(IntStream.of(0, 64, 127).map(Range.FULL::at)).containsExactly(0, 64, 127);
-        assertThat(IntStream.of(0, 64, 127).map(new Range(20, 100, Curve.LINEAR)::at)).containsExactly(20, 60, 100);
-        assertThat(IntStream.of(0, 64, 127).map(new Range(0, 127, Curve.SLOW)::at)).containsExactly(0, 32, 127);
-        assertThat(IntStream.of(0, 32, 127).map(new Range(0, 127, Curve.FAST)::at)).containsExactly(0, 64, 127);
+        assertThat(IntStream.of(0, 64, 127).map(new Range(20, 100, Curve.LINEAR)::at))
+                .containsExactly(20, 60, 100);
+        assertThat(IntStream.of(0, 64, 127).map(new Range(0, 127, Curve.SLOW)::at))
+                .containsExactly(0, 32, 127);
+        assertThat(IntStream.of(0, 32, 127).map(new Range(0, 127, Curve.FAST)::at))
+                .containsExactly(0, 64, 127);
         Range inverted = new Range(20, 100, Curve.LINEAR).inverted();
         assertThat(IntStream.of(0, 127).map(inverted::at)).containsExactly(100, 20);
         assertThat(inverted.isInverted()).isTrue();
-        assertThatIllegalArgumentException().isThrownBy(() -> new Range(0, 128, Curve.LINEAR)).withMessageContaining("level at the toe");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Range(0, 128, Curve.LINEAR))
+                .withMessageContaining("level at the toe");
     }
 
     @ParameterizedTest
-    @CsvSource({"SCALED, 0.5, 1.0, 0.25, 0.5", "SCALED, 0.5, 1.0, 0.0, 0.0", "SCALED, 0.5, 0.0, 0.75, 0.5", "SCALED, 0.5, 0.2, 1.0, 1.0", "JUMP, 0.5, 1.0, 0.45, 0.45",
-        "CATCH, 0.5, 1.0, 0.75, 1.0", "CATCH, 0.5, 0.7, 0.8, 0.8", "CATCH, 0.5, 0.7, 0.65, 0.7", "CATCH, 0.5, 0.5, 0.1, 0.1"})
-    void whatHappensToAFaderThatStandsElsewhere(Takeover takeover, double fader, double value, double to, double expected) {
+    @CsvSource({
+        "SCALED, 0.5, 1.0, 0.25, 0.5",
+        "SCALED, 0.5, 1.0, 0.0, 0.0",
+        "SCALED, 0.5, 0.0, 0.75, 0.5",
+        "SCALED, 0.5, 0.2, 1.0, 1.0",
+        "JUMP, 0.5, 1.0, 0.45, 0.45",
+        "CATCH, 0.5, 1.0, 0.75, 1.0",
+        "CATCH, 0.5, 0.7, 0.8, 0.8",
+        "CATCH, 0.5, 0.7, 0.65, 0.7",
+        "CATCH, 0.5, 0.5, 0.1, 0.1"
+    })
+    void whatHappensToAFaderThatStandsElsewhere(
+            Takeover takeover, double fader, double value, double to, double expected) {
         assertThat(takeover.move(new Position(fader, value), to).value()).isCloseTo(expected, within(1e-12));
     }
 
@@ -79,7 +105,9 @@ class LevelTests {
 
     /** A scaled value moves the way the fader does, never leaves the range, and arrives at either end with it. */
     @Property
-    void scaledNeverJumpsNorTurnsRound(@ForAll @DoubleRange(min = 0.01, max = 0.99) double fader, @ForAll @DoubleRange(min = 0, max = 1) double value,
+    void scaledNeverJumpsNorTurnsRound(
+            @ForAll @DoubleRange(min = 0.01, max = 0.99) double fader,
+            @ForAll @DoubleRange(min = 0, max = 1) double value,
             @ForAll @DoubleRange(min = 0, max = 1) double to) {
         Position start = new Position(fader, value);
         double moved = Takeover.SCALED.move(start, to).value();

@@ -17,52 +17,76 @@ class DecoderTests {
 
     /** Source: MIDI 1.0 Detailed Specification: running status, real time within messages, what ends running status. */
     @ParameterizedTest(name = "{0}")
-    @CsvSource(delimiter = '|', value = {
-        "running status            | 90 3C 7F 40 7F            | 90 3C 7F, 90 40 7F",
-        "real time between bytes   | 90 F8 3C FA 7F            | F8, FA, 90 3C 7F",
-        "real time keeps running   | B0 07 10 F8 07 20         | B0 07 10, F8, B0 07 20",
-        "clock inside exclusive    | F0 7D F8 01 F7            | F8, F0 7D 01 F7",
-        "one data byte, running    | C1 05 06 07               | C1 05, C1 06, C1 07",
-        "song position and select  | F2 10 02 F3 05            | F2 10 02, F3 05",
-        "quarter frames            | F1 00 F1 17               | F1 00, F1 17",
-        "tune request              | F6 FE                     | F6, FE",
-        "bend, middle and top      | E0 00 40 7F 7F            | E0 00 40, E0 7F 7F",
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "running status            | 90 3C 7F 40 7F            | 90 3C 7F, 90 40 7F",
+                "real time between bytes   | 90 F8 3C FA 7F            | F8, FA, 90 3C 7F",
+                "real time keeps running   | B0 07 10 F8 07 20         | B0 07 10, F8, B0 07 20",
+                "clock inside exclusive    | F0 7D F8 01 F7            | F8, F0 7D 01 F7",
+                "one data byte, running    | C1 05 06 07               | C1 05, C1 06, C1 07",
+                "song position and select  | F2 10 02 F3 05            | F2 10 02, F3 05",
+                "quarter frames            | F1 00 F1 17               | F1 00, F1 17",
+                "tune request              | F6 FE                     | F6, FE",
+                "bend, middle and top      | E0 00 40 7F 7F            | E0 00 40, E0 7F 7F",
+            })
     void readsStreams(String name, String bytes, String messages) {
         Decoded decoded = decode(bytes);
         assertThat(decoded.faults()).isEmpty();
-        assertThat(String.join(", ", decoded.messages().stream().map(Message::hex).toList())).isEqualTo(messages);
+        assertThat(String.join(
+                        ", ", decoded.messages().stream().map(Message::hex).toList()))
+                .isEqualTo(messages);
     }
 
     @ParameterizedTest(name = "{0}")
-    @CsvSource(delimiter = '|', value = {
-        "cut off at the end        | 90 3C 7F B0 07            | 90 3C 7F  | byte 3: this CC message has 1 of its 2 data bytes; then the stream ends",
-        "broken off by another     | 90 3C C0 05               | C0 05     | byte 0: this note message has 1 of its 2 data bytes; then another message begins",
-        "cut off while running     | 90 3C 7F 40               | 90 3C 7F  | byte 3: this note message has 1 of its 2 data bytes; then the stream ends",
-        "data without a status     | 12 34 56 C0 01            | C0 01     | byte 0: 12 is a data byte and no status byte says what it belongs to",
-        "system ends running       | 90 3C 7F F3 01 40 7F      | 90 3C 7F, F3 01 | byte 5: 40 is a data byte and no status byte says what it belongs to",
-        "undefined F4              | F4 90 3C 7F               | 90 3C 7F  | byte 0: F4 is not defined in MIDI 1.0",
-        "undefined FD inside       | 90 FD 3C 7F               | 90 3C 7F  | byte 1: FD is not defined in MIDI 1.0",
-        "exclusive never ends      | F0 7D 01                  |           | byte 0: this system exclusive message is cut off: no F7 ends it",
-        "exclusive broken off      | F0 7D 01 C0 05            | C0 05     | byte 0: this system exclusive message is broken off by C0; F7 was to end it",
-        "exclusive empty           | F0 F7                     |           | byte 0: this system exclusive message is empty",
-        "end without beginning     | F7 F8                     | F8        | byte 0: F7 ends a system exclusive message that never began",
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "cut off at the end        | 90 3C 7F B0 07            | 90 3C 7F  | byte 3: this CC message "
+                        + "has 1 of its 2 data bytes; then the stream ends",
+                "broken off by another     | 90 3C C0 05               | C0 05     | byte 0: this note "
+                        + "message has 1 of its 2 data bytes; then another message begins",
+                "cut off while running     | 90 3C 7F 40               | 90 3C 7F  | byte 3: this note "
+                        + "message has 1 of its 2 data bytes; then the stream ends",
+                "data without a status     | 12 34 56 C0 01            | C0 01     | byte 0: 12 is a data "
+                        + "byte and no status byte says what it belongs to",
+                "system ends running       | 90 3C 7F F3 01 40 7F      | 90 3C 7F, F3 01 | byte 5: 40 is a "
+                        + "data byte and no status byte says what it belongs to",
+                "undefined F4              | F4 90 3C 7F               | 90 3C 7F  | byte 0: F4 is not "
+                        + "defined in MIDI 1.0",
+                "undefined FD inside       | 90 FD 3C 7F               | 90 3C 7F  | byte 1: FD is not "
+                        + "defined in MIDI 1.0",
+                "exclusive never ends      | F0 7D 01                  |           | byte 0: this system "
+                        + "exclusive message is cut off: no F7 ends it",
+                "exclusive broken off      | F0 7D 01 C0 05            | C0 05     | byte 0: this system "
+                        + "exclusive message is broken off by C0; F7 was to end it",
+                "exclusive empty           | F0 F7                     |           | byte 0: this system "
+                        + "exclusive message is empty",
+                "end without beginning     | F7 F8                     | F8        | byte 0: F7 ends a "
+                        + "system exclusive message that never began",
+            })
     void readsWhatCanBeReadAndSaysWhereItBroke(String name, String bytes, String messages, String fault) {
         Decoded decoded = decode(bytes);
-        assertThat(String.join(", ", decoded.messages().stream().map(Message::hex).toList())).isEqualTo(messages == null ? "" : messages);
+        assertThat(String.join(
+                        ", ", decoded.messages().stream().map(Message::hex).toList()))
+                .isEqualTo(messages == null ? "" : messages);
         assertThat(decoded.faults()).extracting(Object::toString).containsExactly(fault);
     }
 
     @Test
     void aNoteOfVelocityZeroIsARelease() {
-        assertThat(decode("90 3C 00 80 3C 40 90 3C 01").messages()).extracting(Message::isRelease).containsExactly(true, true, false);
+        assertThat(decode("90 3C 00 80 3C 40 90 3C 01").messages())
+                .extracting(Message::isRelease)
+                .containsExactly(true, true, false);
     }
 
     /** Reference: javax.sound.midi of the JDK takes every short message that is read here, byte for byte. */
     @Test
     void theReferenceLibraryReadsTheSame() throws InvalidMidiDataException {
-        for (int status : IntStream.concat(IntStream.range(0x80, 0xF0), IntStream.of(0xF1, 0xF2, 0xF3, 0xF6, 0xF8, 0xFA, 0xFB, 0xFC, 0xFE, 0xFF)).toArray()) {
+        for (int status : IntStream.concat(
+                        IntStream.range(0x80, 0xF0),
+                        IntStream.of(0xF1, 0xF2, 0xF3, 0xF6, 0xF8, 0xFA, 0xFB, 0xFC, 0xFE, 0xFF))
+                .toArray()) {
             for (int data : new int[] {0, 1, 64, 127}) {
                 var reference = new ShortMessage(status, data, 127 - data);
                 byte[] bytes = Arrays.copyOf(reference.getMessage(), reference.getLength());
@@ -82,7 +106,9 @@ class DecoderTests {
             byte[] stream = Arrays.copyOf(noise, noise.length + 4);
             System.arraycopy(new byte[] {(byte) 0xF7, (byte) 0xC4, 0x11, (byte) 0xF8}, 0, stream, noise.length, 4);
             List<Message> messages = Decoder.decode(stream).messages();
-            assertThat(messages.subList(messages.size() - 2, messages.size())).extracting(Message::hex).containsExactly("C4 11", "F8");
+            assertThat(messages.subList(messages.size() - 2, messages.size()))
+                    .extracting(Message::hex)
+                    .containsExactly("C4 11", "F8");
         }
     }
 

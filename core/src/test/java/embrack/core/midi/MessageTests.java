@@ -40,9 +40,12 @@ class MessageTests {
         return IntStream.rangeClosed(1, 16);
     }
 
-    private static void assertSame(Message.Voice ours, int command, int data1, int data2) throws InvalidMidiDataException {
+    private static void assertSame(Message.Voice ours, int command, int data1, int data2)
+            throws InvalidMidiDataException {
         var reference = new ShortMessage(command, ours.channel().wire(), data1, data2);
-        assertThat(ours.bytes()).as(ours.toString()).isEqualTo(Arrays.copyOf(reference.getMessage(), reference.getLength()));
+        assertThat(ours.bytes())
+                .as(ours.toString())
+                .isEqualTo(Arrays.copyOf(reference.getMessage(), reference.getLength()));
         assertThat(ours.type().dataBytes()).isEqualTo(reference.getLength() - 1);
     }
 
@@ -50,21 +53,28 @@ class MessageTests {
     @ParameterizedTest
     @CsvSource({"2, 18, 127, B1 12 7F", "1, 0, 0, B0 00 00", "16, 7, 64, BF 07 40"})
     void controlChangesReadAsInManuals(int channel, int controller, int value, String hex) {
-        assertThat(new Message.ControlChange(new Channel(channel), controller, value).hex()).isEqualTo(hex);
+        assertThat(new Message.ControlChange(new Channel(channel), controller, value).hex())
+                .isEqualTo(hex);
     }
 
     @Test
     void refusesWhatDoesNotFitSevenBits() {
         Channel one = new Channel(1);
-        assertThatIllegalArgumentException().isThrownBy(() -> new Message.ControlChange(one, 128, 0))
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Message.ControlChange(one, 128, 0))
                 .withMessage("controller must be 0 to 127, was 128");
-        assertThatIllegalArgumentException().isThrownBy(() -> new Message.ControlChange(one, 0, -1))
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Message.ControlChange(one, 0, -1))
                 .withMessage("value must be 0 to 127, was -1");
-        assertThatIllegalArgumentException().isThrownBy(() -> new Message.ProgramChange(one, 128))
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Message.ProgramChange(one, 128))
                 .withMessage("program must be 0 to 127, was 128");
-        assertThatIllegalArgumentException().isThrownBy(() -> new Message.PitchBend(one, 16_384))
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Message.PitchBend(one, 16_384))
                 .withMessage("pitch bend must be 0 to 16383, was 16384");
-        Stream.of(0, 17, -1).forEach(bad -> assertThatIllegalArgumentException().isThrownBy(() -> new Channel(bad))
-                .withMessage("MIDI channel must be 1 to 16, was " + bad));
+        Stream.of(0, 17, -1)
+                .forEach(bad -> assertThatIllegalArgumentException()
+                        .isThrownBy(() -> new Channel(bad))
+                        .withMessage("MIDI channel must be 1 to 16, was " + bad));
     }
 }

@@ -20,7 +20,13 @@ class ShowAndTimeCodeTests {
 
     /** Source: MMC 1.0 (RP-013), command numbers. */
     @ParameterizedTest
-    @CsvSource({"STOP, F0 7F 7F 06 01 F7", "PLAY, F0 7F 7F 06 02 F7", "DEFERRED_PLAY, F0 7F 7F 06 03 F7", "RECORD_STROBE, F0 7F 7F 06 06 F7", "PAUSE, F0 7F 7F 06 09 F7"})
+    @CsvSource({
+        "STOP, F0 7F 7F 06 01 F7",
+        "PLAY, F0 7F 7F 06 02 F7",
+        "DEFERRED_PLAY, F0 7F 7F 06 03 F7",
+        "RECORD_STROBE, F0 7F 7F 06 06 F7",
+        "PAUSE, F0 7F 7F 06 09 F7"
+    })
     void machineCommandsHaveTheirNumbers(Plain command, String hex) {
         assertThat(command.to(MachineControl.ALL_DEVICES).hex()).isEqualTo(hex);
         assertThat(MachineControl.in(command.to(5))).contains(command);
@@ -32,10 +38,13 @@ class ShowAndTimeCodeTests {
         var moment = new TimeCode(FrameRate.FPS_25, 1, 2, 3, 4);
         assertThat(new Locate(moment).to(0x7F).hex()).isEqualTo("F0 7F 7F 06 44 06 01 21 02 03 04 00 F7");
         assertThat(MachineControl.in(new Locate(moment).to(3))).contains(new Locate(moment));
-        assertThat(MachineControl.in(SystemExclusive.of(0x7F, 0x7F, 0x06, 0x44, 0x06, 0x01, 0, 61, 0, 0, 0))).isEmpty();
+        assertThat(MachineControl.in(SystemExclusive.of(0x7F, 0x7F, 0x06, 0x44, 0x06, 0x01, 0, 61, 0, 0, 0)))
+                .isEmpty();
     }
 
-    /** Source: MSC 1.1 (RP-002/RP-014): lighting 01, GO 01, STOP 02, RESUME 03, ALL_OFF 08; cues in ASCII, 00 between. */
+    /**
+     * Source: MSC 1.1 (RP-002/RP-014): lighting 01, GO 01, STOP 02, RESUME 03, ALL_OFF 08; cues in ASCII, 00 between.
+     */
     @ParameterizedTest
     @CsvSource({
         "LIGHTING,   GO,      12,   ,  F0 7F 7F 02 01 01 31 32 F7",
@@ -56,8 +65,11 @@ class ShowAndTimeCodeTests {
     void dropFrameLeavesOutTwoNumbersAMinuteButNotInEveryTenth() {
         FrameRate drop = FrameRate.FPS_29_97_DROP;
         for (int frame : new int[] {0, 1}) {
-            assertThatIllegalArgumentException().isThrownBy(() -> new TimeCode(drop, 0, 1, 0, frame))
-                    .withMessage("00:01:00;0%d does not exist at 29.97 drop: the first two numbers of this minute are left out".formatted(frame));
+            assertThatIllegalArgumentException()
+                    .isThrownBy(() -> new TimeCode(drop, 0, 1, 0, frame))
+                    .withMessage(("00:01:00;0%d does not exist at 29.97 drop: the first two numbers of this minute "
+                                    + "are left out")
+                            .formatted(frame));
             assertThat(new TimeCode(drop, 0, 10, 0, frame).toFrames()).isEqualTo(17_982 + frame);
         }
         assertThat(new TimeCode(drop, 0, 10, 0, 0).toFrames()).isEqualTo(17_982);
@@ -76,14 +88,18 @@ class ShowAndTimeCodeTests {
         assertThat(TimeCode.ofFullFrame(moment.fullFrame())).contains(moment);
     }
 
-    /** Source: MIDI Time Code (RP-004/008): F1 0n frames low ... 7n hours high with the rate; full frame F0 7F 7F 01 01. */
+    /**
+     * Source: MIDI Time Code (RP-004/008): F1 0n frames low ... 7n hours high with the rate; full frame F0 7F 7F 01 01.
+     */
     @ParameterizedTest
     @EnumSource(FrameRate.class)
     void timeCodeTravelsInEightPiecesOrAtOnce(FrameRate rate) {
         var moment = new TimeCode(rate, 17, 34, 51, 22);
         String last = "F1 7" + Integer.toHexString(rate.ordinal() << 1 | 1).toUpperCase(java.util.Locale.ROOT);
-        assertThat(moment.quarterFrames()).extracting(Message::hex)
+        assertThat(moment.quarterFrames())
+                .extracting(Message::hex)
                 .containsExactly("F1 06", "F1 11", "F1 23", "F1 33", "F1 42", "F1 52", "F1 61", last);
-        assertThat(moment.fullFrame().hex()).isEqualTo("F0 7F 7F 01 01 %02X 22 33 16 F7".formatted(rate.ordinal() << 5 | 17));
+        assertThat(moment.fullFrame().hex())
+                .isEqualTo("F0 7F 7F 01 01 %02X 22 33 16 F7".formatted(rate.ordinal() << 5 | 17));
     }
 }

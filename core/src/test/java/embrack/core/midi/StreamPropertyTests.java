@@ -25,7 +25,10 @@ class StreamPropertyTests {
     @Property
     void anyBytesAreReadToTheirEnd(@ForAll byte[] bytes) {
         Decoded decoded = Decoder.decode(bytes);
-        assertThat(decoded.messages().stream().mapToInt(m -> m.type().hasChannel() ? m.length() - 1 : m.length()).sum()).isLessThanOrEqualTo(bytes.length);
+        assertThat(decoded.messages().stream()
+                        .mapToInt(m -> m.type().hasChannel() ? m.length() - 1 : m.length())
+                        .sum())
+                .isLessThanOrEqualTo(bytes.length);
         assertThat(decoded.faults()).allMatch(fault -> fault.offset() >= 0 && fault.offset() < bytes.length);
     }
 
@@ -48,13 +51,20 @@ class StreamPropertyTests {
         Arbitrary<Channel> channel = Arbitraries.integers().between(1, 3).map(Channel::new);
         Arbitrary<Integer> data = Arbitraries.integers().between(0, 127);
         return Arbitraries.oneOf(
-                Combinators.combine(channel, data, data).as(Message.NoteOn::new), Combinators.combine(channel, data, data).as(Message.NoteOff::new),
-                Combinators.combine(channel, data, data).as(Message.ControlChange::new), Combinators.combine(channel, data, data).as(Message.PolyPressure::new),
-                Combinators.combine(channel, data).as(Message.ProgramChange::new), Combinators.combine(channel, data).as(Message.ChannelPressure::new),
-                Combinators.combine(channel, Arbitraries.integers().between(0, FourteenBit.MAX)).as(Message.PitchBend::new),
-                Arbitraries.of(RealTime.values()), data.map(SystemMessage.SongSelect::new), Arbitraries.of(new SystemMessage.TuneRequest()),
-                Arbitraries.integers().between(0, FourteenBit.MAX).map(SystemMessage.SongPosition::new),
-                data.map(d -> new SystemMessage.QuarterFrame(d >> 4, d & 15)),
-                data.array(int[].class).ofMinSize(1).ofMaxSize(40).map(SystemExclusive::of)).map(m -> (Message) m);
+                        Combinators.combine(channel, data, data).as(Message.NoteOn::new),
+                        Combinators.combine(channel, data, data).as(Message.NoteOff::new),
+                        Combinators.combine(channel, data, data).as(Message.ControlChange::new),
+                        Combinators.combine(channel, data, data).as(Message.PolyPressure::new),
+                        Combinators.combine(channel, data).as(Message.ProgramChange::new),
+                        Combinators.combine(channel, data).as(Message.ChannelPressure::new),
+                        Combinators.combine(channel, Arbitraries.integers().between(0, FourteenBit.MAX))
+                                .as(Message.PitchBend::new),
+                        Arbitraries.of(RealTime.values()),
+                        data.map(SystemMessage.SongSelect::new),
+                        Arbitraries.of(new SystemMessage.TuneRequest()),
+                        Arbitraries.integers().between(0, FourteenBit.MAX).map(SystemMessage.SongPosition::new),
+                        data.map(d -> new SystemMessage.QuarterFrame(d >> 4, d & 15)),
+                        data.array(int[].class).ofMinSize(1).ofMaxSize(40).map(SystemExclusive::of))
+                .map(m -> m);
     }
 }

@@ -7,19 +7,22 @@ import java.util.Random;
 /** Metres and tempos anywhere, some gliding. */
 public final class RandomScores {
 
-    private RandomScores() {
-    }
+    private RandomScores() {}
 
     /** A random score of forty bars. */
     public static Score of(Random random) {
         List<MetreChange> metres = new ArrayList<>();
         List<TempoChange> tempos = new ArrayList<>();
         for (int i = 0; i < 1 + random.nextInt(5); i++) {
-            metres.add(new MetreChange(1 + random.nextInt(40), new Metre(1 + random.nextInt(12), 2 << random.nextInt(3))));
+            metres.add(
+                    new MetreChange(1 + random.nextInt(40), new Metre(1 + random.nextInt(12), 2 << random.nextInt(3))));
         }
         Score bars = new Score(metres, List.of());
         for (int i = 0; i < 1 + random.nextInt(6); i++) {
-            tempos.add(new TempoChange(bars.position(random.nextInt(300) * 240L), new Tempo(40_000 + random.nextInt(200_000)), random.nextBoolean()));
+            tempos.add(new TempoChange(
+                    bars.position(random.nextInt(300) * 240L),
+                    new Tempo(40_000 + random.nextInt(200_000)),
+                    random.nextBoolean()));
         }
         return new Score(metres, tempos);
     }

@@ -20,12 +20,22 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ScoreTests {
 
     private static Score steady(String metre, String tempo) {
-        return new Score(List.of(new MetreChange(1, Metre.parse(metre))), List.of(new TempoChange(Position.START, Tempo.parse(tempo))));
+        return new Score(
+                List.of(new MetreChange(1, Metre.parse(metre))),
+                List.of(new TempoChange(Position.START, Tempo.parse(tempo))));
     }
 
     /** Arithmetic: beats times 60 over the tempo, the tempo in quarters. */
     @ParameterizedTest
-    @CsvSource({"4/4, 96, 3, 0:05.000", "4/4, 120, 17, 0:32.000", "7/8, 140, 2, 0:01.500", "3/4, 90, 11, 0:20.000", "6/8, 60, 2, 0:03.000", "4/4, 92.5, 2, 0:02.595", "2/2, 120, 2, 0:02.000"})
+    @CsvSource({
+        "4/4, 96, 3, 0:05.000",
+        "4/4, 120, 17, 0:32.000",
+        "7/8, 140, 2, 0:01.500",
+        "3/4, 90, 11, 0:20.000",
+        "6/8, 60, 2, 0:03.000",
+        "4/4, 92.5, 2, 0:02.595",
+        "2/2, 120, 2, 0:02.000"
+    })
     void aBarStartsWhenItsBeatsSay(String metre, String tempo, int bar, String clock) {
         assertThat(Clock.text(steady(metre, tempo).micros(Position.bar(bar)))).isEqualTo(clock);
     }
@@ -33,10 +43,16 @@ class ScoreTests {
     /** The integral of 60 / tempo over the beats: 60 * 32 / 30 * ln(120 / 90) s; the mean tempo would give 18.286 s. */
     @Test
     void aGlideTakesItsIntegralAndNotTheMeanTempo() {
-        Score score = new Score(List.of(), List.of(new TempoChange(Position.START, Tempo.parse("90"), true), new TempoChange(Position.bar(9), Tempo.parse("120"))));
+        Score score = new Score(
+                List.of(),
+                List.of(
+                        new TempoChange(Position.START, Tempo.parse("90"), true),
+                        new TempoChange(Position.bar(9), Tempo.parse("120"))));
         assertThat(Clock.text(score.micros(Position.bar(9)))).isEqualTo("0:18.412");
         assertThat(score.exactMicros(8 * 3840)).isCloseTo(64e6 * Math.log(4.0 / 3), within(0.001));
-        assertThat(List.of(score.tempo(0), score.tempo(4 * 3840), score.tempo(8 * 3840), score.tempo(20 * 3840))).extracting(Tempo::toString).containsExactly("90", "105", "120", "120");
+        assertThat(List.of(score.tempo(0), score.tempo(4 * 3840), score.tempo(8 * 3840), score.tempo(20 * 3840)))
+                .extracting(Tempo::toString)
+                .containsExactly("90", "105", "120", "120");
     }
 
     /** The same glide summed over a million pieces: numerical integration as an independent way to the number. */
@@ -46,7 +62,11 @@ class ScoreTests {
         for (int i = 0; i < 1_000_000; i++) {
             sum += 60e6 / (76 + 16 * (i + 0.5) / 1e6) * 32 / 1e6;
         }
-        Score score = new Score(List.of(), List.of(new TempoChange(Position.START, Tempo.parse("76"), true), new TempoChange(Position.bar(9), Tempo.parse("92"))));
+        Score score = new Score(
+                List.of(),
+                List.of(
+                        new TempoChange(Position.START, Tempo.parse("76"), true),
+                        new TempoChange(Position.bar(9), Tempo.parse("92"))));
         assertThat(score.exactMicros(8 * 3840)).isCloseTo(sum, within(1.0));
     }
 
@@ -54,16 +74,30 @@ class ScoreTests {
     void anotherTempoScalesEveryTime() {
         Score slow = steady("4/4", "84");
         Score fast = slow.atTempoTimes(98.0 / 84);
-        assertThat(fast.micros(Position.bar(17)) / (double) slow.micros(Position.bar(17))).isCloseTo(0.857, within(0.0005));
+        assertThat(fast.micros(Position.bar(17)) / (double) slow.micros(Position.bar(17)))
+                .isCloseTo(0.857, within(0.0005));
     }
 
     @ParameterizedTest
-    @CsvSource({"D, C, −2", "F, E, −1", "C, F♯, −6 or +6", "C, F#, −6 or +6", "A, C, +3", "Bb, B, +1", "Em, Gm, +3", "G, G, 0", "C, G, −5", "C, F, +5"})
+    @CsvSource({
+        "D, C, −2",
+        "F, E, −1",
+        "C, F♯, −6 or +6",
+        "C, F#, −6 or +6",
+        "A, C, +3",
+        "Bb, B, +1",
+        "Em, Gm, +3",
+        "G, G, 0",
+        "C, G, −5",
+        "C, F, +5"
+    })
     void keysAreAsFarApartAsTheShorterWay(String from, String to, String semitones) {
         assertThat(Key.words(Key.parse(from).semitonesTo(Key.parse(to)))).isEqualTo(semitones);
     }
 
-    /** Equal temperament: a semitone is the twelfth root of 2; A to C is 440 to 523.25 Hz (ISO 16 and the usual tables). */
+    /**
+     * Equal temperament: a semitone is the twelfth root of 2; A to C is 440 to 523.25 Hz (ISO 16 and the usual tables).
+     */
     @Test
     void semitonesAreFrequencies() {
         assertThat(440 * Key.ratio(3)).isCloseTo(523.25, within(0.005));
@@ -73,14 +107,23 @@ class ScoreTests {
     /** By the scales: D and A are both in G major; C sharp is in neither G nor C. */
     @Test
     void aDroneFitsWhereItsRootAndFifthAreInBothScales() {
-        assertThat(Key.dronesUnder(Key.parse("D"), Key.parse("G"))).extracting(Key::toString).startsWith("G", "D").contains("A");
+        assertThat(Key.dronesUnder(Key.parse("D"), Key.parse("G")))
+                .extracting(Key::toString)
+                .startsWith("G", "D")
+                .contains("A");
         assertThat(Key.parse("G").holdsDrone(Key.parse("C#"))).isFalse();
         assertThat(Key.dronesUnder(Key.parse("C"), Key.parse("F#"))).isEmpty();
         assertThat(Key.parse("Am").holdsDrone(Key.parse("C"))).isTrue();
     }
 
     @ParameterizedTest
-    @CsvSource({"6527000, 960, 6500000, −27 ms", "6527000, 480, 6500000, −27 ms", "6380000, 960, 6500000, +120 ms", "6240000, 960, 6000000, −240 ms", "7999000, 3840, 8000000, +1 ms"})
+    @CsvSource({
+        "6527000, 960, 6500000, −27 ms",
+        "6527000, 480, 6500000, −27 ms",
+        "6380000, 960, 6500000, +120 ms",
+        "6240000, 960, 6000000, −240 ms",
+        "7999000, 3840, 8000000, +1 ms"
+    })
     void aCapturedTimeSnapsToTheNearest(long micros, int grid, long snapped, String shift) {
         Score score = steady("4/4", "120");
         long there = score.micros(score.snap(micros, grid));
@@ -95,21 +138,34 @@ class ScoreTests {
         for (int i = 0; i < 10; i++) {
             ten.add(new Message.ProgramChange(new Channel(1), i));
         }
-        assertThat(Wire.micros(Wire.stream(ten, Wire.RunningStatus.NOT_USED).length)).isEqualTo(6_400);
-        assertThat(Wire.micros(Wire.stream(ten, Wire.RunningStatus.USED).length)).isEqualTo(3_520);
+        assertThat(Wire.micros(Wire.stream(ten, Wire.RunningStatus.NOT_USED).length))
+                .isEqualTo(6_400);
+        assertThat(Wire.micros(Wire.stream(ten, Wire.RunningStatus.USED).length))
+                .isEqualTo(3_520);
     }
 
     @ParameterizedTest
     @CsvSource({"17, 17|1", "17|1, 17|1", "17|3|1/2, 17|3|1/2", "17|3|.25, 17|3|1/4", "2|7, 2|7", "5|2|2/3, 5|2|2/3"})
     void aPositionIsReadAndWritten(String typed, String written) {
-        Score score = new Score(List.of(new MetreChange(1, Metre.parse("7/8")), new MetreChange(4, Metre.parse("4/4"))), List.of());
+        Score score = new Score(
+                List.of(new MetreChange(1, Metre.parse("7/8")), new MetreChange(4, Metre.parse("4/4"))), List.of());
         assertThat(score.text(score.parse(typed))).isEqualTo(written);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"0;counted from 1", "4|5;it has no beat 5", "2|1|3/2;less than 1", "bar 3;bar|beat|fraction", "1:30;bar|beat|fraction"})
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "0;counted from 1",
+                "4|5;it has no beat 5",
+                "2|1|3/2;less than 1",
+                "bar 3;bar|beat|fraction",
+                "1:30;bar|beat|fraction"
+            })
     void aPositionThatIsNoneSaysWhy(String typed, String why) {
-        assertThatIllegalArgumentException().isThrownBy(() -> steady("4/4", "120").parse(typed)).withMessageContaining(why);
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> steady("4/4", "120").parse(typed))
+                .withMessageContaining(why);
     }
 
     /** Any map: every tick comes back from its time, bars from their ticks, time never runs backwards. */
@@ -122,7 +178,8 @@ class ScoreTests {
             assertThat(micros).isGreaterThan(before);
             assertThat(score.tickAt(Math.round(micros))).isEqualTo(tick);
             assertThat(score.tick(score.position(tick))).isEqualTo(tick);
-            assertThat(score.tick(score.parse(score.text(score.position(tick))))).isEqualTo(tick);
+            assertThat(score.tick(score.parse(score.text(score.position(tick)))))
+                    .isEqualTo(tick);
             before = micros;
         }
     }

@@ -30,12 +30,20 @@ class TapeLabelTests {
     }
 
     private static void assertRefused(String typed, String message) {
-        assertThatIllegalArgumentException().isThrownBy(() -> TapeLabel.parse(typed)).withMessage(message);
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> TapeLabel.parse(typed))
+                .withMessage(message);
     }
 
     @ParameterizedTest
-    @CsvSource({"Return 1, return-1", "'  Pad C# ', pad-c-sharp", "Küche & Tür, kuche-tur", "---, u2d", "\u4e8c 3, u4e8c-3",
-        "A name of forty characters, a-name-of-forty-characters"})
+    @CsvSource({
+        "Return 1, return-1",
+        "'  Pad C# ', pad-c-sharp",
+        "Küche & Tür, kuche-tur",
+        "---, u2d",
+        "\u4e8c 3, u4e8c-3",
+        "A name of forty characters, a-name-of-forty-characters"
+    })
     void identifiersAreMadeOfNames(String name, String id) {
         assertThat(Slug.of(name)).isEqualTo(id);
     }

@@ -41,36 +41,57 @@ class AllocatorTests {
     void numbersMakeOneNeatRunInTheOrderOfTheSwitches() {
         Sketch sketch = MappingFaults.loops();
         sketch.step("foot-board 4: loop-table undo:track-1", "foot-board 9: loop-table undo:track-2");
-        assertThat(numbers(sketch.plan(), "record:track-1", "stop-all:tracks", "undo:track-1", "undo:track-2")).containsExactly(102, 103, 104, 105);
+        assertThat(numbers(sketch.plan(), "record:track-1", "stop-all:tracks", "undo:track-1", "undo:track-2"))
+                .containsExactly(102, 103, 104, 105);
         Plan anew = new NumberEdit.Renumber().apply(sketch.plan());
-        assertThat(numbers(anew, "record:track-1", "undo:track-1", "stop-all:tracks", "undo:track-2")).containsExactly(102, 103, 104, 105);
+        assertThat(numbers(anew, "record:track-1", "undo:track-1", "stop-all:tracks", "undo:track-2"))
+                .containsExactly(102, 103, 104, 105);
         assertThat(Report.of(anew).proofs()).allMatch(proof -> proof.verdict() == Verdict.EXACT);
     }
 
     @Test
     void whatIsLearnedStaysWhileThePlanGrowsAndIsForgottenWhenNothingUsesIt() {
         Plan before = MappingFaults.loops().plan();
-        Plan grown = Sketch.on(before).step("foot-board 1: loop-table clear:track-3").plan();
-        assertThat(grown.rig().device(LOOPS).learned()).containsAllEntriesOf(before.rig().device(LOOPS).learned());
+        Plan grown =
+                Sketch.on(before).step("foot-board 1: loop-table clear:track-3").plan();
+        assertThat(grown.rig().device(LOOPS).learned())
+                .containsAllEntriesOf(before.rig().device(LOOPS).learned());
         Plan shrunk = new SwitchEdit.ClearSwitch(Sketch.at("foot-board 3")).apply(grown);
         assertThat(shrunk.rig().device(LOOPS).learned()).doesNotContainKey(LessonId.parse("record:track-1"));
     }
 
     @Test
     void aPinnedNumberIsNeverChosenAnewAndOthersGoRoundIt() {
-        Plan pinned = new NumberEdit.PinNumber(LOOPS, LessonId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", "103").apply(MappingFaults.loops().plan());
+        Plan pinned = new NumberEdit.PinNumber(
+                        LOOPS, LessonId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", "103")
+                .apply(MappingFaults.loops().plan());
         Plan anew = new NumberEdit.Renumber().apply(pinned);
         assertThat(numbers(anew, "record:track-1")).containsExactly(103);
         assertThat(numbers(anew, "stop-all:tracks")).doesNotContain(103);
-        Plan freed = new NumberEdit.PinNumber(LOOPS, LessonId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", "").apply(anew);
-        assertThat(freed.rig().device(LOOPS).learned().get(LessonId.parse("record:track-1")).pinned()).isFalse();
+        Plan freed = new NumberEdit.PinNumber(
+                        LOOPS, LessonId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", "")
+                .apply(anew);
+        assertThat(freed.rig()
+                        .device(LOOPS)
+                        .learned()
+                        .get(LessonId.parse("record:track-1"))
+                        .pinned())
+                .isFalse();
     }
 
     /** A board that cannot be programmed gives its own numbers, the break at the tenth switch included. */
     @Test
     void aFactoryRunIsLearnedAsItIs() {
         Plan plan = MappingFaults.factory().plan();
-        assertThat(numbers(plan, "undo:track-1", "undo:track-2", "undo:track-3", "undo:track-4", "undo:track-5", "clear:track-1")).containsExactly(80, 81, 82, 83, 84, 102);
+        assertThat(numbers(
+                        plan,
+                        "undo:track-1",
+                        "undo:track-2",
+                        "undo:track-3",
+                        "undo:track-4",
+                        "undo:track-5",
+                        "clear:track-1"))
+                .containsExactly(80, 81, 82, 83, 84, 102);
         assertThat(Report.of(plan).proofs()).allMatch(proof -> proof.verdict() == Verdict.EXACT);
     }
 
@@ -83,7 +104,9 @@ class AllocatorTests {
             }
         }
         assertThat(sketch.rig().device(LOOPS).learned()).hasSize(16);
-        assertThat(Report.of(sketch.plan()).findings()).filteredOn(f -> f.code().equals("switches.nothing-learned")).singleElement()
+        assertThat(Report.of(sketch.plan()).findings())
+                .filteredOn(f -> f.code().equals("switches.nothing-learned"))
+                .singleElement()
                 .satisfies(finding -> assertThat(finding.fix()).contains("all its inputs are taken"));
     }
 
@@ -91,25 +114,42 @@ class AllocatorTests {
     @Test
     void reservedNumbersAreNeverOffered() {
         List<Integer> free = Reserved.free(MessageType.CONTROL_CHANGE);
-        assertThat(free).doesNotContain(0, 1, 6, 7, 10, 11, 32, 38, 64, 66, 96, 97, 98, 99, 100, 101, 120, 121, 123, 127);
-        assertThat(free.subList(0, 18)).isEqualTo(Arrays.asList(102, 103, 104, 105, 106, 107, 108, 109, 110, 111, 112, 113, 114, 115, 116, 117, 118, 119));
-        assertThat(Reserved.why(MessageType.CONTROL_CHANGE, 64)).contains("64 is damper pedal: sounds obey it by themselves");
+        assertThat(free)
+                .doesNotContain(0, 1, 6, 7, 10, 11, 32, 38, 64, 66, 96, 97, 98, 99, 100, 101, 120, 121, 123, 127);
+        assertThat(free.subList(0, 18))
+                .isEqualTo(Arrays.asList(
+                        102, 103, 104, 105, 106, 107, 108, 109, 110, 111, 112, 113, 114, 115, 116, 117, 118, 119));
+        assertThat(Reserved.why(MessageType.CONTROL_CHANGE, 64))
+                .contains("64 is damper pedal: sounds obey it by themselves");
         assertThat(Reserved.free(MessageType.NOTE_ON)).hasSize(128);
     }
 
     @Test
     void aDeviceWithoutAChannelGetsOneOfItsOwnAndAPairLearnsTheSame() {
         Plan tracks = MappingFaults.tracks().plan();
-        assertThat(tracks.rig().device(new DeviceId("tracks")).learned().values()).extracting(Learned::channel).containsOnly(Optional.of(new Channel(3)));
-        Sketch pair = MappingFaults.floor().box("Left", "computer").box("Right", "computer").app("One", "launch-grid-player", "left").app("Two", "launch-grid-player", "right")
-                .set("one", "input-for-remote", "on").set("two", "input-for-remote", "on").pair("one", "two")
+        assertThat(tracks.rig().device(new DeviceId("tracks")).learned().values())
+                .extracting(Learned::channel)
+                .containsOnly(Optional.of(new Channel(3)));
+        Sketch pair = MappingFaults.floor()
+                .box("Left", "computer")
+                .box("Right", "computer")
+                .app("One", "launch-grid-player", "left")
+                .app("Two", "launch-grid-player", "right")
+                .set("one", "input-for-remote", "on")
+                .set("two", "input-for-remote", "on")
+                .pair("one", "two")
                 .step("foot-board 3: one next:row");
-        assertThat(pair.rig().device(new DeviceId("two")).learned()).isEqualTo(pair.rig().device(new DeviceId("one")).learned()).hasSize(1);
+        assertThat(pair.rig().device(new DeviceId("two")).learned())
+                .isEqualTo(pair.rig().device(new DeviceId("one")).learned())
+                .hasSize(1);
     }
 
-    /** On any rig: what was chosen is answered by the one action it was chosen for, and by nothing else that hears it. */
+    /**
+     * On any rig: what was chosen is answered by the one action it was chosen for, and by nothing else that hears it.
+     */
     @Property(tries = 150)
-    void noMessageThatWasChosenIsAnsweredByTwoActions(@ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 16) int boxes) {
+    void noMessageThatWasChosenIsAnsweredByTwoActions(
+            @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 16) int boxes) {
         Plan plan = RandomRigs.of(seed, boxes).settled();
         Rig rig = plan.rig();
         for (Wanted wanted : Wanted.all(rig, plan.switches(), java.util.Map.of())) {
@@ -117,13 +157,21 @@ class AllocatorTests {
             if (learned == null) {
                 continue;
             }
-            Channel channel = learned.channel().or(() -> rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL).map(Channel::new)).orElseThrow();
+            Channel channel = learned.channel()
+                    .or(() -> rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL)
+                            .map(Channel::new))
+                    .orElseThrow();
             Set<DeviceId> hearers = new TreeSet<>(Set.of(wanted.device()));
             wanted.senders().forEach(sender -> hearers.addAll(new Ways(rig).reach(sender)));
             for (DeviceId hearer : hearers) {
-                long answers = rig.chart(hearer).rows().stream().filter(row -> isTaken(rig, hearer, row, learned, channel)).count();
-                boolean twin = rig.standIn(wanted.device()).filter(hearer::equals).isPresent();
-                assertThat(answers).as("%s to %s", learned, hearer).isLessThanOrEqualTo(hearer.equals(wanted.device()) || twin ? 1 : 0);
+                long answers = rig.chart(hearer).rows().stream()
+                        .filter(row -> isTaken(rig, hearer, row, learned, channel))
+                        .count();
+                boolean twin =
+                        rig.standIn(wanted.device()).filter(hearer::equals).isPresent();
+                assertThat(answers)
+                        .as("%s to %s", learned, hearer)
+                        .isLessThanOrEqualTo(hearer.equals(wanted.device()) || twin ? 1 : 0);
             }
             assertThat(Reserved.why(learned.type(), learned.number())).isEmpty();
         }
@@ -135,45 +183,95 @@ class AllocatorTests {
     private static void assertThatNothingSentIsTakenForSomethingLearned(Plan plan) {
         Rig rig = plan.rig();
         Ways ways = new Ways(rig);
-        new Compiler(plan, ways).all().forEach(compiled -> compiled.allSteps().forEach(step -> step.messages().stream().filter(m -> m instanceof Message.Voice).forEach(message ->
-                ways.reach(compiled.at().board()).stream().filter(hearer -> !hearer.equals(step.step().device()) && rig.standIn(step.step().device()).filter(hearer::equals).isEmpty())
-                        .forEach(hearer -> rig.device(hearer).learned().values().forEach(learned -> assertThat(isTaken(rig, hearer, learned, message))
-                                .as("%s heard by %s, which learned %s", message, hearer, learned).isFalse())))));
+        new Compiler(plan, ways)
+                .all()
+                .forEach(compiled -> compiled.allSteps()
+                        .forEach(step -> step.messages().stream()
+                                .filter(m -> m instanceof Message.Voice)
+                                .forEach(message -> ways.reach(compiled.at().board()).stream()
+                                        .filter(hearer -> !hearer.equals(
+                                                        step.step().device())
+                                                && rig.standIn(step.step().device())
+                                                        .filter(hearer::equals)
+                                                        .isEmpty())
+                                        .forEach(hearer -> rig.device(hearer)
+                                                .learned()
+                                                .values()
+                                                .forEach(learned -> assertThat(isTaken(rig, hearer, learned, message))
+                                                        .as(
+                                                                "%s heard by %s, which learned %s",
+                                                                message, hearer, learned)
+                                                        .isFalse())))));
     }
 
     private static boolean isTaken(Rig rig, DeviceId device, Learned learned, Message message) {
-        return learned.type() == message.type() && learned.number() == message.data1() && (rig.answers(device).quirks().hearsAllChannels()
-                || learned.channel().or(() -> rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new)).filter(((Message.Voice) message).channel()::equals).isPresent());
+        return learned.type() == message.type()
+                && learned.number() == message.data1()
+                && (rig.answers(device).quirks().hearsAllChannels()
+                        || learned.channel()
+                                .or(() -> rig.setting(device, SettingId.RECEIVE_CHANNEL)
+                                        .map(Channel::new))
+                                .filter(((Message.Voice) message).channel()::equals)
+                                .isPresent());
     }
 
     private static boolean isTaken(Rig rig, DeviceId device, ChartRow row, Learned learned, Channel channel) {
-        return row.last() instanceof Trigger.Voice voice && voice.type() == learned.type() && voice.number() == learned.number()
-                && (rig.answers(device).quirks().hearsAllChannels() || voice.channel().or(() -> rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new)).filter(channel::equals).isPresent());
+        return row.last() instanceof Trigger.Voice voice
+                && voice.type() == learned.type()
+                && voice.number() == learned.number()
+                && (rig.answers(device).quirks().hearsAllChannels()
+                        || voice.channel()
+                                .or(() -> rig.setting(device, SettingId.RECEIVE_CHANNEL)
+                                        .map(Channel::new))
+                                .filter(channel::equals)
+                                .isPresent());
     }
 
     @Test
     void everyReceiverIsProposedAChannelOfItsOwnFromTwoUpwards() {
-        Plan plan = Sketch.on(MappingFaults.lights().plan()).box("Sounds", "sounds-switcher").box("Desk two", "small-scene-desk").set("desk-two", "receive-channel", "2").plan();
+        Plan plan = Sketch.on(MappingFaults.lights().plan())
+                .box("Sounds", "sounds-switcher")
+                .box("Desk two", "small-scene-desk")
+                .set("desk-two", "receive-channel", "2")
+                .plan();
         var proposed = Channels.proposed(plan.rig(), plan.meant());
         assertThat(proposed.values()).doesNotHaveDuplicates().noneMatch(channel -> channel.number() == 1);
-        assertThat(proposed.get(new DeviceId("vocal-mixer"))).as("is meant by a switch and keeps what it has").isEqualTo(new Channel(2));
+        assertThat(proposed.get(new DeviceId("vocal-mixer")))
+                .as("is meant by a switch and keeps what it has")
+                .isEqualTo(new Channel(2));
         assertThat(proposed.get(new DeviceId("desk-two"))).isNotEqualTo(new Channel(2));
         Plan taken = new NumberEdit.TakeChannels().apply(plan);
         assertThat(Channels.proposed(taken.rig(), taken.meant())).isEqualTo(proposed);
-        assertThat(taken.rig().devices().stream().map(Device::id).flatMap(id -> taken.rig().setting(id, SettingId.RECEIVE_CHANNEL).stream())).doesNotHaveDuplicates();
+        assertThat(taken.rig().devices().stream()
+                        .map(Device::id)
+                        .flatMap(id -> taken.rig().setting(id, SettingId.RECEIVE_CHANNEL).stream()))
+                .doesNotHaveDuplicates();
     }
 
     /** A board with one channel for everything keeps it, and the one receiver that it means gets it. */
     @Test
     void aReceiverThatOneBoardMeansGetsTheChannelOfThatBoard() {
-        Sketch sketch = Sketch.of("One").box("Foot board", "four-switch-floor-board").set("foot-board", "send-channel", "9").box("Vocal mixer", "rack-mixer-24")
-                .link("foot-board.out > vocal-mixer.in").step("foot-board 1: vocal-mixer mute:main");
-        assertThat(Report.of(new NumberEdit.TakeChannels().apply(sketch.plan())).findings()).isEmpty();
-        var matrix = Channels.Matrix.of(sketch.rig(), new Ways(sketch.rig()), sketch.plan().controllers());
-        assertThat(matrix.hears(new DeviceId("vocal-mixer"), new DeviceId("foot-board"))).isTrue();
+        Sketch sketch = Sketch.of("One")
+                .box("Foot board", "four-switch-floor-board")
+                .set("foot-board", "send-channel", "9")
+                .box("Vocal mixer", "rack-mixer-24")
+                .link("foot-board.out > vocal-mixer.in")
+                .step("foot-board 1: vocal-mixer mute:main");
+        assertThat(Report.of(new NumberEdit.TakeChannels().apply(sketch.plan())).findings())
+                .isEmpty();
+        var matrix = Channels.Matrix.of(
+                sketch.rig(), new Ways(sketch.rig()), sketch.plan().controllers());
+        assertThat(matrix.hears(new DeviceId("vocal-mixer"), new DeviceId("foot-board")))
+                .isTrue();
     }
 
     private static List<Integer> numbers(Plan plan, String... lessons) {
-        return Arrays.stream(lessons).map(lesson -> plan.rig().device(LOOPS).learned().get(LessonId.parse(lesson)).number()).toList();
+        return Arrays.stream(lessons)
+                .map(lesson -> plan.rig()
+                        .device(LOOPS)
+                        .learned()
+                        .get(LessonId.parse(lesson))
+                        .number())
+                .toList();
     }
 }

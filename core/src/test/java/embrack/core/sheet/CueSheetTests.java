@@ -7,7 +7,6 @@ import embrack.core.Evening;
 import embrack.core.Sketch;
 import embrack.core.check.Report;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SongEdit;
 import embrack.core.plan.SwitchEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
@@ -21,11 +20,16 @@ import org.junit.jupiter.api.Test;
 
 class CueSheetTests {
 
-    private final Plan plan = Evening.sketch().foot("lanterns", "23|1", "foot-board 4").cues("lanterns", "on stop = guitar-sounds off:loop-1").edit(new SwitchEdit.NameSwitch(Sketch.at("foot-board 4"), "Lanterns low")).plan();
+    private final Plan plan = Evening.sketch()
+            .foot("lanterns", "23|1", "foot-board 4")
+            .cues("lanterns", "on stop = guitar-sounds off:loop-1")
+            .edit(new SwitchEdit.NameSwitch(Sketch.at("foot-board 4"), "Lanterns low"))
+            .plan();
 
     private CueSheet sheet(Plan of, String device) {
         Song song = of.book().song(new SongId("lanterns"));
-        return CueSheet.of(Report.of(of), song, device.isEmpty() ? Optional.empty() : Optional.of(new DeviceId(device)));
+        return CueSheet.of(
+                Report.of(of), song, device.isEmpty() ? Optional.empty() : Optional.of(new DeviceId(device)));
     }
 
     @Test
@@ -33,23 +37,42 @@ class CueSheetTests {
         CueSheet sheet = sheet(plan, "");
         assertThat(sheet.title()).isEqualTo("Lanterns");
         assertThat(sheet.facts()).isEqualTo("in D, 92, 4/4, 2:29");
-        assertThat(sheet.rows().stream().map(row -> "%s/%s/%s/%s/%s".formatted(row.at(), row.clock(), row.section(), row.device(), row.what()))).containsExactly(
-                "on load///Lantern desk/recall Scene 1", "on load///Guitar sounds/select Patch 1", "19|1/0:46.957/Refrain 1/Lantern desk/recall Scene 4", "19|1/0:46.957//Guitar sounds/select Patch 2",
-                "23|1/0:57.391//Foot board/press switch 4, Lanterns low", "27|1/1:07.826/Bridge/Lantern desk/recall Scene 2", "43|1/1:45.130/Last refrain/Lantern desk/recall Scene 6", "on stop///Guitar sounds/switch off Loop 1");
+        assertThat(sheet.rows().stream()
+                        .map(row -> "%s/%s/%s/%s/%s"
+                                .formatted(row.at(), row.clock(), row.section(), row.device(), row.what())))
+                .containsExactly(
+                        "on load///Lantern desk/recall Scene 1",
+                        "on load///Guitar sounds/select Patch 1",
+                        "19|1/0:46.957/Refrain 1/Lantern desk/recall Scene 4",
+                        "19|1/0:46.957//Guitar sounds/select Patch 2",
+                        "23|1/0:57.391//Foot board/press switch 4, Lanterns low",
+                        "27|1/1:07.826/Bridge/Lantern desk/recall Scene 2",
+                        "43|1/1:45.130/Last refrain/Lantern desk/recall Scene 6",
+                        "on stop///Guitar sounds/switch off Loop 1");
     }
 
     /** The person at one device reads what it does, the presses that work it among them. */
     @Test
     void thePersonAtOneDeviceReadsThatAlone() {
-        assertThat(sheet(plan, "lantern-desk").rows()).hasSize(5).extracting(CueSheet.Row::device).containsOnly("Lantern desk", "Foot board");
-        assertThat(sheet(plan, "guitar-sounds").rows()).extracting(CueSheet.Row::at).containsExactly("on load", "19|1", "on stop");
+        assertThat(sheet(plan, "lantern-desk").rows())
+                .hasSize(5)
+                .extracting(CueSheet.Row::device)
+                .containsOnly("Lantern desk", "Foot board");
+        assertThat(sheet(plan, "guitar-sounds").rows())
+                .extracting(CueSheet.Row::at)
+                .containsExactly("on load", "19|1", "on stop");
         assertThat(sheet(plan, "old-desk").rows()).isEmpty();
     }
 
     @Test
     void whatEverySongSendsStandsOnEverySheet() {
-        Cue play = new Cue(1, new Anchor.Automatic(When.PLAY), List.of(Sketch.stepOf("old-desk recall:bank-2").withWait(40)));
+        Cue play = new Cue(
+                1,
+                new Anchor.Automatic(When.PLAY),
+                List.of(Sketch.stepOf("old-desk recall:bank-2").withWait(40)));
         Plan always = plan.withBook(plan.book().withAlways(List.of(play)));
-        assertThat(sheet(always, "old-desk").rows()).extracting(CueSheet.Row::at, CueSheet.Row::what).containsExactly(tuple("on play", "recall Bank 2, 40 ms later"));
+        assertThat(sheet(always, "old-desk").rows())
+                .extracting(CueSheet.Row::at, CueSheet.Row::what)
+                .containsExactly(tuple("on play", "recall Bank 2, 40 ms later"));
     }
 }

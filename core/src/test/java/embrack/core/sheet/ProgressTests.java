@@ -34,7 +34,9 @@ class ProgressTests {
         Plan more = MuteBoard.with(MuteBoard.add(3, "mute:input-2"));
         Progress progress = Progress.of(Sheets.of(Report.of(more)), ALL);
         assertThat(progress.left()).extracting(Sheet::title).containsExactly("Voice board", "Try every switch");
-        assertThat(progress.left().getFirst().lines()).extracting(Section.Line::words).containsExactly("ch 2 CC 41 127, for Vocal mixer: mute Input 2");
+        assertThat(progress.left().getFirst().lines())
+                .extracting(Section.Line::words)
+                .containsExactly("ch 2 CC 41 127, for Vocal mixer: mute Input 2");
 
         Progress moved = Progress.of(Sheets.of(Report.of(MuteBoard.with(MuteBoard.receive(MuteBoard.MIXER, 5)))), ALL);
         Section.Line line = moved.left().getFirst().lines().findFirst().orElseThrow();
@@ -45,21 +47,34 @@ class ProgressTests {
 
     @Test
     void whatIsOnNoSheetAnyMoreHasToBeTakenOut() {
-        Progress progress = Progress.of(Sheets.of(Report.of(MuteBoard.with(new SwitchEdit.ClearSwitch(MuteBoard.at(4))))), ALL);
-        assertThat(progress.gone()).extracting(Progress.Tick::words).containsExactly("ch 2 CC 63 127, for Vocal mixer: mute Main",
-                "Voice board, bank A, switch 4. Vocal mixer: mute Main.");
+        Progress progress =
+                Progress.of(Sheets.of(Report.of(MuteBoard.with(new SwitchEdit.ClearSwitch(MuteBoard.at(4))))), ALL);
+        assertThat(progress.gone())
+                .extracting(Progress.Tick::words)
+                .containsExactly(
+                        "ch 2 CC 63 127, for Vocal mixer: mute Main",
+                        "Voice board, bank A, switch 4. Vocal mixer: mute Main.");
     }
 
     @Test
     void inputsAreSetOnceAndWrittenIntoEachMemoryAndAChangeHasThemWrittenAnew() {
-        Plan plan = new NumberEdit.UseMemories(new DeviceId("loop-table"), "3").apply(MappingFaults.loops().plan());
+        Plan plan = new NumberEdit.UseMemories(new DeviceId("loop-table"), "3")
+                .apply(MappingFaults.loops().plan());
         Sheet sheet = sheet(plan, "Loop table");
-        assertThat(sheet.sections()).extracting(section -> section.lines().size()).containsExactly(1, 2, 3, 1);
-        assertThat(sheet.sections().get(1).lines()).extracting(Section.Line::words).containsExactly("Input 1: source CC 102, momentary, target record or play Track 1, low 0, high 127.",
-                "Input 2: source CC 103, momentary, target stop all Tracks, low 0, high 127.");
+        assertThat(sheet.sections())
+                .extracting(section -> section.lines().size())
+                .containsExactly(1, 2, 3, 1);
+        assertThat(sheet.sections().get(1).lines())
+                .extracting(Section.Line::words)
+                .containsExactly(
+                        "Input 1: source CC 102, momentary, target record or play Track 1, low 0, high 127.",
+                        "Input 2: source CC 103, momentary, target stop all Tracks, low 0, high 127.");
         List<Progress.Tick> done = Progress.allOf(List.of(sheet));
-        Sheet changed = sheet(Sketch.on(plan).step("foot-board 4: loop-table undo:track-1").plan(), "Loop table");
-        assertThat(Progress.of(List.of(changed), done).left().getFirst().lines()).as("one input more, three memories to write anew").hasSize(4);
+        Sheet changed = sheet(
+                Sketch.on(plan).step("foot-board 4: loop-table undo:track-1").plan(), "Loop table");
+        assertThat(Progress.of(List.of(changed), done).left().getFirst().lines())
+                .as("one input more, three memories to write anew")
+                .hasSize(4);
         Sheet each = sheet(new NumberEdit.Choose(School.MEMORIES, 1).apply(plan), "Loop table");
         assertThat(each.sections().get(2).lines().getFirst().words()).startsWith("Memory 1: set inputs ");
     }
@@ -67,35 +82,64 @@ class ProgressTests {
     @Test
     void whatLearnsComesBehindWhatItLearnsFrom() {
         List<Sheet> sheets = Sheets.of(Report.of(MappingFaults.tracks().plan()));
-        assertThat(sheets).extracting(Sheet::title).containsSubsequence("Vocal mixer", "Foot board", "Tracks learns", "Try every switch");
+        assertThat(sheets)
+                .extracting(Sheet::title)
+                .containsSubsequence("Vocal mixer", "Foot board", "Tracks learns", "Try every switch");
         Sheet learns = sheet(MappingFaults.tracks().plan(), "Tracks learns");
-        assertThat(learns.lines().findFirst().orElseThrow().words()).isEqualTo("play Tracks: choose \"learn\", then press Foot board, bank A, switch 5. It should say CC 102 on channel 3.");
+        assertThat(learns.lines().findFirst().orElseThrow().words())
+                .isEqualTo("play Tracks: choose \"learn\", then press Foot board, bank A, switch 5. It should "
+                        + "say CC 102 on channel 3.");
         assertThat(learns.cautions()).singleElement().asString().contains("value 0");
     }
 
     @Test
     void aBoardsSheetSaysNamesModesGesturesWaitsAndTreadles() {
-        Sketch side = Sketch.of("Side").box("Side board", "eight-switch-long-press-board").box("Vocal mixer", "rack-mixer-24").link("side-board.out > vocal-mixer.in")
-                .step("side-board 1: vocal-mixer mute:input-1").then("side-board 1", Moment.HOLD, "vocal-mixer open:input-1").edit(new SwitchEdit.NameSwitch(Sketch.at("side-board 1"), "Voice out"))
-                .edit(new SwitchEdit.WaitBefore(Sketch.at("side-board 1"), Moment.HOLD, 0, Sketch.stepOf("vocal-mixer open:input-1"), "400"));
+        Sketch side = Sketch.of("Side")
+                .box("Side board", "eight-switch-long-press-board")
+                .box("Vocal mixer", "rack-mixer-24")
+                .link("side-board.out > vocal-mixer.in")
+                .step("side-board 1: vocal-mixer mute:input-1")
+                .then("side-board 1", Moment.HOLD, "vocal-mixer open:input-1")
+                .edit(new SwitchEdit.NameSwitch(Sketch.at("side-board 1"), "Voice out"))
+                .edit(new SwitchEdit.WaitBefore(
+                        Sketch.at("side-board 1"), Moment.HOLD, 0, Sketch.stepOf("vocal-mixer open:input-1"), "400"));
         Sheet sheet = sheet(side.plan(), "Side board");
-        assertThat(sheet.sections()).extracting(Section::heading).contains("Bank 1, switch 1: Voice out", "Bank 1, switch 1, on press", "Bank 1, switch 1, on hold");
-        assertThat(sheet.lines()).extracting(Section.Line::words).contains("Name it \"Voice ot\".", "Make it one-shot.",
-                "ch 1 CC 40 0, for after 400 ms: Vocal mixer: open Input 1");
-        Sheet treadle = sheet(MappingFaults.sounds().move("foot-board", ControlType.TREADLE, "piano", "control-1", 10, 100).plan(), "Foot board");
-        assertThat(treadle.lines()).extracting(Section.Line::words).contains("CC 20 on channel 5, from 10 to 100, for Piano: level of Control 1");
+        assertThat(sheet.sections())
+                .extracting(Section::heading)
+                .contains("Bank 1, switch 1: Voice out", "Bank 1, switch 1, on press", "Bank 1, switch 1, on hold");
+        assertThat(sheet.lines())
+                .extracting(Section.Line::words)
+                .contains(
+                        "Name it \"Voice ot\".",
+                        "Make it one-shot.",
+                        "ch 1 CC 40 0, for after 400 ms: Vocal mixer: open Input 1");
+        Sheet treadle = sheet(
+                MappingFaults.sounds()
+                        .move("foot-board", ControlType.TREADLE, "piano", "control-1", 10, 100)
+                        .plan(),
+                "Foot board");
+        assertThat(treadle.lines())
+                .extracting(Section.Line::words)
+                .contains("CC 20 on channel 5, from 10 to 100, for Piano: level of Control 1");
     }
 
     @Test
     void theCardShowsTheSwitchesAsTheyLie() {
         SwitchCard card = SwitchCard.of(MappingFaults.loops().plan()).getFirst();
         assertThat(card.banks()).hasSize(1);
-        assertThat(card.banks().getFirst().rows()).extracting(row -> row.getFirst().number()).as("the far row first").containsExactly(6, 1);
+        assertThat(card.banks().getFirst().rows())
+                .extracting(row -> row.getFirst().number())
+                .as("the far row first")
+                .containsExactly(6, 1);
         assertThat(card.banks().getFirst().rows().getFirst().getLast().isKill()).isTrue();
-        assertThat(card.banks().getFirst().rows().getLast().get(2).does()).containsExactly("Loop table: record or play Track 1");
+        assertThat(card.banks().getFirst().rows().getLast().get(2).does())
+                .containsExactly("Loop table: record or play Track 1");
     }
 
     private static Sheet sheet(Plan plan, String title) {
-        return Sheets.of(Report.of(plan)).stream().filter(sheet -> sheet.title().equals(title)).findFirst().orElseThrow();
+        return Sheets.of(Report.of(plan)).stream()
+                .filter(sheet -> sheet.title().equals(title))
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -23,7 +23,8 @@ import net.jqwik.api.constraints.IntRange;
 class CapturePropertyTests {
 
     private static final List<Integer> GRIDS = List.of(240, 320, 480, 960, 30_720);
-    private static final List<String> STEPS = List.of("lantern-desk recall:scene-1", "lantern-desk recall:scene-2", "guitar-sounds select:patch-3");
+    private static final List<String> STEPS =
+            List.of("lantern-desk recall:scene-1", "lantern-desk recall:scene-2", "guitar-sounds select:patch-3");
 
     private static Form form(Random random) {
         return new Form(RandomScores.of(random), List.of(new Section(new TapeLabel("All"), 40)));
@@ -33,7 +34,8 @@ class CapturePropertyTests {
         List<Hit> hits = new ArrayList<>();
         for (int i = 0; i < 30; i++) {
             long at = (long) (random.nextDouble() * form.length());
-            Deed deed = random.nextInt(4) == 0 ? new Deed(Optional.empty(), Optional.of(Sketch.at("foot-board " + (1 + random.nextInt(4)))))
+            Deed deed = random.nextInt(4) == 0
+                    ? new Deed(Optional.empty(), Optional.of(Sketch.at("foot-board " + (1 + random.nextInt(4)))))
                     : new Deed(Optional.of(Sketch.stepOf(STEPS.get(random.nextInt(STEPS.size())))), Optional.empty());
             hits.add(new Hit(at, deed, false));
             hits.add(new Hit(at + 90_000, deed, true));
@@ -59,11 +61,15 @@ class CapturePropertyTests {
                     best = Math.min(best, Math.abs(score.exactMicros(score.tick(new Position(bar, tick))) - micros));
                 }
             }
-            assertThat(Math.abs(score.exactMicros(score.snap(micros, grid)) - micros)).isLessThanOrEqualTo(best + 1);
+            assertThat(Math.abs(score.exactMicros(score.snap(micros, grid)) - micros))
+                    .isLessThanOrEqualTo(best + 1);
         }
     }
 
-    /** Whatever was pressed: no release and no double is kept, everything else is, in order, each cue once for its moment. */
+    /**
+     * Whatever was pressed: no release and no double is kept, everything else is, in order, each cue once for its
+     * moment.
+     */
     @Property(tries = 120)
     void whatIsKeptIsWhatWasMeant(@ForAll @IntRange(max = 1_000_000) int seed) {
         var random = new Random(seed);
@@ -72,12 +78,15 @@ class CapturePropertyTests {
         int grid = random.nextBoolean() ? 0 : GRIDS.get(random.nextInt(GRIDS.size()));
         Capture capture = Capture.of(form, hits, grid, true);
         assertThat(capture.taken()).hasSameSizeAs(hits).extracting(Taken::at).isSorted();
-        assertThat(capture.taken().stream().filter(taken -> taken.dropped().equals(Optional.of("release, a note-off")))).hasSize(30);
+        assertThat(capture.taken().stream().filter(taken -> taken.dropped().equals(Optional.of("release, a note-off"))))
+                .hasSize(30);
         Set<List<Object>> kept = new HashSet<>();
         for (Taken taken : capture.taken()) {
             assertThat(taken.shift()).isEqualTo(taken.micros() - taken.at());
             if (taken.dropped().isEmpty()) {
-                assertThat(kept.add(List.of(taken.deed(), taken.micros()))).as("kept once").isTrue();
+                assertThat(kept.add(List.of(taken.deed(), taken.micros())))
+                        .as("kept once")
+                        .isTrue();
             }
             if (grid == 0) {
                 assertThat(Math.abs(taken.shift())).isLessThanOrEqualTo(500);
@@ -89,10 +98,16 @@ class CapturePropertyTests {
 
     private static void requireCues(Capture capture, Form form) {
         List<Cue> cues = capture.cues(5);
-        long steps = cues.stream().mapToLong(cue -> cue.foot().isPresent() ? 1 : cue.steps().size()).sum();
-        assertThat(steps).isEqualTo(capture.taken().stream().filter(taken -> taken.dropped().isEmpty()).count());
+        long steps = cues.stream()
+                .mapToLong(cue -> cue.foot().isPresent() ? 1 : cue.steps().size())
+                .sum();
+        assertThat(steps)
+                .isEqualTo(capture.taken().stream()
+                        .filter(taken -> taken.dropped().isEmpty())
+                        .count());
         assertThat(cues).extracting(Cue::number).doesNotHaveDuplicates().allMatch(number -> number >= 5);
-        assertThat(cues.stream().filter(cue -> cue.foot().isEmpty()).map(Cue::at)).doesNotHaveDuplicates();
+        assertThat(cues.stream().filter(cue -> cue.foot().isEmpty()).map(Cue::at))
+                .doesNotHaveDuplicates();
         assertThat(cues).allMatch(cue -> cue.at().micros(form).isPresent());
     }
 
@@ -103,6 +118,10 @@ class CapturePropertyTests {
         Form form = form(random);
         Capture capture = Capture.of(form, hits(random, form), 0, false);
         assertThat(capture.taken()).noneMatch(taken -> taken.dropped().equals(Optional.of("release, a note-off")));
-        assertThat(capture.cues(1).size()).isGreaterThanOrEqualTo(Capture.of(form, hits(new Random(seed), form), 0, true).cues(1).size() / 2);
+        assertThat(capture.cues(1).size())
+                .isGreaterThanOrEqualTo(Capture.of(form, hits(new Random(seed), form), 0, true)
+                                .cues(1)
+                                .size()
+                        / 2);
     }
 }

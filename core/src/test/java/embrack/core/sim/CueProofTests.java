@@ -36,25 +36,43 @@ class CueProofTests {
     }
 
     @ParameterizedTest
-    @CsvSource({"lantern-desk recall:scene-2, exact, 92 25 7F", "guitar-sounds select:patch-9, exact, C4 08", "vocal-mixer level:input-2:90, exact, B1 0B 5A", "player on:loop, exact, ''",
-        "player fade-out:tracks, exact, ''", "old-desk toggle:scene-1, exact, 93 06 7F", "old-desk toggle:chase-1, exact, 93 00 7F", "foot-board level:main:3, no way, ''"})
+    @CsvSource({
+        "lantern-desk recall:scene-2, exact, 92 25 7F",
+        "guitar-sounds select:patch-9, exact, C4 08",
+        "vocal-mixer level:input-2:90, exact, B1 0B 5A",
+        "player on:loop, exact, ''",
+        "player fade-out:tracks, exact, ''",
+        "old-desk toggle:scene-1, exact, 93 06 7F",
+        "old-desk toggle:chase-1, exact, 93 00 7F",
+        "foot-board level:main:3, no way, ''"
+    })
     void aCueIsCompiledAndProvenAsASwitchIs(String step, String verdict, String bytes) {
         CueProof proof = last(Evening.sketch().cues("ebb", "5|1 = " + step));
         assertThat(proof.verdict().words()).isEqualTo(verdict);
-        assertThat(proof.messages().stream().map(m -> m.hex()).toList()).isEqualTo(bytes.isEmpty() ? List.of() : List.of(bytes));
+        assertThat(proof.messages().stream().map(m -> m.hex()).toList())
+                .isEqualTo(bytes.isEmpty() ? List.of() : List.of(bytes));
     }
 
     /** Two receivers on one channel: the second moves too. */
     @Test
     void whatElseMovesIsFound() {
-        Sketch sketch = Evening.sketch().set("vocal-mixer", "receive-channel", "4").cues("ebb", "5|1 = old-desk toggle:auto-run");
+        Sketch sketch = Evening.sketch()
+                .set("vocal-mixer", "receive-channel", "4")
+                .cues("ebb", "5|1 = old-desk toggle:auto-run");
         CueProof proof = last(sketch);
         assertThat(proof.verdict()).isEqualTo(Verdict.ALSO);
-        assertThat(proof.wrongPlaces()).extracting(place -> place.device() + " " + place.part()).containsExactly("vocal-mixer return-1");
-        assertThat(Report.of(sketch.plan()).findings()).extracting(Finding::code).contains("songs.not-as-meant");
+        assertThat(proof.wrongPlaces())
+                .extracting(place -> place.device() + " " + place.part())
+                .containsExactly("vocal-mixer return-1");
+        assertThat(Report.of(sketch.plan()).findings())
+                .extracting(Finding::code)
+                .contains("songs.not-as-meant");
     }
 
-    /** A table of what a way costs: 960 microseconds of a note twice (interface, merger), two buffers of 128 at 48 kHz and a USB frame at worst, a DMX frame of 22.676 ms (ANSI E1.11). */
+    /**
+     * A table of what a way costs: 960 microseconds of a note twice (interface, merger), two buffers of 128 at 48 kHz
+     * and a USB frame at worst, a DMX frame of 22.676 ms (ANSI E1.11).
+     */
     @Test
     void aCueTakesTheTimeOfItsWay() {
         CueProof light = last(Evening.sketch().cues("ebb", "5|1 = lantern-desk recall:scene-2"));
@@ -67,7 +85,9 @@ class CueProofTests {
 
     @Test
     void aCueThatIsSentEarlyIsAheadByWhatItsWayUsuallyTakesAndNeverBeforeTheSong() {
-        Plan plan = Evening.sketch().cues("ebb", "5|1 = lantern-desk recall:scene-2", "1|1 = lantern-desk recall:scene-3").plan();
+        Plan plan = Evening.sketch()
+                .cues("ebb", "5|1 = lantern-desk recall:scene-2", "1|1 = lantern-desk recall:scene-3")
+                .plan();
         Plan early = new CueEdit.SendEarly(EBB, 6, true).apply(new CueEdit.SendEarly(EBB, 5, true).apply(plan));
         SongProof proof = prove(early).song(EBB).orElseThrow();
         CueProof five = proof.cue(5).orElseThrow();
@@ -75,7 +95,8 @@ class CueProofTests {
         assertThat(five.sentMicros().orElseThrow()).isEqualTo(8_000_000 - five.leadMicros());
         assertThat(proof.cue(6).orElseThrow().leadMicros()).isZero();
         Plan trimmed = new SongEdit.DescribeSong(EBB, "Ebb", "G", "G", "", "0:07.995", "", "1", "", "").apply(early);
-        assertThat(prove(trimmed).song(EBB).orElseThrow().cue(5).orElseThrow().leadMicros()).isEqualTo(5_000);
+        assertThat(prove(trimmed).song(EBB).orElseThrow().cue(5).orElseThrow().leadMicros())
+                .isEqualTo(5_000);
     }
 
     /** Behind eight levels a light comes late; sent early it is in time again, and the finding's button does that. */
@@ -85,23 +106,38 @@ class CueProofTests {
         for (int strip = 1; strip <= 8; strip++) {
             steps.add("vocal-mixer level:input-%d:90".formatted(strip));
         }
-        Plan late = Evening.sketch().cues("ebb", "5|1 = %s, lantern-desk recall:scene-2".formatted(String.join(", ", steps)), "on play = %s, lantern-desk recall:scene-2".formatted(String.join(", ", steps))).plan();
-        List<Finding> found = Report.of(late).findings().stream().filter(f -> f.code().equals("songs.late")).toList();
+        Plan late = Evening.sketch()
+                .cues(
+                        "ebb",
+                        "5|1 = %s, lantern-desk recall:scene-2".formatted(String.join(", ", steps)),
+                        "on play = %s, lantern-desk recall:scene-2".formatted(String.join(", ", steps)))
+                .plan();
+        List<Finding> found = Report.of(late).findings().stream()
+                .filter(f -> f.code().equals("songs.late"))
+                .toList();
         assertThat(found).extracting(Finding::where).containsExactly("Ebb, 5|1", "Ebb, on play");
-        assertThat(found.getLast().remedy()).as("what comes on play cannot come earlier").isEmpty();
+        assertThat(found.getLast().remedy())
+                .as("what comes on play cannot come earlier")
+                .isEmpty();
         Plan mended = found.getFirst().remedy().orElseThrow().edit().apply(late);
         assertThat(Report.of(mended).findings(EBB)).noneMatch(f -> f.cues().contains(new CueAt(EBB, 5)));
-        assertThat(prove(mended).song(EBB).orElseThrow().cue(5).orElseThrow().verdict()).isEqualTo(Verdict.EXACT);
+        assertThat(prove(mended).song(EBB).orElseThrow().cue(5).orElseThrow().verdict())
+                .isEqualTo(Verdict.EXACT);
     }
 
-    /** MIDI 1.0: a program change is 640 microseconds. Ten of them leave an interface in 6.4 ms; the last waits for nine. */
+    /**
+     * MIDI 1.0: a program change is 640 microseconds. Ten of them leave an interface in 6.4 ms; the last waits for
+     * nine.
+     */
     @Test
     void tenAtOneInstantQueueBehindEachOther() {
         List<String> steps = new ArrayList<>();
         for (int patch = 1; patch <= 10; patch++) {
             steps.add("guitar-sounds select:patch-" + patch);
         }
-        Plan plan = Evening.sketch().cues("ebb", "9|1 = " + String.join(", ", steps)).plan();
+        Plan plan = Evening.sketch()
+                .cues("ebb", "9|1 = " + String.join(", ", steps))
+                .plan();
         SongProof proof = prove(plan).song(EBB).orElseThrow();
         Queue queue = proof.queues().getLast();
         assertThat(queue.messages()).isEqualTo(10);
@@ -113,16 +149,23 @@ class CueProofTests {
     /** Two cues of one instant wait for each other as two steps of one cue do; 60 ms apart they do not. */
     @Test
     void cuesOfOneInstantShareTheCable() {
-        Plan together = Evening.sketch().cues("ebb", "9|1 = lantern-desk recall:scene-2", "9|1 = guitar-sounds select:patch-2").plan();
-        assertThat(prove(together).song(EBB).orElseThrow().queues()).extracting(Queue::cues).containsExactly(List.of(5, 6));
-        Plan apart = Evening.sketch().cues("ebb", "9|1 = lantern-desk recall:scene-2", "0:16.060 = guitar-sounds select:patch-2").plan();
+        Plan together = Evening.sketch()
+                .cues("ebb", "9|1 = lantern-desk recall:scene-2", "9|1 = guitar-sounds select:patch-2")
+                .plan();
+        assertThat(prove(together).song(EBB).orElseThrow().queues())
+                .extracting(Queue::cues)
+                .containsExactly(List.of(5, 6));
+        Plan apart = Evening.sketch()
+                .cues("ebb", "9|1 = lantern-desk recall:scene-2", "0:16.060 = guitar-sounds select:patch-2")
+                .plan();
         assertThat(prove(apart).song(EBB).orElseThrow().queues()).isEmpty();
     }
 
     @Test
     void aSongWithoutAPlayerIsSentByNobody() {
         Plan plan = new GearEdit.RemoveDevice(new DeviceId("player"), true).apply(Evening.plan());
-        assertThat(prove(plan).songs()).allMatch(song -> song.player().isEmpty() && song.cues().isEmpty());
+        assertThat(prove(plan).songs())
+                .allMatch(song -> song.player().isEmpty() && song.cues().isEmpty());
         assertThat(Report.of(plan).findings()).extracting(Finding::code).contains("songs.no-player");
         assertThat(plan.book().songs()).flatExtracting(song -> song.cues()).isNotEmpty();
     }
@@ -131,16 +174,25 @@ class CueProofTests {
     @Test
     void aBoxThatGoesTakesItsStepsAlong() {
         Plan plan = new GearEdit.RemoveDevice(new DeviceId("lantern-desk"), true).apply(Evening.plan());
-        assertThat(plan.book().cues()).noneMatch(cue -> cue.uses(new DeviceId("lantern-desk"))).noneMatch(cue -> cue.isEmpty());
+        assertThat(plan.book().cues())
+                .noneMatch(cue -> cue.uses(new DeviceId("lantern-desk")))
+                .noneMatch(cue -> cue.isEmpty());
         assertThat(plan.book().song(EBB).cues()).extracting(cue -> cue.number()).containsExactly(1, 3, 4);
-        assertThat(GearEdit.RemoveDevice.goesWith(Evening.plan(), new DeviceId("lantern-desk"))).contains("7 cues");
+        assertThat(GearEdit.RemoveDevice.goesWith(Evening.plan(), new DeviceId("lantern-desk")))
+                .contains("7 cues");
     }
 
-    /** Swapping the desk for another of its kind: cues are compiled anew, what cannot be done is told once for all cues. */
+    /**
+     * Swapping the desk for another of its kind: cues are compiled anew, what cannot be done is told once for all cues.
+     */
     @Test
     void otherHardwareRecompilesEveryCue() {
-        Plan plan = new GearEdit.SwapHardware(new DeviceId("lantern-desk"), Evening.rig().rig().model(new DeviceId("old-desk"))).apply(Evening.plan());
-        List<Finding> found = Report.of(plan).findings().stream().filter(f -> f.code().equals("songs.not-sent")).toList();
+        Plan plan = new GearEdit.SwapHardware(
+                        new DeviceId("lantern-desk"), Evening.rig().rig().model(new DeviceId("old-desk")))
+                .apply(Evening.plan());
+        List<Finding> found = Report.of(plan).findings().stream()
+                .filter(f -> f.code().equals("songs.not-sent"))
+                .toList();
         assertThat(found).hasSize(1);
         assertThat(found.getFirst().what()).isEqualTo("The chart of Lantern desk has no line for it.");
         assertThat(found.getFirst().cues()).hasSize(7);
@@ -149,7 +201,8 @@ class CueProofTests {
     @Test
     void aProverKnowsOneRig() {
         BookProver prover = new BookProver(Evening.plan().rig());
-        Plan other = Evening.sketch().set("lantern-desk", "receive-channel", "9").plan();
+        Plan other =
+                Evening.sketch().set("lantern-desk", "receive-channel", "9").plan();
         assertThat(prover.fits(other)).isFalse();
         assertThatIllegalArgumentException().isThrownBy(() -> prover.prove(other));
     }
@@ -159,21 +212,34 @@ class CueProofTests {
     void rememberingChangesNothing() {
         Plan plan = Evening.plan();
         BookProver remembering = new BookProver(plan.rig());
-        List<CueEdit> edits = List.of(new CueEdit.MoveCues(EBB, List.of(2), 480, 0), new CueEdit.SendEarly(EBB, 2, true), new CueEdit.RemoveCues(EBB, List.of(3)),
-                new CueEdit.PlaceCue(EBB, 2, "0:20.020"), new CueEdit.AddToCue(EBB, 2, List.of(Sketch.stepOf("guitar-sounds select:patch-4"))), new CueEdit.SendEarly(EBB, 2, false));
+        List<CueEdit> edits = List.of(
+                new CueEdit.MoveCues(EBB, List.of(2), 480, 0),
+                new CueEdit.SendEarly(EBB, 2, true),
+                new CueEdit.RemoveCues(EBB, List.of(3)),
+                new CueEdit.PlaceCue(EBB, 2, "0:20.020"),
+                new CueEdit.AddToCue(EBB, 2, List.of(Sketch.stepOf("guitar-sounds select:patch-4"))),
+                new CueEdit.SendEarly(EBB, 2, false));
         for (CueEdit edit : edits) {
             plan = edit.apply(plan);
             assertThat(remembering.prove(plan)).as(edit.toString()).isEqualTo(prove(plan));
-            assertThat(remembering.prove(plan).song(EBB).orElseThrow().cues()).extracting(cue -> cue.micros().map(Clock::text)).isNotEmpty();
+            assertThat(remembering.prove(plan).song(EBB).orElseThrow().cues())
+                    .extracting(cue -> cue.micros().map(Clock::text))
+                    .isNotEmpty();
         }
     }
 
     /** The same step by a foot and by a cue does the same to the rig. */
     @Test
     void aFootAndACueDoTheSame() {
-        for (String step : List.of("lantern-desk recall:scene-5", "guitar-sounds select:patch-12", "vocal-mixer toggle-mute:input-3")) {
-            Plan plan = Evening.sketch().step("foot-board 6: " + step).cues("ebb", "5|1 = " + step).plan();
-            Proof foot = new Prover(plan).prove(plan.switches().at(Sketch.at("foot-board 6"))).getFirst();
+        for (String step : List.of(
+                "lantern-desk recall:scene-5", "guitar-sounds select:patch-12", "vocal-mixer toggle-mute:input-3")) {
+            Plan plan = Evening.sketch()
+                    .step("foot-board 6: " + step)
+                    .cues("ebb", "5|1 = " + step)
+                    .plan();
+            Proof foot = new Prover(plan)
+                    .prove(plan.switches().at(Sketch.at("foot-board 6")))
+                    .getFirst();
             CueProof cue = prove(plan).song(EBB).orElseThrow().cues().getLast();
             assertThat(cue.targets()).isEqualTo(foot.targets());
             assertThat(acts(cue.trace())).isEqualTo(acts(foot.trace()));
@@ -181,6 +247,11 @@ class CueProofTests {
     }
 
     private static List<String> acts(List<Event> trace) {
-        return trace.stream().flatMap(event -> event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts acts ? Stream.of(arrived.socket().device() + " " + acts.actions()) : Stream.empty()).toList();
+        return trace.stream()
+                .flatMap(event ->
+                        event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts acts
+                                ? Stream.of(arrived.socket().device() + " " + acts.actions())
+                                : Stream.empty())
+                .toList();
     }
 }

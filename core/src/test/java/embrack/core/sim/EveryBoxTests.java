@@ -1,8 +1,6 @@
 package embrack.core.sim;
 
 import static embrack.core.sim.Verdict.ALSO;
-import static embrack.core.sim.Verdict.DEAD;
-import static embrack.core.sim.Verdict.EVERY_OTHER;
 import static embrack.core.sim.Verdict.EXACT;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -59,8 +57,10 @@ class EveryBoxTests {
 
     private static final DeviceId BOARD = new DeviceId("board");
     private static final DeviceId BOX = new DeviceId("box");
-    private static final Port IN = new Port(new PortId("in"), new TapeLabel("MIDI IN"), Connector.FIVE_PIN, Direction.IN);
-    private static final Port OUT = new Port(new PortId("out"), new TapeLabel("MIDI OUT"), Connector.FIVE_PIN, Direction.OUT);
+    private static final Port IN =
+            new Port(new PortId("in"), new TapeLabel("MIDI IN"), Connector.FIVE_PIN, Direction.IN);
+    private static final Port OUT =
+            new Port(new PortId("out"), new TapeLabel("MIDI OUT"), Connector.FIVE_PIN, Direction.OUT);
 
     private static Stream<Model> receivers() {
         return Library.all().stream().filter(model -> !model.chart().rows().isEmpty());
@@ -70,39 +70,56 @@ class EveryBoxTests {
     @ParameterizedTest
     @MethodSource("receivers")
     void everythingThatAShippedChartSaysIsProvenExact(Model model) {
-        List<Action> actions = model.chart().rows().stream().flatMap(row -> row.actions().stream()).distinct().toList();
+        List<Action> actions = model.chart().rows().stream()
+                .flatMap(row -> row.actions().stream())
+                .distinct()
+                .toList();
         List<Proof> proofs = new Prover(plan(model, actions)).all();
-        assertThat(proofs).hasSameSizeAs(actions).allSatisfy(proof -> assertThat(proof.verdict()).as(proof.compiled().toString()).isEqualTo(EXACT));
+        assertThat(proofs)
+                .hasSameSizeAs(actions)
+                .allSatisfy(proof -> assertThat(proof.verdict())
+                        .as(proof.compiled().toString())
+                        .isEqualTo(EXACT));
         assertThat(proofs).allMatch(proof -> proof.trace().stream().noneMatch(Event.Lost.class::isInstance));
     }
 
     /** What a box really does against what its chart promises. */
     @ParameterizedTest(name = "{0} on a box that does {1}")
-    @CsvSource(delimiter = '|', value = {
-        "on Lamp: cc 5 over 63     | on Lamp: cc 5 over 63                                        | EXACT",
-        "on Lamp: cc 5 over 63     | toggle Lamp: cc 5                                            | EVERY_OTHER",
-        "on Lamp: cc 5 over 63     | on Lamp: cc 6 over 63                                        | DEAD",
-        "on Lamp: cc 5 over 63     | on Lamp: cc 5 over 63; on Fan: cc 5 over 100                 | ALSO",
-        "on Lamp: cc 5 over 63     | off Lamp: cc 5 over 63                                       | WRONG",
-        "recall Look 2: note 5     | recall Look 2: note 5; recall Look 1: note 6                 | EXACT",
-        "recall Look 2: note 5     | recall Look 1..2: note 4..5; next Look: note 5               | ALSO",
-        "level Main at 9: cc 7     | level Main: cc 7 = 0..127                                    | EXACT",
-        "next Song: pc 5           | next Song: pc 5                                              | EXACT",
-        "next Song: pc 5           | previous Song: pc 5                                          | WRONG",
-        "record Track 1: note 9    | record Track 1: note 9                                       | EXACT",
-        "play Tracks: start        | play Tracks: start                                           | EXACT",
-        "stop all Tracks: note 1   | play Track 1..2: note 2..3; stop all Tracks: note 1          | EXACT",
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "on Lamp: cc 5 over 63     | on Lamp: cc 5 over 63                                        | EXACT",
+                "on Lamp: cc 5 over 63     | toggle Lamp: cc 5                                            | "
+                        + "EVERY_OTHER",
+                "on Lamp: cc 5 over 63     | on Lamp: cc 6 over 63                                        | DEAD",
+                "on Lamp: cc 5 over 63     | on Lamp: cc 5 over 63; on Fan: cc 5 over 100                 | ALSO",
+                "on Lamp: cc 5 over 63     | off Lamp: cc 5 over 63                                       | WRONG",
+                "recall Look 2: note 5     | recall Look 2: note 5; recall Look 1: note 6                 | EXACT",
+                "recall Look 2: note 5     | recall Look 1..2: note 4..5; next Look: note 5               | ALSO",
+                "level Main at 9: cc 7     | level Main: cc 7 = 0..127                                    | EXACT",
+                "next Song: pc 5           | next Song: pc 5                                              | EXACT",
+                "next Song: pc 5           | previous Song: pc 5                                          | WRONG",
+                "record Track 1: note 9    | record Track 1: note 9                                       | EXACT",
+                "play Tracks: start        | play Tracks: start                                           | EXACT",
+                "stop all Tracks: note 1   | play Track 1..2: note 2..3; stop all Tracks: note 1          | EXACT",
+            })
     void theVerdictTellsChartAndBoxApart(String chart, String reality, Verdict verdict) {
         String text = "programs from 0\n" + chart.replace(" at 9", "");
-        Answers answers = new Answers(Chart.of(text), Chart.of("programs from 0\n" + reality.replace("; ", "\n")), Quirks.NONE);
-        Action action = chart.startsWith("level") ? Action.parse("level:main:9") : answers.chart().actions().getFirst();
-        assertThat(new Prover(plan(box(answers), List.of(action))).all()).singleElement().extracting(Proof::verdict).isEqualTo(verdict);
+        Answers answers =
+                new Answers(Chart.of(text), Chart.of("programs from 0\n" + reality.replace("; ", "\n")), Quirks.NONE);
+        Action action = chart.startsWith("level")
+                ? Action.parse("level:main:9")
+                : answers.chart().actions().getFirst();
+        assertThat(new Prover(plan(box(answers), List.of(action))).all())
+                .singleElement()
+                .extracting(Proof::verdict)
+                .isEqualTo(verdict);
     }
 
     @Test
     void ofAFamilyOneIsChosenAtATime() {
-        Plan plan = plan(box(Answers.of(Chart.of("recall Scene 1..3: note 1..3\nrun Chase 1..2: note 4..5"))),
+        Plan plan = plan(
+                box(Answers.of(Chart.of("recall Scene 1..3: note 1..3\nrun Chase 1..2: note 4..5"))),
                 actions("recall:scene-1", "recall:scene-3", "run:chase-2"));
         assertThat(chosen(plan, 1)).containsExactly("scene-1");
         assertThat(chosen(plan, 1, 2)).containsExactly("scene-3");
@@ -111,7 +128,8 @@ class EveryBoxTests {
 
     @Test
     void aBankSelectHoldsFromOnePressToTheNext() {
-        Chart chart = Chart.of("programs from 0\nselect Patch 0..3: pc 0..3\nselect Patch 100..103: cc 0 = 1 + pc 0..3\nselect Patch 200..203: cc 0 = 0 + pc 0..3");
+        Chart chart = Chart.of("programs from 0\nselect Patch 0..3: pc 0..3\nselect Patch 100..103: cc 0 = 1 + pc "
+                + "0..3\nselect Patch 200..203: cc 0 = 0 + pc 0..3");
         Plan plan = plan(box(Answers.of(chart)), actions("select:patch-2", "select:patch-103", "select:patch-200"));
         assertThat(chosen(plan, 1)).containsExactly("patch-2");
         assertThat(chosen(plan, 2)).containsExactly("patch-103");
@@ -122,7 +140,9 @@ class EveryBoxTests {
 
     @Test
     void aLoopTrackRecordsPlaysAndRecordsOnTop() {
-        Plan plan = plan(box(Answers.of(Chart.of("record Track 1..2: note 1..2\nstop all Tracks: note 9"))), actions("record:track-1", "record:track-2", "stop-all:tracks"));
+        Plan plan = plan(
+                box(Answers.of(Chart.of("record Track 1..2: note 1..2\nstop all Tracks: note 9"))),
+                actions("record:track-1", "record:track-2", "stop-all:tracks"));
         assertThat(words(plan, 1)).contains("track-1 recording");
         assertThat(words(plan, 1, 1)).contains("track-1 playing");
         assertThat(words(plan, 1, 1, 1, 2)).contains("track-1 recording", "track-2 recording");
@@ -134,25 +154,53 @@ class EveryBoxTests {
         Answers pad = Answers.of(Chart.of("play Piano: note 36"));
         Plan plan = plan(box(Answers.of(Chart.of("recall Scene 1: note 36"))), actions("recall:scene-1"));
         plan = neighbour(plan, pad);
-        assertThat(new Prover(plan).all()).singleElement().extracting(Proof::verdict).isEqualTo(EXACT);
-        plan = neighbour(plan(box(Answers.of(Chart.of("recall Scene 1: note 36"))), actions("recall:scene-1")), pad.with(new Quirks(true, false, false, 0)));
-        assertThat(new Prover(plan).all()).singleElement().extracting(Proof::verdict).isEqualTo(ALSO);
+        assertThat(new Prover(plan).all())
+                .singleElement()
+                .extracting(Proof::verdict)
+                .isEqualTo(EXACT);
+        plan = neighbour(
+                plan(box(Answers.of(Chart.of("recall Scene 1: note 36"))), actions("recall:scene-1")),
+                pad.with(new Quirks(true, false, false, 0)));
+        assertThat(new Prover(plan).all())
+                .singleElement()
+                .extracting(Proof::verdict)
+                .isEqualTo(ALSO);
     }
 
     @Test
     void aChannelOfItsOwnIsHeardWhateverTheBoxIsSetTo() {
-        Plan plan = plan(box(Answers.of(Chart.of("load Song 1: pc 1 on channel 16\nplay Song: note 5".replace("load", "programs from 0\nload")))), actions("load:song-1", "play:song"));
+        Plan plan = plan(
+                box(Answers.of(Chart.of("load Song 1: pc 1 on channel 16\nplay Song: note 5"
+                        .replace("load", "programs from 0\nload")))),
+                actions("load:song-1", "play:song"));
         plan = new GearEdit.ChangeSetting(BOX, SettingId.RECEIVE_CHANNEL, "9").apply(plan);
         assertThat(new Prover(plan).all()).extracting(Proof::verdict).containsExactly(EXACT, EXACT);
-        assertThat(new Prover(plan).all().getFirst().compiled().sent().getFirst().hex()).isEqualTo("CF 01");
-        assertThat(new Prover(plan).all().getLast().compiled().sent().getFirst().hex()).isEqualTo("98 05 7F");
+        assertThat(new Prover(plan)
+                        .all()
+                        .getFirst()
+                        .compiled()
+                        .sent()
+                        .getFirst()
+                        .hex())
+                .isEqualTo("CF 01");
+        assertThat(new Prover(plan).all().getLast().compiled().sent().getFirst().hex())
+                .isEqualTo("98 05 7F");
     }
 
     private static Plan neighbour(Plan plan, Answers answers) {
-        Model chained = new Model(new ModelId("neighbour"), new TapeLabel("Neighbour"), Kind.INSTRUMENT_HOST, Sockets.of(IN), Surface.BLANK, channel(), answers, Optional.empty());
+        Model chained = new Model(
+                new ModelId("neighbour"),
+                new TapeLabel("Neighbour"),
+                Kind.INSTRUMENT_HOST,
+                Sockets.of(IN),
+                Surface.BLANK,
+                channel(),
+                answers,
+                Optional.empty());
         Plan more = new GearEdit.AddDevice("Piano", chained).apply(plan);
         more = new GearEdit.ChangeSetting(new DeviceId("piano"), SettingId.RECEIVE_CHANNEL, "3").apply(more);
-        return new WiringEdit.Connect(new Socket(BOX, new PortId("thru")), new Socket(new DeviceId("piano"), IN.id())).apply(more);
+        return new WiringEdit.Connect(new Socket(BOX, new PortId("thru")), new Socket(new DeviceId("piano"), IN.id()))
+                .apply(more);
     }
 
     private static List<Action> actions(String... keys) {
@@ -160,21 +208,36 @@ class EveryBoxTests {
     }
 
     private static List<String> chosen(Plan plan, int... presses) {
-        return words(plan, presses).stream().filter(w -> w.endsWith(" chosen") && !w.endsWith("not chosen")).map(w -> w.split(" ")[0]).sorted().toList();
+        return words(plan, presses).stream()
+                .filter(w -> w.endsWith(" chosen") && !w.endsWith("not chosen"))
+                .map(w -> w.split(" ")[0])
+                .sorted()
+                .toList();
     }
 
     /** Every part of the box with what can differ about it, after presses of switches of the first bank. */
     private static List<String> words(Plan plan, int... presses) {
-        List<SwitchAt> all = IntStream.of(presses).mapToObj(n -> new SwitchAt(BOARD, 1, n)).toList();
+        List<SwitchAt> all =
+                IntStream.of(presses).mapToObj(n -> new SwitchAt(BOARD, 1, n)).toList();
         RigState state = Rehearsal.of(plan, RigState.poweredOn(plan.rig()), all).state();
         Model model = plan.rig().model(BOX);
-        return model.parts().stream().flatMap(part -> model.answers().aspects(part.id()).stream()
-                .map(aspect -> part.id() + " " + state.word(BOX, part.id(), aspect))).toList();
+        return model.parts().stream()
+                .flatMap(part -> model.answers().aspects(part.id()).stream()
+                        .map(aspect -> part.id() + " " + state.word(BOX, part.id(), aspect)))
+                .toList();
     }
 
     private static Model box(Answers answers) {
         Port thru = new Port(new PortId("thru"), new TapeLabel("MIDI THRU"), Connector.FIVE_PIN, Direction.THRU);
-        return new Model(new ModelId("box"), new TapeLabel("Box"), Kind.LIGHT_DESK, Sockets.of(IN, thru), Surface.BLANK, channel(), answers, Optional.empty());
+        return new Model(
+                new ModelId("box"),
+                new TapeLabel("Box"),
+                Kind.LIGHT_DESK,
+                Sockets.of(IN, thru),
+                Surface.BLANK,
+                channel(),
+                answers,
+                Optional.empty());
     }
 
     private static Memory channel() {
@@ -184,7 +247,17 @@ class EveryBoxTests {
     /** A plan in which each action is on a switch of its own; the box gets a 5-pin input whatever it has. */
     private static Plan plan(Model model, List<Action> actions) {
         boolean plugged = model.ports(Direction.IN).stream().anyMatch(p -> p.id().equals(IN.id()));
-        Model reachable = plugged ? model : new Model(model.id(), model.name(), model.kind(), Sockets.of(IN), model.surface(), model.memory(), model.answers(), model.power());
+        Model reachable = plugged
+                ? model
+                : new Model(
+                        model.id(),
+                        model.name(),
+                        model.kind(),
+                        Sockets.of(IN),
+                        model.surface(),
+                        model.memory(),
+                        model.answers(),
+                        model.power());
         Plan plan = new GearEdit.AddDevice("Board", anything()).apply(Plan.empty(new TapeLabel("Every box")));
         plan = new GearEdit.AddDevice("Box", reachable).apply(plan);
         plan = new WiringEdit.Connect(new Socket(BOARD, OUT.id()), new Socket(BOX, IN.id())).apply(plan);
@@ -193,16 +266,41 @@ class EveryBoxTests {
         }
         List<Assignment> assignments = new ArrayList<>();
         for (int i = 0; i < actions.size(); i++) {
-            assignments.add(new Assignment(new SwitchAt(BOARD, 1 + i / 32, 1 + i % 32), Optional.empty(), List.of(new Step(BOX, actions.get(i)))));
+            assignments.add(new Assignment(
+                    new SwitchAt(BOARD, 1 + i / 32, 1 + i % 32),
+                    Optional.empty(),
+                    List.of(new Step(BOX, actions.get(i)))));
         }
         return plan.withSwitches(new Switches(assignments));
     }
 
     private static Model anything() {
-        var board = new Board(32, 8, IntStream.rangeClosed(1, 128).mapToObj(i -> new TapeLabel(String.valueOf(i))).toList(), BankChange.ASSIGNMENTS,
-                new TreeSet<>(EnumSet.allOf(MessageType.class)), 128, new TreeSet<>(EnumSet.of(Gesture.PRESS)), new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT)),
-                Optional.empty(), SendChannel.EACH_MESSAGE, RunningStatus.NOT_USED, ProgramCounting.FROM_ONE, ValueDisplay.PLAIN, 0, 0);
-        return new Model(new ModelId("anything"), new TapeLabel("Sends anything"), Kind.FLOOR_BOARD, Sockets.of(OUT),
-                new Surface(Optional.of(board), List.of()), Memory.of(), Answers.NOTHING, Optional.empty());
+        var board = new Board(
+                32,
+                8,
+                IntStream.rangeClosed(1, 128)
+                        .mapToObj(i -> new TapeLabel(String.valueOf(i)))
+                        .toList(),
+                BankChange.ASSIGNMENTS,
+                new TreeSet<>(EnumSet.allOf(MessageType.class)),
+                128,
+                new TreeSet<>(EnumSet.of(Gesture.PRESS)),
+                new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT)),
+                Optional.empty(),
+                SendChannel.EACH_MESSAGE,
+                RunningStatus.NOT_USED,
+                ProgramCounting.FROM_ONE,
+                ValueDisplay.PLAIN,
+                0,
+                0);
+        return new Model(
+                new ModelId("anything"),
+                new TapeLabel("Sends anything"),
+                Kind.FLOOR_BOARD,
+                Sockets.of(OUT),
+                new Surface(Optional.of(board), List.of()),
+                Memory.of(),
+                Answers.NOTHING,
+                Optional.empty());
     }
 }

@@ -31,46 +31,82 @@ class GestureTests {
 
     @Test
     void aMomentarySwitchThatOpensWhatItMutedIsExact() {
-        Plan plan = MappingFaults.floor().step("foot-board 6: vocal-mixer mute:input-2").then("foot-board 6", Moment.RELEASE, "vocal-mixer open:input-2")
-                .mode("foot-board 6", SwitchMode.MOMENTARY).plan();
+        Plan plan = MappingFaults.floor()
+                .step("foot-board 6: vocal-mixer mute:input-2")
+                .then("foot-board 6", Moment.RELEASE, "vocal-mixer open:input-2")
+                .mode("foot-board 6", SwitchMode.MOMENTARY)
+                .plan();
         Proof proof = Report.of(plan).proof(SIX).orElseThrow();
         assertThat(proof.verdict()).isEqualTo(Verdict.EXACT);
-        assertThat(proof.trials().getFirst().presses()).extracting(Press::moment).containsExactly(Moment.PRESS, Moment.RELEASE, Moment.PRESS, Moment.RELEASE, Moment.PRESS, Moment.RELEASE);
+        assertThat(proof.trials().getFirst().presses())
+                .extracting(Press::moment)
+                .containsExactly(
+                        Moment.PRESS, Moment.RELEASE, Moment.PRESS, Moment.RELEASE, Moment.PRESS, Moment.RELEASE);
         assertThat(proof.messages()).isEqualTo(2);
     }
 
     @Test
     void anAlternatingSwitchDoesOneThingThenTheOther() {
-        Plan plan = MappingFaults.floor().step("foot-board 6: vocal-mixer mute:input-2").then("foot-board 6", Moment.AGAIN, "vocal-mixer open:input-2").plan();
+        Plan plan = MappingFaults.floor()
+                .step("foot-board 6: vocal-mixer mute:input-2")
+                .then("foot-board 6", Moment.AGAIN, "vocal-mixer open:input-2")
+                .plan();
         CompiledSwitch compiled = new Compiler(plan).compile(plan.switches().at(SIX));
-        assertThat(compiled.mode()).as("chosen since there are steps for the second press").isEqualTo(SwitchMode.ALTERNATING);
+        assertThat(compiled.mode())
+                .as("chosen since there are steps for the second press")
+                .isEqualTo(SwitchMode.ALTERNATING);
         assertThat(compiled.sent(Moment.AGAIN)).extracting(m -> m.hex()).containsExactly("B1 29 00");
         Proof proof = Report.of(plan).proof(SIX).orElseThrow();
         assertThat(proof.verdict()).isEqualTo(Verdict.EXACT);
-        assertThat(proof.trials().getFirst().presses()).extracting(Press::moment).containsExactly(Moment.PRESS, Moment.AGAIN, Moment.PRESS);
-        assertThat(Rehearsal.of(plan, RigState.poweredOn(plan.rig()), List.of(SIX, SIX)).state()).isEqualTo(RigState.poweredOn(plan.rig()));
+        assertThat(proof.trials().getFirst().presses())
+                .extracting(Press::moment)
+                .containsExactly(Moment.PRESS, Moment.AGAIN, Moment.PRESS);
+        assertThat(Rehearsal.of(plan, RigState.poweredOn(plan.rig()), List.of(SIX, SIX))
+                        .state())
+                .isEqualTo(RigState.poweredOn(plan.rig()));
     }
 
     @Test
     void twoMessagesCannotBeTwoValuesOfOne() {
-        Plan plan = MappingFaults.floor().step("foot-board 6: vocal-mixer mute:input-2").then("foot-board 6", Moment.AGAIN, "vocal-mixer open:input-3").plan();
-        assertThat(new Compiler(plan).compile(plan.switches().at(SIX)).steps(Moment.AGAIN).getFirst().obstacle()).contains(new Obstacle.TwoMessages());
+        Plan plan = MappingFaults.floor()
+                .step("foot-board 6: vocal-mixer mute:input-2")
+                .then("foot-board 6", Moment.AGAIN, "vocal-mixer open:input-3")
+                .plan();
+        assertThat(new Compiler(plan)
+                        .compile(plan.switches().at(SIX))
+                        .steps(Moment.AGAIN)
+                        .getFirst()
+                        .obstacle())
+                .contains(new Obstacle.TwoMessages());
     }
 
     @Test
     void everyGestureHasAProofOfItsOwn() {
-        Plan plan = MappingFaults.floor().step("foot-board 6: vocal-mixer mute:input-2").then("foot-board 6", Moment.HOLD, "vocal-mixer open:input-2").plan();
+        Plan plan = MappingFaults.floor()
+                .step("foot-board 6: vocal-mixer mute:input-2")
+                .then("foot-board 6", Moment.HOLD, "vocal-mixer open:input-2")
+                .plan();
         assertThat(Report.of(plan).proofs(SIX)).extracting(Proof::moment).containsExactly(Moment.PRESS, Moment.HOLD);
-        Plan twice = Sketch.on(plan).then("foot-board 6", Moment.DOUBLE_PRESS, "vocal-mixer mute:main").plan();
+        Plan twice = Sketch.on(plan)
+                .then("foot-board 6", Moment.DOUBLE_PRESS, "vocal-mixer mute:main")
+                .plan();
         Report report = Report.of(twice);
-        assertThat(report.proofs(SIX)).extracting(Proof::verdict).as("the board knows no double press, and a press waits for it").containsExactly(Verdict.LATE, Verdict.EXACT, Verdict.NO_WAY);
-        assertThat(report.proof(SIX).orElseThrow().moment()).as("the worst stands for the switch").isEqualTo(Moment.DOUBLE_PRESS);
+        assertThat(report.proofs(SIX))
+                .extracting(Proof::verdict)
+                .as("the board knows no double press, and a press waits for it")
+                .containsExactly(Verdict.LATE, Verdict.EXACT, Verdict.NO_WAY);
+        assertThat(report.proof(SIX).orElseThrow().moment())
+                .as("the worst stands for the switch")
+                .isEqualTo(Moment.DOUBLE_PRESS);
     }
 
     @Test
     void aWaitIsOnTheClockAndNotLate() {
-        Plan plan = MappingFaults.floor().step("foot-board 6: vocal-mixer mute:input-2", "foot-board 6: vocal-mixer mute:input-3").plan();
-        plan = new SwitchEdit.WaitBefore(SIX, Moment.PRESS, 1, Sketch.stepOf("vocal-mixer mute:input-3"), "1500").apply(plan);
+        Plan plan = MappingFaults.floor()
+                .step("foot-board 6: vocal-mixer mute:input-2", "foot-board 6: vocal-mixer mute:input-3")
+                .plan();
+        plan = new SwitchEdit.WaitBefore(SIX, Moment.PRESS, 1, Sketch.stepOf("vocal-mixer mute:input-3"), "1500")
+                .apply(plan);
         Proof proof = Report.of(plan).proof(SIX).orElseThrow();
         assertThat(proof.verdict()).isEqualTo(Verdict.EXACT);
         assertThat(proof.worstMicros()).isEqualTo(1_500_000 + 2 * 960);
@@ -78,25 +114,50 @@ class GestureTests {
 
     @Test
     void whatPressesByThemselvesSendIsReleasedInTheRehearsal() {
-        Plan plan = MappingFaults.floor().mode("foot-board 1", SwitchMode.MOMENTARY).plan();
+        Plan plan =
+                MappingFaults.floor().mode("foot-board 1", SwitchMode.MOMENTARY).plan();
         Rehearsal rehearsal = Rehearsal.of(plan, RigState.poweredOn(plan.rig()), List.of(Sketch.at("foot-board 1")));
-        assertThat(rehearsal.played().getFirst().pressed().trace()).filteredOn(e -> e instanceof Event.Arrived).extracting(Event::atMicros).containsExactly(960L, 150_960L);
+        assertThat(rehearsal.played().getFirst().pressed().trace())
+                .filteredOn(e -> e instanceof Event.Arrived)
+                .extracting(Event::atMicros)
+                .containsExactly(960L, 150_960L);
         assertThat(rehearsal.state()).isEqualTo(rehearsal.start());
     }
 
-    /** The treadle moves the level from heel to toe and back, capped at 0 dB where the top is +6: never above for all 128 positions. */
+    /**
+     * The treadle moves the level from heel to toe and back, capped at 0 dB where the top is +6: never above for all
+     * 128 positions.
+     */
     @Test
     void aTreadleIsProvenFromHeelToToeAndNeverPassesItsCap() {
         Sketch sketch = MappingFaults.sounds().move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127);
         ControlAt at = new ControlAt(new DeviceId("foot-board"), ControlType.TREADLE, 1, 1);
-        Plan plan = new TravelEdit.Shape(at, new DeviceId("piano"), new PartId("control-1"), "0", "127", Curve.SLOW,
-                Law.DECIBELS, "6", "0").apply(sketch.plan());
+        Plan plan = new TravelEdit.Shape(
+                        at,
+                        new DeviceId("piano"),
+                        new PartId("control-1"),
+                        "0",
+                        "127",
+                        Curve.SLOW,
+                        Law.DECIBELS,
+                        "6",
+                        "0")
+                .apply(sketch.plan());
         TravelProof proof = Report.of(plan).proof(at).orElseThrow();
         assertThat(proof.verdict()).isEqualTo(Verdict.EXACT);
-        assertThat(proof.compiled().targets().getFirst().at()).hasSize(128).allMatch(m -> m.data2() <= 89).last().extracting(m -> m.hex()).isEqualTo("B4 14 59");
-        assertThat(proof.trials().getFirst().presses()).extracting(Press::number).containsExactly(0, 32, 64, 96, 127, 64, 0);
+        assertThat(proof.compiled().targets().getFirst().at())
+                .hasSize(128)
+                .allMatch(m -> m.data2() <= 89)
+                .last()
+                .extracting(m -> m.hex())
+                .isEqualTo("B4 14 59");
+        assertThat(proof.trials().getFirst().presses())
+                .extracting(Press::number)
+                .containsExactly(0, 32, 64, 96, 127, 64, 0);
         Plan two = new TravelEdit.AddTarget(at, new Target(new DeviceId("piano"), new PartId("control-2"))).apply(plan);
-        assertThat(Report.of(two).proof(at).orElseThrow().compiled().sendings(64)).as("one treadle, two levels, each with its own range").extracting(s -> s.message().hex())
+        assertThat(Report.of(two).proof(at).orElseThrow().compiled().sendings(64))
+                .as("one treadle, two levels, each with its own range")
+                .extracting(s -> s.message().hex())
                 .containsExactly("B4 14 20", "B4 15 40");
     }
 }

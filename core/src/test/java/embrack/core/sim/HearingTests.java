@@ -13,14 +13,22 @@ import org.junit.jupiter.api.Test;
 class HearingTests {
 
     private static final DeviceId TRACKS = new DeviceId("tracks");
-    private static final Sketch PLAYER = Sketch.of("Player").box("Computer", "computer").app("Tracks", "linear-timeline-player", "computer");
+    private static final Sketch PLAYER =
+            Sketch.of("Player").box("Computer", "computer").app("Tracks", "linear-timeline-player", "computer");
 
     @Test
     void whatArrivesAtAnInputThatIsOffDoesNothingAndSaysWhichInput() {
-        Message play = PLAYER.rig().model(TRACKS).messagesFor(Action.parse("play:tracks"), new Channel(1)).orElseThrow().getLast();
-        assertThat(Hearing.of(PLAYER.rig(), TRACKS).reading(play, Heard.NOTHING)).isEqualTo(new Reading.InputOff("Input for remote"));
+        Message play = PLAYER.rig()
+                .model(TRACKS)
+                .messagesFor(Action.parse("play:tracks"), new Channel(1))
+                .orElseThrow()
+                .getLast();
+        assertThat(Hearing.of(PLAYER.rig(), TRACKS).reading(play, Heard.NOTHING))
+                .isEqualTo(new Reading.InputOff("Input for remote"));
         Sketch on = Sketch.on(PLAYER.plan()).set("tracks", "input-for-remote", "on");
         assertThat(Hearing.of(on.rig(), TRACKS).reading(play, Heard.NOTHING)).isInstanceOf(Reading.Acts.class);
-        assertThat(Hearing.of(PLAYER.rig(), TRACKS).reading(new Message.ProgramChange(new Channel(3), 5), Heard.NOTHING)).isEqualTo(new Reading.MeansNothing());
+        assertThat(Hearing.of(PLAYER.rig(), TRACKS)
+                        .reading(new Message.ProgramChange(new Channel(3), 5), Heard.NOTHING))
+                .isEqualTo(new Reading.MeansNothing());
     }
 }

@@ -34,72 +34,97 @@ class ProofPropertyTests {
 
     /** The proof works out once what messages do; pressing message by message comes to the same. */
     @Property(tries = 120)
-    void theProofAndTheRehearsalAgree(@ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 14) int boxes) {
+    void theProofAndTheRehearsalAgree(
+            @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 14) int boxes) {
         Plan plan = RandomRigs.withGestures(seed, boxes);
         RigState start = RigState.poweredOn(plan.rig());
         for (Proof proof : new Prover(plan).all()) {
             if (proof.moment() == Moment.PRESS) {
-                RigState rehearsed = Rehearsal.of(plan, start, Collections.nCopies(Prover.PRESSES, proof.at())).state();
-                assertThat(proof.trials().getFirst().presses().getLast().actual()).as(plan.words(proof.at())).isEqualTo(rehearsed);
+                RigState rehearsed = Rehearsal.of(plan, start, Collections.nCopies(Prover.PRESSES, proof.at()))
+                        .state();
+                assertThat(proof.trials().getFirst().presses().getLast().actual())
+                        .as(plan.words(proof.at()))
+                        .isEqualTo(rehearsed);
             }
         }
     }
 
     /** A gesture is exact or late just when no place was ever wrong, and has a finding just when it is not exact. */
     @Property(tries = 120)
-    void everyVerdictButExactIsExplained(@ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 12) int boxes) {
+    void everyVerdictButExactIsExplained(
+            @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 12) int boxes) {
         Report report = Report.of(RandomRigs.withGestures(seed, boxes));
         for (Proof proof : report.proofs()) {
             boolean right = proof.verdict() == Verdict.EXACT || proof.verdict() == Verdict.LATE;
             assertThat(right && !proof.wrongPlaces().isEmpty()).isFalse();
             if (proof.verdict() != Verdict.EXACT) {
-                assertThat(report.findings(proof.at())).as("%s is %s", report.plan().words(proof.at()), proof.verdict()).isNotEmpty();
+                assertThat(report.findings(proof.at()))
+                        .as("%s is %s", report.plan().words(proof.at()), proof.verdict())
+                        .isNotEmpty();
             }
         }
         for (TravelProof proof : report.travels()) {
             String where = report.plan().words(proof.at());
-            assertThat(report.findings().stream().anyMatch(f -> f.where().equals(where) && f.code().matches("controls\\.(stopped|not-as-meant)")))
-                    .as("%s is %s", where, proof.verdict()).isEqualTo(proof.verdict() != Verdict.EXACT);
+            assertThat(report.findings().stream()
+                            .anyMatch(f ->
+                                    f.where().equals(where) && f.code().matches("controls\\.(stopped|not-as-meant)")))
+                    .as("%s is %s", where, proof.verdict())
+                    .isEqualTo(proof.verdict() != Verdict.EXACT);
         }
     }
 
     /** Whatever a button promises: after it, that finding is gone. */
     @Property(tries = 60)
-    void aRemedySettlesItsFinding(@ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 10) int boxes) {
+    void aRemedySettlesItsFinding(
+            @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 10) int boxes) {
         Plan plan = RandomRigs.withGestures(seed, boxes);
-        Report.of(plan).findings().stream().filter(finding -> finding.remedy().isPresent()).forEach(finding -> {
-            Remedy remedy = finding.remedy().get();
-            try {
-                List<Finding> left = Report.of(remedy.edit().apply(plan)).findings();
-                assertThat(left).as("%s by %s", finding.what(), remedy.label()).noneMatch(f -> f.code().equals(finding.code()) && f.where().equals(finding.where()) && f.what().equals(finding.what()));
-            } catch (Refused refused) {
-                throw new AssertionError("%s: %s was refused: %s".formatted(finding.what(), remedy.label(), refused.words()), refused);
-            }
-        });
+        Report.of(plan).findings().stream()
+                .filter(finding -> finding.remedy().isPresent())
+                .forEach(finding -> {
+                    Remedy remedy = finding.remedy().get();
+                    try {
+                        List<Finding> left =
+                                Report.of(remedy.edit().apply(plan)).findings();
+                        assertThat(left)
+                                .as("%s by %s", finding.what(), remedy.label())
+                                .noneMatch(f -> f.code().equals(finding.code())
+                                        && f.where().equals(finding.where())
+                                        && f.what().equals(finding.what()));
+                    } catch (Refused refused) {
+                        throw new AssertionError(
+                                "%s: %s was refused: %s".formatted(finding.what(), remedy.label(), refused.words()),
+                                refused);
+                    }
+                });
     }
 
     /** Proving only what an edit touched finds what proving all finds. */
     @Property(tries = 60)
-    void provingWhatChangedIsProvingAll(@ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 12) int boxes) {
+    void provingWhatChangedIsProvingAll(
+            @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 12) int boxes) {
         Plan plan = RandomRigs.withGestures(seed, boxes).settled();
         var random = new Random(seed);
         Report report = Report.of(plan);
         List<Assignment> all = new ArrayList<>(plan.switches().assignments());
         Collections.shuffle(all, random);
         for (Assignment assignment : all.subList(0, Math.min(3, all.size()))) {
-            plan = random.nextBoolean() ? new SwitchEdit.ClearSwitch(assignment.at()).apply(plan)
-                    : new SwitchEdit.ChooseMode(assignment.at(), Optional.of(SwitchMode.values()[random.nextInt(3)])).apply(plan);
+            plan = random.nextBoolean()
+                    ? new SwitchEdit.ClearSwitch(assignment.at()).apply(plan)
+                    : new SwitchEdit.ChooseMode(assignment.at(), Optional.of(SwitchMode.values()[random.nextInt(3)]))
+                            .apply(plan);
             report = Report.after(report, plan);
             Report whole = Report.of(plan);
             assertThat(report.findings()).isEqualTo(whole.findings());
-            assertThat(report.proofs()).extracting(Proof::verdict).isEqualTo(whole.proofs().stream().map(Proof::verdict).toList());
+            assertThat(report.proofs())
+                    .extracting(Proof::verdict)
+                    .isEqualTo(whole.proofs().stream().map(Proof::verdict).toList());
         }
     }
 
     /**
      * An input of a loop station against what the switch sends: the mode of the input, its low and high value, the mode
-     * of the switch, and what then happens of "record". By the description of such inputs in the trade: a value works the
-     * function in its upper half.
+     * of the switch, and what then happens of "record". By the description of such inputs in the trade: a value works
+     * the function in its upper half.
      */
     @ParameterizedTest
     @CsvSource({
@@ -116,9 +141,13 @@ class ProofPropertyTests {
         "true, 0, 127, MOMENTARY, EVERY_OTHER",
         "true, 0, 127, ALTERNATING, EVERY_OTHER",
     })
-    void whatAnInputMakesOfWhatASwitchSends(boolean alternating, String low, String high, SwitchMode mode, Verdict verdict) {
-        Plan plan = MappingFaults.loops().mode("foot-board 3", mode)
-                .edit(new NumberEdit.Respond(new DeviceId("loop-table"), LessonId.parse("record:track-1"), alternating, low, high)).plan();
+    void whatAnInputMakesOfWhatASwitchSends(
+            boolean alternating, String low, String high, SwitchMode mode, Verdict verdict) {
+        Plan plan = MappingFaults.loops()
+                .mode("foot-board 3", mode)
+                .edit(new NumberEdit.Respond(
+                        new DeviceId("loop-table"), LessonId.parse("record:track-1"), alternating, low, high))
+                .plan();
         SwitchAt at = Sketch.at("foot-board 3");
         assertThat(Report.of(plan).proof(at).orElseThrow().verdict()).isEqualTo(verdict);
     }

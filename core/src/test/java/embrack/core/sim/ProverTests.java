@@ -42,20 +42,48 @@ class ProverTests {
     private static List<Arguments> plans() {
         return List.of(
                 Arguments.of("clean", MuteBoard.plan(), List.of(EXACT, EXACT, EXACT, EXACT)),
-                Arguments.of("a second mixer on its own channel", MuteBoard.withSecondMixer(3), List.of(EXACT, EXACT, EXACT, EXACT)),
-                Arguments.of("wrong receive channel", MuteBoard.with(receive(MIXER, 5)), List.of(DEAD, DEAD, DEAD, DEAD)),
-                Arguments.of("a board that sends program changes only",
-                        MuteBoard.with(new GearEdit.SwapHardware(BOARD, Library.FOUR_SWITCH_PROGRAM_BOARD)), List.of(NO_WAY, NO_WAY, NO_WAY, NO_WAY)),
-                Arguments.of("two messages a press", MuteBoard.with(new GearEdit.SwapHardware(BOARD, Library.FOUR_SWITCH_DESK_BOARD)),
+                Arguments.of(
+                        "a second mixer on its own channel",
+                        MuteBoard.withSecondMixer(3),
+                        List.of(EXACT, EXACT, EXACT, EXACT)),
+                Arguments.of(
+                        "wrong receive channel", MuteBoard.with(receive(MIXER, 5)), List.of(DEAD, DEAD, DEAD, DEAD)),
+                Arguments.of(
+                        "a board that sends program changes only",
+                        MuteBoard.with(new GearEdit.SwapHardware(BOARD, Library.FOUR_SWITCH_PROGRAM_BOARD)),
+                        List.of(NO_WAY, NO_WAY, NO_WAY, NO_WAY)),
+                Arguments.of(
+                        "two messages a press",
+                        MuteBoard.with(new GearEdit.SwapHardware(BOARD, Library.FOUR_SWITCH_DESK_BOARD)),
                         List.of(NO_WAY, EXACT, EXACT, EXACT)),
-                Arguments.of("mute and open swapped in the chart", MuteBoard.withMixer(Mixers.swappedChart()), List.of(WRONG, WRONG, WRONG, WRONG)),
-                Arguments.of("cable missing", MuteBoard.with(new WiringEdit.Disconnect(OUT, IN)), List.of(NO_WAY, NO_WAY, NO_WAY, NO_WAY)),
-                Arguments.of("a mixer that cannot open", MuteBoard.withMixer(Mixers.muteOnly()), List.of(NO_WAY, EXACT, EXACT, EXACT)),
-                Arguments.of("the channel shared by a second mixer", MuteBoard.withSecondMixer(2), List.of(ALSO, ALSO, ALSO, ALSO)),
-                Arguments.of("a mixer that toggles", MuteBoard.withMixer(Mixers.toggling()), List.of(EVERY_OTHER, EVERY_OTHER, EVERY_OTHER, EVERY_OTHER)),
-                Arguments.of("a mixer deaf beyond its inputs", MuteBoard.withMixer(Mixers.deafBeyondInputs()), List.of(PART, DEAD, EXACT, DEAD)),
-                Arguments.of("two mixers meant to differ on one channel",
-                        MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:input-1"))), List.of(ALSO, ALSO, WRONG, ALSO)));
+                Arguments.of(
+                        "mute and open swapped in the chart",
+                        MuteBoard.withMixer(Mixers.swappedChart()),
+                        List.of(WRONG, WRONG, WRONG, WRONG)),
+                Arguments.of(
+                        "cable missing",
+                        MuteBoard.with(new WiringEdit.Disconnect(OUT, IN)),
+                        List.of(NO_WAY, NO_WAY, NO_WAY, NO_WAY)),
+                Arguments.of(
+                        "a mixer that cannot open",
+                        MuteBoard.withMixer(Mixers.muteOnly()),
+                        List.of(NO_WAY, EXACT, EXACT, EXACT)),
+                Arguments.of(
+                        "the channel shared by a second mixer",
+                        MuteBoard.withSecondMixer(2),
+                        List.of(ALSO, ALSO, ALSO, ALSO)),
+                Arguments.of(
+                        "a mixer that toggles",
+                        MuteBoard.withMixer(Mixers.toggling()),
+                        List.of(EVERY_OTHER, EVERY_OTHER, EVERY_OTHER, EVERY_OTHER)),
+                Arguments.of(
+                        "a mixer deaf beyond its inputs",
+                        MuteBoard.withMixer(Mixers.deafBeyondInputs()),
+                        List.of(PART, DEAD, EXACT, DEAD)),
+                Arguments.of(
+                        "two mixers meant to differ on one channel",
+                        MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:input-1"))),
+                        List.of(ALSO, ALSO, WRONG, ALSO)));
     }
 
     @ParameterizedTest(name = "{0}")
@@ -68,8 +96,14 @@ class ProverTests {
     @Test
     void timeIsThatOfTheBytesOnTheCable() {
         Proof proof = new Prover(MuteBoard.plan()).all().getFirst();
-        assertThat(proof.trace()).filteredOn(Event.Sent.class::isInstance).extracting(Event::atMicros).containsExactly(0L, 960L, 1920L, 2880L);
-        assertThat(proof.trace()).filteredOn(Event.Arrived.class::isInstance).extracting(Event::atMicros).containsExactly(960L, 1920L, 2880L, 3840L);
+        assertThat(proof.trace())
+                .filteredOn(Event.Sent.class::isInstance)
+                .extracting(Event::atMicros)
+                .containsExactly(0L, 960L, 1920L, 2880L);
+        assertThat(proof.trace())
+                .filteredOn(Event.Arrived.class::isInstance)
+                .extracting(Event::atMicros)
+                .containsExactly(960L, 1920L, 2880L, 3840L);
         assertThat(Wire.millis(proof.worstMicros())).isEqualTo("3.840 ms");
     }
 
@@ -90,11 +124,17 @@ class ProverTests {
         Plan plan = MuteBoard.plan();
         RigState start = RigState.poweredOn(plan.rig());
         Pressed pressed = new Simulator(plan).press(start, at(2), 5_000);
-        assertThat(pressed.after().word(MIXER, new PartId("return-1"), Aspect.MUTED)).isEqualTo("muted");
-        assertThat(start.differences(pressed.after())).extracting(p -> p.part().text()).containsExactly("return-1", "return-2");
+        assertThat(pressed.after().word(MIXER, new PartId("return-1"), Aspect.MUTED))
+                .isEqualTo("muted");
+        assertThat(start.differences(pressed.after()))
+                .extracting(p -> p.part().text())
+                .containsExactly("return-1", "return-2");
         assertThat(pressed.trace().getFirst().atMicros()).isEqualTo(5_000);
         Pressed unplugged = new Simulator(MuteBoard.with(new WiringEdit.Disconnect(OUT, IN))).press(start, at(2), 0);
-        assertThat(unplugged.trace()).hasSize(4).filteredOn(Event.Lost.class::isInstance).hasSize(2);
+        assertThat(unplugged.trace())
+                .hasSize(4)
+                .filteredOn(Event.Lost.class::isInstance)
+                .hasSize(2);
         assertThat(unplugged.after()).isEqualTo(start);
     }
 }

@@ -13,7 +13,6 @@ import embrack.core.name.TapeLabel;
 import embrack.core.plan.CueEdit;
 import embrack.core.plan.OrderEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SongEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
@@ -56,33 +55,49 @@ class ShowRunTests {
         List<Upset> upsets = run(sketch.plan()).upsets();
         assertThat(upsets).extracting(Upset::cue).containsExactly(6);
         assertThat(upsets.getFirst().jump()).isEqualTo(new Jump.None());
-        assertThat(List.of(upsets.getFirst().meant(), upsets.getFirst().actual())).containsExactly(1, 0);
+        assertThat(List.of(upsets.getFirst().meant(), upsets.getFirst().actual()))
+                .containsExactly(1, 0);
     }
 
     /** A toggle that spans two sections fails when the first is played again; within one section it does not. */
     @Test
     void aSectionPlayedTwiceTurnsRoundWhatWasOnAlready() {
-        Plan spans = off(Evening.sketch().cues("ebb", "9|1 = old-desk toggle:scene-2"), "18|1 = old-desk toggle:scene-2").plan();
-        assertThat(run(spans).upsets()).extracting(Upset::jump).contains(new Jump.Restart(new TapeLabel("Verse")), new Jump.Repeat(new TapeLabel("Refrain")));
-        Plan inside = off(Evening.sketch().cues("ebb", "9|1 = old-desk toggle:scene-2"), "12|1 = old-desk toggle:scene-2").plan();
+        Plan spans = off(
+                        Evening.sketch().cues("ebb", "9|1 = old-desk toggle:scene-2"), "18|1 = old-desk toggle:scene-2")
+                .plan();
+        assertThat(run(spans).upsets())
+                .extracting(Upset::jump)
+                .contains(new Jump.Restart(new TapeLabel("Verse")), new Jump.Repeat(new TapeLabel("Refrain")));
+        Plan inside = off(
+                        Evening.sketch().cues("ebb", "9|1 = old-desk toggle:scene-2"), "12|1 = old-desk toggle:scene-2")
+                .plan();
         assertThat(run(inside).upsets()).isEmpty();
     }
 
     /** What one song turns on and the next turns off fails when the first is left out. */
     @Test
     void aSongLeftOutIsMissed() {
-        Sketch sketch = Evening.sketch().cues("ebb", "23|1 = old-desk toggle:scene-2").cues("slow-boats", "on load = old-desk toggle:scene-2");
-        Plan plan = sketch.edit(new CueEdit.LeaveOff(new SongId("slow-boats"), 2, true)).plan();
-        assertThat(run(plan).upsets()).extracting(upset -> upset.jump().words(), Upset::song, Upset::meant).contains(
-                tuple("When Ebb is left out", new SongId("slow-boats"), 0));
+        Sketch sketch = Evening.sketch()
+                .cues("ebb", "23|1 = old-desk toggle:scene-2")
+                .cues("slow-boats", "on load = old-desk toggle:scene-2");
+        Plan plan = sketch.edit(new CueEdit.LeaveOff(new SongId("slow-boats"), 2, true))
+                .plan();
+        assertThat(run(plan).upsets())
+                .extracting(upset -> upset.jump().words(), Upset::song, Upset::meant)
+                .contains(tuple("When Ebb is left out", new SongId("slow-boats"), 0));
     }
 
     /** A box whose notes alternate is read by what came before: the messages of the run are remembered across songs. */
     @Test
     void aBoxThatAlternatesIsFollowedThroughTheShow() {
-        Plan once = off(Evening.sketch().cues("ebb", "3|1 = vocal-mixer toggle-mute:input-4"), "5|1 = vocal-mixer toggle-mute:input-4").plan();
+        Plan once = off(
+                        Evening.sketch().cues("ebb", "3|1 = vocal-mixer toggle-mute:input-4"),
+                        "5|1 = vocal-mixer toggle-mute:input-4")
+                .plan();
         assertThat(run(once).upsets()).isEmpty();
-        Plan twice = Evening.sketch().cues("ebb", "3|1 = vocal-mixer toggle-mute:input-4", "5|1 = vocal-mixer toggle-mute:input-4").plan();
+        Plan twice = Evening.sketch()
+                .cues("ebb", "3|1 = vocal-mixer toggle-mute:input-4", "5|1 = vocal-mixer toggle-mute:input-4")
+                .plan();
         assertThat(run(twice).upsets()).extracting(Upset::cue).containsExactly(6);
     }
 
@@ -90,11 +105,32 @@ class ShowRunTests {
     void whatASongLeavesIsTheNextSongsUnlessItSetsItInItsFirstSection() {
         Sketch sketch = Evening.sketch().cues("lanterns", "30|1 = guitar-sounds on:loop-4");
         Leftover left = run(sketch.plan()).leftovers().getFirst();
-        assertThat(left).extracting(Leftover::song, Leftover::into, Leftover::value, Leftover::later).containsExactly(new SongId("lanterns"), Optional.of(EBB), 1, false);
-        assertThat(run(Evening.sketch().cues("lanterns", "30|1 = guitar-sounds on:loop-4").cues("ebb", "20|1 = guitar-sounds off:loop-4").plan()).leftovers()).extracting(Leftover::later).contains(true);
-        assertThat(run(Evening.sketch().cues("lanterns", "30|1 = guitar-sounds on:loop-4").cues("ebb", "2|1 = guitar-sounds off:loop-4").plan()).leftovers())
-                .extracting(leftover -> leftover.jump().words()).as("it is missed only when the song is left out that turns it off").containsExactly("When Ebb is left out");
-        assertThat(run(Evening.sketch().cues("lanterns", "30|1 = guitar-sounds on:loop-4", "on stop = guitar-sounds off:loop-4").plan()).leftovers()).isEmpty();
+        assertThat(left)
+                .extracting(Leftover::song, Leftover::into, Leftover::value, Leftover::later)
+                .containsExactly(new SongId("lanterns"), Optional.of(EBB), 1, false);
+        assertThat(run(Evening.sketch()
+                                .cues("lanterns", "30|1 = guitar-sounds on:loop-4")
+                                .cues("ebb", "20|1 = guitar-sounds off:loop-4")
+                                .plan())
+                        .leftovers())
+                .extracting(Leftover::later)
+                .contains(true);
+        assertThat(run(Evening.sketch()
+                                .cues("lanterns", "30|1 = guitar-sounds on:loop-4")
+                                .cues("ebb", "2|1 = guitar-sounds off:loop-4")
+                                .plan())
+                        .leftovers())
+                .extracting(leftover -> leftover.jump().words())
+                .as("it is missed only when the song is left out that turns it off")
+                .containsExactly("When Ebb is left out");
+        assertThat(run(Evening.sketch()
+                                .cues(
+                                        "lanterns",
+                                        "30|1 = guitar-sounds on:loop-4",
+                                        "on stop = guitar-sounds off:loop-4")
+                                .plan())
+                        .leftovers())
+                .isEmpty();
         assertThat(left.jump()).isEqualTo(new Jump.None());
     }
 
@@ -102,8 +138,10 @@ class ShowRunTests {
     @Test
     void aChoiceIsSetByAnyOfItsFamily() {
         Plan plan = Evening.plan();
-        assertThat(Lane.of(plan.rig(), place("lantern-desk", "scene-1"))).isEqualTo(Lane.of(plan.rig(), place("lantern-desk", "scene-12")));
-        assertThat(Lane.of(plan.rig(), place("lantern-desk", "scene-1"))).isNotEqualTo(Lane.of(plan.rig(), place("guitar-sounds", "patch-1")));
+        assertThat(Lane.of(plan.rig(), place("lantern-desk", "scene-1")))
+                .isEqualTo(Lane.of(plan.rig(), place("lantern-desk", "scene-12")));
+        assertThat(Lane.of(plan.rig(), place("lantern-desk", "scene-1")))
+                .isNotEqualTo(Lane.of(plan.rig(), place("guitar-sounds", "patch-1")));
     }
 
     private static Place place(String device, String part) {
@@ -113,16 +151,25 @@ class ShowRunTests {
     /** What moves by itself is told behind the last song too. */
     @Test
     void aChaseIsStoppedByTheEnd() {
-        Plan plan = Evening.sketch().cues("slow-boats", "9|1 = old-desk toggle:auto-run").plan();
+        Plan plan = Evening.sketch()
+                .cues("slow-boats", "9|1 = old-desk toggle:auto-run")
+                .plan();
         assertThat(run(plan).leftovers()).isEmpty();
-        Plan chase = Evening.sketch().cues("slow-boats", "9|1 = old-desk toggle:chase-2, old-desk toggle:auto-run").plan();
-        assertThat(run(chase).leftovers().stream().filter(left -> left.into().isEmpty()).map(left -> left.place().part().text())).allMatch(part -> part.startsWith("chase"));
+        Plan chase = Evening.sketch()
+                .cues("slow-boats", "9|1 = old-desk toggle:chase-2, old-desk toggle:auto-run")
+                .plan();
+        assertThat(run(chase).leftovers().stream()
+                        .filter(left -> left.into().isEmpty())
+                        .map(left -> left.place().part().text()))
+                .allMatch(part -> part.startsWith("chase"));
     }
 
     /** The order decides: the same songs the other way round leave other things behind. */
     @Test
     void anotherOrderIsAnotherRun() {
-        Sketch sketch = Evening.sketch().cues("lanterns", "30|1 = guitar-sounds on:loop-4").cues("slow-boats", "1|1 = guitar-sounds off:loop-4");
+        Sketch sketch = Evening.sketch()
+                .cues("lanterns", "30|1 = guitar-sounds on:loop-4")
+                .cues("slow-boats", "1|1 = guitar-sounds off:loop-4");
         assertThat(run(sketch.plan()).leftovers()).extracting(Leftover::into).containsExactly(Optional.of(EBB));
         Plan moved = sketch.edit(new OrderEdit.MovePart(Evening.SHOW, 2, 0)).plan();
         assertThat(run(moved).leftovers()).isEmpty();
@@ -131,10 +178,28 @@ class ShowRunTests {
     /** Presses between songs and inside them are part of the run. */
     @Test
     void feetTakePart() {
-        Plan plan = Evening.sketch().step("foot-board 7: old-desk toggle:scene-3").cues("ebb", "9|1 = old-desk toggle:scene-3").foot("ebb", "5|1", "foot-board 7").plan();
+        Plan plan = Evening.sketch()
+                .step("foot-board 7: old-desk toggle:scene-3")
+                .cues("ebb", "9|1 = old-desk toggle:scene-3")
+                .foot("ebb", "5|1", "foot-board 7")
+                .plan();
         assertThat(run(plan).upsets()).extracting(Upset::cue).contains(5);
-        Plan talk = Evening.sketch().step("foot-board 7: old-desk toggle:scene-3").cues("ebb", "on load = old-desk toggle:scene-3")
-                .edit(new OrderEdit.DescribePart(Evening.SHOW, 3, Item.TALK, "Tale", "2:00", "", Transition.Way.HARD, "", "", "", Optional.of(Sketch.at("foot-board 7")))).plan();
+        Plan talk = Evening.sketch()
+                .step("foot-board 7: old-desk toggle:scene-3")
+                .cues("ebb", "on load = old-desk toggle:scene-3")
+                .edit(new OrderEdit.DescribePart(
+                        Evening.SHOW,
+                        3,
+                        Item.TALK,
+                        "Tale",
+                        "2:00",
+                        "",
+                        Transition.Way.HARD,
+                        "",
+                        "",
+                        "",
+                        Optional.of(Sketch.at("foot-board 7"))))
+                .plan();
         assertThat(run(talk).upsets()).extracting(Upset::jump).contains(new Jump.None());
     }
 
@@ -144,14 +209,20 @@ class ShowRunTests {
         Plan plan = Evening.plan();
         var always = new Cue(1, new Anchor.Automatic(When.PLAY), List.of(Sketch.stepOf("old-desk toggle:scene-5")));
         Plan toggling = plan.withBook(plan.book().withAlways(List.of(always)));
-        assertThat(run(toggling).upsets()).allMatch(Upset::always).extracting(Upset::song).contains(EBB, new SongId("slow-boats"));
+        assertThat(run(toggling).upsets())
+                .allMatch(Upset::always)
+                .extracting(Upset::song)
+                .contains(EBB, new SongId("slow-boats"));
         assertThat(Report.of(toggling).findings()).extracting(Finding::code).contains("songs.wrong-way-round");
     }
 
     /** Without a show the songs run in the order of the book. */
     @Test
     void withoutAShowTheBookIsTheOrder() {
-        Plan plan = new OrderEdit.RemoveShow(Evening.SHOW).apply(Evening.sketch().cues("lanterns", "30|1 = guitar-sounds on:loop-4").plan());
+        Plan plan = new OrderEdit.RemoveShow(Evening.SHOW)
+                .apply(Evening.sketch()
+                        .cues("lanterns", "30|1 = guitar-sounds on:loop-4")
+                        .plan());
         assertThat(run(plan).leftovers()).extracting(Leftover::into).containsExactly(Optional.of(EBB));
     }
 }

@@ -11,18 +11,20 @@ class CursorTests {
 
     /** A line, words to step over, whether they stand there, and what is left. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "'mute Input 1'        | mute        | true  | Input 1",
-        "'  MUTE  Input 1'     | mute        | true  | Input 1",
-        "'muted Input 1'       | mute        | false | muted Input 1",
-        "'toggle   mute x'     | toggle mute | true  | x",
-        "'togglemute x'        | toggle mute | false | togglemute x",
-        "'a press, more'       | a press     | true  | ', more'",
-        "'+ note 60'           | +           | true  | note 60",
-        "'=127'                | =           | true  | 127",
-        "'mut'                 | mute        | false | mut",
-        "''                    | mute        | false | ''",
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "'mute Input 1'        | mute        | true  | Input 1",
+                "'  MUTE  Input 1'     | mute        | true  | Input 1",
+                "'muted Input 1'       | mute        | false | muted Input 1",
+                "'toggle   mute x'     | toggle mute | true  | x",
+                "'togglemute x'        | toggle mute | false | togglemute x",
+                "'a press, more'       | a press     | true  | ', more'",
+                "'+ note 60'           | +           | true  | note 60",
+                "'=127'                | =           | true  | 127",
+                "'mut'                 | mute        | false | mut",
+                "''                    | mute        | false | ''",
+            })
     void wordsAreSteppedOverWhole(String line, String words, boolean accepted, String rest) {
         Cursor cursor = Cursor.of(line);
         assertThat(cursor.accept(words)).isEqualTo(accepted);
@@ -30,13 +32,15 @@ class CursorTests {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "'cc 40 # a remark'    | cc 40",
-        "'note C#3'            | note C#3",
-        "'clear \"No. # 3\"'   | clear \"No. # 3\"",
-        "'# only that'         | ''",
-        "'cc 40 over 63   '    | cc 40 over 63",
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "'cc 40 # a remark'    | cc 40",
+                "'note C#3'            | note C#3",
+                "'clear \"No. # 3\"'   | clear \"No. # 3\"",
+                "'# only that'         | ''",
+                "'cc 40 over 63   '    | cc 40 over 63",
+            })
     void remarksBeginBehindABlankAndOutsideQuotes(String line, String rest) {
         Cursor cursor = Cursor.of(line);
         assertThat(cursor.rest()).isEqualTo(rest);
@@ -64,12 +68,22 @@ class CursorTests {
     @Test
     void problemsAreSortedByTheirPlace() {
         List<Problem> problems = List.of(problem(2, 9), problem(1, 40), problem(2, 1));
-        assertThat(problems.stream().sorted().map(p -> p.line() + ":" + p.column())).containsExactly("1:40", "2:1", "2:9");
+        assertThat(problems.stream().sorted().map(p -> p.line() + ":" + p.column()))
+                .containsExactly("1:40", "2:1", "2:9");
     }
 
     @ParameterizedTest
-    @CsvSource({"mutte, mute, true", "mut, mute, true", "opne, open, true", "togle, toggle, true", "m, mute, false", "fader, mute, false", "onn, on, true", "recal, recall, true",
-        "recording, record, false"})
+    @CsvSource({
+        "mutte, mute, true",
+        "mut, mute, true",
+        "opne, open, true",
+        "togle, toggle, true",
+        "m, mute, false",
+        "fader, mute, false",
+        "onn, on, true",
+        "recal, recall, true",
+        "recording, record, false"
+    })
     void oneOrTwoWrongLettersAreForgiven(String typed, String known, boolean near) {
         assertThat(Spelling.isNear(typed, known)).isEqualTo(near);
     }

@@ -35,7 +35,8 @@ import net.jqwik.api.constraints.IntRange;
 class WayPropertyTests {
 
     @Property(tries = 120)
-    void waysHangTogetherAndTheShortestIsNoLongerThanAnyOther(@ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 2, max = 18) int boxes) {
+    void waysHangTogetherAndTheShortestIsNoLongerThanAnyOther(
+            @ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 2, max = 18) int boxes) {
         Rig rig = RandomRigs.of(seed, boxes).rig();
         Ways ways = new Ways(rig);
         for (Device sender : rig.devices()) {
@@ -45,18 +46,21 @@ class WayPropertyTests {
                 assertThat(hops.getFirst().from().device()).isEqualTo(sender.id());
                 assertThat(hops.getLast().arrivesAt()).isEqualTo(entry.getKey());
                 for (int i = 1; i < hops.size(); i++) {
-                    assertThat(hops.get(i).from().device()).isEqualTo(hops.get(i - 1).arrivesAt());
+                    assertThat(hops.get(i).from().device())
+                            .isEqualTo(hops.get(i - 1).arrivesAt());
                     assertThat(hops.get(i).sieve().open()).isTrue();
                 }
                 assertThat(rig.links()).containsAll(entry.getValue().links());
-                assertThat(ways.all(sender.id(), entry.getKey(), 1).getFirst().hops()).hasSameSizeAs(hops);
+                assertThat(ways.all(sender.id(), entry.getKey(), 1).getFirst().hops())
+                        .hasSameSizeAs(hops);
             }
         }
     }
 
     /** Cutting where it is said ends every loop, one cut a loop, and a simulation ends even in a rig full of them. */
     @Property(tries = 120)
-    void loopsEndWhereTheyAreCut(@ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 4, max = 20) int boxes) {
+    void loopsEndWhereTheyAreCut(
+            @ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 4, max = 20) int boxes) {
         Plan plan = RandomRigs.of(seed, boxes);
         Report.of(plan);
         for (int cuts = 0; ; cuts++) {
@@ -64,36 +68,52 @@ class WayPropertyTests {
             if (loops.all().isEmpty()) {
                 break;
             }
-            assertThat(cuts).as("cuts").isLessThan(RandomRigs.of(seed, boxes).rig().links().size());
+            assertThat(cuts)
+                    .as("cuts")
+                    .isLessThan(RandomRigs.of(seed, boxes).rig().links().size());
             Link cut = loops.cut(loops.all().getFirst());
             assertThat(loops.all().getFirst().hops()).extracting(Hop::link).contains(cut);
             plan = new WiringEdit.Disconnect(cut.from(), cut.to()).apply(plan);
         }
         Plan straight = plan;
         for (CompiledSwitch compiled : new Compiler(straight).all()) {
-            assertThat(new Simulator(straight).press(RigState.poweredOn(straight.rig()), compiled.at(), 0).trace()).noneMatch(Event.CameRound.class::isInstance);
+            assertThat(new Simulator(straight)
+                            .press(RigState.poweredOn(straight.rig()), compiled.at(), 0)
+                            .trace())
+                    .noneMatch(Event.CameRound.class::isInstance);
         }
     }
 
-    /** The list of single points against the plain way to find them: take the link or the box away and compile again. */
+    /**
+     * The list of single points against the plain way to find them: take the link or the box away and compile again.
+     */
     @Property(tries = 120)
-    void singlePointsAreWhatCannotBeCompiledWithoutThem(@ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 3, max = 16) int boxes) {
+    void singlePointsAreWhatCannotBeCompiledWithoutThem(
+            @ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 3, max = 16) int boxes) {
         Plan plan = RandomRigs.of(seed, boxes);
         Set<SwitchAt> working = working(plan);
         for (Loss loss : SinglePoints.withSurvived(plan)) {
-            Set<SwitchAt> left = switch (loss.failure()) {
-                case Failure.LinkFails f -> working(new WiringEdit.Disconnect(f.link().from(), f.link().to()).apply(plan));
-                case Failure.DeviceFails f -> workingWithout(plan, new PowerPlan(plan.rig()).diesWith(f.device()));
-            };
+            Set<SwitchAt> left =
+                    switch (loss.failure()) {
+                        case Failure.LinkFails f ->
+                            working(new WiringEdit.Disconnect(
+                                            f.link().from(), f.link().to())
+                                    .apply(plan));
+                        case Failure.DeviceFails f ->
+                            workingWithout(plan, new PowerPlan(plan.rig()).diesWith(f.device()));
+                    };
             Set<SwitchAt> lost = new TreeSet<>(working);
             lost.removeAll(left);
-            assertThat(new TreeSet<>(loss.switches())).as(loss.failure().words(plan.rig())).isEqualTo(lost);
+            assertThat(new TreeSet<>(loss.switches()))
+                    .as(loss.failure().words(plan.rig()))
+                    .isEqualTo(lost);
         }
     }
 
     /** Where there is one way only, the simulator arrives exactly when the worst time of the way says. */
     @Property(tries = 200)
-    void theSimulatorArrivesAtTheWorstTimeOfTheWay(@ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 3, max = 14) int boxes) {
+    void theSimulatorArrivesAtTheWorstTimeOfTheWay(
+            @ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 3, max = 14) int boxes) {
         Plan plan = RandomRigs.of(seed, boxes);
         Ways ways = new Ways(plan.rig());
         for (CompiledSwitch compiled : new Compiler(plan).all()) {
@@ -104,25 +124,43 @@ class WayPropertyTests {
             List<Way> all = ways.all(compiled.at().board(), receiver, 2);
             if (all.size() == 1) {
                 Timing timing = new Timing(ways);
-                long tail = timing.tail(receiver).map(share -> share.delay().worst()).orElse(0L);
-                long expected = Timing.total(timing.shares(all.getFirst(), compiled.bytes(), 0)).worst() - tail;
-                Optional<Event> arrived = new Simulator(plan).press(RigState.poweredOn(plan.rig()), compiled.at(), 0).trace().stream()
-                        .filter(event -> event instanceof Event.Arrived && event.socket().device().equals(receiver)).findFirst();
-                assertThat(arrived.map(Event::atMicros)).as(all.getFirst().words(plan.rig())).contains(expected);
+                long tail = timing.tail(receiver)
+                        .map(share -> share.delay().worst())
+                        .orElse(0L);
+                long expected = Timing.total(timing.shares(all.getFirst(), compiled.bytes(), 0))
+                                .worst()
+                        - tail;
+                Optional<Event> arrived = new Simulator(plan)
+                        .press(RigState.poweredOn(plan.rig()), compiled.at(), 0).trace().stream()
+                                .filter(event -> event instanceof Event.Arrived
+                                        && event.socket().device().equals(receiver))
+                                .findFirst();
+                assertThat(arrived.map(Event::atMicros))
+                        .as(all.getFirst().words(plan.rig()))
+                        .contains(expected);
             }
         }
     }
 
     private static Set<SwitchAt> working(Plan plan) {
-        return new Compiler(plan).all().stream().filter(compiled -> !compiled.isObstructed(List.of(Moment.PRESS))).map(CompiledSwitch::at).collect(Collectors.toCollection(TreeSet::new));
+        return new Compiler(plan)
+                .all().stream()
+                        .filter(compiled -> !compiled.isObstructed(List.of(Moment.PRESS)))
+                        .map(CompiledSwitch::at)
+                        .collect(Collectors.toCollection(TreeSet::new));
     }
 
     private static Set<SwitchAt> workingWithout(Plan plan, Set<DeviceId> dead) {
         Rig without = plan.rig();
         for (Link link : plan.rig().links()) {
-            without = dead.contains(link.from().device()) || dead.contains(link.to().device()) ? without.withoutLink(link) : without;
+            without = dead.contains(link.from().device())
+                            || dead.contains(link.to().device())
+                    ? without.withoutLink(link)
+                    : without;
         }
-        return working(plan.withRig(without)).stream().filter(at -> !dead.contains(at.board()) && plan.switches().at(at).steps().stream()
-                .noneMatch(step -> dead.contains(step.device()))).collect(Collectors.toCollection(TreeSet::new));
+        return working(plan.withRig(without)).stream()
+                .filter(at -> !dead.contains(at.board())
+                        && plan.switches().at(at).steps().stream().noneMatch(step -> dead.contains(step.device())))
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 }

@@ -31,20 +31,33 @@ class WaysTests {
 
     /** What a sieve lets through: open, sorts kept back, channels, onto, and the message as it leaves. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "true  |       |     |    | note    3 | 3", "true  | NOTES |     |    | note    3 | ", "true  | NOTES |     |    | cc      3 | 3", "true  |       | 2 3 |    | cc      3 | 3",
-        "true  |       | 2   |    | cc      3 | ", "true  |       |     | 7  | program 3 | 7", "true  |       | 3   | 7  | program 3 | 7", "false |       |     |    | note    3 | ",
-    })
-    void aSieveKeepsBackAndMovesOn(boolean open, Traffic stopped, String channels, Integer onto, String message, Integer leaves) {
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "true  |       |     |    | note    3 | 3", "true  | NOTES |     |    | note    3 | ",
+                        "true  | NOTES |     |    | cc      3 | 3", "true  |       | 2 3 |    | cc      3 | 3",
+                "true  |       | 2   |    | cc      3 | ", "true  |       |     | 7  | program 3 | 7",
+                        "true  |       | 3   | 7  | program 3 | 7", "false |       |     |    | note    3 | ",
+            })
+    void aSieveKeepsBackAndMovesOn(
+            boolean open, Traffic stopped, String channels, Integer onto, String message, Integer leaves) {
         Set<Integer> passing = new TreeSet<>();
         for (String channel : channels == null ? new String[0] : channels.split(" ")) {
             passing.add(Integer.valueOf(channel));
         }
-        var sieve = new Sieve(open, new TreeSet<>(stopped == null ? Set.of() : Set.of(stopped)), new TreeSet<>(passing), Optional.ofNullable(onto).map(Channel::new));
+        var sieve = new Sieve(
+                open,
+                new TreeSet<>(stopped == null ? Set.of() : Set.of(stopped)),
+                new TreeSet<>(passing),
+                Optional.ofNullable(onto).map(Channel::new));
         Channel channel = new Channel(3);
-        Message sent = message.startsWith("note") ? new Message.NoteOn(channel, 60, 100) : message.startsWith("cc") ? new Message.ControlChange(channel, 7, 1)
-                : new Message.ProgramChange(channel, 4);
-        assertThat(sieve.pass(sent).map(m -> ((Message.Voice) m).channel().number())).isEqualTo(Optional.ofNullable(leaves));
+        Message sent = message.startsWith("note")
+                ? new Message.NoteOn(channel, 60, 100)
+                : message.startsWith("cc")
+                        ? new Message.ControlChange(channel, 7, 1)
+                        : new Message.ProgramChange(channel, 4);
+        assertThat(sieve.pass(sent).map(m -> ((Message.Voice) m).channel().number()))
+                .isEqualTo(Optional.ofNullable(leaves));
     }
 
     @Test
@@ -52,7 +65,9 @@ class WaysTests {
         Plan twice = fault("two-ways-to-the-mixer");
         List<Way> ways = new Ways(twice.rig()).all(BOARD, MIXER, 10);
         assertThat(ways).extracting(way -> way.hops().size()).containsExactly(3, 3);
-        assertThat(ways.getFirst().words(twice.rig())).isEqualTo("Voice board MIDI OUT to Thru box IN, Thru box THRU 1 to Merger IN 1, Merger OUT to Vocal mixer MIDI IN");
+        assertThat(ways.getFirst().words(twice.rig()))
+                .isEqualTo("Voice board MIDI OUT to Thru box IN, Thru box THRU 1 to Merger IN 1, Merger OUT to "
+                        + "Vocal mixer MIDI IN");
     }
 
     @Test
@@ -60,35 +75,58 @@ class WaysTests {
         Plan ring = fault("ring-of-three-mergers");
         Loops loops = new Loops(new Ways(ring.rig()));
         assertThat(loops.all()).hasSize(1);
-        assertThat(ring.rig().words(loops.cut(loops.all().getFirst()))).isEqualTo("from Thru box THRU 2 to Merger one IN 2");
-        List<Event> trace = new Simulator(ring).press(RigState.poweredOn(ring.rig()), new SwitchAt(BOARD, 1, 1), 0).trace();
-        assertThat(trace).filteredOn(Event.CameRound.class::isInstance).as("followed once round").hasSize(1);
-        Plan sieved = Sketch.on(ring).filter("merger-one", "in-2 > out", false, "", "").plan();
-        assertThat(new Loops(new Ways(sieved.rig())).all()).as("nothing passes all round").isEmpty();
+        assertThat(ring.rig().words(loops.cut(loops.all().getFirst())))
+                .isEqualTo("from Thru box THRU 2 to Merger one IN 2");
+        List<Event> trace = new Simulator(ring)
+                .press(RigState.poweredOn(ring.rig()), new SwitchAt(BOARD, 1, 1), 0)
+                .trace();
+        assertThat(trace)
+                .filteredOn(Event.CameRound.class::isInstance)
+                .as("followed once round")
+                .hasSize(1);
+        Plan sieved = Sketch.on(ring)
+                .filter("merger-one", "in-2 > out", false, "", "")
+                .plan();
+        assertThat(new Loops(new Ways(sieved.rig())).all())
+                .as("nothing passes all round")
+                .isEmpty();
     }
 
     @Test
     void aMessageThatArrivesTwiceIsActedOnTwice() {
         Plan twice = fault("two-ways-to-the-mixer");
-        List<Event> trace = new Simulator(twice).press(RigState.poweredOn(twice.rig()), new SwitchAt(BOARD, 1, 1), 0).trace();
-        assertThat(trace).filteredOn(e -> e instanceof Event.Arrived && e.socket().device().equals(MIXER)).extracting(Event::atMicros)
-                .as("960 for the board, then one behind the other out of the merger").containsExactly(1_920L, 2_880L);
+        List<Event> trace = new Simulator(twice)
+                .press(RigState.poweredOn(twice.rig()), new SwitchAt(BOARD, 1, 1), 0)
+                .trace();
+        assertThat(trace)
+                .filteredOn(
+                        e -> e instanceof Event.Arrived && e.socket().device().equals(MIXER))
+                .extracting(Event::atMicros)
+                .as("960 for the board, then one behind the other out of the merger")
+                .containsExactly(1_920L, 2_880L);
     }
 
     @Test
     void aChannelChangedOnTheWayIsHeardOnTheNewOne() {
         Sketch moved = Sketch.on(WiringFaults.clean().plan()).set("vocal-mixer", "receive-channel", "9");
         assertThat(verdict(moved.plan())).isEqualTo(Verdict.DEAD);
-        assertThat(verdict(moved.filter("merger", "in-1 > out", true, "", "9").plan())).isEqualTo(Verdict.EXACT);
+        assertThat(verdict(moved.filter("merger", "in-1 > out", true, "", "9").plan()))
+                .isEqualTo(Verdict.EXACT);
     }
 
     @Test
     void aWayOverAirIsJudgedByItsWorst() {
-        Sketch bridges = WiringFaults.clean().pull("merger.out > vocal-mixer.in").box("One", "bluetooth-bridge-pair").box("Two", "bluetooth-bridge-pair").set("two", "role", "connects")
+        Sketch bridges = WiringFaults.clean()
+                .pull("merger.out > vocal-mixer.in")
+                .box("One", "bluetooth-bridge-pair")
+                .box("Two", "bluetooth-bridge-pair")
+                .set("two", "role", "connects")
                 .link("merger.out > one.in", "one.bluetooth > two.bluetooth", "two.out > vocal-mixer.in");
         var proof = new Prover(bridges.plan()).all().getFirst();
         assertThat(proof.verdict()).isEqualTo(Verdict.EXACT);
-        assertThat(proof.worstMicros()).as("three times 960 on wires, 7.5 ms of interval").isEqualTo(3 * 960 + 7_500);
+        assertThat(proof.worstMicros())
+                .as("three times 960 on wires, 7.5 ms of interval")
+                .isEqualTo(3 * 960 + 7_500);
     }
 
     private static Verdict verdict(Plan plan) {
@@ -96,6 +134,10 @@ class WaysTests {
     }
 
     private static Plan fault(String name) {
-        return WiringFaults.all().stream().filter(f -> f.name().equals(name)).findFirst().orElseThrow().faulty();
+        return WiringFaults.all().stream()
+                .filter(f -> f.name().equals(name))
+                .findFirst()
+                .orElseThrow()
+                .faulty();
     }
 }

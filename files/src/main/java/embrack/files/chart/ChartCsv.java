@@ -32,22 +32,27 @@ import org.apache.commons.csv.CSVRecord;
 /**
  * A chart as CSV (RFC 4180): one line a message, numbers as they are sent. Lessons and safe states are not in it.
  *
- * <p>Columns: verb, part, family, type, number, sends, from, to, channel, bytes. A second message of the same action has
- * "+" as its verb. A message without a channel has only bytes.
+ * <p>Columns: verb, part, family, type, number, sends, from, to, channel, bytes. A second message of the same action
+ * has "+" as its verb. A message without a channel has only bytes.
  */
 public final class ChartCsv {
 
-    private static final String[] COLUMNS = {"verb", "part", "family", "type", "number", "sends", "from", "to", "channel", "bytes"};
+    private static final String[] COLUMNS = {
+        "verb", "part", "family", "type", "number", "sends", "from", "to", "channel", "bytes"
+    };
     private static final String AND = "+";
     private static final int MOST_PROBLEMS = 200;
     private static final int MOST_ROWS = 20_000;
-    private static final CSVFormat FORMAT = CSVFormat.RFC4180.builder().setHeader(COLUMNS).setRecordSeparator("\r\n").get();
+    private static final CSVFormat FORMAT = CSVFormat.RFC4180
+            .builder()
+            .setHeader(COLUMNS)
+            .setRecordSeparator("\r\n")
+            .get();
 
     /** The largest file that is read, 4 MB. */
     public static final int MAX_LENGTH = 4 << 20;
 
-    private ChartCsv() {
-    }
+    private ChartCsv() {}
 
     /** The rows of a chart. */
     public static String write(Chart chart) {
@@ -55,7 +60,10 @@ public final class ChartCsv {
         try (var printer = new CSVPrinter(out, FORMAT)) {
             for (ChartRow row : chart.rows()) {
                 for (int i = 0; i < row.triggers().size(); i++) {
-                    printer.printRecord(cells(i == 0 ? row.verb().key() : AND, row.part(), row.triggers().get(i)));
+                    printer.printRecord(cells(
+                            i == 0 ? row.verb().key() : AND,
+                            row.part(),
+                            row.triggers().get(i)));
                 }
             }
         } catch (IOException e) {
@@ -67,9 +75,17 @@ public final class ChartCsv {
     private static List<Object> cells(String verb, Part part, Trigger trigger) {
         List<Object> cells = new ArrayList<>(List.of(verb, part.name().text(), part.family()));
         switch (trigger) {
-            case Trigger.Voice voice -> cells.addAll(List.of(voice.type().shortName(), voice.number(), voice.values().sends(), voice.values().low(),
-                    voice.values().high(), voice.channel().<Object>map(Channel::number).orElse(""), ""));
-            case Trigger.Whole whole -> cells.addAll(List.of("", "", "", "", "", "", whole.message().hex()));
+            case Trigger.Voice voice ->
+                cells.addAll(List.of(
+                        voice.type().shortName(),
+                        voice.number(),
+                        voice.values().sends(),
+                        voice.values().low(),
+                        voice.values().high(),
+                        voice.channel().<Object>map(Channel::number).orElse(""),
+                        ""));
+            case Trigger.Whole whole ->
+                cells.addAll(List.of("", "", "", "", "", "", whole.message().hex()));
         }
         return cells;
     }
@@ -85,8 +101,14 @@ public final class ChartCsv {
         if (csv.length() > MAX_LENGTH) {
             throw new UnreadableFile(List.of(new Problem("the file", "has more than 4 MB; a chart is smaller")));
         }
-        try (CSVParser parser = FORMAT.builder().setHeader().setSkipHeaderRecord(true).setIgnoreHeaderCase(true).setTrim(true).setIgnoreEmptyLines(true)
-                .get().parse(new StringReader(csv.startsWith("\uFEFF") ? csv.substring(1) : csv))) {
+        try (CSVParser parser = FORMAT.builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .setIgnoreHeaderCase(true)
+                .setTrim(true)
+                .setIgnoreEmptyLines(true)
+                .get()
+                .parse(new StringReader(csv.startsWith("\uFEFF") ? csv.substring(1) : csv))) {
             requireColumns(parser);
             for (CSVRecord line : parser) {
                 try {
@@ -113,8 +135,10 @@ public final class ChartCsv {
     private static void requireColumns(CSVParser parser) {
         for (String column : List.of("verb", "part")) {
             if (!parser.getHeaderMap().containsKey(column)) {
-                throw new UnreadableFile(List.of(new Problem("line 1", "the column \"%s\" is missing; the columns are %s"
-                        .formatted(column, String.join(", ", COLUMNS)))));
+                throw new UnreadableFile(List.of(new Problem(
+                        "line 1",
+                        "the column \"%s\" is missing; the columns are %s"
+                                .formatted(column, String.join(", ", COLUMNS)))));
             }
         }
     }
@@ -124,7 +148,8 @@ public final class ChartCsv {
         String verb = cell(line, "verb");
         if (verb.equals(AND)) {
             if (rows.isEmpty()) {
-                throw new IllegalArgumentException("\"+\" goes on with the action of the line before, and there is none");
+                throw new IllegalArgumentException(
+                        "\"+\" goes on with the action of the line before, and there is none");
             }
             ChartRow first = rows.removeLast();
             List<Trigger> triggers = new ArrayList<>(first.triggers());
@@ -134,7 +159,8 @@ public final class ChartCsv {
         }
         TapeLabel name = TapeLabel.parse(cell(line, "part"));
         String family = cell(line, "family");
-        rows.add(new ChartRow(Verb.parse(verb), family.isEmpty() ? Part.of(name) : Part.of(name, family), List.of(trigger)));
+        rows.add(new ChartRow(
+                Verb.parse(verb), family.isEmpty() ? Part.of(name) : Part.of(name, family), List.of(trigger)));
     }
 
     private static Trigger trigger(CSVRecord line) {
@@ -143,31 +169,43 @@ public final class ChartCsv {
             return whole(bytes);
         }
         String type = cell(line, "type");
-        MessageType found = Trigger.VOICES.stream().filter(t -> t.shortName().equalsIgnoreCase(type)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("type must be note, CC or PC, was \"%s\"".formatted(type)));
+        MessageType found = Trigger.VOICES.stream()
+                .filter(t -> t.shortName().equalsIgnoreCase(type))
+                .findFirst()
+                .orElseThrow(
+                        () -> new IllegalArgumentException("type must be note, CC or PC, was \"%s\"".formatted(type)));
         int number = number(line, "number", -1);
         if (found == MessageType.PROGRAM_CHANGE) {
             return new Trigger.Voice(found, number, Trigger.NO_VALUE, channel(line));
         }
         int sends = number(line, "sends", 127);
-        return new Trigger.Voice(found, number, new Values(sends, number(line, "from", sends), number(line, "to", sends)), channel(line));
+        return new Trigger.Voice(
+                found,
+                number,
+                new Values(sends, number(line, "from", sends), number(line, "to", sends)),
+                channel(line));
     }
 
     private static Trigger whole(String bytes) {
         List<Message> read;
         try {
-            read = Decoder.decode(HexFormat.of().parseHex(bytes.replace(" ", ""))).messages();
+            read = Decoder.decode(HexFormat.of().parseHex(bytes.replace(" ", "")))
+                    .messages();
         } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException("bytes must be hexadecimal such as F0 7D 01 F7, was \"%s\"".formatted(bytes), e);
+            throw new IllegalArgumentException(
+                    "bytes must be hexadecimal such as F0 7D 01 F7, was \"%s\"".formatted(bytes), e);
         }
         if (read.size() != 1 || !(read.getFirst() instanceof SystemMessage message)) {
-            throw new IllegalArgumentException("bytes must be one message that goes to no channel, was \"%s\"".formatted(bytes));
+            throw new IllegalArgumentException(
+                    "bytes must be one message that goes to no channel, was \"%s\"".formatted(bytes));
         }
         return new Trigger.Whole(message);
     }
 
     private static Optional<Channel> channel(CSVRecord line) {
-        return cell(line, "channel").isEmpty() ? Optional.empty() : Optional.of(new Channel(number(line, "channel", 0)));
+        return cell(line, "channel").isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Channel(number(line, "channel", 0)));
     }
 
     private static int number(CSVRecord line, String column, int otherwise) {

@@ -2,9 +2,9 @@ package embrack.files.check;
 
 import embrack.core.check.Report;
 import embrack.core.plan.Plan;
-import embrack.files.plan.PlanFile;
 import embrack.files.json.JsonFile;
 import embrack.files.json.UnreadableFile;
+import embrack.files.plan.PlanFile;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;

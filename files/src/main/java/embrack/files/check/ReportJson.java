@@ -20,8 +20,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** A report for another program, as docs/formats.md describes it. */
 final class ReportJson {
 
-    private ReportJson() {
-    }
+    private ReportJson() {}
 
     static String of(Report report) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
@@ -31,20 +30,28 @@ final class ReportJson {
         ArrayNode proofs = root.putArray("proofs");
         report.proofs().forEach(proof -> proof(proofs.addObject(), report.plan(), proof));
         ArrayNode controls = root.putArray("controls");
-        report.travels().forEach(proof -> controls.addObject().put("control", report.plan().words(proof.at())).put("verdict", proof.verdict().words()));
+        report.travels()
+                .forEach(proof -> controls.addObject()
+                        .put("control", report.plan().words(proof.at()))
+                        .put("verdict", proof.verdict().words()));
         ArrayNode songs = root.putArray("songs");
         report.book().songs().forEach(song -> song(songs.addObject(), report.plan(), song));
         return new JsonMapper().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
     }
 
     private static void finding(ObjectNode f, Finding finding) {
-        f.put("code", finding.code()).put("severity", finding.severity().name().toLowerCase(Locale.ROOT))
-                .put("where", finding.where()).put("what", finding.what()).put("why", finding.why()).put("fix", finding.fix());
+        f.put("code", finding.code())
+                .put("severity", finding.severity().name().toLowerCase(Locale.ROOT))
+                .put("where", finding.where())
+                .put("what", finding.what())
+                .put("why", finding.why())
+                .put("fix", finding.fix());
     }
 
     private static void proof(ObjectNode f, Plan plan, Proof proof) {
         Story story = Story.of(plan, proof);
-        f.put("trigger", plan.words(proof.at()) + ReportText.gesture(proof)).put("verdict", proof.verdict().words());
+        f.put("trigger", plan.words(proof.at()) + ReportText.gesture(proof))
+                .put("verdict", proof.verdict().words());
         texts(f.putArray("intended"), story.intended());
         texts(f.putArray("actual"), story.actual());
         ArrayNode messages = f.putArray("messages");
@@ -61,12 +68,21 @@ final class ReportJson {
     }
 
     private static void song(ObjectNode f, Plan plan, SongProof song) {
-        f.put("title", song.song().title().text()).put("length", Clock.exact(song.song().usualLength()));
+        f.put("title", song.song().title().text())
+                .put("length", Clock.exact(song.song().usualLength()));
         ArrayNode cues = f.putArray("cues");
         song.cues().forEach(cue -> {
-            ObjectNode c = cues.addObject().put("at", cue.cue().at().text(song.song().form().score())).put("verdict", cue.verdict().words());
+            ObjectNode c = cues.addObject()
+                    .put("at", cue.cue().at().text(song.song().form().score()))
+                    .put("verdict", cue.verdict().words());
             cue.sentMicros().ifPresent(sent -> c.put("sent", Clock.exact(sent)));
-            texts(c.putArray("does"), cue.cue().foot().map(foot -> List.of("foot: " + plan.words(foot))).orElseGet(() -> cue.cue().steps().stream().map(plan::words).toList()));
+            texts(
+                    c.putArray("does"),
+                    cue.cue()
+                            .foot()
+                            .map(foot -> List.of("foot: " + plan.words(foot)))
+                            .orElseGet(() ->
+                                    cue.cue().steps().stream().map(plan::words).toList()));
             texts(c.putArray("bytes"), cue.messages().stream().map(Message::hex).toList());
             c.put("worstMs", BigDecimal.valueOf(cue.worstMicros(), 3));
         });

@@ -13,28 +13,55 @@ import java.util.Locale;
 /** A report for a person at a terminal. */
 final class ReportText {
 
-    private ReportText() {
-    }
+    private ReportText() {}
 
     static String of(Report report) {
-        var text = new StringBuilder("%s: %s, %s, %s\n".formatted(report.plan().rig().name(),
-                report.stopsTheShow() ? Words.count(report.count(Severity.STOPS), "finding") + " to stop the show" : "nothing stops the show",
-                report.count(Severity.LOOK) + " to look at", Words.count(report.count(Severity.NOTE), "note")));
+        var text = new StringBuilder("%s: %s, %s, %s\n"
+                .formatted(
+                        report.plan().rig().name(),
+                        report.stopsTheShow()
+                                ? Words.count(report.count(Severity.STOPS), "finding") + " to stop the show"
+                                : "nothing stops the show",
+                        report.count(Severity.LOOK) + " to look at",
+                        Words.count(report.count(Severity.NOTE), "note")));
         for (Finding finding : report.findings()) {
-            text.append("\n%s  %s  [%s]\n  %s\n  %s\n  %s\n".formatted(finding.severity().words().toUpperCase(Locale.ROOT),
-                    finding.where(), finding.code(), finding.what(), finding.why(), finding.fix()));
+            text.append("\n%s  %s  [%s]\n  %s\n  %s\n  %s\n"
+                    .formatted(
+                            finding.severity().words().toUpperCase(Locale.ROOT),
+                            finding.where(),
+                            finding.code(),
+                            finding.what(),
+                            finding.why(),
+                            finding.fix()));
         }
         text.append("\n");
         for (Proof proof : report.proofs()) {
-            text.append("%-11s  %s%s  (%s, %s)\n".formatted(proof.verdict().words(), report.plan().words(proof.at()), gesture(proof),
-                    Words.count(proof.messages(), "message"), Wire.millis(proof.worstMicros())));
+            text.append("%-11s  %s%s  (%s, %s)\n"
+                    .formatted(
+                            proof.verdict().words(),
+                            report.plan().words(proof.at()),
+                            gesture(proof),
+                            Words.count(proof.messages(), "message"),
+                            Wire.millis(proof.worstMicros())));
         }
         for (TravelProof proof : report.travels()) {
-            text.append("%-11s  %s  (%s)\n".formatted(proof.verdict().words(), report.plan().words(proof.at()),
-                    Words.count(proof.compiled().targets().size(), "level")));
+            text.append("%-11s  %s  (%s)\n"
+                    .formatted(
+                            proof.verdict().words(),
+                            report.plan().words(proof.at()),
+                            Words.count(proof.compiled().targets().size(), "level")));
         }
-        report.book().songs().forEach(song -> song.cues().stream().filter(cue -> cue.cue().foot().isEmpty()).forEach(cue -> text.append("%-11s  %s, %s  (%s, %s)\n".formatted(cue.verdict().words(), song.song().title(),
-                cue.cue().at().text(song.song().form().score()), Words.count(cue.messages().size(), "message"), Wire.millis(cue.worstMicros())))));
+        report.book()
+                .songs()
+                .forEach(song -> song.cues().stream()
+                        .filter(cue -> cue.cue().foot().isEmpty())
+                        .forEach(cue -> text.append("%-11s  %s, %s  (%s, %s)\n"
+                                .formatted(
+                                        cue.verdict().words(),
+                                        song.song().title(),
+                                        cue.cue().at().text(song.song().form().score()),
+                                        Words.count(cue.messages().size(), "message"),
+                                        Wire.millis(cue.worstMicros())))));
         return text.toString();
     }
 

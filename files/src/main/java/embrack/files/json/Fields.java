@@ -113,14 +113,17 @@ public final class Fields {
     }
 
     /**
-     * A list of objects. All of it is looked at; if any of it cannot be read, the object that holds the list is given up
-     * behind it, since what comes later may refer to what is missing.
+     * A list of objects. All of it is looked at; if any of it cannot be read, the object that holds the list is given
+     * up behind it, since what comes later may refer to what is missing.
      */
     public <T> List<T> objects(String name, int most, Function<Fields, T> reader) {
         List<T> values = new ArrayList<>();
         int problemsBefore = problems.size();
         if (needed(name).size() > most) {
-            throw new Unfit(at(name), "holds %d entries; at most %d are allowed".formatted(needed(name).size(), most));
+            throw new Unfit(
+                    at(name),
+                    "holds %d entries; at most %d are allowed"
+                            .formatted(needed(name).size(), most));
         }
         elements(name, (element, i) -> {
             try {
@@ -198,8 +201,9 @@ public final class Fields {
         int version = integer("version");
         return fit("version", () -> {
             if (version > newest) {
-                throw new IllegalArgumentException("is %d, written by a newer Embrack; this one reads up to version %d. Update Embrack to read it"
-                        .formatted(version, newest));
+                throw new IllegalArgumentException(
+                        "is %d, written by a newer Embrack; this one reads up to version %d. Update Embrack to read it"
+                                .formatted(version, newest));
             }
             if (version < 1) {
                 throw new IllegalArgumentException("must be at least 1, was " + version);
@@ -235,16 +239,25 @@ public final class Fields {
         T result = reader.apply(this);
         for (String name : node.propertyNames()) {
             if (!asked.contains(name)) {
-                tell(new Problem(at(name), "is not a field of this format; known here are "
-                        + String.join(", ", asked.stream().sorted().toList())));
+                tell(new Problem(
+                        at(name),
+                        "is not a field of this format; known here are "
+                                + String.join(", ", asked.stream().sorted().toList())));
             }
         }
         return result;
     }
 
     private <E> E oneOf(String name, String text, Map<String, E> words) {
-        return Optional.ofNullable(words.get(text)).orElseThrow(() -> new Unfit(at(name), "must be one of %s, was \"%s\""
-                .formatted(String.join(", ", words.keySet().stream().sorted().toList()), clipped(text))));
+        return Optional.ofNullable(words.get(text))
+                .orElseThrow(() -> new Unfit(
+                        at(name),
+                        "must be one of %s, was \"%s\""
+                                .formatted(
+                                        String.join(
+                                                ", ",
+                                                words.keySet().stream().sorted().toList()),
+                                        clipped(text))));
     }
 
     private int integer(String name, JsonNode value) {

@@ -29,8 +29,7 @@ public final class JsonFile {
 
     private static final DefaultIndenter INDENT = new DefaultIndenter("  ", "\n");
 
-    private JsonFile() {
-    }
+    private JsonFile() {}
 
     /**
      * Reads a file.
@@ -40,7 +39,8 @@ public final class JsonFile {
      */
     public static <T> T read(byte[] file, String what, Function<Fields, T> reader) {
         if (file.length > MAX_BYTES) {
-            throw unreadable("the file", "has %1$d.0 MB or more; %2$s has at most %1$d MB".formatted(MAX_BYTES >> 20, what));
+            throw unreadable(
+                    "the file", "has %1$d.0 MB or more; %2$s has at most %1$d MB".formatted(MAX_BYTES >> 20, what));
         }
         return Fields.read(tree(JSON, file), reader);
     }
@@ -61,19 +61,30 @@ public final class JsonFile {
     }
 
     private static JsonMapper mapper(long maxTokens) {
-        return JsonMapper.builder(JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-                .streamReadConstraints(StreamReadConstraints.builder()
-                        .maxNestingDepth(32).maxNumberLength(40).maxStringLength(100_000).maxTokenCount(maxTokens).build())
-                .build()).build();
+        return JsonMapper.builder(JsonFactory.builder()
+                        .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                        .streamReadConstraints(StreamReadConstraints.builder()
+                                .maxNestingDepth(32)
+                                .maxNumberLength(40)
+                                .maxStringLength(100_000)
+                                .maxTokenCount(maxTokens)
+                                .build())
+                        .build())
+                .build();
     }
 
     private static JsonNode tree(JsonMapper mapper, byte[] file) {
         try {
             return mapper.readTree(file);
         } catch (JacksonException e) {
-            String where = e.getLocation() == null ? "the file"
-                    : "line %d, column %d".formatted(e.getLocation().getLineNr(), e.getLocation().getColumnNr());
-            throw unreadable(where, "is not JSON: " + e.getOriginalMessage().lines().findFirst().orElse(""));
+            String where = e.getLocation() == null
+                    ? "the file"
+                    : "line %d, column %d"
+                            .formatted(
+                                    e.getLocation().getLineNr(), e.getLocation().getColumnNr());
+            throw unreadable(
+                    where,
+                    "is not JSON: " + e.getOriginalMessage().lines().findFirst().orElse(""));
         }
     }
 

@@ -15,31 +15,48 @@ import org.apache.commons.csv.CSVPrinter;
 /** Lists as CSV with a line of headings; the same rig always gives the same text. */
 public final class ListCsv {
 
-    private ListCsv() {
-    }
+    private ListCsv() {}
 
     /** The cable list. */
     public static String cables(Rig rig) {
-        return csv(List.of("number", "kind", "length", "from", "to", "label at from", "label at to", "adapter"), CableList.of(rig).rows().stream()
-                .map(r -> List.of(r.number(), r.kind(), r.length(), r.from(), r.to(), r.fromLabel(), r.toLabel(), r.adapter())));
+        return csv(
+                List.of("number", "kind", "length", "from", "to", "label at from", "label at to", "adapter"),
+                CableList.of(rig).rows().stream()
+                        .map(r -> List.of(
+                                r.number(),
+                                r.kind(),
+                                r.length(),
+                                r.from(),
+                                r.to(),
+                                r.fromLabel(),
+                                r.toLabel(),
+                                r.adapter())));
     }
 
     /** The pack list. */
     public static String packing(Rig rig) {
-        return csv(List.of("case", "count", "what", "note"), PackList.of(rig).cases().stream()
-                .flatMap(c -> c.items().stream().map(i -> List.of(c.name(), i.count(), i.what(), i.note()))));
+        return csv(
+                List.of("case", "count", "what", "note"),
+                PackList.of(rig).cases().stream()
+                        .flatMap(c -> c.items().stream().map(i -> List.of(c.name(), i.count(), i.what(), i.note()))));
     }
 
     /** A label for each end of each cable. */
     public static String labels(Rig rig) {
-        return csv(List.of("cable", "end", "label"), CableList.of(rig).rows().stream()
-                .flatMap(r -> Stream.of(List.of(r.number(), "from", r.fromLabel()), List.of(r.number(), "to", r.toLabel()))));
+        return csv(
+                List.of("cable", "end", "label"),
+                CableList.of(rig).rows().stream()
+                        .flatMap(r -> Stream.of(
+                                List.of(r.number(), "from", r.fromLabel()), List.of(r.number(), "to", r.toLabel()))));
     }
 
     /** What each single failure takes away, worst first. */
     public static String singlePoints(Plan plan) {
-        return csv(List.of("fails", "switches lost", "which"), SinglePoints.of(plan).stream()
-                .map(l -> List.of(l.failure().words(plan.rig()), l.switches().size(), plan.words(l.switches()))));
+        return csv(
+                List.of("fails", "switches lost", "which"),
+                SinglePoints.of(plan).stream()
+                        .map(l -> List.of(
+                                l.failure().words(plan.rig()), l.switches().size(), plan.words(l.switches()))));
     }
 
     private static String csv(List<String> headings, Stream<? extends List<?>> rows) {

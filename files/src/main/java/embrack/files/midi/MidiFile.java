@@ -22,6 +22,7 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
 
     /** What a meta-event is. */
     static final int TEXT = 0x01;
+
     static final int NAME = 0x03;
     static final int MARKER = 0x06;
     static final int CUE_POINT = 0x07;
@@ -34,6 +35,7 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
 
     /** As many messages as are kept of a file, and as many meta-events: far more than a song's cues need. */
     static final int MAX_MESSAGES = 100_000;
+
     static final int MAX_METAS = 10_000;
 
     /** The longest system exclusive message that is kept, in bytes; longer ones carry samples and memories. */
@@ -44,12 +46,10 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
     }
 
     /** What one track holds, in order. */
-    record Track(String name, List<Sent> messages, List<Meta> metas) {
-    }
+    record Track(String name, List<Sent> messages, List<Meta> metas) {}
 
     /** A message at a tick. */
-    record Sent(long tick, Message message) {
-    }
+    record Sent(long tick, Message message) {}
 
     /** A meta-event at a tick. */
     record Meta(long tick, int type, byte[] data) {
@@ -100,10 +100,14 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
             int announced = (int) number(10, 2);
             int division = (int) number(12, 2);
             if (division == 0 || (division & 0x8000) != 0) {
-                throw new IllegalArgumentException("The file counts in frames of time code or in nothing, not in ticks of a quarter; export it with ticks.");
+                throw new IllegalArgumentException(
+                        "The file counts in frames of time code or in nothing, not in ticks of a quarter; "
+                                + "export it with ticks.");
             }
             if (format > 1) {
-                throw new IllegalArgumentException("The file is of type %d, a row of separate songs; export one song as type 0 or 1.".formatted(format));
+                throw new IllegalArgumentException(
+                        "The file is of type %d, a row of separate songs; export one song as type 0 or 1."
+                                .formatted(format));
             }
             List<Track> tracks = new ArrayList<>();
             Optional<String> broken = Optional.empty();
@@ -111,7 +115,8 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
                 broken = next(tracks);
             }
             if (broken.isEmpty() && tracks.size() < announced) {
-                broken = Optional.of("The file ends behind track %d; its header says that there are %d.".formatted(tracks.size(), announced));
+                broken = Optional.of("The file ends behind track %d; its header says that there are %d."
+                        .formatted(tracks.size(), announced));
             }
             return new MidiFile(division, tracks, broken, tooLong);
         }
@@ -138,13 +143,23 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
             try {
                 events(end, messages, metas);
                 if (start + length > file.length) {
-                    throw new Broken(file.length, "the file ends, and the track should have %d bytes more.".formatted(start + length - file.length));
+                    throw new Broken(
+                            file.length,
+                            "the file ends, and the track should have %d bytes more."
+                                    .formatted(start + length - file.length));
                 }
             } catch (Broken e) {
                 broken = Optional.of("Track %d. %s".formatted(tracks.size() + 1, e.getMessage()));
             }
             at = end;
-            tracks.add(new Track(metas.stream().filter(meta -> meta.type() == NAME).map(Meta::text).findFirst().orElse(""), messages, metas));
+            tracks.add(new Track(
+                    metas.stream()
+                            .filter(meta -> meta.type() == NAME)
+                            .map(Meta::text)
+                            .findFirst()
+                            .orElse(""),
+                    messages,
+                    metas));
             return broken;
         }
 

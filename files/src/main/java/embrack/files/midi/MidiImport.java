@@ -42,8 +42,8 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
- * A song read from a Standard MIDI File: tempos, metres and sections, and what its messages do in a rig, by the charts of
- * its devices.
+ * A song read from a Standard MIDI File: tempos, metres and sections, and what its messages do in a rig, by the charts
+ * of its devices.
  *
  * @param song to be added to the book
  * @param remarks what was left out or could not be read, in sentences
@@ -90,23 +90,34 @@ public record MidiImport(Song song, List<String> remarks) {
             this.file = file;
             this.plan = plan;
             this.keepReleases = keepReleases;
-            this.hearers = plan.players().stream().findFirst().map(player -> List.copyOf(new TreeSet<>(new Ways(plan.rig()).reach(player)))).orElse(List.of());
+            this.hearers = plan.players().stream()
+                    .findFirst()
+                    .map(player -> List.copyOf(new TreeSet<>(new Ways(plan.rig()).reach(player))))
+                    .orElse(List.of());
             this.remembering = hearers.stream().filter(this::remembers).toList();
         }
 
         MidiImport read(String name) {
-            file.broken().ifPresent(broken -> remarks.add("The file is broken. " + broken + " What stands before it was read."));
+            file.broken()
+                    .ifPresent(broken ->
+                            remarks.add("The file is broken. " + broken + " What stands before it was read."));
             Score score = score();
             Form form = form(score);
             List<Cue> cues = cues(score);
             if (file.tooLong() > 0) {
-                remarks.add("%s too long and left out.".formatted(Words.count(file.tooLong(), "system exclusive message") + (file.tooLong() == 1 ? " was" : " were")));
+                remarks.add("%s too long and left out."
+                        .formatted(Words.count(file.tooLong(), "system exclusive message")
+                                + (file.tooLong() == 1 ? " was" : " were")));
             }
             if (released > 0) {
-                remarks.add("%s left out.".formatted(Words.count(released, "note-off") + (released == 1 ? " was" : " were")));
+                remarks.add("%s left out."
+                        .formatted(Words.count(released, "note-off") + (released == 1 ? " was" : " were")));
             }
             if (unexplained > 0) {
-                remarks.add("%s by no chart of the rig; kept as %s.".formatted(unexplained == 1 ? "1 message is explained" : unexplained + " messages are explained", unexplained == 1 ? "it is" : "they are"));
+                remarks.add("%s by no chart of the rig; kept as %s."
+                        .formatted(
+                                unexplained == 1 ? "1 message is explained" : unexplained + " messages are explained",
+                                unexplained == 1 ? "it is" : "they are"));
             }
             if (cues.size() > Song.MAX_CUES) {
                 remarks.add("The file has more than %d cues; the first were read.".formatted(Song.MAX_CUES));
@@ -114,8 +125,14 @@ public record MidiImport(Song song, List<String> remarks) {
             }
             cues = withinASong(cues);
             TapeLabel title = title(name);
-            int place = Math.min(999, plan.book().songs().stream().mapToInt(Song::place).max().orElse(0) + 1);
-            return new MidiImport(Song.blank(new SongId("imported"), title, place).withForm(form).withCues(cues), remarks);
+            int place = Math.min(
+                    999,
+                    plan.book().songs().stream().mapToInt(Song::place).max().orElse(0) + 1);
+            return new MidiImport(
+                    Song.blank(new SongId("imported"), title, place)
+                            .withForm(form)
+                            .withCues(cues),
+                    remarks);
         }
 
         private List<Cue> withinASong(List<Cue> cues) {
@@ -123,7 +140,8 @@ public record MidiImport(Song song, List<String> remarks) {
             for (int i = 0; i < cues.size(); i++) {
                 deeds += cues.get(i).deeds();
                 if (deeds > Song.MAX_DEEDS) {
-                    remarks.add("The file has more than %,d steps and messages; the first %d cues were read.".formatted(Song.MAX_DEEDS, i));
+                    remarks.add("The file has more than %,d steps and messages; the first %d cues were read."
+                            .formatted(Song.MAX_DEEDS, i));
                     return cues.subList(0, i);
                 }
             }
@@ -131,13 +149,16 @@ public record MidiImport(Song song, List<String> remarks) {
         }
 
         private TapeLabel title(String name) {
-            Optional<String> said = file.tracks().stream().findFirst().map(Track::name).filter(text -> !text.isBlank());
+            Optional<String> said =
+                    file.tracks().stream().findFirst().map(Track::name).filter(text -> !text.isBlank());
             return label(said.orElse(name), "Imported song");
         }
 
         private static TapeLabel label(String text, String otherwise) {
             String tidy = text.replaceAll("[<>\\p{Cntrl}]", " ").strip();
-            return tidy.isEmpty() ? new TapeLabel(otherwise) : TapeLabel.parse(tidy.substring(0, Math.min(tidy.length(), TapeLabel.MAX_LENGTH)));
+            return tidy.isEmpty()
+                    ? new TapeLabel(otherwise)
+                    : TapeLabel.parse(tidy.substring(0, Math.min(tidy.length(), TapeLabel.MAX_LENGTH)));
         }
 
         private long tick(long tick) {
@@ -146,26 +167,32 @@ public record MidiImport(Song song, List<String> remarks) {
 
         private SortedMap<Long, Meta> metas(int type) {
             SortedMap<Long, Meta> byTick = new TreeMap<>();
-            file.tracks().forEach(track -> track.metas().stream().filter(meta -> meta.type() == type).forEach(meta -> byTick.putIfAbsent(tick(meta.tick()), meta)));
+            file.tracks()
+                    .forEach(track -> track.metas().stream()
+                            .filter(meta -> meta.type() == type)
+                            .forEach(meta -> byTick.putIfAbsent(tick(meta.tick()), meta)));
             return byTick;
         }
 
         /** As many of the changes as a score can have. */
         private <T> Stream<T> changes(Collection<T> all, String what) {
             if (all.size() >= Score.MAX_CHANGES) {
-                remarks.add("The file has %d changes of %s; the first %d were read.".formatted(all.size(), what, Score.MAX_CHANGES - 1));
+                remarks.add("The file has %d changes of %s; the first %d were read."
+                        .formatted(all.size(), what, Score.MAX_CHANGES - 1));
             }
             return all.stream().limit(Score.MAX_CHANGES - 1L);
         }
 
         private Score score() {
             List<MetreChange> metres = new ArrayList<>();
-            for (Map.Entry<Long, Meta> e : changes(metas(MidiFile.METRE).entrySet(), "metre").toList()) {
+            for (Map.Entry<Long, Meta> e :
+                    changes(metas(MidiFile.METRE).entrySet(), "metre").toList()) {
                 byte[] data = e.getValue().data();
                 Score so = new Score(metres, List.of());
                 Position at = so.position(e.getKey());
                 try {
-                    metres.add(new MetreChange(at.tick() == 0 ? at.bar() : at.bar() + 1, new Metre(data[0], 1 << data[1])));
+                    metres.add(new MetreChange(
+                            at.tick() == 0 ? at.bar() : at.bar() + 1, new Metre(data[0], 1 << data[1])));
                 } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException x) {
                     remarks.add("A metre in bar %d is none that Embrack knows.".formatted(at.bar()));
                 }
@@ -174,7 +201,8 @@ public record MidiImport(Song song, List<String> remarks) {
                 }
             }
             Score bars = new Score(metres, List.of());
-            List<TempoChange> tempos = new ArrayList<>(List.of(new TempoChange(Position.START, Tempo.ofMicrosPerQuarter(USUAL_TEMPO))));
+            List<TempoChange> tempos =
+                    new ArrayList<>(List.of(new TempoChange(Position.START, Tempo.ofMicrosPerQuarter(USUAL_TEMPO))));
             changes(metas(MidiFile.TEMPO).entrySet(), "tempo").forEach(e -> {
                 long tick = e.getKey();
                 byte[] data = e.getValue().data();
@@ -182,7 +210,8 @@ public record MidiImport(Song song, List<String> remarks) {
                 try {
                     tempos.add(new TempoChange(bars.position(tick), Tempo.ofMicrosPerQuarter(micros)));
                 } catch (IllegalArgumentException x) {
-                    remarks.add("The tempo in bar %d is none from 10 to 400.".formatted(bars.position(tick).bar()));
+                    remarks.add("The tempo in bar %d is none from 10 to 400."
+                            .formatted(bars.position(tick).bar()));
                 }
             });
             return new Score(metres, tempos);
@@ -191,22 +220,36 @@ public record MidiImport(Song song, List<String> remarks) {
         private Form form(Score score) {
             long last = 0;
             for (Track track : file.tracks()) {
-                last = Math.max(last, track.messages().stream().mapToLong(Sent::tick).max().orElse(0));
-                last = Math.max(last, track.metas().stream().mapToLong(Meta::tick).max().orElse(0));
+                last = Math.max(
+                        last,
+                        track.messages().stream().mapToLong(Sent::tick).max().orElse(0));
+                last = Math.max(
+                        last, track.metas().stream().mapToLong(Meta::tick).max().orElse(0));
             }
             Position end = score.position(tick(last));
             int bars = Math.max(1, end.tick() == 0 ? end.bar() - 1 : end.bar());
             if (bars >= Score.MAX_BAR) {
-                throw new IllegalArgumentException("The last event of the file comes in bar %,d, and a song has fewer than %,d bars. Export the song alone, without what stands far behind it."
-                        .formatted(bars, Score.MAX_BAR));
+                throw new IllegalArgumentException(
+                        ("The last event of the file comes in bar %,d, and a song has fewer than %,d bars. "
+                                        + "Export the song alone, without what stands far behind it.")
+                                .formatted(bars, Score.MAX_BAR));
             }
             TreeMap<Integer, String> starts = new TreeMap<>();
-            metas(MidiFile.MARKER).forEach((tick, meta) -> starts.putIfAbsent(score.position(score.snap(score.micros(tick), score.metre(score.position(tick).bar()).ticksPerBar())).bar(), meta.text()));
+            metas(MidiFile.MARKER)
+                    .forEach((tick, meta) -> starts.putIfAbsent(
+                            score.position(score.snap(
+                                            score.micros(tick),
+                                            score.metre(score.position(tick).bar())
+                                                    .ticksPerBar()))
+                                    .bar(),
+                            meta.text()));
             starts.keySet().removeIf(bar -> bar > bars);
             starts.putIfAbsent(1, "Start");
             if (starts.size() > MAX_MARKERS) {
-                remarks.add("The file has %d markers; the first %d were made sections.".formatted(starts.size(), MAX_MARKERS));
-                starts.keySet().retainAll(starts.keySet().stream().limit(MAX_MARKERS).toList());
+                remarks.add("The file has %d markers; the first %d were made sections."
+                        .formatted(starts.size(), MAX_MARKERS));
+                starts.keySet()
+                        .retainAll(starts.keySet().stream().limit(MAX_MARKERS).toList());
             }
             List<Section> sections = new ArrayList<>();
             Set<String> names = new HashSet<>();
@@ -214,24 +257,40 @@ public record MidiImport(Song song, List<String> remarks) {
                 Integer next = starts.higherKey(start.getKey());
                 int length = (next == null ? bars + 1 : next) - start.getKey();
                 for (int rest = length; rest > 0; rest -= Section.MAX_BARS) {
-                    sections.add(new Section(unique(sectionName(start.getValue()), names), Math.min(rest, Section.MAX_BARS)));
+                    sections.add(new Section(
+                            unique(sectionName(start.getValue()), names), Math.min(rest, Section.MAX_BARS)));
                 }
             }
             return new Form(score, sections);
         }
 
-        /** A marker as the name of a section, as long as the text of the song can hold it: "tempo 90" there would be a tempo. */
+        /**
+         * A marker as the name of a section, as long as the text of the song can hold it: "tempo 90" there would be a
+         * tempo.
+         */
         private static TapeLabel sectionName(String marker) {
             TapeLabel name = label(marker, "Section");
-            boolean isRead = SongReading.of(name + ": 1 bar").form().filter(form -> form.sections().getFirst().name().equals(name)).isPresent();
-            return isRead ? name : label("Section " + name.text().replaceAll("[^\\p{L}\\p{N} ]+", " ").replaceAll(" +", " "), "Section");
+            boolean isRead = SongReading.of(name + ": 1 bar")
+                    .form()
+                    .filter(form -> form.sections().getFirst().name().equals(name))
+                    .isPresent();
+            return isRead
+                    ? name
+                    : label(
+                            "Section "
+                                    + name.text()
+                                            .replaceAll("[^\\p{L}\\p{N} ]+", " ")
+                                            .replaceAll(" +", " "),
+                            "Section");
         }
 
         private static TapeLabel unique(TapeLabel name, Set<String> names) {
             TapeLabel free = name;
             for (int n = 2; !names.add(free.text().toLowerCase(Locale.ROOT)); n++) {
                 String tail = " " + n;
-                free = new TapeLabel(name.text().substring(0, Math.min(name.text().length(), TapeLabel.MAX_LENGTH - tail.length())) + tail);
+                free = new TapeLabel(name.text()
+                                .substring(0, Math.min(name.text().length(), TapeLabel.MAX_LENGTH - tail.length()))
+                        + tail);
             }
             return free;
         }
@@ -271,7 +330,12 @@ public record MidiImport(Song song, List<String> remarks) {
         private List<Instant> instants() {
             List<Instant> all = new ArrayList<>();
             for (Track track : file.tracks()) {
-                Optional<DeviceId> named = hearers.stream().filter(device -> plan.rig().name(device).text().equalsIgnoreCase(track.name().strip())).findFirst();
+                Optional<DeviceId> named = hearers.stream()
+                        .filter(device -> plan.rig()
+                                .name(device)
+                                .text()
+                                .equalsIgnoreCase(track.name().strip()))
+                        .findFirst();
                 heard.clear();
                 Instant last = new Instant(-1);
                 for (Sent sent : track.messages()) {
@@ -289,8 +353,18 @@ public record MidiImport(Song song, List<String> remarks) {
 
         private void addCues(List<Cue> cues, Instant instant, Score score) {
             unexplained += instant.raw.size();
-            for (int from = 0; cues.size() <= Song.MAX_CUES && from < Math.max(instant.steps.size(), instant.raw.size()); from += Cue.MAX_STEPS / 2) {
-                cues.add(new Cue(cues.size() + 1, Optional.empty(), new Anchor.OnBar(score.position(instant.tick)), part(instant.steps, from), part(instant.raw, from), Optional.empty(), false, false));
+            for (int from = 0;
+                    cues.size() <= Song.MAX_CUES && from < Math.max(instant.steps.size(), instant.raw.size());
+                    from += Cue.MAX_STEPS / 2) {
+                cues.add(new Cue(
+                        cues.size() + 1,
+                        Optional.empty(),
+                        new Anchor.OnBar(score.position(instant.tick)),
+                        part(instant.steps, from),
+                        part(instant.raw, from),
+                        Optional.empty(),
+                        false,
+                        false));
             }
         }
 
@@ -299,7 +373,8 @@ public record MidiImport(Song song, List<String> remarks) {
         }
 
         private void add(Instant instant, Message message, Optional<DeviceId> named) {
-            boolean release = message instanceof Message.NoteOff || message instanceof Message.NoteOn note && note.velocity() == 0;
+            boolean release = message instanceof Message.NoteOff
+                    || message instanceof Message.NoteOn note && note.velocity() == 0;
             if (release && !keepReleases) {
                 released++;
                 return;
@@ -308,10 +383,14 @@ public record MidiImport(Song song, List<String> remarks) {
             for (Step step : does) {
                 instant.steps.add(step);
                 if (!remembering.isEmpty() && remembers(step.device())) {
-                    plan.rig().chart(step.device()).messagesFor(step.action(), channel(step.device())).ifPresent(all -> all.subList(0, all.size() - 1).forEach(instant.raw::remove));
+                    plan.rig()
+                            .chart(step.device())
+                            .messagesFor(step.action(), channel(step.device()))
+                            .ifPresent(all -> all.subList(0, all.size() - 1).forEach(instant.raw::remove));
                 }
             }
-            remembering.forEach(device -> heard.put(device, heard.getOrDefault(device, Heard.NOTHING).with(message)));
+            remembering.forEach(device ->
+                    heard.put(device, heard.getOrDefault(device, Heard.NOTHING).with(message)));
             if (does.isEmpty()) {
                 instant.raw.add(message);
             }
@@ -322,8 +401,18 @@ public record MidiImport(Song song, List<String> remarks) {
             if (!asked.isEmpty()) {
                 return asked;
             }
-            List<Step> always = plain.computeIfAbsent(message, m -> hearers.stream().filter(device -> !remembers(device)).flatMap(device -> steps(device, m).stream()).toList());
-            return remembering.isEmpty() ? always : Stream.concat(always.stream(), remembering.stream().flatMap(device -> steps(device, message).stream())).toList();
+            List<Step> always = plain.computeIfAbsent(
+                    message,
+                    m -> hearers.stream()
+                            .filter(device -> !remembers(device))
+                            .flatMap(device -> steps(device, m).stream())
+                            .toList());
+            return remembering.isEmpty()
+                    ? always
+                    : Stream.concat(
+                                    always.stream(),
+                                    remembering.stream().flatMap(device -> steps(device, message).stream()))
+                            .toList();
         }
 
         private boolean remembers(DeviceId device) {
@@ -332,12 +421,26 @@ public record MidiImport(Song song, List<String> remarks) {
 
         /** What a device would do, by its chart and by what it has heard. */
         private List<Step> steps(DeviceId device, Message message) {
-            boolean onItsChannel = !(message instanceof Message.Voice voice) || plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new).filter(set -> !set.equals(voice.channel())).isEmpty();
-            return plan.rig().chart(device).reactionsTo(message, heard.getOrDefault(device, Heard.NOTHING), onItsChannel).stream().map(action -> new Step(device, action)).toList();
+            boolean onItsChannel = !(message instanceof Message.Voice voice)
+                    || plan.rig()
+                            .setting(device, SettingId.RECEIVE_CHANNEL)
+                            .map(Channel::new)
+                            .filter(set -> !set.equals(voice.channel()))
+                            .isEmpty();
+            return plan
+                    .rig()
+                    .chart(device)
+                    .reactionsTo(message, heard.getOrDefault(device, Heard.NOTHING), onItsChannel)
+                    .stream()
+                    .map(action -> new Step(device, action))
+                    .toList();
         }
 
         private Channel channel(DeviceId device) {
-            return plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new).orElse(new Channel(Channel.FIRST));
+            return plan.rig()
+                    .setting(device, SettingId.RECEIVE_CHANNEL)
+                    .map(Channel::new)
+                    .orElse(new Channel(Channel.FIRST));
         }
     }
 }

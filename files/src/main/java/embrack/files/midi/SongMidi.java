@@ -36,9 +36,9 @@ import javax.sound.midi.Track;
 
 /**
  * Writes a song as a Standard MIDI File of type 1: a track with tempo, metre, a marker for each section and what feet
- * press; then one track for each device with its cues at exact ticks. A glide becomes a tempo every sixteenth note, each
- * such that the next sixteenth comes when it should. What is sent on load, play, stop or loop has no tick; it is written
- * down as a text at the start. Messages that no chart explains have a track of their own.
+ * press; then one track for each device with its cues at exact ticks. A glide becomes a tempo every sixteenth note,
+ * each such that the next sixteenth comes when it should. What is sent on load, play, stop or loop has no tick; it is
+ * written down as a text at the start. Messages that no chart explains have a track of their own.
  */
 public final class SongMidi {
 
@@ -94,41 +94,72 @@ public final class SongMidi {
             if (change.bar() <= form.bars()) {
                 Metre metre = change.metre();
                 byte[] data = {(byte) metre.beats(), (byte) Integer.numberOfTrailingZeros(metre.unit()), 24, 8};
-                track.add(new MidiEvent(new MetaMessage(MidiFile.METRE, data, data.length), tick(score.tick(Position.bar(change.bar())))));
+                track.add(new MidiEvent(
+                        new MetaMessage(MidiFile.METRE, data, data.length),
+                        tick(score.tick(Position.bar(change.bar())))));
             }
         }
         long end = score.tick(Position.bar(form.bars() + 1));
         for (int i = 0; i < score.tempos().size(); i++) {
             TempoChange change = score.tempos().get(i);
             long from = score.tick(change.at());
-            long to = i + 1 < score.tempos().size() ? score.tick(score.tempos().get(i + 1).at()) : from;
+            long to = i + 1 < score.tempos().size()
+                    ? score.tick(score.tempos().get(i + 1).at())
+                    : from;
             if (change.glides() && to > from) {
                 for (long at = from; at < to; at += GLIDE_STEP) {
                     tempo(track, at, Math.min(at + GLIDE_STEP, to), score);
                 }
             } else if (from < end) {
-                tempo(track, from, from + Position.TICKS_PER_QUARTER, change.tempo().microsPerQuarter());
+                tempo(
+                        track,
+                        from,
+                        from + Position.TICKS_PER_QUARTER,
+                        change.tempo().microsPerQuarter());
             }
         }
         for (int i = 0; i < form.sections().size(); i++) {
-            meta(track, tick(score.tick(Position.bar(form.firstBar(i)))), MidiFile.MARKER, form.sections().get(i).name().text());
+            meta(
+                    track,
+                    tick(score.tick(Position.bar(form.firstBar(i)))),
+                    MidiFile.MARKER,
+                    form.sections().get(i).name().text());
         }
         for (Cue cue : song.cues()) {
             if (cue.foot().isPresent() && cue.at().micros(form).isPresent()) {
-                meta(track, tick(score.tickAt(cue.at().micros(form).get())), MidiFile.CUE_POINT, "foot: " + plan.words(cue.foot().get()));
+                meta(
+                        track,
+                        tick(score.tickAt(cue.at().micros(form).get())),
+                        MidiFile.CUE_POINT,
+                        "foot: " + plan.words(cue.foot().get()));
             } else if (cue.at().micros(form).isEmpty()) {
-                meta(track, 0, MidiFile.TEXT, "%s: %s".formatted(cue.at().text(score), String.join(", ", cue.steps().stream().map(plan::words).toList())));
+                meta(
+                        track,
+                        0,
+                        MidiFile.TEXT,
+                        "%s: %s"
+                                .formatted(
+                                        cue.at().text(score),
+                                        String.join(
+                                                ", ",
+                                                cue.steps().stream()
+                                                        .map(plan::words)
+                                                        .toList())));
             }
         }
         lengthen(track, tick(end));
     }
 
     private void tempo(Track track, long from, long to, Score score) throws InvalidMidiDataException {
-        tempo(track, from, to, (score.exactMicros(to) - score.exactMicros(from)) * Position.TICKS_PER_QUARTER / (to - from));
+        tempo(
+                track,
+                from,
+                to,
+                (score.exactMicros(to) - score.exactMicros(from)) * Position.TICKS_PER_QUARTER / (to - from));
     }
 
     private void tempo(Track track, long from, long to, double microsPerQuarter) throws InvalidMidiDataException {
-        int micros = (int) Math.clamp(Math.round(microsPerQuarter), 1, LARGEST_TEMPO);
+        int micros = Math.clamp(Math.round(microsPerQuarter), 1, LARGEST_TEMPO);
         byte[] data = {(byte) (micros >> 16), (byte) (micros >> 8), (byte) micros};
         track.add(new MidiEvent(new MetaMessage(MidiFile.TEMPO, data, data.length), tick(from)));
     }
@@ -146,16 +177,24 @@ public final class SongMidi {
             if (cue.sentMicros().isEmpty()) {
                 continue;
             }
-            long at = cue.leadMicros() == 0 ? cue.cue().at().tick(song.form()).orElseThrow() : song.form().score().tickAt(cue.sentMicros().get());
+            long at = cue.leadMicros() == 0
+                    ? cue.cue().at().tick(song.form()).orElseThrow()
+                    : song.form().score().tickAt(cue.sentMicros().get());
             long waited = 0;
             for (CompiledStep step : cue.steps()) {
                 waited += step.step().waitMillis() * 1_000L;
-                long then = waited == 0 ? at : song.form().score().tickAt(cue.sentMicros().get() + waited);
+                long then = waited == 0
+                        ? at
+                        : song.form().score().tickAt(cue.sentMicros().get() + waited);
                 for (Message message : compiler.compile(player, step.step()).messages()) {
                     Track track = tracks.get(step.step().device());
                     if (track == null) {
                         track = sequence.createTrack();
-                        meta(track, 0, MidiFile.NAME, plan.rig().name(step.step().device()).text());
+                        meta(
+                                track,
+                                0,
+                                MidiFile.NAME,
+                                plan.rig().name(step.step().device()).text());
                         tracks.put(step.step().device(), track);
                     }
                     track.add(new MidiEvent(midi(message), tick(then)));

@@ -34,8 +34,7 @@ import java.util.stream.IntStream;
  */
 public record EarlierModel(Model model, Map<PartId, PartId> parts) {
 
-    private record Run(Verb verb, PartId first, int count, MessageType type, int number, int from, int to) {
-    }
+    private record Run(Verb verb, PartId first, int count, MessageType type, int number, int from, int to) {}
 
     public EarlierModel {
         parts = Map.copyOf(parts);
@@ -53,7 +52,8 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
         f.objects("parts", 512, p -> {
             ids.add(p.text("id", PartId::new));
             TapeLabel label = p.text("name", TapeLabel::new);
-            return parts.add(p.fit("name", () -> Part.of(new TapeLabel(free(label.text().replace('"', '\''), parts)))));
+            return parts.add(p.fit(
+                    "name", () -> Part.of(new TapeLabel(free(label.text().replace('"', '\''), parts)))));
         });
         List<Run> chart = f.objects("chart", 512, r -> run(r, ids, false));
         List<Run> reactions = f.objects("reactions", 512, r -> run(r, ids, true));
@@ -61,15 +61,21 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
         Answers answers = f.fit("chart", () -> answers(rows(chart, ids, parts), rows(reactions, ids, parts)));
         Model model = f.fit(() -> new Model(id, name, kind, sockets, surface, memory, answers, Optional.empty()));
         Map<PartId, PartId> renamed = new HashMap<>();
-        IntStream.range(0, ids.size()).forEach(i -> renamed.put(ids.get(i), parts.get(i).id()));
+        IntStream.range(0, ids.size())
+                .forEach(i -> renamed.put(ids.get(i), parts.get(i).id()));
         return new EarlierModel(model, renamed);
     }
 
     /** The name, with a number behind it if a part of that name is there already. */
     private static String free(String name, List<Part> parts) {
         Set<PartId> taken = new HashSet<>(parts.stream().map(Part::id).toList());
-        return IntStream.iterate(1, i -> i + 1).mapToObj(i -> i == 1 ? name : name.substring(0, Math.min(name.length(), 34)).strip() + " b" + i)
-                .filter(each -> !taken.contains(Part.of(new TapeLabel(each)).id())).findFirst().orElseThrow();
+        return IntStream.iterate(1, i -> i + 1)
+                .mapToObj(i -> i == 1
+                        ? name
+                        : name.substring(0, Math.min(name.length(), 34)).strip() + " b" + i)
+                .filter(each -> !taken.contains(Part.of(new TapeLabel(each)).id()))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static Run run(Fields f, List<PartId> ids, boolean isReaction) {
@@ -83,10 +89,12 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
         return f.fit(() -> {
             int index = ids.indexOf(first);
             if (index < 0 || count < 1 || index + count > ids.size()) {
-                throw new IllegalArgumentException("a run of %d parts from \"%s\" leaves the %d parts of the box".formatted(count, first, ids.size()));
+                throw new IllegalArgumentException("a run of %d parts from \"%s\" leaves the %d parts of the box"
+                        .formatted(count, first, ids.size()));
             }
             if (number < 0 || number + count - 1 > 127) {
-                throw new IllegalArgumentException("a run of %d numbers from %d leaves 0 to 127".formatted(count, number));
+                throw new IllegalArgumentException(
+                        "a run of %d numbers from %d leaves 0 to 127".formatted(count, number));
             }
             trigger(type, number, new Values(from, from, to));
             return new Run(verb, first, count, type, number, from, to);
@@ -94,31 +102,62 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
     }
 
     private static List<ChartRow> rows(List<Run> runs, List<PartId> ids, List<Part> parts) {
-        return runs.stream().flatMap(run -> IntStream.range(0, run.count).mapToObj(i -> new ChartRow(run.verb, parts.get(ids.indexOf(run.first) + i),
-                List.of(trigger(run.type, run.number + i, new Values(run.to == 127 ? run.to : run.from, run.from, run.to)))))).toList();
+        return runs.stream()
+                .flatMap(run -> IntStream.range(0, run.count)
+                        .mapToObj(i -> new ChartRow(
+                                run.verb,
+                                parts.get(ids.indexOf(run.first) + i),
+                                List.of(trigger(
+                                        run.type,
+                                        run.number + i,
+                                        new Values(run.to == 127 ? run.to : run.from, run.from, run.to))))))
+                .toList();
     }
 
     private static Trigger trigger(MessageType type, int number, Values values) {
         boolean release = type == MessageType.NOTE_ON && values.low() == 0 && values.high() > 0;
-        return new Trigger.Voice(type, number, release ? new Values(Math.max(1, values.sends()), 1, values.high()) : values, Optional.empty());
+        return new Trigger.Voice(
+                type,
+                number,
+                release ? new Values(Math.max(1, values.sends()), 1, values.high()) : values,
+                Optional.empty());
     }
 
     /** Where reactions do no more than widen the values of the chart, they become its values. */
     private static Answers answers(List<ChartRow> chart, List<ChartRow> reactions) {
-        List<ChartRow> widened = chart.stream().flatMap(row -> reactions.stream().filter(real -> widens(row, real)).limit(1)
-                .map(real -> new ChartRow(row.verb(), row.part(), List.of(trigger(row.last().type(), ((Trigger.Voice) row.last()).number(),
-                        ((Trigger.Voice) real.last()).values().sending(((Trigger.Voice) row.last()).values().sends())))))).toList();
+        List<ChartRow> widened = chart.stream()
+                .flatMap(row -> reactions.stream()
+                        .filter(real -> widens(row, real))
+                        .limit(1)
+                        .map(real -> new ChartRow(
+                                row.verb(),
+                                row.part(),
+                                List.of(trigger(
+                                        row.last().type(),
+                                        ((Trigger.Voice) row.last()).number(),
+                                        ((Trigger.Voice) real.last())
+                                                .values()
+                                                .sending(((Trigger.Voice) row.last())
+                                                        .values()
+                                                        .sends()))))))
+                .toList();
         boolean same = widened.size() == chart.size() && reactions.size() == chart.size();
         return new Answers(written(same ? widened : chart), written(same ? List.of() : reactions), Quirks.NONE);
     }
 
     private static boolean widens(ChartRow row, ChartRow real) {
-        return row.verb() == real.verb() && row.part().equals(real.part()) && row.last() instanceof Trigger.Voice said
-                && real.last() instanceof Trigger.Voice obeyed && said.type() == obeyed.type() && said.number() == obeyed.number()
+        return row.verb() == real.verb()
+                && row.part().equals(real.part())
+                && row.last() instanceof Trigger.Voice said
+                && real.last() instanceof Trigger.Voice obeyed
+                && said.type() == obeyed.type()
+                && said.number() == obeyed.number()
                 && obeyed.values().holds(said.values().sends());
     }
 
     private static Chart written(List<ChartRow> rows) {
-        return rows.isEmpty() ? Chart.EMPTY : Chart.of(ChartWriter.write(Conventions.UNSAID, rows, List.of(), List.of()));
+        return rows.isEmpty()
+                ? Chart.EMPTY
+                : Chart.of(ChartWriter.write(Conventions.UNSAID, rows, List.of(), List.of()));
     }
 }

@@ -14,8 +14,7 @@ public final class FileWords {
     public static final Map<String, MessageType> MESSAGE_TYPES = Arrays.stream(MessageType.values())
             .collect(Collectors.toUnmodifiableMap(FileWords::word, Function.identity()));
 
-    private FileWords() {
-    }
+    private FileWords() {}
 
     /** {@code ONE_FOR_THE_BOX} as {@code one-for-the-box}. */
     public static String word(Enum<?> constant) {

@@ -16,8 +16,7 @@ public final class ModelFile {
     /** The version that is written, and the newest that can be read. */
     public static final int VERSION = 3;
 
-    private ModelFile() {
-    }
+    private ModelFile() {}
 
     /**
      * Reads a model.

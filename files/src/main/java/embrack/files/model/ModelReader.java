@@ -64,8 +64,7 @@ public final class ModelReader {
     private static final Map<String, Scope> SCOPES = FileWords.byWord(Scope.values());
     private static final Map<String, Power.Source> SOURCES = FileWords.byWord(Power.Source.values());
 
-    private ModelReader() {
-    }
+    private ModelReader() {}
 
     /** The model that an object describes. */
     public static Model read(Fields f) {
@@ -73,10 +72,13 @@ public final class ModelReader {
         TapeLabel name = f.text("name", TapeLabel::new);
         Kind kind = f.oneOf("kind", KINDS);
         Sockets sockets = sockets(f);
-        var surface = new Surface(f.optionalObject("board", ModelReader::board),
+        var surface = new Surface(
+                f.optionalObject("board", ModelReader::board),
                 f.holds("controls") ? f.objects("controls", 64, ModelReader::group) : List.of());
         Memory memory = memory(f);
-        var answers = new Answers(chart(f, "chart"), chart(f, "reality"),
+        var answers = new Answers(
+                chart(f, "chart"),
+                chart(f, "reality"),
                 f.optionalObject("habits", ModelReader::quirks).orElse(Quirks.NONE));
         Optional<Power> power = f.optionalObject("power", ModelReader::power);
         return f.fit(() -> new Model(id, name, kind, sockets, surface, memory, answers, power));
@@ -84,10 +86,15 @@ public final class ModelReader {
 
     static Sockets sockets(Fields f) {
         List<Port> ports = f.objects("ports", MAX_PORTS, ModelReader::port);
-        List<SharedSocket> shared = f.holds("sharedSockets") ? f.objects("sharedSockets", MAX_PORTS, ModelReader::shared) : List.of();
+        List<SharedSocket> shared =
+                f.holds("sharedSockets") ? f.objects("sharedSockets", MAX_PORTS, ModelReader::shared) : List.of();
         SortedMap<Route, Boolean> passes = new TreeMap<>();
         if (f.holds("passes")) {
-            f.objects("passes", 4 * MAX_PORTS, p -> passes.put(new Route(p.text("from", PortId::new), p.text("to", PortId::new)), p.boolOr("open", true)));
+            f.objects(
+                    "passes",
+                    4 * MAX_PORTS,
+                    p -> passes.put(
+                            new Route(p.text("from", PortId::new), p.text("to", PortId::new)), p.boolOr("open", true)));
         }
         return f.fit(passes.isEmpty() ? "ports" : "passes", () -> new Sockets(ports, shared, passes));
     }
@@ -114,12 +121,15 @@ public final class ModelReader {
         int switches = f.integer("switches");
         int columns = f.integer("columns");
         List<String> banks = f.texts("banks");
-        List<TapeLabel> names = f.fit("banks", () -> banks.stream().map(TapeLabel::new).toList());
+        List<TapeLabel> names =
+                f.fit("banks", () -> banks.stream().map(TapeLabel::new).toList());
         BankChange changes = f.holds("bankChanges") ? f.oneOf("bankChanges", BANK_CHANGES) : BankChange.ASSIGNMENTS;
         var sends = f.severalOf("sends", FileWords.MESSAGE_TYPES);
         int perPress = f.integer("messagesPerPress");
-        SortedSet<Gesture> gestures = new TreeSet<>(f.holds("gestures") ? f.severalOf("gestures", GESTURES) : List.of(Gesture.PRESS));
-        SortedSet<SwitchMode> modes = new TreeSet<>(f.holds("modes") ? f.severalOf("modes", MODES) : List.of(SwitchMode.ONE_SHOT));
+        SortedSet<Gesture> gestures =
+                new TreeSet<>(f.holds("gestures") ? f.severalOf("gestures", GESTURES) : List.of(Gesture.PRESS));
+        SortedSet<SwitchMode> modes =
+                new TreeSet<>(f.holds("modes") ? f.severalOf("modes", MODES) : List.of(SwitchMode.ONE_SHOT));
         Optional<FactoryRun> run = f.optionalObject("factoryRun", ModelReader::factoryRun);
         var channel = f.oneOf("sendChannel", SEND_CHANNELS);
         RunningStatus running = f.bool("runningStatus") ? RunningStatus.USED : RunningStatus.NOT_USED;
@@ -132,8 +142,22 @@ public final class ModelReader {
         var display = f.oneOf("display", DISPLAYS);
         int longestWait = f.integerOr("longestWaitMillis", 0);
         int characters = f.integerOr("labelCharacters", 0);
-        return f.fit(() -> new Board(switches, columns, names, changes, new TreeSet<>(sends), perPress, gestures, modes, run, channel, running,
-                programs, display, longestWait, characters));
+        return f.fit(() -> new Board(
+                switches,
+                columns,
+                names,
+                changes,
+                new TreeSet<>(sends),
+                perPress,
+                gestures,
+                modes,
+                run,
+                channel,
+                running,
+                programs,
+                display,
+                longestWait,
+                characters));
     }
 
     private static FactoryRun factoryRun(Fields f) {
@@ -167,7 +191,8 @@ public final class ModelReader {
         int max = f.integer("max");
         int factory = f.integer("factory");
         List<String> words = f.holds("choices") ? f.texts("choices") : List.of();
-        List<TapeLabel> choices = f.fit("choices", () -> words.stream().map(TapeLabel::new).toList());
+        List<TapeLabel> choices =
+                f.fit("choices", () -> words.stream().map(TapeLabel::new).toList());
         Scope scope = f.holds("scope") ? f.oneOf("scope", SCOPES) : Scope.BOX;
         return f.fit(() -> new Setting(id, name, min, max, factory, choices, scope));
     }
@@ -184,8 +209,12 @@ public final class ModelReader {
             }
             return ChartReading.of(String.join("\n", lines));
         });
-        return reading.chart().orElseThrow(() -> f.abandon(reading.errors().stream().map(p -> new Problem(
-                "%s[%d]".formatted(f.path(name), p.line() - 1), "column %d: %s".formatted(p.column(), p.words()))).toList()));
+        return reading.chart()
+                .orElseThrow(() -> f.abandon(reading.errors().stream()
+                        .map(p -> new Problem(
+                                "%s[%d]".formatted(f.path(name), p.line() - 1),
+                                "column %d: %s".formatted(p.column(), p.words())))
+                        .toList()));
     }
 
     private static Quirks quirks(Fields f) {

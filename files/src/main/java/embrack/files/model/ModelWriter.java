@@ -19,12 +19,13 @@ import tools.jackson.databind.node.ObjectNode;
 /** Writes a model as the fields of a file, always in the same order. */
 public final class ModelWriter {
 
-    private ModelWriter() {
-    }
+    private ModelWriter() {}
 
     /** Puts the fields of a model into an object. */
     public static void write(ObjectNode f, Model model) {
-        f.put("id", model.id().text()).put("name", model.name().text()).put("kind", model.kind().key());
+        f.put("id", model.id().text())
+                .put("name", model.name().text())
+                .put("kind", model.kind().key());
         list(f, "ports", model.ports(), ModelWriter::port);
         if (!model.sockets().shared().isEmpty()) {
             list(f, "sharedSockets", model.sockets().shared(), (s, shared) -> {
@@ -35,8 +36,13 @@ public final class ModelWriter {
             });
         }
         if (!model.sockets().passes().isEmpty()) {
-            list(f, "passes", model.sockets().passes().entrySet(), (p, pass) -> p.put("from", pass.getKey().from().text())
-                    .put("to", pass.getKey().to().text()).put("open", pass.getValue()));
+            list(
+                    f,
+                    "passes",
+                    model.sockets().passes().entrySet(),
+                    (p, pass) -> p.put("from", pass.getKey().from().text())
+                            .put("to", pass.getKey().to().text())
+                            .put("open", pass.getValue()));
         }
         model.board().ifPresent(board -> board(f.putObject("board"), board));
         if (!model.surface().groups().isEmpty()) {
@@ -60,8 +66,10 @@ public final class ModelWriter {
     }
 
     private static void port(ObjectNode f, Port port) {
-        f.put("id", port.id().text()).put("name", port.name().text())
-                .put("connector", FileWords.word(port.connector())).put("direction", FileWords.word(port.direction()));
+        f.put("id", port.id().text())
+                .put("name", port.name().text())
+                .put("connector", FileWords.word(port.connector()))
+                .put("direction", FileWords.word(port.direction()));
         if (port.gives() > 0) {
             f.put("gives", port.gives());
         }
@@ -85,8 +93,10 @@ public final class ModelWriter {
             ArrayNode numbers = r.putArray("numbers");
             run.numbers().forEach(numbers::add);
         });
-        f.put("sendChannel", FileWords.word(board.sendChannel())).put("runningStatus", board.runningStatus() == RunningStatus.USED)
-                .put("programsFrom", board.programs().first()).put("display", FileWords.word(board.display()));
+        f.put("sendChannel", FileWords.word(board.sendChannel()))
+                .put("runningStatus", board.runningStatus() == RunningStatus.USED)
+                .put("programsFrom", board.programs().first())
+                .put("display", FileWords.word(board.display()));
         if (board.longestWaitMillis() > 0) {
             f.put("longestWaitMillis", board.longestWaitMillis());
         }
@@ -105,8 +115,11 @@ public final class ModelWriter {
     }
 
     private static void setting(ObjectNode f, Setting setting) {
-        f.put("id", setting.id().text()).put("name", setting.name().text())
-                .put("min", setting.min()).put("max", setting.max()).put("factory", setting.factory());
+        f.put("id", setting.id().text())
+                .put("name", setting.name().text())
+                .put("min", setting.min())
+                .put("max", setting.max())
+                .put("factory", setting.factory());
         if (!setting.choices().isEmpty()) {
             ArrayNode choices = f.putArray("choices");
             setting.choices().forEach(choice -> choices.add(choice.text()));
@@ -124,8 +137,10 @@ public final class ModelWriter {
     }
 
     private static void quirks(ObjectNode f, Quirks quirks) {
-        f.put("hearsAllChannels", quirks.hearsAllChannels()).put("actsOnNoteOff", quirks.actsOnNoteOff())
-                .put("looksForPortsAtStart", quirks.looksForPortsAtStart()).put("assignableInputs", quirks.assignableInputs());
+        f.put("hearsAllChannels", quirks.hearsAllChannels())
+                .put("actsOnNoteOff", quirks.actsOnNoteOff())
+                .put("looksForPortsAtStart", quirks.looksForPortsAtStart())
+                .put("assignableInputs", quirks.assignableInputs());
     }
 
     private static void types(ObjectNode f, Collection<MessageType> types) {
@@ -137,7 +152,8 @@ public final class ModelWriter {
         constants.forEach(constant -> array.add(FileWords.word(constant)));
     }
 
-    private static <T> void list(ObjectNode parent, String name, Collection<T> values, BiConsumer<ObjectNode, T> writer) {
+    private static <T> void list(
+            ObjectNode parent, String name, Collection<T> values, BiConsumer<ObjectNode, T> writer) {
         ArrayNode list = parent.putArray(name);
         values.forEach(value -> writer.accept(list.addObject(), value));
     }

@@ -54,7 +54,9 @@ final class BookReader {
     static Plan read(Fields file, Plan plan, Function<Fields, Step> steps) {
         var reader = new BookReader(plan, steps);
         List<Song> songs = file.objects("songs", Book.MAX_SONGS, reader::song);
-        List<Cue> always = file.holds("everySong") ? file.objects("everySong", Song.MAX_CUES, f -> reader.cue(f, Form.UNKNOWN)) : List.of();
+        List<Cue> always = file.holds("everySong")
+                ? file.objects("everySong", Song.MAX_CUES, f -> reader.cue(f, Form.UNKNOWN))
+                : List.of();
         List<Show> shows = file.holds("shows") ? file.objects("shows", MAX_SHOWS, reader::show) : List.of();
         int lastAlways = file.integerOr("lastEverySong", 0);
         return file.fit("songs", () -> plan.withBook(new Book(songs, always, shows, lastAlways)));
@@ -71,12 +73,31 @@ final class BookReader {
         long trimEnd = f.optionalText("trimEnd", Clock::parse).orElse(0L);
         int leadIn = f.integer("leadInBars");
         SongReading how = SongReading.of(String.join("\n", f.texts("how")));
-        Form form = f.fit("how", () -> how.form().orElseThrow(() -> new IllegalArgumentException(how.problems().getFirst().toString())));
+        Form form = f.fit(
+                "how",
+                () -> how.form()
+                        .orElseThrow(() -> new IllegalArgumentException(
+                                how.problems().getFirst().toString())));
         String notes = f.optionalText("notes", text -> text).orElse("");
-        Optional<DeviceId> player = f.optionalText("player", text -> plan.rig().device(new DeviceId(text)).id());
+        Optional<DeviceId> player = f.optionalText(
+                "player", text -> plan.rig().device(new DeviceId(text)).id());
         int lastCue = f.integerOr("lastCue", 0);
         List<Cue> cues = f.objects("cues", Song.MAX_CUES, c -> cue(c, form));
-        return f.fit(() -> new Song(id, title, place, played, original, recorded, new Song.Trims(trimStart, trimEnd), leadIn, form, how.stems(), notes, player, cues, lastCue));
+        return f.fit(() -> new Song(
+                id,
+                title,
+                place,
+                played,
+                original,
+                recorded,
+                new Song.Trims(trimStart, trimEnd),
+                leadIn,
+                form,
+                how.stems(),
+                notes,
+                player,
+                cues,
+                lastCue));
     }
 
     private Cue cue(Fields f, Form form) {
@@ -84,7 +105,13 @@ final class BookReader {
         Optional<TapeLabel> name = f.optionalText("name", TapeLabel::new);
         Anchor at = f.text("at", text -> Anchor.parse(text, form));
         List<Step> does = f.holds("steps") ? f.objects("steps", Cue.MAX_STEPS, steps) : List.of();
-        List<Message> raw = f.holds("messages") ? f.fit("messages", () -> f.texts("messages").stream().map(BookReader::message).toList()) : List.of();
+        List<Message> raw = f.holds("messages")
+                ? f.fit(
+                        "messages",
+                        () -> f.texts("messages").stream()
+                                .map(BookReader::message)
+                                .toList())
+                : List.of();
         Optional<SwitchAt> foot = f.optionalObject("foot", this::switchAt);
         boolean early = f.boolOr("early", false);
         boolean leavesOff = f.boolOr("leavesOff", false);
@@ -105,7 +132,8 @@ final class BookReader {
     }
 
     private SwitchAt switchAt(Fields f) {
-        DeviceId board = f.text("board", text -> plan.rig().device(new DeviceId(text)).id());
+        DeviceId board =
+                f.text("board", text -> plan.rig().device(new DeviceId(text)).id());
         int bank = f.integer("bank");
         int number = f.integer("switch");
         return f.fit(() -> new SwitchAt(board, bank, number));
@@ -121,11 +149,19 @@ final class BookReader {
         int lastPart = f.integerOr("lastPart", 0);
         TreeSet<TapeLabel> present = new TreeSet<>();
         if (f.holds("playingLive")) {
-            f.fit("playingLive", () -> f.texts("playingLive").stream().map(TapeLabel::new).toList()).forEach(present::add);
+            f.fit(
+                            "playingLive",
+                            () -> f.texts("playingLive").stream()
+                                    .map(TapeLabel::new)
+                                    .toList())
+                    .forEach(present::add);
         }
         TreeSet<StemAt> turned = new TreeSet<>();
         if (f.holds("turnedStems")) {
-            turned.addAll(f.objects("turnedStems", Song.MAX_CUES, s -> new StemAt(s.text("song", SongId::new), s.text("stem", TapeLabel::new))));
+            turned.addAll(f.objects(
+                    "turnedStems",
+                    Song.MAX_CUES,
+                    s -> new StemAt(s.text("song", SongId::new), s.text("stem", TapeLabel::new))));
         }
         return f.fit(() -> new Show(id, name, day, start, slot, order, present, turned, lastPart));
     }

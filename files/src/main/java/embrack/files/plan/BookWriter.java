@@ -20,8 +20,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Writes a prompt book into the fields of a plan. */
 final class BookWriter {
 
-    private BookWriter() {
-    }
+    private BookWriter() {}
 
     static void write(ObjectNode file, Book book) {
         PlanWriter.list(file, "songs", book.songs(), BookWriter::song);
@@ -54,7 +53,8 @@ final class BookWriter {
         }
         song.player().ifPresent(player -> f.put("player", player.text()));
         last(f, "lastCue", song.lastCue(), song.cues().stream().mapToInt(Cue::number));
-        PlanWriter.list(f, "cues", song.cues(), (c, cue) -> cue(c, cue, song.form().score()));
+        PlanWriter.list(
+                f, "cues", song.cues(), (c, cue) -> cue(c, cue, song.form().score()));
     }
 
     /** The highest number that was ever given, where what had it is gone. */
@@ -67,7 +67,11 @@ final class BookWriter {
     private static void cue(ObjectNode f, Cue cue, Score score) {
         f.put("number", cue.number());
         cue.name().ifPresent(name -> f.put("name", name.text()));
-        f.put("at", cue.at() instanceof Anchor.OnClock clock ? Clock.exact(clock.micros()) : cue.at().text(score));
+        f.put(
+                "at",
+                cue.at() instanceof Anchor.OnClock clock
+                        ? Clock.exact(clock.micros())
+                        : cue.at().text(score));
         if (!cue.steps().isEmpty()) {
             PlanWriter.list(f, "steps", cue.steps(), PlanWriter::step);
         }
@@ -102,12 +106,19 @@ final class BookWriter {
             show.present().forEach(part -> present.add(part.text()));
         }
         if (!show.turned().isEmpty()) {
-            PlanWriter.list(f, "turnedStems", show.turned(), (s, stem) -> s.put("song", stem.song().text()).put("stem", stem.stem().text()));
+            PlanWriter.list(
+                    f,
+                    "turnedStems",
+                    show.turned(),
+                    (s, stem) -> s.put("song", stem.song().text())
+                            .put("stem", stem.stem().text()));
         }
     }
 
     private static void entry(ObjectNode f, Entry entry) {
-        f.put("number", entry.number()).put("item", FileWords.word(entry.item())).put("name", entry.name().text());
+        f.put("number", entry.number())
+                .put("item", FileWords.word(entry.item()))
+                .put("name", entry.name().text());
         entry.song().ifPresent(song -> f.put("song", song.text()));
         entry.key().ifPresent(key -> f.put("key", key.toString()));
         if (entry.micros() > 0) {

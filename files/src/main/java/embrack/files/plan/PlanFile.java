@@ -14,8 +14,7 @@ public final class PlanFile {
     /** The version that is written, and the newest that can be read. */
     public static final int VERSION = 6;
 
-    private PlanFile() {
-    }
+    private PlanFile() {}
 
     /**
      * Reads a plan.

@@ -65,7 +65,9 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
-/** Reads a plan from the fields of its file. What refers to something is read after it, so that the field can be named. */
+/**
+ * Reads a plan from the fields of its file. What refers to something is read after it, so that the field can be named.
+ */
 final class PlanReader {
 
     private static final int MAX_SWITCHES = 5_000;
@@ -91,12 +93,10 @@ final class PlanReader {
     private final List<Home> homes = new ArrayList<>();
 
     /** A link, with the place where it stands. */
-    private record Drawn(Link link, Fields place) {
-    }
+    private record Drawn(Link link, Fields place) {}
 
     /** Where an app lives, kept until all devices are there. */
-    private record Home(Fields place, DeviceId app, Optional<DeviceId> host) {
-    }
+    private record Home(Fields place, DeviceId app, Optional<DeviceId> host) {}
 
     private PlanReader(Rig rig) {
         this.rig = rig;
@@ -108,17 +108,26 @@ final class PlanReader {
         var reader = new PlanReader(Rig.empty(name));
         file.objects("models", AddDevice.MAX_DEVICES, f -> reader.model(f, version));
         file.objects("devices", AddDevice.MAX_DEVICES, reader::device);
-        reader.homes.forEach(home -> home.host().ifPresent(host -> reader.rig = home.place().fit("livesIn", () ->
-                reader.rig.withDeviceChanged(home.app(), d -> d.withHost(Optional.of(host))))));
+        reader.homes.forEach(home -> home.host()
+                .ifPresent(host -> reader.rig = home.place()
+                        .fit(
+                                "livesIn",
+                                () -> reader.rig.withDeviceChanged(home.app(), d -> d.withHost(Optional.of(host))))));
         file.objects(version > 2 ? "links" : "cables", MAX_LINKS, reader::link);
         reader.makeLinks();
         if (file.holds("pairs")) {
             file.objects("pairs", AddDevice.MAX_DEVICES, reader::pair);
         }
         List<Assignment> assignments = file.objects("switches", MAX_SWITCHES, reader::assignment);
-        List<Travel> travels = file.holds("controls") ? file.objects("controls", MAX_SWITCHES, reader::travel) : List.of();
-        Set<School> others = file.holds("otherSchools") ? new TreeSet<>(file.severalOf("otherSchools", SCHOOLS)) : Set.of();
-        Plan plan = new Plan(reader.rig, file.fit("switches", () -> new Switches(assignments, travels)), new Schools(others), Book.EMPTY);
+        List<Travel> travels =
+                file.holds("controls") ? file.objects("controls", MAX_SWITCHES, reader::travel) : List.of();
+        Set<School> others =
+                file.holds("otherSchools") ? new TreeSet<>(file.severalOf("otherSchools", SCHOOLS)) : Set.of();
+        Plan plan = new Plan(
+                reader.rig,
+                file.fit("switches", () -> new Switches(assignments, travels)),
+                new Schools(others),
+                Book.EMPTY);
         return file.holds("songs") ? BookReader.read(file, plan, reader::step) : plan;
     }
 
@@ -149,8 +158,11 @@ final class PlanReader {
     private Device device(Fields f) {
         DeviceId id = f.text("id", DeviceId::new);
         TapeLabel name = f.text("name", TapeLabel::new);
-        Model model = f.text("model", text -> Optional.ofNullable(models.get(new ModelId(text))).orElseThrow(() ->
-                new IllegalArgumentException("there is no model \"%s\" in this file".formatted(text))));
+        Model model = f.text(
+                "model",
+                text -> Optional.ofNullable(models.get(new ModelId(text)))
+                        .orElseThrow(() ->
+                                new IllegalArgumentException("there is no model \"%s\" in this file".formatted(text))));
         SortedMap<SettingId, Integer> settings = new TreeMap<>();
         f.eachField("settings", (values, key) -> {
             Setting setting = values.fit(key, () -> setting(model, key));
@@ -158,10 +170,23 @@ final class PlanReader {
             return settings.put(setting.id(), values.fit(key, () -> setting.checked(value)));
         });
         SortedMap<PartId, TapeLabel> labels = new TreeMap<>();
-        f.eachField("labels", (values, key) -> labels.put(values.fit(key, () -> part(model, key)).id(), values.text(key, TapeLabel::new)));
+        f.eachField(
+                "labels",
+                (values, key) ->
+                        labels.put(values.fit(key, () -> part(model, key)).id(), values.text(key, TapeLabel::new)));
         Area area = f.holds("area") ? f.oneOf("area", AREAS) : Area.FLOOR;
         homes.add(new Home(f, id, f.optionalText("livesIn", DeviceId::new)));
-        Device device = new Device(id, name, model.id(), settings, labels, Spot.in(area), sieves(f), feeds(f), learned(f), f.integerOr("memoriesUsed", 0));
+        Device device = new Device(
+                id,
+                name,
+                model.id(),
+                settings,
+                labels,
+                Spot.in(area),
+                sieves(f),
+                feeds(f),
+                learned(f),
+                f.integerOr("memoriesUsed", 0));
         rig = f.fit(() -> rig.withDevice(device, model));
         return device;
     }
@@ -175,7 +200,10 @@ final class PlanReader {
                 Set<Traffic> stopped = p.holds("stopped") ? new TreeSet<>(p.severalOf("stopped", TRAFFIC)) : Set.of();
                 Set<Integer> channels = p.holds("channels") ? new TreeSet<>(p.integers("channels")) : Set.of();
                 Optional<Integer> onto = p.holds("onto") ? Optional.of(p.integer("onto")) : Optional.empty();
-                return sieves.put(route, p.fit(() -> new Sieve(open, new TreeSet<>(stopped), new TreeSet<>(channels), onto.map(Channel::new))));
+                return sieves.put(
+                        route,
+                        p.fit(() -> new Sieve(
+                                open, new TreeSet<>(stopped), new TreeSet<>(channels), onto.map(Channel::new))));
             });
         }
         return sieves;
@@ -184,8 +212,14 @@ final class PlanReader {
     private static SortedMap<PortId, Feed> feeds(Fields f) {
         SortedMap<PortId, Feed> feeds = new TreeMap<>();
         if (f.holds("feeds")) {
-            f.objects("feeds", 256, p -> feeds.put(p.text("output", PortId::new),
-                    new Feed(new TreeSet<>(p.severalOf("sounds", SOUNDS)), new TreeSet<>(p.severalOf("to", EARS)))));
+            f.objects(
+                    "feeds",
+                    256,
+                    p -> feeds.put(
+                            p.text("output", PortId::new),
+                            new Feed(
+                                    new TreeSet<>(p.severalOf("sounds", SOUNDS)),
+                                    new TreeSet<>(p.severalOf("to", EARS)))));
         }
         return feeds;
     }
@@ -202,7 +236,14 @@ final class PlanReader {
                 int low = p.integerOr("low", 0);
                 int high = p.integerOr("high", 127);
                 boolean pinned = p.boolOr("pinned", false);
-                return learned.put(lesson, p.fit(() -> new Learned(type, channel.map(Channel::new), number, new Response(alternating, low, high), pinned)));
+                return learned.put(
+                        lesson,
+                        p.fit(() -> new Learned(
+                                type,
+                                channel.map(Channel::new),
+                                number,
+                                new Response(alternating, low, high),
+                                pinned)));
             });
         }
         return learned;
@@ -217,18 +258,21 @@ final class PlanReader {
     }
 
     private static Setting setting(Model model, String key) {
-        return model.setting(new SettingId(key)).orElseThrow(() ->
-                new IllegalArgumentException("%s has no such setting".formatted(model.name())));
+        return model.setting(new SettingId(key))
+                .orElseThrow(() -> new IllegalArgumentException("%s has no such setting".formatted(model.name())));
     }
 
     private Part part(Model model, String key) {
-        return model.part(today(model.id(), key)).orElseThrow(() -> new IllegalArgumentException("%s has no such part".formatted(model.name())));
+        return model.part(today(model.id(), key))
+                .orElseThrow(() -> new IllegalArgumentException("%s has no such part".formatted(model.name())));
     }
 
     private Link link(Fields f) {
         Socket from = f.object("from", this::socket);
         Socket to = f.object("to", this::socket);
-        Optional<Length> length = f.holds("centimetres") ? Optional.of(f.integer("centimetres")).map(c -> f.fit("centimetres", () -> new Length(c))) : Optional.empty();
+        Optional<Length> length = f.holds("centimetres")
+                ? Optional.of(f.integer("centimetres")).map(c -> f.fit("centimetres", () -> new Length(c)))
+                : Optional.empty();
         Link link = new Link(from, to, length);
         links.add(new Drawn(link, f));
         return link;
@@ -258,13 +302,13 @@ final class PlanReader {
         Optional<Duty> duty = f.holds("duty") ? Optional.of(f.oneOf("duty", DUTIES)) : Optional.empty();
         Optional<SwitchMode> mode = f.holds("mode") ? Optional.of(f.oneOf("mode", MODES)) : Optional.empty();
         SortedMap<Moment, List<Step>> moments = new TreeMap<>();
-        moments.put(Moment.PRESS, f.objects("steps", Assignment.MAX_STEPS, this::step));
-        PlanWriter.STEPS_ON.forEach((moment, field) -> {
-            if (f.holds(field)) {
-                moments.put(moment, f.objects(field, Assignment.MAX_STEPS, this::step));
+        for (Moment moment : Moment.values()) {
+            if (moment == Moment.PRESS || f.holds(PlanWriter.stepsOn(moment))) {
+                moments.put(moment, f.objects(PlanWriter.stepsOn(moment), Assignment.MAX_STEPS, this::step));
             }
-        });
-        Assignment assignment = f.fit(() -> new Assignment(new SwitchAt(board, bank, number), label, shortLabel, duty, mode, moments));
+        }
+        Assignment assignment =
+                f.fit(() -> new Assignment(new SwitchAt(board, bank, number), label, shortLabel, duty, mode, moments));
         f.fit(() -> new Plan(rig, new Switches(List.of(assignment))));
         return assignment;
     }

@@ -18,7 +18,6 @@ import embrack.core.switches.Travel;
 import embrack.files.model.FileWords;
 import embrack.files.model.ModelWriter;
 import java.util.Collection;
-import java.util.Map;
 import java.util.function.BiConsumer;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -27,23 +26,36 @@ import tools.jackson.databind.node.ObjectNode;
 /** Writes a plan as the fields of its file, version 5, always in the same order. */
 final class PlanWriter {
 
-    /** What the steps of the moments other than the press are called. */
-    static final Map<Moment, String> STEPS_ON = Map.of(Moment.AGAIN, "stepsAgain", Moment.RELEASE, "stepsOnRelease", Moment.HOLD, "stepsOnHold",
-            Moment.DOUBLE_PRESS, "stepsOnDoublePress");
+    /** What the steps of a moment are called. */
+    static String stepsOn(Moment moment) {
+        return switch (moment) {
+            case PRESS -> "steps";
+            case AGAIN -> "stepsAgain";
+            case RELEASE -> "stepsOnRelease";
+            case HOLD -> "stepsOnHold";
+            case DOUBLE_PRESS -> "stepsOnDoublePress";
+        };
+    }
 
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
-    private PlanWriter() {
-    }
+    private PlanWriter() {}
 
     static ObjectNode write(Plan plan) {
         ObjectNode file = NODES.objectNode();
-        file.put("format", PlanFile.FORMAT).put("version", PlanFile.VERSION).put("name", plan.rig().name().text());
+        file.put("format", PlanFile.FORMAT)
+                .put("version", PlanFile.VERSION)
+                .put("name", plan.rig().name().text());
         list(file, "models", plan.rig().models(), ModelWriter::write);
         list(file, "devices", plan.rig().devices(), PlanWriter::device);
         list(file, "links", plan.rig().links(), PlanWriter::link);
         if (!plan.rig().pairs().isEmpty()) {
-            list(file, "pairs", plan.rig().pairs(), (f, pair) -> f.put("first", pair.first().text()).put("second", pair.second().text()));
+            list(
+                    file,
+                    "pairs",
+                    plan.rig().pairs(),
+                    (f, pair) -> f.put("first", pair.first().text())
+                            .put("second", pair.second().text()));
         }
         list(file, "switches", plan.switches().assignments(), PlanWriter::assignment);
         if (!plan.switches().travels().isEmpty()) {
@@ -60,7 +72,9 @@ final class PlanWriter {
     }
 
     private static void device(ObjectNode f, Device device) {
-        f.put("id", device.id().text()).put("name", device.name().text()).put("model", device.model().text());
+        f.put("id", device.id().text())
+                .put("name", device.name().text())
+                .put("model", device.model().text());
         if (!device.settings().isEmpty()) {
             ObjectNode settings = f.putObject("settings");
             device.settings().forEach((id, value) -> settings.put(id.text(), value));
@@ -98,11 +112,15 @@ final class PlanWriter {
     }
 
     private static void learned(ObjectNode f, LessonId lesson, Learned message) {
-        f.put("verb", lesson.verb().key()).put("part", lesson.part().text()).put("type", FileWords.word(message.type()));
+        f.put("verb", lesson.verb().key())
+                .put("part", lesson.part().text())
+                .put("type", FileWords.word(message.type()));
         message.channel().ifPresent(channel -> f.put("channel", channel.number()));
         f.put("number", message.number());
         if (!message.response().equals(Response.PLAIN)) {
-            f.put("alternating", message.response().alternating()).put("low", message.response().low()).put("high", message.response().high());
+            f.put("alternating", message.response().alternating())
+                    .put("low", message.response().low())
+                    .put("high", message.response().high());
         }
         if (message.pinned()) {
             f.put("pinned", true);
@@ -130,7 +148,9 @@ final class PlanWriter {
     }
 
     private static void assignment(ObjectNode f, Assignment assignment) {
-        f.put("board", assignment.at().board().text()).put("bank", assignment.at().bank()).put("switch", assignment.at().number());
+        f.put("board", assignment.at().board().text())
+                .put("bank", assignment.at().bank())
+                .put("switch", assignment.at().number());
         assignment.label().ifPresent(label -> f.put("label", label.text()));
         assignment.shortLabel().ifPresent(label -> f.put("shortLabel", label.text()));
         assignment.duty().ifPresent(duty -> f.put("duty", FileWords.word(duty)));
@@ -138,13 +158,15 @@ final class PlanWriter {
         list(f, "steps", assignment.steps(Moment.PRESS), PlanWriter::step);
         assignment.moments().forEach((moment, steps) -> {
             if (moment != Moment.PRESS) {
-                list(f, STEPS_ON.get(moment), steps, PlanWriter::step);
+                list(f, stepsOn(moment), steps, PlanWriter::step);
             }
         });
     }
 
     static void step(ObjectNode f, Step step) {
-        f.put("device", step.device().text()).put("verb", step.action().verb().key()).put("part", step.action().part().text());
+        f.put("device", step.device().text())
+                .put("verb", step.action().verb().key())
+                .put("part", step.action().part().text());
         step.action().amount().ifPresent(amount -> f.put("amount", amount));
         if (step.waitMillis() > 0) {
             f.put("waitMillis", step.waitMillis());
@@ -152,12 +174,20 @@ final class PlanWriter {
     }
 
     private static void travel(ObjectNode f, Travel travel) {
-        f.put("box", travel.at().box().text()).put("type", FileWords.word(travel.at().type())).put("bank", travel.at().bank()).put("number", travel.at().number());
+        f.put("box", travel.at().box().text())
+                .put("type", FileWords.word(travel.at().type()))
+                .put("bank", travel.at().bank())
+                .put("number", travel.at().number());
         travel.label().ifPresent(label -> f.put("label", label.text()));
         f.put("takeover", FileWords.word(travel.takeover()));
         list(f, "levels", travel.targets(), (t, target) -> {
-            t.put("device", target.device().text()).put("part", target.part().text()).put("from", target.range().from()).put("to", target.range().to())
-                    .put("curve", FileWords.word(target.range().curve())).put("law", FileWords.word(target.law())).put("topDecibels", target.topDecibels());
+            t.put("device", target.device().text())
+                    .put("part", target.part().text())
+                    .put("from", target.range().from())
+                    .put("to", target.range().to())
+                    .put("curve", FileWords.word(target.range().curve()))
+                    .put("law", FileWords.word(target.law()))
+                    .put("topDecibels", target.topDecibels());
             target.capDecibels().ifPresent(cap -> t.put("capDecibels", cap));
         });
     }

@@ -31,21 +31,21 @@ import org.apache.commons.csv.CSVRecord;
 /**
  * The cues of a song as CSV (RFC 4180): one line a step, lines of one number are one cue.
  *
- * <p>Columns: cue, at, clock, device, action, words, wait ms, early, leaves off, name. {@code clock} and {@code words} are
- * for people and not read back. A press of a foot has the board as its device and {@code press:bank:switch} as its action.
- * Messages that no chart explains are not in it.
+ * <p>Columns: cue, at, clock, device, action, words, wait ms, early, leaves off, name. {@code clock} and {@code words}
+ * are for people and not read back. A press of a foot has the board as its device and {@code press:bank:switch} as its
+ * action. Messages that no chart explains are not in it.
  */
 public final class CueCsv {
 
-    private static final List<String> COLUMNS = List.of("cue", "at", "clock", "device", "action", "words", "wait ms", "early", "leaves off", "name");
+    private static final List<String> COLUMNS =
+            List.of("cue", "at", "clock", "device", "action", "words", "wait ms", "early", "leaves off", "name");
     private static final Pattern PRESS = Pattern.compile("press:(\\d{1,3}):(\\d{1,3})");
     private static final int MOST_PROBLEMS = 200;
 
     /** The largest file that is read, 4 MB. */
     public static final int MAX_LENGTH = 4 << 20;
 
-    private CueCsv() {
-    }
+    private CueCsv() {}
 
     /** The cues of a song. */
     public static String write(Plan plan, Song song) {
@@ -55,10 +55,24 @@ public final class CueCsv {
             for (Cue cue : song.cues()) {
                 if (cue.foot().isPresent()) {
                     SwitchAt at = cue.foot().get();
-                    print(printer, song, cue, plan.rig().name(at.board()).text(), "press:%d:%d".formatted(at.bank(), at.number()), plan.words(at), 0);
+                    print(
+                            printer,
+                            song,
+                            cue,
+                            plan.rig().name(at.board()).text(),
+                            "press:%d:%d".formatted(at.bank(), at.number()),
+                            plan.words(at),
+                            0);
                 }
                 for (Step step : cue.steps()) {
-                    print(printer, song, cue, plan.rig().name(step.device()).text(), step.action().key(), plan.words(step), step.waitMillis());
+                    print(
+                            printer,
+                            song,
+                            cue,
+                            plan.rig().name(step.device()).text(),
+                            step.action().key(),
+                            plan.words(step),
+                            step.waitMillis());
                 }
             }
         } catch (IOException e) {
@@ -67,10 +81,22 @@ public final class CueCsv {
         return out.toString();
     }
 
-    private static void print(CSVPrinter printer, Song song, Cue cue, String device, String action, String words, int waitMillis) throws IOException {
-        printer.printRecord(cue.number(), cue.at() instanceof Anchor.OnClock clock ? Clock.exact(clock.micros()) : cue.at().text(song.form().score()),
-                cue.at().micros(song.form()).map(Clock::text).orElse(""), device, action, words, waitMillis == 0 ? "" : waitMillis, cue.early() ? "yes" : "",
-                cue.leavesOff() ? "yes" : "", cue.name().map(TapeLabel::text).orElse(""));
+    private static void print(
+            CSVPrinter printer, Song song, Cue cue, String device, String action, String words, int waitMillis)
+            throws IOException {
+        printer.printRecord(
+                cue.number(),
+                cue.at() instanceof Anchor.OnClock clock
+                        ? Clock.exact(clock.micros())
+                        : cue.at().text(song.form().score()),
+                cue.at().micros(song.form()).map(Clock::text).orElse(""),
+                device,
+                action,
+                words,
+                waitMillis == 0 ? "" : waitMillis,
+                cue.early() ? "yes" : "",
+                cue.leavesOff() ? "yes" : "",
+                cue.name().map(TapeLabel::text).orElse(""));
     }
 
     /**
@@ -84,11 +110,21 @@ public final class CueCsv {
         }
         List<Problem> problems = new ArrayList<>();
         Map<String, Cue> cues = new LinkedHashMap<>();
-        try (CSVParser parser = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).setIgnoreHeaderCase(true).setTrim(true).setIgnoreEmptyLines(true)
-                .get().parse(new StringReader(csv.startsWith("\uFEFF") ? csv.substring(1) : csv))) {
+        try (CSVParser parser = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .setIgnoreHeaderCase(true)
+                .setTrim(true)
+                .setIgnoreEmptyLines(true)
+                .get()
+                .parse(new StringReader(csv.startsWith("\uFEFF") ? csv.substring(1) : csv))) {
             for (String column : List.of("at", "device", "action")) {
                 if (!parser.getHeaderMap().containsKey(column)) {
-                    problems.add(new Problem("line 1", "the column \"%s\" is missing; the columns are %s".formatted(column, String.join(", ", COLUMNS))));
+                    problems.add(new Problem(
+                            "line 1",
+                            "the column \"%s\" is missing; the columns are %s"
+                                    .formatted(column, String.join(", ", COLUMNS))));
                 }
             }
             for (CSVRecord line : parser) {
@@ -113,14 +149,25 @@ public final class CueCsv {
     private static void add(Map<String, Cue> cues, CSVRecord line, Plan plan, Song song) {
         Anchor at = Anchor.parse(cell(line, "at"), song.form());
         String name = cell(line, "device");
-        DeviceId device = plan.rig().devices().stream().filter(d -> d.name().text().equalsIgnoreCase(name)).map(Device::id).findFirst()
+        DeviceId device = plan.rig().devices().stream()
+                .filter(d -> d.name().text().equalsIgnoreCase(name))
+                .map(Device::id)
+                .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("no box of the rig is called \"%s\"".formatted(name)));
         String action = cell(line, "action");
         String key = cell(line, "cue").isEmpty() ? "line " + line.getRecordNumber() : cell(line, "cue");
-        Optional<TapeLabel> tape = cell(line, "name").isEmpty() ? Optional.empty() : Optional.of(TapeLabel.parse(cell(line, "name")));
+        Optional<TapeLabel> tape =
+                cell(line, "name").isEmpty() ? Optional.empty() : Optional.of(TapeLabel.parse(cell(line, "name")));
         Matcher press = PRESS.matcher(action);
         if (press.matches()) {
-            cues.put(key, Cue.pressed(cues.size() + 1, at, new SwitchAt(device, Integer.parseInt(press.group(1)), Integer.parseInt(press.group(2)))).withName(tape));
+            cues.put(
+                    key,
+                    Cue.pressed(
+                                    cues.size() + 1,
+                                    at,
+                                    new SwitchAt(
+                                            device, Integer.parseInt(press.group(1)), Integer.parseInt(press.group(2))))
+                            .withName(tape));
             return;
         }
         String waited = cell(line, "wait ms");
@@ -132,7 +179,11 @@ public final class CueCsv {
         List<Step> steps = new ArrayList<>(before == null ? List.of() : before.steps());
         steps.add(step);
         Cue cue = before == null ? new Cue(cues.size() + 1, at, steps) : before.withSteps(steps);
-        cues.put(key, cue.withName(tape.or(cue::name)).withEarly(cell(line, "early").equalsIgnoreCase("yes")).leavingOff(cell(line, "leaves off").equalsIgnoreCase("yes")));
+        cues.put(
+                key,
+                cue.withName(tape.or(cue::name))
+                        .withEarly(cell(line, "early").equalsIgnoreCase("yes"))
+                        .leavingOff(cell(line, "leaves off").equalsIgnoreCase("yes")));
     }
 
     private static String cell(CSVRecord line, String column) {

@@ -23,8 +23,7 @@ public final class OrderFiles {
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss", Locale.ROOT);
     private static final int FOLD = 75;
 
-    private OrderFiles() {
-    }
+    private OrderFiles() {}
 
     /** One line a part, with a line of headings. */
     public static String csv(Running running) {
@@ -32,9 +31,17 @@ public final class OrderFiles {
         try (var printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
             printer.printRecord("start", "item", "name", "length", "key", "pad", "goes over", "over");
             for (Part part : running.parts()) {
-                printer.printRecord(start(running, part), part.entry().item().words(), part.entry().name(), part.length() == 0 ? "" : Clock.brief(part.length()),
-                        part.key().map(Key::toString).orElse(""), part.pad().map(Key::toString).orElse(""), part.entry().transition().way().words(),
-                        part.entry().transition().micros() == 0 ? "" : Clock.brief(part.entry().transition().micros()));
+                printer.printRecord(
+                        start(running, part),
+                        part.entry().item().words(),
+                        part.entry().name(),
+                        part.length() == 0 ? "" : Clock.brief(part.length()),
+                        part.key().map(Key::toString).orElse(""),
+                        part.pad().map(Key::toString).orElse(""),
+                        part.entry().transition().way().words(),
+                        part.entry().transition().micros() == 0
+                                ? ""
+                                : Clock.brief(part.entry().transition().micros()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -43,7 +50,10 @@ public final class OrderFiles {
     }
 
     private static String start(Running running, Part part) {
-        return running.show().start().map(start -> start.after(part.start())).orElseGet(() -> Clock.brief(part.start()));
+        return running.show()
+                .start()
+                .map(start -> start.after(part.start()))
+                .orElseGet(() -> Clock.brief(part.start()));
     }
 
     /**
@@ -52,14 +62,26 @@ public final class OrderFiles {
      * @throws IllegalArgumentException with a sentence for a person when the show has no day or no start
      */
     public static String calendar(Running running) {
-        Day day = running.show().day().orElseThrow(() -> new IllegalArgumentException("Say on which day the show is; a calendar needs it."));
-        TimeOfDay start = running.show().start().orElseThrow(() -> new IllegalArgumentException("Say when the show starts; a calendar needs it."));
-        LocalDateTime begins = LocalDateTime.of(day.year(), day.month(), day.day(), start.minutes() / 60, start.minutes() % 60);
+        Day day = running.show()
+                .day()
+                .orElseThrow(() -> new IllegalArgumentException("Say on which day the show is; a calendar needs it."));
+        TimeOfDay start = running.show()
+                .start()
+                .orElseThrow(() -> new IllegalArgumentException("Say when the show starts; a calendar needs it."));
+        LocalDateTime begins =
+                LocalDateTime.of(day.year(), day.month(), day.day(), start.minutes() / 60, start.minutes() % 60);
         List<String> lines = new ArrayList<>(List.of("BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//Embrack//Order//EN"));
         for (Part part : running.parts()) {
-            lines.addAll(List.of("BEGIN:VEVENT", "UID:%s-%d@embrack.invalid".formatted(running.show().id(), part.entry().number()),
-                    "DTSTAMP:%sZ".formatted(STAMP.format(begins)), "DTSTART:" + STAMP.format(at(begins, part.start())), "DTEND:" + STAMP.format(at(begins, part.end())),
-                    "SUMMARY:" + escaped(part.entry().name().text()), "DESCRIPTION:" + escaped(description(part)), "END:VEVENT"));
+            lines.addAll(List.of(
+                    "BEGIN:VEVENT",
+                    "UID:%s-%d@embrack.invalid"
+                            .formatted(running.show().id(), part.entry().number()),
+                    "DTSTAMP:%sZ".formatted(STAMP.format(begins)),
+                    "DTSTART:" + STAMP.format(at(begins, part.start())),
+                    "DTEND:" + STAMP.format(at(begins, part.end())),
+                    "SUMMARY:" + escaped(part.entry().name().text()),
+                    "DESCRIPTION:" + escaped(description(part)),
+                    "END:VEVENT"));
         }
         lines.add("END:VCALENDAR");
         var text = new StringBuilder();
@@ -72,12 +94,17 @@ public final class OrderFiles {
     }
 
     private static String description(Part part) {
-        return part.entry().item().words() + part.key().map(key -> " in " + key).orElse("") + part.pad().map(key -> ", pad in " + key).orElse("");
+        return part.entry().item().words()
+                + part.key().map(key -> " in " + key).orElse("")
+                + part.pad().map(key -> ", pad in " + key).orElse("");
     }
 
     /** Source: RFC 5545, 3.3.11. */
     private static String escaped(String text) {
-        return text.replace("\\", "\\\\").replace(";", "\\;").replace(",", "\\,").replace("\n", "\\n");
+        return text.replace("\\", "\\\\")
+                .replace(";", "\\;")
+                .replace(",", "\\,")
+                .replace("\n", "\\n");
     }
 
     /** Lines of at most 75 octets, longer ones broken before a blank. Source: RFC 5545, 3.1. */

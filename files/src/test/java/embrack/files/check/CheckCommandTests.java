@@ -24,8 +24,8 @@ class CheckCommandTests {
 
     private final ByteArrayOutputStream out = new ByteArrayOutputStream();
     private final ByteArrayOutputStream err = new ByteArrayOutputStream();
-    private final CheckCommand command = new CheckCommand(new PrintStream(out, true, StandardCharsets.UTF_8),
-            new PrintStream(err, true, StandardCharsets.UTF_8));
+    private final CheckCommand command = new CheckCommand(
+            new PrintStream(out, true, StandardCharsets.UTF_8), new PrintStream(err, true, StandardCharsets.UTF_8));
 
     @Test
     void aCleanPlanIsProvenForAPerson() throws IOException {
@@ -42,7 +42,8 @@ class CheckCommandTests {
 
     @Test
     void aBrokenPlanIsExplainedForAProgram() throws IOException {
-        assertThat(command.run(List.of("--json", file(MuteBoard.with(MuteBoard.receive(MuteBoard.MIXER, 5)))))).isEqualTo(CheckCommand.STOPS);
+        assertThat(command.run(List.of("--json", file(MuteBoard.with(MuteBoard.receive(MuteBoard.MIXER, 5))))))
+                .isEqualTo(CheckCommand.STOPS);
         JsonNode report = JsonMapper.shared().readTree(out.toString(StandardCharsets.UTF_8));
         assertThat(report.get("stopsTheShow").booleanValue()).isTrue();
         JsonNode finding = report.get("findings").get(0);
@@ -50,26 +51,33 @@ class CheckCommandTests {
         assertThat(finding.get("code").stringValue()).isEqualTo("switches.channel-mismatch");
         assertThat(finding.get("severity").stringValue()).isEqualTo("stops");
         JsonNode proof = report.get("proofs").get(1);
-        assertThat(proof.propertyNames()).containsExactly("trigger", "verdict", "intended", "actual", "messages", "path", "worstMs");
-        assertThat(proof.toString()).isEqualTo("{\"trigger\":\"Voice board, bank A, switch 2\",\"verdict\":\"dead\","
-                + "\"intended\":[\"Vocal mixer: mute Vocal reverb return\",\"Vocal mixer: mute Vocal delay return\"],\"actual\":[],"
-                + "\"messages\":[{\"type\":\"CC\",\"channel\":2,\"number\":\"56\",\"value\":\"127\",\"bytes\":\"B1 38 7F\"},"
-                + "{\"type\":\"CC\",\"channel\":2,\"number\":\"57\",\"value\":\"127\",\"bytes\":\"B1 39 7F\"}],"
-                + "\"path\":[\"Voice board MIDI OUT to Vocal mixer MIDI IN\"],\"worstMs\":1.92}");
+        assertThat(proof.propertyNames())
+                .containsExactly("trigger", "verdict", "intended", "actual", "messages", "path", "worstMs");
+        assertThat(proof.toString())
+                .isEqualTo("{\"trigger\":\"Voice board, bank A, switch 2\",\"verdict\":\"dead\","
+                        + "\"intended\":[\"Vocal mixer: mute Vocal reverb return\",\"Vocal mixer: mute Vocal "
+                        + "delay return\"],\"actual\":[],"
+                        + "\"messages\":[{\"type\":\"CC\",\"channel\":2,\"number\":\"56\",\"value\":\"127\","
+                        + "\"bytes\":\"B1 38 7F\"},"
+                        + "{\"type\":\"CC\",\"channel\":2,\"number\":\"57\",\"value\":\"127\",\"bytes\":\"B1 39 7F\"}],"
+                        + "\"path\":[\"Voice board MIDI OUT to Vocal mixer MIDI IN\"],\"worstMs\":1.92}");
     }
 
     @Test
     void whatCannotBeReadIsSaidOnStandardError() throws IOException {
-        Path broken = Files.writeString(folder.resolve("broken.json"), PlanFile.write(MuteBoard.plan()).replace("\"links\"", "\"ropes\""));
+        Path broken = Files.writeString(
+                folder.resolve("broken.json"), PlanFile.write(MuteBoard.plan()).replace("\"links\"", "\"ropes\""));
         assertThat(command.run(List.of(broken.toString()))).isEqualTo(CheckCommand.UNREADABLE);
         assertThat(err.toString(StandardCharsets.UTF_8)).contains("cannot be read:\n  links: is missing\n");
-        assertThat(command.run(List.of(folder.resolve("missing.json").toString()))).isEqualTo(CheckCommand.UNREADABLE);
+        assertThat(command.run(List.of(folder.resolve("missing.json").toString())))
+                .isEqualTo(CheckCommand.UNREADABLE);
         assertThat(err.toString(StandardCharsets.UTF_8)).contains("missing.json cannot be opened. Is the name right?");
         assertThat(command.run(List.of())).isEqualTo(CheckCommand.UNREADABLE);
         assertThat(out.size()).isZero();
     }
 
     private String file(Plan plan) throws IOException {
-        return Files.writeString(folder.resolve("plan.json"), PlanFile.write(plan)).toString();
+        return Files.writeString(folder.resolve("plan.json"), PlanFile.write(plan))
+                .toString();
     }
 }

@@ -47,26 +47,38 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Files are checked against two readers that are not ours: javax.sound.midi of the JDK, and midicsv, a program of Debian's
- * packages that prints every event of a file with its tick.
+ * Files are checked against two readers that are not ours: javax.sound.midi of the JDK, and midicsv, a program of
+ * Debian's packages that prints every event of a file with its tick.
  */
 class SongMidiTests {
 
     private static final SongId LANTERNS = new SongId("lanterns");
 
     private static Plan plan() {
-        return Evening.sketch().foot("lanterns", "23|1", "foot-board 4").cues("lanterns", "27|5|1/2 = vocal-mixer level:input-2:90", "0:47.100 = guitar-sounds on:loop-3").plan();
+        return Evening.sketch()
+                .foot("lanterns", "23|1", "foot-board 4")
+                .cues("lanterns", "27|5|1/2 = vocal-mixer level:input-2:90", "0:47.100 = guitar-sounds on:loop-3")
+                .plan();
     }
 
     /** What a device gets by the core: ticks at 960 to the quarter, messages in hexadecimal. */
     private static TreeSet<String> expected(Plan plan, SongId id, int resolution) {
         Song song = plan.book().song(id);
         TreeSet<String> expected = new TreeSet<>();
-        for (CueProof cue : new BookProver(plan.rig()).prove(plan).song(id).orElseThrow().cues()) {
-            cue.micros().ifPresent(at -> cue.steps().forEach(step -> step.messages().forEach(message -> {
-                long tick = cue.cue().at() instanceof Anchor.OnBar bar ? song.form().score().tick(bar.at()) : song.form().score().tickAt(at);
-                expected.add("%d %s %s".formatted(Math.round(tick * resolution / 960.0), plan.rig().name(step.step().device()), message.hex()));
-            })));
+        for (CueProof cue :
+                new BookProver(plan.rig()).prove(plan).song(id).orElseThrow().cues()) {
+            cue.micros()
+                    .ifPresent(at -> cue.steps()
+                            .forEach(step -> step.messages().forEach(message -> {
+                                long tick = cue.cue().at() instanceof Anchor.OnBar bar
+                                        ? song.form().score().tick(bar.at())
+                                        : song.form().score().tickAt(at);
+                                expected.add("%d %s %s"
+                                        .formatted(
+                                                Math.round(tick * resolution / 960.0),
+                                                plan.rig().name(step.step().device()),
+                                                message.hex()));
+                            })));
         }
         return expected;
     }
@@ -76,9 +88,12 @@ class SongMidiTests {
         Path path = Files.write(Files.createTempFile("song", ".mid"), file);
         Process process;
         try {
-            process = new ProcessBuilder("midicsv", path.toString()).redirectErrorStream(true).start();
+            process = new ProcessBuilder("midicsv", path.toString())
+                    .redirectErrorStream(true)
+                    .start();
         } catch (IOException e) {
-            throw new AssertionError("The tests ask midicsv, from the Debian package of that name; ./embrack test installs it.", e);
+            throw new AssertionError(
+                    "The tests ask midicsv, from the Debian package of that name; ./embrack test installs it.", e);
         }
         String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(process.waitFor()).as(out).isZero();
@@ -97,22 +112,58 @@ class SongMidiTests {
         for (String[] event : midicsv(SongMidi.write(plan, plan.book().song(LANTERNS), resolution))) {
             int track = Integer.parseInt(event[0]);
             switch (event[2]) {
-                case "Header" -> assertThat(Arrays.asList(event).subList(3, 6)).containsExactly("1", "4", String.valueOf(resolution));
+                case "Header" ->
+                    assertThat(Arrays.asList(event).subList(3, 6))
+                            .containsExactly("1", "4", String.valueOf(resolution));
                 case "Title_t" -> tracks.add(track, event[3].replace("\"", ""));
-                case "Note_on_c" -> found.add("%s %s %02X %02X %02X".formatted(event[1], tracks.get(track), 0x90 | Integer.parseInt(event[3]), Integer.parseInt(event[4]), Integer.parseInt(event[5])));
-                case "Control_c" -> found.add("%s %s %02X %02X %02X".formatted(event[1], tracks.get(track), 0xB0 | Integer.parseInt(event[3]), Integer.parseInt(event[4]), Integer.parseInt(event[5])));
-                case "Program_c" -> found.add("%s %s %02X %02X".formatted(event[1], tracks.get(track), 0xC0 | Integer.parseInt(event[3]), Integer.parseInt(event[4])));
-                case "Marker_t" -> markers.add(Long.parseLong(event[1]) * 960 / resolution + " " + event[3].replace("\"", ""));
-                case "Time_signature" -> metres.add(Long.parseLong(event[1]) * 960 / resolution + " " + event[3] + "/" + (1 << Integer.parseInt(event[4])));
+                case "Note_on_c" ->
+                    found.add("%s %s %02X %02X %02X"
+                            .formatted(
+                                    event[1],
+                                    tracks.get(track),
+                                    0x90 | Integer.parseInt(event[3]),
+                                    Integer.parseInt(event[4]),
+                                    Integer.parseInt(event[5])));
+                case "Control_c" ->
+                    found.add("%s %s %02X %02X %02X"
+                            .formatted(
+                                    event[1],
+                                    tracks.get(track),
+                                    0xB0 | Integer.parseInt(event[3]),
+                                    Integer.parseInt(event[4]),
+                                    Integer.parseInt(event[5])));
+                case "Program_c" ->
+                    found.add("%s %s %02X %02X"
+                            .formatted(
+                                    event[1],
+                                    tracks.get(track),
+                                    0xC0 | Integer.parseInt(event[3]),
+                                    Integer.parseInt(event[4])));
+                case "Marker_t" ->
+                    markers.add(Long.parseLong(event[1]) * 960 / resolution + " " + event[3].replace("\"", ""));
+                case "Time_signature" ->
+                    metres.add(Long.parseLong(event[1]) * 960 / resolution + " " + event[3] + "/"
+                            + (1 << Integer.parseInt(event[4])));
                 default -> assertThat(event[2]).isNotBlank();
             }
         }
         assertThat(found).isEqualTo(expected(plan, LANTERNS, resolution)).hasSizeGreaterThan(5);
-        assertThat(markers).containsExactly("0 Count-in", "7680 Verse 1", "69120 Refrain 1", "99840 Bridge", "113280 Refrain 2", "144000 Vamp", "159360 Last refrain");
+        assertThat(markers)
+                .containsExactly(
+                        "0 Count-in",
+                        "7680 Verse 1",
+                        "69120 Refrain 1",
+                        "99840 Bridge",
+                        "113280 Refrain 2",
+                        "144000 Vamp",
+                        "159360 Last refrain");
         assertThat(metres).containsExactly("0 4/4", "99840 7/8", "113280 4/4");
     }
 
-    /** Any tempo map: a cue in every bar comes at the microsecond that the JDK's own arithmetic over the file gives, within a millisecond. */
+    /**
+     * Any tempo map: a cue in every bar comes at the microsecond that the JDK's own arithmetic over the file gives,
+     * within a millisecond.
+     */
     @RepeatedTest(25)
     void theJdkAgreesOnEveryTime(RepetitionInfo repetition) throws IOException, InvalidMidiDataException {
         Score score = RandomScores.of(new Random(repetition.getCurrentRepetition()));
@@ -121,17 +172,22 @@ class SongMidiTests {
         Song any = sketch.songOf("any").withForm(form);
         List<Cue> cues = new ArrayList<>();
         for (int bar = 1; bar <= 30; bar++) {
-            cues.add(new Cue(bar, new Anchor.OnBar(Position.bar(bar)), List.of(Sketch.stepOf("lantern-desk recall:scene-" + (bar % 12 + 1)))));
+            cues.add(new Cue(
+                    bar,
+                    new Anchor.OnBar(Position.bar(bar)),
+                    List.of(Sketch.stepOf("lantern-desk recall:scene-" + (bar % 12 + 1)))));
         }
         Plan plan = sketch.plan().withBook(sketch.plan().book().with(any.withCues(cues)));
-        Sequence sequence = MidiSystem.getSequence(new ByteArrayInputStream(SongMidi.write(plan, plan.book().songs().getFirst(), 960)));
+        Sequence sequence = MidiSystem.getSequence(new ByteArrayInputStream(
+                SongMidi.write(plan, plan.book().songs().getFirst(), 960)));
         int bar = 0;
         Track notes = sequence.getTracks()[1];
         for (int i = 0; i < notes.size(); i++) {
             if (notes.get(i).getMessage().getStatus() == 0x92) {
                 bar++;
                 assertThat(notes.get(i).getTick()).isEqualTo(score.tick(Position.bar(bar)));
-                assertThat(micros(sequence, notes.get(i).getTick())).isCloseTo(score.exactMicros(score.tick(Position.bar(bar))), within(1_000.0));
+                assertThat(micros(sequence, notes.get(i).getTick()))
+                        .isCloseTo(score.exactMicros(score.tick(Position.bar(bar))), within(1_000.0));
             }
         }
         assertThat(bar).isEqualTo(30);
@@ -161,15 +217,31 @@ class SongMidiTests {
         MidiImport read = MidiImport.read(SongMidi.write(plan, song, 960), "again", plan, false);
         assertThat(read.remarks()).isEmpty();
         assertThat(read.song().title().text()).isEqualTo("Lanterns");
-        assertThat(read.song().form().sections()).extracting(s -> s.name() + " " + s.bars()).isEqualTo(song.form().sections().stream().map(s -> s.name() + " " + s.bars()).toList());
+        assertThat(read.song().form().sections())
+                .extracting(s -> s.name() + " " + s.bars())
+                .isEqualTo(song.form().sections().stream()
+                        .map(s -> s.name() + " " + s.bars())
+                        .toList());
         assertThat(actions(plan, read.song())).isEqualTo(actions(plan, song));
         assertThat(Math.abs(read.song().length() - song.length())).isLessThan(2_000);
     }
 
     private static TreeSet<String> actions(Plan plan, Song song) {
         TreeSet<String> actions = new TreeSet<>();
-        song.cues().forEach(cue -> cue.at().micros(song.form()).ifPresent(at -> cue.steps().forEach(step -> actions.add("%s %s".formatted(
-                song.form().score().text(song.form().score().position(song.form().score().tickAt(at))), plan.words(step))))));
+        song.cues()
+                .forEach(cue -> cue.at()
+                        .micros(song.form())
+                        .ifPresent(at -> cue.steps()
+                                .forEach(step -> actions.add("%s %s"
+                                        .formatted(
+                                                song.form()
+                                                        .score()
+                                                        .text(song.form()
+                                                                .score()
+                                                                .position(song.form()
+                                                                        .score()
+                                                                        .tickAt(at))),
+                                                plan.words(step))))));
         return actions;
     }
 
@@ -178,34 +250,62 @@ class SongMidiTests {
     void recordedFilesAreCleanedAndExplained() throws InvalidMidiDataException, IOException {
         Sequence sequence = new Sequence(Sequence.PPQ, 96);
         Track track = sequence.createTrack();
-        for (int[] event : new int[][] {{0x92, 36, 100, 0}, {0x82, 36, 0, 40}, {0x92, 37, 0, 50}, {0xC4, 8, 0, 96}, {0xB9, 3, 3, 96}, {0xB1, 11, 77, 192}}) {
+        for (int[] event : new int[][] {
+            {0x92, 36, 100, 0},
+            {0x82, 36, 0, 40},
+            {0x92, 37, 0, 50},
+            {0xC4, 8, 0, 96},
+            {0xB9, 3, 3, 96},
+            {0xB1, 11, 77, 192}
+        }) {
             track.add(new MidiEvent(new ShortMessage(event[0], event[1], event[2]), event[3]));
         }
         var out = new ByteArrayOutputStream();
         MidiSystem.write(sequence, 0, out);
         Plan plan = Evening.plan();
         MidiImport read = MidiImport.read(out.toByteArray(), "Recorded", plan, false);
-        assertThat(read.song().cues()).extracting(cue -> cue.at().text(read.song().form().score()) + " " + cue.steps().stream().map(plan::words).toList() + cue.raw().stream().map(Message::hex).toList()).containsExactly(
-                "1|1 [Lantern desk: recall Scene 1][]", "1|2 [Guitar sounds: select Patch 9][B9 03 03]", "1|3 [Vocal mixer: set level of Input 2 to 77][]");
-        assertThat(read.remarks()).containsExactly("2 note-offs were left out.", "1 message is explained by no chart of the rig; kept as it is.");
-        assertThat(MidiImport.read(out.toByteArray(), "Recorded", plan, true).song().cues()).hasSize(5);
+        assertThat(read.song().cues())
+                .extracting(cue -> cue.at().text(read.song().form().score()) + " "
+                        + cue.steps().stream().map(plan::words).toList()
+                        + cue.raw().stream().map(Message::hex).toList())
+                .containsExactly(
+                        "1|1 [Lantern desk: recall Scene 1][]",
+                        "1|2 [Guitar sounds: select Patch 9][B9 03 03]",
+                        "1|3 [Vocal mixer: set level of Input 2 to 77][]");
+        assertThat(read.remarks())
+                .containsExactly(
+                        "2 note-offs were left out.", "1 message is explained by no chart of the rig; kept as it is.");
+        assertThat(MidiImport.read(out.toByteArray(), "Recorded", plan, true)
+                        .song()
+                        .cues())
+                .hasSize(5);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"20;Track 1. Byte 20: the file ends inside", "120;Track", "330;Track"})
+    @CsvSource(
+            delimiter = ';',
+            value = {"20;Track 1. Byte 20: the file ends inside", "120;Track", "330;Track"})
     void ofABrokenFileWhatCanBeReadIsReadAndItSaysWhere(int length, String where) {
         byte[] whole = SongMidi.write(plan(), plan().book().song(LANTERNS), 480);
         MidiFile file = MidiFile.read(Arrays.copyOf(whole, length));
         assertThat(file.broken().orElseThrow()).containsAnyOf(where, "Byte");
-        assertThat(MidiImport.read(Arrays.copyOf(whole, length), "Half", plan(), false).remarks().getFirst()).startsWith("The file is broken. ").contains("Byte ");
+        assertThat(MidiImport.read(Arrays.copyOf(whole, length), "Half", plan(), false)
+                        .remarks()
+                        .getFirst())
+                .startsWith("The file is broken. ")
+                .contains("Byte ");
     }
 
     @Test
     void whatIsNoMidiFileIsRefused() {
-        assertThatIllegalArgumentException().isThrownBy(() -> MidiFile.read("RIFF and so on".getBytes(StandardCharsets.US_ASCII))).withMessageContaining("no Standard MIDI File");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> MidiFile.read("RIFF and so on".getBytes(StandardCharsets.US_ASCII)))
+                .withMessageContaining("no Standard MIDI File");
         byte[] frames = SongMidi.write(plan(), plan().book().song(LANTERNS), 480);
         frames[12] = (byte) 0xE7;
-        assertThatIllegalArgumentException().isThrownBy(() -> MidiFile.read(frames)).withMessageContaining("frames of time code");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> MidiFile.read(frames))
+                .withMessageContaining("frames of time code");
     }
 
     /** However a file is cut or bent, it is read or refused with a sentence. */
@@ -216,18 +316,33 @@ class SongMidiTests {
         for (int i = 0; i < 1 + random.nextInt(30); i++) {
             bent[14 + random.nextInt(bent.length - 14)] = (byte) random.nextInt(256);
         }
-        MidiImport read = MidiImport.read(Arrays.copyOf(bent, 30 + random.nextInt(bent.length - 30)), "Bent", plan(), random.nextBoolean());
-        assertThat(new SongEdit.ImportSong(read.song()).apply(plan()).book().songs()).hasSize(4);
+        MidiImport read = MidiImport.read(
+                Arrays.copyOf(bent, 30 + random.nextInt(bent.length - 30)), "Bent", plan(), random.nextBoolean());
+        assertThat(new SongEdit.ImportSong(read.song()).apply(plan()).book().songs())
+                .hasSize(4);
     }
 
     /** The player's own loop travels by no message; early cues are written where they are sent. */
     @Test
     void earlyCuesAreWrittenWhereTheyAreSent() throws InvalidMidiDataException, IOException {
         Plan plan = new CueEdit.SendEarly(LANTERNS, 2, true).apply(Evening.plan());
-        Sequence sequence = MidiSystem.getSequence(new ByteArrayInputStream(SongMidi.write(plan, plan.book().song(LANTERNS), 960)));
-        CueProof proof = new BookProver(plan.rig()).prove(plan).song(LANTERNS).orElseThrow().cue(2).orElseThrow();
+        Sequence sequence = MidiSystem.getSequence(
+                new ByteArrayInputStream(SongMidi.write(plan, plan.book().song(LANTERNS), 960)));
+        CueProof proof = new BookProver(plan.rig())
+                .prove(plan)
+                .song(LANTERNS)
+                .orElseThrow()
+                .cue(2)
+                .orElseThrow();
         assertThat(proof.leadMicros()).isPositive().isLessThanOrEqualTo(BookProver.MAX_LEAD_MICROS);
-        long tick = plan.book().song(LANTERNS).form().score().tickAt(proof.sentMicros().orElseThrow());
-        assertThat(Arrays.stream(sequence.getTracks()).skip(1).anyMatch(track -> track.get(1).getTick() == tick)).isTrue();
+        long tick = plan.book()
+                .song(LANTERNS)
+                .form()
+                .score()
+                .tickAt(proof.sentMicros().orElseThrow());
+        assertThat(Arrays.stream(sequence.getTracks())
+                        .skip(1)
+                        .anyMatch(track -> track.get(1).getTick() == tick))
+                .isTrue();
     }
 }

@@ -28,7 +28,8 @@ class ModelFileTests {
     private static final Schema SCHEMA = schema();
 
     private static Stream<Model> models() {
-        return Stream.concat(Library.all().stream(), Stream.of(Mixers.swappedChart(), Mixers.toggling(), Mixers.deafBeyondInputs()));
+        return Stream.concat(
+                Library.all().stream(), Stream.of(Mixers.swappedChart(), Mixers.toggling(), Mixers.deafBeyondInputs()));
     }
 
     /** The validator is an independent reader of JSON Schema 2020-12 (json-schema.org). */
@@ -49,17 +50,26 @@ class ModelFileTests {
 
     @Test
     void allMistakesAreTold() {
-        String file = ModelFile.write(Library.RACK_MIXER).replace("mute Input 1..16", "mutte Input 1..16").replace("cc 63 under 64", "cc 163")
+        String file = ModelFile.write(Library.RACK_MIXER)
+                .replace("mute Input 1..16", "mutte Input 1..16")
+                .replace("cc 63 under 64", "cc 163")
                 .replace("mute Bus 1..3", "mute Bus 1..4");
-        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> ModelFile.read(file)).satisfies(e -> assertThat(e.problems())
-                .extracting(Object::toString).containsExactly(
-                        "chart[1]: column 1: \"mutte\" is no verb of a chart. Did you mean \"mute\"?",
-                        "chart[3]: column 19: 4 parts, but 3 numbers: \"Bus 1..4\" and \"60..62\" must be of the same length.",
-                        "chart[8]: column 15: CC numbers go from 0 to 127; 163 is not one of them."));
-        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> ModelFile.read("{\"format\":\"embrack-plan\"}"))
+        assertThatExceptionOfType(UnreadableFile.class)
+                .isThrownBy(() -> ModelFile.read(file))
+                .satisfies(e -> assertThat(e.problems())
+                        .extracting(Object::toString)
+                        .containsExactly(
+                                "chart[1]: column 1: \"mutte\" is no verb of a chart. Did you mean \"mute\"?",
+                                "chart[3]: column 19: 4 parts, but 3 numbers: \"Bus 1..4\" and \"60..62\" "
+                                        + "must be of the same length.",
+                                "chart[8]: column 15: CC numbers go from 0 to 127; 163 is not one of them."));
+        assertThatExceptionOfType(UnreadableFile.class)
+                .isThrownBy(() -> ModelFile.read("{\"format\":\"embrack-plan\"}"))
                 .withMessage("format: must be \"embrack-model\"; this is some other file");
-        assertThat(List.of("\"settings\" : [ ]", "\"ports\" : [ 1 ]")).allSatisfy(broken -> assertThatExceptionOfType(UnreadableFile.class)
-                .isThrownBy(() -> ModelFile.read(ModelFile.write(Library.RACK_MIXER).replaceFirst("\"(settings|ports)\" : \\[[^]]*]", broken))));
+        assertThat(List.of("\"settings\" : [ ]", "\"ports\" : [ 1 ]"))
+                .allSatisfy(broken -> assertThatExceptionOfType(UnreadableFile.class)
+                        .isThrownBy(() -> ModelFile.read(ModelFile.write(Library.RACK_MIXER)
+                                .replaceFirst("\"(settings|ports)\" : \\[[^]]*]", broken))));
     }
 
     private static Schema schema() {

@@ -66,9 +66,16 @@ class PlanFileTests {
     private static final Schema SCHEMA = schema();
 
     private static Stream<Plan> plans() {
-        return Stream.of(MuteBoard.plan(), Evening.plan(), wholeLibrary(), Plan.empty(new TapeLabel("Nothing")), MuteBoard.withSecondMixer(3),
-                MuteBoard.withMixer(Mixers.chartOnly()), MuteBoard.withMixer(Mixers.swappedChart()),
-                MuteBoard.with(new GearEdit.SwapHardware(MuteBoard.BOARD, Library.FOUR_SWITCH_DESK_BOARD),
+        return Stream.of(
+                MuteBoard.plan(),
+                Evening.plan(),
+                wholeLibrary(),
+                Plan.empty(new TapeLabel("Nothing")),
+                MuteBoard.withSecondMixer(3),
+                MuteBoard.withMixer(Mixers.chartOnly()),
+                MuteBoard.withMixer(Mixers.swappedChart()),
+                MuteBoard.with(
+                        new GearEdit.SwapHardware(MuteBoard.BOARD, Library.FOUR_SWITCH_DESK_BOARD),
                         new SwitchEdit.NameSwitch(MuteBoard.at(4), "Ærø & \"quotes\" \\ ñ")));
     }
 
@@ -94,20 +101,26 @@ class PlanFileTests {
     @Test
     void theExamplesAreAsEmbrackWritesThem() throws IOException {
         try (Stream<Path> files = Files.list(EXAMPLES)) {
-            List<Path> examples = files.filter(file -> !file.toString().endsWith(".model.json")).toList();
+            List<Path> examples = files.filter(file -> !file.toString().endsWith(".model.json"))
+                    .toList();
             assertThat(examples).hasSizeGreaterThan(1);
             for (Path example : examples) {
                 String text = Files.readString(example);
-                assertThat(PlanFile.write(PlanFile.read(text))).as(example.toString()).isEqualTo(text);
+                assertThat(PlanFile.write(PlanFile.read(text)))
+                        .as(example.toString())
+                        .isEqualTo(text);
                 assertThat(SCHEMA.validate(text, InputFormat.JSON)).isEmpty();
             }
         }
-        assertThat(Report.of(PlanFile.read(Files.readString(EXAMPLES.resolve("mute-board.json")))).findings()).isEmpty();
+        assertThat(Report.of(PlanFile.read(Files.readString(EXAMPLES.resolve("mute-board.json"))))
+                        .findings())
+                .isEmpty();
     }
 
     @Test
     void theExampleInTheDocumentationIsAPlanWithoutAFinding() throws IOException {
-        Matcher example = Pattern.compile("```json\n(.*?)```", Pattern.DOTALL).matcher(Files.readString(Path.of("../docs/formats.md")));
+        Matcher example = Pattern.compile("```json\n(.*?)```", Pattern.DOTALL)
+                .matcher(Files.readString(Path.of("../docs/formats.md")));
         assertThat(example.find()).isTrue();
         assertThat(SCHEMA.validate(example.group(1), InputFormat.JSON)).isEmpty();
         Report report = Report.of(PlanFile.read(example.group(1)));
@@ -125,12 +138,16 @@ class PlanFileTests {
     }
 
     private static String documented(String language) throws IOException {
-        Matcher block = Pattern.compile("```" + language + "\n(.*?)```", Pattern.DOTALL).matcher(Files.readString(Path.of("../docs/formats.md")));
+        Matcher block = Pattern.compile("```" + language + "\n(.*?)```", Pattern.DOTALL)
+                .matcher(Files.readString(Path.of("../docs/formats.md")));
         assertThat(block.find()).isTrue();
         return block.group(1);
     }
 
-    /** Plans of the first version had parts with ids of their own and runs as objects; those of the second had cables only. */
+    /**
+     * Plans of the first version had parts with ids of their own and runs as objects; those of the second had cables
+     * only.
+     */
     @Test
     void plansOfEarlierVersionsAreReadAndMeanTheSame() throws IOException {
         Plan earlier = PlanFile.read(Files.readString(Path.of("src/test/resources/quay-rig-version-1.json")));
@@ -138,18 +155,41 @@ class PlanFileTests {
         assertThat(today.rig().links()).hasSize(3).isEqualTo(earlier.rig().links());
         assertThat(earlier.switches()).isEqualTo(today.switches());
         assertThat(earlier.rig().devices()).isEqualTo(today.rig().devices());
-        assertThat(earlier.rig().model(new DeviceId("vocal-mixer")).chart().rows()).isEqualTo(today.rig().model(new DeviceId("vocal-mixer")).chart().rows());
-        assertThat(Report.of(earlier).findings()).extracting(f -> f.what()).as("the first version knew nothing of power").isEqualTo(
-                Report.of(today).findings().stream().filter(f -> !f.code().startsWith("power.")).map(f -> f.what()).toList());
+        assertThat(earlier.rig().model(new DeviceId("vocal-mixer")).chart().rows())
+                .isEqualTo(
+                        today.rig().model(new DeviceId("vocal-mixer")).chart().rows());
+        assertThat(Report.of(earlier).findings())
+                .extracting(f -> f.what())
+                .as("the first version knew nothing of power")
+                .isEqualTo(Report.of(today).findings().stream()
+                        .filter(f -> !f.code().startsWith("power."))
+                        .map(f -> f.what())
+                        .toList());
         assertThat(PlanFile.read(PlanFile.write(earlier))).isEqualTo(earlier);
     }
 
     /** Whole rigs with one wiring fault each, by the code that is found. */
     @ParameterizedTest
-    @ValueSource(strings = {"wiring.not-ready", "wiring.loop", "wiring.arrives-twice", "wiring.hears-neighbour", "wiring.input-off", "wiring.output-off", "wiring.homeless-app",
-        "wiring.pair-differs", "wiring.too-long", "power.none", "power.too-much", "sound.heard-in-the-house", "sound.no-in-ears", "switches.kept-back"})
+    @ValueSource(
+            strings = {
+                "wiring.not-ready",
+                "wiring.loop",
+                "wiring.arrives-twice",
+                "wiring.hears-neighbour",
+                "wiring.input-off",
+                "wiring.output-off",
+                "wiring.homeless-app",
+                "wiring.pair-differs",
+                "wiring.too-long",
+                "power.none",
+                "power.too-much",
+                "sound.heard-in-the-house",
+                "sound.no-in-ears",
+                "switches.kept-back"
+            })
     void aFileWithOneWiringFaultSaysThat(String code) throws IOException {
-        Plan plan = PlanFile.read(Files.readString(Path.of("src/test/resources/wiring-faults/%s.json".formatted(code))));
+        Plan plan =
+                PlanFile.read(Files.readString(Path.of("src/test/resources/wiring-faults/%s.json".formatted(code))));
         assertThat(Report.of(plan).findings()).extracting(f -> f.code()).containsExactly(code);
         assertThat(PlanFile.read(PlanFile.write(plan))).isEqualTo(plan);
     }
@@ -158,12 +198,20 @@ class PlanFileTests {
     @ParameterizedTest
     @MethodSource("embrack.core.MappingFaults#all")
     void aFileWithOneMappingFaultSaysThat(Fault fault) throws IOException {
-        Plan plan = PlanFile.read(Files.readString(Path.of("src/test/resources/mapping-faults/%s.json".formatted(fault.name()))));
+        Plan plan = PlanFile.read(
+                Files.readString(Path.of("src/test/resources/mapping-faults/%s.json".formatted(fault.name()))));
         List<Finding> findings = Report.of(plan).findings();
-        assertThat(findings).extracting(Finding::code, Finding::what).containsExactly(tuple(fault.code(), fault.what()));
+        assertThat(findings)
+                .extracting(Finding::code, Finding::what)
+                .containsExactly(tuple(fault.code(), fault.what()));
         assertThat(PlanFile.read(PlanFile.write(plan))).isEqualTo(plan);
         assertThat(schemaErrors(PlanFile.write(plan))).isEmpty();
-        findings.getFirst().remedy().ifPresent(remedy -> assertThat(Report.of(remedy.edit().apply(plan)).findings()).as(remedy.label()).isEmpty());
+        findings.getFirst()
+                .remedy()
+                .ifPresent(remedy -> assertThat(
+                                Report.of(remedy.edit().apply(plan)).findings())
+                        .as(remedy.label())
+                        .isEmpty());
     }
 
     /** Whole evenings with one fault of the show each. */
@@ -184,7 +232,9 @@ class PlanFileTests {
             List<Path> clean = files.toList();
             assertThat(clean).hasSizeGreaterThanOrEqualTo(10);
             for (Path file : clean) {
-                assertThat(Report.of(PlanFile.read(Files.readString(file))).findings()).as(file.toString()).isEmpty();
+                assertThat(Report.of(PlanFile.read(Files.readString(file))).findings())
+                        .as(file.toString())
+                        .isEmpty();
             }
         }
     }
@@ -199,70 +249,172 @@ class PlanFileTests {
     @Test
     void gesturesControlsNumbersAndSchoolsAreKept() {
         ControlAt treadle = new ControlAt(new DeviceId("foot-board"), ControlType.TREADLE, 2, 1);
-        Plan plan = MappingFaults.loops().step("foot-board 1: loop-table undo:track-1").then("foot-board 1", Moment.RELEASE, "vocal-mixer open:input-2")
-                .then("foot-board 1", Moment.HOLD, "vocal-mixer mute:input-2").mode("foot-board 1", SwitchMode.MOMENTARY)
-                .edit(new SwitchEdit.NameSwitch(Sketch.at("foot-board 1"), "Undo")).edit(new SwitchEdit.WaitBefore(Sketch.at("foot-board 1"), Moment.HOLD, 0, Sketch.stepOf("vocal-mixer mute:input-2"), "250"))
-                .edit(new TravelEdit.NameControl(treadle, "Loop level")).edit(new TravelEdit.AddTarget(treadle, new Target(new DeviceId("loop-table"), new PartId("track-1"))))
-                .edit(new TravelEdit.Shape(treadle, new DeviceId("loop-table"), new PartId("track-1"), "100", "0", Curve.FAST, Law.GAIN, "3", "-6"))
-                .edit(new TravelEdit.ChooseTakeover(treadle, Takeover.CATCH)).edit(new NumberEdit.Choose(School.MEMORIES, 1)).edit(new NumberEdit.UseMemories(new DeviceId("loop-table"), "12"))
-                .edit(new NumberEdit.Respond(new DeviceId("loop-table"), LessonId.parse("record:track-1"), true, "5", "120"))
-                .edit(new NumberEdit.PinNumber(new DeviceId("loop-table"), LessonId.parse("stop-all:tracks"), MessageType.CONTROL_CHANGE, "9", "30")).plan();
+        Plan plan = MappingFaults.loops()
+                .step("foot-board 1: loop-table undo:track-1")
+                .then("foot-board 1", Moment.RELEASE, "vocal-mixer open:input-2")
+                .then("foot-board 1", Moment.HOLD, "vocal-mixer mute:input-2")
+                .mode("foot-board 1", SwitchMode.MOMENTARY)
+                .edit(new SwitchEdit.NameSwitch(Sketch.at("foot-board 1"), "Undo"))
+                .edit(new SwitchEdit.WaitBefore(
+                        Sketch.at("foot-board 1"), Moment.HOLD, 0, Sketch.stepOf("vocal-mixer mute:input-2"), "250"))
+                .edit(new TravelEdit.NameControl(treadle, "Loop level"))
+                .edit(new TravelEdit.AddTarget(treadle, new Target(new DeviceId("loop-table"), new PartId("track-1"))))
+                .edit(new TravelEdit.Shape(
+                        treadle,
+                        new DeviceId("loop-table"),
+                        new PartId("track-1"),
+                        "100",
+                        "0",
+                        Curve.FAST,
+                        Law.GAIN,
+                        "3",
+                        "-6"))
+                .edit(new TravelEdit.ChooseTakeover(treadle, Takeover.CATCH))
+                .edit(new NumberEdit.Choose(School.MEMORIES, 1))
+                .edit(new NumberEdit.UseMemories(new DeviceId("loop-table"), "12"))
+                .edit(new NumberEdit.Respond(
+                        new DeviceId("loop-table"), LessonId.parse("record:track-1"), true, "5", "120"))
+                .edit(new NumberEdit.PinNumber(
+                        new DeviceId("loop-table"),
+                        LessonId.parse("stop-all:tracks"),
+                        MessageType.CONTROL_CHANGE,
+                        "9",
+                        "30"))
+                .plan();
         String text = PlanFile.write(plan);
         assertThat(PlanFile.read(text)).isEqualTo(plan);
         assertThat(schemaErrors(text)).isEmpty();
-        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> PlanFile.read(text.replace("\"takeover\" : \"catch\"", "\"takeover\" : \"leap\"")))
+        assertThatExceptionOfType(UnreadableFile.class)
+                .isThrownBy(() -> PlanFile.read(text.replace("\"takeover\" : \"catch\"", "\"takeover\" : \"leap\"")))
                 .withMessageContaining("controls[0].takeover: must be one of catch, jump, scaled, was \"leap\"");
-        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> PlanFile.read(text.replace("\"bank\" : 2", "\"bank\" : 12")))
+        assertThatExceptionOfType(UnreadableFile.class)
+                .isThrownBy(() -> PlanFile.read(text.replace("\"bank\" : 2", "\"bank\" : 12")))
                 .withMessageContaining("Foot board has 10 banks, so there is no bank 12");
-        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> PlanFile.read(text.replace("\"number\" : 30", "\"number\" : 300"))).withMessageContaining("learned");
+        assertThatExceptionOfType(UnreadableFile.class)
+                .isThrownBy(() -> PlanFile.read(text.replace("\"number\" : 30", "\"number\" : 300")))
+                .withMessageContaining("learned");
     }
 
     private static List<Arguments> broken() {
         return List.of(
-                Arguments.of("\"embrack-plan\"", "\"shopping-list\"", "format: must be \"embrack-plan\"; this is some other file"),
-                Arguments.of("\"version\" : 6", "\"version\" : 7",
-                        "version: is 7, written by a newer Embrack; this one reads up to version 6. Update Embrack to read it"),
+                Arguments.of(
+                        "\"embrack-plan\"",
+                        "\"shopping-list\"",
+                        "format: must be \"embrack-plan\"; this is some other file"),
+                Arguments.of(
+                        "\"version\" : 6",
+                        "\"version\" : 7",
+                        "version: is 7, written by a newer Embrack; this one reads up to version 6. Update "
+                                + "Embrack to read it"),
                 Arguments.of("\"name\" : \"Mute board\"", "\"name\" : \"\"", "name: Write a name; it is empty."),
-                Arguments.of("\"name\" : \"Vocal mixer\"", "\"name\" : \"Voice board\"", "devices[1]: two devices are called \"Voice board\""),
-                Arguments.of("\"name\" : \"Vocal mixer\"", "\"name\" : \"Vocal <b>mixer</b>\"", "devices[1].name: Leave out < and >; a name is plain text."),
-                Arguments.of("\"receive-channel\" : 2", "\"receive-channel\" : 17",
-                        "devices[1].settings.receive-channel: MIDI receive channel goes from 1 to 16; 17 is not on the box."),
-                Arguments.of("\"receive-channel\" : 2", "\"receive-channel\" : \"two\"",
+                Arguments.of(
+                        "\"name\" : \"Vocal mixer\"",
+                        "\"name\" : \"Voice board\"",
+                        "devices[1]: two devices are called \"Voice board\""),
+                Arguments.of(
+                        "\"name\" : \"Vocal mixer\"",
+                        "\"name\" : \"Vocal <b>mixer</b>\"",
+                        "devices[1].name: Leave out < and >; a name is plain text."),
+                Arguments.of(
+                        "\"receive-channel\" : 2",
+                        "\"receive-channel\" : 17",
+                        "devices[1].settings.receive-channel: MIDI receive channel goes from 1 to 16; 17 is "
+                                + "not on the box."),
+                Arguments.of(
+                        "\"receive-channel\" : 2",
+                        "\"receive-channel\" : \"two\"",
                         "devices[1].settings.receive-channel: must be a whole number, was the text \"two\""),
-                Arguments.of("\"receive-channel\" : 2", "\"colour\" : 2", "devices[1].settings.colour: Rack mixer, 24 strips has no such setting"),
-                Arguments.of("\"input-1\" : \"Vocal mic\"", "\"in-99\" : \"Vocal mic\"", "devices[1].labels.in-99: Rack mixer, 24 strips has no such part"),
-                Arguments.of("\"model\" : \"rack-mixer-24\"", "\"model\" : \"other\"", "devices[1].model: there is no model \"other\" in this file"),
-                Arguments.of("\"chart\" : [", "\"chart\" : [ \"mute Input 1..16: cc 40..54\",",
-                        "models[1].chart[0]: column 22: 16 parts, but 15 numbers: \"Input 1..16\" and \"40..54\" must be of the same length."),
-                Arguments.of("\"chart\" : [", "\"chart\" : [ \"mute Main: cc 1\\nmute Main: cc 2\",",
+                Arguments.of(
+                        "\"receive-channel\" : 2",
+                        "\"colour\" : 2",
+                        "devices[1].settings.colour: Rack mixer, 24 strips has no such setting"),
+                Arguments.of(
+                        "\"input-1\" : \"Vocal mic\"",
+                        "\"in-99\" : \"Vocal mic\"",
+                        "devices[1].labels.in-99: Rack mixer, 24 strips has no such part"),
+                Arguments.of(
+                        "\"model\" : \"rack-mixer-24\"",
+                        "\"model\" : \"other\"",
+                        "devices[1].model: there is no model \"other\" in this file"),
+                Arguments.of(
+                        "\"chart\" : [",
+                        "\"chart\" : [ \"mute Input 1..16: cc 40..54\",",
+                        "models[1].chart[0]: column 22: 16 parts, but 15 numbers: \"Input 1..16\" and "
+                                + "\"40..54\" must be of the same length."),
+                Arguments.of(
+                        "\"chart\" : [",
+                        "\"chart\" : [ \"mute Main: cc 1\\nmute Main: cc 2\",",
                         "models[1].chart: holds a line break; each line of the chart is a text of its own"),
-                Arguments.of("\"chart\" : [", "\"colour\" : 1, \"chart\" : [", "models[1].colour: is not a field of this format;"
-                        + " known here are board, chart, controls, habits, id, kind, memories, name, passes, ports, power, reality, settings, sharedSockets, writing"),
-                Arguments.of("\"direction\" : \"out\"", "\"direction\" : \"sideways\"", "models[0].ports[0].direction: must be one of both, in, out, thru, was \"sideways\""),
-                Arguments.of("\"connector\" : \"power\"", "\"connector\" : \"steam\"", "models[0].ports[1].connector: must be one of audio, bluetooth, dmx,"
-                        + " five-pin, network, power, trs-a, trs-b, usb-device, usb-host, virtual, wifi, was \"steam\""),
-                Arguments.of("\"port\" : \"in\"", "\"port\" : \"thru\"", "links[0]: Voice board MIDI OUT and Vocal mixer MIDI THRU both send."
-                        + " A link goes from an OUT or THRU to an IN."),
-                Arguments.of("\"switch\" : 4", "\"switch\" : 5", "switches[3]: Voice board has 4 switches in a bank, so there is no switch 5"),
-                Arguments.of("\"switch\" : 4", "\"switch\" : 3", "switches: switch 3 in bank 1 of \"voice-board\" is there twice"),
-                Arguments.of("\"verb\" : \"mute\",\n          \"part\" : \"main\"", "\"verb\" : \"level\", \"part\" : \"main\", \"amount\" : 128",
+                Arguments.of(
+                        "\"chart\" : [",
+                        "\"colour\" : 1, \"chart\" : [",
+                        "models[1].colour: is not a field of this format;"
+                                + " known here are board, chart, controls, habits, id, kind, memories, name, "
+                                + "passes, ports, power, reality, settings, sharedSockets, writing"),
+                Arguments.of(
+                        "\"direction\" : \"out\"",
+                        "\"direction\" : \"sideways\"",
+                        "models[0].ports[0].direction: must be one of both, in, out, thru, was \"sideways\""),
+                Arguments.of(
+                        "\"connector\" : \"power\"",
+                        "\"connector\" : \"steam\"",
+                        "models[0].ports[1].connector: must be one of audio, bluetooth, dmx,"
+                                + " five-pin, network, power, trs-a, trs-b, usb-device, usb-host, virtual, "
+                                + "wifi, was \"steam\""),
+                Arguments.of(
+                        "\"port\" : \"in\"",
+                        "\"port\" : \"thru\"",
+                        "links[0]: Voice board MIDI OUT and Vocal mixer MIDI THRU both send."
+                                + " A link goes from an OUT or THRU to an IN."),
+                Arguments.of(
+                        "\"switch\" : 4",
+                        "\"switch\" : 5",
+                        "switches[3]: Voice board has 4 switches in a bank, so there is no switch 5"),
+                Arguments.of(
+                        "\"switch\" : 4",
+                        "\"switch\" : 3",
+                        "switches: switch 3 in bank 1 of \"voice-board\" is there twice"),
+                Arguments.of(
+                        "\"verb\" : \"mute\",\n          \"part\" : \"main\"",
+                        "\"verb\" : \"level\", \"part\" : \"main\", \"amount\" : 128",
                         "switches[3].steps[0]: amount must be 0 to 127, was 128"),
-                Arguments.of("\"verb\" : \"mute\",\n          \"part\" : \"main\"", "\"verb\" : \"level\", \"part\" : \"main\"",
+                Arguments.of(
+                        "\"verb\" : \"mute\",\n          \"part\" : \"main\"",
+                        "\"verb\" : \"level\", \"part\" : \"main\"",
                         "switches[3].steps[0]: \"level\" needs an amount, 0 to 127"),
-                Arguments.of("\"device\" : \"vocal-mixer\",\n          \"verb\" : \"mute\",\n          \"part\" : \"main\"",
-                        "\"device\" : \"gone\", \"verb\" : \"mute\", \"part\" : \"main\"", "switches[3].steps[0].device: there is no device \"gone\" in this rig"),
-                Arguments.of("\"area\" : \"floor\"", "\"area\" : \"roof\"", "devices[0].area: must be one of booth, crew, desk, floor, rack, was \"roof\""),
-                Arguments.of("\"area\" : \"floor\"", "\"area\" : \"floor\", \"livesIn\" : \"vocal-mixer\"",
+                Arguments.of(
+                        "\"device\" : \"vocal-mixer\",\n          \"verb\" : \"mute\",\n          \"part\" : \"main\"",
+                        "\"device\" : \"gone\", \"verb\" : \"mute\", \"part\" : \"main\"",
+                        "switches[3].steps[0].device: there is no device \"gone\" in this rig"),
+                Arguments.of(
+                        "\"area\" : \"floor\"",
+                        "\"area\" : \"roof\"",
+                        "devices[0].area: must be one of booth, crew, desk, floor, rack, was \"roof\""),
+                Arguments.of(
+                        "\"area\" : \"floor\"",
+                        "\"area\" : \"floor\", \"livesIn\" : \"vocal-mixer\"",
                         "devices[0].livesIn: Vocal mixer is no computer or tablet, so Voice board cannot live in it."),
-                Arguments.of("\"area\" : \"floor\"", "\"area\" : \"floor\", \"feeds\" : [ { \"output\" : \"ear\", \"sounds\" : [ \"click\" ], \"to\" : [ ] } ]",
+                Arguments.of(
+                        "\"area\" : \"floor\"",
+                        "\"area\" : \"floor\", \"feeds\" : [ { \"output\" : \"ear\", \"sounds\" : [ "
+                                + "\"click\" ], \"to\" : [ ] } ]",
                         "devices[0]: Voice board has no sound output \"ear\""),
-                Arguments.of("\"area\" : \"floor\"", "\"area\" : \"floor\", \"passes\" : [ { \"from\" : \"out\", \"to\" : \"in\", \"open\" : true } ]",
+                Arguments.of(
+                        "\"area\" : \"floor\"",
+                        "\"area\" : \"floor\", \"passes\" : [ { \"from\" : \"out\", \"to\" : \"in\", "
+                                + "\"open\" : true } ]",
                         "devices[0]: Voice board has no way through from \"out\" to \"in\""),
-                Arguments.of("\"links\" : [", "\"pairs\" : [ { \"first\" : \"voice-board\", \"second\" : \"vocal-mixer\" } ], \"links\" : [",
-                        "pairs[0]: Voice board and Vocal mixer are not the same hardware, so neither can stand in for the other."),
-                Arguments.of("\"links\" : [", "\"links\" : [ 3,", "links[0]: must be an object in braces, was the number 3"),
+                Arguments.of(
+                        "\"links\" : [",
+                        "\"pairs\" : [ { \"first\" : \"voice-board\", \"second\" : \"vocal-mixer\" } ], \"links\" : [",
+                        "pairs[0]: Voice board and Vocal mixer are not the same hardware, so neither can "
+                                + "stand in for the other."),
+                Arguments.of(
+                        "\"links\" : [", "\"links\" : [ 3,", "links[0]: must be an object in braces, was the number 3"),
                 Arguments.of("\"name\" : \"Mute board\",", "", "name: is missing"),
-                Arguments.of("\"name\" : \"Mute board\",", "\"name\" : \"Mute board\", \"name\" : \"Twice\",",
+                Arguments.of(
+                        "\"name\" : \"Mute board\",",
+                        "\"name\" : \"Mute board\", \"name\" : \"Twice\",",
                         "line 4, column 32: is not JSON: Duplicate Object property \"name\""));
     }
 
@@ -271,20 +423,30 @@ class PlanFileTests {
     void whatIsWrongIsSaidWithItsPlace(String old, String replacement, String problem) {
         assertThat(CLEAN).contains(old);
         String file = CLEAN.replaceFirst(Pattern.quote(old), Matcher.quoteReplacement(replacement));
-        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> PlanFile.read(file))
+        assertThatExceptionOfType(UnreadableFile.class)
+                .isThrownBy(() -> PlanFile.read(file))
                 .satisfies(e -> assertThat(e.problems()).first().asString().isEqualTo(problem));
     }
 
     @Test
     void allProblemsOfAListAreTold() {
-        String file = CLEAN.replace("mute Input 1..16", "mutte Input 1..16").replace("open Bus 1..3: cc", "open Bus 1..3: cd");
-        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> PlanFile.read(file))
-                .satisfies(e -> assertThat(e.problems()).extracting(p -> p.where())
+        String file = CLEAN.replace("mute Input 1..16", "mutte Input 1..16")
+                .replace("open Bus 1..3: cc", "open Bus 1..3: cd");
+        assertThatExceptionOfType(UnreadableFile.class)
+                .isThrownBy(() -> PlanFile.read(file))
+                .satisfies(e -> assertThat(e.problems())
+                        .extracting(p -> p.where())
                         .containsExactly("models[1].chart[1]", "models[1].chart[7]"));
-        String twoModels = CLEAN.replace("\"direction\" : \"out\"", "\"direction\" : \"up\"").replace("\"direction\" : \"in\"", "\"direction\" : \"down\"");
-        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> PlanFile.read(twoModels))
-                .satisfies(e -> assertThat(e.problems()).extracting(p -> p.where())
-                        .containsExactly("models[0].ports[0].direction", "models[0].ports[1].direction", "models[1].ports[0].direction"));
+        String twoModels = CLEAN.replace("\"direction\" : \"out\"", "\"direction\" : \"up\"")
+                .replace("\"direction\" : \"in\"", "\"direction\" : \"down\"");
+        assertThatExceptionOfType(UnreadableFile.class)
+                .isThrownBy(() -> PlanFile.read(twoModels))
+                .satisfies(e -> assertThat(e.problems())
+                        .extracting(p -> p.where())
+                        .containsExactly(
+                                "models[0].ports[0].direction",
+                                "models[0].ports[1].direction",
+                                "models[1].ports[0].direction"));
     }
 
     @Test
@@ -303,7 +465,8 @@ class PlanFileTests {
             try {
                 PlanFile.read(damaged);
             } catch (UnreadableFile e) {
-                assertThat(e.problems()).allMatch(p -> !p.where().isBlank() && !p.what().isBlank());
+                assertThat(e.problems())
+                        .allMatch(p -> !p.where().isBlank() && !p.what().isBlank());
             }
         }
     }

@@ -58,15 +58,35 @@ class RandomPlanFileTests {
         var random = new Random(seed);
         Plan plan = RandomRigs.withGestures(seed, 1 + seed % 14);
         for (Link link : plan.rig().links()) {
-            plan = tried(plan, new WiringEdit.Measure(link.from(), link.to(), "%d.%d".formatted(1 + random.nextInt(20), random.nextInt(10))));
+            plan = tried(
+                    plan,
+                    new WiringEdit.Measure(
+                            link.from(), link.to(), "%d.%d".formatted(1 + random.nextInt(20), random.nextInt(10))));
         }
         for (Device device : plan.rig().devices()) {
             for (Route route : plan.rig().model(device.id()).sockets().routes().keySet()) {
-                plan = tried(plan, new WiringEdit.Filter(device.id(), route, random.nextBoolean(), random.nextBoolean() ? EnumSet.of(Traffic.SYNC, Traffic.NOTES) : EnumSet.noneOf(Traffic.class),
-                        random.nextBoolean() ? "3, 9" : "", random.nextBoolean() ? "16" : ""));
+                plan = tried(
+                        plan,
+                        new WiringEdit.Filter(
+                                device.id(),
+                                route,
+                                random.nextBoolean(),
+                                random.nextBoolean()
+                                        ? EnumSet.of(Traffic.SYNC, Traffic.NOTES)
+                                        : EnumSet.noneOf(Traffic.class),
+                                random.nextBoolean() ? "3, 9" : "",
+                                random.nextBoolean() ? "16" : ""));
             }
-            for (PortId output : plan.rig().model(device.id()).outputs().stream().map(port -> port.id()).toList()) {
-                plan = tried(plan, new WiringEdit.Hear(device.id(), output, EnumSet.of(Sound.values()[random.nextInt(5)]), random.nextBoolean() ? EnumSet.allOf(Ear.class) : EnumSet.noneOf(Ear.class)));
+            for (PortId output : plan.rig().model(device.id()).outputs().stream()
+                    .map(port -> port.id())
+                    .toList()) {
+                plan = tried(
+                        plan,
+                        new WiringEdit.Hear(
+                                device.id(),
+                                output,
+                                EnumSet.of(Sound.values()[random.nextInt(5)]),
+                                random.nextBoolean() ? EnumSet.allOf(Ear.class) : EnumSet.noneOf(Ear.class)));
             }
             for (Device other : plan.rig().devices()) {
                 plan = tried(plan, new WiringEdit.StandIn(device.id(), Optional.of(other.id())));
@@ -77,7 +97,8 @@ class RandomPlanFileTests {
         Plan read = PlanFile.read(text);
         assertThat(read).isEqualTo(plan);
         assertThat(PlanFile.write(read)).isEqualTo(text);
-        assertThat(List.of(read.rig().hashCode(), read.rig().toString())).isEqualTo(List.of(plan.rig().hashCode(), plan.rig().toString()));
+        assertThat(List.of(read.rig().hashCode(), read.rig().toString()))
+                .isEqualTo(List.of(plan.rig().hashCode(), plan.rig().toString()));
     }
 
     /** Songs with any tempo map and cues of every sort, and a show with every kind of part. */
@@ -85,32 +106,82 @@ class RandomPlanFileTests {
         List<DeviceId> devices = plan.rig().devices().stream().map(Device::id).toList();
         List<Song> songs = new ArrayList<>();
         for (int i = 1; i <= 1 + random.nextInt(3); i++) {
-            Form form = new Form(RandomScores.of(random), List.of(new Section(new TapeLabel("One"), 8), new Section(new TapeLabel("Two"), 30, "on", 2, true, List.of("a: b"))));
+            Form form = new Form(
+                    RandomScores.of(random),
+                    List.of(
+                            new Section(new TapeLabel("One"), 8),
+                            new Section(new TapeLabel("Two"), 30, "on", 2, true, List.of("a: b"))));
             List<Cue> cues = new ArrayList<>();
             for (int n = 1; n <= random.nextInt(12); n++) {
-                Anchor at = switch (random.nextInt(4)) {
-                    case 0 -> new Anchor.OnBar(form.score().position(random.nextInt(100_000)));
-                    case 1 -> new Anchor.OnClock(random.nextInt(90_000_000));
-                    case 2 -> new Anchor.AtSection(new TapeLabel(random.nextBoolean() ? "One" : "Two"), random.nextBoolean());
-                    default -> new Anchor.Automatic(When.values()[random.nextInt(4)]);
-                };
+                Anchor at =
+                        switch (random.nextInt(4)) {
+                            case 0 -> new Anchor.OnBar(form.score().position(random.nextInt(100_000)));
+                            case 1 -> new Anchor.OnClock(random.nextInt(90_000_000));
+                            case 2 ->
+                                new Anchor.AtSection(
+                                        new TapeLabel(random.nextBoolean() ? "One" : "Two"), random.nextBoolean());
+                            default -> new Anchor.Automatic(When.values()[random.nextInt(4)]);
+                        };
                 DeviceId device = devices.get(random.nextInt(devices.size()));
-                List<Step> steps = plan.rig().chart(device).actions().stream().limit(random.nextInt(3)).map(action -> new Step(device, action, random.nextInt(200))).toList();
-                List<Message> raw = steps.isEmpty() ? List.of(new Message.ControlChange(new Channel(3), random.nextInt(128), 9)) : List.of();
-                cues.add(new Cue(n, random.nextBoolean() ? Optional.of(new TapeLabel("Cue " + n)) : Optional.empty(), at, steps, raw, Optional.empty(), random.nextBoolean(), random.nextBoolean()));
+                List<Step> steps = plan.rig().chart(device).actions().stream()
+                        .limit(random.nextInt(3))
+                        .map(action -> new Step(device, action, random.nextInt(200)))
+                        .toList();
+                List<Message> raw = steps.isEmpty()
+                        ? List.of(new Message.ControlChange(new Channel(3), random.nextInt(128), 9))
+                        : List.of();
+                cues.add(new Cue(
+                        n,
+                        random.nextBoolean() ? Optional.of(new TapeLabel("Cue " + n)) : Optional.empty(),
+                        at,
+                        steps,
+                        raw,
+                        Optional.empty(),
+                        random.nextBoolean(),
+                        random.nextBoolean()));
             }
-            Optional<Key> key = Optional.of(new Key((char) ('A' + random.nextInt(7)), random.nextInt(3) - 1, random.nextBoolean()));
-            songs.add(new Song(new SongId("song-" + i), new TapeLabel("Song " + i), i, key, random.nextBoolean() ? key : Optional.empty(), Optional.of(new Tempo(90_123)), new Song.Trims(random.nextInt(999_999), 1), i,
-                    form, List.of(new Stem(new TapeLabel("Low"), StemSort.PERCUSSION, Optional.of(new TapeLabel("Bass")))), "n\n\"q\"", Optional.empty(), cues, random.nextInt(90)));
+            Optional<Key> key =
+                    Optional.of(new Key((char) ('A' + random.nextInt(7)), random.nextInt(3) - 1, random.nextBoolean()));
+            songs.add(new Song(
+                    new SongId("song-" + i),
+                    new TapeLabel("Song " + i),
+                    i,
+                    key,
+                    random.nextBoolean() ? key : Optional.empty(),
+                    Optional.of(new Tempo(90_123)),
+                    new Song.Trims(random.nextInt(999_999), 1),
+                    i,
+                    form,
+                    List.of(new Stem(new TapeLabel("Low"), StemSort.PERCUSSION, Optional.of(new TapeLabel("Bass")))),
+                    "n\n\"q\"",
+                    Optional.empty(),
+                    cues,
+                    random.nextInt(90)));
         }
         List<Entry> order = new ArrayList<>();
         for (Item item : Item.values()) {
             boolean plays = item == Item.SONG || item == Item.RESPONSE;
-            order.add(new Entry(order.size() + 1, item, new TapeLabel("Part"), plays ? Optional.of(songs.getFirst().id()) : Optional.empty(), Optional.empty(), plays ? 0 : random.nextInt(90_000_000),
-                    new Transition(Transition.Way.values()[random.nextInt(6)], random.nextInt(9_000_000)), random.nextBoolean() ? Optional.of(new Pad(Optional.empty(), 5_000_000)) : Optional.empty(), Optional.empty()));
+            order.add(new Entry(
+                    order.size() + 1,
+                    item,
+                    new TapeLabel("Part"),
+                    plays ? Optional.of(songs.getFirst().id()) : Optional.empty(),
+                    Optional.empty(),
+                    plays ? 0 : random.nextInt(90_000_000),
+                    new Transition(Transition.Way.values()[random.nextInt(6)], random.nextInt(9_000_000)),
+                    random.nextBoolean() ? Optional.of(new Pad(Optional.empty(), 5_000_000)) : Optional.empty(),
+                    Optional.empty()));
         }
-        Show show = new Show(new ShowId("night"), new TapeLabel("Night"), Optional.of(new Day(2028, 2, 29)), Optional.of(new TimeOfDay(random.nextInt(1440))), random.nextInt(2_000_000_000), order,
-                new TreeSet<>(List.of(new TapeLabel("Bass"))), new TreeSet<>(List.of(new StemAt(songs.getFirst().id(), new TapeLabel("Low")))), random.nextInt(40));
+        Show show = new Show(
+                new ShowId("night"),
+                new TapeLabel("Night"),
+                Optional.of(new Day(2028, 2, 29)),
+                Optional.of(new TimeOfDay(random.nextInt(1440))),
+                random.nextInt(2_000_000_000),
+                order,
+                new TreeSet<>(List.of(new TapeLabel("Bass"))),
+                new TreeSet<>(List.of(new StemAt(songs.getFirst().id(), new TapeLabel("Low")))),
+                random.nextInt(40));
         return new Book(songs, List.of(), List.of(show), random.nextInt(9));
     }
 

@@ -23,32 +23,59 @@ class SongFilesTests {
 
     @Test
     void cuesAsCsvComeBackTheSame() {
-        Plan plan = Evening.sketch().foot("lanterns", "23|1", "foot-board 4").edit(new CueEdit.SendEarly(LANTERNS, 2, true)).edit(new CueEdit.NameCue(LANTERNS, 3, "seven, \"mind\"")).plan();
+        Plan plan = Evening.sketch()
+                .foot("lanterns", "23|1", "foot-board 4")
+                .edit(new CueEdit.SendEarly(LANTERNS, 2, true))
+                .edit(new CueEdit.NameCue(LANTERNS, 3, "seven, \"mind\""))
+                .plan();
         Song song = plan.book().song(LANTERNS);
         String csv = CueCsv.write(plan, song);
-        assertThat(csv).startsWith("cue,at,clock,device,action,words,wait ms,early,leaves off,name\r\n").contains("2,19|1,0:46.957,Lantern desk,recall:scene-4,Lantern desk: recall Scene 4,,yes,,");
+        assertThat(csv)
+                .startsWith("cue,at,clock,device,action,words,wait ms,early,leaves off,name\r\n")
+                .contains("2,19|1,0:46.957,Lantern desk,recall:scene-4,Lantern desk: recall Scene 4,,yes,,");
         assertThat(CueCsv.read(csv, plan, song)).isEqualTo(song.cues());
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '/', quoteCharacter = '^', value = {"at,device,action~99|9,Lantern desk,recall:scene-1/it has no beat 9", "at,device,action~1|1,Lamp,recall:scene-1/line 2: no box of the rig is called \"Lamp\"",
-        "at,device,action~1|1,Lantern desk,glow:scene-1/line 2: \"glow\" is none of the verbs", "when,device~x,y/line 1: the column \"at\" is missing"})
+    @CsvSource(
+            delimiter = '/',
+            quoteCharacter = '^',
+            value = {
+                "at,device,action~99|9,Lantern desk,recall:scene-1/it has no beat 9",
+                "at,device,action~1|1,Lamp,recall:scene-1/line 2: no box of the rig is called \"Lamp\"",
+                "at,device,action~1|1,Lantern desk,glow:scene-1/line 2: \"glow\" is none of the verbs",
+                "when,device~x,y/line 1: the column \"at\" is missing"
+            })
     void aCueListThatCannotBeReadSaysWhere(String csv, String words) {
         Plan plan = Evening.plan();
-        assertThatExceptionOfType(UnreadableFile.class).isThrownBy(() -> CueCsv.read(csv.replace("~", "\n"), plan, plan.book().song(LANTERNS)))
+        assertThatExceptionOfType(UnreadableFile.class)
+                .isThrownBy(() ->
+                        CueCsv.read(csv.replace("~", "\n"), plan, plan.book().song(LANTERNS)))
                 .satisfies(e -> assertThat(e.problems().getFirst().toString()).contains(words));
     }
 
     /** RFC 5545: lines of at most 75 octets, broken with a blank; commas and semicolons escaped. */
     @Test
     void theOrderIsACalendar() {
-        Plan plan = new OrderEdit.AddPart(Evening.SHOW, Item.ANNOUNCEMENT, "Thanks, harbour; good night, all of you", "1:00").apply(Evening.plan());
+        Plan plan = new OrderEdit.AddPart(
+                        Evening.SHOW, Item.ANNOUNCEMENT, "Thanks, harbour; good night, all of you", "1:00")
+                .apply(Evening.plan());
         Running running = Running.of(plan.book(), plan.book().shows().getFirst());
         String calendar = OrderFiles.calendar(running);
-        assertThat(calendar.split("\r\n")).allMatch(line -> line.length() <= 75).contains("BEGIN:VCALENDAR", "DTSTART:20261205T192500", "DTSTART:20261205T193000", "SUMMARY:Lanterns", "END:VCALENDAR");
+        assertThat(calendar.split("\r\n"))
+                .allMatch(line -> line.length() <= 75)
+                .contains(
+                        "BEGIN:VCALENDAR",
+                        "DTSTART:20261205T192500",
+                        "DTSTART:20261205T193000",
+                        "SUMMARY:Lanterns",
+                        "END:VCALENDAR");
         assertThat(calendar.replace("\r\n ", "")).contains("SUMMARY:Thanks\\, harbour\\; good night\\, all of you");
         assertThat(OrderFiles.csv(running)).contains("19:30:00,song,Lanterns,2:29,D,,hard,\r\n");
         Plan dateless = new OrderEdit.DescribeShow(Evening.SHOW, "First evening", "", "19:30", "").apply(plan);
-        assertThatIllegalArgumentException().isThrownBy(() -> OrderFiles.calendar(Running.of(dateless.book(), dateless.book().shows().getFirst()))).withMessageContaining("on which day");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> OrderFiles.calendar(
+                        Running.of(dateless.book(), dateless.book().shows().getFirst())))
+                .withMessageContaining("on which day");
     }
 }

@@ -24,15 +24,35 @@ final class AboveUnity implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().switches().travels().stream().flatMap(travel -> travel.targets().stream().filter(Target::isAboveUnity)
-                .map(target -> finding(subject.plan(), travel, target)));
+        return subject.plan().switches().travels().stream()
+                .flatMap(travel -> travel.targets().stream()
+                        .filter(Target::isAboveUnity)
+                        .map(target -> finding(subject.plan(), travel, target)));
     }
 
     private Finding finding(Plan plan, Travel travel, Target target) {
-        return new Finding(info(), Severity.LOOK, plan.words(travel.at()),
-                "%s reaches %s.".formatted(plan.words(target), target.shown(target.programmed().highest())),
-                "Above 0 dB it is louder than it was mixed; in in-ears that hurts.", "Cap it at 0 dB.", List.of(),
-                Optional.of(new Remedy("Cap it at 0 dB", new TravelEdit.Shape(travel.at(), target.device(), target.part(), String.valueOf(target.range().from()),
-                        String.valueOf(target.range().to()), target.range().curve(), target.law(), String.valueOf(target.topDecibels()), "0"))));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                plan.words(travel.at()),
+                "%s reaches %s."
+                        .formatted(
+                                plan.words(target),
+                                target.shown(target.programmed().highest())),
+                "Above 0 dB it is louder than it was mixed; in in-ears that hurts.",
+                "Cap it at 0 dB.",
+                List.of(),
+                Optional.of(new Remedy(
+                        "Cap it at 0 dB",
+                        new TravelEdit.Shape(
+                                travel.at(),
+                                target.device(),
+                                target.part(),
+                                String.valueOf(target.range().from()),
+                                String.valueOf(target.range().to()),
+                                target.range().curve(),
+                                target.law(),
+                                String.valueOf(target.topDecibels()),
+                                "0"))));
     }
 }

@@ -6,8 +6,8 @@ import java.util.List;
 /** The rules of this package. */
 public final class ControlRules {
 
-    public static final List<Rule> ALL = List.of(new ControlStopped(), new ControlNotAsMeant(), new AboveUnity(), new Jumps(), new Reversed());
+    public static final List<Rule> ALL =
+            List.of(new ControlStopped(), new ControlNotAsMeant(), new AboveUnity(), new Jumps(), new Reversed());
 
-    private ControlRules() {
-    }
+    private ControlRules() {}
 }

@@ -27,17 +27,28 @@ final class Jumps implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().switches().travels().stream().filter(travel -> travel.takeover() == Takeover.JUMP && !travel.targets().isEmpty())
+        return subject.plan().switches().travels().stream()
+                .filter(travel ->
+                        travel.takeover() == Takeover.JUMP && !travel.targets().isEmpty())
                 .map(travel -> finding(subject.plan(), travel));
     }
 
     private Finding finding(Plan plan, Travel travel) {
         Target target = travel.targets().getFirst();
         int top = target.at(127).amount().orElseThrow();
-        return new Finding(info(), Severity.LOOK, plan.words(travel.at()),
-                "When it stands half way and the level is at its top, the first touch makes %s jump: it %s.".formatted(plan.words(target),
-                        target.law().move(top, target.at(HALF_WAY).amount().orElseThrow(), target.topDecibels())),
-                "In a quiet passage everybody hears it.", "Let it be scaled: every move is shared out over the room that is left.", List.of(),
-                Optional.of(new Remedy("Let it be scaled", new TravelEdit.ChooseTakeover(travel.at(), Takeover.SCALED))));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                plan.words(travel.at()),
+                "When it stands half way and the level is at its top, the first touch makes %s jump: it %s."
+                        .formatted(
+                                plan.words(target),
+                                target.law()
+                                        .move(top, target.at(HALF_WAY).amount().orElseThrow(), target.topDecibels())),
+                "In a quiet passage everybody hears it.",
+                "Let it be scaled: every move is shared out over the room that is left.",
+                List.of(),
+                Optional.of(
+                        new Remedy("Let it be scaled", new TravelEdit.ChooseTakeover(travel.at(), Takeover.SCALED))));
     }
 }

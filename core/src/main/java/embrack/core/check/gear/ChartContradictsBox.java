@@ -36,27 +36,47 @@ final class ChartContradictsBox implements Rule {
         if (wrong.isEmpty()) {
             return Optional.empty();
         }
-        List<Device> devices = subject.plan().rig().devices().stream().filter(d -> d.model().equals(model.id())).toList();
-        List<Assignment> users = devices.stream().flatMap(d -> subject.plan().switches().using(d.id()).stream())
-                .filter(a -> a.steps().stream().anyMatch(s -> wrong.contains(s.action()))).toList();
+        List<Device> devices = subject.plan().rig().devices().stream()
+                .filter(d -> d.model().equals(model.id()))
+                .toList();
+        List<Assignment> users = devices.stream()
+                .flatMap(d -> subject.plan().switches().using(d.id()).stream())
+                .filter(a -> a.steps().stream().anyMatch(s -> wrong.contains(s.action())))
+                .toList();
         boolean mendable = model.withChartCorrected().contradictedActions().isEmpty();
-        return Optional.of(new Finding(info(), users.isEmpty() ? Severity.LOOK : Severity.STOPS,
+        return Optional.of(new Finding(
+                info(),
+                users.isEmpty() ? Severity.LOOK : Severity.STOPS,
                 Words.list(devices.stream().map(Device::name).toList()) + ", chart of " + model.name(),
-                example(model, wrong.getFirst()) + (wrong.size() == 1 ? ""
-                        : " %d of the chart's %d lines are wrong in this way.".formatted(wrong.size(), model.actions().size())),
-                users.isEmpty() ? "No switch uses these lines yet; the first that does will do the wrong thing."
+                example(model, wrong.getFirst())
+                        + (wrong.size() == 1
+                                ? ""
+                                : " %d of the chart's %d lines are wrong in this way."
+                                        .formatted(wrong.size(), model.actions().size())),
+                users.isEmpty()
+                        ? "No switch uses these lines yet; the first that does will do the wrong thing."
                         : "Embrack sends what the chart says, so switches do something else than was meant.",
-                mendable ? "Correct the chart to the values that the box obeys, then program the switches anew."
+                mendable
+                        ? "Correct the chart to the values that the box obeys, then program the switches anew."
                         : "Look the message up in the manual again and correct the chart.",
                 users.stream().map(Assignment::at).toList(),
-                mendable ? Optional.of(new Remedy("Correct the chart", new GearEdit.CorrectChart(model.id()))) : Optional.empty()));
+                mendable
+                        ? Optional.of(new Remedy("Correct the chart", new GearEdit.CorrectChart(model.id())))
+                        : Optional.empty()));
     }
 
     private static String example(Model model, Action action) {
         List<Action> done = model.answers().reactionsToChart(action);
-        return "The chart has %s for \"%s\", but the box %s.".formatted(
-                Words.list(model.messagesFor(action, new Channel(Channel.FIRST)).orElseThrow().stream().map(ChartWords::of).toList()),
-                model.words(action), done.isEmpty() ? "ignores it"
-                        : "takes it as \"%s\"".formatted(Words.list(done.stream().map(model::words).toList())));
+        return "The chart has %s for \"%s\", but the box %s."
+                .formatted(
+                        Words.list(model.messagesFor(action, new Channel(Channel.FIRST)).orElseThrow().stream()
+                                .map(ChartWords::of)
+                                .toList()),
+                        model.words(action),
+                        done.isEmpty()
+                                ? "ignores it"
+                                : "takes it as \"%s\""
+                                        .formatted(Words.list(
+                                                done.stream().map(model::words).toList())));
     }
 }

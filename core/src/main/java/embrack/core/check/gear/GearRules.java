@@ -8,6 +8,5 @@ public final class GearRules {
 
     public static final List<Rule> ALL = List.of(new ChartContradictsBox());
 
-    private GearRules() {
-    }
+    private GearRules() {}
 }

@@ -26,17 +26,33 @@ final class Doubled implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().book().tonight().stream().flatMap(show -> show.order().stream().flatMap(entry -> entry.song().stream()).distinct()
-                .map(subject.plan().book()::song).flatMap(song -> song.stems().stream().filter(stem -> stem.player().isPresent() && show.turned().contains(new StemAt(song.id(), stem.name())))
-                        .map(stem -> finding(show, song, stem))));
+        return subject.plan().book().tonight().stream()
+                .flatMap(show -> show.order().stream()
+                        .flatMap(entry -> entry.song().stream())
+                        .distinct()
+                        .map(subject.plan().book()::song)
+                        .flatMap(song -> song.stems().stream()
+                                .filter(stem -> stem.player().isPresent()
+                                        && show.turned().contains(new StemAt(song.id(), stem.name())))
+                                .map(stem -> finding(show, song, stem))));
     }
 
     private Finding finding(Show show, Song song, Stem stem) {
         boolean sounds = show.sounds(song.id(), stem);
         String player = stem.player().orElseThrow().text();
-        return new Finding(info(), Severity.LOOK, "%s, %s".formatted(song.title(), stem.name()), sounds ? "%s is played live tonight, and its stem sounds too.".formatted(player)
-                : "Nobody plays %s tonight, and its stem is silent.".formatted(player), sounds ? "Both together are out of step." : "It is missing.",
-                sounds ? "Mute the stem." : "Let the stem sound.", List.of(), Optional.of(new Remedy(sounds ? "Mute it" : "Let it sound",
-                        new OrderEdit.TurnStem(show.id(), song.id(), stem.name().text(), false))), List.of(CueAt.whole(song.id())));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                "%s, %s".formatted(song.title(), stem.name()),
+                sounds
+                        ? "%s is played live tonight, and its stem sounds too.".formatted(player)
+                        : "Nobody plays %s tonight, and its stem is silent.".formatted(player),
+                sounds ? "Both together are out of step." : "It is missing.",
+                sounds ? "Mute the stem." : "Let the stem sound.",
+                List.of(),
+                Optional.of(new Remedy(
+                        sounds ? "Mute it" : "Let it sound",
+                        new OrderEdit.TurnStem(show.id(), song.id(), stem.name().text(), false))),
+                List.of(CueAt.whole(song.id())));
     }
 }

@@ -32,9 +32,19 @@ final class HardBetweenPads implements Rule {
             Part one = running.parts().get(i);
             Part next = running.parts().get(i + 1);
             Transition.Way way = one.entry().transition().way();
-            if (one.pad().isPresent() && next.pad().isPresent() && (way == Transition.Way.HARD || way == Transition.Way.STRAIGHT_ON)) {
-                found.add(new Finding(info(), Severity.LOOK, Tonight.where(running.show(), one.entry()), "One pad ends and the next begins at once, from %s to %s.".formatted(one.pad().get(), next.pad().get()),
-                        "The cut is heard where nothing else sounds.", "Crossfade them over a few seconds.", List.of(), Optional.empty()));
+            if (one.pad().isPresent()
+                    && next.pad().isPresent()
+                    && (way == Transition.Way.HARD || way == Transition.Way.STRAIGHT_ON)) {
+                found.add(new Finding(
+                        info(),
+                        Severity.LOOK,
+                        Tonight.where(running.show(), one.entry()),
+                        "One pad ends and the next begins at once, from %s to %s."
+                                .formatted(one.pad().get(), next.pad().get()),
+                        "The cut is heard where nothing else sounds.",
+                        "Crossfade them over a few seconds.",
+                        List.of(),
+                        Optional.empty()));
             }
         }
         return found;

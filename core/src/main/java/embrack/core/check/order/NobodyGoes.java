@@ -32,9 +32,17 @@ final class NobodyGoes implements Rule {
         List<Finding> found = new ArrayList<>();
         for (int i = 0; i + 1 < show.order().size(); i++) {
             Entry next = show.order().get(i + 1);
-            if (show.order().get(i).transition().way() == Transition.Way.ON_DEMAND && next.press().isEmpty()) {
-                found.add(new Finding(info(), Severity.STOPS, Tonight.where(show, next), "It waits for a press, and no switch begins it.", "It never begins.",
-                        "Say which switch begins it, or give a switch the duty \"go\".", List.of(), Optional.empty()));
+            if (show.order().get(i).transition().way() == Transition.Way.ON_DEMAND
+                    && next.press().isEmpty()) {
+                found.add(new Finding(
+                        info(),
+                        Severity.STOPS,
+                        Tonight.where(show, next),
+                        "It waits for a press, and no switch begins it.",
+                        "It never begins.",
+                        "Say which switch begins it, or give a switch the duty \"go\".",
+                        List.of(),
+                        Optional.empty()));
             }
         }
         return found;

@@ -6,8 +6,8 @@ import java.util.List;
 /** All rules about the order of tonight's show. */
 public final class OrderRules {
 
-    public static final List<Rule> ALL = List.of(new TooLong(), new PadKey(), new PadShort(), new Doubled(), new HardBetweenPads(), new NobodyGoes());
+    public static final List<Rule> ALL = List.of(
+            new TooLong(), new PadKey(), new PadShort(), new Doubled(), new HardBetweenPads(), new NobodyGoes());
 
-    private OrderRules() {
-    }
+    private OrderRules() {}
 }

@@ -30,13 +30,28 @@ final class PadKey implements Rule {
         List<Finding> found = new ArrayList<>();
         List<Part> parts = running.parts();
         for (int i = 0; i < parts.size(); i++) {
-            Optional<Key> next = parts.get(i).key().isPresent() ? parts.get(i).key() : parts.stream().skip(i + 1L).flatMap(part -> part.key().stream()).findFirst();
-            Optional<Key> before = parts.stream().limit(i).flatMap(part -> part.key().stream()).reduce((a, b) -> b);
+            Optional<Key> next = parts.get(i).key().isPresent()
+                    ? parts.get(i).key()
+                    : parts.stream()
+                            .skip(i + 1L)
+                            .flatMap(part -> part.key().stream())
+                            .findFirst();
+            Optional<Key> before =
+                    parts.stream().limit(i).flatMap(part -> part.key().stream()).reduce((a, b) -> b);
             Optional<Key> pad = parts.get(i).pad();
             if (pad.isPresent() && next.isPresent() && !next.get().holdsDrone(pad.get())) {
-                List<Key> fit = before.map(key -> Key.dronesUnder(key, next.get())).filter(keys -> !keys.isEmpty()).orElseGet(() -> List.of(next.get().root()));
-                found.add(new Finding(info(), Severity.LOOK, Tonight.where(running.show(), parts.get(i).entry()), "Its pad is in %s, and the music is in %s.".formatted(pad.get(), next.get()),
-                        "Root and fifth of the pad are not both in that scale: it clashes as soon as somebody plays.", "Take the pad in %s.".formatted(fit.getFirst()), List.of(), Optional.empty()));
+                List<Key> fit = before.map(key -> Key.dronesUnder(key, next.get()))
+                        .filter(keys -> !keys.isEmpty())
+                        .orElseGet(() -> List.of(next.get().root()));
+                found.add(new Finding(
+                        info(),
+                        Severity.LOOK,
+                        Tonight.where(running.show(), parts.get(i).entry()),
+                        "Its pad is in %s, and the music is in %s.".formatted(pad.get(), next.get()),
+                        "Root and fifth of the pad are not both in that scale: it clashes as soon as somebody plays.",
+                        "Take the pad in %s.".formatted(fit.getFirst()),
+                        List.of(),
+                        Optional.empty()));
             }
         }
         return found;

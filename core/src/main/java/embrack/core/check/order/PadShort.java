@@ -26,8 +26,14 @@ final class PadShort implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return Tonight.of(subject).stream().flatMap(running -> running.parts().stream().flatMap(part -> part.entry().pad().filter(pad -> pad.micros() < needed(part))
-                .map(pad -> finding(Tonight.where(running.show(), part.entry()), part, pad)).stream()));
+        return Tonight.of(subject).stream()
+                .flatMap(running -> running.parts().stream()
+                        .flatMap(part -> part
+                                .entry()
+                                .pad()
+                                .filter(pad -> pad.micros() < needed(part))
+                                .map(pad -> finding(Tonight.where(running.show(), part.entry()), part, pad))
+                                .stream()));
     }
 
     private static long needed(Part part) {
@@ -36,8 +42,23 @@ final class PadShort implements Rule {
     }
 
     private Finding finding(String where, Part part, Pad pad) {
-        return new Finding(info(), Severity.LOOK, where, "Its pad lasts %s; %s.".formatted(Clock.brief(pad.micros()), part.length() == 0 ? "nobody knows how long the talk is"
-                : part.entry().item().isSpoken() ? "%s of talk may become %s".formatted(Clock.brief(part.length()), Clock.brief(needed(part))) : "it has to last " + Clock.brief(part.length())),
-                "When it ends, there is silence under somebody's voice.", "Take a longer pad; usual are 20 minutes (common practice, no source).", List.of(), Optional.empty());
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                where,
+                "Its pad lasts %s; %s."
+                        .formatted(
+                                Clock.brief(pad.micros()),
+                                part.length() == 0
+                                        ? "nobody knows how long the talk is"
+                                        : part.entry().item().isSpoken()
+                                                ? "%s of talk may become %s"
+                                                        .formatted(
+                                                                Clock.brief(part.length()), Clock.brief(needed(part)))
+                                                : "it has to last " + Clock.brief(part.length())),
+                "When it ends, there is silence under somebody's voice.",
+                "Take a longer pad; usual are 20 minutes (common practice, no source).",
+                List.of(),
+                Optional.empty());
     }
 }

@@ -9,11 +9,13 @@ import java.util.Optional;
 /** The show that is planned now, by the clock. */
 final class Tonight {
 
-    private Tonight() {
-    }
+    private Tonight() {}
 
     static Optional<Running> of(Subject subject) {
-        return subject.plan().book().tonight().map(show -> Running.of(subject.plan().book(), show));
+        return subject.plan()
+                .book()
+                .tonight()
+                .map(show -> Running.of(subject.plan().book(), show));
     }
 
     /** A part in words: "Night of the Slow Boats, Tale". */

@@ -20,8 +20,20 @@ final class TooLong implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return Tonight.of(subject).filter(running -> running.room().filter(room -> room < 0).isPresent()).map(running ->
-                new Finding(info(), Severity.LOOK, running.show().name().text(), "It takes %s, %s more than its slot.".formatted(Clock.brief(running.end()), Clock.brief(-running.room().orElseThrow())),
-                        "What follows begins late, or the end is cut.", "Leave a song out, shorten the talk, or trim.", List.of(), Optional.empty())).stream();
+        return Tonight.of(subject)
+                .filter(running -> running.room().filter(room -> room < 0).isPresent())
+                .map(running -> new Finding(
+                        info(),
+                        Severity.LOOK,
+                        running.show().name().text(),
+                        "It takes %s, %s more than its slot."
+                                .formatted(
+                                        Clock.brief(running.end()),
+                                        Clock.brief(-running.room().orElseThrow())),
+                        "What follows begins late, or the end is cut.",
+                        "Leave a song out, shorten the talk, or trim.",
+                        List.of(),
+                        Optional.empty()))
+                .stream();
     }
 }

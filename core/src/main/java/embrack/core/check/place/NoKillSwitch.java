@@ -31,15 +31,30 @@ final class NoKillSwitch implements Rule {
         Plan plan = subject.plan();
         var safety = new Safety(plan);
         boolean isThere = plan.switches().assignments().stream().anyMatch(a -> a.isFor(Duty.KILL));
-        return isThere || !safety.isNeeded() || safety.stops().isEmpty() ? Stream.empty() : Stream.of(finding(plan, safety));
+        return isThere || !safety.isNeeded() || safety.stops().isEmpty()
+                ? Stream.empty()
+                : Stream.of(finding(plan, safety));
     }
 
     private Finding finding(Plan plan, Safety safety) {
         List<Step> stops = safety.stops();
-        Optional<SwitchAt> go = plan.switches().assignments().stream().filter(safety::isGo).map(Assignment::at).findFirst();
-        return new Finding(info(), Severity.LOOK, plan.rig().name().text(), "No switch is the kill switch.",
+        Optional<SwitchAt> go = plan.switches().assignments().stream()
+                .filter(safety::isGo)
+                .map(Assignment::at)
+                .findFirst();
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                plan.rig().name().text(),
+                "No switch is the kill switch.",
                 "When a song goes wrong in front of people, nothing stops it at once.",
-                "Give one switch, far from go, the duty: %s.".formatted(String.join("; ", stops.stream().map(plan::words).toList())), List.of(),
-                go.flatMap(at -> SpareSwitch.farFrom(plan, at)).map(at -> new Remedy("Make it %s".formatted(plan.words(at)), new DutyEdit(at, Duty.KILL, "Stop all", stops))));
+                "Give one switch, far from go, the duty: %s."
+                        .formatted(String.join(
+                                "; ", stops.stream().map(plan::words).toList())),
+                List.of(),
+                go.flatMap(at -> SpareSwitch.farFrom(plan, at))
+                        .map(at -> new Remedy(
+                                "Make it %s".formatted(plan.words(at)),
+                                new DutyEdit(at, Duty.KILL, "Stop all", stops))));
     }
 }

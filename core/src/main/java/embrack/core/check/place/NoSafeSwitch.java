@@ -31,15 +31,30 @@ final class NoSafeSwitch implements Rule {
         Plan plan = subject.plan();
         var safety = new Safety(plan);
         boolean isThere = plan.switches().assignments().stream().anyMatch(a -> a.isFor(Duty.SAFE));
-        return isThere || !safety.isNeeded() || safety.safe().isEmpty() ? Stream.empty() : Stream.of(finding(plan, safety));
+        return isThere || !safety.isNeeded() || safety.safe().isEmpty()
+                ? Stream.empty()
+                : Stream.of(finding(plan, safety));
     }
 
     private Finding finding(Plan plan, Safety safety) {
         List<Step> safe = safety.safe();
-        Optional<SwitchAt> go = plan.switches().assignments().stream().filter(safety::isGo).map(Assignment::at).findFirst();
-        return new Finding(info(), Severity.LOOK, plan.rig().name().text(), "No switch makes everything safe.",
+        Optional<SwitchAt> go = plan.switches().assignments().stream()
+                .filter(safety::isGo)
+                .map(Assignment::at)
+                .findFirst();
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                plan.rig().name().text(),
+                "No switch makes everything safe.",
                 "After a mistake the boxes are in states that nobody planned.",
-                "Give one switch the duty: %s.".formatted(String.join("; ", safe.stream().map(plan::words).toList())), List.of(),
-                go.flatMap(at -> SpareSwitch.farFrom(plan, at)).map(at -> new Remedy("Make it %s".formatted(plan.words(at)), new DutyEdit(at, Duty.SAFE, "Make safe", safe))));
+                "Give one switch the duty: %s."
+                        .formatted(
+                                String.join("; ", safe.stream().map(plan::words).toList())),
+                List.of(),
+                go.flatMap(at -> SpareSwitch.farFrom(plan, at))
+                        .map(at -> new Remedy(
+                                "Make it %s".formatted(plan.words(at)),
+                                new DutyEdit(at, Duty.SAFE, "Make safe", safe))));
     }
 }

@@ -6,8 +6,8 @@ import java.util.List;
 /** The rules of this package. */
 public final class PlaceRules {
 
-    public static final List<Rule> ALL = List.of(new NoKillSwitch(), new NoSafeSwitch(), new SafeIncomplete(), new StopsBesideGo());
+    public static final List<Rule> ALL =
+            List.of(new NoKillSwitch(), new NoSafeSwitch(), new SafeIncomplete(), new StopsBesideGo());
 
-    private PlaceRules() {
-    }
+    private PlaceRules() {}
 }

@@ -28,17 +28,34 @@ final class SafeIncomplete implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         var safety = new Safety(subject.plan());
-        return subject.plan().switches().assignments().stream().filter(a -> a.isFor(Duty.SAFE) || a.isFor(Duty.KILL)).flatMap(a -> {
-            List<Step> wanted = a.isFor(Duty.SAFE) ? safety.safe() : safety.stops();
-            List<Step> missing = wanted.stream().filter(step -> a.steps().stream().noneMatch(s -> s.device().equals(step.device()) && s.action().equals(step.action()))).toList();
-            return missing.isEmpty() ? Stream.empty() : Stream.of(finding(subject.plan(), a, missing));
-        });
+        return subject.plan().switches().assignments().stream()
+                .filter(a -> a.isFor(Duty.SAFE) || a.isFor(Duty.KILL))
+                .flatMap(a -> {
+                    List<Step> wanted = a.isFor(Duty.SAFE) ? safety.safe() : safety.stops();
+                    List<Step> missing = wanted.stream()
+                            .filter(step -> a.steps().stream()
+                                    .noneMatch(s -> s.device().equals(step.device())
+                                            && s.action().equals(step.action())))
+                            .toList();
+                    return missing.isEmpty() ? Stream.empty() : Stream.of(finding(subject.plan(), a, missing));
+                });
     }
 
     private Finding finding(Plan plan, Assignment assignment, List<Step> missing) {
         String duty = assignment.duty().orElseThrow().words();
-        return new Finding(info(), Severity.LOOK, plan.words(assignment.at()), "Its duty is \"%s\", and it leaves out: %s.".formatted(duty,
-                String.join("; ", missing.stream().map(plan::words).toList())), "Whoever presses it trusts that everything is done.", "Add what is missing.",
-                List.of(assignment.at()), Optional.of(new Remedy("Add what is missing", new SwitchEdit.AddSteps(assignment.at(), Moment.PRESS, missing))));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                plan.words(assignment.at()),
+                "Its duty is \"%s\", and it leaves out: %s."
+                        .formatted(
+                                duty,
+                                String.join(
+                                        "; ", missing.stream().map(plan::words).toList())),
+                "Whoever presses it trusts that everything is done.",
+                "Add what is missing.",
+                List.of(assignment.at()),
+                Optional.of(new Remedy(
+                        "Add what is missing", new SwitchEdit.AddSteps(assignment.at(), Moment.PRESS, missing))));
     }
 }

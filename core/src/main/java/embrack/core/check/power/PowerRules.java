@@ -8,6 +8,5 @@ public final class PowerRules {
 
     public static final List<Rule> ALL = List.of(new NoPower(), new TooMuchPower());
 
-    private PowerRules() {
-    }
+    private PowerRules() {}
 }

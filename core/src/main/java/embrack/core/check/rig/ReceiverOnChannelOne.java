@@ -23,11 +23,17 @@ final class ReceiverOnChannelOne implements Rule {
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
         return rig.devices().stream()
-                .filter(d -> rig.setting(d.id(), SettingId.RECEIVE_CHANNEL).filter(channel -> channel == 1).isPresent())
-                .map(d -> new Finding(info(), Severity.NOTE, d.name().text(),
+                .filter(d -> rig.setting(d.id(), SettingId.RECEIVE_CHANNEL)
+                        .filter(channel -> channel == 1)
+                        .isPresent())
+                .map(d -> new Finding(
+                        info(),
+                        Severity.NOTE,
+                        d.name().text(),
                         "%s listens on channel 1.".formatted(d.name()),
                         "Channel 1 is what most boxes send on when they are new or reset, so a stray box can reach it.",
                         "Choose a channel from 2 upwards, here and on the board that sends to it.",
-                        List.of(), Optional.empty()));
+                        List.of(),
+                        Optional.empty()));
     }
 }

@@ -8,6 +8,5 @@ public final class RigRules {
 
     public static final List<Rule> ALL = List.of(new ReceiverOnChannelOne(), new Unplugged());
 
-    private RigRules() {
-    }
+    private RigRules() {}
 }

@@ -12,7 +12,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** A box that no link reaches and that no switch is about yet: forgotten, or not needed. In the crew's own case it is a spare. */
+/**
+ * A box that no link reaches and that no switch is about yet: forgotten, or not needed. In the crew's own case it is a
+ * spare.
+ */
 final class Unplugged implements Rule {
 
     @Override
@@ -26,15 +29,24 @@ final class Unplugged implements Rule {
         return plan.rig().devices().stream()
                 .filter(d -> plan.rig().area(d.id()) != Area.CREW)
                 .filter(d -> plan.rig().links().stream().noneMatch(c -> c.isIn(d.id())))
-                .filter(d -> !plan.rig().model(d.id()).midiPorts().isEmpty() && plan.rig().appsIn(d.id()).isEmpty() && !plan.rig().model(d.id()).isApp() && isIdle(plan, d))
-                .map(d -> new Finding(info(), Severity.NOTE, d.name().text(),
+                .filter(d -> !plan.rig().model(d.id()).midiPorts().isEmpty()
+                        && plan.rig().appsIn(d.id()).isEmpty()
+                        && !plan.rig().model(d.id()).isApp()
+                        && isIdle(plan, d))
+                .map(d -> new Finding(
+                        info(),
+                        Severity.NOTE,
+                        d.name().text(),
                         "Nothing is linked to %s and no switch is about it.".formatted(d.name()),
                         "It can neither hear nor say anything.",
-                        "Link it, put it into the crew's own case as a spare, or leave it at home.", List.of(), Optional.empty()));
+                        "Link it, put it into the crew's own case as a spare, or leave it at home.",
+                        List.of(),
+                        Optional.empty()));
     }
 
     private static boolean isIdle(Plan plan, Device device) {
         return plan.switches().using(device.id()).isEmpty()
-                && plan.switches().of(device.id()).stream().allMatch(a -> a.steps().isEmpty());
+                && plan.switches().of(device.id()).stream()
+                        .allMatch(a -> a.steps().isEmpty());
     }
 }

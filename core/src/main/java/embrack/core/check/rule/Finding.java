@@ -18,11 +18,22 @@ import java.util.Optional;
  * @param remedy an edit that does what {@code fix} says, where there is one
  * @param cues the cues that it explains, or the songs; may be none
  */
-public record Finding(RuleInfo rule, Severity severity, String where, String what, String why, String fix,
-        List<SwitchAt> switches, Optional<Remedy> remedy, List<CueAt> cues) implements Comparable<Finding> {
+public record Finding(
+        RuleInfo rule,
+        Severity severity,
+        String where,
+        String what,
+        String why,
+        String fix,
+        List<SwitchAt> switches,
+        Optional<Remedy> remedy,
+        List<CueAt> cues)
+        implements Comparable<Finding> {
 
     private static final Comparator<Finding> ORDER = Comparator.comparing(Finding::severity)
-            .thenComparing(Finding::rule).thenComparing(Finding::where).thenComparing(Finding::what);
+            .thenComparing(Finding::rule)
+            .thenComparing(Finding::where)
+            .thenComparing(Finding::what);
 
     public Finding {
         switches = switches.stream().distinct().sorted().toList();
@@ -30,7 +41,15 @@ public record Finding(RuleInfo rule, Severity severity, String where, String wha
     }
 
     /** A finding that is about no cue. */
-    public Finding(RuleInfo rule, Severity severity, String where, String what, String why, String fix, List<SwitchAt> switches, Optional<Remedy> remedy) {
+    public Finding(
+            RuleInfo rule,
+            Severity severity,
+            String where,
+            String what,
+            String why,
+            String fix,
+            List<SwitchAt> switches,
+            Optional<Remedy> remedy) {
         this(rule, severity, where, what, why, fix, switches, remedy, List.of());
     }
 

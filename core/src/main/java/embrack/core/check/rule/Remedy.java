@@ -7,5 +7,4 @@ import embrack.core.plan.Edit;
  *
  * @param label what a button for it says, beginning with a verb
  */
-public record Remedy(String label, Edit edit) {
-}
+public record Remedy(String label, Edit edit) {}

@@ -15,7 +15,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** A cue works in the order of the show, and fails when the band leaves out a song, repeats a section or begins again. */
+/**
+ * A cue works in the order of the show, and fails when the band leaves out a song, repeats a section or begins again.
+ */
 final class AfterJump implements Rule {
 
     @Override
@@ -25,15 +27,27 @@ final class AfterJump implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.book().run().upsets().stream().filter(upset -> !(upset.jump() instanceof Jump.None)).map(upset -> finding(subject.plan(), upset));
+        return subject.book().run().upsets().stream()
+                .filter(upset -> !(upset.jump() instanceof Jump.None))
+                .map(upset -> finding(subject.plan(), upset));
     }
 
     private Finding finding(Plan plan, Upset upset) {
         Song song = plan.book().song(upset.song());
         Cue cue = WrongWayRound.cue(plan, song, upset);
-        return new Finding(info(), Severity.LOOK, CueWords.where(song, cue),
-                "%s, it leaves %s %s.".formatted(upset.jump().words(), CueWords.words(plan, upset.place()), upset.place().aspect().word(upset.actual())),
-                "It turns something round that stands otherwise after the jump.", "Have the song set it anew at its start, or use a message that says on or off.",
-                List.of(), Optional.empty(), upset.always() ? List.of(CueAt.whole(song.id())) : List.of(CueWords.at(song, cue)));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                CueWords.where(song, cue),
+                "%s, it leaves %s %s."
+                        .formatted(
+                                upset.jump().words(),
+                                CueWords.words(plan, upset.place()),
+                                upset.place().aspect().word(upset.actual())),
+                "It turns something round that stands otherwise after the jump.",
+                "Have the song set it anew at its start, or use a message that says on or off.",
+                List.of(),
+                Optional.empty(),
+                upset.always() ? List.of(CueAt.whole(song.id())) : List.of(CueWords.at(song, cue)));
     }
 }

@@ -26,16 +26,33 @@ final class ComesLate implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return CueWords.cues(subject).filter(sung -> sung.proof().verdict() == Verdict.LATE).map(this::finding);
+        return CueWords.cues(subject)
+                .filter(sung -> sung.proof().verdict() == Verdict.LATE)
+                .map(this::finding);
     }
 
     private Finding finding(Sung sung) {
         long worst = sung.proof().worstMicros() - sung.proof().leadMicros();
         long usual = Math.min(sung.proof().usualMicros(), BookProver.MAX_LEAD_MICROS);
-        boolean helps = !sung.cue().early() && sung.proof().micros().isPresent() && worst - usual <= Prover.LATEST_MICROS;
-        Optional<Remedy> remedy = helps ? Optional.of(new Remedy("Send it early", new CueEdit.SendEarly(sung.song().id(), sung.cue().number(), true))) : Optional.empty();
-        return new Finding(info(), Severity.LOOK, sung.where(), "It may take %s.".formatted(Wire.millis(worst)),
-                "A change later than %d ms is seen to be late (common practice, no source).".formatted(Prover.LATEST_MICROS / 1_000),
-                helps ? "Send it ahead by what its way usually takes, %s.".formatted(Wire.millis(usual)) : "Shorten its way: smaller buffers, a cable, fewer messages at once.", List.of(), remedy, sung.at());
+        boolean helps =
+                !sung.cue().early() && sung.proof().micros().isPresent() && worst - usual <= Prover.LATEST_MICROS;
+        Optional<Remedy> remedy = helps
+                ? Optional.of(new Remedy(
+                        "Send it early",
+                        new CueEdit.SendEarly(sung.song().id(), sung.cue().number(), true)))
+                : Optional.empty();
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                sung.where(),
+                "It may take %s.".formatted(Wire.millis(worst)),
+                "A change later than %d ms is seen to be late (common practice, no source)."
+                        .formatted(Prover.LATEST_MICROS / 1_000),
+                helps
+                        ? "Send it ahead by what its way usually takes, %s.".formatted(Wire.millis(usual))
+                        : "Shorten its way: smaller buffers, a cable, fewer messages at once.",
+                List.of(),
+                remedy,
+                sung.at());
     }
 }

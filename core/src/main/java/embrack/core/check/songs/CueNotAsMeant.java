@@ -18,7 +18,8 @@ import java.util.stream.Stream;
 /** A cue's messages do something else than its steps say. */
 final class CueNotAsMeant implements Rule {
 
-    private static final Set<Verdict> WRONG = EnumSet.of(Verdict.ALSO, Verdict.PART, Verdict.WRONG, Verdict.DEAD, Verdict.EVERY_OTHER);
+    private static final Set<Verdict> WRONG =
+            EnumSet.of(Verdict.ALSO, Verdict.PART, Verdict.WRONG, Verdict.DEAD, Verdict.EVERY_OTHER);
 
     @Override
     public RuleInfo info() {
@@ -27,15 +28,30 @@ final class CueNotAsMeant implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return CueWords.cues(subject).filter(sung -> WRONG.contains(sung.proof().verdict())).map(sung -> finding(subject.plan(), sung));
+        return CueWords.cues(subject)
+                .filter(sung -> WRONG.contains(sung.proof().verdict()))
+                .map(sung -> finding(subject.plan(), sung));
     }
 
     private Finding finding(Plan plan, Sung sung) {
-        List<String> places = sung.proof().wrongPlaces().stream().map(place -> CueWords.words(plan, place)).toList();
+        List<String> places = sung.proof().wrongPlaces().stream()
+                .map(place -> CueWords.words(plan, place))
+                .toList();
         boolean also = sung.proof().verdict() == Verdict.ALSO;
-        return new Finding(info(), also ? Severity.LOOK : Severity.STOPS, sung.where(),
-                also ? "It also moves %s.".formatted(Words.list(places)) : "%s %s not as it says.".formatted(Words.list(places), places.size() == 1 ? "is" : "are"),
-                "The simulated rig, played this cue from two starts, comes out %s.".formatted(also ? "with more than was meant" : "otherwise"),
-                also ? "Give each receiver a channel of its own, or choose another number." : "Look at its way and at the settings of its boxes.", List.of(), Optional.empty(), sung.at());
+        return new Finding(
+                info(),
+                also ? Severity.LOOK : Severity.STOPS,
+                sung.where(),
+                also
+                        ? "It also moves %s.".formatted(Words.list(places))
+                        : "%s %s not as it says.".formatted(Words.list(places), places.size() == 1 ? "is" : "are"),
+                "The simulated rig, played this cue from two starts, comes out %s."
+                        .formatted(also ? "with more than was meant" : "otherwise"),
+                also
+                        ? "Give each receiver a channel of its own, or choose another number."
+                        : "Look at its way and at the settings of its boxes.",
+                List.of(),
+                Optional.empty(),
+                sung.at());
     }
 }

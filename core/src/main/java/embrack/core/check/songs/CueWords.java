@@ -14,8 +14,7 @@ import java.util.stream.Stream;
 /** Names songs, cues and places for findings. */
 final class CueWords {
 
-    private CueWords() {
-    }
+    private CueWords() {}
 
     /** A cue and where it stands: "Lantern song, 17|1". */
     static String where(Song song, Cue cue) {
@@ -33,7 +32,8 @@ final class CueWords {
 
     /** Every proven cue with its song. */
     static Stream<Sung> cues(Subject subject) {
-        return subject.book().songs().stream().flatMap(proof -> proof.cues().stream().map(cue -> new Sung(proof.song(), cue)));
+        return subject.book().songs().stream()
+                .flatMap(proof -> proof.cues().stream().map(cue -> new Sung(proof.song(), cue)));
     }
 
     /** A cue with its song. */
@@ -54,6 +54,9 @@ final class CueWords {
 
     /** A place in words: "Scene 4 of Lantern desk". */
     static String words(Plan plan, Place place) {
-        return "%s of %s".formatted(plan.rig().partName(place.device(), place.part()), plan.rig().name(place.device()));
+        return "%s of %s"
+                .formatted(
+                        plan.rig().partName(place.device(), place.part()),
+                        plan.rig().name(place.device()));
     }
 }

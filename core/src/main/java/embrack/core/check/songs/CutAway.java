@@ -22,14 +22,30 @@ final class CutAway implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return CueWords.cues(subject).filter(sung -> sung.proof().micros().filter(at -> at < sung.song().trims().start() || at > sung.song().end()).isPresent()).map(this::finding);
+        return CueWords.cues(subject)
+                .filter(sung -> sung.proof()
+                        .micros()
+                        .filter(at -> at < sung.song().trims().start()
+                                || at > sung.song().end())
+                        .isPresent())
+                .map(this::finding);
     }
 
     private Finding finding(Sung sung) {
         Song song = sung.song();
         boolean before = sung.proof().micros().orElseThrow() < song.trims().start();
-        return new Finding(info(), Severity.STOPS, sung.where(), before ? "The song is played from %s on; this cue lies before.".formatted(Clock.text(song.trims().start()))
-                : "The song ends at %s; this cue lies behind.".formatted(Clock.text(song.end())), "It is never sent.",
-                before ? "Move it behind the trim, or send it on play." : "Move it before the end, or send it on stop.", List.of(), Optional.empty(), sung.at());
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                sung.where(),
+                before
+                        ? "The song is played from %s on; this cue lies before."
+                                .formatted(Clock.text(song.trims().start()))
+                        : "The song ends at %s; this cue lies behind.".formatted(Clock.text(song.end())),
+                "It is never sent.",
+                before ? "Move it behind the trim, or send it on play." : "Move it before the end, or send it on stop.",
+                List.of(),
+                Optional.empty(),
+                sung.at());
     }
 }

@@ -54,9 +54,13 @@ final class FootAgainstCue implements Rule {
             Set<Lane> lanes = new HashSet<>();
             theirs.forEach(place -> lanes.add(Lane.of(plan.rig(), place)));
             for (CueProof cue : proof.cues()) {
-                boolean near = cue.micros().filter(at -> Math.abs(at - foot.micros().get()) < FOOT_MICROS).isPresent();
+                boolean near = cue.micros()
+                        .filter(at -> Math.abs(at - foot.micros().get()) < FOOT_MICROS)
+                        .isPresent();
                 if (near) {
-                    cue.targets().stream().filter(place -> lanes.contains(Lane.of(plan.rig(), place)) && !isSame(plan, foot, cue)).findFirst()
+                    cue.targets().stream()
+                            .filter(place -> lanes.contains(Lane.of(plan.rig(), place)) && !isSame(plan, foot, cue))
+                            .findFirst()
                             .ifPresent(place -> found.add(finding(plan, proof.song(), foot, cue, place)));
                 }
             }
@@ -66,15 +70,33 @@ final class FootAgainstCue implements Rule {
 
     /** Whether both do just the same, so that the order does not matter. */
     private static boolean isSame(Plan plan, CueProof foot, CueProof cue) {
-        return plan.switches().at(foot.cue().foot().orElseThrow()).steps().stream().map(s -> s.withWait(0)).toList().containsAll(cue.cue().steps().stream().map(s -> s.withWait(0)).toList())
-                && cue.cue().steps().stream().noneMatch(step -> step.action().verb().turnsRound());
+        return plan.switches().at(foot.cue().foot().orElseThrow()).steps().stream()
+                        .map(s -> s.withWait(0))
+                        .toList()
+                        .containsAll(cue.cue().steps().stream()
+                                .map(s -> s.withWait(0))
+                                .toList())
+                && cue.cue().steps().stream()
+                        .noneMatch(step -> step.action().verb().turnsRound());
     }
 
     private Finding finding(Plan plan, Song song, CueProof foot, CueProof cue, Place place) {
         long apart = cue.micros().orElseThrow() - foot.micros().orElseThrow();
-        return new Finding(info(), Severity.LOOK, CueWords.where(song, foot.cue()),
-                "%s and a cue %s away are both about %s.".formatted(plan.words(foot.cue().foot().orElseThrow()), Clock.shift(apart), CueWords.words(plan, place)),
-                "A foot is never that exact; which comes last is luck.", "Leave it to one of them, or set them more than a second apart.", List.of(foot.cue().foot().orElseThrow()), Optional.empty(),
-                List.of(new CueAt(song.id(), foot.cue().number()), new CueAt(song.id(), cue.cue().number())));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                CueWords.where(song, foot.cue()),
+                "%s and a cue %s away are both about %s."
+                        .formatted(
+                                plan.words(foot.cue().foot().orElseThrow()),
+                                Clock.shift(apart),
+                                CueWords.words(plan, place)),
+                "A foot is never that exact; which comes last is luck.",
+                "Leave it to one of them, or set them more than a second apart.",
+                List.of(foot.cue().foot().orElseThrow()),
+                Optional.empty(),
+                List.of(
+                        new CueAt(song.id(), foot.cue().number()),
+                        new CueAt(song.id(), cue.cue().number())));
     }
 }

@@ -34,13 +34,25 @@ final class NoLeadIn implements Rule {
     /** How long the lead-in of a song lasts, at its first tempo and metre, microseconds. */
     static long leadIn(Song song) {
         Metre metre = song.form().score().metre(1);
-        return Math.round(song.leadInBars() * metre.beats() * song.form().score().tempo(0).microsPerQuarter() * 4 / metre.unit());
+        return Math.round(
+                song.leadInBars() * metre.beats() * song.form().score().tempo(0).microsPerQuarter() * 4 / metre.unit());
     }
 
     private Optional<Finding> finding(Plan plan, Song song) {
         long time = leadIn(song);
-        return Freedom.of(plan, song).stream().filter(freedom -> freedom.kind() == Freedom.Kind.JUMP && freedom.isOnASwitch() && time < NEEDED_MICROS).findFirst()
-                .map(jump -> new Finding(info(), Severity.LOOK, song.title().text(), "%s jumps to it, and it counts off after %s.".formatted(plan.words(jump.switches()), Clock.text(time)),
-                        "A band needs about two seconds to get ready (common practice, no source).", "Give it a lead-in of a bar or two.", jump.switches(), Optional.empty(), List.of(CueAt.whole(song.id()))));
+        return Freedom.of(plan, song).stream()
+                .filter(freedom -> freedom.kind() == Freedom.Kind.JUMP && freedom.isOnASwitch() && time < NEEDED_MICROS)
+                .findFirst()
+                .map(jump -> new Finding(
+                        info(),
+                        Severity.LOOK,
+                        song.title().text(),
+                        "%s jumps to it, and it counts off after %s."
+                                .formatted(plan.words(jump.switches()), Clock.text(time)),
+                        "A band needs about two seconds to get ready (common practice, no source).",
+                        "Give it a lead-in of a bar or two.",
+                        jump.switches(),
+                        Optional.empty(),
+                        List.of(CueAt.whole(song.id()))));
     }
 }

@@ -23,9 +23,22 @@ final class NoPlayer implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        List<Song> silent = subject.book().songs().stream().filter(proof -> proof.player().isEmpty()).map(SongProof::song).filter(song -> !song.cues().isEmpty()).toList();
-        return silent.isEmpty() ? Stream.empty() : Stream.of(new Finding(info(), Severity.STOPS, Words.list(silent.stream().map(Song::title).toList()),
-                "No track player is in the rig.", "Their cues are sent by nobody.", "Add a track player in Gear.", List.of(), Optional.empty(),
-                silent.stream().map(song -> CueAt.whole(song.id())).toList()));
+        List<Song> silent = subject.book().songs().stream()
+                .filter(proof -> proof.player().isEmpty())
+                .map(SongProof::song)
+                .filter(song -> !song.cues().isEmpty())
+                .toList();
+        return silent.isEmpty()
+                ? Stream.empty()
+                : Stream.of(new Finding(
+                        info(),
+                        Severity.STOPS,
+                        Words.list(silent.stream().map(Song::title).toList()),
+                        "No track player is in the rig.",
+                        "Their cues are sent by nobody.",
+                        "Add a track player in Gear.",
+                        List.of(),
+                        Optional.empty(),
+                        silent.stream().map(song -> CueAt.whole(song.id())).toList()));
     }
 }

@@ -27,37 +27,63 @@ final class NotSent implements Rule {
         return new RuleInfo("songs.not-sent", "A cue does not get there");
     }
 
-    private record Reason(DeviceId player, DeviceId device, Obstacle obstacle) {
-    }
+    private record Reason(DeviceId player, DeviceId device, Obstacle obstacle) {}
 
     @Override
     public Stream<Finding> check(Subject subject) {
         Map<Reason, List<Sung>> stopped = new LinkedHashMap<>();
-        CueWords.cues(subject).forEach(sung -> sung.proof().steps().stream().filter(step -> step.obstacle().isPresent()).forEach(step ->
-                stopped.merge(reason(subject.plan(), sung.song(), step), List.of(sung), (a, b) -> Stream.concat(a.stream(), b.stream()).distinct().toList())));
+        CueWords.cues(subject)
+                .forEach(sung -> sung.proof().steps().stream()
+                        .filter(step -> step.obstacle().isPresent())
+                        .forEach(step -> stopped.merge(
+                                reason(subject.plan(), sung.song(), step),
+                                List.of(sung),
+                                (a, b) -> Stream.concat(a.stream(), b.stream())
+                                        .distinct()
+                                        .toList())));
         return stopped.entrySet().stream().map(e -> finding(subject.plan(), e.getKey(), e.getValue()));
     }
 
     private static Reason reason(Plan plan, Song song, CompiledStep step) {
-        return new Reason(plan.player(song).orElseThrow(), step.step().device(), step.obstacle().orElseThrow());
+        return new Reason(
+                plan.player(song).orElseThrow(),
+                step.step().device(),
+                step.obstacle().orElseThrow());
     }
 
     private Finding finding(Plan plan, Reason reason, List<Sung> cues) {
         String device = plan.rig().name(reason.device()).text();
         String player = plan.rig().name(reason.player()).text();
-        String what = switch (reason.obstacle()) {
-            case Obstacle.NothingLearned learned -> "%s has learned no message for it.".formatted(device);
-            case Obstacle.KeptBack kept -> "What %s sends to %s is kept back. %s".formatted(player, device, kept.where());
-            case Obstacle.NoPath path -> "No links lead from %s to %s.".formatted(player, device);
-            default -> "The chart of %s has no line for it.".formatted(device);
-        };
-        String fix = switch (reason.obstacle()) {
-            case Obstacle.KeptBack kept -> "Mend that in Wiring.";
-            case Obstacle.NoPath path -> "Lay a link in Wiring, or take the steps out of the cues.";
-            default -> "Use another action, or have the hardware swapped that can do it.";
-        };
+        String what =
+                switch (reason.obstacle()) {
+                    case Obstacle.NothingLearned learned -> "%s has learned no message for it.".formatted(device);
+                    case Obstacle.KeptBack kept ->
+                        "What %s sends to %s is kept back. %s".formatted(player, device, kept.where());
+                    case Obstacle.NoPath path -> "No links lead from %s to %s.".formatted(player, device);
+                    default -> "The chart of %s has no line for it.".formatted(device);
+                };
+        String fix =
+                switch (reason.obstacle()) {
+                    case Obstacle.KeptBack kept -> "Mend that in Wiring.";
+                    case Obstacle.NoPath path -> "Lay a link in Wiring, or take the steps out of the cues.";
+                    default -> "Use another action, or have the hardware swapped that can do it.";
+                };
         List<CueAt> at = cues.stream().flatMap(sung -> sung.at().stream()).toList();
-        return new Finding(info(), Severity.STOPS, cues.size() == 1 ? cues.getFirst().where() : Words.list(cues.stream().map(s -> s.song().title()).distinct().toList()), what,
-                "%s nothing there.".formatted(cues.size() == 1 ? "The cue does" : Words.count(cues.size(), "cue") + " do"), fix, List.of(), Optional.empty(), at);
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                cues.size() == 1
+                        ? cues.getFirst().where()
+                        : Words.list(cues.stream()
+                                .map(s -> s.song().title())
+                                .distinct()
+                                .toList()),
+                what,
+                "%s nothing there."
+                        .formatted(cues.size() == 1 ? "The cue does" : Words.count(cues.size(), "cue") + " do"),
+                fix,
+                List.of(),
+                Optional.empty(),
+                at);
     }
 }

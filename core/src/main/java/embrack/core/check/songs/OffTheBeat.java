@@ -21,8 +21,12 @@ final class OffTheBeat implements Rule {
 
     private static final long SECOND = 1_000_000;
 
-    /** Nearer than this it was meant for the downbeat, 200 ms; nearer than the other nobody sees the difference, 5 ms. Common practice, no source. */
+    /**
+     * Nearer than this it was meant for the downbeat, 200 ms; nearer than the other nobody sees the difference, 5 ms.
+     * Common practice, no source.
+     */
     private static final long NEAR_MICROS = 200_000;
+
     private static final long SAME_MICROS = 5_000;
 
     @Override
@@ -32,16 +36,32 @@ final class OffTheBeat implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return CueWords.cues(subject).flatMap(sung -> sung.cue().at() instanceof Anchor.OnClock at && at.micros() % SECOND == 0 ? finding(sung, at.micros()).stream() : Stream.empty());
+        return CueWords.cues(subject)
+                .flatMap(sung -> sung.cue().at() instanceof Anchor.OnClock at && at.micros() % SECOND == 0
+                        ? finding(sung, at.micros()).stream()
+                        : Stream.empty());
     }
 
     private Optional<Finding> finding(Sung sung, long micros) {
         Score score = sung.song().form().score();
         int bar = score.position(score.tickAt(micros)).bar();
-        return Stream.of(Position.bar(bar), Position.bar(bar + 1)).filter(downbeat -> isNear(Math.abs(score.micros(downbeat) - micros))).findFirst().map(downbeat ->
-                new Finding(info(), Severity.LOOK, sung.where(), "It comes %s of the downbeat of bar %d.".formatted(Clock.shift(micros - score.micros(downbeat)), downbeat.bar()),
-                        "A round second is seldom a beat; the change is seen beside the music.", "Tie it to the bar.", List.of(),
-                        Optional.of(new Remedy("Put it on bar %d".formatted(downbeat.bar()), new CueEdit.PlaceCue(sung.song().id(), sung.cue().number(), score.text(downbeat)))), sung.at()));
+        return Stream.of(Position.bar(bar), Position.bar(bar + 1))
+                .filter(downbeat -> isNear(Math.abs(score.micros(downbeat) - micros)))
+                .findFirst()
+                .map(downbeat -> new Finding(
+                        info(),
+                        Severity.LOOK,
+                        sung.where(),
+                        "It comes %s of the downbeat of bar %d."
+                                .formatted(Clock.shift(micros - score.micros(downbeat)), downbeat.bar()),
+                        "A round second is seldom a beat; the change is seen beside the music.",
+                        "Tie it to the bar.",
+                        List.of(),
+                        Optional.of(new Remedy(
+                                "Put it on bar %d".formatted(downbeat.bar()),
+                                new CueEdit.PlaceCue(
+                                        sung.song().id(), sung.cue().number(), score.text(downbeat)))),
+                        sung.at()));
     }
 
     private static boolean isNear(long apart) {

@@ -27,8 +27,7 @@ final class SameInstant implements Rule {
         return new RuleInfo("songs.same-instant", "Two cues at one instant");
     }
 
-    private record Moment(long micros, Lane lane) {
-    }
+    private record Moment(long micros, Lane lane) {}
 
     @Override
     public Stream<Finding> check(Subject subject) {
@@ -40,7 +39,9 @@ final class SameInstant implements Rule {
         List<Finding> found = new ArrayList<>();
         for (CueProof cue : proof.cues()) {
             for (Place place : cue.targets()) {
-                CueProof other = cue.micros().isEmpty() ? null : first.putIfAbsent(new Moment(cue.micros().get(), Lane.of(plan.rig(), place)), cue);
+                CueProof other = cue.micros().isEmpty()
+                        ? null
+                        : first.putIfAbsent(new Moment(cue.micros().get(), Lane.of(plan.rig(), place)), cue);
                 if (other != null && other != cue) {
                     found.add(finding(plan, proof.song(), other, cue, place));
                     break;
@@ -51,8 +52,17 @@ final class SameInstant implements Rule {
     }
 
     private Finding finding(Plan plan, Song song, CueProof one, CueProof other, Place place) {
-        return new Finding(info(), Severity.LOOK, CueWords.where(song, other.cue()), "Two cues are about %s at this instant.".formatted(CueWords.words(plan, place)),
-                "Which of them comes last is left to the player.", "Move one of them, or make them one cue with its steps in order.", List.of(), Optional.empty(),
-                List.of(new CueAt(song.id(), one.cue().number()), new CueAt(song.id(), other.cue().number())));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                CueWords.where(song, other.cue()),
+                "Two cues are about %s at this instant.".formatted(CueWords.words(plan, place)),
+                "Which of them comes last is left to the player.",
+                "Move one of them, or make them one cue with its steps in order.",
+                List.of(),
+                Optional.empty(),
+                List.of(
+                        new CueAt(song.id(), one.cue().number()),
+                        new CueAt(song.id(), other.cue().number())));
     }
 }

@@ -28,8 +28,15 @@ final class SentTwice implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.book().songs().stream().flatMap(proof -> proof.cues().stream().filter(cue -> cue.cue().at() instanceof Anchor.Automatic).flatMap(cue ->
-                proof.always().stream().filter(other -> other.cue().at().equals(cue.cue().at())).flatMap(other -> shared(cue, other).map(place -> finding(subject.plan(), proof, cue.cue(), other.cue(), place)).stream())));
+        return subject.book().songs().stream()
+                .flatMap(proof -> proof.cues().stream()
+                        .filter(cue -> cue.cue().at() instanceof Anchor.Automatic)
+                        .flatMap(cue -> proof.always().stream()
+                                .filter(other ->
+                                        other.cue().at().equals(cue.cue().at()))
+                                .flatMap(other -> shared(cue, other)
+                                        .map(place -> finding(subject.plan(), proof, cue.cue(), other.cue(), place))
+                                        .stream())));
     }
 
     private static Optional<Place> shared(CueProof cue, CueProof other) {
@@ -39,9 +46,23 @@ final class SentTwice implements Rule {
     private Finding finding(Plan plan, SongProof proof, Cue cue, Cue always, Place place) {
         Song song = proof.song();
         boolean same = always.steps().containsAll(cue.steps());
-        Optional<Remedy> remedy = same ? Optional.of(new Remedy("Leave it to every song", new CueEdit.RemoveCues(song.id(), List.of(cue.number())))) : Optional.empty();
-        boolean turns = Stream.concat(cue.steps().stream(), always.steps().stream()).anyMatch(step -> step.action().verb().turnsRound());
-        return new Finding(info(), turns ? Severity.STOPS : Severity.LOOK, CueWords.where(song, cue), "Every song sends something to %s then, and so does this one.".formatted(CueWords.words(plan, place)),
-                turns ? "The second turns round what the first did." : "Which of the two comes last is left to the player.", "Keep one of them.", List.of(), remedy, List.of(CueWords.at(song, cue)));
+        Optional<Remedy> remedy = same
+                ? Optional.of(
+                        new Remedy("Leave it to every song", new CueEdit.RemoveCues(song.id(), List.of(cue.number()))))
+                : Optional.empty();
+        boolean turns = Stream.concat(cue.steps().stream(), always.steps().stream())
+                .anyMatch(step -> step.action().verb().turnsRound());
+        return new Finding(
+                info(),
+                turns ? Severity.STOPS : Severity.LOOK,
+                CueWords.where(song, cue),
+                "Every song sends something to %s then, and so does this one.".formatted(CueWords.words(plan, place)),
+                turns
+                        ? "The second turns round what the first did."
+                        : "Which of the two comes last is left to the player.",
+                "Keep one of them.",
+                List.of(),
+                remedy,
+                List.of(CueWords.at(song, cue)));
     }
 }

@@ -6,9 +6,23 @@ import java.util.List;
 /** All rules about songs. */
 public final class SongRules {
 
-    public static final List<Rule> ALL = List.of(new NoPlayer(), new NotSent(), new CueNotAsMeant(), new ComesLate(), new WaitsInQueue(), new WrongWayRound(), new AfterJump(), new SentTwice(),
-            new SameInstant(), new FootAgainstCue(), new LeftBehind(), new CutAway(), new OffTheBeat(), new NoLeadIn(), new Stretched(), new LockedVamp());
+    public static final List<Rule> ALL = List.of(
+            new NoPlayer(),
+            new NotSent(),
+            new CueNotAsMeant(),
+            new ComesLate(),
+            new WaitsInQueue(),
+            new WrongWayRound(),
+            new AfterJump(),
+            new SentTwice(),
+            new SameInstant(),
+            new FootAgainstCue(),
+            new LeftBehind(),
+            new CutAway(),
+            new OffTheBeat(),
+            new NoLeadIn(),
+            new Stretched(),
+            new LockedVamp());
 
-    private SongRules() {
-    }
+    private SongRules() {}
 }

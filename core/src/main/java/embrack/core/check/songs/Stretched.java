@@ -25,12 +25,25 @@ final class Stretched implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().book().songs().stream().filter(song -> Math.abs(song.stretchPercent()) > HEARD_PERCENT).map(this::finding);
+        return subject.plan().book().songs().stream()
+                .filter(song -> Math.abs(song.stretchPercent()) > HEARD_PERCENT)
+                .map(this::finding);
     }
 
     private Finding finding(Song song) {
-        return new Finding(info(), Severity.LOOK, song.title().text(), String.format(Locale.ROOT, "It is played %.1f %% %s than it was recorded.", Math.abs(song.stretchPercent()), song.stretchPercent() > 0 ? "faster" : "slower"),
-                "Drums and voices sound stretched beyond about 8 % (common practice, no source).", "Have the tracks made anew at this tempo, or come closer to theirs.",
-                List.of(), Optional.empty(), List.of(CueAt.whole(song.id())));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                song.title().text(),
+                String.format(
+                        Locale.ROOT,
+                        "It is played %.1f %% %s than it was recorded.",
+                        Math.abs(song.stretchPercent()),
+                        song.stretchPercent() > 0 ? "faster" : "slower"),
+                "Drums and voices sound stretched beyond about 8 % (common practice, no source).",
+                "Have the tracks made anew at this tempo, or come closer to theirs.",
+                List.of(),
+                Optional.empty(),
+                List.of(CueAt.whole(song.id())));
     }
 }

@@ -27,14 +27,26 @@ final class WaitsInQueue implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.book().songs().stream().flatMap(proof -> proof.queues().stream().filter(queue -> queue.waitMicros() > FELT_MICROS)
-                .map(queue -> finding(subject, proof.song(), queue)));
+        return subject.book().songs().stream()
+                .flatMap(proof -> proof.queues().stream()
+                        .filter(queue -> queue.waitMicros() > FELT_MICROS)
+                        .map(queue -> finding(subject, proof.song(), queue)));
     }
 
     private Finding finding(Subject subject, Song song, Queue queue) {
-        return new Finding(info(), Severity.LOOK, "%s, %s".formatted(song.title(), Clock.text(queue.micros())),
-                "%d messages at one moment; the last waits %s before %s.".formatted(queue.messages(), Wire.millis(queue.waitMicros()), subject.plan().rig().words(queue.at())),
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                "%s, %s".formatted(song.title(), Clock.text(queue.micros())),
+                "%d messages at one moment; the last waits %s before %s."
+                        .formatted(
+                                queue.messages(),
+                                Wire.millis(queue.waitMicros()),
+                                subject.plan().rig().words(queue.at())),
                 "On a 5-pin cable one byte takes 0.320 ms (MIDI 1.0), and one message goes behind the other.",
-                "Send some of it a beat earlier, or recall it with one message.", List.of(), Optional.empty(), queue.cues().stream().map(n -> new CueAt(song.id(), n)).toList());
+                "Send some of it a beat earlier, or recall it with one message.",
+                List.of(),
+                Optional.empty(),
+                queue.cues().stream().map(n -> new CueAt(song.id(), n)).toList());
     }
 }

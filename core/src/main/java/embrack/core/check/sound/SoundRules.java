@@ -8,6 +8,5 @@ public final class SoundRules {
 
     public static final List<Rule> ALL = List.of(new HeardInTheHouse(), new NoInEars());
 
-    private SoundRules() {
-    }
+    private SoundRules() {}
 }

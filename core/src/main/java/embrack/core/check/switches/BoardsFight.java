@@ -25,8 +25,7 @@ import java.util.stream.Stream;
 /** A switch that remembers whether it is on, and another one that changes the same thing behind its back. */
 final class BoardsFight implements Rule {
 
-    private record Part(DeviceId device, PartId part, Aspect aspect) {
-    }
+    private record Part(DeviceId device, PartId part, Aspect aspect) {}
 
     @Override
     public RuleInfo info() {
@@ -37,23 +36,40 @@ final class BoardsFight implements Rule {
     public Stream<Finding> check(Subject subject) {
         Plan plan = subject.plan();
         var compiler = new Compiler(plan, subject.ways());
-        List<Assignment> alternating = plan.switches().assignments().stream().filter(a -> !a.steps(Moment.AGAIN).isEmpty())
-                .filter(a -> compiler.compile(a).mode() == SwitchMode.ALTERNATING).toList();
-        return alternating.stream().flatMap(one -> plan.switches().assignments().stream()
-                .filter(other -> other != one && !(alternating.contains(other) && other.at().compareTo(one.at()) < 0) && parts(other).stream().anyMatch(parts(one)::contains))
-                .limit(1).map(other -> finding(plan, one, other)));
+        List<Assignment> alternating = plan.switches().assignments().stream()
+                .filter(a -> !a.steps(Moment.AGAIN).isEmpty())
+                .filter(a -> compiler.compile(a).mode() == SwitchMode.ALTERNATING)
+                .toList();
+        return alternating.stream()
+                .flatMap(one -> plan.switches().assignments().stream()
+                        .filter(other -> other != one
+                                && !(alternating.contains(other) && other.at().compareTo(one.at()) < 0)
+                                && parts(other).stream().anyMatch(parts(one)::contains))
+                        .limit(1)
+                        .map(other -> finding(plan, one, other)));
     }
 
     private static Set<Part> parts(Assignment assignment) {
-        return assignment.steps().stream().map(s -> new Part(s.device(), s.action().part(), s.action().verb().aspect())).collect(Collectors.toSet());
+        return assignment.steps().stream()
+                .map(s -> new Part(
+                        s.device(), s.action().part(), s.action().verb().aspect()))
+                .collect(Collectors.toSet());
     }
 
     private Finding finding(Plan plan, Assignment one, Assignment other) {
-        Optional<Remedy> remedy = SpareSwitch.near(plan, one.at()).map(to -> new Remedy("Give the second press " + SpareSwitch.words(plan, to, one.at()),
-                new SwitchEdit.SpreadSteps(one.at(), Moment.AGAIN, 0, to)));
-        return new Finding(info(), Severity.LOOK, plan.words(List.of(one.at(), other.at())),
-                "%s remembers whether it was pressed; %s changes the same and does not tell it.".formatted(plan.words(one.at()), plan.words(other.at())),
+        Optional<Remedy> remedy = SpareSwitch.near(plan, one.at())
+                .map(to -> new Remedy(
+                        "Give the second press " + SpareSwitch.words(plan, to, one.at()),
+                        new SwitchEdit.SpreadSteps(one.at(), Moment.AGAIN, 0, to)));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                plan.words(List.of(one.at(), other.at())),
+                "%s remembers whether it was pressed; %s changes the same and does not tell it."
+                        .formatted(plan.words(one.at()), plan.words(other.at())),
                 "After the other was pressed, the next press of the first does nothing.",
-                "Give each state a switch of its own: one opens, one closes.", List.of(one.at(), other.at()), remedy);
+                "Give each state a switch of its own: one opens, one closes.",
+                List.of(one.at(), other.at()),
+                remedy);
     }
 }

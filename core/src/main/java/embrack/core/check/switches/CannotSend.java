@@ -30,22 +30,36 @@ final class CannotSend implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Map<DeviceId, Map<MessageType, List<SwitchAt>>> byBoard = Stopped.all(subject, Obstacle.CannotSend.class)
-                .collect(Collectors.groupingBy(s -> s.at().board(), TreeMap::new,
-                        Collectors.groupingBy(s -> s.obstacle().type(), TreeMap::new,
+                .collect(Collectors.groupingBy(
+                        s -> s.at().board(),
+                        TreeMap::new,
+                        Collectors.groupingBy(
+                                s -> s.obstacle().type(),
+                                TreeMap::new,
                                 Collectors.mapping(Stopped::at, Collectors.toList()))));
-        return byBoard.entrySet().stream().flatMap(board -> board.getValue().entrySet().stream()
-                .map(type -> finding(subject.plan(), board.getKey(), type.getKey(), type.getValue())));
+        return byBoard.entrySet().stream()
+                .flatMap(board -> board.getValue().entrySet().stream()
+                        .map(type -> finding(subject.plan(), board.getKey(), type.getKey(), type.getValue())));
     }
 
     private Finding finding(Plan plan, DeviceId board, MessageType type, List<SwitchAt> switches) {
         Optional<Remedy> remedy = new OtherHardware(plan, board).remedy();
-        return new Finding(info(), Severity.STOPS, plan.words(switches),
-                "%s, %s, sends only %s; these switches need %s.".formatted(plan.rig().name(board),
-                        Words.a(plan.rig().model(board).name()), plan.board(board).sendsWords(), type.plural()),
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                plan.words(switches),
+                "%s, %s, sends only %s; these switches need %s."
+                        .formatted(
+                                plan.rig().name(board),
+                                Words.a(plan.rig().model(board).name()),
+                                plan.board(board).sendsWords(),
+                                type.plural()),
                 "These steps are never sent.",
-                remedy.map(r -> "Have hardware that sends %s do the job of %s.".formatted(type.plural(), plan.rig().name(board)))
+                remedy.map(r -> "Have hardware that sends %s do the job of %s."
+                                .formatted(type.plural(), plan.rig().name(board)))
                         .orElse("Find a board that sends %s, or a receiver that answers to %s."
                                 .formatted(type.plural(), plan.board(board).sendsWords())),
-                switches, remedy);
+                switches,
+                remedy);
     }
 }

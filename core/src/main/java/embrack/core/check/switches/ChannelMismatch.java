@@ -31,9 +31,12 @@ final class ChannelMismatch implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        Map<Stopped.Ends, List<Deafness>> byEnds = subject.proofs().stream().flatMap(Deafness::of)
-                .collect(Collectors.groupingBy(d -> new Stopped.Ends(d.proof().at().board(), d.device()),
-                        LinkedHashMap::new, Collectors.toList()));
+        Map<Stopped.Ends, List<Deafness>> byEnds = subject.proofs().stream()
+                .flatMap(Deafness::of)
+                .collect(Collectors.groupingBy(
+                        d -> new Stopped.Ends(d.proof().at().board(), d.device()),
+                        LinkedHashMap::new,
+                        Collectors.toList()));
         return byEnds.values().stream().map(deaf -> finding(subject.plan(), deaf));
     }
 
@@ -41,33 +44,65 @@ final class ChannelMismatch implements Rule {
         Deafness deaf = all.iterator().next();
         DeviceId board = deaf.proof().at().board();
         List<SwitchAt> switches = all.stream().map(d -> d.proof().at()).toList();
-        String what = "%s sends on channel %d; %s listens on channel %d.".formatted(plan.rig().name(board),
-                deaf.sentOn().number(), plan.rig().name(deaf.device()), deaf.listensOn().number());
-        String why = "%s hears these switches and ignores them.".formatted(plan.rig().name(deaf.device()));
+        String what = "%s sends on channel %d; %s listens on channel %d."
+                .formatted(
+                        plan.rig().name(board),
+                        deaf.sentOn().number(),
+                        plan.rig().name(deaf.device()),
+                        deaf.listensOn().number());
+        String why =
+                "%s hears these switches and ignores them.".formatted(plan.rig().name(deaf.device()));
         return isChannelNeededElsewhere(plan, board, deaf)
-                ? new Finding(info(), Severity.STOPS, plan.words(switches), what, why,
-                        "%s has one channel for everything and its switches are about boxes on several. Use a board where each message has its own."
+                ? new Finding(
+                        info(),
+                        Severity.STOPS,
+                        plan.words(switches),
+                        what,
+                        why,
+                        ("%s has one channel for everything and its switches are about boxes on several. Use "
+                                        + "a board where each message has its own.")
                                 .formatted(plan.rig().name(board)),
-                        switches, new OtherHardware(plan, board).remedy(b -> b.sendChannel() == SendChannel.EACH_MESSAGE))
-                : new Finding(info(), Severity.STOPS, plan.words(switches), what, why, fix(plan, deaf), switches, Optional.of(remedy(plan, deaf)));
+                        switches,
+                        new OtherHardware(plan, board).remedy(b -> b.sendChannel() == SendChannel.EACH_MESSAGE))
+                : new Finding(
+                        info(),
+                        Severity.STOPS,
+                        plan.words(switches),
+                        what,
+                        why,
+                        fix(plan, deaf),
+                        switches,
+                        Optional.of(remedy(plan, deaf)));
     }
 
     /** Whether the board has steps for another box that does listen to what it sends; both cannot share the channel. */
     private static boolean isChannelNeededElsewhere(Plan plan, DeviceId board, Deafness deaf) {
-        return plan.switches().of(board).stream().flatMap(a -> a.steps().stream()).map(Step::device)
+        return plan.switches().of(board).stream()
+                .flatMap(a -> a.steps().stream())
+                .map(Step::device)
                 .filter(device -> !device.equals(deaf.device()))
-                .anyMatch(device -> plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).filter(c -> c == deaf.sentOn().number()).isPresent());
+                .anyMatch(device -> plan.rig()
+                        .setting(device, SettingId.RECEIVE_CHANNEL)
+                        .filter(c -> c == deaf.sentOn().number())
+                        .isPresent());
     }
 
     private static String fix(Plan plan, Deafness deaf) {
-        return "Set %s of %s to %d, in the plan and on the box.".formatted(
-                plan.rig().model(deaf.device()).setting(SettingId.RECEIVE_CHANNEL).orElseThrow().name(),
-                plan.rig().name(deaf.device()), deaf.sentOn().number());
+        return "Set %s of %s to %d, in the plan and on the box."
+                .formatted(
+                        plan.rig()
+                                .model(deaf.device())
+                                .setting(SettingId.RECEIVE_CHANNEL)
+                                .orElseThrow()
+                                .name(),
+                        plan.rig().name(deaf.device()),
+                        deaf.sentOn().number());
     }
 
     private static Remedy remedy(Plan plan, Deafness deaf) {
         int channel = deaf.sentOn().number();
-        return new Remedy("Set %s to channel %d".formatted(plan.rig().name(deaf.device()), channel),
+        return new Remedy(
+                "Set %s to channel %d".formatted(plan.rig().name(deaf.device()), channel),
                 new GearEdit.ChangeSetting(deaf.device(), SettingId.RECEIVE_CHANNEL, String.valueOf(channel)));
     }
 }

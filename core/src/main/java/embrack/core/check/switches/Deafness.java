@@ -21,18 +21,25 @@ record Deafness(Proof proof, DeviceId device, Channel sentOn, Channel listensOn)
 
     /** All boxes deaf to a switch that has steps for them, each once. */
     static Stream<Deafness> of(Proof proof) {
-        if (proof.verdict() == Verdict.EXACT || proof.trace().stream().noneMatch(event -> at(proof, event).isPresent())) {
+        if (proof.verdict() == Verdict.EXACT
+                || proof.trace().stream().noneMatch(event -> at(proof, event).isPresent())) {
             return Stream.empty();
         }
         SortedSet<Place> wrong = proof.wrongPlaces();
-        return proof.trace().stream().flatMap(event -> at(proof, event).stream())
-                .filter(deaf -> proof.targets().stream().anyMatch(place -> place.device().equals(deaf.device()) && wrong.contains(place)))
+        return proof.trace().stream()
+                .flatMap(event -> at(proof, event).stream())
+                .filter(deaf -> proof.targets().stream()
+                        .anyMatch(place -> place.device().equals(deaf.device()) && wrong.contains(place)))
                 .distinct();
     }
 
     private static Optional<Deafness> at(Proof proof, Event event) {
         return event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.OtherChannel other
-                ? Optional.of(new Deafness(proof, arrived.socket().device(), ((Message.Voice) arrived.message()).channel(), other.listensOn()))
+                ? Optional.of(new Deafness(
+                        proof,
+                        arrived.socket().device(),
+                        ((Message.Voice) arrived.message()).channel(),
+                        other.listensOn()))
                 : Optional.empty();
     }
 }

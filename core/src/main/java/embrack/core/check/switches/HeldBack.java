@@ -29,14 +29,24 @@ final class HeldBack implements Rule {
     }
 
     static boolean explains(Proof proof) {
-        return proof.verdict() == Verdict.LATE && proof.moment() == Moment.PRESS && proof.compiled().heldBackMillis() > 0;
+        return proof.verdict() == Verdict.LATE
+                && proof.moment() == Moment.PRESS
+                && proof.compiled().heldBackMillis() > 0;
     }
 
     private Finding finding(Plan plan, Proof proof) {
-        return new Finding(info(), Severity.LOOK, plan.words(proof.at()),
-                "The board holds the press back for %d ms to see whether a second one comes.".formatted(proof.compiled().heldBackMillis()),
-                "What the press does comes that much late.", "Give the double press a switch of its own.", List.of(proof.at()),
-                SpareSwitch.near(plan, proof.at()).map(to -> new Remedy("Give it " + SpareSwitch.words(plan, to, proof.at()),
-                        new SwitchEdit.SpreadSteps(proof.at(), Moment.DOUBLE_PRESS, 0, to))));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                plan.words(proof.at()),
+                "The board holds the press back for %d ms to see whether a second one comes."
+                        .formatted(proof.compiled().heldBackMillis()),
+                "What the press does comes that much late.",
+                "Give the double press a switch of its own.",
+                List.of(proof.at()),
+                SpareSwitch.near(plan, proof.at())
+                        .map(to -> new Remedy(
+                                "Give it " + SpareSwitch.words(plan, to, proof.at()),
+                                new SwitchEdit.SpreadSteps(proof.at(), Moment.DOUBLE_PRESS, 0, to))));
     }
 }

@@ -25,13 +25,24 @@ final class KeptBack implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
-        return Stopped.all(subject, Obstacle.KeptBack.class).collect(Collectors.groupingBy(s -> s.ends() + s.obstacle().where(), LinkedHashMap::new, Collectors.toList()))
-                .values().stream().map(stopped -> {
+        return Stopped.all(subject, Obstacle.KeptBack.class)
+                .collect(Collectors.groupingBy(
+                        s -> s.ends() + s.obstacle().where(), LinkedHashMap::new, Collectors.toList()))
+                .values()
+                .stream()
+                .map(stopped -> {
                     List<SwitchAt> switches = stopped.stream().map(Stopped::at).toList();
                     Stopped<Obstacle.KeptBack> one = stopped.getFirst();
-                    return new Finding(info(), Severity.STOPS, subject.plan().words(switches), one.obstacle().where(),
-                            "What these switches send to %s never gets there.".formatted(rig.name(one.step().step().device())),
-                            "Open the way in Wiring, or go another.", switches, Optional.empty());
+                    return new Finding(
+                            info(),
+                            Severity.STOPS,
+                            subject.plan().words(switches),
+                            one.obstacle().where(),
+                            "What these switches send to %s never gets there."
+                                    .formatted(rig.name(one.step().step().device())),
+                            "Open the way in Wiring, or go another.",
+                            switches,
+                            Optional.empty());
                 });
     }
 }

@@ -22,13 +22,18 @@ final class Late implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.proofs().stream().filter(proof -> proof.verdict() == Verdict.LATE && !HeldBack.explains(proof))
-                .map(proof -> new Finding(info(), Severity.LOOK, subject.plan().words(proof.at()),
-                        "The last of %d messages arrives %s after the press.".formatted(
-                                proof.compiled().sent().size(), Wire.millis(proof.worstMicros())),
-                        "Above %s people notice that the change does not come with the foot.".formatted(
-                                Wire.millis(Prover.LATEST_MICROS)),
+        return subject.proofs().stream()
+                .filter(proof -> proof.verdict() == Verdict.LATE && !HeldBack.explains(proof))
+                .map(proof -> new Finding(
+                        info(),
+                        Severity.LOOK,
+                        subject.plan().words(proof.at()),
+                        "The last of %d messages arrives %s after the press."
+                                .formatted(proof.compiled().sent().size(), Wire.millis(proof.worstMicros())),
+                        "Above %s people notice that the change does not come with the foot."
+                                .formatted(Wire.millis(Prover.LATEST_MICROS)),
                         "Have the switch do less, or have the box recall it all with one message.",
-                        List.of(proof.at()), Optional.empty()));
+                        List.of(proof.at()),
+                        Optional.empty()));
     }
 }

@@ -23,7 +23,8 @@ import java.util.stream.Stream;
 /** What the switch sends by itself, on release or at every second press, undoes what it is for. */
 final class ModeUndoes implements Rule {
 
-    private static final Set<Verdict> VERDICTS = EnumSet.of(Verdict.EVERY_OTHER, Verdict.WRONG, Verdict.PART, Verdict.DEAD, Verdict.ALSO);
+    private static final Set<Verdict> VERDICTS =
+            EnumSet.of(Verdict.EVERY_OTHER, Verdict.WRONG, Verdict.PART, Verdict.DEAD, Verdict.ALSO);
 
     @Override
     public RuleInfo info() {
@@ -32,33 +33,51 @@ final class ModeUndoes implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.proofs().stream().filter(proof -> explains(subject.plan(), proof)).map(proof -> finding(subject.plan(), proof));
+        return subject.proofs().stream()
+                .filter(proof -> explains(subject.plan(), proof))
+                .map(proof -> finding(subject.plan(), proof));
     }
 
     /** Whether the mode alone is to blame: as a one-shot the switch would do as it should. */
     static boolean explains(Plan plan, Proof proof) {
-        return VERDICTS.contains(proof.verdict()) && proof.moment() == Moment.PRESS && !proof.compiled().byItself().isEmpty() && oneShot(plan, proof).isPresent();
+        return VERDICTS.contains(proof.verdict())
+                && proof.moment() == Moment.PRESS
+                && !proof.compiled().byItself().isEmpty()
+                && oneShot(plan, proof).isPresent();
     }
 
     private static Optional<Remedy> oneShot(Plan plan, Proof proof) {
         if (plan.board(proof.at().board()).modes().contains(SwitchMode.ONE_SHOT)) {
             var edit = new SwitchEdit.ChooseMode(proof.at(), Optional.of(SwitchMode.ONE_SHOT));
-            return Mending.works(plan, edit, proof.at()) ? Optional.of(new Remedy("Make it one-shot", edit)) : Optional.empty();
+            return Mending.works(plan, edit, proof.at())
+                    ? Optional.of(new Remedy("Make it one-shot", edit))
+                    : Optional.empty();
         }
-        return new OtherHardware(plan, proof.at().board()).remedy(board -> board.modes().contains(SwitchMode.ONE_SHOT))
+        return new OtherHardware(plan, proof.at().board())
+                .remedy(board -> board.modes().contains(SwitchMode.ONE_SHOT))
                 .filter(remedy -> Mending.works(plan, remedy.edit(), proof.at()));
     }
 
     private Finding finding(Plan plan, Proof proof) {
         boolean alternates = proof.compiled().mode() == SwitchMode.ALTERNATING;
-        String sent = proof.compiled().byItself().values().stream().flatMap(List::stream).map(Message::hex).distinct().collect(Collectors.joining(", "));
+        String sent = proof.compiled().byItself().values().stream()
+                .flatMap(List::stream)
+                .map(Message::hex)
+                .distinct()
+                .collect(Collectors.joining(", "));
         Optional<Remedy> remedy = oneShot(plan, proof);
-        return new Finding(info(), Severity.STOPS, plan.words(proof.at()),
-                alternates ? "The switch alternates: every second press sends the other value, %s.".formatted(sent)
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                plan.words(proof.at()),
+                alternates
+                        ? "The switch alternates: every second press sends the other value, %s.".formatted(sent)
                         : "The switch is momentary: on release it sends the other value, %s.".formatted(sent),
                 "The box takes that for an order too, and what the press did does not stay.",
-                plan.board(proof.at().board()).modes().contains(SwitchMode.ONE_SHOT) ? "Make the switch one-shot: it then sends the same at every press, and nothing on release."
+                plan.board(proof.at().board()).modes().contains(SwitchMode.ONE_SHOT)
+                        ? "Make the switch one-shot: it then sends the same at every press, and nothing on release."
                         : "Use a board with one-shot switches.",
-                List.of(proof.at()), remedy);
+                List.of(proof.at()),
+                remedy);
     }
 }

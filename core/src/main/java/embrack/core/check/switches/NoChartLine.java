@@ -36,11 +36,18 @@ final class NoChartLine implements Rule {
 
     private Finding finding(Plan plan, DeviceId device, List<Stopped<Obstacle.NoChartLine>> stopped) {
         List<SwitchAt> switches = stopped.stream().map(Stopped::at).toList();
-        Set<String> actions = stopped.stream().map(s -> plan.rig().words(device, s.step().step().action()))
+        Set<String> actions = stopped.stream()
+                .map(s -> plan.rig().words(device, s.step().step().action()))
                 .collect(Collectors.toCollection(LinkedHashSet::new));
-        return new Finding(info(), Severity.STOPS, plan.words(switches),
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                plan.words(switches),
                 "%s has no message for: %s.".formatted(plan.rig().name(device), Words.list(actions)),
-                "The chart of %s has no line for it, so nothing can be sent.".formatted(plan.rig().model(device).name()),
-                "Remove these steps, or have hardware do the job that can do them.", switches, Optional.empty());
+                "The chart of %s has no line for it, so nothing can be sent."
+                        .formatted(plan.rig().model(device).name()),
+                "Remove these steps, or have hardware do the job that can do them.",
+                switches,
+                Optional.empty());
     }
 }

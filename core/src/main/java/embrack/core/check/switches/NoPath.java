@@ -38,28 +38,40 @@ final class NoPath implements Rule {
     private Finding finding(Subject subject, Stopped.Ends ends, List<SwitchAt> switches) {
         Rig rig = subject.plan().rig();
         Optional<WiringEdit.Connect> link = missingLink(rig, ends);
-        return new Finding(info(), Severity.STOPS, subject.plan().words(switches),
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                subject.plan().words(switches),
                 "No link leads from %s to %s.".formatted(rig.name(ends.board()), rig.name(ends.device())),
                 "What these switches send to %s never gets there.".formatted(rig.name(ends.device())),
                 link.map(c -> "Link %s to %s.".formatted(rig.words(c.from()), rig.words(c.to())))
                         .orElse("Free a socket, or chain the boxes by a THRU, so that a link can lead there."),
-                switches, link.map(c -> new Remedy("Link them", c)));
+                switches,
+                link.map(c -> new Remedy("Link them", c)));
     }
 
     /** How many links that can be made are tried, to see whether they lead there. */
     private static final int MOST_TRIED = 8;
 
-    /** From the board's own free output, or else from a free port of a box that the board reaches and that passes on. */
+    /**
+     * From the board's own free output, or else from a free port of a box that the board reaches and that passes on.
+     */
     private static Optional<WiringEdit.Connect> missingLink(Rig rig, Stopped.Ends ends) {
         Ways ways = new Ways(rig);
-        Stream<DeviceId> reached = rig.devices().stream().map(Device::id)
+        Stream<DeviceId> reached = rig.devices().stream()
+                .map(Device::id)
                 .filter(id -> ways.between(ends.board(), id).isPresent());
-        Stream<Socket> senders = Stream.concat(ways.freeSockets(ends.board(), List.of(Direction.OUT, Direction.BOTH)).stream(),
-                reached.flatMap(id -> ways.freeSockets(id, List.of(Direction.THRU, Direction.BOTH, Direction.OUT)).stream()));
+        Stream<Socket> senders = Stream.concat(
+                ways.freeSockets(ends.board(), List.of(Direction.OUT, Direction.BOTH)).stream(),
+                reached.flatMap(
+                        id -> ways.freeSockets(id, List.of(Direction.THRU, Direction.BOTH, Direction.OUT)).stream()));
         List<Socket> inputs = ways.freeSockets(ends.device(), List.of(Direction.IN, Direction.BOTH));
         return senders.flatMap(from -> inputs.stream().map(to -> new WiringEdit.Connect(from, to)))
-                .filter(c -> Linking.refusal(rig, c.from(), c.to()).isEmpty()).limit(MOST_TRIED)
-                .filter(c -> new Ways(rig.withLink(new Link(c.from(), c.to()))).between(ends.board(), ends.device()).isPresent())
+                .filter(c -> Linking.refusal(rig, c.from(), c.to()).isEmpty())
+                .limit(MOST_TRIED)
+                .filter(c -> new Ways(rig.withLink(new Link(c.from(), c.to())))
+                        .between(ends.board(), ends.device())
+                        .isPresent())
                 .findFirst();
     }
 }

@@ -19,11 +19,20 @@ final class NoSteps implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().switches().assignments().stream().filter(a -> a.steps().isEmpty() && (a.label().isPresent() || a.duty().isPresent()))
-                .map(a -> new Finding(info(), Severity.NOTE, subject.plan().words(a.at()),
-                        a.label().map("The switch is called %s and does nothing yet."::formatted)
-                                .orElseGet(() -> "The switch is to be the one for \"%s\" and does nothing yet.".formatted(a.duty().orElseThrow().words())),
+        return subject.plan().switches().assignments().stream()
+                .filter(a -> a.steps().isEmpty()
+                        && (a.label().isPresent() || a.duty().isPresent()))
+                .map(a -> new Finding(
+                        info(),
+                        Severity.NOTE,
+                        subject.plan().words(a.at()),
+                        a.label()
+                                .map("The switch is called %s and does nothing yet."::formatted)
+                                .orElseGet(() -> "The switch is to be the one for \"%s\" and does nothing yet."
+                                        .formatted(a.duty().orElseThrow().words())),
                         "Whoever reads the tape will press it and wait.",
-                        "Add its steps, or clear it.", List.of(a.at()), Optional.empty()));
+                        "Add its steps, or clear it.",
+                        List.of(a.at()),
+                        Optional.empty()));
     }
 }

@@ -32,24 +32,39 @@ final class NothingLearned implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        Map<DeviceId, List<Stopped<Obstacle.NothingLearned>>> byDevice = Stopped.all(subject, Obstacle.NothingLearned.class)
+        Map<DeviceId, List<Stopped<Obstacle.NothingLearned>>> byDevice = Stopped.all(
+                        subject, Obstacle.NothingLearned.class)
                 .collect(Collectors.groupingBy(s -> s.step().step().device(), TreeMap::new, Collectors.toList()));
         return byDevice.entrySet().stream().map(e -> finding(subject.plan(), e.getKey(), e.getValue()));
     }
 
     private static boolean canBeChosen(Plan plan, DeviceId device, List<Stopped<Obstacle.NothingLearned>> stopped) {
-        return plan.settled().rig().device(device).learned().containsKey(LessonId.of(stopped.getFirst().step().step().action()));
+        return plan.settled()
+                .rig()
+                .device(device)
+                .learned()
+                .containsKey(LessonId.of(stopped.getFirst().step().step().action()));
     }
 
     private Finding finding(Plan plan, DeviceId device, List<Stopped<Obstacle.NothingLearned>> stopped) {
         List<SwitchAt> switches = stopped.stream().map(Stopped::at).toList();
-        Set<String> actions = stopped.stream().map(s -> plan.rig().words(device, s.step().step().action()))
+        Set<String> actions = stopped.stream()
+                .map(s -> plan.rig().words(device, s.step().step().action()))
                 .collect(Collectors.toCollection(LinkedHashSet::new));
-        return new Finding(info(), Severity.STOPS, plan.words(switches),
-                "%s learns its messages, and has none yet for: %s.".formatted(plan.rig().name(device), Words.list(actions)),
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                plan.words(switches),
+                "%s learns its messages, and has none yet for: %s."
+                        .formatted(plan.rig().name(device), Words.list(actions)),
                 "Until it has learned one there is nothing to send.",
-                canBeChosen(plan, device, stopped) ? "Let Embrack choose a number, and have the box learn it."
-                        : "No message that the boards can send and the box can learn is free, or all its inputs are taken. Use fewer of its functions, another board, or another box.",
-                switches, canBeChosen(plan, device, stopped) ? Optional.of(new Remedy("Choose the numbers", new NumberEdit.ChooseNumbers())) : Optional.empty());
+                canBeChosen(plan, device, stopped)
+                        ? "Let Embrack choose a number, and have the box learn it."
+                        : "No message that the boards can send and the box can learn is free, or all its "
+                                + "inputs are taken. Use fewer of its functions, another board, or another box.",
+                switches,
+                canBeChosen(plan, device, stopped)
+                        ? Optional.of(new Remedy("Choose the numbers", new NumberEdit.ChooseNumbers()))
+                        : Optional.empty());
     }
 }

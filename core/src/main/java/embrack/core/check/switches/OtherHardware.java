@@ -41,41 +41,72 @@ final class OtherHardware {
 
     /** As {@link #remedy()}, among the boards that are also otherwise fit. */
     Optional<Remedy> remedy(Predicate<Board> fit) {
-        return Library.all().stream().filter(model -> model.board().filter(fit).isPresent()).filter(this::canDoTheJob).findFirst()
+        return Library.all().stream()
+                .filter(model -> model.board().filter(fit).isPresent())
+                .filter(this::canDoTheJob)
+                .findFirst()
                 .map(model -> new Remedy("Use " + Words.a(model.name()), new GearEdit.SwapHardware(board, model)));
     }
 
     private boolean canDoTheJob(Model model) {
-        return model.board().filter(this::sendsEnough).isPresent() && isAccepted(new GearEdit.SwapHardware(board, model));
+        return model.board().filter(this::sendsEnough).isPresent()
+                && isAccepted(new GearEdit.SwapHardware(board, model));
     }
 
     private boolean sendsEnough(Board candidate) {
-        return candidate.factoryRun().isEmpty() && candidate.sends().containsAll(neededTypes()) && candidate.messagesPerPress() >= mostMessages()
-                && candidate.gestures().containsAll(neededGestures()) && candidate.longestWaitMillis() >= longestWait() && candidate.modes().containsAll(neededModes());
+        return candidate.factoryRun().isEmpty()
+                && candidate.sends().containsAll(neededTypes())
+                && candidate.messagesPerPress() >= mostMessages()
+                && candidate.gestures().containsAll(neededGestures())
+                && candidate.longestWaitMillis() >= longestWait()
+                && candidate.modes().containsAll(neededModes());
     }
 
     private Set<Gesture> neededGestures() {
-        return plan.switches().of(board).stream().flatMap(a -> a.moments().keySet().stream()).map(Moment::gesture).collect(Collectors.toSet());
+        return plan.switches().of(board).stream()
+                .flatMap(a -> a.moments().keySet().stream())
+                .map(Moment::gesture)
+                .collect(Collectors.toSet());
     }
 
     private Set<SwitchMode> neededModes() {
-        return plan.switches().of(board).stream().flatMap(a -> Stream.concat(a.mode().stream(),
-                a.steps(Moment.AGAIN).isEmpty() ? Stream.empty() : Stream.of(SwitchMode.ALTERNATING))).collect(Collectors.toSet());
+        return plan.switches().of(board).stream()
+                .flatMap(a -> Stream.concat(
+                        a.mode().stream(),
+                        a.steps(Moment.AGAIN).isEmpty() ? Stream.empty() : Stream.of(SwitchMode.ALTERNATING)))
+                .collect(Collectors.toSet());
     }
 
     private int longestWait() {
-        return plan.switches().of(board).stream().flatMap(a -> a.steps().stream()).mapToInt(Step::waitMillis).max().orElse(0);
+        return plan.switches().of(board).stream()
+                .flatMap(a -> a.steps().stream())
+                .mapToInt(Step::waitMillis)
+                .max()
+                .orElse(0);
     }
 
     private Set<MessageType> neededTypes() {
-        return plan.switches().of(board).stream().flatMap(a -> a.steps().stream())
-                .flatMap(step -> plan.rig().chart(step.device()).messagesFor(step.action(), new Channel(Channel.FIRST)).stream())
-                .flatMap(List::stream).map(Message::type).collect(Collectors.toSet());
+        return plan.switches().of(board).stream()
+                .flatMap(a -> a.steps().stream())
+                .flatMap(step ->
+                        plan.rig().chart(step.device()).messagesFor(step.action(), new Channel(Channel.FIRST)).stream())
+                .flatMap(List::stream)
+                .map(Message::type)
+                .collect(Collectors.toSet());
     }
 
     private int mostMessages() {
-        return plan.switches().of(board).stream().flatMap(a -> a.moments().values().stream()).mapToInt(steps -> steps.stream().mapToInt(step -> plan.rig().chart(step.device())
-                .messagesFor(step.action(), new Channel(Channel.FIRST)).map(List::size).orElse(0)).sum()).max().orElse(0);
+        return plan.switches().of(board).stream()
+                .flatMap(a -> a.moments().values().stream())
+                .mapToInt(steps -> steps.stream()
+                        .mapToInt(step -> plan.rig()
+                                .chart(step.device())
+                                .messagesFor(step.action(), new Channel(Channel.FIRST))
+                                .map(List::size)
+                                .orElse(0))
+                        .sum())
+                .max()
+                .orElse(0);
     }
 
     private boolean isAccepted(GearEdit.SwapHardware swap) {

@@ -26,14 +26,30 @@ final class ReservedNumber implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().rig().devices().stream().flatMap(device -> device.learned().entrySet().stream()
-                .flatMap(e -> Allocator.objection(e.getValue().type(), e.getValue().number()).map(why -> finding(subject.plan(), device, e.getKey(), e.getValue(), why)).stream()));
+        return subject.plan().rig().devices().stream()
+                .flatMap(device -> device.learned().entrySet().stream()
+                        .flatMap(e -> Allocator.objection(
+                                e.getValue().type(), e.getValue().number())
+                                .map(why -> finding(subject.plan(), device, e.getKey(), e.getValue(), why))
+                                .stream()));
     }
 
     private Finding finding(Plan plan, Device device, LessonId lesson, Learned learned, String why) {
-        return new Finding(info(), Severity.LOOK, device.name().text(),
-                "%s of %s has learned %s %d.".formatted(plan.rig().partName(device.id(), lesson.part()), device.name(), learned.type().shortName(), learned.number()),
-                why + ".", "Choose another number.", List.of(),
-                Optional.of(new Remedy("Choose another number", new NumberEdit.PinNumber(device.id(), lesson, learned.type(), "", ""))));
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                device.name().text(),
+                "%s of %s has learned %s %d."
+                        .formatted(
+                                plan.rig().partName(device.id(), lesson.part()),
+                                device.name(),
+                                learned.type().shortName(),
+                                learned.number()),
+                why + ".",
+                "Choose another number.",
+                List.of(),
+                Optional.of(new Remedy(
+                        "Choose another number",
+                        new NumberEdit.PinNumber(device.id(), lesson, learned.type(), "", ""))));
     }
 }

@@ -1,5 +1,6 @@
 package embrack.core.check.switches;
 
+import embrack.core.chart.LessonId;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
@@ -7,7 +8,6 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.name.Words;
-import embrack.core.chart.LessonId;
 import embrack.core.plan.NumberEdit;
 import embrack.core.plan.Obstacle;
 import embrack.core.plan.Plan;
@@ -43,18 +43,29 @@ final class SendsItsOwn implements Rule {
         LessonId lesson = LessonId.of(stopped.step().step().action());
         return Optional.ofNullable(plan.rig().device(device).learned().get(lesson))
                 .map(learned -> new NumberEdit.PinNumber(device, lesson, learned.type(), "", ""))
-                .filter(edit -> Mending.works(plan, edit, stopped.at())).map(edit -> new Remedy("Learn it from the switch", edit));
+                .filter(edit -> Mending.works(plan, edit, stopped.at()))
+                .map(edit -> new Remedy("Learn it from the switch", edit));
     }
 
     private Finding finding(Plan plan, DeviceId board, List<Stopped<Obstacle.SendsItsOwn>> stopped) {
         List<SwitchAt> switches = stopped.stream().map(Stopped::at).distinct().toList();
-        Set<String> sent = stopped.stream().map(s -> "switch %d sends %s %d".formatted(s.at().number(), s.obstacle().type().shortName(),
-                s.obstacle().number())).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> sent = stopped.stream()
+                .map(s -> "switch %d sends %s %d"
+                        .formatted(
+                                s.at().number(),
+                                s.obstacle().type().shortName(),
+                                s.obstacle().number()))
+                .collect(Collectors.toCollection(LinkedHashSet::new));
         Optional<Remedy> remedy = learnIt(plan, stopped.getFirst()).or(() -> new OtherHardware(plan, board).remedy());
-        return new Finding(info(), Severity.STOPS, plan.words(switches),
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                plan.words(switches),
                 "%s sends what its factory chose: %s.".formatted(plan.rig().name(board), Words.list(sent)),
                 "What these steps need is something else, so it is never sent.",
                 remedy.map(r -> "Have a board that can be programmed do the job, or give the receiver these numbers.")
-                        .orElse("Give the receiver these numbers, if it can be set to them."), switches, remedy);
+                        .orElse("Give the receiver these numbers, if it can be set to them."),
+                switches,
+                remedy);
     }
 }

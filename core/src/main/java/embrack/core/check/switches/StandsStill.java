@@ -28,9 +28,13 @@ final class StandsStill implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().switches().assignments().stream().flatMap(assignment -> assignment.moments().entrySet().stream()
-                .flatMap(e -> e.getValue().stream().flatMap(step -> need(subject.plan(), step).filter(need -> isMissing(e.getValue(), step, need))
-                        .map(need -> finding(subject.plan(), assignment, e.getKey(), step, need)).stream())));
+        return subject.plan().switches().assignments().stream()
+                .flatMap(assignment -> assignment.moments().entrySet().stream()
+                        .flatMap(e -> e.getValue().stream()
+                                .flatMap(step -> need(subject.plan(), step)
+                                        .filter(need -> isMissing(e.getValue(), step, need))
+                                        .map(need -> finding(subject.plan(), assignment, e.getKey(), step, need))
+                                        .stream())));
     }
 
     private static Optional<PartId> need(Plan plan, Step step) {
@@ -39,16 +43,33 @@ final class StandsStill implements Rule {
     }
 
     private static boolean isMissing(List<Step> steps, Step step, PartId need) {
-        return steps.stream().noneMatch(other -> other.device().equals(step.device()) && other.action().part().equals(need));
+        return steps.stream()
+                .noneMatch(other -> other.device().equals(step.device())
+                        && other.action().part().equals(need));
     }
 
     private Finding finding(Plan plan, Assignment assignment, Moment moment, Step step, PartId need) {
         String name = plan.rig().partName(step.device(), need).text();
-        Optional<Remedy> remedy = plan.rig().chart(step.device()).actions().stream().filter(action -> action.part().equals(need))
-                .filter(action -> action.verb() == Verb.ON || action.verb() == Verb.TOGGLE).findFirst()
-                .map((Action action) -> new Remedy("Add " + name, new SwitchEdit.AddSteps(assignment.at(), moment, List.of(new Step(step.device(), action)))));
-        return new Finding(info(), Severity.STOPS, plan.words(assignment.at()),
-                "%s%s of %s stands still without %s.".formatted(moment == Moment.PRESS ? "" : "On %s, ".formatted(moment.words()), plan.rig().partName(step.device(), step.action().part()), plan.rig().name(step.device()), name),
-                "The switch starts the one and not the other: nothing moves.", "Have the switch do both.", List.of(assignment.at()), remedy);
+        Optional<Remedy> remedy = plan.rig().chart(step.device()).actions().stream()
+                .filter(action -> action.part().equals(need))
+                .filter(action -> action.verb() == Verb.ON || action.verb() == Verb.TOGGLE)
+                .findFirst()
+                .map((Action action) -> new Remedy(
+                        "Add " + name,
+                        new SwitchEdit.AddSteps(assignment.at(), moment, List.of(new Step(step.device(), action)))));
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                plan.words(assignment.at()),
+                "%s%s of %s stands still without %s."
+                        .formatted(
+                                moment == Moment.PRESS ? "" : "On %s, ".formatted(moment.words()),
+                                plan.rig().partName(step.device(), step.action().part()),
+                                plan.rig().name(step.device()),
+                                name),
+                "The switch starts the one and not the other: nothing moves.",
+                "Have the switch do both.",
+                List.of(assignment.at()),
+                remedy);
     }
 }

@@ -3,8 +3,8 @@ package embrack.core.check.switches;
 import embrack.core.check.rule.Subject;
 import embrack.core.plan.CompiledStep;
 import embrack.core.plan.Obstacle;
-import embrack.core.sim.Verdict;
 import embrack.core.rig.DeviceId;
+import embrack.core.sim.Verdict;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
 import java.util.Map;
@@ -17,9 +17,15 @@ record Stopped<O extends Obstacle>(SwitchAt at, CompiledStep step, O obstacle) {
 
     /** All steps that are stopped by obstacles of a type, in order. */
     static <O extends Obstacle> Stream<Stopped<O>> all(Subject subject, Class<O> type) {
-        return subject.proofs().stream().filter(proof -> proof.verdict() == Verdict.NO_WAY).flatMap(proof -> proof.steps().stream()
-                .flatMap(step -> step.obstacle().filter(type::isInstance).map(type::cast)
-                        .map(obstacle -> new Stopped<>(proof.at(), step, obstacle)).stream()));
+        return subject.proofs().stream()
+                .filter(proof -> proof.verdict() == Verdict.NO_WAY)
+                .flatMap(proof -> proof.steps().stream()
+                        .flatMap(step -> step
+                                .obstacle()
+                                .filter(type::isInstance)
+                                .map(type::cast)
+                                .map(obstacle -> new Stopped<>(proof.at(), step, obstacle))
+                                .stream()));
     }
 
     /** The board and the device it does not reach. */
@@ -36,7 +42,7 @@ record Stopped<O extends Obstacle>(SwitchAt at, CompiledStep step, O obstacle) {
     }
 
     static <O extends Obstacle> Map<Ends, List<SwitchAt>> switchesByEnds(Stream<Stopped<O>> stopped) {
-        return stopped.collect(Collectors.groupingBy(Stopped::ends, TreeMap::new,
-                Collectors.mapping(Stopped::at, Collectors.toList())));
+        return stopped.collect(Collectors.groupingBy(
+                Stopped::ends, TreeMap::new, Collectors.mapping(Stopped::at, Collectors.toList())));
     }
 }

@@ -6,10 +6,26 @@ import java.util.List;
 /** The rules of this package. */
 public final class SwitchRules {
 
-    public static final List<Rule> ALL = List.of(new AlsoMoves(), new CannotSend(), new ChannelMismatch(), new Late(),
-            new NoChartLine(), new NoPath(), new NoSteps(), new NotAsMeant(), new ModeUndoes(), new DeadInput(), new StandsStill(), new HeldBack(),
-            new NotOnThisBoard(), new BoardsFight(), new ReservedNumber(), new KeptBack(), new NothingLearned(), new SendsItsOwn(), new TooManyMessages());
+    public static final List<Rule> ALL = List.of(
+            new AlsoMoves(),
+            new CannotSend(),
+            new ChannelMismatch(),
+            new Late(),
+            new NoChartLine(),
+            new NoPath(),
+            new NoSteps(),
+            new NotAsMeant(),
+            new ModeUndoes(),
+            new DeadInput(),
+            new StandsStill(),
+            new HeldBack(),
+            new NotOnThisBoard(),
+            new BoardsFight(),
+            new ReservedNumber(),
+            new KeptBack(),
+            new NothingLearned(),
+            new SendsItsOwn(),
+            new TooManyMessages());
 
-    private SwitchRules() {
-    }
+    private SwitchRules() {}
 }

@@ -31,12 +31,21 @@ final class ArrivesTwice implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Plan plan = subject.plan();
-        Set<DeviceId> round = new Loops(subject.ways()).all().stream().flatMap(loop -> loop.hops().stream()).map(Hop::arrivesAt).collect(Collectors.toSet());
-        return plan.boards().stream().flatMap(board -> subject.ways().reach(board).stream()
-                .filter(receiver -> !plan.rig().model(receiver).parts().isEmpty() && isMerged(subject.ways(), board))
-                .map(receiver -> subject.ways().all(board, receiver, TWO)).filter(ways -> ways.size() == TWO)
-                .filter(ways -> ways.stream().flatMap(way -> way.hops().stream()).noneMatch(hop -> round.contains(hop.arrivesAt())))
-                .map(ways -> finding(plan.rig(), board, ways)));
+        Set<DeviceId> round = new Loops(subject.ways())
+                .all().stream()
+                        .flatMap(loop -> loop.hops().stream())
+                        .map(Hop::arrivesAt)
+                        .collect(Collectors.toSet());
+        return plan.boards().stream()
+                .flatMap(board -> subject.ways().reach(board).stream()
+                        .filter(receiver ->
+                                !plan.rig().model(receiver).parts().isEmpty() && isMerged(subject.ways(), board))
+                        .map(receiver -> subject.ways().all(board, receiver, TWO))
+                        .filter(ways -> ways.size() == TWO)
+                        .filter(ways -> ways.stream()
+                                .flatMap(way -> way.hops().stream())
+                                .noneMatch(hop -> round.contains(hop.arrivesAt())))
+                        .map(ways -> finding(plan.rig(), board, ways)));
     }
 
     /** Whether the pieces that a board uses come together anywhere: some port or box is reached by two of them. */
@@ -47,9 +56,15 @@ final class ArrivesTwice implements Rule {
 
     private Finding finding(Rig rig, DeviceId board, List<Way> ways) {
         DeviceId receiver = ways.getFirst().last().arrivesAt();
-        return new Finding(info(), Severity.LOOK, "%s, %s".formatted(rig.name(board), rig.name(receiver)),
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                "%s, %s".formatted(rig.name(board), rig.name(receiver)),
                 "What %s sends reaches %s by two ways.".formatted(rig.name(board), rig.name(receiver)),
-                "It acts twice: what toggles is back where it was. One way: %s. The other: %s.".formatted(ways.getFirst().words(rig), ways.getLast().words(rig)),
-                "Pull one of the two, or keep the message back on one of them.", List.of(), Optional.empty());
+                "It acts twice: what toggles is back where it was. One way: %s. The other: %s."
+                        .formatted(ways.getFirst().words(rig), ways.getLast().words(rig)),
+                "Pull one of the two, or keep the message back on one of them.",
+                List.of(),
+                Optional.empty());
     }
 }

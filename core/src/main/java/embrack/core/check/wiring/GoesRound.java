@@ -29,10 +29,18 @@ final class GoesRound implements Rule {
         Loops loops = new Loops(subject.ways());
         return loops.all().stream().map(loop -> {
             Link cut = loops.cut(loop);
-            List<String> boxes = loop.hops().stream().map(hop -> rig.name(hop.from().device()).text()).distinct().toList();
-            return new Finding(info(), Severity.STOPS, String.join(", ", boxes), "Messages go round: %s, and back to %s.".formatted(Words.list(boxes), boxes.getFirst()),
+            List<String> boxes = loop.hops().stream()
+                    .map(hop -> rig.name(hop.from().device()).text())
+                    .distinct()
+                    .toList();
+            return new Finding(
+                    info(),
+                    Severity.STOPS,
+                    String.join(", ", boxes),
+                    "Messages go round: %s, and back to %s.".formatted(Words.list(boxes), boxes.getFirst()),
                     "One message comes back for ever, fills the wire and repeats what it does.",
-                    "Cut it at the link %s.".formatted(rig.words(cut)), List.of(),
+                    "Cut it at the link %s.".formatted(rig.words(cut)),
+                    List.of(),
                     Optional.of(new Remedy("Pull that link", new WiringEdit.Disconnect(cut.from(), cut.to()))));
         });
     }

@@ -10,10 +10,12 @@ import embrack.core.rig.Device;
 import embrack.core.rig.Rig;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 
-/** A receiver that listens to all channels and is reached by something that no switch means for it: a neighbour's pads play it. */
+/**
+ * A receiver that listens to all channels and is reached by something that no switch means for it: a neighbour's pads
+ * play it.
+ */
 final class HearsNeighbour implements Rule {
 
     @Override
@@ -24,7 +26,8 @@ final class HearsNeighbour implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
-        return rig.devices().stream().filter(d -> rig.model(d.id()).answers().quirks().hearsAllChannels())
+        return rig.devices().stream()
+                .filter(d -> rig.model(d.id()).answers().quirks().hearsAllChannels())
                 .flatMap(receiver -> heard(subject, receiver).map(sender -> finding(rig, sender, receiver)));
     }
 
@@ -32,15 +35,23 @@ final class HearsNeighbour implements Rule {
     private static Stream<Device> heard(Subject subject, Device receiver) {
         Rig rig = subject.plan().rig();
         Optional<Integer> own = rig.setting(receiver.id(), SettingId.RECEIVE_CHANNEL);
-        return rig.devices().stream().filter(sender -> rig.model(sender.id()).surface().groups().stream()
-                        .anyMatch(group -> group.channel().filter(c -> !own.equals(Optional.of(c.number()))).isPresent()))
+        return rig.devices().stream()
+                .filter(sender -> rig.model(sender.id()).surface().groups().stream()
+                        .anyMatch(group -> group.channel()
+                                .filter(c -> !own.equals(Optional.of(c.number())))
+                                .isPresent()))
                 .filter(sender -> subject.ways().reach(sender.id()).contains(receiver.id()));
     }
 
     private Finding finding(Rig rig, Device sender, Device receiver) {
-        return new Finding(info(), Severity.LOOK, "%s, %s".formatted(sender.name(), receiver.name()),
+        return new Finding(
+                info(),
+                Severity.LOOK,
+                "%s, %s".formatted(sender.name(), receiver.name()),
                 "%s listens to all channels and hears the pads of %s.".formatted(receiver.name(), sender.name()),
                 "Every pad that is struck plays or moves something there too.",
-                "Set %s to one channel if it can, or let only its channel pass on the way.".formatted(receiver.name()), List.of(), Optional.empty());
+                "Set %s to one channel if it can, or let only its channel pass on the way.".formatted(receiver.name()),
+                List.of(),
+                Optional.empty());
     }
 }

@@ -25,13 +25,29 @@ final class HomelessApp implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
-        return rig.devices().stream().filter(d -> rig.model(d.id()).isApp() && d.spot().host().isEmpty()).map(d -> {
-            List<Device> hosts = rig.devices().stream().filter(h -> rig.model(h.id()).kind() == Kind.HOST).toList();
-            Optional<Remedy> remedy = hosts.size() == 1 ? Optional.of(new Remedy("Run it on %s".formatted(hosts.getFirst().name()),
-                    new WiringEdit.LiveIn(d.id(), Optional.of(hosts.getFirst().id())))) : Optional.empty();
-            return new Finding(info(), Severity.LOOK, d.name().text(), "%s lives in no computer.".formatted(d.name()),
-                    "Nothing can reach it, and nobody knows what to switch on for it.", hosts.isEmpty() ? "Add the computer or tablet that it runs on." : "Say which computer or tablet it runs on.",
-                    List.of(), remedy);
-        });
+        return rig.devices().stream()
+                .filter(d -> rig.model(d.id()).isApp() && d.spot().host().isEmpty())
+                .map(d -> {
+                    List<Device> hosts = rig.devices().stream()
+                            .filter(h -> rig.model(h.id()).kind() == Kind.HOST)
+                            .toList();
+                    Optional<Remedy> remedy = hosts.size() == 1
+                            ? Optional.of(new Remedy(
+                                    "Run it on %s".formatted(hosts.getFirst().name()),
+                                    new WiringEdit.LiveIn(
+                                            d.id(), Optional.of(hosts.getFirst().id()))))
+                            : Optional.empty();
+                    return new Finding(
+                            info(),
+                            Severity.LOOK,
+                            d.name().text(),
+                            "%s lives in no computer.".formatted(d.name()),
+                            "Nothing can reach it, and nobody knows what to switch on for it.",
+                            hosts.isEmpty()
+                                    ? "Add the computer or tablet that it runs on."
+                                    : "Say which computer or tablet it runs on.",
+                            List.of(),
+                            remedy);
+                });
     }
 }

@@ -14,7 +14,6 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 
 /** A controller is linked to an app whose input for controllers is off. */
@@ -28,15 +27,29 @@ final class InputOff implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
-        return rig.devices().stream().filter(d -> rig.setting(d.id(), SettingId.INPUT_FOR_REMOTE).filter(v -> v == 0).isPresent())
-                .flatMap(app -> subject.plan().boards().stream().filter(board -> subject.ways().reach(board).contains(app.id())).findFirst()
-                        .map(board -> finding(rig, board, app)).stream());
+        return rig.devices().stream()
+                .filter(d -> rig.setting(d.id(), SettingId.INPUT_FOR_REMOTE)
+                        .filter(v -> v == 0)
+                        .isPresent())
+                .flatMap(app -> subject.plan().boards().stream()
+                        .filter(board -> subject.ways().reach(board).contains(app.id()))
+                        .findFirst()
+                        .map(board -> finding(rig, board, app))
+                        .stream());
     }
 
     private Finding finding(Rig rig, DeviceId board, Device app) {
-        Setting setting = rig.model(app.id()).setting(SettingId.INPUT_FOR_REMOTE).orElseThrow();
-        return new Finding(info(), Severity.STOPS, app.name().text(), "%s of %s is off, and %s is linked to it.".formatted(setting.name(), app.name(), rig.name(board)),
-                "The messages arrive and work nothing.", "Set %s to %s.".formatted(setting.name(), setting.shown(1)), List.of(),
-                Optional.of(new Remedy("Switch it on", new GearEdit.ChangeSetting(app.id(), setting.id(), setting.shown(1)))));
+        Setting setting =
+                rig.model(app.id()).setting(SettingId.INPUT_FOR_REMOTE).orElseThrow();
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                app.name().text(),
+                "%s of %s is off, and %s is linked to it.".formatted(setting.name(), app.name(), rig.name(board)),
+                "The messages arrive and work nothing.",
+                "Set %s to %s.".formatted(setting.name(), setting.shown(1)),
+                List.of(),
+                Optional.of(new Remedy(
+                        "Switch it on", new GearEdit.ChangeSetting(app.id(), setting.id(), setting.shown(1)))));
     }
 }

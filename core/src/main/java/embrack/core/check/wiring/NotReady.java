@@ -13,7 +13,6 @@ import embrack.core.rig.Rig;
 import embrack.core.way.Readiness;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 
 /** A wireless or network connection that is drawn and carries nothing yet. */
@@ -28,16 +27,26 @@ final class NotReady implements Rule {
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
         Readiness readiness = subject.ways().readiness();
-        return rig.links().stream().flatMap(link -> readiness.lack(link).map(lack -> finding(rig, link, lack)).stream());
+        return rig.links().stream()
+                .flatMap(link -> readiness.lack(link).map(lack -> finding(rig, link, lack)).stream());
     }
 
     private Finding finding(Rig rig, Link link, Readiness.Lack lack) {
         Optional<Remedy> remedy = lack.setting().map(id -> {
             Setting setting = rig.model(lack.device()).setting(id).orElseThrow();
-            return new Remedy("Set %s of %s to %s".formatted(setting.name(), rig.name(lack.device()), setting.shown(lack.value())),
+            return new Remedy(
+                    "Set %s of %s to %s"
+                            .formatted(setting.name(), rig.name(lack.device()), setting.shown(lack.value())),
                     new GearEdit.ChangeSetting(lack.device(), id, setting.shown(lack.value())));
         });
-        return new Finding(info(), Severity.STOPS, rig.words(link.from()), lack.what(),
-                "Nothing passes the %s link %s.".formatted(rig.kind(link).words(), rig.words(link)), lack.fix(), List.of(), remedy);
+        return new Finding(
+                info(),
+                Severity.STOPS,
+                rig.words(link.from()),
+                lack.what(),
+                "Nothing passes the %s link %s.".formatted(rig.kind(link).words(), rig.words(link)),
+                lack.fix(),
+                List.of(),
+                remedy);
     }
 }

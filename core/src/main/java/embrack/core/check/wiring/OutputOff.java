@@ -13,7 +13,6 @@ import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 
 /** An app is linked onwards and its output is off. */
@@ -27,13 +26,27 @@ final class OutputOff implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
-        return rig.devices().stream().filter(d -> rig.setting(d.id(), SettingId.OUTPUT_PORT).filter(v -> v == 0).isPresent())
-                .filter(d -> rig.linksIn(d.id()).stream().anyMatch(link -> rig.kind(link) == LinkKind.INSIDE && link.from().device().equals(d.id())))
+        return rig.devices().stream()
+                .filter(d -> rig.setting(d.id(), SettingId.OUTPUT_PORT)
+                        .filter(v -> v == 0)
+                        .isPresent())
+                .filter(d -> rig.linksIn(d.id()).stream()
+                        .anyMatch(link -> rig.kind(link) == LinkKind.INSIDE
+                                && link.from().device().equals(d.id())))
                 .map(d -> {
-                    Setting setting = rig.model(d.id()).setting(SettingId.OUTPUT_PORT).orElseThrow();
-                    return new Finding(info(), Severity.STOPS, d.name().text(), "%s of %s is off, and something is linked to it.".formatted(setting.name(), d.name()),
-                            "It sends nothing.", "Set %s to %s.".formatted(setting.name(), setting.shown(1)), List.of(),
-                            Optional.of(new Remedy("Switch it on", new GearEdit.ChangeSetting(d.id(), setting.id(), setting.shown(1)))));
+                    Setting setting =
+                            rig.model(d.id()).setting(SettingId.OUTPUT_PORT).orElseThrow();
+                    return new Finding(
+                            info(),
+                            Severity.STOPS,
+                            d.name().text(),
+                            "%s of %s is off, and something is linked to it.".formatted(setting.name(), d.name()),
+                            "It sends nothing.",
+                            "Set %s to %s.".formatted(setting.name(), setting.shown(1)),
+                            List.of(),
+                            Optional.of(new Remedy(
+                                    "Switch it on",
+                                    new GearEdit.ChangeSetting(d.id(), setting.id(), setting.shown(1)))));
                 });
     }
 }

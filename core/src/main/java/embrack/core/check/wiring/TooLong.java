@@ -30,12 +30,28 @@ final class TooLong implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
-        return rig.links().stream().filter(link -> link.length().filter(length -> limit(rig, link).filter(l -> length.compareTo(l) > 0).isPresent()).isPresent())
-                .map(link -> new Finding(info(), Severity.LOOK, rig.words(link.from()),
-                        "The %s cable %s is %s long.".formatted(rig.kind(link).words(), rig.words(link), link.length().orElseThrow().words()),
-                        "Beyond %s it may lose messages, and nobody sees it coming.".formatted(limit(rig, link).orElseThrow().words()),
-                        rig.kind(link) == LinkKind.USB ? "Put a powered hub in the middle, or go by 5-pin or a network." : "Put a thru box in the middle, or go by a network.",
-                        List.of(), Optional.empty()));
+        return rig.links().stream()
+                .filter(link -> link.length()
+                        .filter(length -> limit(rig, link)
+                                .filter(l -> length.compareTo(l) > 0)
+                                .isPresent())
+                        .isPresent())
+                .map(link -> new Finding(
+                        info(),
+                        Severity.LOOK,
+                        rig.words(link.from()),
+                        "The %s cable %s is %s long."
+                                .formatted(
+                                        rig.kind(link).words(),
+                                        rig.words(link),
+                                        link.length().orElseThrow().words()),
+                        "Beyond %s it may lose messages, and nobody sees it coming."
+                                .formatted(limit(rig, link).orElseThrow().words()),
+                        rig.kind(link) == LinkKind.USB
+                                ? "Put a powered hub in the middle, or go by 5-pin or a network."
+                                : "Put a thru box in the middle, or go by a network.",
+                        List.of(),
+                        Optional.empty()));
     }
 
     private static Optional<Length> limit(Rig rig, Link link) {

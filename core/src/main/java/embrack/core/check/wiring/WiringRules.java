@@ -6,8 +6,16 @@ import java.util.List;
 /** The rules of this package. */
 public final class WiringRules {
 
-    public static final List<Rule> ALL = List.of(new ArrivesTwice(), new GoesRound(), new HearsNeighbour(), new HomelessApp(), new InputOff(), new NotReady(), new OutputOff(), new PairDiffers(), new TooLong());
+    public static final List<Rule> ALL = List.of(
+            new ArrivesTwice(),
+            new GoesRound(),
+            new HearsNeighbour(),
+            new HomelessApp(),
+            new InputOff(),
+            new NotReady(),
+            new OutputOff(),
+            new PairDiffers(),
+            new TooLong());
 
-    private WiringRules() {
-    }
+    private WiringRules() {}
 }

@@ -8,7 +8,8 @@ import java.util.List;
 /** Boards that feet press, and one for the finger. */
 final class FloorBoards {
 
-    static final Model FOUR_SWITCH_FLOOR_BOARD = Shipped.model("four-switch-floor-board", "Four-switch floor board", FLOOR_BOARD, """
+    static final Model FOUR_SWITCH_FLOOR_BOARD =
+            Shipped.model("four-switch-floor-board", "Four-switch floor board", FLOOR_BOARD, """
             port MIDI OUT: 5-pin out
             port DC 9 V: power in
             switches: 4 in rows of 4, send cc, pc, 8 a press
@@ -20,7 +21,8 @@ final class FloorBoards {
             power: a supply of its own, 60 mA
             """, "");
 
-    static final Model FOUR_SWITCH_DESK_BOARD = Shipped.model("four-switch-desk-board", "Four-switch desk board", FLOOR_BOARD, """
+    static final Model FOUR_SWITCH_DESK_BOARD =
+            Shipped.model("four-switch-desk-board", "Four-switch desk board", FLOOR_BOARD, """
             port MIDI OUT: 5-pin out
             port USB: USB device both ways
             switches: 4 in rows of 2, send note, cc, pc, 2 a press
@@ -30,7 +32,8 @@ final class FloorBoards {
             power: USB, 80 mA
             """, "");
 
-    static final Model FOUR_SWITCH_PROGRAM_BOARD = Shipped.model("four-switch-program-board", "Four-switch program board", FLOOR_BOARD, """
+    static final Model FOUR_SWITCH_PROGRAM_BOARD =
+            Shipped.model("four-switch-program-board", "Four-switch program board", FLOOR_BOARD, """
             port MIDI OUT: 5-pin out
             switches: 4 in rows of 4, send pc, 1 a press
             banks: A, B, C, D
@@ -40,7 +43,8 @@ final class FloorBoards {
             power: batteries or a supply of its own, 12 mA
             """, "");
 
-    private static final Model TWO_SWITCH_BOARD = Shipped.model("two-switch-foot-box", "Two-switch foot box", FLOOR_BOARD, """
+    private static final Model TWO_SWITCH_BOARD =
+            Shipped.model("two-switch-foot-box", "Two-switch foot box", FLOOR_BOARD, """
             port TRS OUT: TRS type A out
             switches: 2 in rows of 2, send note, cc, pc, 1 a press
             gestures: press, release
@@ -48,7 +52,8 @@ final class FloorBoards {
             power: batteries, 8 mA
             """, "");
 
-    private static final Model UP_DOWN_BOARD = Shipped.model("channel-up-down-board", "Channel up/down board", FLOOR_BOARD, """
+    private static final Model UP_DOWN_BOARD =
+            Shipped.model("channel-up-down-board", "Channel up/down board", FLOOR_BOARD, """
             # Two switches: one a step up, one a step down; each press goes to the next channel.
             port MIDI OUT: 5-pin out
             switches: 2 in rows of 2, send pc, 1 a press
@@ -59,7 +64,8 @@ final class FloorBoards {
             power: batteries, 10 mA
             """, "");
 
-    private static final Model EIGHT_SWITCH_BOARD = Shipped.model("eight-switch-long-press-board", "Eight-switch board with long presses", FLOOR_BOARD, """
+    private static final Model EIGHT_SWITCH_BOARD = Shipped.model(
+            "eight-switch-long-press-board", "Eight-switch board with long presses", FLOOR_BOARD, """
             port MIDI OUT: 5-pin out
             port USB: USB device both ways
             switches: 8 in rows of 4, send note, cc, pc, 16 a press
@@ -68,11 +74,13 @@ final class FloorBoards {
             modes: momentary, alternating, one-shot
             waits: up to 2000 ms
             names: 8 characters
-            keep: Leave the edit page with SAVE; an arrow at the top of the display shows that something is not kept yet.
+            keep: Leave the edit page with SAVE; an arrow at the top of the display \
+            shows that something is not kept yet.
             power: USB or a supply of its own, 280 mA
             """, "");
 
-    private static final Model TEN_SWITCH_BOARD = Shipped.model("ten-switch-treadle-board", "Ten-switch board with treadle", FLOOR_BOARD, """
+    private static final Model TEN_SWITCH_BOARD =
+            Shipped.model("ten-switch-treadle-board", "Ten-switch board with treadle", FLOOR_BOARD, """
             port MIDI OUT: 5-pin out
             port MIDI IN: 5-pin in
             port USB: USB device both ways
@@ -87,7 +95,8 @@ final class FloorBoards {
             power: USB or a supply of its own, 350 mA
             """, "");
 
-    private static final Model FACTORY_RUN_BOARD = Shipped.model("ten-switch-factory-board", "Ten-switch board, factory numbers", FLOOR_BOARD, """
+    private static final Model FACTORY_RUN_BOARD =
+            Shipped.model("ten-switch-factory-board", "Ten-switch board, factory numbers", FLOOR_BOARD, """
             # CC 80 to 88 on the first nine switches; the tenth does not go on with 89.
             port MIDI OUT: 5-pin out
             switches: 10 in rows of 5, send cc, 1 a press
@@ -99,9 +108,15 @@ final class FloorBoards {
             power: a supply of its own, 90 mA
             """, "");
 
-    static final List<Model> ALL = List.of(FOUR_SWITCH_FLOOR_BOARD, FOUR_SWITCH_DESK_BOARD, FOUR_SWITCH_PROGRAM_BOARD, TWO_SWITCH_BOARD,
-            UP_DOWN_BOARD, EIGHT_SWITCH_BOARD, TEN_SWITCH_BOARD, FACTORY_RUN_BOARD);
+    static final List<Model> ALL = List.of(
+            FOUR_SWITCH_FLOOR_BOARD,
+            FOUR_SWITCH_DESK_BOARD,
+            FOUR_SWITCH_PROGRAM_BOARD,
+            TWO_SWITCH_BOARD,
+            UP_DOWN_BOARD,
+            EIGHT_SWITCH_BOARD,
+            TEN_SWITCH_BOARD,
+            FACTORY_RUN_BOARD);
 
-    private FloorBoards() {
-    }
+    private FloorBoards() {}
 }

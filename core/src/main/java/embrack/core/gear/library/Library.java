@@ -21,11 +21,12 @@ public final class Library {
     /** 16 inputs, 4 returns, 3 buses and the main, muted by control changes from 40 left to right. */
     public static final Model RACK_MIXER = Receivers.RACK_MIXER;
 
-    private static final List<Model> ALL = Stream.of(FloorBoards.ALL, Surfaces.ALL, Players.ALL, Receivers.ALL, Lights.ALL, Links.ALL)
-            .flatMap(List::stream).toList();
+    private static final List<Model> ALL = Stream.of(
+                    FloorBoards.ALL, Surfaces.ALL, Players.ALL, Receivers.ALL, Lights.ALL, Links.ALL)
+            .flatMap(List::stream)
+            .toList();
 
-    private Library() {
-    }
+    private Library() {}
 
     /** All shipped models, boards first. */
     public static List<Model> all() {

@@ -25,7 +25,8 @@ final class Lights {
             needs Auto run: Chase 1..6
             """);
 
-    private static final Model SMALL_SCENE_DESK = Shipped.model("small-scene-desk", "Small scene desk", LIGHT_DESK, """
+    private static final Model SMALL_SCENE_DESK =
+            Shipped.model("small-scene-desk", "Small scene desk", LIGHT_DESK, """
             # Its speed fader cannot be reached by MIDI.
             port MIDI IN: 5-pin in
             port DMX OUT: DMX out
@@ -40,6 +41,5 @@ final class Lights {
 
     static final List<Model> ALL = List.of(SCENE_DESK, SMALL_SCENE_DESK);
 
-    private Lights() {
-    }
+    private Lights() {}
 }

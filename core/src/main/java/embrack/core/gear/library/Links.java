@@ -38,7 +38,8 @@ final class Links {
             power: a supply of its own, 500 mA
             """, "");
 
-    private static final Model USB_INTERFACE = Shipped.model("usb-interface-1-by-1", "USB interface, 1 in 1 out", INTERFACE, """
+    private static final Model USB_INTERFACE =
+            Shipped.model("usb-interface-1-by-1", "USB interface, 1 in 1 out", INTERFACE, """
             port USB: USB device both ways
             port MIDI IN: 5-pin in
             port MIDI OUT: 5-pin out
@@ -47,7 +48,8 @@ final class Links {
             power: USB, 60 mA
             """, "");
 
-    private static final Model USB_HUB = Shipped.model("usb-hub-4-plain", "USB hub, 4 sockets, no supply", INTERFACE, """
+    private static final Model USB_HUB =
+            Shipped.model("usb-hub-4-plain", "USB hub, 4 sockets, no supply", INTERFACE, """
             # Without a supply of its own, a socket gives one unit load.
             port Computer: USB device both ways
             port USB 1..4: USB host both ways, gives 100 mA
@@ -55,14 +57,16 @@ final class Links {
             power: USB, 100 mA
             """, "");
 
-    private static final Model POWERED_HUB = Shipped.model("usb-hub-4-powered", "USB hub, 4 sockets, own supply", INTERFACE, """
+    private static final Model POWERED_HUB =
+            Shipped.model("usb-hub-4-powered", "USB hub, 4 sockets, own supply", INTERFACE, """
             port Computer: USB device both ways
             port USB 1..4: USB host both ways, gives 500 mA
             """ + hub(4) + """
             power: a supply of its own, 2500 mA
             """, "");
 
-    private static final Model TABLET_ADAPTER = Shipped.model("tablet-adapter", "Powered adapter for a tablet", INTERFACE, """
+    private static final Model TABLET_ADAPTER =
+            Shipped.model("tablet-adapter", "Powered adapter for a tablet", INTERFACE, """
             # One plug in the tablet; beside it a socket for a controller and one for power.
             port Tablet: USB device both ways, gives 2000 mA
             port USB 1: USB host both ways, gives 500 mA
@@ -72,7 +76,8 @@ final class Links {
             power: a supply of its own, 100 mA
             """, "");
 
-    private static final Model BRIDGE = Shipped.model("bluetooth-bridge-pair", "Bluetooth bridge, one of a pair", INTERFACE, """
+    private static final Model BRIDGE =
+            Shipped.model("bluetooth-bridge-pair", "Bluetooth bridge, one of a pair", INTERFACE, """
             port MIDI IN: 5-pin in
             port MIDI OUT: 5-pin out
             port Bluetooth: Bluetooth both ways
@@ -89,7 +94,8 @@ final class Links {
             power: a supply of its own, 1000 mA
             """, "");
 
-    private static final Model NETWORK_SESSION = Shipped.model("network-session", "Network session", INTERFACE, """
+    private static final Model NETWORK_SESSION =
+            Shipped.model("network-session", "Network session", INTERFACE, """
             # Lives in a computer; both must be on one network, and one invites the other.
             port Session: network both ways
             port In: virtual in
@@ -99,7 +105,8 @@ final class Links {
             setting Role: invites, is invited; factory is invited
             """, "");
 
-    private static final Model PLAYBACK_INTERFACE = Shipped.model("playback-interface-a-b", "Playback interface, two computers", PLAYBACK_PAIR, """
+    private static final Model PLAYBACK_INTERFACE =
+            Shipped.model("playback-interface-a-b", "Playback interface, two computers", PLAYBACK_PAIR, """
             # Copies the controller to A and B, passes on the sound of one of them.
             port Computer A: USB device both ways
             port Computer B: USB device both ways
@@ -149,7 +156,8 @@ final class Links {
             power: mains
             """, "");
 
-    private static final Model PEDAL_SUPPLY = Shipped.model("pedal-supply-5", "Pedal supply, 5 outputs", SUPPLY, """
+    private static final Model PEDAL_SUPPLY =
+            Shipped.model("pedal-supply-5", "Pedal supply, 5 outputs", SUPPLY, """
             port DC 1..5: power out, gives 500 mA
             power: mains
             """, "");
@@ -159,11 +167,25 @@ final class Links {
             power: mains
             """, "");
 
-    static final List<Model> ALL = List.of(MERGER, THRU_BOX, USB_BREAKOUT, USB_INTERFACE, USB_HUB, POWERED_HUB, TABLET_ADAPTER, BRIDGE, ROUTER,
-            NETWORK_SESSION, PLAYBACK_INTERFACE, COMPUTER, TABLET, TABLET_SUPPLY, PEDAL_SUPPLY, CHARGER);
+    static final List<Model> ALL = List.of(
+            MERGER,
+            THRU_BOX,
+            USB_BREAKOUT,
+            USB_INTERFACE,
+            USB_HUB,
+            POWERED_HUB,
+            TABLET_ADAPTER,
+            BRIDGE,
+            ROUTER,
+            NETWORK_SESSION,
+            PLAYBACK_INTERFACE,
+            COMPUTER,
+            TABLET,
+            TABLET_SUPPLY,
+            PEDAL_SUPPLY,
+            CHARGER);
 
-    private Links() {
-    }
+    private Links() {}
 
     /** A hub passes from every socket to the computer and back. */
     private static String hub(int sockets) {

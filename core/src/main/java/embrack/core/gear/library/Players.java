@@ -10,7 +10,8 @@ import java.util.List;
 /** What plays: tracks, live instruments, loops. Apps have virtual ports and live in a computer or tablet. */
 final class Players {
 
-    private static final Model TABLET_PLAYER = Shipped.model("tablet-track-player", "Tablet track player", TRACK_PLAYER, """
+    private static final Model TABLET_PLAYER =
+            Shipped.model("tablet-track-player", "Tablet track player", TRACK_PLAYER, """
             # It learns by pressing, and takes any message but one of value 0.
             port In: virtual in
             port Out: virtual out
@@ -29,7 +30,8 @@ final class Players {
             safe: stop Tracks
             """);
 
-    private static final Model LINEAR_PLAYER = Shipped.model("linear-timeline-player", "Linear-timeline player", TRACK_PLAYER, """
+    private static final Model LINEAR_PLAYER =
+            Shipped.model("linear-timeline-player", "Linear-timeline player", TRACK_PLAYER, """
             port In: virtual in
             port Out: virtual out
             pass In to Out, off
@@ -55,7 +57,8 @@ final class Players {
             safe: stop Tracks
             """);
 
-    private static final Model GRID_PLAYER = Shipped.model("launch-grid-player", "Launch-grid player", TRACK_PLAYER, """
+    private static final Model GRID_PLAYER =
+            Shipped.model("launch-grid-player", "Launch-grid player", TRACK_PLAYER, """
             port In: virtual in
             port Out: virtual out
             setting Input for notes: off, on; factory on
@@ -73,7 +76,8 @@ final class Players {
             safe: stop all Rows
             """);
 
-    private static final Model HOST_STRAIGHT = Shipped.model("instrument-host-straight", "Instrument host, straight links", INSTRUMENT_HOST, """
+    private static final Model HOST_STRAIGHT =
+            Shipped.model("instrument-host-straight", "Instrument host, straight links", INSTRUMENT_HOST, """
             # Each patch links the controls to its own knobs: 8 knobs by 10 patches are 80 links.
             port In: virtual in
             setting MIDI receive channel: 1..16, factory 1
@@ -90,7 +94,8 @@ final class Players {
             off Effect 1..4: cc 110..113 under 64
             """);
 
-    private static final Model HOST_LAYER = Shipped.model("instrument-host-layer", "Instrument host with a layer", INSTRUMENT_HOST, """
+    private static final Model HOST_LAYER =
+            Shipped.model("instrument-host-layer", "Instrument host with a layer", INSTRUMENT_HOST, """
             # The layer of on-screen controls is linked once; every patch uses it.
             port In: virtual in
             setting MIDI receive channel: 1..16, factory 1
@@ -107,7 +112,8 @@ final class Players {
             off Effect 1..4: cc 110..113 under 64
             """);
 
-    private static final Model LOOP_TABLE = Shipped.model("loop-table-five-tracks", "Loop table, five tracks", LOOPER, """
+    private static final Model LOOP_TABLE =
+            Shipped.model("loop-table-five-tracks", "Loop table, five tracks", LOOPER, """
             port MIDI IN: 5-pin in
             port MIDI OUT: 5-pin out
             port MIDI THRU: 5-pin thru
@@ -132,8 +138,8 @@ final class Players {
             safe: stop all Tracks
             """);
 
-    static final List<Model> ALL = List.of(TABLET_PLAYER, LINEAR_PLAYER, GRID_PLAYER, HOST_STRAIGHT, HOST_LAYER, LOOP_TABLE);
+    static final List<Model> ALL =
+            List.of(TABLET_PLAYER, LINEAR_PLAYER, GRID_PLAYER, HOST_STRAIGHT, HOST_LAYER, LOOP_TABLE);
 
-    private Players() {
-    }
+    private Players() {}
 }

@@ -42,7 +42,8 @@ final class Receivers {
             recall Scene 1..8: note 60..67
             """);
 
-    private static final Model SOUNDS_SWITCHER = Shipped.model("sounds-switcher", "Sounds switcher, 8 a bank", SOUND_SWITCHER, """
+    private static final Model SOUNDS_SWITCHER =
+            Shipped.model("sounds-switcher", "Sounds switcher, 8 a bank", SOUND_SWITCHER, """
             port MIDI IN: 5-pin in
             port MIDI THRU: 5-pin thru
             setting MIDI receive channel: 1..16, factory 1
@@ -60,7 +61,8 @@ final class Receivers {
             off Tuner: cc 88 under 64
             """);
 
-    private static final Model FLOOR_MODELLER = Shipped.model("floor-modeller", "Floor modeller with snapshots", SOUND_SWITCHER, """
+    private static final Model FLOOR_MODELLER =
+            Shipped.model("floor-modeller", "Floor modeller with snapshots", SOUND_SWITCHER, """
             port MIDI IN: 5-pin in
             port MIDI OUT: 5-pin out
             port USB: USB device both ways
@@ -86,7 +88,8 @@ final class Receivers {
             tap Tempo: cc 64 over 63
             """);
 
-    private static final Model WORDS_COMPUTER = Shipped.model("words-and-pictures", "Words-and-pictures computer", PICTURES, """
+    private static final Model WORDS_COMPUTER =
+            Shipped.model("words-and-pictures", "Words-and-pictures computer", PICTURES, """
             # A new control listens to channel 0, number 0 until it has learned.
             port USB 1..2: USB host both ways, gives 900 mA
             port Network: network both ways
@@ -101,7 +104,8 @@ final class Receivers {
             off Logo: note 25
             """);
 
-    private static final Model PROJECTION_SERVER = Shipped.model("projection-server", "Projection server, 4 layers", PICTURES, """
+    private static final Model PROJECTION_SERVER =
+            Shipped.model("projection-server", "Projection server, 4 layers", PICTURES, """
             port MIDI IN: 5-pin in
             port Network: network both ways
             setting MIDI receive channel: 1..16, factory 15
@@ -117,8 +121,8 @@ final class Receivers {
             safe: stop Timeline
             """);
 
-    static final List<Model> ALL = List.of(RACK_MIXER, STAGE_MIXER, SOUNDS_SWITCHER, FLOOR_MODELLER, WORDS_COMPUTER, PROJECTION_SERVER);
+    static final List<Model> ALL =
+            List.of(RACK_MIXER, STAGE_MIXER, SOUNDS_SWITCHER, FLOOR_MODELLER, WORDS_COMPUTER, PROJECTION_SERVER);
 
-    private Receivers() {
-    }
+    private Receivers() {}
 }

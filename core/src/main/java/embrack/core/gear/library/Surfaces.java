@@ -9,7 +9,8 @@ import java.util.List;
 /** Faders, keys and pads for hands. */
 final class Surfaces {
 
-    private static final Model FADER_BOX_8_4 = Shipped.model("fader-box-8-by-4", "Fader box, 8 faders, 4 banks", FADER_BOX, """
+    private static final Model FADER_BOX_8_4 =
+            Shipped.model("fader-box-8-by-4", "Fader box, 8 faders, 4 banks", FADER_BOX, """
             # The faders stay where they are when the bank changes; a lamp says which bank is on.
             port MIDI OUT: 5-pin out
             port MIDI IN: 5-pin in
@@ -28,7 +29,8 @@ final class Surfaces {
             off Lamp 1..8: cc 20..27 under 64 on channel 1
             """);
 
-    private static final Model PADS_AND_KEYS = Shipped.model("pads-and-keys", "Pads-and-keys controller", KEYBOARD, """
+    private static final Model PADS_AND_KEYS =
+            Shipped.model("pads-and-keys", "Pads-and-keys controller", KEYBOARD, """
             # The pads keep channel 10 whatever the keys are set to.
             port USB: USB device both ways
             port MIDI OUT: 5-pin out
@@ -40,7 +42,8 @@ final class Surfaces {
             power: USB, 180 mA
             """, "");
 
-    private static final Model WORKSTATION = Shipped.model("keyboard-workstation", "Keyboard workstation, 61 keys", KEYBOARD, """
+    private static final Model WORKSTATION =
+            Shipped.model("keyboard-workstation", "Keyboard workstation, 61 keys", KEYBOARD, """
             # Must be put into its EXTERNAL mode before its surface sends anything.
             port MIDI IN: 5-pin in
             port MIDI OUT: 5-pin out
@@ -71,6 +74,5 @@ final class Surfaces {
 
     static final List<Model> ALL = List.of(FADER_BOX_8_4, PADS_AND_KEYS, WORKSTATION);
 
-    private Surfaces() {
-    }
+    private Surfaces() {}
 }

@@ -41,20 +41,32 @@ public sealed interface Question {
 
         @Override
         public String words() {
-            return verb.phrase() + by.map(type -> " by " + type.plural().replaceFirst("s$", "")).orElse("");
+            return verb.phrase()
+                    + by.map(type -> " by " + type.plural().replaceFirst("s$", ""))
+                            .orElse("");
         }
 
         @Override
         public Answer answer(Model model, Collection<Model> known) {
-            Optional<ChartRow> row = rows(model).filter(r -> by.isEmpty() || r.last().type() == by.get()).findFirst();
+            Optional<ChartRow> row = rows(model)
+                    .filter(r -> by.isEmpty() || r.last().type() == by.get())
+                    .findFirst();
             if (row.isPresent()) {
-                return Answer.yes("Answers to it: %s is \"%s %s\".".formatted(
-                        ChartWords.of(row.get().last(), model.chart().conventions()), row.get().verb().phrase(), row.get().part().name()));
+                return Answer.yes("Answers to it: %s is \"%s %s\"."
+                        .formatted(
+                                ChartWords.of(row.get().last(), model.chart().conventions()),
+                                row.get().verb().phrase(),
+                                row.get().part().name()));
             }
-            Optional<Lesson> lesson = model.chart().lessons().stream().filter(l -> isMeant(l.verb()))
-                    .filter(l -> by.isEmpty() || l.types().contains(by.get())).findFirst();
+            Optional<Lesson> lesson = model.chart().lessons().stream()
+                    .filter(l -> isMeant(l.verb()))
+                    .filter(l -> by.isEmpty() || l.types().contains(by.get()))
+                    .findFirst();
             if (lesson.isPresent()) {
-                return Answer.yes("Learns it for \"%s %s\".".formatted(lesson.get().verb().phrase(), lesson.get().part().name()));
+                return Answer.yes("Learns it for \"%s %s\"."
+                        .formatted(
+                                lesson.get().verb().phrase(),
+                                lesson.get().part().name()));
             }
             Set<MessageType> sends = sends(model);
             return sends.isEmpty() ? Answer.no(deaf(model)) : sender(sends, known);
@@ -62,23 +74,38 @@ public sealed interface Question {
 
         /** A box that sends can have it done if what it sends makes any box that is known do it. */
         private Answer sender(Set<MessageType> sends, Collection<Model> known) {
-            Set<MessageType> needed = by.map(type -> (Set<MessageType>) new TreeSet<>(Set.of(type))).orElseGet(() -> known.stream()
-                    .flatMap(this::rows).map(r -> r.last().type()).collect(Collectors.toCollection(TreeSet::new)));
+            Set<MessageType> needed = by.map(type -> (Set<MessageType>) new TreeSet<>(Set.of(type)))
+                    .orElseGet(() -> known.stream()
+                            .flatMap(this::rows)
+                            .map(r -> r.last().type())
+                            .collect(Collectors.toCollection(TreeSet::new)));
             Set<MessageType> fitting = new TreeSet<>(needed);
             fitting.retainAll(sends);
             String sent = Words.list(sends.stream().map(MessageType::plural).toList());
             if (fitting.isEmpty()) {
-                return Answer.no(needed.isEmpty() ? "No box that is known answers to a message for it."
-                        : "Sends %s only; for this %s are needed.".formatted(sent, Words.list(needed.stream().map(MessageType::plural).toList())));
+                return Answer.no(
+                        needed.isEmpty()
+                                ? "No box that is known answers to a message for it."
+                                : "Sends %s only; for this %s are needed."
+                                        .formatted(
+                                                sent,
+                                                Words.list(needed.stream()
+                                                        .map(MessageType::plural)
+                                                        .toList())));
             }
-            return Answer.byAnother("Can have it done: sends %s.".formatted(Words.list(fitting.stream().map(MessageType::plural).toList())));
+            return Answer.byAnother("Can have it done: sends %s."
+                    .formatted(
+                            Words.list(fitting.stream().map(MessageType::plural).toList())));
         }
 
         private String deaf(Model model) {
             Optional<ChartRow> other = rows(model).findFirst();
             return other.isPresent() && by.isPresent()
-                    ? "Answers to %s for that, not to %s.".formatted(other.get().last().type().plural(), by.get().plural())
-                    : model.chart().isEmpty() ? "Answers to nothing and sends nothing of its own."
+                    ? "Answers to %s for that, not to %s."
+                            .formatted(
+                                    other.get().last().type().plural(), by.get().plural())
+                    : model.chart().isEmpty()
+                            ? "Answers to nothing and sends nothing of its own."
                             : "Its chart has no line for it.";
         }
 
@@ -103,9 +130,15 @@ public sealed interface Question {
         @Override
         public Answer answer(Model model, Collection<Model> known) {
             Set<MessageType> sends = sends(model);
-            return sends.contains(type) ? Answer.yes("Sends %s.".formatted(type.plural()))
-                    : Answer.no(sends.isEmpty() ? "Sends nothing of its own." : "Sends %s only.".formatted(
-                            Words.list(sends.stream().map(MessageType::plural).toList())));
+            return sends.contains(type)
+                    ? Answer.yes("Sends %s.".formatted(type.plural()))
+                    : Answer.no(
+                            sends.isEmpty()
+                                    ? "Sends nothing of its own."
+                                    : "Sends %s only."
+                                            .formatted(Words.list(sends.stream()
+                                                    .map(MessageType::plural)
+                                                    .toList())));
         }
     }
 
@@ -119,8 +152,11 @@ public sealed interface Question {
 
         @Override
         public Answer answer(Model model, Collection<Model> known) {
-            return onBoard(model, board -> Answer.of(board.messagesPerPress() >= atLeast,
-                    "Sends %s a press.".formatted(Words.count(board.messagesPerPress(), "message"))));
+            return onBoard(
+                    model,
+                    board -> Answer.of(
+                            board.messagesPerPress() >= atLeast,
+                            "Sends %s a press.".formatted(Words.count(board.messagesPerPress(), "message"))));
         }
     }
 
@@ -134,7 +170,10 @@ public sealed interface Question {
 
         @Override
         public Answer answer(Model model, Collection<Model> known) {
-            return onBoard(model, board -> Answer.of(board.switches() >= atLeast, "Has %s.".formatted(Words.count(board.switches(), "switch"))));
+            return onBoard(
+                    model,
+                    board -> Answer.of(
+                            board.switches() >= atLeast, "Has %s.".formatted(Words.count(board.switches(), "switch"))));
         }
     }
 
@@ -148,8 +187,14 @@ public sealed interface Question {
 
         @Override
         public Answer answer(Model model, Collection<Model> known) {
-            return onBoard(model, board -> Answer.of(board.gestures().contains(gesture), "Knows %s.".formatted(
-                    Words.list(board.gestures().stream().map(Gesture::words).toList()))));
+            return onBoard(
+                    model,
+                    board -> Answer.of(
+                            board.gestures().contains(gesture),
+                            "Knows %s."
+                                    .formatted(Words.list(board.gestures().stream()
+                                            .map(Gesture::words)
+                                            .toList()))));
         }
     }
 
@@ -163,7 +208,9 @@ public sealed interface Question {
 
         @Override
         public Answer answer(Model model, Collection<Model> known) {
-            return model.surface().groups().stream().filter(group -> group.type() == type).findFirst()
+            return model.surface().groups().stream()
+                    .filter(group -> group.type() == type)
+                    .findFirst()
                     .map(group -> Answer.yes("Has %s.".formatted(Words.count(group.count(), type.words()))))
                     .orElseGet(() -> Answer.no("Has no %s.".formatted(type.plural())));
         }
@@ -181,11 +228,19 @@ public sealed interface Question {
 
         @Override
         public Answer answer(Model model, Collection<Model> known) {
-            List<ChartRow> programs = model.chart().rows().stream().filter(row -> row.last().type() == MessageType.PROGRAM_CHANGE).toList();
+            List<ChartRow> programs = model.chart().rows().stream()
+                    .filter(row -> row.last().type() == MessageType.PROGRAM_CHANGE)
+                    .toList();
             return programs.size() >= A_TABLE
-                    ? Answer.yes("%d programs, %s to %s.".formatted(programs.size(), programs.getFirst().part().name(), programs.getLast().part().name()))
-                    : Answer.no(programs.isEmpty() ? "Answers to no program change." : "Answers to %s only.".formatted(
-                            Words.count(programs.size(), "program change")));
+                    ? Answer.yes("%d programs, %s to %s."
+                            .formatted(
+                                    programs.size(),
+                                    programs.getFirst().part().name(),
+                                    programs.getLast().part().name()))
+                    : Answer.no(
+                            programs.isEmpty()
+                                    ? "Answers to no program change."
+                                    : "Answers to %s only.".formatted(Words.count(programs.size(), "program change")));
         }
     }
 
@@ -199,9 +254,13 @@ public sealed interface Question {
 
         @Override
         public Answer answer(Model model, Collection<Model> known) {
-            List<Port> ports = model.ports().stream().filter(port -> port.connector() == connector).toList();
-            return ports.isEmpty() ? Answer.no("Has no %s port.".formatted(connector.words()))
-                    : Answer.yes("Has %s.".formatted(Words.list(ports.stream().map(Port::name).toList())));
+            List<Port> ports = model.ports().stream()
+                    .filter(port -> port.connector() == connector)
+                    .toList();
+            return ports.isEmpty()
+                    ? Answer.no("Has no %s port.".formatted(connector.words()))
+                    : Answer.yes("Has %s."
+                            .formatted(Words.list(ports.stream().map(Port::name).toList())));
         }
     }
 
@@ -215,7 +274,8 @@ public sealed interface Question {
 
         @Override
         public Answer answer(Model model, Collection<Model> known) {
-            return model.power().map(power -> Answer.of(power.sources().contains(source), "Runs from %s.".formatted(power.words())))
+            return model.power()
+                    .map(power -> Answer.of(power.sources().contains(source), "Runs from %s.".formatted(power.words())))
                     .orElseGet(() -> Answer.no("What it runs from is not known, or it lives in a computer."));
         }
     }

@@ -24,8 +24,18 @@ import java.util.function.Function;
 final class BoardReader {
 
     /** What these lines begin with. */
-    static final List<String> WORDS = List.of("switches", "banks", "gestures", "modes", "factory run", "send channel", "programs from",
-            "display", "running status", "waits", "names");
+    static final List<String> WORDS = List.of(
+            "switches",
+            "banks",
+            "gestures",
+            "modes",
+            "factory run",
+            "send channel",
+            "programs from",
+            "display",
+            "running status",
+            "waits",
+            "names");
 
     private int switches;
     private int columns;
@@ -55,12 +65,28 @@ final class BoardReader {
     Optional<Board> board() {
         if (switches == 0) {
             if (said) {
-                throw new IllegalArgumentException("a line says how the switches are, and none how many: switches: 4 in rows of 4, send cc, 8 a press");
+                throw new IllegalArgumentException(
+                        "a line says how the switches are, and none how many: switches: 4 in rows of 4, send "
+                                + "cc, 8 a press");
             }
             return Optional.empty();
         }
-        return Optional.of(new Board(switches, columns, banks, bankChange, sends, messagesPerPress, gestures, modes, factoryRun, sendChannel,
-                runningStatus, programs, display, longestWait, labelCharacters));
+        return Optional.of(new Board(
+                switches,
+                columns,
+                banks,
+                bankChange,
+                sends,
+                messagesPerPress,
+                gestures,
+                modes,
+                factoryRun,
+                sendChannel,
+                runningStatus,
+                programs,
+                display,
+                longestWait,
+                labelCharacters));
     }
 
     private void read(String word, Cursor cursor) {
@@ -79,13 +105,32 @@ final class BoardReader {
         switch (word) {
             case "switches" -> switches(cursor);
             case "banks" -> banks(cursor);
-            case "gestures" -> gestures = several(cursor, Gesture.values(), Gesture::words, "Known gestures: press, release, hold, double press.");
-            case "modes" -> modes = several(cursor, SwitchMode.values(), SwitchMode::words, "Known modes: momentary, alternating, one-shot.");
+            case "gestures" ->
+                gestures = several(
+                        cursor,
+                        Gesture.values(),
+                        Gesture::words,
+                        "Known gestures: press, release, hold, double press.");
+            case "modes" ->
+                modes = several(
+                        cursor,
+                        SwitchMode.values(),
+                        SwitchMode::words,
+                        "Known modes: momentary, alternating, one-shot.");
             case "factory run" -> factoryRun = Optional.of(factoryRun(cursor));
-            case "send channel" -> sendChannel = Pieces.oneOf(cursor, SendChannel.values(), BoardReader::words, "\"one for the box\" or \"each message\"?");
-            case "waits" -> longestWait = behind(cursor, "up to", 60_000, "ms", "Write such as \"waits: up to 5000 ms\".");
-            case "names" -> labelCharacters = behind(cursor, "", 24, "characters", "Write such as \"names: 8 characters\".");
-            default -> display = Pieces.oneOf(cursor, ValueDisplay.values(), d -> d == ValueDisplay.PLAIN ? "plain" : "two digits", "\"plain\" or \"two digits\"?");
+            case "send channel" ->
+                sendChannel = Pieces.oneOf(
+                        cursor, SendChannel.values(), BoardReader::words, "\"one for the box\" or \"each message\"?");
+            case "waits" ->
+                longestWait = behind(cursor, "up to", 60_000, "ms", "Write such as \"waits: up to 5000 ms\".");
+            case "names" ->
+                labelCharacters = behind(cursor, "", 24, "characters", "Write such as \"names: 8 characters\".");
+            default ->
+                display = Pieces.oneOf(
+                        cursor,
+                        ValueDisplay.values(),
+                        d -> d == ValueDisplay.PLAIN ? "plain" : "two digits",
+                        "\"plain\" or \"two digits\"?");
         }
     }
 
@@ -143,8 +188,11 @@ final class BoardReader {
 
     private static FactoryRun factoryRun(Cursor cursor) {
         int column = cursor.column();
-        MessageType type = Pieces.oneOf(cursor, new MessageType[] {MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE},
-                MessageType::shortName, "note, cc or pc, then the numbers as sent, such as cc 80..88, 102");
+        MessageType type = Pieces.oneOf(
+                cursor,
+                new MessageType[] {MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE},
+                MessageType::shortName,
+                "note, cc or pc, then the numbers as sent, such as cc 80..88, 102");
         List<Integer> numbers = new ArrayList<>();
         do {
             String[] ends = cursor.peek().split("\\.\\.", 2);
@@ -161,7 +209,8 @@ final class BoardReader {
         return Pieces.fit(column, () -> new FactoryRun(type, numbers));
     }
 
-    private static <E extends Enum<E>> SortedSet<E> several(Cursor cursor, E[] values, Function<E, String> words, String question) {
+    private static <E extends Enum<E>> SortedSet<E> several(
+            Cursor cursor, E[] values, Function<E, String> words, String question) {
         SortedSet<E> read = new TreeSet<>();
         do {
             read.add(Pieces.oneOf(cursor, values, words, question));

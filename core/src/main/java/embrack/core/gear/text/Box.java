@@ -18,7 +18,12 @@ public record Box(Sockets sockets, Surface surface, Memory memory, Quirks quirks
 
     /** The box of a model. */
     public static Box of(Model model) {
-        return new Box(model.sockets(), model.surface(), model.memory(), model.answers().quirks(), model.power());
+        return new Box(
+                model.sockets(),
+                model.surface(),
+                model.memory(),
+                model.answers().quirks(),
+                model.power());
     }
 
     /**

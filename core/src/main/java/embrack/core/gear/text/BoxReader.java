@@ -25,6 +25,7 @@ import embrack.core.text.Spelling;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.SortedSet;
@@ -53,13 +54,19 @@ final class BoxReader {
 
     BoxReader(String text) {
         this.text = text;
-        this.lines = Map.of("memories", this::memories, "keep", this::keep, "power", this::power, "habits", this::habits);
+        this.lines =
+                Map.of("memories", this::memories, "keep", this::keep, "power", this::power, "habits", this::habits);
     }
 
     BoxReading read() {
         if (text.length() > BoxReading.MAX_LENGTH) {
-            problems.add(new Problem(Problem.Level.ERROR, 1, 1, 1, "This text has %d characters; a box has at most %d."
-                    .formatted(text.length(), BoxReading.MAX_LENGTH)));
+            problems.add(new Problem(
+                    Problem.Level.ERROR,
+                    1,
+                    1,
+                    1,
+                    "This text has %d characters; a box has at most %d."
+                            .formatted(text.length(), BoxReading.MAX_LENGTH)));
             return new BoxReading(text, Optional.empty(), problems);
         }
         text.lines().forEach(this::readLine);
@@ -69,10 +76,15 @@ final class BoxReader {
 
     private Optional<Box> whole() {
         try {
-            return Optional.of(new Box(new Sockets(ports, shared, passes), new Surface(board.board(), groups),
-                    new Memory(settings, memories, keep), quirks, power));
+            return Optional.of(new Box(
+                    new Sockets(ports, shared, passes),
+                    new Surface(board.board(), groups),
+                    new Memory(settings, memories, keep),
+                    quirks,
+                    power));
         } catch (IllegalArgumentException e) {
-            problems.add(new Problem(Problem.Level.ERROR, Math.max(1, line), 1, 1, Pieces.capital(e.getMessage()) + "."));
+            problems.add(
+                    new Problem(Problem.Level.ERROR, Math.max(1, line), 1, 1, Pieces.capital(e.getMessage()) + "."));
             return Optional.empty();
         }
     }
@@ -87,7 +99,10 @@ final class BoxReader {
             }
             readLine(cursor);
             if (!cursor.isAtEnd()) {
-                throw new Fault(cursor.column(), cursor.rest().length(), "\"%s\" is not understood here.".formatted(cursor.rest()));
+                throw new Fault(
+                        cursor.column(),
+                        cursor.rest().length(),
+                        "\"%s\" is not understood here.".formatted(cursor.rest()));
             }
         } catch (Fault fault) {
             problems.add(fault.inLine(line));
@@ -104,25 +119,40 @@ final class BoxReader {
         } else if (cursor.accept("setting")) {
             settings.add(SettingReader.read(cursor));
         } else if (!board.accepts(cursor) && !acceptsGroup(cursor)) {
-            String word = lines.keySet().stream().filter(cursor::accept).findFirst().orElseThrow(() -> cursor.fault(unknown(cursor.peek())));
+            String word = lines.keySet().stream()
+                    .filter(cursor::accept)
+                    .findFirst()
+                    .orElseThrow(() -> cursor.fault(unknown(cursor.peek())));
             Pieces.colon(cursor, word);
-            lines.get(word).accept(cursor);
+            Objects.requireNonNull(lines.get(word)).accept(cursor);
         }
     }
 
     private static String unknown(String word) {
-        List<String> known = Stream.concat(Stream.of("port", "shared", "pass", "setting", "memories", "keep", "power", "habits"),
-                Stream.concat(BoardReader.WORDS.stream(), Stream.of(ControlType.values()).map(ControlType::plural))).toList();
-        return known.stream().filter(each -> Spelling.isNear(word, each)).findFirst()
+        List<String> known = Stream.concat(
+                        Stream.of("port", "shared", "pass", "setting", "memories", "keep", "power", "habits"),
+                        Stream.concat(
+                                BoardReader.WORDS.stream(),
+                                Stream.of(ControlType.values()).map(ControlType::plural)))
+                .toList();
+        return known.stream()
+                .filter(each -> Spelling.isNear(word, each))
+                .findFirst()
                 .map(near -> "\"%s\" does not begin a line. Did you mean \"%s\"?".formatted(word, near))
-                .orElseGet(() -> "\"%s\" does not begin a line. A line begins with one of: %s.".formatted(word, String.join(", ", known)));
+                .orElseGet(() -> "\"%s\" does not begin a line. A line begins with one of: %s."
+                        .formatted(word, String.join(", ", known)));
     }
 
     private void port(Cursor cursor) {
         Pieces.Named named = Pieces.named(cursor, "port MIDI IN: 5-pin in");
-        Connector connector = Pieces.oneOf(cursor, Connector.values(), Connector::words, "What is it? 5-pin, TRS type A, TRS type B,"
-                + " USB device, USB host, Bluetooth, network, Wi-Fi, virtual, power, audio or DMX.");
-        Direction direction = Pieces.oneOf(cursor, Direction.values(), Direction::words, "Which way? in, out, thru or both ways.");
+        Connector connector = Pieces.oneOf(
+                cursor,
+                Connector.values(),
+                Connector::words,
+                "What is it? 5-pin, TRS type A, TRS type B,"
+                        + " USB device, USB host, Bluetooth, network, Wi-Fi, virtual, power, audio or DMX.");
+        Direction direction =
+                Pieces.oneOf(cursor, Direction.values(), Direction::words, "Which way? in, out, thru or both ways.");
         int gives = 0;
         boolean forOne = false;
         while (cursor.accept(",")) {
@@ -136,7 +166,8 @@ final class BoxReader {
         }
         int given = gives;
         boolean kept = forOne;
-        ports.addAll(Pieces.fit(named, () -> new PortRun(named.id(), named.label()).ports(connector, direction, given, kept)));
+        ports.addAll(Pieces.fit(
+                named, () -> new PortRun(named.id(), named.label()).ports(connector, direction, given, kept)));
     }
 
     private void pass(Cursor cursor) {
@@ -155,8 +186,13 @@ final class BoxReader {
         String name = (at < 0 ? cursor.rest() : cursor.rest().substring(0, at));
         int column = cursor.column();
         cursor.step(name.length());
-        return ports.stream().filter(p -> p.name().text().equalsIgnoreCase(name.strip()) || p.id().text().equals(name.strip())).findFirst().map(Port::id)
-                .orElseThrow(() -> new Fault(column, Math.max(1, name.length()), "No port above is called \"%s\".".formatted(name.strip())));
+        return ports.stream()
+                .filter(p -> p.name().text().equalsIgnoreCase(name.strip())
+                        || p.id().text().equals(name.strip()))
+                .findFirst()
+                .map(Port::id)
+                .orElseThrow(() -> new Fault(
+                        column, Math.max(1, name.length()), "No port above is called \"%s\".".formatted(name.strip())));
     }
 
     private static int milliamps(Cursor cursor) {
@@ -177,8 +213,12 @@ final class BoxReader {
         Cursor names = cursor.until(semicolon);
         int column = names.column();
         for (String name : names.rest().split(",")) {
-            uses.add(ports.stream().filter(p -> p.name().text().equalsIgnoreCase(name.strip())).findFirst().map(Port::id)
-                    .orElseThrow(() -> new Fault(column, 1, "No port above is called \"%s\".".formatted(name.strip()))));
+            uses.add(ports.stream()
+                    .filter(p -> p.name().text().equalsIgnoreCase(name.strip()))
+                    .findFirst()
+                    .map(Port::id)
+                    .orElseThrow(
+                            () -> new Fault(column, 1, "No port above is called \"%s\".".formatted(name.strip()))));
         }
         int atOnce = Pieces.number(cursor, 1, 64);
         if (!cursor.accept("at once")) {
@@ -196,9 +236,15 @@ final class BoxReader {
                 int columns = cursor.accept("in rows of") ? Pieces.number(cursor, 1, 128) : count;
                 SortedSet<MessageType> sends = Pieces.sends(cursor);
                 Optional<Channel> channel = cursor.accept("on channel") || cursor.accept(", on channel")
-                        ? Optional.of(new Channel(Pieces.number(cursor, 1, 16))) : Optional.empty();
+                        ? Optional.of(new Channel(Pieces.number(cursor, 1, 16)))
+                        : Optional.empty();
                 Shaping shaping = cursor.accept("with") || cursor.accept(", with")
-                        ? Pieces.oneOf(cursor, new Shaping[] {Shaping.RANGE, Shaping.CURVE}, Shaping::words, "\"with range\" or \"with range and curve\"?") : Shaping.NONE;
+                        ? Pieces.oneOf(
+                                cursor,
+                                new Shaping[] {Shaping.RANGE, Shaping.CURVE},
+                                Shaping::words,
+                                "\"with range\" or \"with range and curve\"?")
+                        : Shaping.NONE;
                 groups.add(Pieces.fit(column, () -> new ControlGroup(type, count, columns, sends, channel, shaping)));
                 return true;
             }
@@ -213,7 +259,8 @@ final class BoxReader {
     private void keep(Cursor cursor) {
         String words = cursor.rest();
         if (words.isEmpty() || words.length() > 200) {
-            throw cursor.fault("Say in 1 to 200 characters what must be done so that the box keeps what was programmed.");
+            throw cursor.fault(
+                    "Say in 1 to 200 characters what must be done so that the box keeps what was programmed.");
         }
         cursor.step(words.length());
         keep = Optional.of(words);
@@ -222,7 +269,11 @@ final class BoxReader {
     private void power(Cursor cursor) {
         SortedSet<Power.Source> sources = new TreeSet<>();
         do {
-            sources.add(Pieces.oneOf(cursor, Power.Source.values(), Power.Source::words, "What does it run from? USB, a supply of its own, batteries or mains."));
+            sources.add(Pieces.oneOf(
+                    cursor,
+                    Power.Source.values(),
+                    Power.Source::words,
+                    "What does it run from? USB, a supply of its own, batteries or mains."));
         } while (cursor.accept("or"));
         int milliamps = 0;
         if (cursor.accept(",")) {
@@ -234,9 +285,11 @@ final class BoxReader {
     private void habits(Cursor cursor) {
         do {
             if (cursor.accept("listens to all channels")) {
-                quirks = new Quirks(true, quirks.actsOnNoteOff(), quirks.looksForPortsAtStart(), quirks.assignableInputs());
+                quirks = new Quirks(
+                        true, quirks.actsOnNoteOff(), quirks.looksForPortsAtStart(), quirks.assignableInputs());
             } else if (cursor.accept("acts on note-off")) {
-                quirks = new Quirks(quirks.hearsAllChannels(), true, quirks.looksForPortsAtStart(), quirks.assignableInputs());
+                quirks = new Quirks(
+                        quirks.hearsAllChannels(), true, quirks.looksForPortsAtStart(), quirks.assignableInputs());
             } else if (cursor.accept("looks for ports at start")) {
                 quirks = new Quirks(quirks.hearsAllChannels(), quirks.actsOnNoteOff(), true, quirks.assignableInputs());
             } else if (cursor.peek().matches("\\d+")) {
@@ -244,9 +297,11 @@ final class BoxReader {
                 if (!cursor.accept("assignable inputs")) {
                     throw cursor.fault("Write such as \"16 assignable inputs\".");
                 }
-                quirks = new Quirks(quirks.hearsAllChannels(), quirks.actsOnNoteOff(), quirks.looksForPortsAtStart(), inputs);
+                quirks = new Quirks(
+                        quirks.hearsAllChannels(), quirks.actsOnNoteOff(), quirks.looksForPortsAtStart(), inputs);
             } else {
-                throw cursor.fault("Known habits: listens to all channels; acts on note-off; looks for ports at start; 16 assignable inputs.");
+                throw cursor.fault("Known habits: listens to all channels; acts on note-off; looks for ports at start; "
+                        + "16 assignable inputs.");
             }
         } while (cursor.accept(";") || cursor.accept(","));
     }

@@ -30,8 +30,7 @@ public final class BoxWriter {
 
     private final List<String> lines = new ArrayList<>();
 
-    private BoxWriter() {
-    }
+    private BoxWriter() {}
 
     /** The text of a box. */
     public static String write(Box box) {
@@ -52,8 +51,13 @@ public final class BoxWriter {
     }
 
     private void port(Port port) {
-        lines.add("port %s: %s %s%s%s".formatted(named(port.name(), port.id().text()), port.connector().words(), port.direction().words(),
-                port.gives() == 0 ? "" : ", gives %d mA".formatted(port.gives()), port.forOneController() ? ", for one controller" : ""));
+        lines.add("port %s: %s %s%s%s"
+                .formatted(
+                        named(port.name(), port.id().text()),
+                        port.connector().words(),
+                        port.direction().words(),
+                        port.gives() == 0 ? "" : ", gives %d mA".formatted(port.gives()),
+                        port.forOneController() ? ", for one controller" : ""));
     }
 
     private void pass(Box box, Route route, boolean open) {
@@ -65,14 +69,26 @@ public final class BoxWriter {
     }
 
     private void shared(Box box, SharedSocket shared) {
-        lines.add("shared %s: %s; %d at once".formatted(shared.name(), shared.ports().stream()
-                .map(id -> box.sockets().port(id).orElseThrow().name().text()).collect(Collectors.joining(", ")), shared.atOnce()));
+        lines.add("shared %s: %s; %d at once"
+                .formatted(
+                        shared.name(),
+                        shared.ports().stream()
+                                .map(id -> box.sockets()
+                                        .port(id)
+                                        .orElseThrow()
+                                        .name()
+                                        .text())
+                                .collect(Collectors.joining(", ")),
+                        shared.atOnce()));
     }
 
     private void board(Board board) {
-        lines.add("switches: %d in rows of %d, %s, %d a press".formatted(board.switches(), board.columns(), sends(board.sends()), board.messagesPerPress()));
+        lines.add("switches: %d in rows of %d, %s, %d a press"
+                .formatted(board.switches(), board.columns(), sends(board.sends()), board.messagesPerPress()));
         lines.add("banks: " + board.banks().stream().map(TapeLabel::text).collect(Collectors.joining(", "))
-                + (board.bankChange() == BankChange.ASSIGNMENTS ? "" : "; a bank changes " + board.bankChange().words()));
+                + (board.bankChange() == BankChange.ASSIGNMENTS
+                        ? ""
+                        : "; a bank changes " + board.bankChange().words()));
         lines.add("gestures: " + board.gestures().stream().map(g -> g.words()).collect(Collectors.joining(", ")));
         lines.add("modes: " + board.modes().stream().map(m -> m.words()).collect(Collectors.joining(", ")));
         board.factoryRun().ifPresent(this::factoryRun);
@@ -100,26 +116,44 @@ public final class BoxWriter {
         List<String> pieces = new ArrayList<>();
         for (int i = 0; i < run.numbers().size(); ) {
             int end = i + 1;
-            while (end < run.numbers().size() && run.numbers().get(end) == run.numbers().get(i) + end - i) {
+            while (end < run.numbers().size()
+                    && run.numbers().get(end) == run.numbers().get(i) + end - i) {
                 end++;
             }
-            pieces.add(end - i == 1 ? String.valueOf(run.numbers().get(i)) : run.numbers().get(i) + ".." + run.numbers().get(end - 1));
+            pieces.add(
+                    end - i == 1
+                            ? String.valueOf(run.numbers().get(i))
+                            : run.numbers().get(i) + ".." + run.numbers().get(end - 1));
             i = end;
         }
         lines.add("factory run: %s %s".formatted(word(run.type()), String.join(", ", pieces)));
     }
 
     private void group(ControlGroup group) {
-        lines.add("%s: %d in rows of %d, %s%s".formatted(group.type().plural(), group.count(), group.columns(), sends(group.sends()),
-                group.channel().map(c -> ", on channel " + c.number()).orElse("") + (group.shaping() == Shaping.NONE ? "" : ", with " + group.shaping().words())));
+        lines.add("%s: %d in rows of %d, %s%s"
+                .formatted(
+                        group.type().plural(),
+                        group.count(),
+                        group.columns(),
+                        sends(group.sends()),
+                        group.channel().map(c -> ", on channel " + c.number()).orElse("")
+                                + (group.shaping() == Shaping.NONE
+                                        ? ""
+                                        : ", with " + group.shaping().words())));
     }
 
     private void setting(Setting setting) {
-        String range = setting.choices().isEmpty() ? "%d..%d, factory %d".formatted(setting.min(), setting.max(), setting.factory())
-                : "%s; factory %s".formatted(setting.choices().stream().map(TapeLabel::text).collect(Collectors.joining(", ")),
-                        setting.shown(setting.factory()));
-        lines.add("setting %s: %s%s".formatted(named(setting.name(), setting.id().text()), range,
-                setting.scope() == Scope.MEMORY ? ", in each memory" : ""));
+        String range = setting.choices().isEmpty()
+                ? "%d..%d, factory %d".formatted(setting.min(), setting.max(), setting.factory())
+                : "%s; factory %s"
+                        .formatted(
+                                setting.choices().stream().map(TapeLabel::text).collect(Collectors.joining(", ")),
+                                setting.shown(setting.factory()));
+        lines.add("setting %s: %s%s"
+                .formatted(
+                        named(setting.name(), setting.id().text()),
+                        range,
+                        setting.scope() == Scope.MEMORY ? ", in each memory" : ""));
     }
 
     private void quirks(Quirks quirks) {

@@ -17,12 +17,10 @@ import org.jspecify.annotations.Nullable;
 /** The pieces that lines of a box are made of: names, numbers, ranges, types of message, words to choose from. */
 final class Pieces {
 
-    private Pieces() {
-    }
+    private Pieces() {}
 
     /** A name with its id and the column where it stands. */
-    record Named(String id, TapeLabel label, int column) {
-    }
+    record Named(String id, TapeLabel label, int column) {}
 
     /** A name, perhaps with an id of its own behind "as", up to the colon. */
     static Named named(Cursor cursor, String example) {
@@ -34,7 +32,8 @@ final class Pieces {
         int column = part.column();
         String[] pieces = part.rest().split(" as (?=[a-z0-9-]+$)");
         TapeLabel label = fit(column, () -> TapeLabel.parse(pieces[0].replace("\"", "")));
-        return new Named(fit(column, () -> pieces.length > 1 ? Slug.checked("id", pieces[1]) : defaultId(label)), label, column);
+        return new Named(
+                fit(column, () -> pieces.length > 1 ? Slug.checked("id", pieces[1]) : defaultId(label)), label, column);
     }
 
     /** The id of a port or setting of that name, where none is said: {@code in} for "MIDI IN". */
@@ -82,7 +81,10 @@ final class Pieces {
         }
         SortedSet<MessageType> types = new TreeSet<>();
         do {
-            types.add(oneOf(cursor, MessageType.values(), MessageType::shortName,
+            types.add(oneOf(
+                    cursor,
+                    MessageType.values(),
+                    MessageType::shortName,
                     "What do they send? note, cc, pc, pitch bend, channel pressure, start, stop, clock ..."));
         } while (acceptMore(cursor));
         return types;
@@ -93,7 +95,8 @@ final class Pieces {
         int column = cursor.column();
         if (cursor.accept(",")) {
             int behind = cursor.column();
-            boolean type = Stream.of(MessageType.values()).anyMatch(t -> cursor.accept(t.shortName().toLowerCase(Locale.ROOT)));
+            boolean type = Stream.of(MessageType.values())
+                    .anyMatch(t -> cursor.accept(t.shortName().toLowerCase(Locale.ROOT)));
             cursor.backTo(type ? behind : column);
             return type;
         }
@@ -102,8 +105,10 @@ final class Pieces {
 
     /** One of several things by its words, the longest that fits. */
     static <E> E oneOf(Cursor cursor, E[] values, Function<E, String> words, String question) {
-        return Stream.of(values).sorted((a, b) -> words.apply(b).length() - words.apply(a).length())
-                .filter(value -> cursor.accept(words.apply(value).toLowerCase(Locale.ROOT))).findFirst()
+        return Stream.of(values)
+                .sorted((a, b) -> words.apply(b).length() - words.apply(a).length())
+                .filter(value -> cursor.accept(words.apply(value).toLowerCase(Locale.ROOT)))
+                .findFirst()
                 .orElseThrow(() -> cursor.fault(question));
     }
 
@@ -116,7 +121,10 @@ final class Pieces {
         try {
             return supplier.get();
         } catch (IllegalArgumentException e) {
-            throw new Fault(column, 1, capital(e.getMessage()) + (String.valueOf(e.getMessage()).endsWith(".") ? "" : "."));
+            throw new Fault(
+                    column,
+                    1,
+                    capital(e.getMessage()) + (String.valueOf(e.getMessage()).endsWith(".") ? "" : "."));
         }
     }
 
@@ -127,7 +135,11 @@ final class Pieces {
 
     /** What a bank changes, in words. */
     static BankChange bankChange(Cursor cursor) {
-        return oneOf(cursor, BankChange.values(), BankChange::words, "What does a bank change? \"what each switch sends\", \"the channel\""
-                + " or \"the numbers, which go on\".");
+        return oneOf(
+                cursor,
+                BankChange.values(),
+                BankChange::words,
+                "What does a bank change? \"what each switch sends\", \"the channel\""
+                        + " or \"the numbers, which go on\".");
     }
 }

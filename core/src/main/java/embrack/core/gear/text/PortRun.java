@@ -24,9 +24,12 @@ record PortRun(String id, TapeLabel name) {
         int first = Integer.parseInt(run.group(2));
         int last = Integer.parseInt(run.group(3));
         if (first > last) {
-            throw new IllegalArgumentException("%d..%d runs backwards; a run goes from low to high".formatted(first, last));
+            throw new IllegalArgumentException(
+                    "%d..%d runs backwards; a run goes from low to high".formatted(first, last));
         }
-        return IntStream.rangeClosed(first, last).mapToObj(i -> new TapeLabel(run.group(1) + " " + i))
-                .map(label -> new Port(new PortId(Pieces.defaultId(label)), label, connector, direction, gives, forOne)).toList();
+        return IntStream.rangeClosed(first, last)
+                .mapToObj(i -> new TapeLabel(run.group(1) + " " + i))
+                .map(label -> new Port(new PortId(Pieces.defaultId(label)), label, connector, direction, gives, forOne))
+                .toList();
     }
 }

@@ -11,13 +11,13 @@ import java.util.stream.Stream;
 /** Reads the lines about settings. */
 final class SettingReader {
 
-    private SettingReader() {
-    }
+    private SettingReader() {}
 
     /** The setting that the rest of a line describes. */
     static Setting read(Cursor cursor) {
         Pieces.Named named = Pieces.named(cursor, "setting MIDI receive channel: 1..16, factory 1");
-        boolean numbers = cursor.peek().matches("-?\\d+(?:\\.\\..*)?") && !cursor.rest().matches("-?\\d+ +\\p{L}.*");
+        boolean numbers =
+                cursor.peek().matches("-?\\d+(?:\\.\\..*)?") && !cursor.rest().matches("-?\\d+ +\\p{L}.*");
         int[] range = numbers ? Pieces.range(cursor) : new int[2];
         List<TapeLabel> choices = numbers ? List.of() : choices(cursor);
         range[1] = numbers ? range[1] : choices.size() - 1;
@@ -27,8 +27,13 @@ final class SettingReader {
             cursor.accept(",");
             cursor.accept(";");
             if (cursor.accept("factory")) {
-                factory = numbers ? Pieces.number(cursor, range[0], range[1]) : choices.indexOf(Pieces.oneOf(cursor, choices.toArray(TapeLabel[]::new),
-                        TapeLabel::text, "The factory's value is none of the words before."));
+                factory = numbers
+                        ? Pieces.number(cursor, range[0], range[1])
+                        : choices.indexOf(Pieces.oneOf(
+                                cursor,
+                                choices.toArray(TapeLabel[]::new),
+                                TapeLabel::text,
+                                "The factory's value is none of the words before."));
             } else if (cursor.accept("in each memory")) {
                 scope = Scope.MEMORY;
             } else {
@@ -39,7 +44,8 @@ final class SettingReader {
         int low = range[0];
         int high = range[1];
         Scope held = scope;
-        return Pieces.fit(named, () -> new Setting(new SettingId(named.id()), named.label(), low, high, value, choices, held));
+        return Pieces.fit(
+                named, () -> new Setting(new SettingId(named.id()), named.label(), low, high, value, choices, held));
     }
 
     /** Words to choose from, with commas between, up to a semicolon or the end of the line. */
@@ -47,6 +53,8 @@ final class SettingReader {
         int semicolon = cursor.find(';');
         Cursor part = cursor.until(semicolon < 0 ? Integer.MAX_VALUE : semicolon);
         int column = part.column();
-        return Stream.of(part.rest().split(",")).map(word -> Pieces.fit(column, () -> TapeLabel.parse(word))).toList();
+        return Stream.of(part.rest().split(","))
+                .map(word -> Pieces.fit(column, () -> TapeLabel.parse(word)))
+                .toList();
     }
 }

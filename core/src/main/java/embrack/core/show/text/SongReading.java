@@ -28,13 +28,11 @@ import java.util.stream.Stream;
  * Reads how a song goes, line by line:
  *
  * <pre>
- * tempo 92                     from here on; "tempo 92 to 76 over 8 bars" glides, "tempo 92 gliding" up to the next tempo
- * metre 7/8                    from here on
- * Verse 1: 16 bars, "low"      a section, with what the guide says
- *   words: Lamps on the sill   a line or slide of it
- *   at 9|3: tempo 96           a change inside it, counted from its first bar
- * Vamp: 4 bars, vamp 3 times   goes round until it is let go, three times as a rule
- * stem Drums: percussion, played by Drums
+ * tempo 92                     from here on; "tempo 92 to 76 over 8 bars" glides, "tempo 92 gliding" up to the next
+ * tempo metre 7/8                    from here on Verse 1: 16 bars, "low"      a section, with what the guide says
+ * words: Lamps on the sill   a line or slide of it   at 9|3: tempo 96           a change inside it, counted from its
+ * first bar Vamp: 4 bars, vamp 3 times   goes round until it is let go, three times as a rule stem Drums: percussion,
+ * played by Drums
  * </pre>
  *
  * @param form what the lines say; empty when any cannot be read
@@ -43,9 +41,11 @@ import java.util.stream.Stream;
 public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> problems) {
 
     private static final Pattern BARS = Pattern.compile("(\\d{1,3})\\s*bars?", Pattern.CASE_INSENSITIVE);
-    private static final Pattern VAMP = Pattern.compile("vamp(?:\\s+(\\d{1,2})\\s*(?:times?|x)?)?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern VAMP =
+            Pattern.compile("vamp(?:\\s+(\\d{1,2})\\s*(?:times?|x)?)?", Pattern.CASE_INSENSITIVE);
     private static final Pattern GUIDE = Pattern.compile("\"([^\"]*)\"");
-    private static final Pattern TEMPO = Pattern.compile("(\\S+?)(?:\\s+(?:(gliding)|to\\s+(\\S+)\\s+over\\s+(\\d{1,3})\\s*bars?))?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern TEMPO = Pattern.compile(
+            "(\\S+?)(?:\\s+(?:(gliding)|to\\s+(\\S+)\\s+over\\s+(\\d{1,3})\\s*bars?))?", Pattern.CASE_INSENSITIVE);
     private static final int MAX_LINES = 2_000;
 
     public SongReading {
@@ -58,7 +58,15 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
         var reader = new Reader();
         List<String> lines = text.lines().toList();
         if (lines.size() > MAX_LINES) {
-            return new SongReading(Optional.empty(), List.of(), List.of(new Problem(Problem.Level.ERROR, MAX_LINES, 1, 1, "A song has at most %d lines.".formatted(MAX_LINES))));
+            return new SongReading(
+                    Optional.empty(),
+                    List.of(),
+                    List.of(new Problem(
+                            Problem.Level.ERROR,
+                            MAX_LINES,
+                            1,
+                            1,
+                            "A song has at most %d lines.".formatted(MAX_LINES))));
         }
         for (int i = 0; i < lines.size(); i++) {
             reader.read(lines.get(i), i + 1);
@@ -67,15 +75,12 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
     }
 
     /** A change of metre or tempo, kept until all metres are known: the place of a beat depends on them. */
-    private record Marked(int line, int bar, String beat, TempoSaid said) {
-    }
+    private record Marked(int line, int bar, String beat, TempoSaid said) {}
 
     /** A change behind the end of its section, which only the last one may have: what a glide leads to. */
-    private record Behind(int section, int bar, Problem problem) {
-    }
+    private record Behind(int section, int bar, Problem problem) {}
 
-    private record TempoSaid(Tempo tempo, boolean gliding, Optional<Tempo> to, int over) {
-    }
+    private record TempoSaid(Tempo tempo, boolean gliding, Optional<Tempo> to, int over) {}
 
     private static final class Reader {
 
@@ -119,7 +124,8 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
             if (colon < 0) {
                 throw cursor.fault("Write a section as its name, a colon and its bars, such as: Verse 1: 16 bars.");
             }
-            TapeLabel name = fit(column, () -> TapeLabel.parse(cursor.until(colon).rest()));
+            TapeLabel name =
+                    fit(column, () -> TapeLabel.parse(cursor.until(colon).rest()));
             if (sections.stream().anyMatch(other -> other.name().sameAs(name))) {
                 throw new Fault(column, name.text().length(), "Another section is called that; number them.");
             }
@@ -142,7 +148,11 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
                 } else if (guideSaid.matches()) {
                     guide = guideSaid.group(1).strip();
                 } else {
-                    throw new Fault(at, piece.length(), "Behind the name come its bars, \"vamp\" if it goes round, and what the guide says in quotes.");
+                    throw new Fault(
+                            at,
+                            piece.length(),
+                            "Behind the name come its bars, \"vamp\" if it goes round, and what the guide "
+                                    + "says in quotes.");
                 }
             }
             Section section = made(column, name, bars, guide, passes, vamp);
@@ -162,7 +172,9 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
             Section last = sections.getLast();
             List<String> more = new ArrayList<>(last.lines());
             more.add(cursor.rest());
-            sections.set(sections.size() - 1, new Section(last.name(), last.bars(), last.guide(), last.passes(), last.vamp(), more));
+            sections.set(
+                    sections.size() - 1,
+                    new Section(last.name(), last.bars(), last.guide(), last.passes(), last.vamp(), more));
         }
 
         private void inside(Cursor cursor, int number) {
@@ -177,7 +189,17 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
             String[] place = cursor.until(colon).rest().split("\\|", 2);
             int bar = fit(column, () -> whole(place[0]));
             if (bar < 1 || bar > sections.getLast().bars()) {
-                behind.add(new Behind(sections.size() - 1, bar, new Fault(column, place[0].length(), "%s has bars 1 to %d.".formatted(sections.getLast().name(), sections.getLast().bars())).inLine(number)));
+                behind.add(new Behind(
+                        sections.size() - 1,
+                        bar,
+                        new Fault(
+                                        column,
+                                        place[0].length(),
+                                        "%s has bars 1 to %d."
+                                                .formatted(
+                                                        sections.getLast().name(),
+                                                        sections.getLast().bars()))
+                                .inLine(number)));
             }
             int there = Math.max(1, sectionStart + bar - 1);
             if (cursor.accept("tempo")) {
@@ -198,8 +220,11 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
             if (colon < 0) {
                 throw cursor.fault("Write a stem as: stem Drums: percussion, played by Drums.");
             }
-            TapeLabel name = fit(column, () -> TapeLabel.parse(cursor.until(colon).rest()));
-            StemSort sort = Stream.of(StemSort.values()).filter(s -> cursor.accept(s.words())).findFirst()
+            TapeLabel name =
+                    fit(column, () -> TapeLabel.parse(cursor.until(colon).rest()));
+            StemSort sort = Stream.of(StemSort.values())
+                    .filter(s -> cursor.accept(s.words()))
+                    .findFirst()
                     .orElseThrow(() -> cursor.fault("A stem is one of tones, percussion, click, guide, pad."));
             Optional<TapeLabel> player = Optional.empty();
             if (cursor.accept(", played by") || cursor.accept("played by")) {
@@ -218,7 +243,11 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
                     throw new IllegalArgumentException("Write a tempo such as 92, or: 92 to 76 over 8 bars.");
                 }
                 Optional<Tempo> to = Optional.ofNullable(matcher.group(3)).map(Tempo::parse);
-                return new TempoSaid(Tempo.parse(matcher.group(1)), matcher.group(2) != null, to, to.isPresent() ? Integer.parseInt(matcher.group(4)) : 0);
+                return new TempoSaid(
+                        Tempo.parse(matcher.group(1)),
+                        matcher.group(2) != null,
+                        to,
+                        to.isPresent() ? Integer.parseInt(matcher.group(4)) : 0);
             });
         }
 
@@ -252,24 +281,36 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
         }
 
         private SongReading whole(int lines) {
-            behind.stream().filter(one -> one.bar() < 1 || one.section() < sections.size() - 1).forEach(one -> problems.add(one.problem()));
+            behind.stream()
+                    .filter(one -> one.bar() < 1 || one.section() < sections.size() - 1)
+                    .forEach(one -> problems.add(one.problem()));
             Score bars = fit(1, () -> new Score(metres, List.of()));
             List<TempoChange> changes = new ArrayList<>();
             for (Marked marked : tempos) {
                 try {
                     Position at = fit(1, () -> bars.parse(marked.bar() + "|" + marked.beat()));
                     TempoSaid said = marked.said();
-                    changes.add(new TempoChange(at, said.tempo(), said.gliding() || said.to().isPresent()));
-                    said.to().ifPresent(to -> changes.add(new TempoChange(new Position(at.bar() + said.over(), at.tick()), to)));
+                    changes.add(new TempoChange(
+                            at, said.tempo(), said.gliding() || said.to().isPresent()));
+                    said.to()
+                            .ifPresent(to ->
+                                    changes.add(new TempoChange(new Position(at.bar() + said.over(), at.tick()), to)));
                 } catch (Fault fault) {
                     problems.add(fault.inLine(marked.line()));
                 }
             }
             if (sections.isEmpty() && problems.isEmpty()) {
-                problems.add(new Problem(Problem.Level.ERROR, Math.max(1, lines), 1, 1, "Write at least one section, such as: Verse 1: 16 bars."));
+                problems.add(new Problem(
+                        Problem.Level.ERROR,
+                        Math.max(1, lines),
+                        1,
+                        1,
+                        "Write at least one section, such as: Verse 1: 16 bars."));
             }
             problems.sort(null);
-            Optional<Form> form = problems.isEmpty() ? Optional.of(fit(1, () -> new Form(new Score(metres, changes), sections))) : Optional.empty();
+            Optional<Form> form = problems.isEmpty()
+                    ? Optional.of(fit(1, () -> new Form(new Score(metres, changes), sections)))
+                    : Optional.empty();
             return new SongReading(form, stems, problems);
         }
     }

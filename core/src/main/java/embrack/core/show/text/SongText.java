@@ -15,8 +15,7 @@ import java.util.stream.Stream;
 /** Writes how a song goes; reading it gives the same again. */
 public final class SongText {
 
-    private SongText() {
-    }
+    private SongText() {}
 
     /** The text of a form and its stems. */
     public static String of(Form form, List<Stem> stems) {
@@ -34,26 +33,41 @@ public final class SongText {
     }
 
     private static String section(Section section) {
-        StringBuilder line = new StringBuilder("%s: %d %s".formatted(section.name(), section.bars(), section.bars() == 1 ? "bar" : "bars"));
+        StringBuilder line = new StringBuilder(
+                "%s: %d %s".formatted(section.name(), section.bars(), section.bars() == 1 ? "bar" : "bars"));
         if (section.vamp()) {
             line.append(section.passes() == 1 ? ", vamp" : ", vamp %d times".formatted(section.passes()));
         }
-        return line.append(section.guide().isEmpty() ? "" : ", \"%s\"".formatted(section.guide())).toString();
+        return line.append(section.guide().isEmpty() ? "" : ", \"%s\"".formatted(section.guide()))
+                .toString();
     }
 
     private static String stem(Stem stem) {
-        return "stem %s: %s%s".formatted(stem.name(), stem.sort().words(), stem.player().map(player -> ", played by " + player).orElse(""));
+        return "stem %s: %s%s"
+                .formatted(
+                        stem.name(),
+                        stem.sort().words(),
+                        stem.player().map(player -> ", played by " + player).orElse(""));
     }
 
-    /** Changes at the very start of a section stand before it; those inside it, behind it, with their place counted from its first bar. */
+    /**
+     * Changes at the very start of a section stand before it; those inside it, behind it, with their place counted from
+     * its first bar.
+     */
     private static Stream<String> changes(Score score, int first, int last, int fromTick) {
-        Stream<MetreChange> metres = score.metres().stream().filter(change -> fromTick == 0 ? change.bar() == first : change.bar() > first && change.bar() <= last);
+        Stream<MetreChange> metres = score.metres().stream()
+                .filter(change -> fromTick == 0 ? change.bar() == first : change.bar() > first && change.bar() <= last);
         Stream<TempoChange> tempos = score.tempos().stream().filter(change -> {
             Position at = score.position(score.tick(change.at()));
-            return fromTick == 0 ? at.equals(Position.bar(first)) : at.compareTo(Position.bar(first)) > 0 && at.bar() <= last;
+            return fromTick == 0
+                    ? at.equals(Position.bar(first))
+                    : at.compareTo(Position.bar(first)) > 0 && at.bar() <= last;
         });
-        return Stream.concat(metres.map(change -> place(score, Position.bar(change.bar()), first, fromTick) + "metre " + metre(change)),
-                tempos.map(change -> place(score, score.position(score.tick(change.at())), first, fromTick) + "tempo " + change.tempo() + (change.glides() ? " gliding" : "")));
+        return Stream.concat(
+                metres.map(
+                        change -> place(score, Position.bar(change.bar()), first, fromTick) + "metre " + metre(change)),
+                tempos.map(change -> place(score, score.position(score.tick(change.at())), first, fromTick) + "tempo "
+                        + change.tempo() + (change.glides() ? " gliding" : "")));
     }
 
     private static Metre metre(MetreChange change) {

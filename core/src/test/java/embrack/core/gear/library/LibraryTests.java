@@ -34,9 +34,13 @@ class LibraryTests {
     @FieldSource("SHIPPED")
     void everyShippedChartDoesWhatItSays(Model model) {
         assertThat(model.chart().rows().stream().flatMap(row -> row.actions().stream()))
-                .allSatisfy(action -> assertThat(model.answers().reactionsToChart(action)).containsExactly(action));
-        assertThat(ChartReading.of(model.chart().text()).problems()).filteredOn(p -> p.level() != Problem.Level.NOTE).isEmpty();
-        assertThat(model.actions()).allSatisfy(action -> assertThat(Action.parse(action.key())).isEqualTo(action));
+                .allSatisfy(action ->
+                        assertThat(model.answers().reactionsToChart(action)).containsExactly(action));
+        assertThat(ChartReading.of(model.chart().text()).problems())
+                .filteredOn(p -> p.level() != Problem.Level.NOTE)
+                .isEmpty();
+        assertThat(model.actions())
+                .allSatisfy(action -> assertThat(Action.parse(action.key())).isEqualTo(action));
         assertThat(Library.find(model.id())).contains(model);
     }
 
@@ -44,24 +48,41 @@ class LibraryTests {
     @FieldSource("SHIPPED")
     void everyShippedModelCanBeWrittenAndReadAgain(Model model) {
         Box box = Box.of(model);
-        assertThat(BoxReading.of(BoxWriter.write(box)).box()).as(BoxWriter.write(box)).contains(box);
-        ChartReading again = ChartReading.of(ChartWriter.write(model.chart().conventions(), model.chart().rows(),
-                model.chart().lessons(), model.chart().safe()));
+        assertThat(BoxReading.of(BoxWriter.write(box)).box())
+                .as(BoxWriter.write(box))
+                .contains(box);
+        ChartReading again = ChartReading.of(ChartWriter.write(
+                model.chart().conventions(),
+                model.chart().rows(),
+                model.chart().lessons(),
+                model.chart().safe()));
         assertThat(again.errors()).isEmpty();
         assertThat(again.chart().orElseThrow().rows()).isEqualTo(model.chart().rows());
-        assertThat(again.chart().orElseThrow().lessons()).isEqualTo(model.chart().lessons());
+        assertThat(again.chart().orElseThrow().lessons())
+                .isEqualTo(model.chart().lessons());
         assertThat(again.chart().orElseThrow().safe()).isEqualTo(model.chart().safe());
     }
 
     @Test
     void boardsHaveTheHabitsThatSurprisePeople() {
-        assertThat(shipped("ten-switch-factory-board").board().orElseThrow().factoryRun().orElseThrow().breaksAt()).isEqualTo(10);
-        assertThat(shipped("pads-and-keys").surface().groups()).anySatisfy(g -> assertThat(g.channel()).isPresent());
+        assertThat(shipped("ten-switch-factory-board")
+                        .board()
+                        .orElseThrow()
+                        .factoryRun()
+                        .orElseThrow()
+                        .breaksAt())
+                .isEqualTo(10);
+        assertThat(shipped("pads-and-keys").surface().groups())
+                .anySatisfy(g -> assertThat(g.channel()).isPresent());
         assertThat(Stream.of("loop-table-five-tracks", "keyboard-workstation").map(LibraryTests::shipped))
-                .allSatisfy(m -> assertThat(m.writing()).isPresent()).allSatisfy(m -> assertThat(m.memory().memories()).isGreaterThan(90));
+                .allSatisfy(m -> assertThat(m.writing()).isPresent())
+                .allSatisfy(m -> assertThat(m.memory().memories()).isGreaterThan(90));
     }
 
     private static Model shipped(String id) {
-        return SHIPPED.stream().filter(m -> m.id().text().equals(id)).findFirst().orElseThrow();
+        return SHIPPED.stream()
+                .filter(m -> m.id().text().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -56,69 +56,198 @@ class BoxPropertyTests {
     void anythingTypedIsReadWithinItsText(@ForAll("nonsense") String text) {
         BoxReading reading = BoxReading.of(text);
         assertThat(reading.box().isPresent()).isEqualTo(reading.problems().isEmpty());
-        assertThat(reading.problems()).allMatch(p -> p.line() >= 1 && p.line() <= Math.max(1, text.lines().count()) && p.column() >= 1 && !p.words().isBlank());
+        assertThat(reading.problems())
+                .allMatch(p -> p.line() >= 1
+                        && p.line() <= Math.max(1, text.lines().count())
+                        && p.column() >= 1
+                        && !p.words().isBlank());
     }
 
     @Provide
     Arbitrary<String> nonsense() {
-        return Arbitraries.of("port", "MIDI IN", ":", "5-pin", "in", "switches", "4", "in rows of", "send", "note", "cc", ",", "8 a press", "banks", "A..B", "1..3", ";",
-                "a bank changes", "the channel", "setting", "1..16", "16..1", "factory", "off", "on", "in each memory", "memories", "keep", "power", "USB", "or", "mA",
-                "habits", "shared", "1 at once", "\n", "\"", "#", " as ", "x", "99999999", "factory run", "gestures", "hold").list().ofMaxSize(24)
+        return Arbitraries.of(
+                        "port",
+                        "MIDI IN",
+                        ":",
+                        "5-pin",
+                        "in",
+                        "switches",
+                        "4",
+                        "in rows of",
+                        "send",
+                        "note",
+                        "cc",
+                        ",",
+                        "8 a press",
+                        "banks",
+                        "A..B",
+                        "1..3",
+                        ";",
+                        "a bank changes",
+                        "the channel",
+                        "setting",
+                        "1..16",
+                        "16..1",
+                        "factory",
+                        "off",
+                        "on",
+                        "in each memory",
+                        "memories",
+                        "keep",
+                        "power",
+                        "USB",
+                        "or",
+                        "mA",
+                        "habits",
+                        "shared",
+                        "1 at once",
+                        "\n",
+                        "\"",
+                        "#",
+                        " as ",
+                        "x",
+                        "99999999",
+                        "factory run",
+                        "gestures",
+                        "hold")
+                .list()
+                .ofMaxSize(24)
                 .map(words -> String.join(" ", words));
     }
 
     @Provide
     Arbitrary<Box> boxes() {
-        Arbitrary<Optional<Power>> power = Combinators.combine(someOf(Power.Source.class), Arbitraries.integers().between(0, 20_000))
-                .as((sources, draw) -> new Power(sources, draw)).optional();
-        return Combinators.combine(ports(), board().optional(), groups(), memory(), quirks(), power).as((ports, board, groups, memory, quirks, supply) ->
-                new Box(new Sockets(ports, List.of()), new Surface(board, groups), memory, quirks, supply));
+        Arbitrary<Optional<Power>> power = Combinators.combine(
+                        someOf(Power.Source.class), Arbitraries.integers().between(0, 20_000))
+                .as((sources, draw) -> new Power(sources, draw))
+                .optional();
+        return Combinators.combine(ports(), board().optional(), groups(), memory(), quirks(), power)
+                .as((ports, board, groups, memory, quirks, supply) ->
+                        new Box(new Sockets(ports, List.of()), new Surface(board, groups), memory, quirks, supply));
     }
 
     private static Arbitrary<List<Port>> ports() {
-        Arbitrary<Port> port = Combinators.combine(name(), Arbitraries.of(Connector.values()), Arbitraries.of(Direction.values()))
-                .as((name, connector, direction) -> new Port(new PortId(Pieces.defaultId(name)), name, connector, direction));
+        Arbitrary<Port> port = Combinators.combine(
+                        name(), Arbitraries.of(Connector.values()), Arbitraries.of(Direction.values()))
+                .as((name, connector, direction) ->
+                        new Port(new PortId(Pieces.defaultId(name)), name, connector, direction));
         return port.list().ofMaxSize(4).uniqueElements(Port::id);
     }
 
     private static Arbitrary<Board> board() {
-        Arbitrary<int[]> size = Combinators.combine(Arbitraries.integers().between(1, 32), Arbitraries.integers().between(1, 32), Arbitraries.integers().between(1, 128))
+        Arbitrary<int[]> size = Combinators.combine(
+                        Arbitraries.integers().between(1, 32),
+                        Arbitraries.integers().between(1, 32),
+                        Arbitraries.integers().between(1, 128))
                 .as((switches, columns, most) -> new int[] {switches, Math.min(switches, columns), most});
-        Arbitrary<List<TapeLabel>> banks = Arbitraries.of("A", "B", "Solo bank", "12", "Ch 3").map(TapeLabel::new).list().ofMinSize(1).ofMaxSize(4);
-        Arbitrary<FactoryRun> run = Combinators.combine(Arbitraries.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE),
-                Arbitraries.integers().between(0, 127).list().ofSize(32)).as(FactoryRun::new);
+        Arbitrary<List<TapeLabel>> banks = Arbitraries.of("A", "B", "Solo bank", "12", "Ch 3")
+                .map(TapeLabel::new)
+                .list()
+                .ofMinSize(1)
+                .ofMaxSize(4);
+        Arbitrary<FactoryRun> run = Combinators.combine(
+                        Arbitraries.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE),
+                        Arbitraries.integers().between(0, 127).list().ofSize(32))
+                .as(FactoryRun::new);
         Arbitrary<SortedSet<Gesture>> gestures = someOf(Gesture.class).map(set -> {
             SortedSet<Gesture> more = new TreeSet<>(set);
             more.add(Gesture.PRESS);
             return more;
         });
-        return Combinators.combine(size, banks, types(), gestures, someOf(SwitchMode.class), run.optional(),
-                Combinators.combine(Arbitraries.of(BankChange.values()), Arbitraries.of(SendChannel.values()), Arbitraries.of(RunningStatus.values()),
-                        Arbitraries.of(ProgramCounting.values()), Arbitraries.of(ValueDisplay.values()),
-                        Arbitraries.integers().between(0, 60_000), Arbitraries.integers().between(0, 24)).as(List::<Object>of))
-                .as((s, names, sends, tells, modes, factory, how) -> new Board(s[0], s[1], names, (BankChange) how.get(0), sends, s[2], tells, modes,
-                        factory.map(f -> new FactoryRun(f.type(), f.numbers().subList(0, s[0]))), (SendChannel) how.get(1), (RunningStatus) how.get(2),
-                        (ProgramCounting) how.get(3), (ValueDisplay) how.get(4), (Integer) how.get(5), (Integer) how.get(6)));
+        return Combinators.combine(
+                        size,
+                        banks,
+                        types(),
+                        gestures,
+                        someOf(SwitchMode.class),
+                        run.optional(),
+                        Combinators.combine(
+                                        Arbitraries.of(BankChange.values()),
+                                        Arbitraries.of(SendChannel.values()),
+                                        Arbitraries.of(RunningStatus.values()),
+                                        Arbitraries.of(ProgramCounting.values()),
+                                        Arbitraries.of(ValueDisplay.values()),
+                                        Arbitraries.integers().between(0, 60_000),
+                                        Arbitraries.integers().between(0, 24))
+                                .as(List::<Object>of))
+                .as((s, names, sends, tells, modes, factory, how) -> new Board(
+                        s[0],
+                        s[1],
+                        names,
+                        (BankChange) how.get(0),
+                        sends,
+                        s[2],
+                        tells,
+                        modes,
+                        factory.map(f -> new FactoryRun(f.type(), f.numbers().subList(0, s[0]))),
+                        (SendChannel) how.get(1),
+                        (RunningStatus) how.get(2),
+                        (ProgramCounting) how.get(3),
+                        (ValueDisplay) how.get(4),
+                        (Integer) how.get(5),
+                        (Integer) how.get(6)));
     }
 
     private static Arbitrary<List<ControlGroup>> groups() {
-        return Combinators.combine(Arbitraries.of(ControlType.values()), Arbitraries.integers().between(1, 128), Arbitraries.integers().between(1, 128), types(),
-                Arbitraries.integers().between(1, 16).map(Channel::new).optional())
-                .as((type, count, columns, sends, channel) -> new ControlGroup(type, count, Math.min(count, columns), sends, channel)).list().ofMaxSize(3);
+        return Combinators.combine(
+                        Arbitraries.of(ControlType.values()),
+                        Arbitraries.integers().between(1, 128),
+                        Arbitraries.integers().between(1, 128),
+                        types(),
+                        Arbitraries.integers().between(1, 16).map(Channel::new).optional())
+                .as((type, count, columns, sends, channel) ->
+                        new ControlGroup(type, count, Math.min(count, columns), sends, channel))
+                .list()
+                .ofMaxSize(3);
     }
 
     private static Arbitrary<Memory> memory() {
-        Arbitrary<Setting> numbers = Combinators.combine(name(), Arbitraries.integers().between(-9, 9), Arbitraries.integers().between(0, 200), Arbitraries.of(Scope.values()))
-                .as((name, min, more, scope) -> new Setting(new SettingId(Pieces.defaultId(name)), name, min, min + more, min + more / 2, List.of(), scope));
-        Arbitrary<Setting> words = Combinators.combine(name(), Arbitraries.of("off", "on", "8 slots", "by hand", "Input 2").map(TapeLabel::new).list().ofMinSize(1).ofMaxSize(4)
-                .uniqueElements(), Arbitraries.of(Scope.values())).as((name, choices, scope) ->
-                new Setting(new SettingId(Pieces.defaultId(name)), name, 0, choices.size() - 1, choices.size() - 1, choices, scope));
-        return Combinators.combine(Arbitraries.oneOf(numbers, words).list().ofMaxSize(4).uniqueElements(Setting::id), Arbitraries.integers().between(1, 1000),
-                Arbitraries.of("Hold WRITE.", "Press # twice: then wait").map(s -> s.replace("#", "STORE")).optional()).as(Memory::new);
+        Arbitrary<Setting> numbers = Combinators.combine(
+                        name(),
+                        Arbitraries.integers().between(-9, 9),
+                        Arbitraries.integers().between(0, 200),
+                        Arbitraries.of(Scope.values()))
+                .as((name, min, more, scope) -> new Setting(
+                        new SettingId(Pieces.defaultId(name)),
+                        name,
+                        min,
+                        min + more,
+                        min + more / 2,
+                        List.of(),
+                        scope));
+        Arbitrary<Setting> words = Combinators.combine(
+                        name(),
+                        Arbitraries.of("off", "on", "8 slots", "by hand", "Input 2")
+                                .map(TapeLabel::new)
+                                .list()
+                                .ofMinSize(1)
+                                .ofMaxSize(4)
+                                .uniqueElements(),
+                        Arbitraries.of(Scope.values()))
+                .as((name, choices, scope) -> new Setting(
+                        new SettingId(Pieces.defaultId(name)),
+                        name,
+                        0,
+                        choices.size() - 1,
+                        choices.size() - 1,
+                        choices,
+                        scope));
+        return Combinators.combine(
+                        Arbitraries.oneOf(numbers, words).list().ofMaxSize(4).uniqueElements(Setting::id),
+                        Arbitraries.integers().between(1, 1000),
+                        Arbitraries.of("Hold WRITE.", "Press # twice: then wait")
+                                .map(s -> s.replace("#", "STORE"))
+                                .optional())
+                .as(Memory::new);
     }
 
     private static Arbitrary<Quirks> quirks() {
-        return Combinators.combine(Arbitraries.of(true, false), Arbitraries.of(true, false), Arbitraries.of(true, false), Arbitraries.integers().between(0, 128)).as(Quirks::new);
+        return Combinators.combine(
+                        Arbitraries.of(true, false),
+                        Arbitraries.of(true, false),
+                        Arbitraries.of(true, false),
+                        Arbitraries.integers().between(0, 128))
+                .as(Quirks::new);
     }
 
     private static Arbitrary<SortedSet<MessageType>> types() {
@@ -127,11 +256,26 @@ class BoxPropertyTests {
 
     private static <E extends Enum<E>> Arbitrary<SortedSet<E>> someOf(Class<E> type) {
         List<E> all = List.copyOf(EnumSet.allOf(type));
-        return Arbitraries.integers().between(1, (1 << all.size()) - 1).map(bits -> new TreeSet<>(IntStream.range(0, all.size())
-                .filter(i -> (bits >> i & 1) == 1).mapToObj(all::get).toList()));
+        return Arbitraries.integers()
+                .between(1, (1 << all.size()) - 1)
+                .map(bits -> new TreeSet<>(IntStream.range(0, all.size())
+                        .filter(i -> (bits >> i & 1) == 1)
+                        .mapToObj(all::get)
+                        .toList()));
     }
 
     private static Arbitrary<TapeLabel> name() {
-        return Arbitraries.of("MIDI IN", "MIDI receive channel", "USB", "Odd: name", "Rate; fine", "No. #3", "K\u00fcche", "in", "Input 1 mode", "as is").map(TapeLabel::new);
+        return Arbitraries.of(
+                        "MIDI IN",
+                        "MIDI receive channel",
+                        "USB",
+                        "Odd: name",
+                        "Rate; fine",
+                        "No. #3",
+                        "K\u00fcche",
+                        "in",
+                        "Input 1 mode",
+                        "as is")
+                .map(TapeLabel::new);
     }
 }

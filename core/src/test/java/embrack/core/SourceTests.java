@@ -1,0 +1,55 @@
+package embrack.core;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What a formatter cannot do: break a sentence, find a name. */
+class SourceTests {
+
+    private static final int WIDEST = 120;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"core", "files", "app", "bench"})
+    void everyLineFitsAScreen(String module) {
+        List<Path> sources = sources(module);
+        assertThat(sources).hasSizeGreaterThan(10);
+        assertThat(sources.stream().flatMap(SourceTests::wide)).isEmpty();
+    }
+
+    @Test
+    void noClassIsNamedForHavingNoSubject() {
+        assertThat(Stream.of("core", "files", "app", "bench")
+                        .flatMap(module -> sources(module).stream())
+                        .map(source -> source.getFileName().toString()))
+                .noneMatch(name -> name.matches(".*(Util|Utils|Helper|Manager|Impl)\\.java"));
+    }
+
+    private static List<Path> sources(String module) {
+        try (Stream<Path> all = Files.walk(Path.of("..", module, "src"))) {
+            return all.filter(file -> file.toString().endsWith(".java")).toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static Stream<String> wide(Path source) {
+        try {
+            List<String> lines = Files.readAllLines(source);
+            return IntStream.range(0, lines.size())
+                    .filter(i -> lines.get(i).length() > WIDEST)
+                    .mapToObj(i -> "%s:%d".formatted(source, i + 1));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
