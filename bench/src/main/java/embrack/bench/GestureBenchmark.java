@@ -2,8 +2,8 @@ package embrack.bench;
 
 import embrack.core.chart.Action;
 import embrack.core.check.Report;
+import embrack.core.edit.SwitchEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SwitchEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Prover;
 import embrack.core.switches.Step;

@@ -2,14 +2,14 @@ package embrack.bench;
 
 import embrack.core.chart.Action;
 import embrack.core.check.Report;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.SwitchEdit;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.PortId;
 import embrack.core.gear.SettingId;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SwitchEdit;
-import embrack.core.plan.WiringEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Socket;
 import embrack.core.sim.Pressed;

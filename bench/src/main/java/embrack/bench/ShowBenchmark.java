@@ -1,7 +1,7 @@
 package embrack.bench;
 
 import embrack.core.check.Report;
-import embrack.core.plan.CueEdit;
+import embrack.core.edit.CueEdit;
 import embrack.core.plan.Plan;
 import embrack.core.show.SongId;
 import java.util.List;

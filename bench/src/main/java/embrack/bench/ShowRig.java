@@ -1,16 +1,16 @@
 package embrack.bench;
 
 import embrack.core.chart.Action;
+import embrack.core.edit.Edit;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
 import embrack.core.gear.SettingId;
 import embrack.core.gear.library.Library;
 import embrack.core.music.Position;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.Edit;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.WiringEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Socket;
 import embrack.core.show.Anchor;

@@ -1,6 +1,8 @@
 package embrack.bench;
 
 import embrack.core.chart.Action;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Board;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
@@ -9,9 +11,7 @@ import embrack.core.gear.SettingId;
 import embrack.core.gear.Surface;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.WiringEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Socket;
 import embrack.core.switches.Assignment;

@@ -1,8 +1,8 @@
 package embrack.core;
 
-import embrack.core.plan.OrderEdit;
+import embrack.core.edit.OrderEdit;
+import embrack.core.edit.SongEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SongEdit;
 import embrack.core.show.Item;
 import embrack.core.show.ShowId;
 import embrack.core.show.SongId;

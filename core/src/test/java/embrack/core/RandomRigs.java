@@ -1,6 +1,9 @@
 package embrack.core;
 
 import embrack.core.chart.Action;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.Refused;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.SwitchMode;
@@ -8,11 +11,8 @@ import embrack.core.gear.library.Library;
 import embrack.core.level.Curve;
 import embrack.core.level.Range;
 import embrack.core.level.Takeover;
-import embrack.core.plan.GearEdit;
-import embrack.core.plan.LevelOffers;
+import embrack.core.offer.LevelOffers;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
-import embrack.core.plan.WiringEdit;
 import embrack.core.rig.Area;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;

@@ -1,12 +1,12 @@
 package embrack.core;
 
 import embrack.core.check.rule.Severity;
+import embrack.core.edit.CueEdit;
+import embrack.core.edit.OrderEdit;
+import embrack.core.edit.SongEdit;
+import embrack.core.edit.SwitchEdit;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
-import embrack.core.plan.CueEdit;
-import embrack.core.plan.OrderEdit;
-import embrack.core.plan.SongEdit;
-import embrack.core.plan.SwitchEdit;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Item;

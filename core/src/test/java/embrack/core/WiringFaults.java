@@ -1,11 +1,11 @@
 package embrack.core;
 
 import embrack.core.check.rule.Severity;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.WiringEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Ear;
 import embrack.core.rig.Sound;

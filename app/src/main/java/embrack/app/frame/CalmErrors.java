@@ -5,7 +5,7 @@ import embrack.app.store.NoSuchRig;
 import embrack.app.store.RigStore;
 import embrack.app.store.Trouble;
 import embrack.app.store.UnreadableRevision;
-import embrack.core.plan.Refused;
+import embrack.core.edit.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;

@@ -1,6 +1,6 @@
 package embrack.app.frame;
 
-import embrack.core.plan.Refused;
+import embrack.core.edit.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.HashMap;
 import java.util.Map;

@@ -3,7 +3,7 @@ package embrack.app.frame;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
-import embrack.core.plan.Refused;
+import embrack.core.edit.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Objects;

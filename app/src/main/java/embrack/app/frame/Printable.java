@@ -1,6 +1,6 @@
 package embrack.app.frame;
 
-import embrack.core.plan.Refused;
+import embrack.core.edit.Refused;
 import embrack.core.text.Prose;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;

@@ -1,6 +1,6 @@
 package embrack.app.frame;
 
-import embrack.core.plan.Refused;
+import embrack.core.edit.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;

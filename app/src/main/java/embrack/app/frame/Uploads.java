@@ -1,6 +1,6 @@
 package embrack.app.frame;
 
-import embrack.core.plan.Refused;
+import embrack.core.edit.Refused;
 import embrack.files.json.JsonFile;
 import embrack.files.midi.MidiImport;
 import embrack.files.songs.CueCsv;

@@ -1,13 +1,13 @@
 package embrack.app.gear;
 
 import embrack.core.chart.Part;
+import embrack.core.edit.GearEdit;
 import embrack.core.gear.Facts;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.Scope;
 import embrack.core.gear.Setting;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;

@@ -3,10 +3,10 @@ package embrack.app.models;
 import embrack.app.frame.FindingView;
 import embrack.app.store.StoredRig;
 import embrack.core.check.Impact;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.Refused;
 import embrack.core.gear.Model;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
 import java.util.List;
 
 /** Which rigs a change of a model touches, and how. */

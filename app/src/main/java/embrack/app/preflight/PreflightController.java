@@ -14,7 +14,7 @@ import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
-import embrack.core.plan.Refused;
+import embrack.core.edit.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Objects;

@@ -1,12 +1,12 @@
 package embrack.app.songs;
 
+import embrack.core.edit.Refused;
 import embrack.core.music.Clock;
 import embrack.core.music.Metre;
 import embrack.core.music.Position;
 import embrack.core.music.Score;
-import embrack.core.plan.Offers;
+import embrack.core.offer.Offers;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Capture;
 import embrack.core.show.Capture.Deed;

@@ -3,7 +3,7 @@ package embrack.app.songs;
 import embrack.core.music.Clock;
 import embrack.core.music.Key;
 import embrack.core.music.Tempo;
-import embrack.core.plan.Freedom;
+import embrack.core.offer.Freedom;
 import embrack.core.plan.Plan;
 import embrack.core.show.Anchor;
 import embrack.core.show.Form;

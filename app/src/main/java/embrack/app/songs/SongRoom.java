@@ -8,7 +8,7 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
-import embrack.core.plan.Refused;
+import embrack.core.edit.Refused;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import java.util.List;

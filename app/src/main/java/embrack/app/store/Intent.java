@@ -1,6 +1,6 @@
 package embrack.app.store;
 
-import embrack.core.plan.Edit;
+import embrack.core.edit.Edit;
 import java.lang.reflect.RecordComponent;
 import java.util.Collection;
 import java.util.Optional;

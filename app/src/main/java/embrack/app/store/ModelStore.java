@@ -1,13 +1,13 @@
 package embrack.app.store;
 
+import embrack.core.edit.Edit;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.Refused;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
 import embrack.core.name.Slug;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.Edit;
-import embrack.core.plan.GearEdit;
-import embrack.core.plan.Refused;
 import embrack.files.model.ModelFile;
 import java.util.Collection;
 import java.util.HashSet;

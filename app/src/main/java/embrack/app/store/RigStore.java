@@ -1,10 +1,10 @@
 package embrack.app.store;
 
+import embrack.core.edit.Edit;
+import embrack.core.edit.Refused;
 import embrack.core.gear.ModelId;
 import embrack.core.name.Words;
-import embrack.core.plan.Edit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;

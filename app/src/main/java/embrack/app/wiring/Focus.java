@@ -1,6 +1,6 @@
 package embrack.app.wiring;
 
-import embrack.core.plan.Compiler;
+import embrack.core.compile.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;

@@ -1,10 +1,10 @@
 package embrack.app.wiring;
 
+import embrack.core.compile.CompiledStep;
+import embrack.core.compile.CompiledSwitch;
+import embrack.core.compile.Compiler;
 import embrack.core.midi.FrameRate;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.CompiledStep;
-import embrack.core.plan.CompiledSwitch;
-import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.switches.Assignment;
 import embrack.core.way.Way;

@@ -10,7 +10,7 @@ import com.microsoft.playwright.options.AriaRole;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
-import embrack.core.plan.GearEdit;
+import embrack.core.edit.GearEdit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;

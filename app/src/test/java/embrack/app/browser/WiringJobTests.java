@@ -11,7 +11,7 @@ import embrack.app.AppTest;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
-import embrack.core.plan.GearEdit;
+import embrack.core.edit.GearEdit;
 import embrack.core.rig.DeviceId;
 import embrack.files.plan.PlanFile;
 import java.io.IOException;

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
+import embrack.core.edit.GearEdit;
 import embrack.core.gear.Answers;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import java.util.List;

@@ -6,7 +6,7 @@ import embrack.app.order.OrderPage.Label;
 import embrack.core.Evening;
 import embrack.core.Sketch;
 import embrack.core.check.Report;
-import embrack.core.plan.OrderEdit;
+import embrack.core.edit.OrderEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Ear;
 import embrack.core.rig.Sound;

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.core.Evening;
 import embrack.core.check.Report;
+import embrack.core.edit.SongEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SongEdit;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import java.util.ArrayList;

@@ -7,10 +7,10 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import embrack.app.AppTest;
 import embrack.app.ThrowAwayCluster;
 import embrack.core.MuteBoard;
+import embrack.core.edit.CueEdit;
+import embrack.core.edit.GearEdit;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.CueEdit;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.show.SongId;
 import embrack.files.plan.PlanFile;

@@ -5,13 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import embrack.app.AppTest;
 import embrack.core.chart.Chart;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.Refused;
 import embrack.core.gear.Answers;
 import embrack.core.gear.Model;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;

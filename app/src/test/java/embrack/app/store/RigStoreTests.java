@@ -5,13 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import embrack.app.AppTest;
 import embrack.core.Evening;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.OrderEdit;
+import embrack.core.edit.Refused;
+import embrack.core.edit.SongEdit;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
-import embrack.core.plan.OrderEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
-import embrack.core.plan.SongEdit;
 import embrack.core.show.Form;
 import embrack.core.show.Section;
 import embrack.core.show.Song;

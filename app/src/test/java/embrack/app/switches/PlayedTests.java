@@ -2,9 +2,9 @@ package embrack.app.switches;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import embrack.core.edit.GearEdit;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

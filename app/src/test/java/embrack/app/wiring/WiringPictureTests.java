@@ -3,14 +3,14 @@ package embrack.app.wiring;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.Refused;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
-import embrack.core.plan.WiringEdit;
 import embrack.core.rig.Area;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;

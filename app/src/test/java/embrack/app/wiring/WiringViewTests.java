@@ -3,10 +3,10 @@ package embrack.app.wiring;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.PortId;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.WiringEdit;
 import embrack.core.power.PowerPlan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;

@@ -2,10 +2,10 @@ package embrack.core.effort;
 
 import embrack.core.check.Impact;
 import embrack.core.check.Report;
+import embrack.core.edit.Edit;
+import embrack.core.edit.FloorEdit;
+import embrack.core.edit.GearEdit;
 import embrack.core.gear.Model;
-import embrack.core.plan.Edit;
-import embrack.core.plan.FloorEdit;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.sheet.Progress;
@@ -38,7 +38,7 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Shee
      * The swap for other hardware.
      *
      * @param secondsEach how long a line takes to program, s
-     * @throws embrack.core.plan.Refused when the hardware cannot do the job at all
+     * @throws embrack.core.edit.Refused when the hardware cannot do the job at all
      */
     public static Swap of(Plan plan, DeviceId dead, Model model, int secondsEach) {
         return of(plan, dead, dead, edit(dead, model), secondsEach);

@@ -1,9 +1,9 @@
 package embrack.core.loss;
 
+import embrack.core.compile.CompiledStep;
+import embrack.core.compile.CompiledSwitch;
+import embrack.core.compile.Compiler;
 import embrack.core.midi.Message;
-import embrack.core.plan.CompiledStep;
-import embrack.core.plan.CompiledSwitch;
-import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.power.PowerPlan;
 import embrack.core.rig.DeviceId;

@@ -2,8 +2,8 @@ package embrack.core.place;
 
 import embrack.core.gear.Board;
 import embrack.core.name.Words;
+import embrack.core.offer.SpareSwitch;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SpareSwitch;
 import embrack.core.sim.Place;
 import embrack.core.sim.RigState;
 import embrack.core.sim.Simulator;

@@ -227,7 +227,7 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
     }
 
     /** The board that has a switch; refuses a switch that is on none. */
-    static Board requireOnBoard(Rig rig, SwitchAt at) {
+    public static Board requireOnBoard(Rig rig, SwitchAt at) {
         Board board = board(rig, at.board());
         if (at.bank() > board.banks().size()) {
             throw new IllegalArgumentException("%s has %d banks, so there is no bank %d"

@@ -1,6 +1,5 @@
 /**
- * The plan: rig and switches as one immutable whole; the edits that change it; the compiler that turns steps into
- * messages.
+ * The plan: rig, switches, ways of working and prompt book as one immutable whole, and what of it belongs together.
  */
 @NullMarked
 package embrack.core.plan;

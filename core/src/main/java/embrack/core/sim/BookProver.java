@@ -1,10 +1,10 @@
 package embrack.core.sim;
 
 import embrack.core.chart.Action;
+import embrack.core.compile.CompiledStep;
+import embrack.core.compile.CompiledSwitch;
+import embrack.core.compile.Compiler;
 import embrack.core.midi.Message;
-import embrack.core.plan.CompiledStep;
-import embrack.core.plan.CompiledSwitch;
-import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;

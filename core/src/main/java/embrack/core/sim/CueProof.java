@@ -1,7 +1,7 @@
 package embrack.core.sim;
 
+import embrack.core.compile.CompiledStep;
 import embrack.core.midi.Message;
-import embrack.core.plan.CompiledStep;
 import embrack.core.show.Cue;
 import java.util.Collections;
 import java.util.List;

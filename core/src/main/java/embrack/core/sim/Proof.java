@@ -1,7 +1,7 @@
 package embrack.core.sim;
 
-import embrack.core.plan.CompiledStep;
-import embrack.core.plan.CompiledSwitch;
+import embrack.core.compile.CompiledStep;
+import embrack.core.compile.CompiledSwitch;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import java.util.Collections;

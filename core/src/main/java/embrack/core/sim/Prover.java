@@ -1,10 +1,10 @@
 package embrack.core.sim;
 
+import embrack.core.compile.CompiledSwitch;
+import embrack.core.compile.CompiledTravel;
+import embrack.core.compile.Compiler;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Wire;
-import embrack.core.plan.CompiledSwitch;
-import embrack.core.plan.CompiledTravel;
-import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;

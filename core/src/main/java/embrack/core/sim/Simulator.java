@@ -1,13 +1,13 @@
 package embrack.core.sim;
 
 import embrack.core.chart.Heard;
+import embrack.core.compile.CompiledSwitch;
+import embrack.core.compile.Compiler;
+import embrack.core.compile.Sending;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
-import embrack.core.plan.CompiledSwitch;
-import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Sending;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;

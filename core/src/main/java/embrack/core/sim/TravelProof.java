@@ -1,6 +1,6 @@
 package embrack.core.sim;
 
-import embrack.core.plan.CompiledTravel;
+import embrack.core.compile.CompiledTravel;
 import embrack.core.switches.ControlAt;
 import java.util.Collections;
 import java.util.List;

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import embrack.core.Mixers;
 import embrack.core.MuteBoard;
 import embrack.core.chart.Chart;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.Refused;
 import embrack.core.gear.Answers;
 import embrack.core.gear.Memory;
 import embrack.core.gear.Model;
@@ -14,9 +16,7 @@ import embrack.core.gear.ModelId;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
 import embrack.core.gear.library.Library;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 

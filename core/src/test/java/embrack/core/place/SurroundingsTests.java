@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.MappingFaults;
 import embrack.core.Sketch;
+import embrack.core.offer.SpareSwitch;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SpareSwitch;
 import embrack.core.switches.Duty;
 import org.junit.jupiter.api.Test;
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.Sketch;
 import embrack.core.check.Report;
+import embrack.core.edit.GearEdit;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.Port;
@@ -11,7 +12,6 @@ import embrack.core.gear.Power;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
 import embrack.core.rig.DeviceId;
 import java.util.List;
 import java.util.Optional;

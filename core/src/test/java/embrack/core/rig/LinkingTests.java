@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import embrack.core.Sketch;
-import embrack.core.plan.GearEdit;
-import embrack.core.plan.Refused;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.Refused;
 import embrack.core.way.Ways;
 import java.util.List;
 import java.util.Optional;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.core.Sketch;
-import embrack.core.plan.WiringEdit;
+import embrack.core.edit.WiringEdit;
 import embrack.core.rig.Area;
 import embrack.core.rig.DeviceId;
 import org.junit.jupiter.api.Test;

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
 import embrack.core.check.Report;
+import embrack.core.edit.SwitchEdit;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SwitchEdit;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 
 import embrack.core.Evening;
 import embrack.core.Sketch;
+import embrack.core.edit.OrderEdit;
 import embrack.core.music.Clock;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.OrderEdit;
 import embrack.core.plan.Plan;
 import embrack.core.switches.SwitchAt;
 import java.util.List;

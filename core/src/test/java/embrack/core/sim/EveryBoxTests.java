@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.Chart;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Answers;
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
@@ -31,9 +33,7 @@ import embrack.core.midi.ProgramCounting;
 import embrack.core.midi.ValueDisplay;
 import embrack.core.midi.Wire.RunningStatus;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.WiringEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Socket;
 import embrack.core.switches.Assignment;

@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.RandomRigs;
 import embrack.core.check.Report;
+import embrack.core.compile.CompiledSwitch;
+import embrack.core.compile.Compiler;
+import embrack.core.edit.WiringEdit;
 import embrack.core.loss.Failure;
 import embrack.core.loss.Loss;
 import embrack.core.loss.SinglePoints;
-import embrack.core.plan.CompiledSwitch;
-import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
-import embrack.core.plan.WiringEdit;
 import embrack.core.power.PowerPlan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;

@@ -1,5 +1,7 @@
 package embrack.files.midi;
 
+import embrack.core.compile.CompiledStep;
+import embrack.core.compile.Compiler;
 import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
 import embrack.core.music.Metre;
@@ -7,8 +9,6 @@ import embrack.core.music.MetreChange;
 import embrack.core.music.Position;
 import embrack.core.music.Score;
 import embrack.core.music.TempoChange;
-import embrack.core.plan.CompiledStep;
-import embrack.core.plan.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Cue;

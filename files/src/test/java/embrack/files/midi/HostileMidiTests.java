@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import embrack.core.Evening;
+import embrack.core.edit.SongEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SongEdit;
 import embrack.files.plan.PlanFile;
 import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;

@@ -6,14 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import embrack.core.Evening;
 import embrack.core.Sketch;
+import embrack.core.edit.CueEdit;
+import embrack.core.edit.SongEdit;
 import embrack.core.midi.Message;
 import embrack.core.music.Position;
 import embrack.core.music.RandomScores;
 import embrack.core.music.Score;
 import embrack.core.name.TapeLabel;
-import embrack.core.plan.CueEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.SongEdit;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Form;

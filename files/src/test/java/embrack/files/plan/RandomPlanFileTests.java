@@ -3,6 +3,8 @@ package embrack.files.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.RandomRigs;
+import embrack.core.edit.Refused;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Route;
 import embrack.core.midi.Channel;
@@ -12,8 +14,6 @@ import embrack.core.music.RandomScores;
 import embrack.core.music.Tempo;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
-import embrack.core.plan.WiringEdit;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Ear;

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import embrack.core.Evening;
-import embrack.core.plan.CueEdit;
-import embrack.core.plan.OrderEdit;
+import embrack.core.edit.CueEdit;
+import embrack.core.edit.OrderEdit;
 import embrack.core.plan.Plan;
 import embrack.core.show.Item;
 import embrack.core.show.Running;

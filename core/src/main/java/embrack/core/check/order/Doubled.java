@@ -6,7 +6,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.plan.OrderEdit;
+import embrack.core.edit.OrderEdit;
 import embrack.core.show.CueAt;
 import embrack.core.show.Show;
 import embrack.core.show.Song;

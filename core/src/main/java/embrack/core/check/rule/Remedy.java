@@ -1,6 +1,6 @@
 package embrack.core.check.rule;
 
-import embrack.core.plan.Edit;
+import embrack.core.edit.Edit;
 
 /**
  * An edit that mends a finding.

@@ -5,7 +5,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.plan.Freedom;
+import embrack.core.offer.Freedom;
 import embrack.core.plan.Plan;
 import embrack.core.show.CueAt;
 import embrack.core.show.Section;

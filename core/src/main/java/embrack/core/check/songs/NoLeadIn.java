@@ -7,7 +7,7 @@ import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.music.Clock;
 import embrack.core.music.Metre;
-import embrack.core.plan.Freedom;
+import embrack.core.offer.Freedom;
 import embrack.core.plan.Plan;
 import embrack.core.show.CueAt;
 import embrack.core.show.Song;

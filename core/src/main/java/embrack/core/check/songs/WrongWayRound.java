@@ -6,7 +6,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.plan.CueEdit;
+import embrack.core.edit.CueEdit;
 import embrack.core.plan.Plan;
 import embrack.core.show.Cue;
 import embrack.core.show.CueAt;

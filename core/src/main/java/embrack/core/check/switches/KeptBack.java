@@ -5,7 +5,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.plan.Obstacle;
+import embrack.core.compile.Obstacle;
 import embrack.core.rig.Rig;
 import embrack.core.switches.SwitchAt;
 import java.util.LinkedHashMap;

@@ -1,8 +1,8 @@
 package embrack.core.check.switches;
 
-import embrack.core.plan.Edit;
+import embrack.core.edit.Edit;
+import embrack.core.edit.Refused;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
 import embrack.core.sim.Prover;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.SwitchAt;

@@ -1,6 +1,8 @@
 package embrack.core.check.switches;
 
 import embrack.core.check.rule.Remedy;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.Refused;
 import embrack.core.gear.Board;
 import embrack.core.gear.Gesture;
 import embrack.core.gear.Model;
@@ -10,9 +12,7 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
 import embrack.core.name.Words;
-import embrack.core.plan.GearEdit;
 import embrack.core.plan.Plan;
-import embrack.core.plan.Refused;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;

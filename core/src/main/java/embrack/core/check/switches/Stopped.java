@@ -1,8 +1,8 @@
 package embrack.core.check.switches;
 
 import embrack.core.check.rule.Subject;
-import embrack.core.plan.CompiledStep;
-import embrack.core.plan.Obstacle;
+import embrack.core.compile.CompiledStep;
+import embrack.core.compile.Obstacle;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.SwitchAt;

@@ -1,0 +1,120 @@
+package embrack.core.compile;
+
+import embrack.core.gear.SettingId;
+import embrack.core.midi.Message;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.Rig;
+import embrack.core.way.Hop;
+import embrack.core.way.Way;
+import embrack.core.way.Ways;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Says what keeps a message from arriving. */
+final class Blockade {
+
+    private final Ways ways;
+    private final Rig rig;
+
+    Blockade(Ways ways) {
+        this.ways = ways;
+        this.rig = ways.rig();
+    }
+
+    /** What stands between a board and a device that the message does not reach. */
+    Obstacle between(DeviceId board, DeviceId receiver, Message message) {
+        return ways.between(board, receiver)
+                .flatMap(way -> sieve(way, message))
+                .or(() -> lack(board, receiver))
+                .<Obstacle>map(Obstacle.KeptBack::new)
+                .orElseGet(Obstacle.NoPath::new);
+    }
+
+    private Optional<String> sieve(Way way, Message message) {
+        Optional<Message> left = Optional.of(message);
+        for (Hop hop : way.hops()) {
+            Optional<Message> before = left;
+            left = left.flatMap(hop::pass);
+            if (left.isEmpty() && before.isPresent()) {
+                return Optional.of("%s keeps it back: towards %s it %s."
+                        .formatted(
+                                rig.name(hop.from().device()),
+                                rig.port(hop.from()).name(),
+                                hop.sieve().words()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * What lies at the edge of what the board reaches: a link that does not carry yet, a way through that is shut, an
+     * app whose output is off.
+     */
+    private Optional<String> lack(DeviceId board, DeviceId receiver) {
+        Set<DeviceId> reached = new HashSet<>(ways.reach(board));
+        reached.add(board);
+        for (DeviceId device : List.copyOf(reached)) {
+            for (Link link : rig.linksIn(device)) {
+                Optional<String> lack =
+                        ways.readiness().lack(link).map(l -> l.what()).filter(w -> leadsOn(link, reached, receiver));
+                if (lack.isPresent()) {
+                    return lack;
+                }
+            }
+        }
+        return reached.stream()
+                .flatMap(device -> shut(board, device, reached, receiver).stream())
+                .findFirst();
+    }
+
+    private Optional<String> shut(DeviceId sender, DeviceId device, Set<DeviceId> reached, DeviceId receiver) {
+        boolean leads = rig.linksIn(device).stream().anyMatch(link -> leadsOn(link, reached, receiver));
+        if (!leads) {
+            return Optional.empty();
+        }
+        boolean off =
+                rig.setting(device, SettingId.OUTPUT_PORT).filter(v -> v == 0).isPresent();
+        if (off) {
+            return Optional.of("The output port of %s is off.".formatted(rig.name(device)));
+        }
+        if (device.equals(sender)) {
+            return Optional.empty();
+        }
+        return rig.model(device).sockets().routes().keySet().stream()
+                .filter(route -> !rig.sieve(device, route).open())
+                .findFirst()
+                .map(route -> "%s passes nothing on from %s to %s."
+                        .formatted(
+                                rig.name(device),
+                                rig.model(device)
+                                        .port(route.from())
+                                        .orElseThrow()
+                                        .name(),
+                                rig.model(device).port(route.to()).orElseThrow().name()));
+    }
+
+    /** Whether the receiver is beyond a link, on the side that is not reached, by links of any kind. */
+    private boolean leadsOn(Link link, Set<DeviceId> reached, DeviceId receiver) {
+        Deque<DeviceId> open =
+                new ArrayDeque<>(List.of(link.from().device(), link.to().device()));
+        open.removeIf(reached::contains);
+        Set<DeviceId> seen = new HashSet<>(reached);
+        while (!open.isEmpty()) {
+            DeviceId device = open.poll();
+            if (device.equals(receiver)) {
+                return true;
+            }
+            if (seen.add(device)) {
+                rig.linksIn(device)
+                        .forEach(next -> open.addAll(
+                                List.of(next.from().device(), next.to().device())));
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,53 @@
+package embrack.core.compile;
+
+import embrack.core.chart.LessonId;
+import embrack.core.chart.Verb;
+import embrack.core.midi.Message;
+import embrack.core.switches.Target;
+import embrack.core.switches.Travel;
+import embrack.core.way.Way;
+import java.util.List;
+import java.util.Optional;
+
+/** What a treadle, fader or knob sends. */
+public record CompiledTravel(Travel travel, List<CompiledTarget> targets) {
+
+    public CompiledTravel {
+        targets = List.copyOf(targets);
+    }
+
+    /**
+     * One of the levels it moves.
+     *
+     * @param at what is sent for it at each position, 0 to 127; empty when its chart has no row for it
+     * @param way the way that the messages take; empty when there is none
+     * @param obstacle what stops it, if anything does
+     */
+    public record CompiledTarget(Target target, List<Message> at, Optional<Way> way, Optional<Obstacle> obstacle) {
+
+        public CompiledTarget {
+            at = List.copyOf(at);
+        }
+
+        public boolean isSent() {
+            return !at.isEmpty() && obstacle.map(Obstacle::isSentAllTheSame).orElse(true);
+        }
+    }
+
+    /** What is sent when it comes to a position, 0 to 127. */
+    public List<Sending> sendings(int position) {
+        return targets.stream()
+                .filter(CompiledTarget::isSent)
+                .map(target -> new Sending(target.at().get(position)))
+                .toList();
+    }
+
+    public boolean isObstructed() {
+        return targets.stream().anyMatch(target -> target.obstacle().isPresent());
+    }
+
+    /** What a device would have to learn for a target. */
+    static LessonId lesson(Target target) {
+        return new LessonId(Verb.LEVEL, target.part());
+    }
+}

@@ -1,0 +1,44 @@
+package embrack.core.edit;
+
+import embrack.core.name.TapeLabel;
+import embrack.core.plan.Plan;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.Duty;
+import embrack.core.switches.Moment;
+import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/** Makes a blank switch the one for a duty, with its tape and all its steps. */
+public record DutyEdit(SwitchAt at, Duty duty, String name, List<Step> steps) implements Edit {
+
+    public DutyEdit {
+        steps = List.copyOf(steps);
+    }
+
+    @Override
+    public Plan apply(Plan plan) {
+        Typed.device("duty", plan, at.board());
+        Typed.accepted("duty", () -> Plan.requireOnBoard(plan.rig(), at));
+        if (!plan.switches().at(at).steps().isEmpty()) {
+            throw new Refused("duty", "%s does something already. Choose a blank one.".formatted(plan.words(at)));
+        }
+        var made = new Assignment(
+                at,
+                Optional.of(new TapeLabel(name)),
+                Optional.empty(),
+                Optional.of(duty),
+                Optional.empty(),
+                new TreeMap<>(Map.of(Moment.PRESS, steps)));
+        return Typed.accepted(
+                "duty", () -> plan.withSwitches(plan.switches().with(made)).settled());
+    }
+
+    @Override
+    public String summary(Plan before) {
+        return "Make %s the one for: %s".formatted(before.words(at), duty.words());
+    }
+}

@@ -1,0 +1,96 @@
+package embrack.core.edit;
+
+import embrack.core.chart.Learned;
+import embrack.core.chart.LessonId;
+import embrack.core.chart.PartId;
+import embrack.core.gear.ControlGroup;
+import embrack.core.gear.Model;
+import embrack.core.gear.Port;
+import embrack.core.gear.PortId;
+import embrack.core.gear.Route;
+import embrack.core.gear.SettingId;
+import embrack.core.name.TapeLabel;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Feed;
+import embrack.core.rig.Link;
+import embrack.core.rig.Linking;
+import embrack.core.rig.Rig;
+import embrack.core.rig.Sieve;
+import embrack.core.rig.Socket;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.Switches;
+import java.util.Collection;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+
+/** What of a device and its cables still fits when its hardware, or what is known of it, changes. */
+final class Fitting {
+
+    private Fitting() {}
+
+    /** The device with the settings and the tape, the sieves and the feeds that the model has. */
+    static Device to(Model model, Device device) {
+        SortedMap<SettingId, Integer> settings = new TreeMap<>(device.settings());
+        settings.entrySet()
+                .removeIf(e -> model.setting(e.getKey())
+                        .filter(s -> e.getValue() >= s.min() && e.getValue() <= s.max())
+                        .isEmpty());
+        SortedMap<PartId, TapeLabel> tape = new TreeMap<>(device.labels());
+        tape.keySet().removeIf(part -> model.part(part).isEmpty());
+        SortedMap<Route, Sieve> sieves = new TreeMap<>(device.sieves());
+        sieves.keySet().retainAll(model.sockets().routes().keySet());
+        SortedMap<PortId, Feed> feeds = new TreeMap<>(device.feeds());
+        feeds.keySet().retainAll(model.outputs().stream().map(Port::id).toList());
+        SortedMap<LessonId, Learned> learned = new TreeMap<>(device.learned());
+        learned.entrySet().removeIf(e -> !isLearnable(model, e.getKey(), e.getValue()));
+        Device fitted = device.withModel(model.id(), settings, tape, sieves, feeds)
+                .withLearned(learned)
+                .withMemoriesUsed(Math.min(device.memoriesUsed(), model.memory().memories()));
+        return model.isApp() ? fitted : fitted.withHost(Optional.empty());
+    }
+
+    private static boolean isLearnable(Model model, LessonId id, Learned message) {
+        return model.chart().lessons().stream()
+                        .anyMatch(lesson ->
+                                lesson.id().equals(id) && lesson.types().contains(message.type()))
+                && (message.channel().isPresent()
+                        || model.setting(SettingId.RECEIVE_CHANNEL).isPresent());
+    }
+
+    /** The switches and controls without those controls of a box that other hardware does not have. */
+    static Switches controls(Switches switches, DeviceId box, Model model) {
+        return new Switches(
+                switches.assignments(),
+                switches.travels().stream()
+                        .filter(t -> !t.at().box().equals(box) || has(model, t.at()))
+                        .toList());
+    }
+
+    private static boolean has(Model model, ControlAt at) {
+        return at.bank() <= model.board().map(board -> board.banks().size()).orElse(1)
+                && at.number()
+                        <= model.surface().groups().stream()
+                                .filter(g -> g.type() == at.type())
+                                .mapToInt(ControlGroup::count)
+                                .sum();
+    }
+
+    /** The rig with those of the cables that can still be plugged. */
+    static Rig cables(Rig bare, Collection<Link> cables) {
+        Rig rig = bare;
+        for (Link cable : cables) {
+            boolean fits = isThere(rig, cable.from())
+                    && isThere(rig, cable.to())
+                    && Linking.refusal(rig, cable.from(), cable.to()).isEmpty();
+            rig = fits ? rig.withLink(cable) : rig;
+        }
+        return rig;
+    }
+
+    private static boolean isThere(Rig rig, Socket socket) {
+        return rig.find(socket.device()).isPresent()
+                && rig.model(socket.device()).port(socket.port()).isPresent();
+    }
+}

@@ -1,0 +1,281 @@
+package embrack.core.edit;
+
+import embrack.core.gear.Board;
+import embrack.core.gear.Model;
+import embrack.core.name.Words;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.SwitchAt;
+import embrack.core.switches.Switches;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/** Changes to several switches at once: copied, moved, exchanged, cleared. */
+public sealed interface FloorEdit extends Edit {
+
+    /**
+     * Puts copies of switches elsewhere, on whatever board: the first on {@code to}, the others as they lie behind it,
+     * going on with the next bank where a bank ends. What was there is replaced.
+     */
+    record CopySwitches(List<SwitchAt> from, SwitchAt to) implements FloorEdit {
+
+        public CopySwitches {
+            from = from.stream().sorted().toList();
+        }
+
+        @Override
+        public Plan apply(Plan plan) {
+            return placed(plan, from, to, plan.switches());
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Copy %s to %s".formatted(before.words(from), before.words(to));
+        }
+    }
+
+    /** As {@link CopySwitches}, and the switches are blank where they were. */
+    record MoveSwitches(List<SwitchAt> from, SwitchAt to) implements FloorEdit {
+
+        public MoveSwitches {
+            from = from.stream().sorted().toList();
+        }
+
+        @Override
+        public Plan apply(Plan plan) {
+            Switches left = plan.switches();
+            for (SwitchAt at : from) {
+                left = left.with(Assignment.blank(at));
+            }
+            return placed(plan, from, to, left);
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Move %s to %s".formatted(before.words(from), before.words(to));
+        }
+    }
+
+    /** Exchanges two switches. */
+    record SwapSwitches(SwitchAt one, SwitchAt other) implements FloorEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            require(plan, one);
+            require(plan, other);
+            Switches now = plan.switches();
+            return Typed.accepted(
+                    "to",
+                    () -> plan.withSwitches(now.with(now.at(one).movedTo(other))
+                                    .with(now.at(other).movedTo(one)))
+                            .settled());
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Exchange %s".formatted(before.words(List.of(one, other)));
+        }
+    }
+
+    /** Takes everything from switches. */
+    record ClearSwitches(List<SwitchAt> switches) implements FloorEdit {
+
+        public ClearSwitches {
+            switches = List.copyOf(switches);
+        }
+
+        @Override
+        public Plan apply(Plan plan) {
+            Switches left = plan.switches();
+            for (SwitchAt at : switches) {
+                require(plan, at);
+                left = left.with(Assignment.blank(at));
+            }
+            return plan.withSwitches(left).settled();
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Clear " + before.words(switches);
+        }
+    }
+
+    /** Makes a bank of a board like another one. */
+    record CopyBank(DeviceId board, int from, int to) implements FloorEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Board shape = boardOf("from", plan, board);
+            require(plan, "from", board, from, 1);
+            require(plan, "to", board, to, 1);
+            Switches changed = plan.switches();
+            for (int number = 1; number <= shape.switches(); number++) {
+                SwitchAt target = new SwitchAt(board, to, number);
+                changed = changed.with(
+                        plan.switches().at(new SwitchAt(board, from, number)).movedTo(target));
+            }
+            return plan.withSwitches(changed).settled();
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Make bank %s of %s like bank %s"
+                    .formatted(
+                            before.board(board).banks().get(to - 1),
+                            before.rig().name(board),
+                            before.board(board).banks().get(from - 1));
+        }
+    }
+
+    /**
+     * Has one board do what another does, switch by switch where it has the same switch and that is blank, else on the
+     * first that is blank. What finds no room stays where it is.
+     */
+    record TakeOver(DeviceId from, DeviceId to) implements FloorEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            boardOf("with", plan, from);
+            boardOf("with", plan, to);
+            Switches changed = plan.switches();
+            for (Assignment assignment : plan.switches().of(from)) {
+                Optional<SwitchAt> room = room(plan, changed, assignment.at());
+                if (room.isPresent()) {
+                    changed = changed.with(Assignment.blank(assignment.at())).with(assignment.movedTo(room.get()));
+                }
+            }
+            return plan.withSwitches(changed).settled();
+        }
+
+        private Optional<SwitchAt> room(Plan plan, Switches now, SwitchAt was) {
+            Board shape = plan.board(to);
+            SwitchAt same = new SwitchAt(to, was.bank(), was.number());
+            boolean isThere = was.bank() <= shape.banks().size() && was.number() <= shape.switches();
+            return isThere && now.at(same).isBlank()
+                    ? Optional.of(same)
+                    : all(to, shape).stream().filter(at -> now.at(at).isBlank()).findFirst();
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Have %s do what %s does"
+                    .formatted(before.rig().name(to), before.rig().name(from));
+        }
+    }
+
+    /**
+     * Has other hardware do the job of a board. Switches that it does not have go to the first that are blank; those
+     * for which there is no room are dropped.
+     */
+    record OtherBoard(DeviceId board, Model model) implements FloorEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("model", plan, board);
+            if (plan.rig().model(board).board().isEmpty()) {
+                return new GearEdit.SwapHardware(board, model).apply(plan);
+            }
+            Board shape = model.board()
+                    .orElseThrow(() -> new Refused("model", "%s has no switches.".formatted(model.name())));
+            List<Assignment> fitting = plan.switches().of(board).stream()
+                    .filter(a -> isOn(shape, a.at()))
+                    .toList();
+            List<Assignment> homeless = plan.switches().of(board).stream()
+                    .filter(a -> !isOn(shape, a.at()))
+                    .toList();
+            List<SwitchAt> free = new ArrayList<>(all(board, shape));
+            fitting.forEach(a -> free.remove(a.at()));
+            List<Assignment> moved = IntStream.range(0, Math.min(free.size(), homeless.size()))
+                    .mapToObj(i -> homeless.get(i).movedTo(free.get(i)))
+                    .toList();
+            List<Assignment> others = plan.switches().assignments().stream()
+                    .filter(a -> !a.at().board().equals(board))
+                    .toList();
+            Plan bare = plan.withSwitches(new Switches(
+                    Stream.of(others, fitting).flatMap(List::stream).toList(),
+                    plan.switches().travels()));
+            Plan swapped = new GearEdit.SwapHardware(board, model).apply(bare);
+            Switches all = swapped.switches();
+            for (Assignment assignment : moved) {
+                all = all.with(assignment.withShortLabel(Optional.empty()));
+            }
+            return swapped.withSwitches(all).settled();
+        }
+
+        private static boolean isOn(Board shape, SwitchAt at) {
+            return at.bank() <= shape.banks().size() && at.number() <= shape.switches();
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Have %s do the job of %s"
+                    .formatted(Words.a(model.name()), before.rig().name(board));
+        }
+    }
+
+    private static Plan placed(Plan plan, List<SwitchAt> from, SwitchAt to, Switches left) {
+        if (from.isEmpty()) {
+            throw new Refused("from", "Choose at least one switch.");
+        }
+        from.forEach(at -> require(plan, at));
+        require(plan, to);
+        List<SwitchAt> places = all(to.board(), plan.board(to.board()));
+        int first = places.indexOf(to);
+        Switches changed = left;
+        int free = first;
+        for (List<SwitchAt> ofOneBoard : byBoard(from)) {
+            SwitchAt anchor = ofOneBoard.getFirst();
+            int columns = plan.board(anchor.board()).switches();
+            int start = free;
+            for (SwitchAt at : ofOneBoard) {
+                int place = start + (at.bank() - anchor.bank()) * columns + at.number() - anchor.number();
+                if (place >= places.size()) {
+                    throw new Refused(
+                            "to",
+                            "%s has no room for %s from there on."
+                                    .formatted(plan.rig().name(to.board()), Words.count(from.size(), "switch")));
+                }
+                changed = changed.with(plan.switches().at(at).movedTo(places.get(place)));
+                free = place + 1;
+            }
+        }
+        Switches all = changed;
+        return Typed.accepted("to", () -> plan.withSwitches(all).settled());
+    }
+
+    /**
+     * Sorted switches, those of each board together: they keep their distances, and each board follows the one before.
+     */
+    private static Collection<List<SwitchAt>> byBoard(List<SwitchAt> sorted) {
+        return sorted.stream()
+                .distinct()
+                .collect(Collectors.groupingBy(SwitchAt::board, LinkedHashMap::new, Collectors.toList()))
+                .values();
+    }
+
+    private static List<SwitchAt> all(DeviceId board, Board shape) {
+        List<SwitchAt> all = new ArrayList<>();
+        for (int bank = 1; bank <= shape.banks().size(); bank++) {
+            int here = bank;
+            IntStream.rangeClosed(1, shape.switches()).forEach(number -> all.add(new SwitchAt(board, here, number)));
+        }
+        return all;
+    }
+
+    private static void require(Plan plan, SwitchAt at) {
+        require(plan, "to", at.board(), at.bank(), at.number());
+    }
+
+    private static void require(Plan plan, String field, DeviceId board, int bank, int number) {
+        Typed.device(field, plan, board);
+        Typed.accepted(field, () -> Plan.requireOnBoard(plan.rig(), new SwitchAt(board, bank, number)));
+    }
+
+    private static Board boardOf(String field, Plan plan, DeviceId box) {
+        Typed.device(field, plan, box);
+        return Typed.accepted(field, () -> plan.board(box));
+    }
+}

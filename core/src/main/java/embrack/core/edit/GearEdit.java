@@ -1,0 +1,383 @@
+package embrack.core.edit;
+
+import embrack.core.chart.PartId;
+import embrack.core.gear.Model;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.Setting;
+import embrack.core.gear.SettingId;
+import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
+import embrack.core.show.Book;
+import embrack.core.show.Song;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.Switches;
+import embrack.core.switches.Travel;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/** Changes to the boxes of a rig: which there are, what they are called, how they are set. */
+public sealed interface GearEdit extends Edit {
+
+    /** Calls the rig something else. */
+    record RenameRig(String name) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return plan.withRig(plan.rig().withName(Typed.label("name", name)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Rename the rig to " + name.strip();
+        }
+    }
+
+    /** Puts a new box with factory settings into the rig. */
+    record AddDevice(String name, Model model) implements GearEdit {
+
+        /** The most boxes a rig can hold. */
+        public static final int MAX_DEVICES = 200;
+
+        @Override
+        public Plan apply(Plan plan) {
+            TapeLabel label = Typed.label("name", name);
+            requireFree(plan.rig(), label, List.of());
+            if (plan.rig().devices().size() >= MAX_DEVICES) {
+                throw new Refused("name", "A rig holds at most %d boxes.".formatted(MAX_DEVICES));
+            }
+            return plan.withRig(plan.rig().withDevice(Device.of(freeId(plan.rig(), label), label, model.id()), model));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Add " + name.strip();
+        }
+
+        private static DeviceId freeId(Rig rig, TapeLabel name) {
+            String letters = name.text()
+                    .toLowerCase(Locale.ROOT)
+                    .replaceAll("[^a-z0-9]+", "-")
+                    .replaceAll("^-+|-+$", "");
+            String stem = letters.isEmpty() ? "box" : letters.substring(0, Math.min(letters.length(), 30));
+            return IntStream.iterate(1, i -> i + 1)
+                    .mapToObj(i -> new DeviceId(i == 1 ? stem : stem + "-" + i))
+                    .filter(id -> rig.find(id).isEmpty())
+                    .findFirst()
+                    .orElseThrow();
+        }
+    }
+
+    /** Calls a box something else. */
+    record RenameDevice(DeviceId device, String name) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Device renamed = Typed.device("name", plan, device);
+            TapeLabel label = Typed.label("name", name);
+            requireFree(plan.rig(), label, List.of(renamed));
+            return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withName(label)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Rename %s to %s".formatted(before.rig().name(device), name.strip());
+        }
+    }
+
+    /**
+     * Takes a box out of the rig, with the cables in it.
+     *
+     * @param withSteps whether switches that use it lose those steps; otherwise it is refused while there are any
+     */
+    record RemoveDevice(DeviceId device, boolean withSteps) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Device gone = Typed.device("device", plan, device);
+            if (!withSteps) {
+                refuseWhileUsed(plan, gone);
+            }
+            return new Plan(
+                    plan.rig().withoutDevice(device),
+                    plan.switches().without(device),
+                    plan.schools(),
+                    plan.book().without(device));
+        }
+
+        private void refuseWhileUsed(Plan plan, Device gone) {
+            List<TapeLabel> songs = plan.book().songs().stream()
+                    .filter(song -> song.uses(device))
+                    .map(Song::title)
+                    .toList();
+            List<Assignment> users = plan.switches().using(device);
+            List<Travel> movers = plan.switches().moving(device).stream()
+                    .filter(travel -> !travel.at().box().equals(device))
+                    .toList();
+            Optional<String> by = !songs.isEmpty()
+                    ? Optional.of("cues of " + Words.list(songs))
+                    : !users.isEmpty()
+                            ? Optional.of(plan.words(
+                                    users.stream().map(Assignment::at).toList()))
+                            : !movers.isEmpty()
+                                    ? Optional.of(Words.list(movers.stream()
+                                            .map(travel -> plan.words(travel.at()))
+                                            .toList()))
+                                    : plan.book().always().stream().anyMatch(cue -> cue.uses(device))
+                                            ? Optional.of("what every song sends")
+                                            : Optional.empty();
+            by.ifPresent(words -> {
+                throw new Refused(
+                        "device",
+                        "%s is still used by %s. Remove those steps first, or remove the box with its steps."
+                                .formatted(gone.name(), words));
+            });
+        }
+
+        @Override
+        public String summary(Plan before) {
+            String gone = gone(before, device);
+            return "Remove %s%s".formatted(before.rig().name(device), gone.isEmpty() ? "" : ", and with it " + gone);
+        }
+
+        /** What goes with a device that is removed, in a sentence; empty when nothing does. */
+        public static String goesWith(Plan plan, DeviceId device) {
+            String gone = gone(plan, device);
+            return gone.isEmpty() ? "" : "With it go %s. Undo brings all of it back.".formatted(gone);
+        }
+
+        private static String gone(Plan plan, DeviceId device) {
+            Rig left = plan.rig().withoutDevice(device);
+            Switches switches = plan.switches();
+            Book book = plan.book();
+            long steps = switches.assignments().stream()
+                    .filter(a -> !a.at().board().equals(device))
+                    .flatMap(a -> a.steps().stream())
+                    .filter(step -> step.device().equals(device))
+                    .count();
+            long levels = switches.travels().stream()
+                    .filter(t -> !t.at().box().equals(device))
+                    .flatMap(t -> t.targets().stream())
+                    .filter(target -> target.device().equals(device))
+                    .count();
+            long cues = book.songs().stream()
+                    .flatMap(song -> song.cues().stream())
+                    .filter(cue -> cue.uses(device))
+                    .count();
+            long always = book.always().stream().filter(cue -> cue.uses(device)).count();
+            long presses = book.shows().stream()
+                    .flatMap(show -> show.order().stream())
+                    .filter(entry -> entry.press()
+                            .filter(at -> at.board().equals(device))
+                            .isPresent())
+                    .count();
+            int apps = plan.rig().appsIn(device).size();
+            return Words.list(Stream.of(
+                            count(plan.rig().links().size() - left.links().size(), "link"),
+                            count(plan.rig().pairs().size() - left.pairs().size(), "stand-in"),
+                            count(steps, "step"),
+                            count(levels, "level of a treadle, fader or knob", "levels of treadles, faders or knobs"),
+                            count(switches.of(device).size(), "planned switch"),
+                            count(switches.travelsOf(device).size(), "planned control"),
+                            count(cues, "cue"),
+                            count(always, "thing that every song sends", "things that every song sends"),
+                            count(presses, "press in the order", "presses in the order"),
+                            apps == 0 ? "" : "the home of " + Words.count(apps, "app"))
+                    .filter(words -> !words.isEmpty())
+                    .toList());
+        }
+
+        private static String count(long number, String noun) {
+            return number == 0 ? "" : Words.count((int) number, noun);
+        }
+
+        private static String count(long number, String one, String several) {
+            return number == 0 ? "" : number == 1 ? "1 " + one : number + " " + several;
+        }
+    }
+
+    /** Has other hardware of the same kind do a box's job. Steps stay; what the new box cannot do becomes a finding. */
+    record SwapHardware(DeviceId device, Model model) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Device old = Typed.device("model", plan, device);
+            Rig rig = plan.rig();
+            if (rig.model(device).kind() != model.kind()) {
+                throw new Refused(
+                        "model",
+                        "%s is %s and %s is %s; it cannot take over the job."
+                                .formatted(
+                                        old.name(),
+                                        Words.a(rig.model(device).kind().words()),
+                                        model.name(),
+                                        Words.a(model.kind().words())));
+            }
+            Model known = rig.models().stream()
+                    .filter(m -> m.id().equals(model.id()))
+                    .findFirst()
+                    .orElse(model);
+            Device fitted = Fitting.to(known, old);
+            return Typed.accepted(
+                    "model",
+                    () -> plan.withSwitches(Fitting.controls(plan.switches(), device, known))
+                            .withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.links()))
+                            .settled());
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Have %s do the job of %s"
+                    .formatted(Words.a(model.name()), before.rig().name(device));
+        }
+    }
+
+    /** Sets a setting of a box, as the box shows it. */
+    record ChangeSetting(DeviceId device, SettingId setting, String value) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("value", plan, device);
+            Setting known = plan.rig()
+                    .model(device)
+                    .setting(setting)
+                    .orElseThrow(() -> new Refused("value", "This box no longer has that setting."));
+            int number = Typed.choice("value", known, value);
+            Typed.accepted("value", () -> known.checked(number));
+            return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withSetting(setting, number)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            String name = before.rig()
+                    .model(device)
+                    .setting(setting)
+                    .map(s -> s.name().text())
+                    .orElse(setting.text());
+            return "Set %s of %s to %s".formatted(name, before.rig().name(device), value.strip());
+        }
+    }
+
+    /** Puts tape on a part of a box; without a name, takes it off. */
+    record LabelPart(DeviceId device, PartId part, String name) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Rig rig = plan.rig();
+            Typed.device("name", plan, device);
+            if (rig.model(device).part(part).isEmpty()) {
+                throw new Refused("name", "This box no longer has that part.");
+            }
+            if (name.isBlank()) {
+                return plan.withRig(rig.withDeviceChanged(device, d -> d.withoutLabel(part)));
+            }
+            TapeLabel label = Typed.label("name", name);
+            rig.model(device).parts().stream()
+                    .filter(p ->
+                            !p.id().equals(part) && rig.partName(device, p.id()).sameAs(label))
+                    .findFirst()
+                    .ifPresent(p -> {
+                        throw new Refused(
+                                "name",
+                                "%s is already called %s. Give each its own name."
+                                        .formatted(p.name(), rig.partName(device, p.id())));
+                    });
+            return plan.withRig(rig.withDeviceChanged(device, d -> d.withLabel(part, label)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            String printed = before.rig()
+                    .model(device)
+                    .part(part)
+                    .map(p -> p.name().text())
+                    .orElse(part.text());
+            return name.isBlank()
+                    ? "Take the tape off %s of %s"
+                            .formatted(printed, before.rig().name(device))
+                    : "Call %s of %s %s".formatted(printed, before.rig().name(device), name.strip());
+        }
+    }
+
+    /** Puts the values that a box really obeys into the chart of its model. */
+    record CorrectChart(ModelId model) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Model wrong = find(plan);
+            return plan.withRig(plan.rig().withModelReplaced(wrong.withChartCorrected()));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Correct the chart of " + find(before).name();
+        }
+
+        private Model find(Plan plan) {
+            return plan.rig().models().stream()
+                    .filter(m -> m.id().equals(model))
+                    .findFirst()
+                    .orElseThrow(() -> new Refused("model", "No box in the rig uses that model any more."));
+        }
+    }
+
+    /** Has the rig take another description of the model of a box, as long as the box is of that model. */
+    record DescribeAnew(DeviceId device, Model model) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            if (!Typed.device("model", plan, device).model().equals(model.id())) {
+                throw new Refused(
+                        "model",
+                        "This box is no longer %s; other hardware does its job.".formatted(Words.a(model.name())));
+            }
+            return new ReplaceModel(model).apply(plan);
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return new ReplaceModel(model).summary(before);
+        }
+    }
+
+    /** Has all boxes of a model be as another description of that model says. What no longer fits is dropped. */
+    record ReplaceModel(Model model) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Rig rig = plan.rig();
+            if (rig.models().stream().noneMatch(m -> m.id().equals(model.id()))) {
+                throw new Refused("model", "No box in the rig uses that model any more.");
+            }
+            List<Device> devices = rig.devices().stream()
+                    .map(d -> d.model().equals(model.id()) ? Fitting.to(model, d) : d)
+                    .toList();
+            List<Model> models = rig.models().stream()
+                    .map(m -> m.id().equals(model.id()) ? model : m)
+                    .toList();
+            Switches switches = plan.switches();
+            for (Device device : rig.devices().stream()
+                    .filter(d -> d.model().equals(model.id()))
+                    .toList()) {
+                switches = Fitting.controls(switches, device.id(), model);
+            }
+            Plan fitted = plan.withSwitches(switches);
+            return Typed.accepted(
+                    "model",
+                    () -> fitted.withRig(
+                            Fitting.cables(new Rig(rig.name(), models, devices, List.of(), rig.pairs()), rig.links())));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Describe %s anew".formatted(model.name());
+        }
+    }
+
+    private static void requireFree(Rig rig, TapeLabel name, List<Device> except) {
+        rig.devices().stream()
+                .filter(d -> !except.contains(d) && d.name().sameAs(name))
+                .findFirst()
+                .ifPresent(d -> {
+                    throw new Refused(
+                            "name", "There is already a box called %s. Give each its own name.".formatted(d.name()));
+                });
+    }
+}

@@ -1,0 +1,186 @@
+package embrack.core.edit;
+
+import embrack.core.chart.Learned;
+import embrack.core.chart.Lesson;
+import embrack.core.chart.LessonId;
+import embrack.core.chart.Response;
+import embrack.core.gear.SettingId;
+import embrack.core.midi.Channel;
+import embrack.core.midi.DataByte;
+import embrack.core.midi.MessageType;
+import embrack.core.numbers.Allocator;
+import embrack.core.numbers.Channels;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
+import embrack.core.switches.School;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+
+/** Changes to the numbers and channels of a plan, and to how its crew likes to work. */
+public sealed interface NumberEdit extends Edit {
+
+    /** Chooses a message for everything that is used and has not been learned. */
+    record ChooseNumbers() implements NumberEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return plan.settled();
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Choose the numbers that are missing";
+        }
+    }
+
+    /** Chooses every number anew, but for those that are pinned. */
+    record Renumber() implements NumberEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return plan.withRig(Allocator.renumber(plan.rig(), plan.switches(), plan.book()));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Renumber the whole rig";
+        }
+    }
+
+    /**
+     * Pins the message of something that a device learns; all as typed.
+     *
+     * @param channel nothing for the channel that the box is set to, where it is set to one
+     * @param number as sent, 0 to 127; nothing to let Embrack choose again
+     */
+    record PinNumber(DeviceId device, LessonId lesson, MessageType type, String channel, String number)
+            implements NumberEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Device box = Typed.device("number", plan, device);
+            Lesson known = lessonOf("number", plan, device, lesson);
+            if (number.isBlank()) {
+                SortedMap<LessonId, Learned> left = new TreeMap<>(box.learned());
+                left.remove(lesson);
+                return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withLearned(left)))
+                        .settled();
+            }
+            int chosen = Typed.number("number", number);
+            Typed.accepted("number", () -> DataByte.checked("the number", chosen));
+            Optional<Channel> on = channel.isBlank()
+                    ? Optional.empty()
+                    : Optional.of(Typed.number("channel", channel))
+                            .map(c -> Typed.accepted("channel", () -> new Channel(c)));
+            if (!known.types().contains(type)) {
+                throw new Refused("number", "%s does not learn from %s.".formatted(box.name(), type.plural()));
+            }
+            Allocator.objection(type, chosen).ifPresent(why -> {
+                throw new Refused("number", "%s. Take another.".formatted(why));
+            });
+            Response response = Optional.ofNullable(box.learned().get(lesson))
+                    .map(Learned::response)
+                    .orElse(Response.PLAIN);
+            return Typed.accepted(
+                    "channel", () -> withLearned(plan, device, lesson, new Learned(type, on, chosen, response, true)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s the number of %s".formatted(number.isBlank() ? "Free" : "Pin", named(before, device, lesson));
+        }
+    }
+
+    /** Says what a device makes of the value of a message that it has learned; low and high as typed. */
+    record Respond(DeviceId device, LessonId lesson, boolean alternating, String low, String high)
+            implements NumberEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Device box = Typed.device("low", plan, device);
+            Learned known = Optional.ofNullable(box.learned().get(lesson))
+                    .orElseThrow(() -> new Refused("low", "This box has not learned that any more."));
+            int lowest = Typed.number("low", low);
+            int highest = Typed.number("high", high);
+            Typed.accepted("low", () -> DataByte.checked("a value", lowest));
+            Response response = Typed.accepted("high", () -> new Response(alternating, lowest, highest));
+            return withLearned(plan, device, lesson, known.withResponse(response));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Set what %s makes of its message".formatted(named(before, device, lesson));
+        }
+    }
+
+    /** Gives every receiver the channel that is proposed for it. */
+    record TakeChannels() implements NumberEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Rig rig = plan.rig();
+            for (var e : Channels.proposed(rig, plan.meant()).entrySet()) {
+                rig = rig.withDeviceChanged(
+                        e.getKey(),
+                        d -> d.withSetting(
+                                SettingId.RECEIVE_CHANNEL, e.getValue().number()));
+            }
+            return plan.withRig(rig);
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Give every receiver its own channel";
+        }
+    }
+
+    /** Says how many memories of a device the show uses, from the first; nothing for all. */
+    record UseMemories(DeviceId device, String first) implements NumberEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("first", plan, device);
+            int count = first.isBlank() ? 0 : Typed.number("first", first);
+            return Typed.accepted(
+                    "first", () -> plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withMemoriesUsed(count))));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Use %s memories of %s"
+                    .formatted(
+                            first.isBlank() ? "all" : first.strip(),
+                            before.rig().name(device));
+        }
+    }
+
+    /** Answers a question on which practitioners disagree; 0 for the default. */
+    record Choose(School school, int answer) implements NumberEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return plan.withSchools(plan.schools().with(school, answer));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s: %s".formatted(school.question(), school.answers().get(answer));
+        }
+    }
+
+    private static Lesson lessonOf(String field, Plan plan, DeviceId device, LessonId id) {
+        return plan.rig().model(device).chart().lessons().stream()
+                .filter(l -> l.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new Refused(field, "This box does not learn that."));
+    }
+
+    private static Plan withLearned(Plan plan, DeviceId device, LessonId lesson, Learned message) {
+        Rig rig = plan.rig().withDeviceChanged(device, d -> d.withLearned(lesson, message));
+        return plan.withRig(rig.standIn(device)
+                .map(second -> rig.withDeviceChanged(second, d -> d.withLearned(lesson, message)))
+                .orElse(rig));
+    }
+
+    private static String named(Plan plan, DeviceId device, LessonId lesson) {
+        return "%s of %s"
+                .formatted(
+                        plan.rig().partName(device, lesson.part()), plan.rig().name(device));
+    }
+}

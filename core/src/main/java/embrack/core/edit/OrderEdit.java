@@ -1,0 +1,311 @@
+package embrack.core.edit;
+
+import embrack.core.music.Clock;
+import embrack.core.music.Key;
+import embrack.core.name.TapeLabel;
+import embrack.core.plan.Plan;
+import embrack.core.show.Day;
+import embrack.core.show.Entry;
+import embrack.core.show.Item;
+import embrack.core.show.Pad;
+import embrack.core.show.Show;
+import embrack.core.show.ShowId;
+import embrack.core.show.Song;
+import embrack.core.show.SongId;
+import embrack.core.show.StemAt;
+import embrack.core.show.TimeOfDay;
+import embrack.core.show.Transition;
+import embrack.core.switches.SwitchAt;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.function.UnaryOperator;
+
+/** Changes to shows and their order. */
+public sealed interface OrderEdit extends Edit {
+
+    /** Adds a show without parts. */
+    record AddShow(String name) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            TapeLabel label = Typed.label("name", name);
+            return plan.withBook(plan.book()
+                    .with(Show.empty(
+                            Typed.freeId(
+                                    label,
+                                    ShowId::new,
+                                    id -> plan.book().find(id).isEmpty()),
+                            label)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Add the show " + name.strip();
+        }
+    }
+
+    /** Begins a show as another one was, with another name and day. */
+    record CopyShow(ShowId show, String name, String day) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Show old = find(plan, show);
+            TapeLabel label = Typed.label("name", name);
+            Optional<Day> date = Typed.optional("day", day, Day::parse);
+            return plan.withBook(plan.book()
+                    .with(new Show(
+                            Typed.freeId(
+                                    label,
+                                    ShowId::new,
+                                    id -> plan.book().find(id).isEmpty()),
+                            label,
+                            date,
+                            old.start(),
+                            old.slot(),
+                            old.order(),
+                            old.present(),
+                            old.turned(),
+                            old.lastPart())));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Copy a show as " + name.strip();
+        }
+    }
+
+    /** Takes a show out of the book. */
+    record RemoveShow(ShowId show) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            find(plan, show);
+            return plan.withBook(plan.book().without(show));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Remove the show "
+                    + before.book().find(show).map(s -> s.name().text()).orElse("");
+        }
+    }
+
+    /** Says when a show is and how long it may take, in fields as they were typed. */
+    record DescribeShow(ShowId show, String name, String day, String start, String slot) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            TapeLabel label = Typed.label("name", name);
+            Optional<Day> date = Typed.optional("day", day, Day::parse);
+            Optional<TimeOfDay> time = Typed.optional("start", start, TimeOfDay::parse);
+            long room = Typed.optional("slot", slot, Clock::parse).orElse(0L);
+            return change(
+                    plan,
+                    show,
+                    "slot",
+                    old -> new Show(
+                            show, label, date, time, room, old.order(), old.present(), old.turned(), old.lastPart()));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Describe the show " + name.strip();
+        }
+    }
+
+    /** Adds a song at the end of the order, by its id. */
+    record AddSongTo(ShowId show, String song) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Song known = SongEdit.find(plan, Typed.accepted("song", () -> new SongId(song)));
+            return change(plan, show, "song", old -> old.withMore(Entry.of(old.nextNumber(), known)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Put %s into the order".formatted(SongEdit.titleOf(before, new SongId(song)));
+        }
+    }
+
+    /** Adds anything but a song at the end of the order; {@code length} as it is typed, blank for not known. */
+    record AddPart(ShowId show, Item item, String name, String length) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            TapeLabel label = Typed.label("name", name.isBlank() ? capital(item.words()) : name);
+            long micros = Typed.optional("length", length, Clock::parse).orElse(0L);
+            return change(plan, show, "length", old -> old.withMore(Entry.of(old.nextNumber(), item, label, micros)));
+        }
+
+        private static String capital(String words) {
+            return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Put %s into the order".formatted(name.isBlank() ? item.words() : name.strip());
+        }
+    }
+
+    /** Moves a part in front of another one; {@code before} is that one's number, 0 for the end. */
+    record MovePart(ShowId show, int part, int before) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(plan, show, "part", old -> {
+                Entry moved = partOf(old, part);
+                if (part == before) {
+                    return old;
+                }
+                List<Entry> others = new ArrayList<>(old.order());
+                others.remove(moved);
+                others.add(before == 0 ? others.size() : others.indexOf(partOf(old, before)), moved);
+                return old.withOrder(others);
+            });
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Move %s in the order".formatted(partName(before, show, part));
+        }
+    }
+
+    /** Takes a part out of the order. */
+    record RemovePart(ShowId show, int part) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(plan, show, "part", old -> {
+                Entry gone = partOf(old, part);
+                return old.withOrder(old.order().stream()
+                        .filter(entry -> !entry.equals(gone))
+                        .toList());
+            });
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Take %s out of the order".formatted(partName(before, show, part));
+        }
+    }
+
+    /**
+     * Says what a part is, in fields as they were typed.
+     *
+     * @param item ignored for songs other than to make them response songs
+     * @param padKey key of the pad; blank for the key of the song that follows
+     * @param padLength blank for no pad
+     * @param press the switch that begins it
+     */
+    record DescribePart(
+            ShowId show,
+            int part,
+            Item item,
+            String name,
+            String length,
+            String key,
+            Transition.Way way,
+            String time,
+            String padKey,
+            String padLength,
+            Optional<SwitchAt> press)
+            implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(plan, show, "name", old -> {
+                Entry now = partOf(old, part);
+                boolean plays = now.song().isPresent();
+                TapeLabel label = plays && name.isBlank() ? now.name() : Typed.label("name", name);
+                long micros = plays
+                        ? 0
+                        : Typed.optional("length", length, Clock::parse).orElse(0L);
+                Optional<Key> tonight = plays ? Typed.optional("key", key, Key::parse) : Optional.empty();
+                long lasts = way.takesTime()
+                        ? Typed.optional("time", time, Clock::parse).orElse(0L)
+                        : 0;
+                Transition transition = Typed.accepted("time", () -> new Transition(way, lasts));
+                Optional<Key> padIn = Typed.optional("padKey", padKey, Key::parse);
+                Optional<Pad> pad = Typed.optional("padLength", padLength, text -> new Pad(padIn, Clock.parse(text)));
+                if (pad.isEmpty() && padIn.isPresent()) {
+                    pad = Optional.of(new Pad(padIn, Pad.USUAL_MICROS));
+                }
+                return old.withEntry(new Entry(
+                        part,
+                        plays == (item == Item.SONG || item == Item.RESPONSE) ? item : now.item(),
+                        label,
+                        now.song(),
+                        tonight,
+                        micros,
+                        transition,
+                        pad,
+                        press));
+            });
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Change %s in the order".formatted(partName(before, show, part));
+        }
+    }
+
+    /** Says which parts somebody plays live tonight. */
+    record SetRoster(ShowId show, Collection<String> present) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            SortedSet<TapeLabel> parts = new TreeSet<>();
+            present.stream().filter(name -> !name.isBlank()).forEach(name -> parts.add(Typed.label("present", name)));
+            return change(plan, show, "present", old -> old.withPresent(parts));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Say who plays tonight";
+        }
+    }
+
+    /**
+     * Has a stem be the other way round than the roster says, or, not {@code round}, as it says again; {@code name} as
+     * typed.
+     */
+    record TurnStem(ShowId show, SongId of, String name, boolean round) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Song song = SongEdit.find(plan, of);
+            StemAt stem = new StemAt(of, Typed.label("stem", name));
+            if (song.stems().stream().noneMatch(s -> s.name().equals(stem.stem()))) {
+                throw new Refused("stem", "%s has no stem of that name.".formatted(song.title()));
+            }
+            return change(plan, show, "stem", old -> {
+                SortedSet<StemAt> turned = new TreeSet<>(old.turned());
+                turned.remove(stem);
+                if (round) {
+                    turned.add(stem);
+                }
+                return old.withTurned(turned);
+            });
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Turn %s of %s %s".formatted(name.strip(), SongEdit.titleOf(before, of), round ? "round" : "back");
+        }
+    }
+
+    private static Show find(Plan plan, ShowId id) {
+        return plan.book().find(id).orElseThrow(() -> new Refused("show", "That show is no longer in the book."));
+    }
+
+    private static Entry partOf(Show show, int number) {
+        return show.entry(number).orElseThrow(() -> new Refused("part", "That part is no longer in the order."));
+    }
+
+    private static String partName(Plan plan, ShowId show, int part) {
+        return plan.book()
+                .find(show)
+                .flatMap(s -> s.entry(part))
+                .map(entry -> entry.name().text())
+                .orElse("a part");
+    }
+
+    private static Plan change(Plan plan, ShowId show, String field, UnaryOperator<Show> change) {
+        Show old = find(plan, show);
+        return Typed.accepted(field, () -> plan.withBook(plan.book().with(change.apply(old))));
+    }
+}

@@ -1,0 +1,334 @@
+package embrack.core.edit;
+
+import embrack.core.music.Clock;
+import embrack.core.music.Key;
+import embrack.core.music.Tempo;
+import embrack.core.name.TapeLabel;
+import embrack.core.offer.Offer;
+import embrack.core.offer.Offers;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Anchor;
+import embrack.core.show.Book;
+import embrack.core.show.Cue;
+import embrack.core.show.Form;
+import embrack.core.show.Song;
+import embrack.core.show.SongId;
+import embrack.core.show.When;
+import embrack.core.show.text.SongReading;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+
+/** Changes to songs as wholes. */
+public sealed interface SongEdit extends Edit {
+
+    /**
+     * Adds a song of which no more than the title is known; {@code how} may say how it goes, as {@link SongReading}
+     * reads it.
+     */
+    record AddSong(String title, String how) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            TapeLabel label = Typed.label("title", title);
+            requireFree(plan.book(), label, Optional.empty());
+            Song song = Song.blank(
+                    Typed.freeId(label, SongId::new, id -> plan.book().find(id).isEmpty()),
+                    label,
+                    Math.min(
+                            999,
+                            plan.book().songs().stream()
+                                            .mapToInt(Song::place)
+                                            .max()
+                                            .orElse(0)
+                                    + 1));
+            return plan.withBook(Typed.accepted(
+                    "title", () -> plan.book().with(how.isBlank() ? song : told(song, how))));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Add the song " + title.strip();
+        }
+    }
+
+    /** Adds a song that was read from a file; numbered when another one is called that. */
+    record ImportSong(Song song) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            TapeLabel title = song.title();
+            for (int n = 2; isTaken(plan.book(), title); n++) {
+                String tail = " " + n;
+                title = new TapeLabel(song.title()
+                                .text()
+                                .substring(
+                                        0, Math.min(song.title().text().length(), TapeLabel.MAX_LENGTH - tail.length()))
+                                .strip()
+                        + tail);
+            }
+            Song fresh = new Song(
+                    Typed.freeId(title, SongId::new, id -> plan.book().find(id).isEmpty()),
+                    title,
+                    song.place(),
+                    song.played(),
+                    song.original(),
+                    song.recorded(),
+                    song.trims(),
+                    song.leadInBars(),
+                    song.form(),
+                    song.stems(),
+                    song.notes(),
+                    song.player(),
+                    song.cues(),
+                    0);
+            return Typed.accepted(
+                    "file", () -> plan.withBook(plan.book().with(fresh)).settled());
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Read the song %s from a file".formatted(song.title());
+        }
+    }
+
+    /** Takes a song out of the book and out of every show. */
+    record RemoveSong(SongId song) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            find(plan, song);
+            return plan.withBook(plan.book().without(song)).settled();
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Remove the song " + titleOf(before, song);
+        }
+    }
+
+    /**
+     * Says what a song is, in fields as they were typed.
+     *
+     * @param player the id of the device that plays it; blank for the first of the rig
+     */
+    record DescribeSong(
+            SongId song,
+            String title,
+            String played,
+            String original,
+            String place,
+            String trimStart,
+            String trimEnd,
+            String leadIn,
+            String player,
+            String notes)
+            implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Song old = find(plan, song);
+            TapeLabel label = Typed.label("title", title);
+            requireFree(plan.book(), label, Optional.of(song));
+            Optional<Key> playedKey = Typed.optional("played", played, Key::parse);
+            Optional<Key> originalKey = Typed.optional("original", original, Key::parse);
+            int number = place.isBlank() ? old.place() : Typed.number("place", place);
+            long start = Typed.optional("trimStart", trimStart, Clock::parse).orElse(0L);
+            long end = Typed.optional("trimEnd", trimEnd, Clock::parse).orElse(0L);
+            int bars = leadIn.isBlank() ? 0 : Typed.number("leadIn", leadIn);
+            Optional<DeviceId> device = Typed.optional("player", player, DeviceId::new);
+            device.ifPresent(id -> requirePlayer(plan, id));
+            Song changed = Typed.accepted(
+                    start + end >= old.form().length()
+                            ? "trimEnd"
+                            : bars > 16 || bars < 0 ? "leadIn" : notes.length() > Song.MAX_NOTES ? "notes" : "place",
+                    () -> new Song(
+                            song,
+                            label,
+                            number,
+                            playedKey,
+                            originalKey,
+                            old.recorded(),
+                            new Song.Trims(start, end),
+                            bars,
+                            old.form(),
+                            old.stems(),
+                            notes.strip(),
+                            device,
+                            old.cues(),
+                            old.lastCue()));
+            return Typed.accepted(
+                    "title", () -> plan.withBook(plan.book().with(changed)).settled());
+        }
+
+        private static void requirePlayer(Plan plan, DeviceId id) {
+            Typed.device("player", plan, id);
+            if (!plan.players().contains(id)) {
+                throw new Refused(
+                        "player",
+                        "%s plays no songs. Choose a track player."
+                                .formatted(plan.rig().name(id)));
+            }
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Describe the song " + titleOf(before, song);
+        }
+    }
+
+    /** Says how a song goes, as a text. Cues tied to sections that are gone stay on their bars. */
+    record TellForm(SongId song, String how) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return plan.withBook(plan.book().with(told(find(plan, song), how)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Say how %s goes".formatted(titleOf(before, song));
+        }
+    }
+
+    /**
+     * Plays a song at another tempo: all its tempos in proportion. Cues on bars go along; those on the clock stay
+     * unless {@code clock} says that they go along too.
+     */
+    record NewTempo(SongId song, String tempo, boolean clock) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Song old = find(plan, song);
+            Tempo now = old.form().score().tempo(0);
+            Tempo wanted = Typed.accepted("tempo", () -> Tempo.parse(tempo));
+            double factor = wanted.bpm() / now.bpm();
+            Song.Trims trims = new Song.Trims(
+                    Math.round(old.trims().start() / factor),
+                    Math.round(old.trims().end() / factor));
+            Tempo recorded = old.recorded().orElse(now);
+            return Typed.accepted("tempo", () -> {
+                Song faster = old.withTrims(Song.Trims.NONE)
+                        .withForm(old.form().withScore(old.form().score().atTempoTimes(factor)))
+                        .withTrims(trims)
+                        .withRecorded(recorded.equals(wanted) ? Optional.empty() : Optional.of(recorded));
+                return plan.withBook(plan.book()
+                        .with(
+                                clock
+                                        ? faster.withCues(old.cues().stream()
+                                                .map(cue -> scaled(cue, factor))
+                                                .toList())
+                                        : faster));
+            });
+        }
+
+        private static Cue scaled(Cue cue, double factor) {
+            return cue.at() instanceof Anchor.OnClock at
+                    ? cue.withAnchor(new Anchor.OnClock(Math.round(at.micros() / factor)))
+                    : cue;
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Play %s at %s".formatted(titleOf(before, song), tempo.strip());
+        }
+    }
+
+    /** Has every song send, at a moment, the first thing that a search finds. */
+    record SendAlways(When when, String find) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            DeviceId player = plan.players().stream()
+                    .findFirst()
+                    .orElseThrow(() -> new Refused("find", "Add a track player in Gear first."));
+            if (find.isBlank()) {
+                throw new Refused("find", "Write what every song should send, such as: scene 1.");
+            }
+            Offer offer = new Offers(plan)
+                    .find(player, find).stream()
+                            .findFirst()
+                            .orElseThrow(
+                                    () -> new Refused("find", "No box in the rig can do that. Try fewer letters."));
+            Book book = plan.book();
+            List<Cue> cues = new ArrayList<>(book.always());
+            cues.add(new Cue(book.lastAlways() + 1, new Anchor.Automatic(when), offer.steps()));
+            return Typed.accepted(
+                    "find", () -> plan.withBook(book.withAlways(cues)).settled());
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Every song sends %s %s".formatted(find.strip(), when.words());
+        }
+    }
+
+    /** Has songs no longer send by themselves what was given that number. */
+    record SendNoMore(int number) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            List<Cue> left = plan.book().always().stream()
+                    .filter(cue -> cue.number() != number)
+                    .toList();
+            if (left.size() == plan.book().always().size()) {
+                throw new Refused("find", "Songs no longer send that.");
+            }
+            return plan.withBook(plan.book().withAlways(left)).settled();
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Songs no longer send "
+                    + before.book().always().stream()
+                            .filter(cue -> cue.number() == number)
+                            .flatMap(cue -> cue.steps().stream())
+                            .map(before::words)
+                            .collect(Collectors.joining(", "));
+        }
+    }
+
+    private static Song told(Song song, String how) {
+        SongReading reading = SongReading.of(how);
+        Form form = reading.form()
+                .orElseThrow(() -> new Refused(
+                        "how",
+                        String.join(
+                                " ",
+                                reading.problems().stream()
+                                        .map(p -> "Line %d: %s".formatted(p.line(), p.words()))
+                                        .toList())));
+        UnaryOperator<Cue> kept = cue -> cue.at() instanceof Anchor.AtSection at
+                        && form.find(at.section()).isEmpty()
+                ? cue.withAnchor(new Anchor.OnBar(song.form()
+                        .score()
+                        .position(song.form()
+                                .score()
+                                .tickAt(cue.at().micros(song.form()).orElse(0L)))))
+                : cue;
+        return Typed.accepted(
+                "how",
+                () -> song.withForm(form)
+                        .withStems(reading.stems())
+                        .withCues(song.cues().stream().map(kept).toList()));
+    }
+
+    static Song find(Plan plan, SongId id) {
+        return plan.book().find(id).orElseThrow(() -> new Refused("song", "That song is no longer in the book."));
+    }
+
+    static String titleOf(Plan plan, SongId id) {
+        return plan.book().find(id).map(song -> song.title().text()).orElse("a song");
+    }
+
+    private static boolean isTaken(Book book, TapeLabel title) {
+        return book.songs().stream().anyMatch(other -> other.title().sameAs(title));
+    }
+
+    private static void requireFree(Book book, TapeLabel title, Optional<SongId> except) {
+        book.songs().stream()
+                .filter(song -> except.filter(song.id()::equals).isEmpty()
+                        && song.title().sameAs(title))
+                .findFirst()
+                .ifPresent(song -> {
+                    throw new Refused(
+                            "title",
+                            "There is already a song called %s. Give each its own title.".formatted(song.title()));
+                });
+    }
+}

@@ -1,0 +1,161 @@
+package embrack.core.edit;
+
+import embrack.core.chart.PartId;
+import embrack.core.level.Curve;
+import embrack.core.level.Law;
+import embrack.core.level.Range;
+import embrack.core.level.Takeover;
+import embrack.core.midi.DataByte;
+import embrack.core.name.TapeLabel;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.School;
+import embrack.core.switches.Target;
+import embrack.core.switches.Travel;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** Changes to what a treadle, fader or knob moves. */
+public sealed interface TravelEdit extends Edit {
+
+    ControlAt at();
+
+    /** Puts tape beside a control; without a name, takes it off. */
+    record NameControl(ControlAt at, String name) implements TravelEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Optional<TapeLabel> label = name.isBlank() ? Optional.empty() : Optional.of(Typed.label("name", name));
+            return change(plan, at, "name", travel -> travel.withLabel(label));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return name.isBlank()
+                    ? "Take the tape off " + before.words(at)
+                    : "Call %s %s".formatted(before.words(at), name.strip());
+        }
+    }
+
+    /** Has a control move one more level. */
+    record AddTarget(ControlAt at, Target target) implements TravelEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("target", plan, target.device());
+            return change(
+                    plan,
+                    at,
+                    "target",
+                    travel -> (travel.targets().isEmpty()
+                                            && travel.label().isEmpty()
+                                            && plan.schools().answer(School.FADERS) == 1
+                                    ? travel.withTakeover(Takeover.JUMP)
+                                    : travel)
+                            .withTarget(target));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s: move %s".formatted(before.words(at), before.words(target));
+        }
+    }
+
+    /** Has a control no longer move a level. */
+    record RemoveTarget(ControlAt at, DeviceId device, PartId part) implements TravelEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(
+                    plan,
+                    at,
+                    "target",
+                    travel -> travel.withTargets(travel.targets().stream()
+                            .filter(t -> !is(t, device, part))
+                            .toList()));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s: move one level less".formatted(before.words(at));
+        }
+    }
+
+    /** Says what a whole movement does to a level. All as typed; {@code cap} in dB, nothing for none. */
+    record Shape(
+            ControlAt at,
+            DeviceId device,
+            PartId part,
+            String from,
+            String to,
+            Curve curve,
+            Law law,
+            String top,
+            String cap)
+            implements TravelEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Range range = new Range(level("from", from), level("to", to), curve);
+            int most = top.isBlank() ? 0 : Typed.number("top", top);
+            Optional<Integer> highest = cap.isBlank() ? Optional.empty() : Optional.of(Typed.number("cap", cap));
+            Target shaped = Typed.accepted("top", () -> new Target(device, part, range, law, most, highest));
+            return change(plan, at, "from", travel -> {
+                if (travel.targets().stream().noneMatch(t -> is(t, device, part))) {
+                    throw new Refused("from", "This level is no longer moved by it. Look again.");
+                }
+                return travel.withTargets(travel.targets().stream()
+                        .map(t -> is(t, device, part) ? shaped : t)
+                        .toList());
+            });
+        }
+
+        private static int level(String field, String typed) {
+            int level = Typed.number(field, typed);
+            return Typed.accepted(field, () -> DataByte.checked("a level", level));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s: shape the level of %s"
+                    .formatted(before.words(at), before.rig().partName(device, part));
+        }
+    }
+
+    /** Chooses what the receivers do when the control stands elsewhere than their value. */
+    record ChooseTakeover(ControlAt at, Takeover takeover) implements TravelEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(plan, at, "takeover", travel -> travel.withTakeover(takeover));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s: %s when it stands elsewhere".formatted(before.words(at), takeover.words());
+        }
+    }
+
+    /** Takes the tape and all levels from a control. */
+    record ClearControl(ControlAt at) implements TravelEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(plan, at, "target", travel -> Travel.blank(at));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Clear " + before.words(at);
+        }
+    }
+
+    private static boolean is(Target target, DeviceId device, PartId part) {
+        return target.device().equals(device) && target.part().equals(part);
+    }
+
+    private static Plan change(Plan plan, ControlAt at, String field, UnaryOperator<Travel> change) {
+        Typed.device(field, plan, at.box());
+        Typed.accepted(field, () -> plan.controls(at));
+        return Typed.accepted(
+                field,
+                () -> plan.withSwitches(plan.switches()
+                                .with(change.apply(plan.switches().at(at))))
+                        .settled());
+    }
+}

@@ -1,0 +1,71 @@
+package embrack.core.edit;
+
+import embrack.core.gear.Setting;
+import embrack.core.name.Slug;
+import embrack.core.name.TapeLabel;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
+
+/** Reads what a person typed into a field of an edit. */
+final class Typed {
+
+    private Typed() {}
+
+    static TapeLabel label(String field, String typed) {
+        return accepted(field, () -> TapeLabel.parse(typed));
+    }
+
+    static int number(String field, String typed) {
+        try {
+            return Integer.parseInt(typed.strip().replace('\u2212', '-'));
+        } catch (NumberFormatException e) {
+            throw new Refused(
+                    field, typed.isBlank() ? "Write a number; it is empty." : "Write a whole number in digits.");
+        }
+    }
+
+    /** A value of a setting, by the word that the box shows for it or by its number. */
+    static int choice(String field, Setting setting, String typed) {
+        for (int i = 0; i < setting.choices().size(); i++) {
+            if (setting.choices().get(i).text().equalsIgnoreCase(typed.strip())) {
+                return setting.min() + i;
+            }
+        }
+        return number(field, typed);
+    }
+
+    static Device device(String field, Plan plan, DeviceId id) {
+        return plan.rig()
+                .find(id)
+                .orElseThrow(() -> new Refused(field, "That box is no longer in the rig. Choose another."));
+    }
+
+    /** What was typed, read; empty when nothing was. */
+    static <T> Optional<T> optional(String field, String typed, Function<String, T> maker) {
+        return typed.isBlank() ? Optional.empty() : Optional.of(accepted(field, () -> maker.apply(typed.strip())));
+    }
+
+    /** An identifier made of a name that none has yet. */
+    static <T> T freeId(TapeLabel name, Function<String, T> maker, Predicate<T> isFree) {
+        String slug = Slug.of(name.text());
+        T id = maker.apply(slug);
+        for (int n = 2; !isFree.test(id); n++) {
+            id = maker.apply(slug.substring(0, Math.min(slug.length(), 35)) + "-" + n);
+        }
+        return id;
+    }
+
+    /** What the supplier gives; its refusal as one of this field. */
+    static <T> T accepted(String field, Supplier<T> supplier) {
+        try {
+            return supplier.get();
+        } catch (IllegalArgumentException e) {
+            throw new Refused(field, String.valueOf(e.getMessage()));
+        }
+    }
+}

@@ -1,0 +1,225 @@
+package embrack.core.edit;
+
+import embrack.core.gear.Connector;
+import embrack.core.gear.PortId;
+import embrack.core.gear.Route;
+import embrack.core.midi.Channel;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Area;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Ear;
+import embrack.core.rig.Feed;
+import embrack.core.rig.Length;
+import embrack.core.rig.Link;
+import embrack.core.rig.Linking;
+import embrack.core.rig.Pair;
+import embrack.core.rig.Rig;
+import embrack.core.rig.Sieve;
+import embrack.core.rig.Socket;
+import embrack.core.rig.Sound;
+import embrack.core.rig.Spot;
+import embrack.core.rig.Traffic;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/** Changes to what joins the boxes of a rig, where they stand, and what they pass on. */
+public sealed interface WiringEdit extends Edit {
+
+    /**
+     * Joins two ports, whichever was chosen first: where only the other way round can be, it is made that way; a USB
+     * link runs from the device to the host.
+     */
+    record Connect(Socket from, Socket to) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Rig rig = plan.rig();
+            Typed.device("from", plan, from.device());
+            Typed.device("to", plan, to.device());
+            Typed.accepted("from", () -> rig.port(from));
+            Typed.accepted("to", () -> rig.port(to));
+            Link link = link(rig);
+            Linking.refusal(rig, link.from(), link.to()).ifPresent(why -> {
+                throw new Refused("to", why);
+            });
+            return Typed.accepted("to", () -> plan.withRig(rig.withLink(link)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Link " + before.rig().words(link(before.rig()));
+        }
+
+        private Link link(Rig rig) {
+            boolean fromHost = rig.port(from).connector() == Connector.USB_HOST
+                    && rig.port(to).connector() == Connector.USB_DEVICE;
+            boolean onlyBack = Linking.refusal(rig, from, to).isPresent()
+                    && Linking.refusal(rig, to, from).isEmpty();
+            return fromHost || onlyBack ? new Link(to, from) : new Link(from, to);
+        }
+    }
+
+    /** Takes a link away. */
+    record Disconnect(Socket from, Socket to) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return plan.withRig(plan.rig().withoutLink(linkOf(plan, "link", from, to)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Pull the link " + before.rig().words(new Link(from, to));
+        }
+    }
+
+    /** Says how long a cable is; nothing when it is not known. */
+    record Measure(Socket from, Socket to, String length) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Link link = linkOf(plan, "length", from, to);
+            if (!plan.rig().kind(link).isCable()) {
+                throw new Refused(
+                        "length",
+                        "Only a cable has a length; this link is %s."
+                                .formatted(plan.rig().kind(link).words()));
+            }
+            Optional<Length> measured = length.isBlank()
+                    ? Optional.empty()
+                    : Optional.of(Typed.accepted("length", () -> Length.parse(length)));
+            return plan.withRig(plan.rig().withoutLink(link).withLink(link.withLength(measured)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Measure the cable " + before.rig().words(new Link(from, to));
+        }
+    }
+
+    /** Puts a box somewhere else. */
+    record Stand(DeviceId device, Area area) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("area", plan, device);
+            return plan.withRig(plan.rig()
+                    .withDeviceChanged(
+                            device, d -> d.withSpot(new Spot(area, d.spot().host()))));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Put %s: %s".formatted(before.rig().name(device), area.words());
+        }
+    }
+
+    /** Has an app live in a computer or tablet, or nowhere. Its links inside another computer go. */
+    record LiveIn(DeviceId device, Optional<DeviceId> host) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("host", plan, device);
+            host.ifPresent(h -> Typed.device("host", plan, h));
+            Rig rig = plan.rig();
+            Rig bare = rig.withLinks(
+                    rig.links().stream().filter(link -> !link.isIn(device)).toList());
+            Rig moved = Typed.accepted("host", () -> bare.withDeviceChanged(device, d -> d.withHost(host)));
+            return plan.withRig(Fitting.cables(moved, rig.linksIn(device)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return host.map(h -> "Run %s on %s"
+                            .formatted(before.rig().name(device), before.rig().name(h)))
+                    .orElseGet(() ->
+                            "Take %s off its computer".formatted(before.rig().name(device)));
+        }
+    }
+
+    /**
+     * Says what a way through a box lets pass.
+     *
+     * @param stopped sorts of message that it keeps back
+     * @param channels as typed: "2, 3"; nothing for all
+     * @param onto as typed: the channel that everything leaves on; nothing to keep each its own
+     */
+    record Filter(DeviceId device, Route route, boolean open, Set<Traffic> stopped, String channels, String onto)
+            implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("open", plan, device);
+            if (!plan.rig().model(device).sockets().routes().containsKey(route)) {
+                throw new Refused("open", "This box no longer has that way through.");
+            }
+            SortedSet<Integer> passing = new TreeSet<>();
+            for (String channel : channels.isBlank()
+                    ? List.<String>of()
+                    : List.of(channels.strip().split("[ ,;]+"))) {
+                passing.add(channel("channels", channel).number());
+            }
+            Optional<Channel> other = onto.isBlank() ? Optional.empty() : Optional.of(channel("onto", onto));
+            Sieve sieve = new Sieve(open, new TreeSet<>(stopped), passing, other);
+            return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withSieve(route, sieve)));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "Change what %s passes on".formatted(before.rig().name(device));
+        }
+
+        private static Channel channel(String field, String typed) {
+            int number = Typed.number(field, typed);
+            if (number < Channel.FIRST || number > Channel.LAST) {
+                throw new Refused(field, "Channels go from 1 to 16; %d is none.".formatted(number));
+            }
+            return new Channel(number);
+        }
+    }
+
+    /** Says what is on a sound output and who hears it. */
+    record Hear(DeviceId device, PortId output, Set<Sound> sounds, Set<Ear> to) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("sounds", plan, device);
+            Feed feed = new Feed(new TreeSet<>(sounds), new TreeSet<>(to));
+            return Typed.accepted(
+                    "sounds", () -> plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withFeed(output, feed))));
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return "%s: %s"
+                    .formatted(
+                            before.rig().words(new Socket(device, output)),
+                            new Feed(new TreeSet<>(sounds), new TreeSet<>(to)).words());
+        }
+    }
+
+    /** Has one device stand in for another of the same hardware; nobody when {@code second} is empty. */
+    record StandIn(DeviceId first, Optional<DeviceId> second) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("second", plan, first);
+            second.ifPresent(s -> Typed.device("second", plan, s));
+            List<Pair> pairs = new ArrayList<>(plan.rig().pairs().stream()
+                    .filter(pair -> !pair.first().equals(first))
+                    .toList());
+            return Typed.accepted("second", () -> {
+                second.ifPresent(s -> pairs.add(new Pair(first, s)));
+                return plan.withRig(plan.rig().withPairs(pairs));
+            });
+        }
+
+        @Override
+        public String summary(Plan before) {
+            return second.map(s -> "Have %s stand in for %s"
+                            .formatted(before.rig().name(s), before.rig().name(first)))
+                    .orElseGet(() ->
+                            "Nothing stands in for %s".formatted(before.rig().name(first)));
+        }
+    }
+
+    private static Link linkOf(Plan plan, String field, Socket from, Socket to) {
+        return plan.rig().link(from, to).orElseThrow(() -> new Refused(field, "That link is no longer there."));
+    }
+}

@@ -1,0 +1,45 @@
+package embrack.core.offer;
+
+import embrack.core.chart.Action;
+import embrack.core.chart.Lesson;
+import embrack.core.chart.PartId;
+import embrack.core.chart.Verb;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.switches.Target;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/** Finds levels of any device in the rig by words. */
+public final class LevelOffers {
+
+    private final Plan plan;
+
+    public LevelOffers(Plan plan) {
+        this.plan = plan;
+    }
+
+    /** The levels in which every word of the search occurs, in the order of the rig. */
+    public List<Target> find(String search) {
+        List<String> words = Stream.of(search.toLowerCase(Locale.ROOT).split("\\s+"))
+                .filter(word -> !word.isEmpty())
+                .toList();
+        return plan.rig().devices().stream()
+                .flatMap(device -> levels(device).map(part -> new Target(device.id(), part)))
+                .filter(target -> words.stream().allMatch(plan.words(target).toLowerCase(Locale.ROOT)::contains))
+                .toList();
+    }
+
+    private Stream<PartId> levels(Device device) {
+        return Stream.concat(
+                        plan.rig().chart(device.id()).actions().stream()
+                                .filter(action -> action.verb() == Verb.LEVEL)
+                                .map(Action::part),
+                        plan.rig().chart(device.id()).lessons().stream()
+                                .filter(lesson -> lesson.verb() == Verb.LEVEL)
+                                .map(Lesson::part)
+                                .map(part -> part.id()))
+                .distinct();
+    }
+}

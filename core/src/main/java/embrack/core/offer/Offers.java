@@ -1,0 +1,145 @@
+package embrack.core.offer;
+
+import embrack.core.chart.Action;
+import embrack.core.chart.Aspect;
+import embrack.core.chart.Verb;
+import embrack.core.compile.CompiledStep;
+import embrack.core.compile.Compiler;
+import embrack.core.midi.DataByte;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.School;
+import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Finds actions of any device in the rig by words. */
+public final class Offers {
+
+    /** How much, at the end of a search: "level main to 100". */
+    private static final Pattern AMOUNT = Pattern.compile("\\s+(?:to|at)\\s+(\\d{1,3})\\s*$");
+
+    private final Plan plan;
+    private final Compiler compiler;
+
+    public Offers(Plan plan) {
+        this.plan = plan;
+        this.compiler = new Compiler(plan);
+    }
+
+    /**
+     * The actions in which every word of the search occurs, those first in which all stand at the beginning of words;
+     * then parts that wear tape, since those are the ones that this show uses; then in the order of the rig.
+     *
+     * @param at the switch that would send them
+     * @param search words, or parts of words, in any order; none finds everything;
+     *     "to 100" at the end says how much, for actions that take an amount
+     */
+    public List<Offer> find(SwitchAt at, String search) {
+        return find(search, step -> compiler.compile(at, step));
+    }
+
+    /** As {@link #find(SwitchAt, String)}, for a player that would send them by itself. */
+    public List<Offer> find(DeviceId player, String search) {
+        return find(search, step -> compiler.compile(player, step));
+    }
+
+    private List<Offer> find(String search, Function<Step, CompiledStep> compiled) {
+        Matcher amount = AMOUNT.matcher(search);
+        Optional<Integer> to = amount.find()
+                ? Optional.of(Integer.parseInt(amount.group(1))).filter(n -> n <= DataByte.MAX)
+                : Optional.empty();
+        List<String> words = Stream.of(to.isPresent() ? amount.replaceFirst("") : search)
+                .flatMap(text -> Stream.of(text.toLowerCase(Locale.ROOT).split("\\s+")))
+                .filter(w -> !w.isEmpty())
+                .toList();
+        return Stream.of(true, false)
+                .flatMap(taped -> plan.rig().devices().stream().flatMap(device -> actions(device, taped, to)))
+                .filter(step -> matches(step, words))
+                .sorted(Comparator.comparingLong((Step step) -> farFetched(step, words))
+                        .thenComparing(this::isLessWanted))
+                .map(step -> offer(step, compiled.apply(step)))
+                .toList();
+    }
+
+    private Offer offer(Step step, CompiledStep compiled) {
+        List<Step> along = along(step).stream().toList();
+        String words = plan.words(step)
+                + along.stream()
+                        .map(other -> " and " + plan.rig().words(other.device(), other.action()))
+                        .collect(Collectors.joining());
+        return new Offer(words, step, compiled, along);
+    }
+
+    /** A chase comes with its auto-run, as one thing to pick. */
+    private Optional<Step> along(Step step) {
+        boolean ends = step.action().verb() == Verb.OFF || step.action().verb() == Verb.STOP;
+        return ends
+                ? Optional.empty()
+                : plan.rig()
+                        .chart(step.device())
+                        .need(step.action().part())
+                        .flatMap(need -> plan.rig().chart(step.device()).actions().stream()
+                                .filter(action -> action.part().equals(need)
+                                        && (action.verb() == Verb.ON || action.verb() == Verb.TOGGLE))
+                                .findFirst())
+                        .map(action -> new Step(step.device(), action));
+    }
+
+    private Stream<Step> actions(Device device, boolean taped, Optional<Integer> to) {
+        return plan.rig().chart(device.id()).actions().stream()
+                .map(action -> to.isPresent() && action.verb().takesAmount()
+                        ? new Action(action.verb(), action.part(), to)
+                        : action)
+                .distinct()
+                .filter(action -> device.labels().containsKey(action.part()) == taped)
+                .map(action -> new Step(device.id(), action));
+    }
+
+    /** Whether the crew likes to work another way: mutes that toggle, or rather mutes that do not. */
+    private boolean isLessWanted(Step step) {
+        boolean hasBoth = step.action().verb().aspect() == Aspect.MUTED
+                && plan.rig().chart(step.device()).actions().stream()
+                                .filter(action ->
+                                        action.part().equals(step.action().part())
+                                                && action.verb().aspect() == Aspect.MUTED)
+                                .map(action -> action.verb() == Verb.TOGGLE_MUTE)
+                                .distinct()
+                                .count()
+                        > 1;
+        return hasBoth
+                && (step.action().verb() == Verb.TOGGLE_MUTE) != (plan.schools().answer(School.MUTES) == 1);
+    }
+
+    /** How many words of the search stand only inside other words of an action. */
+    private long farFetched(Step step, List<String> words) {
+        String text = " " + text(step);
+        return words.stream().filter(word -> !text.contains(" " + word)).count();
+    }
+
+    private String text(Step step) {
+        return (plan.words(step) + " " + printedName(step.device(), step.action())).toLowerCase(Locale.ROOT);
+    }
+
+    private boolean matches(Step step, List<String> words) {
+        String text = text(step);
+        return words.stream().allMatch(text::contains);
+    }
+
+    private String printedName(DeviceId device, Action action) {
+        return plan.rig()
+                .model(device)
+                .part(action.part())
+                .map(part -> part.name().text())
+                .orElse("");
+    }
+}

@@ -1,0 +1,54 @@
+package embrack.core.offer;
+
+import embrack.core.gear.Board;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.SwitchAt;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** Finds switches that nothing is planned for. */
+public final class SpareSwitch {
+
+    private SpareSwitch() {}
+
+    /** The blank switches of a bank, in order. */
+    public static List<SwitchAt> in(Plan plan, DeviceId board, int bank) {
+        Board shape = plan.board(board);
+        return IntStream.rangeClosed(1, shape.switches())
+                .mapToObj(number -> new SwitchAt(board, bank, number))
+                .filter(at -> plan.switches().at(at).isBlank())
+                .toList();
+    }
+
+    /** A switch as it is said from another: its number, with the bank if that is another one. */
+    public static String words(Plan plan, SwitchAt at, SwitchAt from) {
+        String bank = at.bank() == from.bank() ? "" : "bank %s, ".formatted(plan.bankName(at));
+        return "%sswitch %d".formatted(bank, at.number());
+    }
+
+    /** The first blank switch of the same bank, or else of the banks behind it. */
+    public static Optional<SwitchAt> near(Plan plan, SwitchAt at) {
+        int banks = plan.board(at.board()).banks().size();
+        return IntStream.rangeClosed(at.bank(), banks)
+                .boxed()
+                .flatMap(bank -> in(plan, at.board(), bank).stream())
+                .findFirst();
+    }
+
+    /** The blank switch of a bank that lies farthest from another of that bank. */
+    public static Optional<SwitchAt> farFrom(Plan plan, SwitchAt other) {
+        Board shape = plan.board(other.board());
+        return in(plan, other.board(), other.bank()).stream()
+                .max(Comparator.comparingInt(at -> distance(shape, at, other)));
+    }
+
+    /** How many switches a foot goes over from one to another, the longer of along and across. */
+    public static int distance(Board shape, SwitchAt one, SwitchAt other) {
+        return Math.max(
+                Math.abs(shape.column(one.number()) - shape.column(other.number())),
+                Math.abs(shape.row(one.number()) - shape.row(other.number())));
+    }
+}
