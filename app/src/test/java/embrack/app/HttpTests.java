@@ -42,10 +42,29 @@ class HttpTests {
 
     @Test
     void theSchemaIsServedAsItIsPublished() throws IOException, InterruptedException {
-        HttpResponse<String> response = send(HttpRequest.newBuilder(uri("/schema/plan-6.schema.json")));
+        HttpResponse<String> response = send(HttpRequest.newBuilder(uri("/schema/plan-7.schema.json")));
         assertThat(response.statusCode()).isEqualTo(200);
         assertThat(response.headers().firstValue("Content-Type")).contains("application/schema+json");
-        assertThat(response.body()).isEqualTo(Files.readString(Path.of("../docs/schema/plan-6.schema.json")));
+        assertThat(response.body()).isEqualTo(Files.readString(Path.of("../docs/schema/plan-7.schema.json")));
+    }
+
+    /** One address in two languages: neither reader gets the page that was drawn for the other. */
+    @Test
+    void pagesSpeakTheLanguageOfTheirReaderAsFarAsThereAreWords() throws IOException, InterruptedException {
+        for (int round = 0; round < 2; round++) {
+            assertThat(page("zz"))
+                    .contains(">Gurr<", "luk", "exakto", ">Wiring<")
+                    .doesNotContain(">Gear<");
+            assertThat(page("en")).contains(">Gear<").doesNotContain("Gurr", "luk", "exakto");
+            assertThat(page("qq")).as("a language that nobody taught it").contains(">Gear<");
+        }
+    }
+
+    private String page(String language) throws IOException, InterruptedException {
+        return send(HttpRequest.newBuilder(uri("/rigs/1/preflight"))
+                        .header("Accept", "text/html")
+                        .header("Accept-Language", language))
+                .body();
     }
 
     @Test

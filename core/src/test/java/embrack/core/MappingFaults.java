@@ -377,7 +377,7 @@ public final class MappingFaults {
                 "treadle-above-unity",
                 "controls.above-unity",
                 Severity.LOOK,
-                "Foot board, bank A, treadle 1",
+                "Foot board, bank A, expression pedal 1",
                 "Piano: level of Control 1 reaches 6.0 dB.",
                 shaped(swell, "6", ""),
                 shaped(swell, "6", "0")));
@@ -385,7 +385,7 @@ public final class MappingFaults {
                 "fader-jumps",
                 "controls.jumps",
                 Severity.LOOK,
-                "Foot board, bank A, treadle 1",
+                "Foot board, bank A, expression pedal 1",
                 "When it stands half way and the level is at its top, the first touch makes Piano: level of "
                         + "Control 1 jump: it falls by 11.9 dB.",
                 on(swell)
@@ -396,7 +396,7 @@ public final class MappingFaults {
                 "heel-and-toe-reversed",
                 "controls.reversed",
                 Severity.NOTE,
-                "Foot board, bank A, treadle 1",
+                "Foot board, bank A, expression pedal 1",
                 "Heel down, Piano: level of Control 1 is at 0.0 dB; toe down, at silent.",
                 sounds().move("foot-board", ControlType.TREADLE, "piano", "control-1", 127, 0)
                         .plan(),
@@ -406,7 +406,7 @@ public final class MappingFaults {
                 "treadle-leans-on-a-switch",
                 "controls.not-as-meant",
                 Severity.LOOK,
-                "Foot board, bank A, treadle 1",
+                "Foot board, bank A, expression pedal 1",
                 "It moves more than it should: Track 2 of Loop table.",
                 learned(
                         on(level).step("foot-board 9: loop-table undo:track-2").plan(),

@@ -67,7 +67,7 @@ public final class ShowFaults {
                         "toggled-twice",
                         "songs.wrong-way-round",
                         Severity.STOPS,
-                        "Ebb, 9|1",
+                        "Ebb, bar 9",
                         "Scene 2 of Old desk was on already; turned round, it is off.",
                         s -> s.cues("ebb", "3|1 = old-desk toggle:scene-2", "9|1 = old-desk toggle:scene-2")
                                 .edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2")),
@@ -77,7 +77,7 @@ public final class ShowFaults {
                         "recorded-note-off",
                         "songs.wrong-way-round",
                         Severity.STOPS,
-                        "Ebb, 5|3",
+                        "Ebb, bar 5 beat 3",
                         "A recorded message that no step stands for leaves Scene 3 of Old desk on.",
                         s -> s.edit(new CueEdit.AddCues(
                                         EBB,
@@ -105,7 +105,7 @@ public final class ShowFaults {
                         "foot-and-cue",
                         "songs.foot-against-cue",
                         Severity.LOOK,
-                        "Lanterns, 19|2",
+                        "Lanterns, bar 19 beat 2",
                         "Foot board, bank A, switch 4 and a cue",
                         s -> s.foot("lanterns", "19|2", "foot-board 4"),
                         s -> s.foot("lanterns", "23|1", "foot-board 4")),
@@ -172,7 +172,7 @@ public final class ShowFaults {
                         "trimmed-away",
                         "songs.cut-away",
                         Severity.STOPS,
-                        "Ebb, 24|4",
+                        "Ebb, bar 24 beat 4",
                         "The song ends at 0:44.000; this cue lies behind.",
                         s -> s.edit(new SongEdit.DescribeSong(EBB, "Ebb", "G", "G", "", "", "0:04", "1", "", ""))
                                 .cues("ebb", "24|4 = lantern-desk recall:scene-9"),
@@ -215,7 +215,7 @@ public final class ShowFaults {
                         "fails-after-jump",
                         "songs.after-jump",
                         Severity.LOOK,
-                        "Ebb, 20|1",
+                        "Ebb, bar 20",
                         "When Refrain is played once more, it leaves Scene 4 of Old desk on.",
                         s -> s.cues("ebb", "9|1 = old-desk toggle:scene-4")
                                 .edit(leavingOff(EBB, s, "20|1 = old-desk toggle:scene-4")),

@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 @Controller
 class SchemaController {
 
-    @GetMapping(path = "/schema/{name:plan-6|model-3}.schema.json", produces = "application/schema+json")
+    @GetMapping(path = "/schema/{name:plan-7|model-3}.schema.json", produces = "application/schema+json")
     @ResponseBody
     Resource schema(@PathVariable String name) {
         return new ClassPathResource("embrack/files/schema/%s.schema.json".formatted(name));

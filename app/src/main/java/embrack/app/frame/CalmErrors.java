@@ -79,7 +79,7 @@ class CalmErrors {
     @ExceptionHandler
     @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
     String refused(Refused refused, HttpServletResponse response, Model page) {
-        return said(response, page, "That cannot be done", refused.words());
+        return said(response, page, "That cannot be done", Spoken.words().say(refused.phrase()));
     }
 
     @ExceptionHandler

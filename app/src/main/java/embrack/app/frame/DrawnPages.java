@@ -4,6 +4,7 @@ import embrack.app.store.Memo;
 import embrack.app.store.NoSuchRig;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.core.word.Language;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -42,7 +43,7 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
         this.rigs = rigs;
     }
 
-    private record Key(RigId rig, int revision, String address, String ground, boolean partial) {}
+    private record Key(RigId rig, int revision, String address, String ground, boolean partial, String language) {}
 
     /** A page, cut where the token stands. */
     private record Page(String type, List<byte[]> pieces, PackedPieces packed) {
@@ -106,10 +107,16 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
                     rigs.newestRevision(rig),
                     address,
                     String.valueOf(request.getAttribute("ground")),
-                    request.getHeader("HX-Request") != null));
+                    request.getHeader("HX-Request") != null,
+                    language(request)));
         } catch (NoSuchRig | DataAccessException | IllegalArgumentException e) {
             return Optional.empty(); // the page itself says what is the matter
         }
+    }
+
+    private static String language(HttpServletRequest request) {
+        String tag = request.getLocale().getLanguage();
+        return !tag.isEmpty() && Language.of(tag).isSpoken() ? tag : Language.ENGLISH.tag();
     }
 
     private static String token(HttpServletRequest request) {
@@ -140,6 +147,7 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
             throws IOException {
         response.setContentType(page.type());
         response.addHeader(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING);
+        response.addHeader(HttpHeaders.VARY, HttpHeaders.ACCEPT_LANGUAGE);
         if (String.valueOf(request.getHeader(HttpHeaders.ACCEPT_ENCODING))
                 .matches("(?s).*\\bgzip\\b(?!\\s*;\\s*q=0(\\.0*)?\\s*(,|$)).*")) {
             byte[] packed = page.packed().with(token);

@@ -22,7 +22,8 @@ public record Echo(String action, String field, String message, Map<String, Stri
     public static Echo of(HttpServletRequest request, Refused refused) {
         Map<String, String> typed = new HashMap<>();
         request.getParameterMap().forEach((name, values) -> typed.put(name, values.length == 0 ? "" : values[0]));
-        return new Echo(request.getRequestURI(), refused.field(), refused.words(), Map.copyOf(typed));
+        return new Echo(
+                request.getRequestURI(), refused.field(), Spoken.words().say(refused.phrase()), Map.copyOf(typed));
     }
 
     /** What a field shows: what was typed into it, if its form was refused, or else the value that holds. */

@@ -3,9 +3,9 @@ package embrack.app.frame;
 import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Severity;
-import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.show.Running;
+import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,6 +32,8 @@ public record Frame(
         Optional<String> undo,
         Optional<String> redo) {
 
+    private static final String ROOM = "app/frame";
+
     /** A room in the rail, with a live figure. */
     public record Door(String words, String figure, String href, boolean isHere) {}
 
@@ -39,7 +41,7 @@ public record Frame(
     public static Frame of(StoredRig stored, Report report, Room here, String herePath) {
         String path = "/rigs/" + stored.id();
         List<Door> doors = Stream.of(Room.values())
-                .map(room -> new Door(room.words(), figure(room, report), path + "/" + room.path(), room == here))
+                .map(room -> new Door(say(room.key()), figure(room, report), path + "/" + room.key(), room == here))
                 .toList();
         return new Frame(
                 stored.id().number(),
@@ -56,33 +58,35 @@ public record Frame(
     private static String figure(Room room, Report report) {
         Plan plan = report.plan();
         return switch (room) {
-            case GEAR ->
-                plan.rig().devices().size() == 1
-                        ? "1 box"
-                        : plan.rig().devices().size() + " boxes";
-            case WIRING -> Words.count(plan.rig().links().size(), "link");
-            case SWITCHES -> "%d in use".formatted(plan.switches().assignments().size());
-            case SONGS ->
-                plan.book().songs().isEmpty()
-                        ? "none yet"
-                        : String.valueOf(plan.book().songs().size());
+            case GEAR -> count("boxes", plan.rig().devices().size());
+            case WIRING -> count("links", plan.rig().links().size());
+            case SWITCHES -> count("in-use", plan.switches().assignments().size());
+            case SONGS -> count("songs-here", plan.book().songs().size());
             case ORDER ->
                 plan.book()
                         .tonight()
                         .map(show -> Running.of(plan.book(), show).words())
-                        .orElse("none yet");
+                        .orElseGet(() -> say("none-yet"));
             case PREFLIGHT -> preflight(report);
         };
     }
 
+    private static String say(String key) {
+        return Spoken.words().say(Phrase.of(ROOM, key));
+    }
+
+    private static String count(String key, int number) {
+        return Spoken.words().say(Phrase.of(ROOM, key).with("number", number));
+    }
+
     private static String preflight(Report report) {
         if (report.stopsTheShow()) {
-            return Words.count(report.count(Severity.STOPS), "stop");
+            return count("stops", report.count(Severity.STOPS));
         }
         if (report.findings().isEmpty()) {
-            return report.proofs().isEmpty() ? "nothing yet" : "clean";
+            return say(report.proofs().isEmpty() ? "nothing-yet" : "clean");
         }
-        return "%d to look at".formatted(report.findings().size());
+        return count("to-look-at", report.findings().size());
     }
 
     private static List<Mark> health(Report report) {
@@ -91,19 +95,19 @@ public record Frame(
         int looks = report.count(Severity.LOOK);
         int notes = report.count(Severity.NOTE);
         if (stops > 0) {
-            marks.add(Mark.of(Severity.STOPS, stops == 1 ? "1 stops the show" : stops + " stop the show"));
+            marks.add(Mark.of(Severity.STOPS, count("health.stops", stops)));
         }
         if (looks > 0) {
-            marks.add(Mark.of(Severity.LOOK, looks + " look"));
+            marks.add(Mark.of(Severity.LOOK, count("health.looks", looks)));
         }
         if (notes > 0) {
-            marks.add(Mark.of(Severity.NOTE, Words.count(notes, "note")));
+            marks.add(Mark.of(Severity.NOTE, count("health.notes", notes)));
         }
         if (marks.isEmpty()) {
             marks.add(
                     report.proofs().isEmpty()
-                            ? Mark.of(Severity.NOTE, "nothing to prove yet")
-                            : new Mark("tick", "exact", "all proven"));
+                            ? Mark.of(Severity.NOTE, say("health.nothing"))
+                            : new Mark("tick", "exact", say("health.proven")));
         }
         return marks;
     }

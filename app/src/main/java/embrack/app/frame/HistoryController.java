@@ -52,7 +52,7 @@ class HistoryController {
 
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response) {
-        Said.to(response, refused.words());
+        Said.to(response, Spoken.words().say(refused.phrase()));
         return WayBack.to(
                 RigId.of(Refusals.pathVariable(request, "id")),
                 Objects.requireNonNullElse(request.getParameter("back"), ""));

@@ -2,6 +2,7 @@ package embrack.app.frame;
 
 import embrack.core.check.rule.Severity;
 import embrack.core.sim.Verdict;
+import embrack.core.word.Fact;
 
 /**
  * A severity or verdict as it is drawn: a shape and a word, never a colour alone.
@@ -12,15 +13,19 @@ import embrack.core.sim.Verdict;
 public record Mark(String shape, String tone, String words) {
 
     public static Mark of(Severity severity) {
-        return of(severity, severity.words());
+        return of(severity, said(severity.words()));
     }
 
     public static Mark of(Verdict verdict) {
         return switch (verdict) {
-            case EXACT -> new Mark("tick", "exact", verdict.words());
-            case LATE, ALSO -> of(Severity.LOOK, verdict.words());
-            case PART, EVERY_OTHER, WRONG, DEAD, NO_WAY -> of(Severity.STOPS, verdict.words());
+            case EXACT -> new Mark("tick", "exact", said(verdict.words()));
+            case LATE, ALSO -> of(Severity.LOOK, said(verdict.words()));
+            case PART, EVERY_OTHER, WRONG, DEAD, NO_WAY -> of(Severity.STOPS, said(verdict.words()));
         };
+    }
+
+    private static String said(String word) {
+        return Spoken.words().say(Fact.word(word));
     }
 
     static Mark of(Severity severity, String words) {

@@ -1,5 +1,6 @@
 package embrack.app.frame;
 
+import embrack.app.store.Because;
 import embrack.core.edit.Refused;
 import embrack.core.text.Prose;
 import jakarta.servlet.DispatcherType;
@@ -35,8 +36,7 @@ class Printable implements HandlerInterceptor, WebMvcConfigurer {
         for (Map.Entry<String, String[]> field : request.getParameterMap().entrySet()) {
             for (String typed : field.getValue()) {
                 Prose.controlCharacter(typed).ifPresent(c -> {
-                    throw new Refused(
-                            field.getKey(), "Leave out control characters; here stands one of code %d.".formatted(c));
+                    throw new Refused(field.getKey(), Because.of("no.printable").with("c", c));
                 });
             }
         }

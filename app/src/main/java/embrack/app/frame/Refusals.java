@@ -28,7 +28,7 @@ public final class Refusals {
             Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         response.setHeader("HX-Retarget", "#page");
         response.setHeader("HX-Reselect", "#page");
-        page.addAttribute("notice", refused.words());
+        page.addAttribute("notice", Spoken.words().say(refused.phrase()));
         return answer(refused, request, response);
     }
 

@@ -4,25 +4,15 @@ import java.util.Locale;
 
 /** The rooms that exist, in the order of the work. */
 public enum Room {
-    GEAR("Gear"),
-    WIRING("Wiring"),
-    SWITCHES("Switches"),
-    SONGS("Songs"),
-    ORDER("Order"),
-    PREFLIGHT("Preflight");
+    GEAR,
+    WIRING,
+    SWITCHES,
+    SONGS,
+    ORDER,
+    PREFLIGHT;
 
-    private final String words;
-
-    Room(String words) {
-        this.words = words;
-    }
-
-    public String words() {
-        return words;
-    }
-
-    /** The last part of the room's path. */
-    String path() {
-        return words.toLowerCase(Locale.ROOT);
+    /** The last part of the room's path, and what its words are known by. */
+    public String key() {
+        return name().toLowerCase(Locale.ROOT);
     }
 }

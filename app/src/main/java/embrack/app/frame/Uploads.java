@@ -1,11 +1,11 @@
 package embrack.app.frame;
 
+import embrack.app.store.Because;
 import embrack.core.edit.Refused;
 import embrack.files.json.JsonFile;
 import embrack.files.midi.MidiImport;
 import embrack.files.songs.CueCsv;
 import java.io.IOException;
-import java.util.Locale;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
@@ -56,30 +56,28 @@ public class Uploads {
      */
     public <T> T read(MultipartFile file, Sort sort, String field, Function<byte[], T> reader) {
         if (file.isEmpty()) {
-            throw new Refused(field, "Choose %s first.".formatted(sort.words()));
+            throw new Refused(field, Because.of("no.uploads").with("sort", sort.words()));
         }
         if (file.getSize() > sort.maxBytes()) {
             throw new Refused(
                     field,
-                    String.format(
-                            Locale.ROOT,
-                            "This file has %.1f MB; %s has at most %d MB.",
-                            Math.ceil(file.getSize() / 104_857.6) / 10,
-                            sort.words(),
-                            sort.maxBytes() >> 20));
+                    Because.of("no.too-large")
+                            .with("tenths", Math.ceilDiv(file.getSize() * 10, 1L << 20))
+                            .with("sort", sort.words())
+                            .with("most", sort.maxBytes() >> 20));
         }
         boolean mine = false;
         try {
             mine = turn.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS);
             if (!mine) {
-                throw new Refused(field, "Other files are being read just now. Try again in a moment.");
+                throw new Refused(field, Because.of("no.uploads-2"));
             }
             return reader.apply(file.getBytes());
         } catch (IOException e) {
-            throw new Refused(field, "This file did not arrive whole. Send it again.");
+            throw new Refused(field, Because.of("no.uploads-3"));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new Refused(field, "Embrack is being stopped. Send the file again in a moment.");
+            throw new Refused(field, Because.of("no.uploads-4"));
         } finally {
             if (mine) {
                 turn.release();

@@ -4,6 +4,7 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
+import embrack.app.store.Because;
 import embrack.app.store.Edited;
 import embrack.app.store.Hand;
 import embrack.app.store.ModelStore;
@@ -188,7 +189,7 @@ class GearController {
     }
 
     private embrack.core.gear.Model chosen(String model) {
-        return models.find(model).orElseThrow(() -> new Refused("model", "Choose what kind of box it is."));
+        return models.find(model).orElseThrow(() -> new Refused("model", Because.of("no.gear")));
     }
 
     private static String toBox(RigId id, DeviceId device) {

@@ -112,7 +112,9 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
                         Controllers.name(voice.number()).orElse(""),
                         values(voice) + channel,
                         bytes,
-                        Controllers.reserved(voice.number()).orElse(""));
+                        Controllers.reserved(voice.number())
+                                .map(why -> why.words(voice.number()))
+                                .orElse(""));
         };
     }
 

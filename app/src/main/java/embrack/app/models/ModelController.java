@@ -3,6 +3,7 @@ package embrack.app.models;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
+import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.ModelRevision;
 import embrack.app.store.ModelStore;
@@ -140,7 +141,7 @@ class ModelController {
             return editor(
                     id,
                     form.draft(),
-                    Refusals.answer(new Refused("csv", "This file cannot be read."), request, response),
+                    Refusals.answer(new Refused("csv", Because.of("no.model")), request, response),
                     e.problems().stream().map(Object::toString).toList(),
                     page);
         }
@@ -196,7 +197,7 @@ class ModelController {
     private embrack.core.gear.Model changed(String id, DraftForm form) {
         TapeLabel name = named(form.draft().name());
         if (EditorPage.reading(form.draft(), "", "").hasErrors()) {
-            throw new Refused("box", "Not kept: there are mistakes in the texts. They are listed beside them.");
+            throw new Refused("box", Because.of("no.model-2"));
         }
         return Drafts.model(form.draft(), find(id).id(), name);
     }
@@ -212,7 +213,7 @@ class ModelController {
         try {
             return TapeLabel.parse(typed);
         } catch (IllegalArgumentException e) {
-            throw new Refused("name", String.valueOf(e.getMessage()));
+            throw new Refused("name", Because.of("no.text").with("text", String.valueOf(e.getMessage())));
         }
     }
 

@@ -3,6 +3,7 @@ package embrack.app.models;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
+import embrack.app.store.Because;
 import embrack.app.store.ModelStore;
 import embrack.app.store.NoSuchModel;
 import embrack.app.store.RigId;
@@ -80,7 +81,7 @@ class ModelsController {
     @PostMapping("/models/{id}/copy")
     String copy(@PathVariable String id) {
         embrack.core.gear.Model original =
-                models.find(id).orElseThrow(() -> new Refused("name", "That model is no longer there."));
+                models.find(id).orElseThrow(() -> new Refused("name", Because.of("no.models")));
         embrack.core.gear.Model kept = models.createNumbered(original, "Copy of " + original.name());
         return "redirect:/models/%s/edit".formatted(kept.id());
     }
@@ -90,7 +91,7 @@ class ModelsController {
         try {
             models.delete(id);
         } catch (NoSuchModel e) {
-            throw new Refused("name", "That model is no longer there, or it ships with Embrack and cannot be deleted.");
+            throw new Refused("name", Because.of("no.models-2"));
         }
         return "redirect:/models?deleted=" + id;
     }
@@ -111,9 +112,7 @@ class ModelsController {
         int count = unreadable.problems().size();
         var refused = new Refused(
                 "file",
-                count == 1
-                        ? "This file cannot be read."
-                        : "This file cannot be read; it has %d mistakes.".formatted(count));
+                count == 1 ? Because.of("no.model") : Because.of("no.models.b").with("count", count));
         return show(
                 "",
                 "",
@@ -137,7 +136,7 @@ class ModelsController {
         try {
             return TapeLabel.parse(name);
         } catch (IllegalArgumentException e) {
-            throw new Refused("name", String.valueOf(e.getMessage()));
+            throw new Refused("name", Because.of("no.text").with("text", String.valueOf(e.getMessage())));
         }
     }
 }

@@ -1,6 +1,7 @@
 package embrack.app.models;
 
 import embrack.app.frame.FindingView;
+import embrack.app.frame.Spoken;
 import embrack.app.store.StoredRig;
 import embrack.core.check.Impact;
 import embrack.core.edit.GearEdit;
@@ -47,11 +48,19 @@ record TouchedPage(String id, String name, List<TouchedRig> rigs) {
                     "",
                     impact.lost(),
                     impact.reprogram().isEmpty() ? "" : before.words(impact.reprogram()),
-                    impact.arising().stream().map(FindingView::of).toList(),
-                    impact.settled().stream().map(FindingView::of).toList(),
+                    FindingView.all(impact.arising().stream(), after),
+                    FindingView.all(impact.settled().stream(), before),
                     impact.isNone());
         } catch (Refused refused) {
-            return new TouchedRig(rig.id().number(), name, refused.words(), List.of(), "", List.of(), List.of(), false);
+            return new TouchedRig(
+                    rig.id().number(),
+                    name,
+                    Spoken.words().say(refused.phrase()),
+                    List.of(),
+                    "",
+                    List.of(),
+                    List.of(),
+                    false);
         }
     }
 }

@@ -5,6 +5,7 @@ import embrack.app.frame.Frame;
 import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
+import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
@@ -109,7 +110,7 @@ class OrderController {
             @PathVariable ShowId show,
             @RequestParam(defaultValue = "") String song) {
         if (song.isEmpty()) {
-            throw new Refused("song", "Choose a song; add some in Songs first.");
+            throw new Refused("song", Because.of("no.order"));
         }
         return edit(id, hand, show, 0, new OrderEdit.AddSongTo(show, song));
     }
@@ -194,7 +195,7 @@ class OrderController {
         try {
             return file(show, ".ics", "calendar", OrderFiles.calendar(running(id, show)));
         } catch (IllegalArgumentException e) {
-            throw new Refused("day", String.valueOf(e.getMessage()));
+            throw new Refused("day", Because.of("no.text").with("text", String.valueOf(e.getMessage())));
         }
     }
 
@@ -212,8 +213,7 @@ class OrderController {
     private Running running(RigId id, ShowId show) {
         Plan plan = rigs.load(id).plan();
         return Running.of(
-                plan.book(),
-                plan.book().find(show).orElseThrow(() -> new Refused("show", "That show is no longer in the book.")));
+                plan.book(), plan.book().find(show).orElseThrow(() -> new Refused("show", Because.of("no.order-2"))));
     }
 
     private String order(RigId id, ShowId show, int part, Echo echo, Model page) {

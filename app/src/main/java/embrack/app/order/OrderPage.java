@@ -3,6 +3,7 @@ package embrack.app.order;
 import embrack.app.frame.FindingView;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Topic;
 import embrack.core.music.Clock;
 import embrack.core.music.Key;
 import embrack.core.name.TapeLabel;
@@ -171,10 +172,7 @@ record OrderPage(
                                 s.id().equals(show.id())))
                         .toList(),
                 tonight
-                        ? report.findings().stream()
-                                .filter(f -> f.code().startsWith("order."))
-                                .map(FindingView::of)
-                                .toList()
+                        ? FindingView.all(report.findings().stream().filter(f -> f.isAbout(Topic.ORDER)), plan)
                         : List.of(),
                 tonight);
     }

@@ -5,6 +5,7 @@ import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.frame.Said;
+import embrack.app.frame.Spoken;
 import embrack.app.frame.WayBack;
 import embrack.app.store.Hand;
 import embrack.app.store.Reports;
@@ -56,13 +57,10 @@ class PreflightController {
             @PathVariable RigId id,
             Hand hand,
             @RequestParam String code,
-            @RequestParam String where,
-            @RequestParam String what,
+            @RequestParam String key,
             @RequestParam(defaultValue = "") String back) {
         reports.of(rigs.load(id)).findings().stream()
-                .filter(f -> f.code().equals(code)
-                        && f.where().equals(where)
-                        && f.what().equals(what))
+                .filter(f -> f.code().equals(code) && f.key().equals(key))
                 .map(Finding::remedy)
                 .flatMap(remedy -> remedy.stream())
                 .findFirst()
@@ -74,7 +72,7 @@ class PreflightController {
     /** Somebody changed the plan at the same moment; the page it came from shows how it is now. */
     @ExceptionHandler
     String changedMeanwhile(Refused refused, HttpServletRequest request, HttpServletResponse response) {
-        Said.to(response, "Not mended: " + refused.words());
+        Said.to(response, "Not mended: " + Spoken.words().say(refused.phrase()));
         return WayBack.to(
                 RigId.of(Refusals.pathVariable(request, "id")),
                 Objects.requireNonNullElse(request.getParameter("back"), ""));

@@ -42,7 +42,7 @@ record PreflightPage(
 
     static PreflightPage of(Report report, String path) {
         return new PreflightPage(
-                report.findings().stream().map(FindingView::of).toList(),
+                FindingView.all(report.findings().stream(), report.plan()),
                 report.proofs().stream()
                         .map(proof -> row(report.plan(), proof, path))
                         .toList(),

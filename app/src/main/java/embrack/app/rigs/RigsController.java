@@ -3,6 +3,7 @@ package embrack.app.rigs;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
+import embrack.app.store.Because;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.edit.Refused;
@@ -114,9 +115,8 @@ class RigsController {
                                 new Refused(
                                         "file",
                                         problems.size() == 1
-                                                ? "This file cannot be read."
-                                                : "This file cannot be read; it has %d mistakes."
-                                                        .formatted(problems.size())),
+                                                ? Because.of("no.model")
+                                                : Because.of("no.rigs.b").with("problems", problems.size())),
                                 request,
                                 response))
                 .addAttribute(
@@ -133,7 +133,7 @@ class RigsController {
         try {
             return TapeLabel.parse(name);
         } catch (IllegalArgumentException e) {
-            throw new Refused("name", String.valueOf(e.getMessage()));
+            throw new Refused("name", Because.of("no.text").with("text", String.valueOf(e.getMessage())));
         }
     }
 }

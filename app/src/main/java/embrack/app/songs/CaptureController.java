@@ -2,6 +2,7 @@ package embrack.app.songs;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -55,8 +56,7 @@ class CaptureController {
     @PostMapping("/keep")
     String keep(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @ModelAttribute CapturePage.Asked asked) {
         Plan shown = rigs.seenBy(id, hand);
-        Song found =
-                shown.book().find(song).orElseThrow(() -> new Refused("song", "That song is no longer in the book."));
+        Song found = shown.book().find(song).orElseThrow(() -> new Refused("song", Because.of("no.capture")));
         rigs.edit(id, hand, new CueEdit.KeepCaptured(song, CapturePage.capture(shown, found, asked)));
         return "redirect:/rigs/%s/songs/%s".formatted(id, song);
     }

@@ -1,5 +1,6 @@
 package embrack.app.songs;
 
+import embrack.app.store.Because;
 import embrack.core.edit.Refused;
 import embrack.core.music.Clock;
 import embrack.core.music.Metre;
@@ -240,7 +241,7 @@ record CapturePage(
                 continue;
             }
             if (!text.matches(HIT)) {
-                throw new Refused("cues", "What was captured cannot be read. Capture it again.");
+                throw new Refused("cues", Because.of("no.capture-2"));
             }
             String[] pieces = text.replace("u", "").split("-");
             int key = Integer.parseInt(pieces[1]);

@@ -2,6 +2,7 @@ package embrack.app.songs;
 
 import embrack.app.frame.FindingView;
 import embrack.app.frame.Mark;
+import embrack.app.frame.Spoken;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.compile.CompiledStep;
@@ -90,11 +91,12 @@ record CuePanel(
                 look.chosen().flatMap(number -> report.book().song(song.id()).flatMap(proof -> proof.cue(number)));
         Optional<Cue> cue = look.chosen().flatMap(song::cue);
         List<Finding> all = report.findings(song.id());
-        List<FindingView> about = all.stream()
-                .filter(f -> cue.isEmpty()
-                        || f.cues().contains(new CueAt(song.id(), cue.get().number())))
-                .map(FindingView::of)
-                .toList();
+        List<FindingView> about = FindingView.all(
+                all.stream()
+                        .filter(f -> cue.isEmpty()
+                                || f.cues()
+                                        .contains(new CueAt(song.id(), cue.get().number()))),
+                plan);
         Optional<DeviceId> player = plan.player(song);
         boolean foot = cue.flatMap(Cue::foot).isPresent();
         String search = look.find().isBlank() && !look.on().isBlank()
@@ -115,7 +117,7 @@ record CuePanel(
                                                 .map(step -> step.action().key())
                                                 .collect(Collectors.joining(",")),
                                         messages(offer.compiled()),
-                                        obstacle(offer.compiled())))
+                                        obstacle(plan, offer.compiled())))
                                 .toList();
         List<StepRow> steps = new ArrayList<>();
         chosen.ifPresent(proof -> {
@@ -129,7 +131,7 @@ record CuePanel(
                         step.step().action().key(),
                         step.step().waitMillis(),
                         messages(step),
-                        obstacle(step)));
+                        obstacle(plan, step)));
             }
         });
         return new CuePanel(
@@ -250,11 +252,11 @@ record CuePanel(
                         message.hex());
     }
 
-    private static String obstacle(CompiledStep step) {
+    private static String obstacle(Plan plan, CompiledStep step) {
         return step.obstacle()
                 .map(obstacle -> switch (obstacle) {
                     case Obstacle.NothingLearned learned -> "nothing learned yet";
-                    case Obstacle.KeptBack kept -> kept.where();
+                    case Obstacle.KeptBack kept -> Spoken.of(plan).say(kept.where());
                     case Obstacle.NoPath path -> "no link leads there from the player";
                     default -> "its chart has no line for it";
                 })

@@ -4,6 +4,7 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
+import embrack.app.store.Because;
 import embrack.app.store.Edited;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
@@ -230,7 +231,7 @@ class PromptController {
                 .map(Integer::valueOf)
                 .toList();
         if (numbers.isEmpty()) {
-            throw new Refused("cues", "Choose a cue first: click its label, or walk to it with the arrow keys.");
+            throw new Refused("cues", Because.of("no.prompt"));
         }
         Edit edit =
                 switch (what) {
@@ -268,9 +269,15 @@ class PromptController {
         } catch (UnreadableFile e) {
             throw new Refused(
                     "file",
-                    String.join(
-                            " ",
-                            e.problems().stream().limit(5).map(Object::toString).toList()));
+                    Because.of("no.text")
+                            .with(
+                                    "text",
+                                    String.join(
+                                            " ",
+                                            e.problems().stream()
+                                                    .limit(5)
+                                                    .map(Object::toString)
+                                                    .toList())));
         }
     }
 

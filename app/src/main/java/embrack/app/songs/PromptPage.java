@@ -75,7 +75,7 @@ record PromptPage(
     record Sung(int y, String words) {}
 
     /** A line at a bar or beat, with its number and time; {@code strong} at the start of a section. */
-    record Line(int y, String bar, String clock, boolean strong) {}
+    record Line(int y, String bar, String beat, String clock, boolean strong) {}
 
     /** Where tempo or metre changes. */
     record Change(int y, String words) {}
@@ -273,7 +273,11 @@ record PromptPage(
                 boolean room = (bar - form.firstBar(section)) % every == 0 && nextStart - y(micros) >= LINE_ROOM;
                 if ((starts || room) && y(micros) - last >= LINE_ROOM - 8) {
                     lines.add(new Line(
-                            y(micros), bar > form.bars() ? "end" : String.valueOf(bar), Clock.text(micros), starts));
+                            y(micros),
+                            bar > form.bars() ? "end" : String.valueOf(bar),
+                            "",
+                            Clock.text(micros),
+                            starts));
                     last = y(micros);
                 }
                 if (bar <= form.bars()) {
@@ -290,7 +294,7 @@ record PromptPage(
             List<Line> beats = new ArrayList<>();
             for (int beat = 1; beat < metre.beats() && height / metre.beats() >= LINE_ROOM; beat++) {
                 long micros = score.micros(new Position(bar, beat * metre.ticksPerBeat()));
-                beats.add(new Line(y(micros), "|" + (beat + 1), Clock.text(micros), false));
+                beats.add(new Line(y(micros), "", String.valueOf(beat + 1), Clock.text(micros), false));
             }
             return beats;
         }

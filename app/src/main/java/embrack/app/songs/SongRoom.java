@@ -3,6 +3,7 @@ package embrack.app.songs;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Room;
+import embrack.app.store.Because;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -74,10 +75,6 @@ class SongRoom {
 
     /** A song that is in the book. */
     Song song(RigId id, SongId song) {
-        return rigs.load(id)
-                .plan()
-                .book()
-                .find(song)
-                .orElseThrow(() -> new Refused("song", "That song is no longer in the book."));
+        return rigs.load(id).plan().book().find(song).orElseThrow(() -> new Refused("song", Because.of("no.capture")));
     }
 }

@@ -4,6 +4,7 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
+import embrack.app.store.Because;
 import embrack.app.store.Edited;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
@@ -79,7 +80,7 @@ class SongsController {
             Plan plan = rigs.load(id).plan();
             read = uploads.read(file, Uploads.Sort.MIDI, "file", bytes -> MidiImport.read(bytes, name, plan, releases));
         } catch (IllegalArgumentException e) {
-            throw new Refused("file", String.valueOf(e.getMessage()));
+            throw new Refused("file", Because.of("no.text").with("text", String.valueOf(e.getMessage())));
         }
         Song made = made(rigs.edit(id, hand, new SongEdit.ImportSong(read.song())));
         if (read.remarks().isEmpty()) {
@@ -138,7 +139,7 @@ class SongsController {
         try {
             return new Step(new DeviceId(device), Action.parse(action), waited);
         } catch (IllegalArgumentException e) {
-            throw new Refused("step", "That is no action. Search again and choose one.");
+            throw new Refused("step", Because.of("no.songs"));
         }
     }
 }

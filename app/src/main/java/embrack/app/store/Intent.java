@@ -14,7 +14,7 @@ final class Intent {
 
     private Intent() {}
 
-    /** The line: {@code CueEdit.AddCue song=ebb at=5|1 steps=2}. */
+    /** The line: {@code CueEdit.AddCue song=ebb at=5 steps=2}. */
     static String of(Edit edit) {
         Class<?> kind = edit.getClass();
         String outer =

@@ -74,8 +74,7 @@ public class ModelStore {
     public Model create(Model model, String summary) {
         return create(model, summary, name -> {
             if (isTaken(name)) {
-                throw new Refused(
-                        "name", "There is already a model called %s. Give yours its own name.".formatted(name));
+                throw new Refused("name", Because.of("no.model-store").with("name", name));
             }
             return name;
         });
@@ -145,16 +144,12 @@ public class ModelStore {
         ModelMapper.Row newest = mapper.revisions(id).getFirst();
         if (newest.n() != seen) {
             throw new Refused(
-                    "box",
-                    ("Not kept: somebody else kept revision %d meanwhile (%s). Look at it in another window; "
-                                    + "what you typed is still here," + " and keeping it once more puts it on top.")
-                            .formatted(newest.n(), newest.summary()));
+                    "box", Because.of("no.model-store-2").with("n", newest.n()).with("summary", newest.summary()));
         }
         if (all().stream()
                 .anyMatch(
                         other -> !other.id().equals(model.id()) && other.name().sameAs(model.name()))) {
-            throw new Refused(
-                    "name", "There is already a model called %s. Give yours its own name.".formatted(model.name()));
+            throw new Refused("name", Because.of("no.model-store-3").with("model", model.name()));
         }
         if (!doc(newest).equals(model)) {
             mapper.add(id, newest.n() + 1, text, Hand.SOMEBODY, summary);
@@ -186,11 +181,8 @@ public class ModelStore {
                 return text;
             }
         } catch (RuntimeException e) {
-            throw new Refused(
-                    "box",
-                    "This cannot be kept, since it could not be read again: %s. Nothing was changed."
-                            .formatted(e.getMessage()));
+            throw new Refused("box", Because.of("no.model-store-4").with("why", e.getMessage()));
         }
-        throw new Refused("box", "This cannot be kept, since it would be read as another model. Nothing was changed.");
+        throw new Refused("box", Because.of("no.model-store-5"));
     }
 }

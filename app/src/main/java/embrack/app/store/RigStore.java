@@ -5,6 +5,8 @@ import embrack.core.edit.Refused;
 import embrack.core.gear.ModelId;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
+import embrack.core.word.Language;
+import embrack.core.word.Wording;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,6 +37,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class RigStore {
 
     private static final Logger LOG = LoggerFactory.getLogger(RigStore.class);
+
+    /** Changes are listed in English, whoever made them, so that the list is one. */
+    private static final Wording SUMMARY = Wording.without(Language.ENGLISH);
 
     /** As often as an edit is made anew because another server was faster. */
     private static final int MOST_TRIES = 20;
@@ -171,13 +176,17 @@ public class RigStore {
             String since = since(id, hand, newest);
             throw since.isEmpty()
                     ? refused
-                    : new Refused(refused.field(), refused.words() + " Meanwhile: " + since + ".");
+                    : new Refused(
+                            refused.field(),
+                            Because.of("no.meanwhile")
+                                    .with("why", refused.phrase())
+                                    .with("since", since));
         }
         return after.equals(before)
                 ? Optional.empty()
                 : Optional.of(draft(
                         id,
-                        newest.edited(hand.author(), edit.summary(before), Intent.of(edit)),
+                        newest.edited(hand.author(), SUMMARY.say(edit.summary(before)), Intent.of(edit)),
                         after,
                         written(after),
                         hand.once()));
@@ -232,8 +241,8 @@ public class RigStore {
                 "revision",
                 "brought back",
                 newest -> Optional.of(mapper.revision(id.number(), n)
-                                .orElseThrow(() ->
-                                        new Refused("revision", "There is no revision %d of this rig.".formatted(n))))
+                                .orElseThrow(() -> new Refused(
+                                        "revision", Because.of("no.rig-store").with("n", n))))
                         .map(earlier -> again(id, hand, newest.broughtBack(hand.author(), earlier), n)));
     }
 
@@ -254,9 +263,7 @@ public class RigStore {
             String since = since(id, hand, newest);
             if (!since.isEmpty()) {
                 throw new Refused(
-                        field,
-                        "Nothing was %s, since the page was older than the rig. Meanwhile: %s. Now it shows the newest."
-                                .formatted(done, since));
+                        field, Because.of("no.rig-store-2").with("done", done).with("since", since));
             }
             Optional<Draft> draft = next.apply(newest);
             write(draft.stream().toList(), () -> {});
@@ -400,8 +407,8 @@ public class RigStore {
             LOG.warn("a plan was not kept: {}", e.getMessage());
             throw new Refused(
                     "",
-                    "This cannot be kept, since it could not be read again: %s. Nothing was changed."
-                            .formatted(String.valueOf(e.getMessage()).replaceAll("\\.$", "")));
+                    Because.of("no.rig-store-3")
+                            .with("why", String.valueOf(e.getMessage()).replaceAll("\\.$", "")));
         }
     }
 

@@ -133,7 +133,7 @@ record BoardView(
 
     static String href(String path, ControlAt at) {
         return "%s/switches/%s/%d/%s/%d"
-                .formatted(path, at.box(), at.bank(), at.type().words(), at.number());
+                .formatted(path, at.box(), at.bank(), at.type().key(), at.number());
     }
 
     /** The first switch or control of a bank. */

@@ -45,7 +45,7 @@ class ControlController {
     /** The control that a path is about; empty when no box has controls of that type. */
     static Optional<ControlAt> control(String box, int bank, String type, int number) {
         return Stream.of(ControlType.values())
-                .filter(t -> t.words().equals(type))
+                .filter(t -> t.key().equals(type))
                 .findFirst()
                 .map(t -> new ControlAt(new DeviceId(box), t, bank, number));
     }

@@ -100,10 +100,7 @@ record ControlView(
                         .map(t -> new PanelView.Choice(t.name(), t.words(), t == travel.takeover()))
                         .toList(),
                 elsewhere(travel, fader, value),
-                report.findings().stream()
-                        .filter(f -> f.where().equals(plan.words(at)))
-                        .map(FindingView::of)
-                        .toList(),
+                FindingView.all(report.findings().stream().filter(f -> f.isAbout(at)), plan),
                 find,
                 offers.stream()
                         .limit(OFFERS_SHOWN)
@@ -142,7 +139,9 @@ record ControlView(
                 target.topDecibels(),
                 target.capDecibels().map(String::valueOf).orElse(""),
                 message,
-                compiled.obstacle().map(PanelView::obstacle).orElse(""),
+                compiled.obstacle()
+                        .map(obstacle -> PanelView.obstacle(plan, obstacle))
+                        .orElse(""),
                 LevelCurve.of(target).path(),
                 unity,
                 Stream.of(0, 32, 64, 96, 127)

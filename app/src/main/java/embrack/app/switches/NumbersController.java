@@ -2,6 +2,7 @@ package embrack.app.switches;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -111,7 +112,7 @@ class NumbersController {
         School question = Stream.of(School.values())
                 .filter(s -> s.key().equals(school))
                 .findFirst()
-                .orElseThrow(() -> new Refused("answer", "Choose one of the questions."));
+                .orElseThrow(() -> new Refused("answer", Because.of("no.numbers")));
         rigs.edit(id, hand, new NumberEdit.Choose(question, answer == 1 ? 1 : 0));
         return "redirect:/rigs/%s/switches/schools".formatted(id);
     }
@@ -131,7 +132,7 @@ class NumbersController {
         try {
             return LessonId.parse(key);
         } catch (IllegalArgumentException e) {
-            throw new Refused("number", "This box does not learn that.");
+            throw new Refused("number", Because.of("no.numbers-2"));
         }
     }
 

@@ -2,6 +2,7 @@ package embrack.app.switches;
 
 import embrack.app.frame.FindingView;
 import embrack.app.frame.Mark;
+import embrack.app.frame.Spoken;
 import embrack.core.check.Report;
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.CompiledSwitch;
@@ -134,7 +135,7 @@ record PanelView(
                 proof.map(PanelView::proven).orElse(""),
                 proof.map(p -> String.join("; ", Story.of(plan, p).path())).orElse(""),
                 proof.map(p -> presses(plan, p)).orElse(List.of()),
-                report.findings(at).stream().map(FindingView::of).toList(),
+                FindingView.all(report.findings(at).stream(), plan),
                 assignment.steps().stream()
                         .flatMap(s -> s.action().caution().stream())
                         .distinct()
@@ -155,13 +156,15 @@ record PanelView(
                         .map(l -> ShortForm.of(l, board.labelCharacters()))
                         .orElse(""),
                 board.longestWaitMillis() > 0,
-                assignment.isBlank() ? List.of() : around(Surroundings.of(plan, at)),
+                assignment.isBlank() ? List.of() : around(plan, Surroundings.of(plan, at)),
                 assignment.isBlank());
     }
 
-    private static List<String> around(Surroundings surroundings) {
+    private static List<String> around(Plan plan, Surroundings surroundings) {
         return Stream.concat(
-                        surroundings.misses().stream().map(Surroundings.Miss::words), surroundings.toKill().stream())
+                        surroundings.misses().stream()
+                                .map(miss -> Spoken.of(plan).say(miss.phrase())),
+                        surroundings.toKill().stream())
                 .toList();
     }
 
@@ -238,7 +241,9 @@ record PanelView(
                 joined(shown, ShownMessage::line),
                 joined(shown, ShownMessage::bytes),
                 joined(shown, ShownMessage::reads),
-                compiled.obstacle().map(PanelView::obstacle).orElse(""));
+                compiled.obstacle()
+                        .map(obstacle -> PanelView.obstacle(plan, obstacle))
+                        .orElse(""));
     }
 
     private static OfferRow offer(Plan plan, SwitchAt at, Offer offer) {
@@ -252,7 +257,7 @@ record PanelView(
                 joined(shown, ShownMessage::bytes),
                 offer.compiled()
                         .obstacle()
-                        .map(obstacle -> obstacle instanceof Obstacle.NothingLearned ? "" : obstacle(obstacle))
+                        .map(obstacle -> obstacle instanceof Obstacle.NothingLearned ? "" : obstacle(plan, obstacle))
                         .orElse(""));
     }
 
@@ -267,7 +272,7 @@ record PanelView(
                 .toList();
     }
 
-    static String obstacle(Obstacle obstacle) {
+    static String obstacle(Plan plan, Obstacle obstacle) {
         return switch (obstacle) {
             case Obstacle.NoChartLine o -> "the box has no message for it";
             case Obstacle.NothingLearned o -> "no number is free for it that the box could learn";
@@ -285,7 +290,7 @@ record PanelView(
                         : "the board waits %d ms at most".formatted(o.longestMillis());
             case Obstacle.CannotShape o -> "neither box can be given a range";
             case Obstacle.NoPath o -> "no link leads there";
-            case Obstacle.KeptBack o -> o.where();
+            case Obstacle.KeptBack o -> Spoken.of(plan).say(o.where());
             case Obstacle.OneTooMany o -> "one more than the board sends in a press";
         };
     }

@@ -2,6 +2,8 @@ package embrack.app.switches;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.frame.Spoken;
+import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.ModelStore;
 import embrack.app.store.RigId;
@@ -89,7 +91,7 @@ class SwapController {
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         Refusals.answer(refused, request, response);
-        page.addAttribute("notice", refused.words());
+        page.addAttribute("notice", Spoken.words().say(refused.phrase()));
         return show(id, "", "", Work.USUAL_SECONDS, 5, 8, 10, page);
     }
 
@@ -97,7 +99,7 @@ class SwapController {
         try {
             return Optional.of(of(plan, dead, with, seconds));
         } catch (Refused refused) {
-            page.addAttribute("notice", refused.words());
+            page.addAttribute("notice", Spoken.words().say(refused.phrase()));
             return Optional.empty();
         }
     }
@@ -109,7 +111,7 @@ class SwapController {
     }
 
     private embrack.core.gear.Model chosen(String model) {
-        return models.find(model).orElseThrow(() -> new Refused("with", "Choose what takes over."));
+        return models.find(model).orElseThrow(() -> new Refused("with", Because.of("no.swap")));
     }
 
     private List<SwapPage.Candidate> candidates(Plan plan, Optional<DeviceId> dead) {

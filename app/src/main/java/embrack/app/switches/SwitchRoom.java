@@ -10,6 +10,7 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.Refused;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -105,11 +106,11 @@ class SwitchRoom {
                 .addAttribute("echo", echo)
                 .addAttribute(
                         "placing",
-                        report.findings().stream()
-                                .filter(f -> f.code().startsWith("place.")
-                                        && f.switches().isEmpty())
-                                .map(FindingView::of)
-                                .toList());
+                        FindingView.all(
+                                report.findings().stream()
+                                        .filter(f -> f.isAbout(Topic.PLACE)
+                                                && f.switches().isEmpty()),
+                                report.plan()));
     }
 
     /** The same page again after a refusal, whatever it was about; the whole room when that is gone. */

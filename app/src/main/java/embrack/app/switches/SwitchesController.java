@@ -2,6 +2,7 @@ package embrack.app.switches;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.OfPlanAlone;
+import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -264,7 +265,7 @@ class SwitchesController {
                 .map(SwitchesController::switchAt)
                 .toList();
         if (switches.isEmpty()) {
-            throw new Refused("to", "Copy a switch first: select it and press c.");
+            throw new Refused("to", Because.of("no.switches"));
         }
         Edit edit =
                 switch (what) {
@@ -314,18 +315,18 @@ class SwitchesController {
         return Optional.of(Stream.of(values)
                 .filter(value -> value.name().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new Refused(field, "Choose one of the list.")));
+                .orElseThrow(() -> new Refused(field, Because.of("no.switches-2"))));
     }
 
     private static SwitchAt switchAt(String key) {
-        return SwitchAt.parse(key).orElseThrow(() -> new Refused("to", "Copy a switch first: select it and press c."));
+        return SwitchAt.parse(key).orElseThrow(() -> new Refused("to", Because.of("no.switches")));
     }
 
     private static Step step(String device, String action, int waited) {
         try {
             return new Step(new DeviceId(device), Action.parse(action), waited);
         } catch (IllegalArgumentException e) {
-            throw new Refused("step", "Choose one of the actions below.");
+            throw new Refused("step", Because.of("no.switches-3"));
         }
     }
 }

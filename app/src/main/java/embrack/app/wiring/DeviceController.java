@@ -2,6 +2,7 @@ package embrack.app.wiring;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -49,7 +50,7 @@ class DeviceController {
         Area chosen = Stream.of(Area.values())
                 .filter(a -> a.name().equals(area))
                 .findFirst()
-                .orElseThrow(() -> new Refused("area", "Choose where it stands."));
+                .orElseThrow(() -> new Refused("area", Because.of("no.device")));
         rigs.edit(id, hand, new WiringEdit.Stand(device, chosen));
         return back(id, device);
     }
@@ -107,7 +108,7 @@ class DeviceController {
         try {
             return Optional.of(key).filter(k -> !k.isBlank()).map(DeviceId::new);
         } catch (IllegalArgumentException e) {
-            throw new Refused(field, "Choose a box of the list.");
+            throw new Refused(field, Because.of("no.device-2"));
         }
     }
 

@@ -1,14 +1,17 @@
 package embrack.app.wiring;
 
+import embrack.app.frame.Spoken;
 import embrack.core.loss.Failure;
 import embrack.core.loss.SinglePoints;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
+import embrack.core.show.Book;
 import embrack.core.way.Readiness;
 import embrack.core.way.Way;
 import embrack.core.way.Ways;
+import embrack.core.word.Wording;
 import java.util.List;
 
 /**
@@ -30,7 +33,10 @@ record LinkPanel(LinkRow link, String lack, List<String> ways, String loss, bool
         return new LinkPanel(
                 LinkRow.of(rig, link),
                 rig.kind(link).carriesMidi()
-                        ? ways.readiness().lack(link).map(LinkPanel::words).orElse("")
+                        ? ways.readiness()
+                                .lack(link)
+                                .map(lack -> words(rig, lack))
+                                .orElse("")
                         : "",
                 through.stream()
                         .map(way -> "%s to %s"
@@ -44,8 +50,9 @@ record LinkPanel(LinkRow link, String lack, List<String> ways, String loss, bool
                 caution(rig.kind(link)));
     }
 
-    private static String words(Readiness.Lack lack) {
-        return lack.what() + " " + lack.fix();
+    private static String words(Rig rig, Readiness.Lack lack) {
+        Wording wording = new Wording(rig, Book.EMPTY, Spoken.language());
+        return wording.say(lack.what()) + " " + wording.say(lack.fix());
     }
 
     private static String caution(LinkKind kind) {

@@ -4,6 +4,7 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.OfPlanAlone;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.core.check.rule.Topic;
 import embrack.core.plan.Plan;
 import embrack.core.power.PowerPlan;
 import embrack.core.power.SwitchingOn;
@@ -36,7 +37,7 @@ class ListsController {
     @OfPlanAlone
     @GetMapping("/power")
     String power(@PathVariable RigId id, Model page) {
-        Plan plan = room.enter(id, "power", Echo.NONE, page, "power.").plan();
+        Plan plan = room.enter(id, "power", Echo.NONE, page, Topic.POWER).plan();
         page.addAttribute("power", PowerPage.of(plan.rig(), new PowerPlan(plan.rig())))
                 .addAttribute("stages", SwitchingOn.of(plan.rig()));
         return "wiring/power";

@@ -5,6 +5,7 @@ import embrack.app.frame.Refusals;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.Refused;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.PortId;
@@ -86,7 +87,7 @@ class SoundController {
         page.addAttribute(
                 "sound",
                 SoundPage.of(
-                        room.enter(id, "sound", echo, page, "sound.").plan().rig()));
+                        room.enter(id, "sound", echo, page, Topic.SOUND).plan().rig()));
         return "wiring/sound";
     }
 }

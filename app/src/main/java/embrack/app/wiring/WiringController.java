@@ -3,6 +3,7 @@ package embrack.app.wiring;
 import embrack.app.frame.Echo;
 import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
+import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -114,11 +115,8 @@ class WiringController {
 
     private static Socket socket(Rig rig, String field, String key) {
         return PortKey.find(rig, key)
-                .orElseThrow(() -> new Refused(
-                        field,
-                        key.isEmpty()
-                                ? "Choose a port for this end."
-                                : "That port is no longer in the rig; somebody took its box away. Choose another."));
+                .orElseThrow(() ->
+                        new Refused(field, key.isEmpty() ? Because.of("no.wiring.a") : Because.of("no.wiring.b")));
     }
 
     private static String toPicture(RigId id, String at) {

@@ -9,6 +9,7 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
+import embrack.core.check.rule.Topic;
 import embrack.core.plan.Plan;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -28,7 +29,7 @@ class WiringRoom {
 
     /** The picture, with something in focus. */
     String picture(RigId id, String at, String to, LoadForm load, Echo echo, Model page) {
-        Entered entered = enter(id, "", echo, page, "wiring.", "rig.");
+        Entered entered = enter(id, "", echo, page, Topic.WIRING, Topic.RIG);
         page.addAttribute("wiring", WiringPage.of(entered.plan(), Focus.parse(entered.plan(), at, to), load));
         return "wiring/picture";
     }
@@ -52,9 +53,9 @@ class WiringRoom {
      * The newest revision, with what all pages of the room share.
      *
      * @param tab the last part of the path
-     * @param subjects the beginnings of the codes of findings that belong on the page
+     * @param topics what the findings that belong on the page are about
      */
-    Entered enter(RigId id, String tab, Echo echo, Model page, String... subjects) {
+    Entered enter(RigId id, String tab, Echo echo, Model page, Topic... topics) {
         StoredRig stored = rigs.load(id);
         Report report = reports.of(stored);
         page.addAttribute("frame", Frame.of(stored, report, Room.WIRING, tab.isEmpty() ? "/wiring" : "/wiring/" + tab))
@@ -62,10 +63,10 @@ class WiringRoom {
                 .addAttribute("tab", tab)
                 .addAttribute(
                         "findings",
-                        report.findings().stream()
-                                .filter(f -> Stream.of(subjects).anyMatch(f.code()::startsWith))
-                                .map(FindingView::of)
-                                .toList())
+                        FindingView.all(
+                                report.findings().stream()
+                                        .filter(f -> Stream.of(topics).anyMatch(f::isAbout)),
+                                stored.plan()))
                 .addAttribute("echo", echo);
         return new Entered(stored.plan(), report);
     }

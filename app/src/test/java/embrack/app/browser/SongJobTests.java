@@ -152,23 +152,23 @@ class SongJobTests {
             Page page = hand.page;
             page.navigate(page.url().replace("/gear", "/songs/small-harbour-song"));
             int before = page.locator(".pin").count();
-            hand.type("When", "4|1");
+            hand.type("When", "4");
             page.getByLabel("What happens").fill("lantern scene 9");
             page.locator("#offers button")
                     .filter(new Locator.FilterOptions().setHasText("recall Scene 9"))
                     .first()
                     .click();
-            Stagehand.see(page.getByLabel("By the music"), "4|1");
+            Stagehand.see(page.getByLabel("By the music"), "bar 4");
             Stagehand.see(page.getByLabel("By the clock"), "0:06.429");
             assertThat(page.locator(".cue-head .mark")).hasText("exact");
             hand.set("By the clock", "0:09.000");
-            Stagehand.see(page.getByLabel("By the music"), "5|1|4/5");
+            Stagehand.see(page.getByLabel("By the music"), "bar 5 beat 1 4/5");
             assertThat(page.locator("aside.side")).containsText("It stays on the clock.");
-            hand.set("By the music", "11|1");
+            hand.set("By the music", "11");
             Stagehand.see(page.getByLabel("By the clock"), "0:21.429");
             page.locator("h2").first().click();
             page.keyboard().press(".");
-            Stagehand.see(page.getByLabel("By the music"), "11|2");
+            Stagehand.see(page.getByLabel("By the music"), "bar 11 beat 2");
             hand.click("To all sections alike a");
             assertThat(page.locator(".pin")).hasCount(before + 3);
             page.locator("#page").getByText("It stays on its bar.").click();
@@ -178,7 +178,7 @@ class SongJobTests {
             page.mouse().down();
             page.mouse().move(box.x + 20, box.y + 40, new Mouse.MoveOptions().setSteps(5));
             page.waitForResponse(response -> response.request().method().equals("POST"), page.mouse()::up);
-            assertThat(page.getByLabel("By the music")).not().hasValue("11|2");
+            assertThat(page.getByLabel("By the music")).not().hasValue("bar 11 beat 2");
             assertThat(page.getByLabel("By the music")).hasValue(Pattern.compile("1\\d\\|\\d"));
             page.locator("h2").first().click();
             page.keyboard().press("Delete");

@@ -53,7 +53,7 @@ class WiringJobTests {
     @Test
     void theWirelessHalfIsBuiltByHandAndItsTimesAreRead() {
         hand.newRig("Wireless half");
-        hand.addBox("Ten-switch board with treadle", "Quay board");
+        hand.addBox("Ten-switch board with expression pedal", "Quay board");
         hand.addBox("Bluetooth bridge, one of a pair", "Stage bridge");
         hand.addBox("Tablet", "Tracks tablet");
         hand.addBox("Tablet track player", "Tracks");

@@ -113,7 +113,7 @@ class PromptPageTests {
                         .plan());
         PromptPage page = page(plan, LANTERNS, 0, 0);
         assertThat(page.cuts()).hasSize(2).allMatch(cut -> cut.height() > 0);
-        assertThat(page.pins().stream().filter(pin -> pin.anchor().equals("57|1")))
+        assertThat(page.pins().stream().filter(pin -> pin.anchor().equals("bar 57")))
                 .extracting(PromptPage.Pin::tone)
                 .containsExactly("stop");
         assertThat(page.pins().stream().filter(pin -> pin.anchor().equals("0:05.000")))
@@ -158,7 +158,7 @@ class PromptPageTests {
                 new PromptLook(0, 2, 960, "", "", "level"),
                 "/songs/lanterns");
         assertThat(List.of(panel.at(), panel.clock(), panel.tie()))
-                .containsExactly("19|1", "0:46.957", "stays on its bar");
+                .containsExactly("bar 19", "0:46.957", "stays on its bar");
         assertThat(panel.steps())
                 .extracting(CuePanel.StepRow::messages)
                 .containsExactly("ch 3 note 39 127  92 27 7F", "ch 5 PC 2  C4 01");

@@ -1,6 +1,6 @@
 package embrack.core.check;
 
-import embrack.core.check.control.ControlRules;
+import embrack.core.check.controls.ControlRules;
 import embrack.core.check.gear.GearRules;
 import embrack.core.check.order.OrderRules;
 import embrack.core.check.place.PlaceRules;

@@ -91,11 +91,7 @@ public record Impact(List<String> lost, List<SwitchAt> reprogram, List<Finding> 
     }
 
     private static List<Finding> without(List<Finding> findings, List<Finding> known) {
-        Set<String> keys = new HashSet<>(known.stream().map(Impact::key).toList());
-        return findings.stream().filter(finding -> !keys.contains(key(finding))).toList();
-    }
-
-    private static String key(Finding finding) {
-        return finding.code() + "|" + finding.where() + "|" + finding.what();
+        Set<Finding> old = new HashSet<>(known);
+        return findings.stream().filter(finding -> !old.contains(finding)).toList();
     }
 }

@@ -8,6 +8,7 @@ import embrack.core.rig.Rig;
 import embrack.core.way.Hop;
 import embrack.core.way.Way;
 import embrack.core.way.Ways;
+import embrack.core.word.Phrase;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashSet;
@@ -17,6 +18,8 @@ import java.util.Set;
 
 /** Says what keeps a message from arriving. */
 final class Blockade {
+
+    private static final String ROOM = "core/compile";
 
     private final Ways ways;
     private final Rig rig;
@@ -35,17 +38,16 @@ final class Blockade {
                 .orElseGet(Obstacle.NoPath::new);
     }
 
-    private Optional<String> sieve(Way way, Message message) {
+    private Optional<Phrase> sieve(Way way, Message message) {
         Optional<Message> left = Optional.of(message);
         for (Hop hop : way.hops()) {
             Optional<Message> before = left;
             left = left.flatMap(hop::pass);
             if (left.isEmpty() && before.isPresent()) {
-                return Optional.of("%s keeps it back: towards %s it %s."
-                        .formatted(
-                                rig.name(hop.from().device()),
-                                rig.port(hop.from()).name(),
-                                hop.sieve().words()));
+                return Optional.of(Phrase.of(ROOM, "sieved")
+                        .with("device", hop.from().device())
+                        .with("port", rig.port(hop.from()).name())
+                        .with("sieve", hop.sieve().words()));
             }
         }
         return Optional.empty();
@@ -55,12 +57,12 @@ final class Blockade {
      * What lies at the edge of what the board reaches: a link that does not carry yet, a way through that is shut, an
      * app whose output is off.
      */
-    private Optional<String> lack(DeviceId board, DeviceId receiver) {
+    private Optional<Phrase> lack(DeviceId board, DeviceId receiver) {
         Set<DeviceId> reached = new HashSet<>(ways.reach(board));
         reached.add(board);
         for (DeviceId device : List.copyOf(reached)) {
             for (Link link : rig.linksIn(device)) {
-                Optional<String> lack =
+                Optional<Phrase> lack =
                         ways.readiness().lack(link).map(l -> l.what()).filter(w -> leadsOn(link, reached, receiver));
                 if (lack.isPresent()) {
                     return lack;
@@ -72,7 +74,7 @@ final class Blockade {
                 .findFirst();
     }
 
-    private Optional<String> shut(DeviceId sender, DeviceId device, Set<DeviceId> reached, DeviceId receiver) {
+    private Optional<Phrase> shut(DeviceId sender, DeviceId device, Set<DeviceId> reached, DeviceId receiver) {
         boolean leads = rig.linksIn(device).stream().anyMatch(link -> leadsOn(link, reached, receiver));
         if (!leads) {
             return Optional.empty();
@@ -80,7 +82,7 @@ final class Blockade {
         boolean off =
                 rig.setting(device, SettingId.OUTPUT_PORT).filter(v -> v == 0).isPresent();
         if (off) {
-            return Optional.of("The output port of %s is off.".formatted(rig.name(device)));
+            return Optional.of(Phrase.of(ROOM, "output-off").with("device", device));
         }
         if (device.equals(sender)) {
             return Optional.empty();
@@ -88,13 +90,16 @@ final class Blockade {
         return rig.model(device).sockets().routes().keySet().stream()
                 .filter(route -> !rig.sieve(device, route).open())
                 .findFirst()
-                .map(route -> "%s passes nothing on from %s to %s."
-                        .formatted(
-                                rig.name(device),
+                .map(route -> Phrase.of(ROOM, "shut")
+                        .with("device", device)
+                        .with(
+                                "from",
                                 rig.model(device)
                                         .port(route.from())
                                         .orElseThrow()
-                                        .name(),
+                                        .name())
+                        .with(
+                                "to",
                                 rig.model(device).port(route.to()).orElseThrow().name()));
     }
 

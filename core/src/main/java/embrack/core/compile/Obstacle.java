@@ -3,6 +3,7 @@ package embrack.core.compile;
 import embrack.core.gear.Gesture;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.MessageType;
+import embrack.core.word.Phrase;
 
 /** Why a step cannot become a message that reaches its device. */
 public sealed interface Obstacle {
@@ -40,7 +41,7 @@ public sealed interface Obstacle {
      * Links lead to the device, but a box on the way keeps the message back, or a link does not carry yet. {@code
      * where} as a sentence.
      */
-    record KeptBack(String where) implements Obstacle {}
+    record KeptBack(Phrase where) implements Obstacle {}
 
     /** No links lead from the board to the device. */
     record NoPath() implements Obstacle {}

@@ -3,7 +3,6 @@ package embrack.core.edit;
 import embrack.core.music.Position;
 import embrack.core.music.Score;
 import embrack.core.name.TapeLabel;
-import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.show.Anchor;
 import embrack.core.show.Capture;
@@ -13,6 +12,8 @@ import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import embrack.core.word.Fact;
+import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -43,9 +44,7 @@ public sealed interface CueEdit extends Edit {
             Song old = SongEdit.find(plan, song);
             Anchor anchor = Typed.accepted("at", () -> Anchor.parse(at, old.form()));
             if (steps.isEmpty() && foot.isEmpty()) {
-                throw new Refused(
-                        "step",
-                        "Say what the cue does: search for an action, or choose a switch that somebody presses.");
+                throw new Refused("step", Say.of("no.add-cue"));
             }
             return foot.isPresent()
                     ? with(plan, old.withCue(Cue.pressed(old.nextNumber(), anchor, foot.get())))
@@ -53,8 +52,10 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Add a cue to %s at %s".formatted(SongEdit.titleOf(before, song), at.strip());
+        public Phrase summary(Plan before) {
+            return Say.of("add-cue")
+                    .with("song", SongEdit.titleOf(before, song))
+                    .with("at", at.strip());
         }
     }
 
@@ -76,8 +77,8 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Add %s to %s".formatted(Words.count(cues.size(), "cue"), SongEdit.titleOf(before, song));
+        public Phrase summary(Plan before) {
+            return Say.of("add-cues").with("count", cues.size()).with("song", SongEdit.titleOf(before, song));
         }
     }
 
@@ -87,15 +88,16 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             List<Cue> cues = capture.cues(1);
             if (cues.isEmpty()) {
-                throw new Refused("cues", "Nothing was captured that could be kept.");
+                throw new Refused("cues", Say.of("no.keep-captured"));
             }
             return new AddCues(song, cues).apply(plan);
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Keep %s of %s"
-                    .formatted(Words.count(capture.cues(1).size(), "captured cue"), SongEdit.titleOf(before, song));
+        public Phrase summary(Plan before) {
+            return Say.of("keep-captured")
+                    .with("count", capture.cues(1).size())
+                    .with("song", SongEdit.titleOf(before, song));
         }
     }
 
@@ -109,8 +111,10 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Move a cue of %s to %s".formatted(SongEdit.titleOf(before, song), at.strip());
+        public Phrase summary(Plan before) {
+            return Say.of("place-cue")
+                    .with("song", SongEdit.titleOf(before, song))
+                    .with("at", at.strip());
         }
     }
 
@@ -154,15 +158,12 @@ public sealed interface CueEdit extends Edit {
         }
 
         private static long now(Form form, Cue cue) {
-            return cue.at()
-                    .micros(form)
-                    .orElseThrow(() -> new Refused(
-                            "cues", "What comes on load, play, stop or loop has no place to be moved from."));
+            return cue.at().micros(form).orElseThrow(() -> new Refused("cues", Say.of("no.move-cues")));
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Move %s of %s".formatted(Words.count(cues.size(), "cue"), SongEdit.titleOf(before, song));
+        public Phrase summary(Plan before) {
+            return Say.of("move-cues").with("count", cues.size()).with("song", SongEdit.titleOf(before, song));
         }
     }
 
@@ -178,9 +179,7 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             Song old = SongEdit.find(plan, song);
             Anchor at = find(old, held).at();
-            long now = at.micros(old.form())
-                    .orElseThrow(() -> new Refused(
-                            "cues", "What comes on load, play, stop or loop has no place to be moved from."));
+            long now = at.micros(old.form()).orElseThrow(() -> new Refused("cues", Say.of("no.move-cues")));
             Score score = old.form().score();
             long there = Math.clamp(micros, 0, Anchor.MAX_MICROS);
             if (grid == 0 || at instanceof Anchor.OnClock) {
@@ -193,8 +192,8 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Drag %s of %s".formatted(Words.count(cues.size(), "cue"), SongEdit.titleOf(before, song));
+        public Phrase summary(Plan before) {
+            return Say.of("drag-cues").with("count", cues.size()).with("song", SongEdit.titleOf(before, song));
         }
     }
 
@@ -208,10 +207,7 @@ public sealed interface CueEdit extends Edit {
             int copied = 0;
             for (int number : new TreeSet<>(cues)) {
                 Cue cue = find(old, number);
-                long tick = cue.at()
-                        .tick(form)
-                        .orElseThrow(() ->
-                                new Refused("cues", "What comes on load, play, stop or loop lies in no section."));
+                long tick = cue.at().tick(form).orElseThrow(() -> new Refused("cues", Say.of("no.copy-to-alike")));
                 int section = form.sectionOf(form.score().position(tick).bar());
                 long inside = tick - form.score().tick(Position.bar(form.firstBar(section)));
                 for (int other = 0; other < form.sections().size(); other++) {
@@ -228,7 +224,7 @@ public sealed interface CueEdit extends Edit {
                 }
             }
             if (copied == 0) {
-                throw new Refused("cues", "No other section is called alike, or all of them have these cues.");
+                throw new Refused("cues", Say.of("no.copy-to-alike-2"));
             }
             return with(plan, changed);
         }
@@ -243,9 +239,8 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Copy %s of %s to all sections alike"
-                    .formatted(Words.count(cues.size(), "cue"), SongEdit.titleOf(before, song));
+        public Phrase summary(Plan before) {
+            return Say.of("copy-to-alike").with("count", cues.size()).with("song", SongEdit.titleOf(before, song));
         }
     }
 
@@ -263,8 +258,8 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Remove %s of %s".formatted(Words.count(cues.size(), "cue"), SongEdit.titleOf(before, song));
+        public Phrase summary(Plan before) {
+            return Say.of("remove-cues").with("count", cues.size()).with("song", SongEdit.titleOf(before, song));
         }
     }
 
@@ -277,8 +272,8 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Name a cue of " + SongEdit.titleOf(before, song);
+        public Phrase summary(Plan before) {
+            return Say.of("name-cue").with("song", SongEdit.titleOf(before, song));
         }
     }
 
@@ -290,8 +285,10 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Send a cue of %s %s".formatted(SongEdit.titleOf(before, song), early ? "early" : "on its beat");
+        public Phrase summary(Plan before) {
+            return Say.of("send-early")
+                    .with("song", SongEdit.titleOf(before, song))
+                    .with("early", Fact.word(early ? "early" : "on its beat"));
         }
     }
 
@@ -303,8 +300,10 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "A cue of %s leaves it %s".formatted(SongEdit.titleOf(before, song), off ? "off" : "on");
+        public Phrase summary(Plan before) {
+            return Say.of("leave-off")
+                    .with("song", SongEdit.titleOf(before, song))
+                    .with("off", Fact.word(off ? "off" : "on"));
         }
     }
 
@@ -319,7 +318,7 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             return change(plan, song, cue, c -> {
                 if (c.foot().isPresent()) {
-                    throw new Refused("step", "A foot presses this cue; what it does is said in Switches.");
+                    throw new Refused("step", Say.of("no.add-to-cue"));
                 }
                 List<Step> more = new ArrayList<>(c.steps());
                 more.addAll(steps);
@@ -328,8 +327,8 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "A cue of %s does more".formatted(SongEdit.titleOf(before, song));
+        public Phrase summary(Plan before) {
+            return Say.of("add-to-cue").with("song", SongEdit.titleOf(before, song));
         }
     }
 
@@ -342,7 +341,7 @@ public sealed interface CueEdit extends Edit {
             if (index < 0
                     || index >= now.steps().size()
                     || !now.steps().get(index).equals(step)) {
-                throw new Refused("step", "Somebody changed the steps of this cue; look at them again.");
+                throw new Refused("step", Say.of("no.take-from-cue"));
             }
             List<Step> fewer = new ArrayList<>(now.steps());
             fewer.remove(index);
@@ -352,8 +351,8 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "A cue of %s does less".formatted(SongEdit.titleOf(before, song));
+        public Phrase summary(Plan before) {
+            return Say.of("take-from-cue").with("song", SongEdit.titleOf(before, song));
         }
     }
 
@@ -366,7 +365,7 @@ public sealed interface CueEdit extends Edit {
                 if (index < 0
                         || index >= c.steps().size()
                         || !c.steps().get(index).equals(step)) {
-                    throw new Refused("millis", "Somebody changed the steps of this cue; look at them again.");
+                    throw new Refused("millis", Say.of("no.take-from-cue"));
                 }
                 List<Step> changed = new ArrayList<>(c.steps());
                 changed.set(index, Typed.accepted("millis", () -> step.withWait(wait)));
@@ -375,13 +374,13 @@ public sealed interface CueEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "A cue of %s waits".formatted(SongEdit.titleOf(before, song));
+        public Phrase summary(Plan before) {
+            return Say.of("wait-in-cue").with("song", SongEdit.titleOf(before, song));
         }
     }
 
     private static Cue find(Song song, int number) {
-        return song.cue(number).orElseThrow(() -> new Refused("cues", "That cue is no longer there."));
+        return song.cue(number).orElseThrow(() -> new Refused("cues", Say.of("no.wait-in-cue")));
     }
 
     private static Plan change(Plan plan, SongId song, int number, UnaryOperator<Cue> change) {

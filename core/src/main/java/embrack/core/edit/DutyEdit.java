@@ -7,6 +7,7 @@ import embrack.core.switches.Duty;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import embrack.core.word.Phrase;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,7 +25,7 @@ public record DutyEdit(SwitchAt at, Duty duty, String name, List<Step> steps) im
         Typed.device("duty", plan, at.board());
         Typed.accepted("duty", () -> Plan.requireOnBoard(plan.rig(), at));
         if (!plan.switches().at(at).steps().isEmpty()) {
-            throw new Refused("duty", "%s does something already. Choose a blank one.".formatted(plan.words(at)));
+            throw new Refused("duty", Say.of("no.duty-edit").with("at", plan.words(at)));
         }
         var made = new Assignment(
                 at,
@@ -38,7 +39,7 @@ public record DutyEdit(SwitchAt at, Duty duty, String name, List<Step> steps) im
     }
 
     @Override
-    public String summary(Plan before) {
-        return "Make %s the one for: %s".formatted(before.words(at), duty.words());
+    public Phrase summary(Plan before) {
+        return Say.of("duty-edit").with("at", before.words(at)).with("duty", duty.words());
     }
 }

@@ -1,6 +1,7 @@
 package embrack.core.edit;
 
 import embrack.core.plan.Plan;
+import embrack.core.word.Phrase;
 
 /**
  * One change that a person makes to a plan. An edit is small and says what was meant, so that it can be applied to the
@@ -26,5 +27,5 @@ public sealed interface Edit
     Plan apply(Plan plan);
 
     /** What it does in a few words, for the list of changes: "Add Vocal mixer". Called with the plan before. */
-    String summary(Plan before);
+    Phrase summary(Plan before);
 }

@@ -2,12 +2,12 @@ package embrack.core.edit;
 
 import embrack.core.gear.Board;
 import embrack.core.gear.Model;
-import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
+import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -36,8 +36,8 @@ public sealed interface FloorEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Copy %s to %s".formatted(before.words(from), before.words(to));
+        public Phrase summary(Plan before) {
+            return Say.of("copy-switches").with("from", before.words(from)).with("to", before.words(to));
         }
     }
 
@@ -58,8 +58,8 @@ public sealed interface FloorEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Move %s to %s".formatted(before.words(from), before.words(to));
+        public Phrase summary(Plan before) {
+            return Say.of("move-switches").with("from", before.words(from)).with("to", before.words(to));
         }
     }
 
@@ -78,8 +78,8 @@ public sealed interface FloorEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Exchange %s".formatted(before.words(List.of(one, other)));
+        public Phrase summary(Plan before) {
+            return Say.of("swap-switches").with("oneother", before.words(List.of(one, other)));
         }
     }
 
@@ -101,8 +101,8 @@ public sealed interface FloorEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Clear " + before.words(switches);
+        public Phrase summary(Plan before) {
+            return Say.of("clear-switches").with("switches", before.words(switches));
         }
     }
 
@@ -123,12 +123,11 @@ public sealed interface FloorEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Make bank %s of %s like bank %s"
-                    .formatted(
-                            before.board(board).banks().get(to - 1),
-                            before.rig().name(board),
-                            before.board(board).banks().get(from - 1));
+        public Phrase summary(Plan before) {
+            return Say.of("copy-bank")
+                    .with("to", before.board(board).banks().get(to - 1))
+                    .with("board", before.rig().name(board))
+                    .with("from", before.board(board).banks().get(from - 1));
         }
     }
 
@@ -161,9 +160,10 @@ public sealed interface FloorEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Have %s do what %s does"
-                    .formatted(before.rig().name(to), before.rig().name(from));
+        public Phrase summary(Plan before) {
+            return Say.of("take-over")
+                    .with("to", before.rig().name(to))
+                    .with("from", before.rig().name(from));
         }
     }
 
@@ -179,7 +179,8 @@ public sealed interface FloorEdit extends Edit {
                 return new GearEdit.SwapHardware(board, model).apply(plan);
             }
             Board shape = model.board()
-                    .orElseThrow(() -> new Refused("model", "%s has no switches.".formatted(model.name())));
+                    .orElseThrow(
+                            () -> new Refused("model", Say.of("no.other-board").with("model", model.name())));
             List<Assignment> fitting = plan.switches().of(board).stream()
                     .filter(a -> isOn(shape, a.at()))
                     .toList();
@@ -210,15 +211,16 @@ public sealed interface FloorEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Have %s do the job of %s"
-                    .formatted(Words.a(model.name()), before.rig().name(board));
+        public Phrase summary(Plan before) {
+            return Say.of("other-board")
+                    .with("model", model.name())
+                    .with("board", before.rig().name(board));
         }
     }
 
     private static Plan placed(Plan plan, List<SwitchAt> from, SwitchAt to, Switches left) {
         if (from.isEmpty()) {
-            throw new Refused("from", "Choose at least one switch.");
+            throw new Refused("from", Say.of("no.other-board-2"));
         }
         from.forEach(at -> require(plan, at));
         require(plan, to);
@@ -235,8 +237,9 @@ public sealed interface FloorEdit extends Edit {
                 if (place >= places.size()) {
                     throw new Refused(
                             "to",
-                            "%s has no room for %s from there on."
-                                    .formatted(plan.rig().name(to.board()), Words.count(from.size(), "switch")));
+                            Say.of("no.other-board-3")
+                                    .with("board", plan.rig().name(to.board()))
+                                    .with("count", from.size()));
                 }
                 changed = changed.with(plan.switches().at(at).movedTo(places.get(place)));
                 free = place + 1;

@@ -16,6 +16,8 @@ import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Switches;
 import embrack.core.switches.Travel;
+import embrack.core.word.Fact;
+import embrack.core.word.Phrase;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -33,8 +35,8 @@ public sealed interface GearEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Rename the rig to " + name.strip();
+        public Phrase summary(Plan before) {
+            return Say.of("rename-rig").with("name", name.strip());
         }
     }
 
@@ -49,14 +51,14 @@ public sealed interface GearEdit extends Edit {
             TapeLabel label = Typed.label("name", name);
             requireFree(plan.rig(), label, List.of());
             if (plan.rig().devices().size() >= MAX_DEVICES) {
-                throw new Refused("name", "A rig holds at most %d boxes.".formatted(MAX_DEVICES));
+                throw new Refused("name", Say.of("no.add-device").with("most", MAX_DEVICES));
             }
             return plan.withRig(plan.rig().withDevice(Device.of(freeId(plan.rig(), label), label, model.id()), model));
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Add " + name.strip();
+        public Phrase summary(Plan before) {
+            return Say.of("add-device").with("name", name.strip());
         }
 
         private static DeviceId freeId(Rig rig, TapeLabel name) {
@@ -84,8 +86,10 @@ public sealed interface GearEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Rename %s to %s".formatted(before.rig().name(device), name.strip());
+        public Phrase summary(Plan before) {
+            return Say.of("rename-device")
+                    .with("device", before.rig().name(device))
+                    .with("name", name.strip());
         }
     }
 
@@ -132,15 +136,16 @@ public sealed interface GearEdit extends Edit {
             by.ifPresent(words -> {
                 throw new Refused(
                         "device",
-                        "%s is still used by %s. Remove those steps first, or remove the box with its steps."
-                                .formatted(gone.name(), words));
+                        Say.of("no.remove-device").with("gone", gone.name()).with("user", words));
             });
         }
 
         @Override
-        public String summary(Plan before) {
+        public Phrase summary(Plan before) {
             String gone = gone(before, device);
-            return "Remove %s%s".formatted(before.rig().name(device), gone.isEmpty() ? "" : ", and with it " + gone);
+            return Say.of("remove-device")
+                    .with("device", before.rig().name(device))
+                    .with("gone", gone.isEmpty() ? Fact.word("none") : gone);
         }
 
         /** What goes with a device that is removed, in a sentence; empty when nothing does. */
@@ -179,7 +184,10 @@ public sealed interface GearEdit extends Edit {
                             count(plan.rig().links().size() - left.links().size(), "link"),
                             count(plan.rig().pairs().size() - left.pairs().size(), "stand-in"),
                             count(steps, "step"),
-                            count(levels, "level of a treadle, fader or knob", "levels of treadles, faders or knobs"),
+                            count(
+                                    levels,
+                                    "level of an expression pedal, fader or knob",
+                                    "levels of expression pedals, faders or knobs"),
                             count(switches.of(device).size(), "planned switch"),
                             count(switches.travelsOf(device).size(), "planned control"),
                             count(cues, "cue"),
@@ -208,12 +216,11 @@ public sealed interface GearEdit extends Edit {
             if (rig.model(device).kind() != model.kind()) {
                 throw new Refused(
                         "model",
-                        "%s is %s and %s is %s; it cannot take over the job."
-                                .formatted(
-                                        old.name(),
-                                        Words.a(rig.model(device).kind().words()),
-                                        model.name(),
-                                        Words.a(model.kind().words())));
+                        Say.of("no.swap-hardware")
+                                .with("old", old.name())
+                                .with("kind", rig.model(device).kind().words())
+                                .with("model", model.name())
+                                .with("other-kind", model.kind().words()));
             }
             Model known = rig.models().stream()
                     .filter(m -> m.id().equals(model.id()))
@@ -228,9 +235,10 @@ public sealed interface GearEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Have %s do the job of %s"
-                    .formatted(Words.a(model.name()), before.rig().name(device));
+        public Phrase summary(Plan before) {
+            return Say.of("swap-hardware")
+                    .with("model", model.name())
+                    .with("device", before.rig().name(device));
         }
     }
 
@@ -242,20 +250,23 @@ public sealed interface GearEdit extends Edit {
             Setting known = plan.rig()
                     .model(device)
                     .setting(setting)
-                    .orElseThrow(() -> new Refused("value", "This box no longer has that setting."));
+                    .orElseThrow(() -> new Refused("value", Say.of("no.change-setting")));
             int number = Typed.choice("value", known, value);
             Typed.accepted("value", () -> known.checked(number));
             return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withSetting(setting, number)));
         }
 
         @Override
-        public String summary(Plan before) {
+        public Phrase summary(Plan before) {
             String name = before.rig()
                     .model(device)
                     .setting(setting)
                     .map(s -> s.name().text())
                     .orElse(setting.text());
-            return "Set %s of %s to %s".formatted(name, before.rig().name(device), value.strip());
+            return Say.of("change-setting")
+                    .with("setting", name)
+                    .with("device", before.rig().name(device))
+                    .with("value", value.strip());
         }
     }
 
@@ -266,7 +277,7 @@ public sealed interface GearEdit extends Edit {
             Rig rig = plan.rig();
             Typed.device("name", plan, device);
             if (rig.model(device).part(part).isEmpty()) {
-                throw new Refused("name", "This box no longer has that part.");
+                throw new Refused("name", Say.of("no.label-part"));
             }
             if (name.isBlank()) {
                 return plan.withRig(rig.withDeviceChanged(device, d -> d.withoutLabel(part)));
@@ -279,23 +290,28 @@ public sealed interface GearEdit extends Edit {
                     .ifPresent(p -> {
                         throw new Refused(
                                 "name",
-                                "%s is already called %s. Give each its own name."
-                                        .formatted(p.name(), rig.partName(device, p.id())));
+                                Say.of("no.label-part-2")
+                                        .with("part", p.name())
+                                        .with("other-part", rig.partName(device, p.id())));
                     });
             return plan.withRig(rig.withDeviceChanged(device, d -> d.withLabel(part, label)));
         }
 
         @Override
-        public String summary(Plan before) {
+        public Phrase summary(Plan before) {
             String printed = before.rig()
                     .model(device)
                     .part(part)
                     .map(p -> p.name().text())
                     .orElse(part.text());
             return name.isBlank()
-                    ? "Take the tape off %s of %s"
-                            .formatted(printed, before.rig().name(device))
-                    : "Call %s of %s %s".formatted(printed, before.rig().name(device), name.strip());
+                    ? Say.of("label-part.a")
+                            .with("printed", printed)
+                            .with("device", before.rig().name(device))
+                    : Say.of("label-part.b")
+                            .with("printed", printed)
+                            .with("device", before.rig().name(device))
+                            .with("name", name.strip());
         }
     }
 
@@ -308,15 +324,15 @@ public sealed interface GearEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Correct the chart of " + find(before).name();
+        public Phrase summary(Plan before) {
+            return Say.of("correct-chart").with("model", find(before).name());
         }
 
         private Model find(Plan plan) {
             return plan.rig().models().stream()
                     .filter(m -> m.id().equals(model))
                     .findFirst()
-                    .orElseThrow(() -> new Refused("model", "No box in the rig uses that model any more."));
+                    .orElseThrow(() -> new Refused("model", Say.of("no.correct-chart")));
         }
     }
 
@@ -325,15 +341,13 @@ public sealed interface GearEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             if (!Typed.device("model", plan, device).model().equals(model.id())) {
-                throw new Refused(
-                        "model",
-                        "This box is no longer %s; other hardware does its job.".formatted(Words.a(model.name())));
+                throw new Refused("model", Say.of("no.describe-anew").with("model", model.name()));
             }
             return new ReplaceModel(model).apply(plan);
         }
 
         @Override
-        public String summary(Plan before) {
+        public Phrase summary(Plan before) {
             return new ReplaceModel(model).summary(before);
         }
     }
@@ -344,7 +358,7 @@ public sealed interface GearEdit extends Edit {
         public Plan apply(Plan plan) {
             Rig rig = plan.rig();
             if (rig.models().stream().noneMatch(m -> m.id().equals(model.id()))) {
-                throw new Refused("model", "No box in the rig uses that model any more.");
+                throw new Refused("model", Say.of("no.correct-chart"));
             }
             List<Device> devices = rig.devices().stream()
                     .map(d -> d.model().equals(model.id()) ? Fitting.to(model, d) : d)
@@ -366,8 +380,8 @@ public sealed interface GearEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Describe %s anew".formatted(model.name());
+        public Phrase summary(Plan before) {
+            return Say.of("replace-model").with("model", model.name());
         }
     }
 
@@ -376,8 +390,7 @@ public sealed interface GearEdit extends Edit {
                 .filter(d -> !except.contains(d) && d.name().sameAs(name))
                 .findFirst()
                 .ifPresent(d -> {
-                    throw new Refused(
-                            "name", "There is already a box called %s. Give each its own name.".formatted(d.name()));
+                    throw new Refused("name", Say.of("no.replace-model").with("box", d.name()));
                 });
     }
 }

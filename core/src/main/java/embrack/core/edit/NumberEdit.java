@@ -15,6 +15,8 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.switches.School;
+import embrack.core.word.Fact;
+import embrack.core.word.Phrase;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -30,8 +32,8 @@ public sealed interface NumberEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Choose the numbers that are missing";
+        public Phrase summary(Plan before) {
+            return Say.of("choose-numbers");
         }
     }
 
@@ -43,8 +45,8 @@ public sealed interface NumberEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Renumber the whole rig";
+        public Phrase summary(Plan before) {
+            return Say.of("renumber");
         }
     }
 
@@ -73,10 +75,12 @@ public sealed interface NumberEdit extends Edit {
                     : Optional.of(Typed.number("channel", channel))
                             .map(c -> Typed.accepted("channel", () -> new Channel(c)));
             if (!known.types().contains(type)) {
-                throw new Refused("number", "%s does not learn from %s.".formatted(box.name(), type.plural()));
+                throw new Refused(
+                        "number",
+                        Say.of("no.pin-number").with("box", box.name()).with("types", type.plural()));
             }
             Allocator.objection(type, chosen).ifPresent(why -> {
-                throw new Refused("number", "%s. Take another.".formatted(why));
+                throw new Refused("number", Say.of("no.reserved").with("why", why));
             });
             Response response = Optional.ofNullable(box.learned().get(lesson))
                     .map(Learned::response)
@@ -86,8 +90,10 @@ public sealed interface NumberEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s the number of %s".formatted(number.isBlank() ? "Free" : "Pin", named(before, device, lesson));
+        public Phrase summary(Plan before) {
+            return Say.of("pin-number")
+                    .with("what", Fact.word(number.isBlank() ? "free" : "pin"))
+                    .with("lesson", named(before, device, lesson));
         }
     }
 
@@ -98,7 +104,7 @@ public sealed interface NumberEdit extends Edit {
         public Plan apply(Plan plan) {
             Device box = Typed.device("low", plan, device);
             Learned known = Optional.ofNullable(box.learned().get(lesson))
-                    .orElseThrow(() -> new Refused("low", "This box has not learned that any more."));
+                    .orElseThrow(() -> new Refused("low", Say.of("no.respond")));
             int lowest = Typed.number("low", low);
             int highest = Typed.number("high", high);
             Typed.accepted("low", () -> DataByte.checked("a value", lowest));
@@ -107,8 +113,8 @@ public sealed interface NumberEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Set what %s makes of its message".formatted(named(before, device, lesson));
+        public Phrase summary(Plan before) {
+            return Say.of("respond").with("lesson", named(before, device, lesson));
         }
     }
 
@@ -127,8 +133,8 @@ public sealed interface NumberEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Give every receiver its own channel";
+        public Phrase summary(Plan before) {
+            return Say.of("take-channels");
         }
     }
 
@@ -143,11 +149,10 @@ public sealed interface NumberEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Use %s memories of %s"
-                    .formatted(
-                            first.isBlank() ? "all" : first.strip(),
-                            before.rig().name(device));
+        public Phrase summary(Plan before) {
+            return Say.of("use-memories")
+                    .with("first", first.isBlank() ? Fact.word("all") : first.strip())
+                    .with("device", before.rig().name(device));
         }
     }
 
@@ -159,8 +164,10 @@ public sealed interface NumberEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: %s".formatted(school.question(), school.answers().get(answer));
+        public Phrase summary(Plan before) {
+            return Say.of("choose")
+                    .with("question", school.question())
+                    .with("answer", school.answers().get(answer));
         }
     }
 
@@ -168,7 +175,7 @@ public sealed interface NumberEdit extends Edit {
         return plan.rig().model(device).chart().lessons().stream()
                 .filter(l -> l.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new Refused(field, "This box does not learn that."));
+                .orElseThrow(() -> new Refused(field, Say.of("no.choose")));
     }
 
     private static Plan withLearned(Plan plan, DeviceId device, LessonId lesson, Learned message) {

@@ -16,6 +16,8 @@ import embrack.core.show.StemAt;
 import embrack.core.show.TimeOfDay;
 import embrack.core.show.Transition;
 import embrack.core.switches.SwitchAt;
+import embrack.core.word.Fact;
+import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -42,8 +44,8 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Add the show " + name.strip();
+        public Phrase summary(Plan before) {
+            return Say.of("add-show").with("name", name.strip());
         }
     }
 
@@ -71,8 +73,8 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Copy a show as " + name.strip();
+        public Phrase summary(Plan before) {
+            return Say.of("copy-show").with("name", name.strip());
         }
     }
 
@@ -85,9 +87,11 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Remove the show "
-                    + before.book().find(show).map(s -> s.name().text()).orElse("");
+        public Phrase summary(Plan before) {
+            return Say.of("remove-show")
+                    .with(
+                            "name",
+                            before.book().find(show).map(s -> s.name().text()).orElse(""));
         }
     }
 
@@ -108,8 +112,8 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Describe the show " + name.strip();
+        public Phrase summary(Plan before) {
+            return Say.of("describe-show").with("name", name.strip());
         }
     }
 
@@ -122,8 +126,8 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Put %s into the order".formatted(SongEdit.titleOf(before, new SongId(song)));
+        public Phrase summary(Plan before) {
+            return Say.of("add-song-to").with("song", SongEdit.titleOf(before, new SongId(song)));
         }
     }
 
@@ -141,8 +145,8 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Put %s into the order".formatted(name.isBlank() ? item.words() : name.strip());
+        public Phrase summary(Plan before) {
+            return Say.of("add-part").with("name", name.isBlank() ? Fact.word(item.words()) : name.strip());
         }
     }
 
@@ -163,8 +167,8 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Move %s in the order".formatted(partName(before, show, part));
+        public Phrase summary(Plan before) {
+            return Say.of("move-part").with("part", partName(before, show, part));
         }
     }
 
@@ -181,8 +185,8 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Take %s out of the order".formatted(partName(before, show, part));
+        public Phrase summary(Plan before) {
+            return Say.of("remove-part").with("part", partName(before, show, part));
         }
     }
 
@@ -240,8 +244,8 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Change %s in the order".formatted(partName(before, show, part));
+        public Phrase summary(Plan before) {
+            return Say.of("describe-part").with("part", partName(before, show, part));
         }
     }
 
@@ -255,8 +259,8 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Say who plays tonight";
+        public Phrase summary(Plan before) {
+            return Say.of("set-roster");
         }
     }
 
@@ -270,7 +274,7 @@ public sealed interface OrderEdit extends Edit {
             Song song = SongEdit.find(plan, of);
             StemAt stem = new StemAt(of, Typed.label("stem", name));
             if (song.stems().stream().noneMatch(s -> s.name().equals(stem.stem()))) {
-                throw new Refused("stem", "%s has no stem of that name.".formatted(song.title()));
+                throw new Refused("stem", Say.of("no.turn-stem").with("title", song.title()));
             }
             return change(plan, show, "stem", old -> {
                 SortedSet<StemAt> turned = new TreeSet<>(old.turned());
@@ -283,17 +287,20 @@ public sealed interface OrderEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Turn %s of %s %s".formatted(name.strip(), SongEdit.titleOf(before, of), round ? "round" : "back");
+        public Phrase summary(Plan before) {
+            return Say.of("turn-stem")
+                    .with("name", name.strip())
+                    .with("song", SongEdit.titleOf(before, of))
+                    .with("round", Fact.word(round ? "round" : "back"));
         }
     }
 
     private static Show find(Plan plan, ShowId id) {
-        return plan.book().find(id).orElseThrow(() -> new Refused("show", "That show is no longer in the book."));
+        return plan.book().find(id).orElseThrow(() -> new Refused("show", Say.of("no.turn-stem-2")));
     }
 
     private static Entry partOf(Show show, int number) {
-        return show.entry(number).orElseThrow(() -> new Refused("part", "That part is no longer in the order."));
+        return show.entry(number).orElseThrow(() -> new Refused("part", Say.of("no.turn-stem-3")));
     }
 
     private static String partName(Plan plan, ShowId show, int part) {

@@ -16,6 +16,7 @@ import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.show.When;
 import embrack.core.show.text.SongReading;
+import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -49,8 +50,8 @@ public sealed interface SongEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Add the song " + title.strip();
+        public Phrase summary(Plan before) {
+            return Say.of("add-song").with("title", title.strip());
         }
     }
 
@@ -88,8 +89,8 @@ public sealed interface SongEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Read the song %s from a file".formatted(song.title());
+        public Phrase summary(Plan before) {
+            return Say.of("import-song").with("title", song.title());
         }
     }
 
@@ -102,8 +103,8 @@ public sealed interface SongEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Remove the song " + titleOf(before, song);
+        public Phrase summary(Plan before) {
+            return Say.of("remove-song").with("song", titleOf(before, song));
         }
     }
 
@@ -165,14 +166,13 @@ public sealed interface SongEdit extends Edit {
             if (!plan.players().contains(id)) {
                 throw new Refused(
                         "player",
-                        "%s plays no songs. Choose a track player."
-                                .formatted(plan.rig().name(id)));
+                        Say.of("no.describe-song").with("box", plan.rig().name(id)));
             }
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Describe the song " + titleOf(before, song);
+        public Phrase summary(Plan before) {
+            return Say.of("describe-song").with("song", titleOf(before, song));
         }
     }
 
@@ -184,8 +184,8 @@ public sealed interface SongEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Say how %s goes".formatted(titleOf(before, song));
+        public Phrase summary(Plan before) {
+            return Say.of("tell-form").with("song", titleOf(before, song));
         }
     }
 
@@ -226,8 +226,8 @@ public sealed interface SongEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Play %s at %s".formatted(titleOf(before, song), tempo.strip());
+        public Phrase summary(Plan before) {
+            return Say.of("new-tempo").with("song", titleOf(before, song)).with("tempo", tempo.strip());
         }
     }
 
@@ -237,15 +237,14 @@ public sealed interface SongEdit extends Edit {
         public Plan apply(Plan plan) {
             DeviceId player = plan.players().stream()
                     .findFirst()
-                    .orElseThrow(() -> new Refused("find", "Add a track player in Gear first."));
+                    .orElseThrow(() -> new Refused("find", Say.of("no.send-always")));
             if (find.isBlank()) {
-                throw new Refused("find", "Write what every song should send, such as: scene 1.");
+                throw new Refused("find", Say.of("no.send-always-2"));
             }
             Offer offer = new Offers(plan)
                     .find(player, find).stream()
                             .findFirst()
-                            .orElseThrow(
-                                    () -> new Refused("find", "No box in the rig can do that. Try fewer letters."));
+                            .orElseThrow(() -> new Refused("find", Say.of("no.send-always-3")));
             Book book = plan.book();
             List<Cue> cues = new ArrayList<>(book.always());
             cues.add(new Cue(book.lastAlways() + 1, new Anchor.Automatic(when), offer.steps()));
@@ -254,8 +253,8 @@ public sealed interface SongEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Every song sends %s %s".formatted(find.strip(), when.words());
+        public Phrase summary(Plan before) {
+            return Say.of("send-always").with("find", find.strip()).with("when", when.words());
         }
     }
 
@@ -267,19 +266,21 @@ public sealed interface SongEdit extends Edit {
                     .filter(cue -> cue.number() != number)
                     .toList();
             if (left.size() == plan.book().always().size()) {
-                throw new Refused("find", "Songs no longer send that.");
+                throw new Refused("find", Say.of("no.send-no-more"));
             }
             return plan.withBook(plan.book().withAlways(left)).settled();
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Songs no longer send "
-                    + before.book().always().stream()
-                            .filter(cue -> cue.number() == number)
-                            .flatMap(cue -> cue.steps().stream())
-                            .map(before::words)
-                            .collect(Collectors.joining(", "));
+        public Phrase summary(Plan before) {
+            return Say.of("send-no-more")
+                    .with(
+                            "steps",
+                            before.book().always().stream()
+                                    .filter(cue -> cue.number() == number)
+                                    .flatMap(cue -> cue.steps().stream())
+                                    .map(before::words)
+                                    .collect(Collectors.joining(", ")));
         }
     }
 
@@ -288,11 +289,11 @@ public sealed interface SongEdit extends Edit {
         Form form = reading.form()
                 .orElseThrow(() -> new Refused(
                         "how",
-                        String.join(
+                        Say.text(String.join(
                                 " ",
                                 reading.problems().stream()
                                         .map(p -> "Line %d: %s".formatted(p.line(), p.words()))
-                                        .toList())));
+                                        .toList()))));
         UnaryOperator<Cue> kept = cue -> cue.at() instanceof Anchor.AtSection at
                         && form.find(at.section()).isEmpty()
                 ? cue.withAnchor(new Anchor.OnBar(song.form()
@@ -309,7 +310,7 @@ public sealed interface SongEdit extends Edit {
     }
 
     static Song find(Plan plan, SongId id) {
-        return plan.book().find(id).orElseThrow(() -> new Refused("song", "That song is no longer in the book."));
+        return plan.book().find(id).orElseThrow(() -> new Refused("song", Say.of("no.send-no-more-2")));
     }
 
     static String titleOf(Plan plan, SongId id) {
@@ -326,9 +327,7 @@ public sealed interface SongEdit extends Edit {
                         && song.title().sameAs(title))
                 .findFirst()
                 .ifPresent(song -> {
-                    throw new Refused(
-                            "title",
-                            "There is already a song called %s. Give each its own title.".formatted(song.title()));
+                    throw new Refused("title", Say.of("no.send-no-more-3").with("title", song.title()));
                 });
     }
 }

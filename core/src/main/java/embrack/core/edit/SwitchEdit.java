@@ -11,6 +11,8 @@ import embrack.core.switches.Duty;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import embrack.core.word.Fact;
+import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -31,10 +33,10 @@ public sealed interface SwitchEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
+        public Phrase summary(Plan before) {
             return name.isBlank()
-                    ? "Take the tape off " + before.words(at)
-                    : "Call %s %s".formatted(before.words(at), name.strip());
+                    ? Say.of("name-switch.a").with("at", before.words(at))
+                    : Say.of("name-switch.b").with("at", before.words(at)).with("name", name.strip());
         }
     }
 
@@ -49,21 +51,22 @@ public sealed interface SwitchEdit extends Edit {
                 throw new Refused(
                         "text",
                         room == 0
-                                ? "%s shows no names.".formatted(plan.rig().name(at.board()))
-                                : "%s shows %d characters; \"%s\" has %d."
-                                        .formatted(
-                                                plan.rig().name(at.board()),
-                                                room,
-                                                l,
-                                                l.text().length()));
+                                ? Say.of("no.shorten-name.a")
+                                        .with("board", plan.rig().name(at.board()))
+                                : Say.of("no.shorten-name.b")
+                                        .with("board", plan.rig().name(at.board()))
+                                        .with("room", room)
+                                        .with("label", l)
+                                        .with("length", l.text().length()));
             });
             return change(plan, at, "text", a -> a.withShortLabel(label));
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Show %s on the display for %s"
-                    .formatted(text.isBlank() ? "the tape" : text.strip(), before.words(at));
+        public Phrase summary(Plan before) {
+            return Say.of("shorten-name")
+                    .with("text", text.isBlank() ? Fact.word("the tape") : text.strip())
+                    .with("at", before.words(at));
         }
     }
 
@@ -75,8 +78,10 @@ public sealed interface SwitchEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: %s".formatted(before.words(at), duty.map(Duty::words).orElse("no special duty"));
+        public Phrase summary(Plan before) {
+            return Say.of("give-duty")
+                    .with("at", before.words(at))
+                    .with("duty", Fact.word(duty.map(Duty::words).orElse("no special duty")));
         }
     }
 
@@ -88,9 +93,10 @@ public sealed interface SwitchEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Make %s %s"
-                    .formatted(before.words(at), mode.map(SwitchMode::words).orElse("as plain as can be"));
+        public Phrase summary(Plan before) {
+            return Say.of("choose-mode")
+                    .with("at", before.words(at))
+                    .with("mode", Fact.word(mode.map(SwitchMode::words).orElse("as plain as can be")));
         }
     }
 
@@ -111,8 +117,7 @@ public sealed interface SwitchEdit extends Edit {
                 if (chart.messagesFor(step.action(), new Channel(Channel.FIRST)).isEmpty() && !learns) {
                     throw new Refused(
                             "step",
-                            "%s cannot do that; its chart has no line for it."
-                                    .formatted(plan.rig().name(step.device())));
+                            Say.of("no.add-steps").with("device", plan.rig().name(step.device())));
                 }
             }
             return change(plan, at, "step", a -> {
@@ -123,10 +128,11 @@ public sealed interface SwitchEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: add %s"
-                    .formatted(
-                            before.words(at),
+        public Phrase summary(Plan before) {
+            return Say.of("add-steps")
+                    .with("at", before.words(at))
+                    .with(
+                            "steps",
                             String.join(", ", steps.stream().map(before::words).toList()));
         }
     }
@@ -143,14 +149,14 @@ public sealed interface SwitchEdit extends Edit {
                             .distinct()
                             .toList();
             if (found.isEmpty()) {
-                throw new Refused("step", "No box in the rig can do that. Try fewer letters.");
+                throw new Refused("step", Say.of("no.send-always-3"));
             }
             return new AddSteps(at, moment, found).apply(plan);
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: add all of \"%s\"".formatted(before.words(at), find.strip());
+        public Phrase summary(Plan before) {
+            return Say.of("add-found").with("at", before.words(at)).with("find", find.strip());
         }
     }
 
@@ -162,7 +168,7 @@ public sealed interface SwitchEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
+        public Phrase summary(Plan before) {
             return new AddSteps(at, Moment.PRESS, List.of(step)).summary(before);
         }
     }
@@ -184,8 +190,8 @@ public sealed interface SwitchEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: remove %s".formatted(before.words(at), before.words(step));
+        public Phrase summary(Plan before) {
+            return Say.of("remove-step").with("at", before.words(at)).with("step", before.words(step));
         }
     }
 
@@ -201,8 +207,8 @@ public sealed interface SwitchEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: %s earlier".formatted(before.words(at), before.words(step));
+        public Phrase summary(Plan before) {
+            return Say.of("raise-step").with("at", before.words(at)).with("step", before.words(step));
         }
     }
 
@@ -220,8 +226,8 @@ public sealed interface SwitchEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: wait before %s".formatted(before.words(at), before.words(step));
+        public Phrase summary(Plan before) {
+            return Say.of("wait-before").with("at", before.words(at)).with("step", before.words(step));
         }
     }
 
@@ -231,15 +237,15 @@ public sealed interface SwitchEdit extends Edit {
         public Plan apply(Plan plan) {
             List<Step> all = plan.switches().at(at).steps(moment);
             if (index < 0 || index >= all.size() || !plan.switches().at(to).isBlank()) {
-                throw new Refused("step", "This was changed meanwhile. Look again and repeat.");
+                throw new Refused("step", Say.of("no.spread-steps"));
             }
             Plan less = change(plan, at, "step", a -> a.withSteps(moment, all.subList(0, index)));
             return change(less, to, "step", a -> a.withSteps(Moment.PRESS, all.subList(index, all.size())));
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Share %s out to %s".formatted(before.words(at), before.words(to));
+        public Phrase summary(Plan before) {
+            return Say.of("spread-steps").with("at", before.words(at)).with("to", before.words(to));
         }
     }
 
@@ -251,8 +257,8 @@ public sealed interface SwitchEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Clear " + before.words(at);
+        public Phrase summary(Plan before) {
+            return Say.of("clear-switch").with("at", before.words(at));
         }
     }
 
@@ -269,7 +275,7 @@ public sealed interface SwitchEdit extends Edit {
     private static List<Step> stepsWith(Assignment assignment, Moment moment, int index, Step expected) {
         List<Step> steps = assignment.steps(moment);
         if (index < 0 || index >= steps.size() || !steps.get(index).equals(expected)) {
-            throw new Refused("step", "This step was changed meanwhile. Look again and repeat.");
+            throw new Refused("step", Say.of("no.clear-switch"));
         }
         return new ArrayList<>(steps);
     }

@@ -13,6 +13,7 @@ import embrack.core.switches.ControlAt;
 import embrack.core.switches.School;
 import embrack.core.switches.Target;
 import embrack.core.switches.Travel;
+import embrack.core.word.Phrase;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -30,10 +31,10 @@ public sealed interface TravelEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
+        public Phrase summary(Plan before) {
             return name.isBlank()
-                    ? "Take the tape off " + before.words(at)
-                    : "Call %s %s".formatted(before.words(at), name.strip());
+                    ? Say.of("name-control.a").with("at", before.words(at))
+                    : Say.of("name-control.b").with("at", before.words(at)).with("name", name.strip());
         }
     }
 
@@ -55,8 +56,8 @@ public sealed interface TravelEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: move %s".formatted(before.words(at), before.words(target));
+        public Phrase summary(Plan before) {
+            return Say.of("add-target").with("at", before.words(at)).with("target", before.words(target));
         }
     }
 
@@ -74,8 +75,8 @@ public sealed interface TravelEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: move one level less".formatted(before.words(at));
+        public Phrase summary(Plan before) {
+            return Say.of("remove-target").with("at", before.words(at));
         }
     }
 
@@ -99,7 +100,7 @@ public sealed interface TravelEdit extends Edit {
             Target shaped = Typed.accepted("top", () -> new Target(device, part, range, law, most, highest));
             return change(plan, at, "from", travel -> {
                 if (travel.targets().stream().noneMatch(t -> is(t, device, part))) {
-                    throw new Refused("from", "This level is no longer moved by it. Look again.");
+                    throw new Refused("from", Say.of("no.shape"));
                 }
                 return travel.withTargets(travel.targets().stream()
                         .map(t -> is(t, device, part) ? shaped : t)
@@ -113,9 +114,10 @@ public sealed interface TravelEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: shape the level of %s"
-                    .formatted(before.words(at), before.rig().partName(device, part));
+        public Phrase summary(Plan before) {
+            return Say.of("shape")
+                    .with("at", before.words(at))
+                    .with("part", before.rig().partName(device, part));
         }
     }
 
@@ -127,8 +129,8 @@ public sealed interface TravelEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: %s when it stands elsewhere".formatted(before.words(at), takeover.words());
+        public Phrase summary(Plan before) {
+            return Say.of("choose-takeover").with("at", before.words(at)).with("takeover", takeover.words());
         }
     }
 
@@ -140,8 +142,8 @@ public sealed interface TravelEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Clear " + before.words(at);
+        public Phrase summary(Plan before) {
+            return Say.of("clear-control").with("at", before.words(at));
         }
     }
 

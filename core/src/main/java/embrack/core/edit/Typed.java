@@ -24,8 +24,7 @@ final class Typed {
         try {
             return Integer.parseInt(typed.strip().replace('\u2212', '-'));
         } catch (NumberFormatException e) {
-            throw new Refused(
-                    field, typed.isBlank() ? "Write a number; it is empty." : "Write a whole number in digits.");
+            throw new Refused(field, typed.isBlank() ? Say.of("no.typed.a") : Say.of("no.typed.b"));
         }
     }
 
@@ -40,9 +39,7 @@ final class Typed {
     }
 
     static Device device(String field, Plan plan, DeviceId id) {
-        return plan.rig()
-                .find(id)
-                .orElseThrow(() -> new Refused(field, "That box is no longer in the rig. Choose another."));
+        return plan.rig().find(id).orElseThrow(() -> new Refused(field, Say.of("no.typed")));
     }
 
     /** What was typed, read; empty when nothing was. */
@@ -65,7 +62,7 @@ final class Typed {
         try {
             return supplier.get();
         } catch (IllegalArgumentException e) {
-            throw new Refused(field, String.valueOf(e.getMessage()));
+            throw new Refused(field, Say.text(String.valueOf(e.getMessage())));
         }
     }
 }

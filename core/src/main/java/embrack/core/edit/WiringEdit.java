@@ -19,6 +19,7 @@ import embrack.core.rig.Socket;
 import embrack.core.rig.Sound;
 import embrack.core.rig.Spot;
 import embrack.core.rig.Traffic;
+import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -43,14 +44,14 @@ public sealed interface WiringEdit extends Edit {
             Typed.accepted("to", () -> rig.port(to));
             Link link = link(rig);
             Linking.refusal(rig, link.from(), link.to()).ifPresent(why -> {
-                throw new Refused("to", why);
+                throw new Refused("to", Say.text(why));
             });
             return Typed.accepted("to", () -> plan.withRig(rig.withLink(link)));
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Link " + before.rig().words(link(before.rig()));
+        public Phrase summary(Plan before) {
+            return Say.of("connect").with("link", before.rig().words(link(before.rig())));
         }
 
         private Link link(Rig rig) {
@@ -70,8 +71,8 @@ public sealed interface WiringEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Pull the link " + before.rig().words(new Link(from, to));
+        public Phrase summary(Plan before) {
+            return Say.of("disconnect").with("link", before.rig().words(new Link(from, to)));
         }
     }
 
@@ -83,8 +84,7 @@ public sealed interface WiringEdit extends Edit {
             if (!plan.rig().kind(link).isCable()) {
                 throw new Refused(
                         "length",
-                        "Only a cable has a length; this link is %s."
-                                .formatted(plan.rig().kind(link).words()));
+                        Say.of("no.measure").with("link", plan.rig().kind(link).words()));
             }
             Optional<Length> measured = length.isBlank()
                     ? Optional.empty()
@@ -93,8 +93,8 @@ public sealed interface WiringEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Measure the cable " + before.rig().words(new Link(from, to));
+        public Phrase summary(Plan before) {
+            return Say.of("measure").with("link", before.rig().words(new Link(from, to)));
         }
     }
 
@@ -109,8 +109,8 @@ public sealed interface WiringEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Put %s: %s".formatted(before.rig().name(device), area.words());
+        public Phrase summary(Plan before) {
+            return Say.of("stand").with("device", before.rig().name(device)).with("area", area.words());
         }
     }
 
@@ -128,11 +128,12 @@ public sealed interface WiringEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return host.map(h -> "Run %s on %s"
-                            .formatted(before.rig().name(device), before.rig().name(h)))
+        public Phrase summary(Plan before) {
+            return host.map(h -> Say.of("live-in.a")
+                            .with("device", before.rig().name(device))
+                            .with("host", before.rig().name(h)))
                     .orElseGet(() ->
-                            "Take %s off its computer".formatted(before.rig().name(device)));
+                            Say.of("live-in.b").with("device", before.rig().name(device)));
         }
     }
 
@@ -149,7 +150,7 @@ public sealed interface WiringEdit extends Edit {
         public Plan apply(Plan plan) {
             Typed.device("open", plan, device);
             if (!plan.rig().model(device).sockets().routes().containsKey(route)) {
-                throw new Refused("open", "This box no longer has that way through.");
+                throw new Refused("open", Say.of("no.filter"));
             }
             SortedSet<Integer> passing = new TreeSet<>();
             for (String channel : channels.isBlank()
@@ -163,14 +164,14 @@ public sealed interface WiringEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "Change what %s passes on".formatted(before.rig().name(device));
+        public Phrase summary(Plan before) {
+            return Say.of("filter").with("device", before.rig().name(device));
         }
 
         private static Channel channel(String field, String typed) {
             int number = Typed.number(field, typed);
             if (number < Channel.FIRST || number > Channel.LAST) {
-                throw new Refused(field, "Channels go from 1 to 16; %d is none.".formatted(number));
+                throw new Refused(field, Say.of("no.filter-2").with("number", number));
             }
             return new Channel(number);
         }
@@ -187,11 +188,10 @@ public sealed interface WiringEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return "%s: %s"
-                    .formatted(
-                            before.rig().words(new Socket(device, output)),
-                            new Feed(new TreeSet<>(sounds), new TreeSet<>(to)).words());
+        public Phrase summary(Plan before) {
+            return Say.of("hear")
+                    .with("output", before.rig().words(new Socket(device, output)))
+                    .with("to", new Feed(new TreeSet<>(sounds), new TreeSet<>(to)).words());
         }
     }
 
@@ -211,15 +211,16 @@ public sealed interface WiringEdit extends Edit {
         }
 
         @Override
-        public String summary(Plan before) {
-            return second.map(s -> "Have %s stand in for %s"
-                            .formatted(before.rig().name(s), before.rig().name(first)))
+        public Phrase summary(Plan before) {
+            return second.map(s -> Say.of("stand-in.a")
+                            .with("second", before.rig().name(s))
+                            .with("first", before.rig().name(first)))
                     .orElseGet(() ->
-                            "Nothing stands in for %s".formatted(before.rig().name(first)));
+                            Say.of("stand-in.b").with("first", before.rig().name(first)));
         }
     }
 
     private static Link linkOf(Plan plan, String field, Socket from, Socket to) {
-        return plan.rig().link(from, to).orElseThrow(() -> new Refused(field, "That link is no longer there."));
+        return plan.rig().link(from, to).orElseThrow(() -> new Refused(field, Say.of("no.stand-in")));
     }
 }

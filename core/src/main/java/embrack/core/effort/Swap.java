@@ -112,7 +112,7 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Shee
         int controls = before.switches().travelsOf(dead).size()
                 - after.switches().travelsOf(dead).size();
         if (controls > 0) {
-            lost.add("It has no place for %d of the treadles, faders and knobs.".formatted(controls));
+            lost.add("It has no place for %d of the expression pedals, faders and knobs.".formatted(controls));
         }
         report.proofs().stream()
                 .filter(proof -> proof.at().board().equals(now) && !isRight(proof))

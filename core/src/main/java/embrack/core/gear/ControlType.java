@@ -8,7 +8,7 @@ public enum ControlType {
     FADER("fader"),
     BUTTON("button"),
     PAD("pad"),
-    TREADLE("treadle"),
+    TREADLE("expression pedal"),
     KEY("key");
 
     private final String words;
@@ -27,8 +27,13 @@ public enum ControlType {
         return words;
     }
 
+    /** The control in files and links: {@code treadle}. */
+    public String key() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
     /** The control in texts, several of it: {@code faders}. */
     public String plural() {
-        return name().toLowerCase(Locale.ROOT) + "s";
+        return key() + "s";
     }
 }

@@ -6,11 +6,11 @@ import java.util.List;
 /** What software does when a fader begins to move that stands elsewhere than its own value. */
 public enum Takeover {
     /** The value goes to where the fader is, at once. */
-    JUMP("jump"),
+    JUMP("at once"),
     /** Nothing until the fader passes the value; then it follows. */
-    CATCH("catch"),
+    CATCH("when both meet"),
     /** Every move is shared out over the room that is left on its side, until both meet. */
-    SCALED("scaled");
+    SCALED("closing in");
 
     /** Positions closer than this count as met: half a step of 127. */
     private static final double MET = 0.5 / 127;

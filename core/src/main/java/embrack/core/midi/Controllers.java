@@ -82,18 +82,36 @@ public final class Controllers {
                 : Optional.ofNullable(NAMES.get(controller));
     }
 
+    /** Why boxes do with a controller what their chart does not say. */
+    public enum Reserved {
+        /** Boxes obey it whatever their chart says. */
+        CHANNEL_MODE,
+        /** It waits for the next program change. */
+        BANK_SELECT,
+        /** It belongs to the entry of parameters. */
+        PARAMETER_ENTRY;
+
+        /** The reason in a sentence without a full stop: "0 is bank select: it waits for the next program change". */
+        public String words(int controller) {
+            return switch (this) {
+                case CHANNEL_MODE ->
+                    "%d is a channel mode message (%s): boxes obey it whatever their chart says"
+                            .formatted(controller, NAMES.get(controller));
+                case BANK_SELECT -> controller + " is bank select: it waits for the next program change";
+                case PARAMETER_ENTRY ->
+                    "%d belongs to parameter entry (%s)".formatted(controller, NAMES.get(controller));
+            };
+        }
+    }
+
     /** Why a number is better not chosen freely; empty when it may be. */
-    public static Optional<String> reserved(int controller) {
+    public static Optional<Reserved> reserved(int controller) {
         if (controller >= FIRST_MODE) {
-            return Optional.of("%d is a channel mode message (%s): boxes obey it whatever their chart says"
-                    .formatted(controller, NAMES.get(controller)));
+            return Optional.of(Reserved.CHANNEL_MODE);
         }
         return switch (controller) {
-            case 0, 32 -> Optional.of(controller + " is bank select: it waits for the next program change");
-            case 6, 38, 96, 97, 98, 99, 100, 101 ->
-                Optional.of(controller
-                        + " belongs to parameter entry (%s)"
-                                .formatted(name(controller).orElseThrow()));
+            case 0, 32 -> Optional.of(Reserved.BANK_SELECT);
+            case 6, 38, 96, 97, 98, 99, 100, 101 -> Optional.of(Reserved.PARAMETER_ENTRY);
             default -> Optional.empty();
         };
     }

@@ -106,7 +106,7 @@ public record NumberPad(String typed, List<Line> lines) {
             lines.add(new Line(
                     "controller",
                     Controllers.name(number).orElse("no name of its own"),
-                    Controllers.reserved(number).orElse("")));
+                    Controllers.reserved(number).map(why -> why.words(number)).orElse("")));
             lines.add(new Line(
                     "program sent",
                     "shown as %d where a box counts from 0, as %d where it counts from 1"
@@ -168,7 +168,9 @@ public record NumberPad(String typed, List<Line> lines) {
                         message.hex(),
                         words(message),
                         message instanceof Message.ControlChange change
-                                ? Controllers.reserved(change.controller()).orElse("")
+                                ? Controllers.reserved(change.controller())
+                                        .map(why -> why.words(change.controller()))
+                                        .orElse("")
                                 : ""))
                 .toList());
         decoded.faults().forEach(fault -> lines.add(new Line("byte %d".formatted(fault.offset() + 1), fault.words())));

@@ -3,6 +3,8 @@ package embrack.core.music;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
@@ -18,8 +20,13 @@ import java.util.regex.Pattern;
  */
 public final class Score {
 
-    private static final Pattern PLACE = Pattern.compile(
-            "(\\d{1,4})(?:\\s*[|.]\\s*(\\d{1,2})(?:\\s*\\|\\s*(?:(\\d{1,4})\\s*/\\s*(\\d{1,4})|(0?[.,]\\d{1,4})))?)?");
+    /** Bar, beat and the part of it, once the words between them are gone: "17", "17 3", "17 3 1/2", "17 3.25". */
+    private static final Pattern PLACE =
+            Pattern.compile("(\\d{1,4})(?:[ .](\\d{1,2})(?: (\\d{1,4}) ?/ ?(\\d{1,4})| ?(0?[.,]\\d{1,4}))?)?");
+    /** What may stand between them: words, strokes, spaces. */
+    private static final Pattern BETWEEN = Pattern.compile("\\bbar\\b|\\bbeat\\b|[|\\s]+");
+
+    private static final Map<String, String> HALVES = Map.of("1/2", "½", "1/4", "¼", "3/4", "¾");
     private static final double MICROS_PER_MINUTE = 60_000_000;
 
     /** The last bar that music can have. */
@@ -191,28 +198,37 @@ public final class Score {
                 : start + above;
     }
 
-    /** A position as it is written: "17|1", "17|3|1/2". */
+    /** A position in words: "bar 17", "bar 17 beat 3", "bar 17 beat 3½". */
     public String text(Position position) {
+        Position tidy = position(tick(position));
+        String beat = beat(tidy);
+        int space = beat.indexOf(' ');
+        String spoken = space < 0 || !HALVES.containsKey(beat.substring(space + 1))
+                ? beat
+                : beat.substring(0, space) + HALVES.get(beat.substring(space + 1));
+        return "bar %d%s".formatted(tidy.bar(), beat.equals("1") ? "" : " beat " + spoken);
+    }
+
+    /** The beat of a position within its bar, counted from 1, with the part of it in digits: "1", "3", "3 1/2". */
+    public String beat(Position position) {
         Position tidy = position(tick(position));
         int beat = metre(tidy.bar()).ticksPerBeat();
         int rest = tidy.tick() % beat;
         int common = greatestCommonDivisor(rest, beat);
-        return "%d|%d%s"
-                .formatted(
-                        tidy.bar(),
-                        tidy.tick() / beat + 1,
-                        rest == 0 ? "" : "|%d/%d".formatted(rest / common, beat / common));
+        return "%d%s"
+                .formatted(tidy.tick() / beat + 1, rest == 0 ? "" : " %d/%d".formatted(rest / common, beat / common));
     }
 
     /**
-     * The position that a person typed: "17", "17|1", "17|3|1/2", "17|3|.25".
+     * The position that a person typed: "17", "17 3", "17 3 1/2", "17 3.25", "bar 17 beat 3½"; earlier files have
+     * "17|3|1/2".
      *
      * @throws IllegalArgumentException with a sentence for the person when it is none, or the bar has no such beat
      */
     public Position parse(String typed) {
-        Matcher matcher = PLACE.matcher(typed.strip());
+        Matcher matcher = PLACE.matcher(plain(typed));
         if (!matcher.matches()) {
-            throw new IllegalArgumentException("Write bar|beat|fraction, such as 17|1 or 17|3|1/2.");
+            throw new IllegalArgumentException("Write bar and beat, such as 17, 17 3 or 17 3 1/2.");
         }
         int bar = Integer.parseInt(matcher.group(1));
         int beat = matcher.group(2) == null ? 1 : Integer.parseInt(matcher.group(2));
@@ -224,6 +240,14 @@ public final class Score {
             throw new IllegalArgumentException("Bar %d is in %s; it has no beat %d.".formatted(bar, metre, beat));
         }
         return new Position(bar, (beat - 1) * metre.ticksPerBeat() + fraction(matcher, metre.ticksPerBeat()));
+    }
+
+    private static String plain(String typed) {
+        String text = typed.toLowerCase(Locale.ROOT);
+        for (Map.Entry<String, String> half : HALVES.entrySet()) {
+            text = text.replace(half.getValue(), " " + half.getKey());
+        }
+        return BETWEEN.matcher(text).replaceAll(" ").replaceAll(" +", " ").strip();
     }
 
     private static int fraction(Matcher matcher, int beat) {

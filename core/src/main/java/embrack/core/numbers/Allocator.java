@@ -12,6 +12,7 @@ import embrack.core.show.Book;
 import embrack.core.show.Cue;
 import embrack.core.switches.Switches;
 import embrack.core.way.Ways;
+import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -81,7 +82,7 @@ public final class Allocator {
     }
 
     /** Why a number is better not chosen for a message; empty when it may be. */
-    public static Optional<String> objection(MessageType type, int number) {
+    public static Optional<Phrase> objection(MessageType type, int number) {
         return Reserved.why(type, number);
     }
 

@@ -3,7 +3,10 @@ package embrack.core.numbers;
 import embrack.core.midi.Controllers;
 import embrack.core.midi.DataByte;
 import embrack.core.midi.MessageType;
+import embrack.core.word.Fact;
+import embrack.core.word.Phrase;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -27,16 +30,23 @@ final class Reserved {
 
     private Reserved() {}
 
-    /** Why a number is better not chosen, as a sentence without a full stop; empty when it may be. */
-    static Optional<String> why(MessageType type, int number) {
+    /** Why a number is better not chosen, without a full stop; empty when it may be. */
+    static Optional<Phrase> why(MessageType type, int number) {
         if (type != MessageType.CONTROL_CHANGE) {
             return Optional.empty();
         }
         return Controllers.reserved(number)
-                .or(() -> PLAYED.contains(number)
-                        ? Optional.of("%d is %s: sounds obey it by themselves"
-                                .formatted(number, Controllers.name(number).orElseThrow()))
-                        : Optional.empty());
+                .map(Reserved::key)
+                .or(() -> PLAYED.contains(number) ? Optional.of("played") : Optional.empty())
+                .map(key -> Phrase.of("core/numbers", "reserved")
+                        .with("why", Fact.word(key))
+                        .with("number", number)
+                        .with("name", Controllers.name(number).orElse("")));
+    }
+
+    /** Why boxes obey a controller anyway, as the words of this package have it. */
+    private static String key(Controllers.Reserved reserved) {
+        return reserved.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** All numbers that may be chosen, those to take first in front. */

@@ -23,12 +23,6 @@ public final class SpareSwitch {
                 .toList();
     }
 
-    /** A switch as it is said from another: its number, with the bank if that is another one. */
-    public static String words(Plan plan, SwitchAt at, SwitchAt from) {
-        String bank = at.bank() == from.bank() ? "" : "bank %s, ".formatted(plan.bankName(at));
-        return "%sswitch %d".formatted(bank, at.number());
-    }
-
     /** The first blank switch of the same bank, or else of the banks behind it. */
     public static Optional<SwitchAt> near(Plan plan, SwitchAt at) {
         int banks = plan.board(at.board()).banks().size();

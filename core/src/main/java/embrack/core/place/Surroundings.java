@@ -10,6 +10,8 @@ import embrack.core.sim.Simulator;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Duty;
 import embrack.core.switches.SwitchAt;
+import embrack.core.word.Fact;
+import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -21,6 +23,8 @@ import java.util.Optional;
  * @param toKill how it lies to the kill switch of the same board and bank, in words; empty when there is none
  */
 public record Surroundings(List<Miss> misses, Optional<String> toKill) {
+
+    private static final String ROOM = "core/place";
 
     /** How many changes are told of a miss. */
     private static final int CHANGES_TOLD = 3;
@@ -38,15 +42,15 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
      * heard
      * @param hurts whether it stops something, or leaves people without sound or light
      */
-    public record Miss(SwitchAt hit, String side, List<String> does, boolean hurts) {
+    public record Miss(SwitchAt hit, String side, List<Phrase> does, boolean hurts) {
 
         public Miss {
             does = List.copyOf(does);
         }
 
         /** The miss in a sentence: "A toe too far left: Tracks: stop." */
-        public String words() {
-            return "A toe too far %s: %s.".formatted(side, does.isEmpty() ? "nothing happens" : Words.list(does));
+        public Phrase phrase() {
+            return Phrase.of(ROOM, "miss").with("side", Fact.word(side)).with("does", does);
         }
     }
 
@@ -62,13 +66,13 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
         for (int number : board.besides(at.number())) {
             SwitchAt hit = new SwitchAt(at.board(), at.bank(), number);
             RigState missed = simulator.press(after, hit, 0).after();
-            List<String> changes = after.differences(missed).stream()
-                    .map(place -> changed(plan, place, missed))
+            List<Phrase> changes = after.differences(missed).stream()
+                    .map(place -> changed(place, missed))
                     .toList();
-            List<String> told =
+            List<Phrase> told =
                     changes.size() <= CHANGES_TOLD ? changes : new ArrayList<>(changes.subList(0, CHANGES_TOLD));
             if (changes.size() > CHANGES_TOLD) {
-                told.add("%d more".formatted(changes.size() - CHANGES_TOLD));
+                told.add(Phrase.of(ROOM, "more").with("number", changes.size() - CHANGES_TOLD));
             }
             misses.add(new Miss(
                     hit,
@@ -80,12 +84,11 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
                 misses, kill(plan, at).filter(kill -> !kill.equals(at)).map(kill -> words(board, at, kill)));
     }
 
-    private static String changed(Plan plan, Place place, RigState state) {
-        return "%s: %s %s"
-                .formatted(
-                        plan.rig().name(place.device()),
-                        plan.rig().partName(place.device(), place.part()),
-                        place.aspect().word(state.value(place)));
+    private static Phrase changed(Place place, RigState state) {
+        return Phrase.of(ROOM, "changed")
+                .with("device", place.device())
+                .with("part", new Fact.PartOf(place.device(), place.part()))
+                .with("value", Fact.word(place.aspect().word(state.value(place))));
     }
 
     private static Optional<SwitchAt> kill(Plan plan, SwitchAt at) {

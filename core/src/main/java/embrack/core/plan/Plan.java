@@ -204,7 +204,7 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
         return rig.model(box).board().map(board -> board.banks().size()).orElse(1);
     }
 
-    /** A control in words: "Quay board, treadle 1". */
+    /** A control in words: "Quay board, fader 1". */
     public String words(ControlAt at) {
         String bank =
                 banks(at.box()) == 1 ? "" : ", bank " + board(at.box()).banks().get(at.bank() - 1);

@@ -11,6 +11,7 @@ import embrack.core.rig.LinkKind;
 import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
 import embrack.core.way.Readiness;
+import embrack.core.word.Wording;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -128,7 +129,10 @@ public final class SwitchingOn {
     }
 
     private String note(Link link) {
-        return readiness.lack(link).map(lack -> " Not ready: " + lack.what()).orElse("");
+        return readiness
+                .lack(link)
+                .map(lack -> " Not ready: " + new Wording(rig).say(lack.what()))
+                .orElse("");
     }
 
     /** What passes messages inside a computer before those that look for it when they start. */

@@ -29,13 +29,31 @@ public record CueSheet(String title, String facts, List<Row> rows) {
     /**
      * One line.
      *
-     * @param at bar and beat, or what the player does
-     * @param clock minutes and seconds; empty where only the player knows
      * @param section the section it lies in; empty when it is that of the line before
      * @param device whose it is
      * @param what what happens there
      */
-    public record Row(String at, String clock, String section, String device, String what) {}
+    public record Row(When when, String section, String device, String what) {}
+
+    /**
+     * When something happens.
+     *
+     * @param at what the player does, for what has no place in a bar; else empty
+     * @param bar the number of the bar; else empty
+     * @param beat the beat in it, "3 1/2"; empty for the first
+     * @param clock minutes and seconds; empty where only the player knows
+     */
+    public record When(String at, String bar, String beat, String clock) {
+
+        static When of(Cue cue, Optional<Long> micros, Score score) {
+            if (micros.isEmpty()) {
+                return new When(cue.at().text(score), "", "", "");
+            }
+            Position position = score.position(Math.round(score.exactTickAt(micros.get())));
+            String beat = score.beat(position);
+            return new When("", String.valueOf(position.bar()), beat.equals("1") ? "" : beat, Clock.text(micros.get()));
+        }
+    }
 
     public CueSheet {
         rows = List.copyOf(rows);
@@ -64,18 +82,14 @@ public record CueSheet(String title, String facts, List<Row> rows) {
 
     private static List<Row> rows(
             Plan plan, Song song, Cue cue, Optional<Long> micros, String section, Optional<DeviceId> device) {
-        Score score = song.form().score();
-        String at = micros.map(m -> score.text(score.position(Math.round(score.exactTickAt(m)))))
-                .orElseGet(() -> cue.at().text(score));
-        String clock = micros.map(Clock::text).orElse("");
+        When when = When.of(cue, micros, song.form().score());
         List<Row> rows = new ArrayList<>();
         cue.foot()
                 .filter(foot -> device.isEmpty()
                         || device.get().equals(foot.board())
                         || plan.switches().at(foot).uses(device.get()))
                 .ifPresent(foot -> rows.add(new Row(
-                        at,
-                        clock,
+                        when,
                         section,
                         plan.rig().name(foot.board()).text(),
                         "press switch %d%s"
@@ -89,16 +103,14 @@ public record CueSheet(String title, String facts, List<Row> rows) {
         cue.steps().stream()
                 .filter(step -> device.isEmpty() || device.get().equals(step.device()))
                 .forEach(step -> rows.add(new Row(
-                        at,
-                        clock,
+                        when,
                         rows.isEmpty() ? section : "",
                         plan.rig().name(step.device()).text(),
                         plan.rig().words(step.device(), step.action())
                                 + (step.waitMillis() == 0 ? "" : ", %d ms later".formatted(step.waitMillis())))));
         if (device.isEmpty() && !cue.raw().isEmpty()) {
             rows.add(new Row(
-                    at,
-                    clock,
+                    when,
                     rows.isEmpty() ? section : "",
                     "everybody",
                     "messages that no chart explains: "

@@ -56,7 +56,7 @@ public sealed interface Anchor {
                 : micros(form).map(form.score()::tickAt);
     }
 
-    /** As it is typed and read back: "17|1", "1:23.456", "start of Verse 1", "on play". */
+    /** As it is said, and read back: "bar 17", "1:23.456", "start of Verse 1", "on play". */
     default String text(Score score) {
         return switch (this) {
             case OnBar bar -> score.text(bar.at());
@@ -113,7 +113,7 @@ public sealed interface Anchor {
         }
         if (text.isEmpty()) {
             throw new IllegalArgumentException(
-                    "Write when: 17|1 for bar and beat, 1:23.456 for the clock, start of a section, or on "
+                    "Write when: 17 3 for bar and beat, 1:23.456 for the clock, start of a section, or on "
                             + "load, play, stop or loop.");
         }
         return lower.contains(":") || lower.endsWith("s")

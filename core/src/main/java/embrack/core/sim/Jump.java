@@ -1,6 +1,7 @@
 package embrack.core.sim;
 
 import embrack.core.name.TapeLabel;
+import embrack.core.word.Phrase;
 
 /** What a band does that is not in the order. */
 public sealed interface Jump {
@@ -17,13 +18,13 @@ public sealed interface Jump {
     /** It plays a section once more. */
     record Repeat(TapeLabel section) implements Jump {}
 
-    /** In a sentence: "When Verse 1 is played again". */
-    default String words() {
+    /** What the band does, to begin a sentence. */
+    default Phrase phrase() {
         return switch (this) {
-            case None none -> "In the order as it is";
-            case Skip skip -> "When %s is left out".formatted(skip.song());
-            case Restart restart -> "When the song begins again behind %s".formatted(restart.behind());
-            case Repeat repeat -> "When %s is played once more".formatted(repeat.section());
+            case None none -> Phrase.of("core/sim", "jump.none");
+            case Skip skip -> Phrase.of("core/sim", "jump.skip").with("song", skip.song());
+            case Restart restart -> Phrase.of("core/sim", "jump.restart").with("section", restart.behind());
+            case Repeat repeat -> Phrase.of("core/sim", "jump.repeat").with("section", repeat.section());
         };
     }
 }

@@ -27,7 +27,7 @@ public record ControlAt(DeviceId box, ControlType type, int bank, int number) im
         }
     }
 
-    /** The control as it is said on its box: "treadle 1". */
+    /** The control as it is said on its box: "fader 1". */
     public String words() {
         return type.words() + " " + number;
     }

@@ -16,7 +16,7 @@ public enum School {
             "computed by Embrack",
             "a ready map that the box brings",
             "Nothing clashes, and no switch does what nobody planned."),
-    FADERS("Faders that stand elsewhere", "scaled", "jump", "No jump in a quiet pad."),
+    FADERS("Faders that stand elsewhere", "closing in", "at once", "No jump in a quiet pad."),
     LINKS(
             "Sounds on a computer",
             "through a layer of on-screen controls",

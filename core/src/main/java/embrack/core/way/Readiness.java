@@ -9,6 +9,8 @@ import embrack.core.rig.LinkKind;
 import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
+import embrack.core.word.Fact;
+import embrack.core.word.Phrase;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
@@ -20,6 +22,8 @@ import java.util.Set;
 
 /** Whether links that can be made also carry: wireless and network connections need more than two ports. */
 public final class Readiness {
+
+    private static final String ROOM = "core/way";
 
     /** The role that offers itself or invites. */
     private static final int OFFERS = 0;
@@ -36,24 +40,22 @@ public final class Readiness {
     /**
      * What a link still lacks.
      *
-     * @param what what is the case, a sentence
-     * @param fix what to do, a sentence
+     * @param what what is the case
+     * @param fix what to do
      * @param device where to do it
      * @param setting the setting that mends it; empty when none does
      * @param value what to set it to
      */
-    public record Lack(String what, String fix, DeviceId device, Optional<SettingId> setting, int value) {}
+    public record Lack(Phrase what, Phrase fix, DeviceId device, Optional<SettingId> setting, int value) {}
 
     /** Why a link carries nothing yet; empty when it does, and for links that carry no messages in any case. */
     public Optional<Lack> lack(Link link) {
         if (rig.kind(link) == LinkKind.WIRELESS) {
             return isWifi(link)
                     ? Optional.empty()
-                    : app(link.from()).or(() -> app(link.to())).or(() -> sameRole(link, "offer themselves", "connect"));
+                    : app(link.from()).or(() -> app(link.to())).or(() -> sameRole(link, "wireless"));
         }
-        return Linking.isSession(rig, link)
-                ? apart(link).or(() -> sameRole(link, "invite", "be invited"))
-                : Optional.empty();
+        return Linking.isSession(rig, link) ? apart(link).or(() -> sameRole(link, "session")) : Optional.empty();
     }
 
     /** Whether messages pass a link. */
@@ -84,15 +86,15 @@ public final class Readiness {
                         .isPresent();
         return missing
                 ? Optional.of(new Lack(
-                        "The app or driver for wireless MIDI is missing in %s.".formatted(rig.name(end.device())),
-                        "Install it in %s, and pair the two.".formatted(rig.name(end.device())),
+                        Phrase.of(ROOM, "app-missing").with("host", end.device()),
+                        Phrase.of(ROOM, "app-missing.fix").with("host", end.device()),
                         end.device(),
                         Optional.of(SettingId.WIRELESS_APP),
                         1))
                 : Optional.empty();
     }
 
-    private Optional<Lack> sameRole(Link link, String offering, String answering) {
+    private Optional<Lack> sameRole(Link link, String kind) {
         int from = role(link.from().device());
         int to = role(link.to().device());
         if (from != to) {
@@ -103,15 +105,15 @@ public final class Readiness {
                 : link.from().device();
         int other = 1 - from;
         return Optional.of(new Lack(
-                "%s and %s both wait to %s."
-                        .formatted(
-                                rig.name(link.from().device()),
-                                rig.name(link.to().device()),
-                                from == OFFERS ? "be found: both " + offering : answering),
-                "Have %s %s."
-                        .formatted(
-                                rig.name(changed),
-                                other == OFFERS ? offering.replace("themselves", "itself") : answering),
+                Phrase.of(ROOM, "same-role")
+                        .with("one", link.from().device())
+                        .with("other", link.to().device())
+                        .with("kind", Fact.word(kind))
+                        .with("role", Fact.word(from == OFFERS ? "offers" : "answers")),
+                Phrase.of(ROOM, "same-role.fix")
+                        .with("changed", changed)
+                        .with("kind", Fact.word(kind))
+                        .with("role", Fact.word(other == OFFERS ? "offers" : "answers")),
                 changed,
                 rig.setting(changed, SettingId.ROLE).map(r -> SettingId.ROLE),
                 other));
@@ -136,8 +138,8 @@ public final class Readiness {
         return together
                 ? Optional.empty()
                 : Optional.of(new Lack(
-                        "%s and %s are not on one network.".formatted(rig.name(one), rig.name(other)),
-                        "Join both to the same router, by cable where the show depends on it.",
+                        Phrase.of(ROOM, "apart").with("one", one).with("other", other),
+                        Phrase.of(ROOM, "apart.fix"),
                         other,
                         Optional.empty(),
                         0));

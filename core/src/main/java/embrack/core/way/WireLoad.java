@@ -79,7 +79,7 @@ public record WireLoad(Optional<Integer> clockBpm, Optional<FrameRate> timeCode,
                         timeCode.map(rate -> "time code at %s frames a second: %s bytes a second"
                                 .formatted(rate.words(), trimmed(rate.framesPerSecond() * 8))),
                         treadle
-                                ? Optional.of("treadle sweep: all that is left, %d control changes in %s ms"
+                                ? Optional.of("expression sweep: all that is left, %d control changes in %s ms"
                                         .formatted(SWEEP, trimmed(sweepMicros(Wire.RunningStatus.NOT_USED) / 1000.0)))
                                 : Optional.<String>empty())
                 .flatMap(Optional::stream)

@@ -24,6 +24,7 @@ import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Told;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.edit.WiringEdit;
@@ -193,7 +194,10 @@ class RuleTests {
     @MethodSource("faults")
     void aRigWithOneFaultSaysThatAndNothingElse(Fault fault) {
         assertThat(Report.of(fault.faulty()).findings())
-                .extracting(Finding::code, Finding::where, Finding::what)
+                .extracting(
+                        Finding::code,
+                        f -> Told.of(f, fault.faulty()).where(),
+                        f -> Told.of(f, fault.faulty()).what())
                 .containsExactly(tuple(fault.code(), fault.where(), fault.what()));
         assertThat(Report.of(fault.mended()).findings()).isEmpty();
         Report.of(fault.faulty())
@@ -202,7 +206,7 @@ class RuleTests {
                 .remedy()
                 .ifPresent(remedy -> assertThat(
                                 Report.of(remedy.edit().apply(fault.faulty())).findings())
-                        .as(remedy.label())
+                        .as(remedy.name())
                         .isEmpty());
     }
 
@@ -211,10 +215,9 @@ class RuleTests {
     void firesWhereItShouldAndNotBeside(
             String code, Plan fires, Severity severity, String where, String what, Plan nearMiss) {
         Finding finding = findings(fires, code).getFirst();
-        assertThat(finding)
-                .extracting(Finding::severity, Finding::where, Finding::what)
-                .containsExactly(severity, where, what);
-        assertThat(List.of(finding.why(), finding.fix())).allMatch(words -> words.endsWith("."), "whole sentences");
+        Told told = Told.of(finding, fires);
+        assertThat(List.of(finding.severity(), told.where(), told.what())).isEqualTo(List.of(severity, where, what));
+        assertThat(List.of(told.why(), told.fix())).allMatch(words -> words.endsWith("."), "whole sentences");
         assertThat(findings(nearMiss, code)).isEmpty();
     }
 
@@ -247,7 +250,7 @@ class RuleTests {
             for (Finding finding : Report.of(plan).findings()) {
                 finding.remedy().map(Remedy::edit).ifPresent(edit -> {
                     assertThat(findings(edit.apply(plan), finding.code()))
-                            .as(finding.what())
+                            .as(finding.key())
                             .isEmpty();
                     mended.add(finding.code());
                 });
@@ -293,7 +296,7 @@ class RuleTests {
                 new GearEdit.AddDevice("Choir mixer", Library.RACK_MIXER),
                 receive(SECOND, 2),
                 new SwitchEdit.AddStep(at(3), step(SECOND, "mute:input-1")));
-        assertThat(findings(plan, "switches.no-path").getFirst().fix())
+        assertThat(Told.of(findings(plan, "switches.no-path").getFirst(), plan).fix())
                 .isEqualTo("Link Vocal mixer MIDI THRU to Choir mixer MIDI IN.");
     }
 
@@ -305,8 +308,8 @@ class RuleTests {
                 new SwitchEdit.ClearSwitch(at(2)),
                 new SwitchEdit.AddStep(at(3), step(SECOND, "mute:input-1")));
         Finding finding = findings(plan, "switches.channel-mismatch").getFirst();
-        assertThat(finding.where()).isEqualTo("Voice board, bank A, switch 3");
-        assertThat(finding.fix())
+        assertThat(Told.of(finding, plan).where()).isEqualTo("Voice board, bank A, switch 3");
+        assertThat(Told.of(finding, plan).fix())
                 .startsWith("Voice board has one channel for everything and its switches are about boxes on several.");
         Plan mended = finding.remedy().orElseThrow().edit().apply(plan);
         assertThat(mended.rig().model(BOARD)).isEqualTo(Library.FOUR_SWITCH_DESK_BOARD);
@@ -321,7 +324,8 @@ class RuleTests {
     @Test
     void twoMixersThatFightSayWhoseMessageItWas() {
         Plan plan = MuteBoard.withSecondMixer(2, new SwitchEdit.AddStep(at(3), step(SECOND, "open:input-1")));
-        assertThat(findings(plan, "switches.not-as-meant").getFirst().why())
+        assertThat(Told.of(findings(plan, "switches.not-as-meant").getFirst(), plan)
+                        .why())
                 .isEqualTo("Vocal mixer hears B1 28 00, which is meant for Choir mixer, and does what it says.");
     }
 

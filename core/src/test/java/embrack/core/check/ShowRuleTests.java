@@ -7,6 +7,7 @@ import embrack.core.Fault;
 import embrack.core.ShowFaults;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
+import embrack.core.check.rule.Told;
 import embrack.core.plan.Plan;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -35,9 +36,11 @@ class ShowRuleTests {
     void findsTheFaultAndNothingElseAndIsSilentOnceItIsMended(Fault fault) {
         List<Finding> found = found(fault.faulty());
         assertThat(found).extracting(Finding::code).containsOnly(fault.code());
-        Finding first = found.getFirst();
-        assertThat(List.of(first.severity(), first.where())).isEqualTo(List.of(fault.severity(), fault.where()));
-        assertThat(first.what()).contains(fault.what());
+        assertThat(found).anySatisfy(finding -> {
+            Told told = Told.of(finding, fault.faulty());
+            assertThat(List.of(finding.severity(), told.where())).isEqualTo(List.of(fault.severity(), fault.where()));
+            assertThat(told.what()).contains(fault.what());
+        });
         assertThat(found(fault.mended())).isEmpty();
     }
 
@@ -47,7 +50,7 @@ class ShowRuleTests {
         for (Finding finding : found(fault.faulty())) {
             for (Remedy remedy : finding.remedy().stream().toList()) {
                 assertThat(found(remedy.edit().apply(fault.faulty())))
-                        .as(remedy.label())
+                        .as(remedy.name())
                         .doesNotContain(finding);
             }
         }

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import embrack.core.Evening;
 import embrack.core.Sketch;
 import embrack.core.check.Report;
-import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Told;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.show.Book;
@@ -22,6 +22,8 @@ import embrack.core.show.text.SongText;
 import embrack.core.sim.SongProof;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.Step;
+import embrack.core.word.Language;
+import embrack.core.word.Wording;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -154,7 +156,8 @@ class BookPropertyTests {
         for (int i = 0; i < 25; i++) {
             Edit edit = edit(random, plan);
             try {
-                assertThat(edit.summary(plan)).isNotBlank();
+                assertThat(Wording.without(Language.ENGLISH).say(edit.summary(plan)))
+                        .isNotBlank();
                 plan = edit.apply(plan);
                 report = Report.after(report, plan);
             } catch (Refused refused) {
@@ -185,7 +188,9 @@ class BookPropertyTests {
                                 .isLessThanOrEqualTo(cue.micros().orElseThrow()));
             });
         }
-        assertThat(report.findings()).extracting(Finding::where).noneMatch(String::isBlank);
+        assertThat(report.findings())
+                .extracting(f -> Told.of(f, report.plan()).where())
+                .noneMatch(String::isBlank);
         plan.book().tonight().ifPresent(show -> requireInOrder(plan.book(), show));
     }
 

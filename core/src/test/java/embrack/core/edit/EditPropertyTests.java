@@ -18,6 +18,8 @@ import embrack.core.sim.Verdict;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import embrack.core.word.Language;
+import embrack.core.word.Wording;
 import java.util.List;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -36,7 +38,8 @@ class EditPropertyTests {
         for (Edit edit : edits) {
             try {
                 Plan next = edit.apply(plan);
-                assertThat(edit.summary(plan)).isNotBlank();
+                assertThat(Wording.without(Language.ENGLISH).say(edit.summary(plan)))
+                        .isNotBlank();
                 plan = next;
             } catch (Refused refused) {
                 assertThat(refused.words()).isNotBlank();

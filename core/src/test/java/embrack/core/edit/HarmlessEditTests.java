@@ -26,6 +26,8 @@ import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
 import embrack.core.switches.Target;
+import embrack.core.word.Language;
+import embrack.core.word.Wording;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -195,18 +197,19 @@ class HarmlessEditTests {
         Plan always = new SongEdit.SendAlways(When.PLAY, "scene 3").apply(EVENING);
         DeviceId desk = new DeviceId("lantern-desk");
         assertThat(GearEdit.RemoveDevice.goesWith(always, desk)).contains("1 thing that every song sends");
-        assertThat(new GearEdit.RemoveDevice(desk, true).summary(always))
+        assertThat(Wording.without(Language.ENGLISH).say(new GearEdit.RemoveDevice(desk, true).summary(always)))
                 .startsWith("Remove Lantern desk, and with it ")
                 .contains("7 cues");
         Plan floor = LEVELS;
         DeviceId moved =
                 floor.switches().travels().getFirst().targets().getFirst().device();
-        assertThat(GearEdit.RemoveDevice.goesWith(floor, moved)).contains("level of a treadle, fader or knob");
+        assertThat(GearEdit.RemoveDevice.goesWith(floor, moved))
+                .contains("level of an expression pedal, fader or knob");
         Plan levelsAlone =
                 floor.withSwitches(new Switches(List.of(), floor.switches().travels()));
         assertThatExceptionOfType(Refused.class)
                 .isThrownBy(() -> new GearEdit.RemoveDevice(moved, false).apply(levelsAlone))
-                .withMessageContaining("treadle 1");
+                .withMessageContaining("expression pedal 1");
         Plan songsAlone = EVENING.withBook(Book.EMPTY.withAlways(always.book().always()));
         DeviceId sent = always.book().always().getFirst().steps().getFirst().device();
         assertThatExceptionOfType(Refused.class)

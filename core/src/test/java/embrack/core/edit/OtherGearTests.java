@@ -11,6 +11,7 @@ import embrack.core.MuteBoard;
 import embrack.core.chart.Chart;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Told;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.gear.Answers;
@@ -89,8 +90,9 @@ class OtherGearTests {
                 .extracting(s -> s.obstacle().map(Object::toString).orElse("-"))
                 .containsExactly("-", "OneTooMany[]");
         assertThat(four.sent()).hasSize(1);
-        assertThat(Report.of(plan).findings())
-                .extracting(Finding::what)
+        Report report = Report.of(plan);
+        assertThat(report.findings())
+                .extracting(f -> Told.of(f, report.plan()).what())
                 .contains("The switch needs 3 messages; Voice board sends at most 2 in one press.");
     }
 
@@ -173,7 +175,8 @@ class OtherGearTests {
                 .filter(f -> f.code().equals("switches.also-moves"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(finding.why()).isEqualTo("The messages reach Host as well, and it listens to all channels.");
+        assertThat(Told.of(finding, plan).why())
+                .isEqualTo("The messages reach Host as well, and it listens to all channels.");
         assertThat(finding.remedy()).isEmpty();
         assertThat(plan.rig().name(MIXER).text()).isEqualTo("Vocal mixer");
     }

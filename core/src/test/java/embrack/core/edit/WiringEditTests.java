@@ -16,6 +16,8 @@ import embrack.core.rig.Feed;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Sound;
 import embrack.core.rig.Traffic;
+import embrack.core.word.Language;
+import embrack.core.word.Wording;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -191,7 +193,10 @@ class WiringEditTests {
     }
 
     private static List<String> summaries(Edit... edits) {
-        return List.of(edits).stream().map(edit -> edit.summary(RIG.plan())).toList();
+        Wording words = Wording.without(Language.ENGLISH);
+        return List.of(edits).stream()
+                .map(edit -> words.say(edit.summary(RIG.plan())))
+                .toList();
     }
 
     private static WiringEdit.Filter filter(String channels, String onto) {

@@ -111,7 +111,7 @@ class EffortTests {
         assertThat(swap.lost())
                 .contains(
                         "1 of 3 switches find no room, among them the last.",
-                        "It has no place for 1 of the treadles, faders and knobs.");
+                        "It has no place for 1 of the expression pedals, faders and knobs.");
         assertThat(swap.after().switches().of(FOOT)).hasSize(2);
     }
 

@@ -145,11 +145,27 @@ class ScoreTests {
     }
 
     @ParameterizedTest
-    @CsvSource({"17, 17|1", "17|1, 17|1", "17|3|1/2, 17|3|1/2", "17|3|.25, 17|3|1/4", "2|7, 2|7", "5|2|2/3, 5|2|2/3"})
-    void aPositionIsReadAndWritten(String typed, String written) {
+    @CsvSource({
+        "17, bar 17, 1",
+        "17|1, bar 17, 1",
+        "bar 17, bar 17, 1",
+        "17 3, bar 17 beat 3, 3",
+        "17.3, bar 17 beat 3, 3",
+        "17 3 1/2, bar 17 beat 3\u00bd, 3 1/2",
+        "bar 17 beat 3\u00bd, bar 17 beat 3\u00bd, 3 1/2",
+        "BAR 17  beat 3 1/2, bar 17 beat 3\u00bd, 3 1/2",
+        "17|3|1/2, bar 17 beat 3\u00bd, 3 1/2",
+        "17|3|.25, bar 17 beat 3\u00bc, 3 1/4",
+        "17 3.75, bar 17 beat 3\u00be, 3 3/4",
+        "2 7, bar 2 beat 7, 7",
+        "5 2 2/3, bar 5 beat 2 2/3, 2 2/3"
+    })
+    void aPositionIsReadAndWritten(String typed, String written, String beat) {
         Score score = new Score(
                 List.of(new MetreChange(1, Metre.parse("7/8")), new MetreChange(4, Metre.parse("4/4"))), List.of());
         assertThat(score.text(score.parse(typed))).isEqualTo(written);
+        assertThat(score.beat(score.parse(typed))).isEqualTo(beat);
+        assertThat(score.parse(written)).isEqualTo(score.parse(typed));
     }
 
     @ParameterizedTest
@@ -159,8 +175,9 @@ class ScoreTests {
                 "0;counted from 1",
                 "4|5;it has no beat 5",
                 "2|1|3/2;less than 1",
-                "bar 3;bar|beat|fraction",
-                "1:30;bar|beat|fraction"
+                "barn 3;Write bar and beat, such as 17, 17 3 or 17 3 1/2.",
+                "17 1/2;Write bar and beat",
+                "1:30;Write bar and beat"
             })
     void aPositionThatIsNoneSaysWhy(String typed, String why) {
         assertThatIllegalArgumentException()

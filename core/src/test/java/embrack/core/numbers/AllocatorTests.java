@@ -10,6 +10,7 @@ import embrack.core.chart.Learned;
 import embrack.core.chart.LessonId;
 import embrack.core.chart.Trigger;
 import embrack.core.check.Report;
+import embrack.core.check.rule.Told;
 import embrack.core.compile.Compiler;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.SwitchEdit;
@@ -23,6 +24,8 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.sim.Verdict;
 import embrack.core.way.Ways;
+import embrack.core.word.Language;
+import embrack.core.word.Wording;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -107,7 +110,8 @@ class AllocatorTests {
         assertThat(Report.of(sketch.plan()).findings())
                 .filteredOn(f -> f.code().equals("switches.nothing-learned"))
                 .singleElement()
-                .satisfies(finding -> assertThat(finding.fix()).contains("all its inputs are taken"));
+                .satisfies(finding ->
+                        assertThat(Told.of(finding, sketch.plan()).fix()).contains("all its inputs are taken"));
     }
 
     /** Which numbers mean something anyway: MIDI 1.0, tables III and IIIa, and channel mode messages 120 to 127. */
@@ -119,7 +123,7 @@ class AllocatorTests {
         assertThat(free.subList(0, 18))
                 .isEqualTo(Arrays.asList(
                         102, 103, 104, 105, 106, 107, 108, 109, 110, 111, 112, 113, 114, 115, 116, 117, 118, 119));
-        assertThat(Reserved.why(MessageType.CONTROL_CHANGE, 64))
+        assertThat(Reserved.why(MessageType.CONTROL_CHANGE, 64).map(Wording.without(Language.ENGLISH)::say))
                 .contains("64 is damper pedal: sounds obey it by themselves");
         assertThat(Reserved.free(MessageType.NOTE_ON)).hasSize(128);
     }

@@ -7,6 +7,7 @@ import embrack.core.Sketch;
 import embrack.core.offer.SpareSwitch;
 import embrack.core.plan.Plan;
 import embrack.core.switches.Duty;
+import embrack.core.word.Wording;
 import org.junit.jupiter.api.Test;
 
 class SurroundingsTests {
@@ -19,7 +20,7 @@ class SurroundingsTests {
     void aMissIsSimulatedOnEitherSide() {
         Surroundings around = Surroundings.of(TRACKS, Sketch.at("foot-board 5"));
         assertThat(around.misses())
-                .extracting(Surroundings.Miss::words)
+                .extracting(miss -> new Wording(TRACKS.rig()).say(miss.phrase()))
                 .containsExactly("A toe too far left: Tracks: Tracks stopped.");
         assertThat(around.misses().getFirst().hurts()).isTrue();
         assertThat(around.toKill())
@@ -27,11 +28,11 @@ class SurroundingsTests {
                         + "by mistake.");
         Surroundings two = Surroundings.of(TRACKS, Sketch.at("foot-board 3"));
         assertThat(two.misses())
-                .extracting(Surroundings.Miss::words)
+                .extracting(miss -> new Wording(TRACKS.rig()).say(miss.phrase()))
                 .as("what is stopped already cannot be stopped")
                 .containsExactly("A toe too far left: nothing happens.", "A toe too far right: nothing happens.");
         assertThat(Surroundings.of(TRACKS, Sketch.at("foot-board 7")).misses())
-                .extracting(Surroundings.Miss::words)
+                .extracting(miss -> new Wording(TRACKS.rig()).say(miss.phrase()))
                 .containsExactly(
                         "A toe too far left: Vocal mixer: Main muted.", "A toe too far right: nothing happens.");
         assertThat(Surroundings.of(TRACKS, Sketch.at("foot-board 6")).misses())

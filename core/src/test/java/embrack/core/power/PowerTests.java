@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.Sketch;
 import embrack.core.check.Report;
+import embrack.core.check.rule.Told;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
@@ -46,7 +47,7 @@ class PowerTests {
         assertThat(Report.of(sketch.plan().withRig(sketch.rig().withModelReplaced(usb2)))
                         .findings())
                 .filteredOn(f -> f.code().equals("power.too-much"))
-                .extracting(f -> f.what())
+                .extracting(f -> Told.of(f, sketch.plan()).what())
                 .containsExactly(
                         "780 mA hang on Computer USB 1, which gives 500 mA: over by 280 mA before the hub's "
                                 + "own draw, by 380 mA with it.",

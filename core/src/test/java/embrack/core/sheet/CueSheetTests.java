@@ -39,16 +39,25 @@ class CueSheetTests {
         assertThat(sheet.facts()).isEqualTo("in D, 92, 4/4, 2:29");
         assertThat(sheet.rows().stream()
                         .map(row -> "%s/%s/%s/%s/%s"
-                                .formatted(row.at(), row.clock(), row.section(), row.device(), row.what())))
+                                .formatted(
+                                        place(row.when()),
+                                        row.when().clock(),
+                                        row.section(),
+                                        row.device(),
+                                        row.what())))
                 .containsExactly(
                         "on load///Lantern desk/recall Scene 1",
                         "on load///Guitar sounds/select Patch 1",
-                        "19|1/0:46.957/Refrain 1/Lantern desk/recall Scene 4",
-                        "19|1/0:46.957//Guitar sounds/select Patch 2",
-                        "23|1/0:57.391//Foot board/press switch 4, Lanterns low",
-                        "27|1/1:07.826/Bridge/Lantern desk/recall Scene 2",
-                        "43|1/1:45.130/Last refrain/Lantern desk/recall Scene 6",
+                        "19/0:46.957/Refrain 1/Lantern desk/recall Scene 4",
+                        "19/0:46.957//Guitar sounds/select Patch 2",
+                        "23/0:57.391//Foot board/press switch 4, Lanterns low",
+                        "27/1:07.826/Bridge/Lantern desk/recall Scene 2",
+                        "43/1:45.130/Last refrain/Lantern desk/recall Scene 6",
                         "on stop///Guitar sounds/switch off Loop 1");
+    }
+
+    private static String place(CueSheet.When when) {
+        return when.at() + when.bar() + when.beat();
     }
 
     /** The person at one device reads what it does, the presses that work it among them. */
@@ -59,8 +68,8 @@ class CueSheetTests {
                 .extracting(CueSheet.Row::device)
                 .containsOnly("Lantern desk", "Foot board");
         assertThat(sheet(plan, "guitar-sounds").rows())
-                .extracting(CueSheet.Row::at)
-                .containsExactly("on load", "19|1", "on stop");
+                .extracting(row -> place(row.when()))
+                .containsExactly("on load", "19", "on stop");
         assertThat(sheet(plan, "old-desk").rows()).isEmpty();
     }
 
@@ -72,7 +81,7 @@ class CueSheetTests {
                 List.of(Sketch.stepOf("old-desk recall:bank-2").withWait(40)));
         Plan always = plan.withBook(plan.book().withAlways(List.of(play)));
         assertThat(sheet(always, "old-desk").rows())
-                .extracting(CueSheet.Row::at, CueSheet.Row::what)
+                .extracting(row -> place(row.when()), CueSheet.Row::what)
                 .containsExactly(tuple("on play", "recall Bank 2, 40 ms later"));
     }
 }

@@ -157,8 +157,8 @@ class BookTests {
     @Test
     void anAnchorIsReadBackAsItIsWritten() {
         for (String text : List.of(
-                "17|1",
-                "9|3|1/2",
+                "bar 17",
+                "bar 9 beat 3\u00bd",
                 "0:20.500",
                 "start of Verse",
                 "end of Refrain",

@@ -130,7 +130,7 @@ class SongTests {
         Plan plan = new SongEdit.TellForm(new SongId("lanterns"), "tempo 92\nAll: 60 bars\n").apply(Evening.plan());
         Song song = plan.book().song(new SongId("lanterns"));
         assertThat(song.cues().stream().map(cue -> cue.at().text(song.form().score())))
-                .containsExactly("on load", "19|1", "27|1", "43|1");
+                .containsExactly("on load", "bar 19", "bar 27", "bar 43");
         Plan placed = new CueEdit.PlaceCue(EBB, 2, "0:33.5").apply(Evening.plan());
         assertThat(placed.book().song(EBB).cue(2).orElseThrow().at()).isEqualTo(new Anchor.OnClock(33_500_000));
     }
@@ -139,13 +139,13 @@ class SongTests {
     void cuesMoveByBeatsAndByMillisecondsAndAreCopiedToAllSectionsAlike() {
         SongId lanterns = new SongId("lanterns");
         Plan moved = new CueEdit.MoveCues(lanterns, List.of(2), 960, 0).apply(Evening.plan());
-        assertThat(text(moved, lanterns, 2)).isEqualTo("19|2");
+        assertThat(text(moved, lanterns, 2)).isEqualTo("bar 19 beat 2");
         assertThat(text(new CueEdit.MoveCues(lanterns, List.of(2), 0, -5_000).apply(moved), lanterns, 2))
                 .isEqualTo("0:47.604");
         Plan copied = new CueEdit.CopyToAlike(lanterns, List.of(2)).apply(moved);
         assertThat(copied.book().song(lanterns).cues()).hasSize(6);
         assertThat(List.of(text(copied, lanterns, 5), text(copied, lanterns, 6)))
-                .containsExactly("31|2", "43|2");
+                .containsExactly("bar 31 beat 2", "bar 43 beat 2");
         refused(new CueEdit.CopyToAlike(lanterns, List.of(2)), copied, "cues", "all of them have these cues");
     }
 
@@ -186,7 +186,7 @@ class SongTests {
                         Cue::number,
                         cue -> cue.at().text(form.score()),
                         cue -> cue.steps().size())
-                .containsExactly(tuple(7, "4|2", 2), tuple(8, "5|3", 0));
+                .containsExactly(tuple(7, "bar 4 beat 2", 2), tuple(8, "bar 5 beat 3", 0));
         assertThat(Capture.of(form, hits.subList(0, 1), 0, true)
                         .taken()
                         .getFirst()

@@ -7,6 +7,7 @@ import embrack.core.Evening;
 import embrack.core.Sketch;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Told;
 import embrack.core.edit.CueEdit;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.SongEdit;
@@ -115,7 +116,7 @@ class CueProofTests {
         List<Finding> found = Report.of(late).findings().stream()
                 .filter(f -> f.code().equals("songs.late"))
                 .toList();
-        assertThat(found).extracting(Finding::where).containsExactly("Ebb, 5|1", "Ebb, on play");
+        assertThat(found).extracting(f -> Told.of(f, late).where()).containsExactly("Ebb, bar 5", "Ebb, on play");
         assertThat(found.getLast().remedy())
                 .as("what comes on play cannot come earlier")
                 .isEmpty();
@@ -194,7 +195,7 @@ class CueProofTests {
                 .filter(f -> f.code().equals("songs.not-sent"))
                 .toList();
         assertThat(found).hasSize(1);
-        assertThat(found.getFirst().what()).isEqualTo("The chart of Lantern desk has no line for it.");
+        assertThat(Told.of(found.getFirst(), plan).what()).isEqualTo("The chart of Lantern desk has no line for it.");
         assertThat(found.getFirst().cues()).hasSize(7);
     }
 

@@ -67,7 +67,7 @@ class ProofPropertyTests {
             String where = report.plan().words(proof.at());
             assertThat(report.findings().stream()
                             .anyMatch(f ->
-                                    f.where().equals(where) && f.code().matches("controls\\.(stopped|not-as-meant)")))
+                                    f.isAbout(proof.at()) && f.code().matches("controls\\.(stopped|not-as-meant)")))
                     .as("%s is %s", where, proof.verdict())
                     .isEqualTo(proof.verdict() != Verdict.EXACT);
         }
@@ -86,13 +86,11 @@ class ProofPropertyTests {
                         List<Finding> left =
                                 Report.of(remedy.edit().apply(plan)).findings();
                         assertThat(left)
-                                .as("%s by %s", finding.what(), remedy.label())
-                                .noneMatch(f -> f.code().equals(finding.code())
-                                        && f.where().equals(finding.where())
-                                        && f.what().equals(finding.what()));
+                                .as("%s by %s", finding.key(), remedy.name())
+                                .doesNotContain(finding);
                     } catch (Refused refused) {
                         throw new AssertionError(
-                                "%s: %s was refused: %s".formatted(finding.what(), remedy.label(), refused.words()),
+                                "%s: %s was refused: %s".formatted(finding.key(), remedy.name(), refused.words()),
                                 refused);
                     }
                 });

@@ -22,6 +22,7 @@ import embrack.core.show.Transition;
 import embrack.core.show.When;
 import embrack.core.sim.ShowRun.Leftover;
 import embrack.core.sim.ShowRun.Upset;
+import embrack.core.word.Wording;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -83,7 +84,7 @@ class ShowRunTests {
         Plan plan = sketch.edit(new CueEdit.LeaveOff(new SongId("slow-boats"), 2, true))
                 .plan();
         assertThat(run(plan).upsets())
-                .extracting(upset -> upset.jump().words(), Upset::song, Upset::meant)
+                .extracting(upset -> words(plan, upset.jump()), Upset::song, Upset::meant)
                 .contains(tuple("When Ebb is left out", new SongId("slow-boats"), 0));
     }
 
@@ -120,7 +121,7 @@ class ShowRunTests {
                                 .cues("ebb", "2|1 = guitar-sounds off:loop-4")
                                 .plan())
                         .leftovers())
-                .extracting(leftover -> leftover.jump().words())
+                .extracting(leftover -> words(Evening.plan(), leftover.jump()))
                 .as("it is missed only when the song is left out that turns it off")
                 .containsExactly("When Ebb is left out");
         assertThat(run(Evening.sketch()
@@ -224,5 +225,9 @@ class ShowRunTests {
                         .cues("lanterns", "30|1 = guitar-sounds on:loop-4")
                         .plan());
         assertThat(run(plan).leftovers()).extracting(Leftover::into).containsExactly(Optional.of(EBB));
+    }
+
+    private static String words(Plan plan, Jump jump) {
+        return new Wording(plan.rig()).say(jump.phrase());
     }
 }

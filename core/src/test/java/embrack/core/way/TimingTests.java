@@ -147,7 +147,7 @@ class TimingTests {
                 .containsExactly(
                         "clock at 120 bpm: 48 bytes a second",
                         "time code at 25 frames a second: 200 bytes a second",
-                        "treadle sweep: all that is left, 128 control changes in 133.5 ms");
+                        "expression sweep: all that is left, 128 control changes in 133.5 ms");
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> new WireLoad(Optional.of(0), Optional.empty(), false))
                 .withMessage("A tempo is 1 to 999 beats a minute, was 0.");

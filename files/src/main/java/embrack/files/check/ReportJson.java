@@ -2,6 +2,7 @@ package embrack.files.check;
 
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Told;
 import embrack.core.gear.ShownMessage;
 import embrack.core.midi.Message;
 import embrack.core.music.Clock;
@@ -9,6 +10,8 @@ import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
 import embrack.core.sim.SongProof;
 import embrack.core.sim.Story;
+import embrack.core.word.Language;
+import embrack.files.plan.CuePlace;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
@@ -22,11 +25,12 @@ final class ReportJson {
 
     private ReportJson() {}
 
-    static String of(Report report) {
+    static String of(Report report, Language language) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("rig", report.plan().rig().name().text()).put("stopsTheShow", report.stopsTheShow());
         ArrayNode findings = root.putArray("findings");
-        report.findings().forEach(finding -> finding(findings.addObject(), finding));
+        report.findings()
+                .forEach(finding -> finding(findings.addObject(), Told.of(finding, report.plan(), language), finding));
         ArrayNode proofs = root.putArray("proofs");
         report.proofs().forEach(proof -> proof(proofs.addObject(), report.plan(), proof));
         ArrayNode controls = root.putArray("controls");
@@ -39,13 +43,14 @@ final class ReportJson {
         return new JsonMapper().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
     }
 
-    private static void finding(ObjectNode f, Finding finding) {
+    private static void finding(ObjectNode f, Told told, Finding finding) {
         f.put("code", finding.code())
                 .put("severity", finding.severity().name().toLowerCase(Locale.ROOT))
-                .put("where", finding.where())
-                .put("what", finding.what())
-                .put("why", finding.why())
-                .put("fix", finding.fix());
+                .put("where", told.where())
+                .put("what", told.what())
+                .put("why", told.why())
+                .put("fix", told.fix());
+        FactJson.put(f.putObject("facts"), finding.facts());
     }
 
     private static void proof(ObjectNode f, Plan plan, Proof proof) {
@@ -72,9 +77,9 @@ final class ReportJson {
                 .put("length", Clock.exact(song.song().usualLength()));
         ArrayNode cues = f.putArray("cues");
         song.cues().forEach(cue -> {
-            ObjectNode c = cues.addObject()
-                    .put("at", cue.cue().at().text(song.song().form().score()))
-                    .put("verdict", cue.verdict().words());
+            ObjectNode c = cues.addObject();
+            CuePlace.write(c, cue.cue().at(), song.song().form().score());
+            c.put("verdict", cue.verdict().words());
             cue.sentMicros().ifPresent(sent -> c.put("sent", Clock.exact(sent)));
             texts(
                     c.putArray("does"),

@@ -3,11 +3,13 @@ package embrack.files.check;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Told;
 import embrack.core.midi.Wire;
 import embrack.core.name.Words;
 import embrack.core.sim.Proof;
 import embrack.core.sim.TravelProof;
 import embrack.core.switches.Moment;
+import embrack.core.word.Language;
 import java.util.Locale;
 
 /** A report for a person at a terminal. */
@@ -15,7 +17,7 @@ final class ReportText {
 
     private ReportText() {}
 
-    static String of(Report report) {
+    static String of(Report report, Language language) {
         var text = new StringBuilder("%s: %s, %s, %s\n"
                 .formatted(
                         report.plan().rig().name(),
@@ -25,14 +27,15 @@ final class ReportText {
                         report.count(Severity.LOOK) + " to look at",
                         Words.count(report.count(Severity.NOTE), "note")));
         for (Finding finding : report.findings()) {
+            Told told = Told.of(finding, report.plan(), language);
             text.append("\n%s  %s  [%s]\n  %s\n  %s\n  %s\n"
                     .formatted(
                             finding.severity().words().toUpperCase(Locale.ROOT),
-                            finding.where(),
+                            told.where(),
                             finding.code(),
-                            finding.what(),
-                            finding.why(),
-                            finding.fix()));
+                            told.what(),
+                            told.why(),
+                            told.fix()));
         }
         text.append("\n");
         for (Proof proof : report.proofs()) {

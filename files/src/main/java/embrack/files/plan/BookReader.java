@@ -103,7 +103,7 @@ final class BookReader {
     private Cue cue(Fields f, Form form) {
         int number = f.integer("number");
         Optional<TapeLabel> name = f.optionalText("name", TapeLabel::new);
-        Anchor at = f.text("at", text -> Anchor.parse(text, form));
+        Anchor at = CuePlace.read(f, form);
         List<Step> does = f.holds("steps") ? f.objects("steps", Cue.MAX_STEPS, steps) : List.of();
         List<Message> raw = f.holds("messages")
                 ? f.fit(

@@ -3,7 +3,6 @@ package embrack.files.plan;
 import embrack.core.midi.Message;
 import embrack.core.music.Clock;
 import embrack.core.music.Score;
-import embrack.core.show.Anchor;
 import embrack.core.show.Book;
 import embrack.core.show.Cue;
 import embrack.core.show.Entry;
@@ -67,11 +66,7 @@ final class BookWriter {
     private static void cue(ObjectNode f, Cue cue, Score score) {
         f.put("number", cue.number());
         cue.name().ifPresent(name -> f.put("name", name.text()));
-        f.put(
-                "at",
-                cue.at() instanceof Anchor.OnClock clock
-                        ? Clock.exact(clock.micros())
-                        : cue.at().text(score));
+        CuePlace.write(f, cue.at(), score);
         if (!cue.steps().isEmpty()) {
             PlanWriter.list(f, "steps", cue.steps(), PlanWriter::step);
         }

@@ -12,7 +12,7 @@ public final class PlanFile {
     public static final String FORMAT = "embrack-plan";
 
     /** The version that is written, and the newest that can be read. */
-    public static final int VERSION = 6;
+    public static final int VERSION = 7;
 
     private PlanFile() {}
 

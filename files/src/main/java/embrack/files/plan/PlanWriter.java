@@ -23,7 +23,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Writes a plan as the fields of its file, version 5, always in the same order. */
+/** Writes a plan as the fields of its file, always in the same order. */
 final class PlanWriter {
 
     /** What the steps of a moment are called. */

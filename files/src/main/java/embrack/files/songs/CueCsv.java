@@ -2,6 +2,8 @@ package embrack.files.songs;
 
 import embrack.core.chart.Action;
 import embrack.core.music.Clock;
+import embrack.core.music.Position;
+import embrack.core.music.Score;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
@@ -37,8 +39,8 @@ import org.apache.commons.csv.CSVRecord;
  */
 public final class CueCsv {
 
-    private static final List<String> COLUMNS =
-            List.of("cue", "at", "clock", "device", "action", "words", "wait ms", "early", "leaves off", "name");
+    private static final List<String> COLUMNS = List.of(
+            "cue", "bar", "beat", "at", "clock", "device", "action", "words", "wait ms", "early", "leaves off", "name");
     private static final Pattern PRESS = Pattern.compile("press:(\\d{1,3}):(\\d{1,3})");
     private static final int MOST_PROBLEMS = 200;
 
@@ -84,11 +86,19 @@ public final class CueCsv {
     private static void print(
             CSVPrinter printer, Song song, Cue cue, String device, String action, String words, int waitMillis)
             throws IOException {
+        Score score = song.form().score();
+        Optional<Position> on = cue.at() instanceof Anchor.OnBar bar
+                ? Optional.of(score.position(score.tick(bar.at())))
+                : Optional.empty();
         printer.printRecord(
                 cue.number(),
-                cue.at() instanceof Anchor.OnClock clock
-                        ? Clock.exact(clock.micros())
-                        : cue.at().text(song.form().score()),
+                on.map(place -> String.valueOf(place.bar())).orElse(""),
+                on.map(score::beat).orElse(""),
+                on.isPresent()
+                        ? ""
+                        : cue.at() instanceof Anchor.OnClock clock
+                                ? Clock.exact(clock.micros())
+                                : cue.at().text(score),
                 cue.at().micros(song.form()).map(Clock::text).orElse(""),
                 device,
                 action,
@@ -119,13 +129,20 @@ public final class CueCsv {
                 .setIgnoreEmptyLines(true)
                 .get()
                 .parse(new StringReader(csv.startsWith("\uFEFF") ? csv.substring(1) : csv))) {
-            for (String column : List.of("at", "device", "action")) {
+            for (String column : List.of("device", "action")) {
                 if (!parser.getHeaderMap().containsKey(column)) {
                     problems.add(new Problem(
                             "line 1",
                             "the column \"%s\" is missing; the columns are %s"
                                     .formatted(column, String.join(", ", COLUMNS))));
                 }
+            }
+            if (!parser.getHeaderMap().containsKey("bar")
+                    && !parser.getHeaderMap().containsKey("at")) {
+                problems.add(new Problem(
+                        "line 1",
+                        "neither \"bar\" nor \"at\" is a column; the columns are %s"
+                                .formatted(String.join(", ", COLUMNS))));
             }
             for (CSVRecord line : parser) {
                 try {
@@ -147,7 +164,9 @@ public final class CueCsv {
     }
 
     private static void add(Map<String, Cue> cues, CSVRecord line, Plan plan, Song song) {
-        Anchor at = Anchor.parse(cell(line, "at"), song.form());
+        Anchor at = cell(line, "bar").isEmpty()
+                ? Anchor.parse(cell(line, "at"), song.form())
+                : new Anchor.OnBar(song.form().score().parse(cell(line, "bar") + " " + cell(line, "beat")));
         String name = cell(line, "device");
         DeviceId device = plan.rig().devices().stream()
                 .filter(d -> d.name().text().equalsIgnoreCase(name))

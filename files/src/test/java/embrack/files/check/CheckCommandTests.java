@@ -3,6 +3,7 @@ package embrack.files.check;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.MuteBoard;
+import embrack.core.edit.SwitchEdit;
 import embrack.core.plan.Plan;
 import embrack.files.plan.PlanFile;
 import java.io.ByteArrayOutputStream;
@@ -47,9 +48,14 @@ class CheckCommandTests {
         JsonNode report = JsonMapper.shared().readTree(out.toString(StandardCharsets.UTF_8));
         assertThat(report.get("stopsTheShow").booleanValue()).isTrue();
         JsonNode finding = report.get("findings").get(0);
-        assertThat(finding.propertyNames()).containsExactly("code", "severity", "where", "what", "why", "fix");
+        assertThat(finding.propertyNames()).containsExactly("code", "severity", "where", "what", "why", "fix", "facts");
         assertThat(finding.get("code").stringValue()).isEqualTo("switches.channel-mismatch");
         assertThat(finding.get("severity").stringValue()).isEqualTo("stops");
+        assertThat(finding.get("facts").toString())
+                .isEqualTo("{\"switches\":[" + switchOf(1) + "," + switchOf(2) + "," + switchOf(3) + "," + switchOf(4)
+                        + "],\"board\":{\"device\":\"voice-board\"},\"sent\":2,"
+                        + "\"device\":{\"device\":\"vocal-mixer\"},\"listens\":5,"
+                        + "\"setting\":\"MIDI receive channel\",\"cause\":\"free\"}");
         JsonNode proof = report.get("proofs").get(1);
         assertThat(proof.propertyNames())
                 .containsExactly("trigger", "verdict", "intended", "actual", "messages", "path", "worstMs");
@@ -74,6 +80,21 @@ class CheckCommandTests {
         assertThat(err.toString(StandardCharsets.UTF_8)).contains("missing.json cannot be opened. Is the name right?");
         assertThat(command.run(List.of())).isEqualTo(CheckCommand.UNREADABLE);
         assertThat(out.size()).isZero();
+    }
+
+    @Test
+    void aReportSpeaksAnotherLanguageAsFarAsItHasWords() throws IOException {
+        Plan plan = MuteBoard.with(
+                new SwitchEdit.ClearSwitch(MuteBoard.at(3)), new SwitchEdit.NameSwitch(MuteBoard.at(3), "Voice"));
+        assertThat(command.run(List.of("--language=zz", file(plan)))).isEqualTo(CheckCommand.NOTHING_STOPS);
+        assertThat(out.toString(StandardCharsets.UTF_8))
+                .contains("Voice board, bonk A, knip 3  [switches.no-steps]\n  Voice zo la knip e nulo.\n");
+        assertThat(command.run(List.of("--language=English", file(plan)))).isEqualTo(CheckCommand.UNREADABLE);
+        assertThat(err.toString(StandardCharsets.UTF_8)).contains("A language is two to eight small letters");
+    }
+
+    private static String switchOf(int number) {
+        return "{\"board\":\"voice-board\",\"bank\":1,\"switch\":%d}".formatted(number);
     }
 
     private String file(Plan plan) throws IOException {

@@ -269,9 +269,9 @@ class SongMidiTests {
                         + cue.steps().stream().map(plan::words).toList()
                         + cue.raw().stream().map(Message::hex).toList())
                 .containsExactly(
-                        "1|1 [Lantern desk: recall Scene 1][]",
-                        "1|2 [Guitar sounds: select Patch 9][B9 03 03]",
-                        "1|3 [Vocal mixer: set level of Input 2 to 77][]");
+                        "bar 1 [Lantern desk: recall Scene 1][]",
+                        "bar 1 beat 2 [Guitar sounds: select Patch 9][B9 03 03]",
+                        "bar 1 beat 3 [Vocal mixer: set level of Input 2 to 77][]");
         assertThat(read.remarks())
                 .containsExactly(
                         "2 note-offs were left out.", "1 message is explained by no chart of the rig; kept as it is.");

@@ -31,8 +31,8 @@ class SongFilesTests {
         Song song = plan.book().song(LANTERNS);
         String csv = CueCsv.write(plan, song);
         assertThat(csv)
-                .startsWith("cue,at,clock,device,action,words,wait ms,early,leaves off,name\r\n")
-                .contains("2,19|1,0:46.957,Lantern desk,recall:scene-4,Lantern desk: recall Scene 4,,yes,,");
+                .startsWith("cue,bar,beat,at,clock,device,action,words,wait ms,early,leaves off,name\r\n")
+                .contains("2,19,1,,0:46.957,Lantern desk,recall:scene-4,Lantern desk: recall Scene 4,,yes,,");
         assertThat(CueCsv.read(csv, plan, song)).isEqualTo(song.cues());
     }
 
@@ -42,9 +42,12 @@ class SongFilesTests {
             quoteCharacter = '^',
             value = {
                 "at,device,action~99|9,Lantern desk,recall:scene-1/it has no beat 9",
+                "bar,device,action~1,Lamp,recall:scene-1/line 2: no box of the rig is called \"Lamp\"",
+                "device,action~Lamp,recall:scene-1/line 1: neither \"bar\" nor \"at\" is a column",
+                "bar,beat,device,action~1,9,Lantern desk,recall:scene-1/line 2: Bar 1 is in 4/4; it has no beat 9.",
                 "at,device,action~1|1,Lamp,recall:scene-1/line 2: no box of the rig is called \"Lamp\"",
                 "at,device,action~1|1,Lantern desk,glow:scene-1/line 2: \"glow\" is none of the verbs",
-                "when,device~x,y/line 1: the column \"at\" is missing"
+                "when,device~x,y/line 1: the column \"action\" is missing"
             })
     void aCueListThatCannotBeReadSaysWhere(String csv, String words) {
         Plan plan = Evening.plan();

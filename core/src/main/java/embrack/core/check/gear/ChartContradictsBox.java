@@ -8,10 +8,10 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Model;
 import embrack.core.midi.Channel;
-import embrack.core.name.Words;
 import embrack.core.rig.Device;
 import embrack.core.switches.Assignment;
 import java.util.List;
@@ -23,7 +23,7 @@ final class ChartContradictsBox implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("gear.chart-contradicts-box", "The chart says one thing and the box does another");
+        return new RuleInfo(Topic.GEAR, "chart-contradicts-box");
     }
 
     @Override
@@ -43,40 +43,30 @@ final class ChartContradictsBox implements Rule {
                 .flatMap(d -> subject.plan().switches().using(d.id()).stream())
                 .filter(a -> a.steps().stream().anyMatch(s -> wrong.contains(s.action())))
                 .toList();
-        boolean mendable = model.withChartCorrected().contradictedActions().isEmpty();
-        return Optional.of(new Finding(
-                info(),
-                users.isEmpty() ? Severity.LOOK : Severity.STOPS,
-                Words.list(devices.stream().map(Device::name).toList()) + ", chart of " + model.name(),
-                example(model, wrong.getFirst())
-                        + (wrong.size() == 1
-                                ? ""
-                                : " %d of the chart's %d lines are wrong in this way."
-                                        .formatted(wrong.size(), model.actions().size())),
-                users.isEmpty()
-                        ? "No switch uses these lines yet; the first that does will do the wrong thing."
-                        : "Embrack sends what the chart says, so switches do something else than was meant.",
-                mendable
-                        ? "Correct the chart to the values that the box obeys, then program the switches anew."
-                        : "Look the message up in the manual again and correct the chart.",
-                users.stream().map(Assignment::at).toList(),
-                mendable
-                        ? Optional.of(new Remedy("Correct the chart", new GearEdit.CorrectChart(model.id())))
-                        : Optional.empty()));
+        return Optional.of(found(users.isEmpty() ? Severity.LOOK : Severity.STOPS)
+                .about(users.stream().map(Assignment::at).toList())
+                .with("boxes", devices)
+                .with("model", model.name())
+                .with("messages", messages(model, wrong.getFirst()))
+                .with("action", model.words(wrong.getFirst()))
+                .with(
+                        "done",
+                        model.answers().reactionsToChart(wrong.getFirst()).stream()
+                                .map(model::words)
+                                .toList())
+                .with("wrong", wrong.size())
+                .with("lines", model.actions().size())
+                .word("used", users.isEmpty() ? "no" : "yes")
+                .mend(
+                        model.withChartCorrected().contradictedActions().isEmpty()
+                                ? Optional.of(new Remedy("correct", new GearEdit.CorrectChart(model.id())))
+                                : Optional.empty())
+                .made());
     }
 
-    private static String example(Model model, Action action) {
-        List<Action> done = model.answers().reactionsToChart(action);
-        return "The chart has %s for \"%s\", but the box %s."
-                .formatted(
-                        Words.list(model.messagesFor(action, new Channel(Channel.FIRST)).orElseThrow().stream()
-                                .map(ChartWords::of)
-                                .toList()),
-                        model.words(action),
-                        done.isEmpty()
-                                ? "ignores it"
-                                : "takes it as \"%s\""
-                                        .formatted(Words.list(
-                                                done.stream().map(model::words).toList())));
+    private static List<String> messages(Model model, Action action) {
+        return model.messagesFor(action, new Channel(Channel.FIRST)).orElseThrow().stream()
+                .map(ChartWords::of)
+                .toList();
     }
 }

@@ -1,11 +1,11 @@
 package embrack.core.check.order;
 
 import embrack.core.check.rule.Finding;
-import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.OrderEdit;
 import embrack.core.show.CueAt;
 import embrack.core.show.Show;
@@ -13,7 +13,6 @@ import embrack.core.show.Song;
 import embrack.core.show.Stem;
 import embrack.core.show.StemAt;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A stem sounds although somebody plays it, or is silent although nobody does. */
@@ -21,7 +20,7 @@ final class Doubled implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("order.stem-against-player", "A stem against the roster");
+        return new RuleInfo(Topic.ORDER, "stem-against-player");
     }
 
     @Override
@@ -39,20 +38,15 @@ final class Doubled implements Rule {
 
     private Finding finding(Show show, Song song, Stem stem) {
         boolean sounds = show.sounds(song.id(), stem);
-        String player = stem.player().orElseThrow().text();
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                "%s, %s".formatted(song.title(), stem.name()),
-                sounds
-                        ? "%s is played live tonight, and its stem sounds too.".formatted(player)
-                        : "Nobody plays %s tonight, and its stem is silent.".formatted(player),
-                sounds ? "Both together are out of step." : "It is missing.",
-                sounds ? "Mute the stem." : "Let the stem sound.",
-                List.of(),
-                Optional.of(new Remedy(
-                        sounds ? "Mute it" : "Let it sound",
-                        new OrderEdit.TurnStem(show.id(), song.id(), stem.name().text(), false))),
-                List.of(CueAt.whole(song.id())));
+        return found(Severity.LOOK)
+                .with("song", song)
+                .with("stem", stem.name())
+                .with("player", stem.player().orElseThrow())
+                .cause(sounds ? "sounds" : "silent")
+                .mend(
+                        sounds ? "mute" : "sound",
+                        new OrderEdit.TurnStem(show.id(), song.id(), stem.name().text(), false))
+                .in(List.of(CueAt.whole(song.id())))
+                .made();
     }
 }

@@ -5,12 +5,12 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.show.Running;
 import embrack.core.show.Running.Part;
 import embrack.core.show.Transition;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Two pads follow one another with a hard cut. */
@@ -18,7 +18,7 @@ final class HardBetweenPads implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("order.hard-between-pads", "A hard cut between pads");
+        return new RuleInfo(Topic.ORDER, "hard-between-pads");
     }
 
     @Override
@@ -35,16 +35,12 @@ final class HardBetweenPads implements Rule {
             if (one.pad().isPresent()
                     && next.pad().isPresent()
                     && (way == Transition.Way.HARD || way == Transition.Way.STRAIGHT_ON)) {
-                found.add(new Finding(
-                        info(),
-                        Severity.LOOK,
-                        Tonight.where(running.show(), one.entry()),
-                        "One pad ends and the next begins at once, from %s to %s."
-                                .formatted(one.pad().get(), next.pad().get()),
-                        "The cut is heard where nothing else sounds.",
-                        "Crossfade them over a few seconds.",
-                        List.of(),
-                        Optional.empty()));
+                found.add(found(Severity.LOOK)
+                        .with("show", running.show().name())
+                        .with("part", one.entry().name())
+                        .with("from", one.pad().get().toString())
+                        .with("to", next.pad().get().toString())
+                        .made());
             }
         }
         return found;

@@ -5,13 +5,13 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.show.Entry;
 import embrack.core.show.Show;
 import embrack.core.show.Transition;
 import embrack.core.switches.Duty;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A part waits for a press, and no switch is for it. */
@@ -19,7 +19,7 @@ final class NobodyGoes implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("order.nobody-goes", "No switch goes on");
+        return new RuleInfo(Topic.ORDER, "nobody-goes");
     }
 
     @Override
@@ -34,15 +34,10 @@ final class NobodyGoes implements Rule {
             Entry next = show.order().get(i + 1);
             if (show.order().get(i).transition().way() == Transition.Way.ON_DEMAND
                     && next.press().isEmpty()) {
-                found.add(new Finding(
-                        info(),
-                        Severity.STOPS,
-                        Tonight.where(show, next),
-                        "It waits for a press, and no switch begins it.",
-                        "It never begins.",
-                        "Say which switch begins it, or give a switch the duty \"go\".",
-                        List.of(),
-                        Optional.empty()));
+                found.add(found(Severity.STOPS)
+                        .with("show", show.name())
+                        .with("part", next.name())
+                        .made());
             }
         }
         return found;

@@ -5,6 +5,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.music.Key;
 import embrack.core.show.Running;
 import embrack.core.show.Running.Part;
@@ -18,7 +19,7 @@ final class PadKey implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("order.pad-key", "A pad in the wrong key");
+        return new RuleInfo(Topic.ORDER, "pad-key");
     }
 
     @Override
@@ -43,15 +44,13 @@ final class PadKey implements Rule {
                 List<Key> fit = before.map(key -> Key.dronesUnder(key, next.get()))
                         .filter(keys -> !keys.isEmpty())
                         .orElseGet(() -> List.of(next.get().root()));
-                found.add(new Finding(
-                        info(),
-                        Severity.LOOK,
-                        Tonight.where(running.show(), parts.get(i).entry()),
-                        "Its pad is in %s, and the music is in %s.".formatted(pad.get(), next.get()),
-                        "Root and fifth of the pad are not both in that scale: it clashes as soon as somebody plays.",
-                        "Take the pad in %s.".formatted(fit.getFirst()),
-                        List.of(),
-                        Optional.empty()));
+                found.add(found(Severity.LOOK)
+                        .with("show", running.show().name())
+                        .with("part", parts.get(i).entry().name())
+                        .with("pad", pad.get().toString())
+                        .with("music", next.get().toString())
+                        .with("fits", fit.getFirst().toString())
+                        .made());
             }
         }
         return found;

@@ -5,12 +5,11 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.music.Clock;
+import embrack.core.check.rule.Topic;
 import embrack.core.show.Entry;
 import embrack.core.show.Pad;
 import embrack.core.show.Running.Part;
-import java.util.List;
-import java.util.Optional;
+import embrack.core.show.Show;
 import java.util.stream.Stream;
 
 /** A pad may end before what it lies under. */
@@ -21,7 +20,7 @@ final class PadShort implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("order.pad-short", "A pad is too short");
+        return new RuleInfo(Topic.ORDER, "pad-short");
     }
 
     @Override
@@ -32,7 +31,7 @@ final class PadShort implements Rule {
                                 .entry()
                                 .pad()
                                 .filter(pad -> pad.micros() < needed(part))
-                                .map(pad -> finding(Tonight.where(running.show(), part.entry()), part, pad))
+                                .map(pad -> finding(running.show(), part, pad))
                                 .stream()));
     }
 
@@ -41,24 +40,14 @@ final class PadShort implements Rule {
         return entry.item().isSpoken() ? part.length() == 0 ? Pad.USUAL_MICROS : SPEECH * part.length() : part.length();
     }
 
-    private Finding finding(String where, Part part, Pad pad) {
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                where,
-                "Its pad lasts %s; %s."
-                        .formatted(
-                                Clock.brief(pad.micros()),
-                                part.length() == 0
-                                        ? "nobody knows how long the talk is"
-                                        : part.entry().item().isSpoken()
-                                                ? "%s of talk may become %s"
-                                                        .formatted(
-                                                                Clock.brief(part.length()), Clock.brief(needed(part)))
-                                                : "it has to last " + Clock.brief(part.length())),
-                "When it ends, there is silence under somebody's voice.",
-                "Take a longer pad; usual are 20 minutes (common practice, no source).",
-                List.of(),
-                Optional.empty());
+    private Finding finding(Show show, Part part, Pad pad) {
+        return found(Severity.LOOK)
+                .with("show", show.name())
+                .with("part", part.entry().name())
+                .with("pad", pad.micros())
+                .with("length", part.length())
+                .with("needed", needed(part))
+                .cause(part.length() == 0 ? "unknown" : part.entry().item().isSpoken() ? "talk" : "music")
+                .made();
     }
 }

@@ -1,9 +1,7 @@
 package embrack.core.check.order;
 
 import embrack.core.check.rule.Subject;
-import embrack.core.show.Entry;
 import embrack.core.show.Running;
-import embrack.core.show.Show;
 import java.util.Optional;
 
 /** The show that is planned now, by the clock. */
@@ -16,10 +14,5 @@ final class Tonight {
                 .book()
                 .tonight()
                 .map(show -> Running.of(subject.plan().book(), show));
-    }
-
-    /** A part in words: "Night of the Slow Boats, Tale". */
-    static String where(Show show, Entry entry) {
-        return "%s, %s".formatted(show.name(), entry.name());
     }
 }

@@ -6,6 +6,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.DutyEdit;
 import embrack.core.offer.SpareSwitch;
 import embrack.core.place.Safety;
@@ -23,7 +24,7 @@ final class NoKillSwitch implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("place.no-kill-switch", "No kill switch");
+        return new RuleInfo(Topic.PLACE, "no-kill-switch");
     }
 
     @Override
@@ -42,19 +43,12 @@ final class NoKillSwitch implements Rule {
                 .filter(safety::isGo)
                 .map(Assignment::at)
                 .findFirst();
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                plan.rig().name().text(),
-                "No switch is the kill switch.",
-                "When a song goes wrong in front of people, nothing stops it at once.",
-                "Give one switch, far from go, the duty: %s."
-                        .formatted(String.join(
-                                "; ", stops.stream().map(plan::words).toList())),
-                List.of(),
-                go.flatMap(at -> SpareSwitch.farFrom(plan, at))
-                        .map(at -> new Remedy(
-                                "Make it %s".formatted(plan.words(at)),
-                                new DutyEdit(at, Duty.KILL, "Stop all", stops))));
+        return found(Severity.LOOK)
+                .with("rig", plan.rig().name())
+                .with("deeds", stops)
+                .mend(go.flatMap(at -> SpareSwitch.farFrom(plan, at))
+                        .map(at ->
+                                new Remedy("give-duty", new DutyEdit(at, Duty.KILL, "Stop all", stops)).with("at", at)))
+                .made();
     }
 }

@@ -6,6 +6,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.DutyEdit;
 import embrack.core.offer.SpareSwitch;
 import embrack.core.place.Safety;
@@ -23,7 +24,7 @@ final class NoSafeSwitch implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("place.no-safe-switch", "Nothing makes the rig safe");
+        return new RuleInfo(Topic.PLACE, "no-safe-switch");
     }
 
     @Override
@@ -42,19 +43,12 @@ final class NoSafeSwitch implements Rule {
                 .filter(safety::isGo)
                 .map(Assignment::at)
                 .findFirst();
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                plan.rig().name().text(),
-                "No switch makes everything safe.",
-                "After a mistake the boxes are in states that nobody planned.",
-                "Give one switch the duty: %s."
-                        .formatted(
-                                String.join("; ", safe.stream().map(plan::words).toList())),
-                List.of(),
-                go.flatMap(at -> SpareSwitch.farFrom(plan, at))
-                        .map(at -> new Remedy(
-                                "Make it %s".formatted(plan.words(at)),
-                                new DutyEdit(at, Duty.SAFE, "Make safe", safe))));
+        return found(Severity.LOOK)
+                .with("rig", plan.rig().name())
+                .with("deeds", safe)
+                .mend(go.flatMap(at -> SpareSwitch.farFrom(plan, at))
+                        .map(at ->
+                                new Remedy("give-duty", new DutyEdit(at, Duty.SAFE, "Make safe", safe)).with("at", at)))
+                .made();
     }
 }

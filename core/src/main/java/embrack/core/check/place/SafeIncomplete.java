@@ -1,20 +1,18 @@
 package embrack.core.check.place;
 
 import embrack.core.check.rule.Finding;
-import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.place.Safety;
-import embrack.core.plan.Plan;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Duty;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** The switch that makes safe, or the kill switch, forgets a box. */
@@ -22,7 +20,7 @@ final class SafeIncomplete implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("place.safe-incomplete", "A box is left out of making safe");
+        return new RuleInfo(Topic.PLACE, "safe-incomplete");
     }
 
     @Override
@@ -37,25 +35,17 @@ final class SafeIncomplete implements Rule {
                                     .noneMatch(s -> s.device().equals(step.device())
                                             && s.action().equals(step.action())))
                             .toList();
-                    return missing.isEmpty() ? Stream.empty() : Stream.of(finding(subject.plan(), a, missing));
+                    return missing.isEmpty() ? Stream.empty() : Stream.of(finding(a, missing));
                 });
     }
 
-    private Finding finding(Plan plan, Assignment assignment, List<Step> missing) {
+    private Finding finding(Assignment assignment, List<Step> missing) {
         String duty = assignment.duty().orElseThrow().words();
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                plan.words(assignment.at()),
-                "Its duty is \"%s\", and it leaves out: %s."
-                        .formatted(
-                                duty,
-                                String.join(
-                                        "; ", missing.stream().map(plan::words).toList())),
-                "Whoever presses it trusts that everything is done.",
-                "Add what is missing.",
-                List.of(assignment.at()),
-                Optional.of(new Remedy(
-                        "Add what is missing", new SwitchEdit.AddSteps(assignment.at(), Moment.PRESS, missing))));
+        return found(Severity.LOOK)
+                .about(assignment.at())
+                .word("duty", duty)
+                .with("missing", missing)
+                .mend("add", new SwitchEdit.AddSteps(assignment.at(), Moment.PRESS, missing))
+                .made();
     }
 }

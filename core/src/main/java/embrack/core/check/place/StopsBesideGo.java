@@ -6,14 +6,15 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.FloorEdit;
-import embrack.core.name.Words;
 import embrack.core.offer.SpareSwitch;
 import embrack.core.place.Safety;
 import embrack.core.place.Surroundings;
 import embrack.core.plan.Plan;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.SwitchAt;
+import embrack.core.word.Phrase;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -26,7 +27,7 @@ final class StopsBesideGo implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("place.stop-beside-go", "What hurts lies beside go");
+        return new RuleInfo(Topic.PLACE, "stop-beside-go");
     }
 
     @Override
@@ -45,29 +46,24 @@ final class StopsBesideGo implements Rule {
     }
 
     private Finding finding(Plan plan, Assignment go, Assignment other) {
-        List<String> told = Surroundings.of(plan, go.at()).misses().stream()
+        List<Phrase> told = Surroundings.of(plan, go.at()).misses().stream()
                 .filter(miss -> miss.hit().equals(other.at()))
-                .map(Surroundings.Miss::words)
+                .map(Surroundings.Miss::phrase)
                 .toList();
         Optional<SwitchAt> away = SpareSwitch.farFrom(plan, go.at())
                 .filter(at -> SpareSwitch.distance(plan.board(at.board()), at, go.at()) >= ROOM);
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                plan.words(List.of(go.at(), other.at())),
-                "Switch %d (%s) lies beside switch %d, which starts something."
-                        .formatted(
-                                other.at().number(),
-                                Words.list(other.steps().stream()
-                                        .limit(2)
-                                        .map(plan::words)
-                                        .toList()),
-                                go.at().number()),
-                told.isEmpty() ? "A foot that comes down a row too far hits it." : told.getFirst(),
-                "Put at least one switch between them.",
-                List.of(go.at(), other.at()),
-                away.map(at -> new Remedy(
-                        "Move it to switch %d".formatted(at.number()),
-                        new FloorEdit.MoveSwitches(List.of(other.at()), at))));
+        return found(Severity.LOOK)
+                .about(List.of(go.at(), other.at()))
+                .with("hurts", other.at().number())
+                .with("does", other.steps().stream().limit(2).toList())
+                .with("go", go.at().number())
+                .with(
+                        "miss",
+                        told.isEmpty()
+                                ? Phrase.of("core/check/place", "stop-beside-go.a-row-too-far")
+                                : told.getFirst())
+                .mend(away.map(at -> new Remedy("move", new FloorEdit.MoveSwitches(List.of(other.at()), at))
+                        .with("to", at.number())))
+                .made();
     }
 }

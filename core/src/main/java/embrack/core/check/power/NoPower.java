@@ -5,10 +5,9 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.power.PowerPlan;
 import embrack.core.rig.Rig;
-import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A box that nothing powers. */
@@ -16,7 +15,7 @@ final class NoPower implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("power.none", "Nothing powers a box");
+        return new RuleInfo(Topic.POWER, "none");
     }
 
     @Override
@@ -26,18 +25,14 @@ final class NoPower implements Rule {
                 .feedings().stream()
                         .filter(feeding -> !feeding.isFed()
                                 && !rig.linksIn(feeding.device()).isEmpty())
-                        .map(feeding -> new Finding(
-                                info(),
-                                Severity.STOPS,
-                                rig.name(feeding.device()).text(),
-                                "Nothing powers %s.".formatted(rig.name(feeding.device())),
-                                "It runs from %s, and no such link is in it."
-                                        .formatted(rig.model(feeding.device())
+                        .map(feeding -> found(Severity.STOPS)
+                                .with("device", feeding.device())
+                                .with(
+                                        "needs",
+                                        rig.model(feeding.device())
                                                 .power()
                                                 .orElseThrow()
-                                                .words()),
-                                "Link its USB to a computer, a hub or a charger.",
-                                List.of(),
-                                Optional.empty()));
+                                                .words())
+                                .made());
     }
 }

@@ -5,12 +5,10 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.name.Words;
+import embrack.core.check.rule.Topic;
 import embrack.core.power.PortLoad;
 import embrack.core.power.PowerPlan;
 import embrack.core.rig.Rig;
-import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -21,34 +19,25 @@ final class TooMuchPower implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("power.too-much", "A port is asked for more than it gives");
+        return new RuleInfo(Topic.POWER, "too-much");
     }
 
     @Override
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
         return new PowerPlan(rig)
-                .loads().stream().filter(load -> load.over() > 0).map(load -> finding(rig, load));
+                .loads().stream().filter(load -> load.over() > 0).map(load -> finding(load));
     }
 
-    private Finding finding(Rig rig, PortLoad load) {
-        String port = rig.words(load.port());
-        String draw = load.own() == 0
-                ? "%d mA hang on %s, which gives %d mA: over by %d mA."
-                        .formatted(load.draw(), port, load.gives(), load.over())
-                : "%d mA hang on %s, which gives %d mA: over by %d mA before the hub's own draw, by %d mA with it."
-                        .formatted(load.draw() - load.own(), port, load.gives(), load.overBeforeHub(), load.over());
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                port,
-                draw,
-                "Boxes switch off or start anew when it matters: %s."
-                        .formatted(Words.list(
-                                load.devices().stream().map(rig::name).toList())),
-                "Take a hub with a supply of its own, or another port; a socket of a hub without a supply "
-                        + "gives 100 mA (USB 2.0).",
-                List.of(),
-                Optional.empty());
+    private Finding finding(PortLoad load) {
+        return found(Severity.STOPS)
+                .with("port", load.port())
+                .cause(load.own() == 0 ? "boxes" : "hub")
+                .with("draw", load.draw() - load.own())
+                .with("gives", load.gives())
+                .with("before-hub", load.overBeforeHub())
+                .with("over", load.over())
+                .with("boxes", load.devices())
+                .made();
     }
 }

@@ -5,10 +5,9 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.Rig;
-import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Channel 1 is what every box sends on when it is new or reset. Common practice, no source. */
@@ -16,7 +15,7 @@ final class ReceiverOnChannelOne implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("rig.receiver-on-channel-one", "A receiver listens on channel 1");
+        return new RuleInfo(Topic.RIG, "receiver-on-channel-one");
     }
 
     @Override
@@ -26,14 +25,6 @@ final class ReceiverOnChannelOne implements Rule {
                 .filter(d -> rig.setting(d.id(), SettingId.RECEIVE_CHANNEL)
                         .filter(channel -> channel == 1)
                         .isPresent())
-                .map(d -> new Finding(
-                        info(),
-                        Severity.NOTE,
-                        d.name().text(),
-                        "%s listens on channel 1.".formatted(d.name()),
-                        "Channel 1 is what most boxes send on when they are new or reset, so a stray box can reach it.",
-                        "Choose a channel from 2 upwards, here and on the board that sends to it.",
-                        List.of(),
-                        Optional.empty()));
+                .map(d -> found(Severity.NOTE).with("device", d).made());
     }
 }

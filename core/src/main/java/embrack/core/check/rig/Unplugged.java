@@ -5,11 +5,10 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Area;
 import embrack.core.rig.Device;
-import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -20,7 +19,7 @@ final class Unplugged implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("rig.unplugged", "A box is linked to nothing");
+        return new RuleInfo(Topic.RIG, "unplugged");
     }
 
     @Override
@@ -33,15 +32,7 @@ final class Unplugged implements Rule {
                         && plan.rig().appsIn(d.id()).isEmpty()
                         && !plan.rig().model(d.id()).isApp()
                         && isIdle(plan, d))
-                .map(d -> new Finding(
-                        info(),
-                        Severity.NOTE,
-                        d.name().text(),
-                        "Nothing is linked to %s and no switch is about it.".formatted(d.name()),
-                        "It can neither hear nor say anything.",
-                        "Link it, put it into the crew's own case as a spare, or leave it at home.",
-                        List.of(),
-                        Optional.empty()));
+                .map(d -> found(Severity.NOTE).with("device", d).made());
     }
 
     private static boolean isIdle(Plan plan, Device device) {

@@ -1,56 +1,49 @@
 package embrack.core.check.rule;
 
+import embrack.core.rig.DeviceId;
 import embrack.core.show.CueAt;
 import embrack.core.show.SongId;
+import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
+import embrack.core.word.Fact;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
- * Something a person should know about a plan.
+ * Something a person should know about a plan, as facts; {@link Told} has the words. Two findings are equal when rule,
+ * severity and facts are, whatever mends them.
  *
- * @param where the boxes and switches it is about
- * @param what what is the case
- * @param why what comes of it
- * @param fix what to do
+ * @param facts what it is about, by the names that its patterns have for it; "cause" where there are several ways
  * @param switches the switches that it explains; may be none
- * @param remedy an edit that does what {@code fix} says, where there is one
  * @param cues the cues that it explains, or the songs; may be none
+ * @param remedy an edit that mends it, where there is one
  */
 public record Finding(
         RuleInfo rule,
         Severity severity,
-        String where,
-        String what,
-        String why,
-        String fix,
+        Map<String, Fact> facts,
         List<SwitchAt> switches,
-        Optional<Remedy> remedy,
-        List<CueAt> cues)
+        List<CueAt> cues,
+        Optional<Remedy> remedy)
         implements Comparable<Finding> {
 
-    private static final Comparator<Finding> ORDER = Comparator.comparing(Finding::severity)
-            .thenComparing(Finding::rule)
-            .thenComparing(Finding::where)
-            .thenComparing(Finding::what);
+    private static final Comparator<Finding> ORDER =
+            Comparator.comparing(Finding::severity).thenComparing(Finding::rule).thenComparing(Finding::key);
 
     public Finding {
+        facts = Collections.unmodifiableMap(new LinkedHashMap<>(facts));
         switches = switches.stream().distinct().sorted().toList();
         cues = cues.stream().distinct().toList();
-    }
-
-    /** A finding that is about no cue. */
-    public Finding(
-            RuleInfo rule,
-            Severity severity,
-            String where,
-            String what,
-            String why,
-            String fix,
-            List<SwitchAt> switches,
-            Optional<Remedy> remedy) {
-        this(rule, severity, where, what, why, fix, switches, remedy, List.of());
     }
 
     /** Whether it is about a song or one of its cues. */
@@ -58,13 +51,62 @@ public record Finding(
         return cues.stream().anyMatch(cue -> cue.song().equals(song));
     }
 
+    /** Whether it is about a treadle, fader or knob. */
+    public boolean isAbout(ControlAt control) {
+        return facts.containsValue(new Fact.Control(control));
+    }
+
+    public boolean isAbout(Topic topic) {
+        return rule.topic() == topic;
+    }
+
+    /** The boxes that it names, in its order. */
+    public Set<DeviceId> devices() {
+        return facts.values().stream().flatMap(Finding::devices).collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
     public String code() {
         return rule.code();
     }
 
-    /** Worst first, then by rule and place. */
+    /** Its facts in one line: the same for equal findings, and to find it again in another report of the same plan. */
+    public String key() {
+        return facts.entrySet().stream()
+                .map(fact -> fact.getKey() + "=" + fact.getValue().key())
+                .collect(Collectors.joining(" "));
+    }
+
+    /** Worst first, then by rule and by what it is about. */
     @Override
     public int compareTo(Finding other) {
         return ORDER.compare(this, other);
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof Finding finding
+                && rule.equals(finding.rule)
+                && severity == finding.severity
+                && facts.equals(finding.facts);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(rule, severity, facts);
+    }
+
+    private static Stream<DeviceId> devices(Fact fact) {
+        return switch (fact) {
+            case Fact.Box box -> Stream.of(box.device());
+            case Fact.PartOf part -> Stream.of(part.device());
+            case Fact.Level level -> Stream.of(level.device());
+            case Fact.Switches switches -> switches.all().stream().map(SwitchAt::board);
+            case Fact.Control control -> Stream.of(control.at().box());
+            case Fact.Deed deed -> Stream.of(deed.step().device());
+            case Fact.Plug plug -> Stream.of(plug.socket().device());
+            case Fact.Joined link -> Stream.of(link.from().device(), link.to().device());
+            case Fact.Many many -> many.all().stream().flatMap(Finding::devices);
+            default -> Stream.empty();
+        };
     }
 }

@@ -1,25 +1,31 @@
 package embrack.core.check.rule;
 
+import java.util.Comparator;
 import java.util.regex.Pattern;
 
 /**
  * What a rule is known by.
  *
- * @param code {@code subject.name}, lower case with hyphens; never changes once published
- * @param title the rule in a few words
+ * @param name lower case with hyphens; never changes once published
  */
-public record RuleInfo(String code, String title) implements Comparable<RuleInfo> {
+public record RuleInfo(Topic topic, String name) implements Comparable<RuleInfo> {
 
-    private static final Pattern CODE = Pattern.compile("[a-z]+\\.[a-z]+(-[a-z]+)*");
+    private static final Pattern NAME = Pattern.compile("[a-z]+(-[a-z]+)*");
+    private static final Comparator<RuleInfo> ORDER = Comparator.comparing(RuleInfo::code);
 
     public RuleInfo {
-        if (!CODE.matcher(code).matches()) {
-            throw new IllegalArgumentException("a rule's code is subject.name, was \"%s\"".formatted(code));
+        if (!NAME.matcher(name).matches()) {
+            throw new IllegalArgumentException("a rule's name is words-with-hyphens, was \"%s\"".formatted(name));
         }
+    }
+
+    /** The rule in reports and links: "switches.no-path". */
+    public String code() {
+        return topic.key() + "." + name;
     }
 
     @Override
     public int compareTo(RuleInfo other) {
-        return code.compareTo(other.code);
+        return ORDER.compare(this, other);
     }
 }

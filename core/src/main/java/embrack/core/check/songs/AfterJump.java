@@ -5,14 +5,15 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.plan.Plan;
 import embrack.core.show.Cue;
 import embrack.core.show.CueAt;
 import embrack.core.show.Song;
 import embrack.core.sim.Jump;
 import embrack.core.sim.ShowRun.Upset;
+import embrack.core.word.Fact;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -22,7 +23,7 @@ final class AfterJump implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.after-jump", "Fails after a jump");
+        return new RuleInfo(Topic.SONGS, "after-jump");
     }
 
     @Override
@@ -35,19 +36,14 @@ final class AfterJump implements Rule {
     private Finding finding(Plan plan, Upset upset) {
         Song song = plan.book().song(upset.song());
         Cue cue = WrongWayRound.cue(plan, song, upset);
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                CueWords.where(song, cue),
-                "%s, it leaves %s %s."
-                        .formatted(
-                                upset.jump().words(),
-                                CueWords.words(plan, upset.place()),
-                                upset.place().aspect().word(upset.actual())),
-                "It turns something round that stands otherwise after the jump.",
-                "Have the song set it anew at its start, or use a message that says on or off.",
-                List.of(),
-                Optional.empty(),
-                upset.always() ? List.of(CueAt.whole(song.id())) : List.of(CueWords.at(song, cue)));
+        return found(Severity.LOOK)
+                .with("at", Fact.of(song, cue))
+                .with("jump", upset.jump().phrase())
+                .with(
+                        "place",
+                        new Fact.PartOf(upset.place().device(), upset.place().part()))
+                .word("actual", upset.place().aspect().word(upset.actual()))
+                .in(upset.always() ? List.of(CueAt.whole(song.id())) : List.of(CueWords.at(song, cue)))
+                .made();
     }
 }

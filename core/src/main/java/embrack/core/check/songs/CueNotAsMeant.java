@@ -5,13 +5,12 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.check.songs.CueWords.Sung;
-import embrack.core.name.Words;
-import embrack.core.plan.Plan;
 import embrack.core.sim.Verdict;
+import embrack.core.word.Fact;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -23,35 +22,26 @@ final class CueNotAsMeant implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.not-as-meant", "A cue does something else");
+        return new RuleInfo(Topic.SONGS, "not-as-meant");
     }
 
     @Override
     public Stream<Finding> check(Subject subject) {
         return CueWords.cues(subject)
                 .filter(sung -> WRONG.contains(sung.proof().verdict()))
-                .map(sung -> finding(subject.plan(), sung));
+                .map(sung -> finding(sung));
     }
 
-    private Finding finding(Plan plan, Sung sung) {
-        List<String> places = sung.proof().wrongPlaces().stream()
-                .map(place -> CueWords.words(plan, place))
+    private Finding finding(Sung sung) {
+        List<Fact> places = sung.proof().wrongPlaces().stream()
+                .<Fact>map(place -> new Fact.PartOf(place.device(), place.part()))
                 .toList();
         boolean also = sung.proof().verdict() == Verdict.ALSO;
-        return new Finding(
-                info(),
-                also ? Severity.LOOK : Severity.STOPS,
-                sung.where(),
-                also
-                        ? "It also moves %s.".formatted(Words.list(places))
-                        : "%s %s not as it says.".formatted(Words.list(places), places.size() == 1 ? "is" : "are"),
-                "The simulated rig, played this cue from two starts, comes out %s."
-                        .formatted(also ? "with more than was meant" : "otherwise"),
-                also
-                        ? "Give each receiver a channel of its own, or choose another number."
-                        : "Look at its way and at the settings of its boxes.",
-                List.of(),
-                Optional.empty(),
-                sung.at());
+        return found(also ? Severity.LOOK : Severity.STOPS)
+                .with("at", sung.moment())
+                .cause(also ? "also" : "otherwise")
+                .with("places", places)
+                .in(sung.at())
+                .made();
     }
 }

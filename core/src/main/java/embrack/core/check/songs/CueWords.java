@@ -1,25 +1,19 @@
 package embrack.core.check.songs;
 
 import embrack.core.check.rule.Subject;
-import embrack.core.plan.Plan;
 import embrack.core.show.Cue;
 import embrack.core.show.CueAt;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.sim.CueProof;
-import embrack.core.sim.Place;
+import embrack.core.word.Fact;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Names songs, cues and places for findings. */
+/** Finds songs and cues for findings. */
 final class CueWords {
 
     private CueWords() {}
-
-    /** A cue and where it stands: "Lantern song, 17|1". */
-    static String where(Song song, Cue cue) {
-        return "%s, %s".formatted(song.title(), cue.at().text(song.form().score()));
-    }
 
     static CueAt at(Song song, Cue cue) {
         return new CueAt(song.id(), cue.number());
@@ -43,20 +37,12 @@ final class CueWords {
             return proof.cue();
         }
 
-        String where() {
-            return CueWords.where(song, cue());
+        Fact moment() {
+            return Fact.of(song, cue());
         }
 
         List<CueAt> at() {
             return List.of(CueWords.at(song, cue()));
         }
-    }
-
-    /** A place in words: "Scene 4 of Lantern desk". */
-    static String words(Plan plan, Place place) {
-        return "%s of %s"
-                .formatted(
-                        plan.rig().partName(place.device(), place.part()),
-                        plan.rig().name(place.device()));
     }
 }

@@ -5,11 +5,9 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.check.songs.CueWords.Sung;
-import embrack.core.music.Clock;
 import embrack.core.show.Song;
-import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A cue lies in what is trimmed away, or behind the end of its song. */
@@ -17,7 +15,7 @@ final class CutAway implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.cut-away", "A cue is cut away");
+        return new RuleInfo(Topic.SONGS, "cut-away");
     }
 
     @Override
@@ -34,18 +32,11 @@ final class CutAway implements Rule {
     private Finding finding(Sung sung) {
         Song song = sung.song();
         boolean before = sung.proof().micros().orElseThrow() < song.trims().start();
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                sung.where(),
-                before
-                        ? "The song is played from %s on; this cue lies before."
-                                .formatted(Clock.text(song.trims().start()))
-                        : "The song ends at %s; this cue lies behind.".formatted(Clock.text(song.end())),
-                "It is never sent.",
-                before ? "Move it behind the trim, or send it on play." : "Move it before the end, or send it on stop.",
-                List.of(),
-                Optional.empty(),
-                sung.at());
+        return found(Severity.STOPS)
+                .with("at", sung.moment())
+                .cause(before ? "before" : "behind")
+                .with("edge", before ? song.trims().start() : song.end())
+                .in(sung.at())
+                .made();
     }
 }

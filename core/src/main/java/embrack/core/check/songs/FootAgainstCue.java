@@ -5,7 +5,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.music.Clock;
+import embrack.core.check.rule.Topic;
 import embrack.core.plan.Plan;
 import embrack.core.show.CueAt;
 import embrack.core.show.Song;
@@ -15,12 +15,12 @@ import embrack.core.sim.Place;
 import embrack.core.sim.Proof;
 import embrack.core.sim.SongProof;
 import embrack.core.switches.SwitchAt;
+import embrack.core.word.Fact;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -32,7 +32,7 @@ final class FootAgainstCue implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.foot-against-cue", "A foot and a cue fight");
+        return new RuleInfo(Topic.SONGS, "foot-against-cue");
     }
 
     @Override
@@ -61,7 +61,7 @@ final class FootAgainstCue implements Rule {
                     cue.targets().stream()
                             .filter(place -> lanes.contains(Lane.of(plan.rig(), place)) && !isSame(plan, foot, cue))
                             .findFirst()
-                            .ifPresent(place -> found.add(finding(plan, proof.song(), foot, cue, place)));
+                            .ifPresent(place -> found.add(finding(proof.song(), foot, cue, place)));
                 }
             }
         }
@@ -80,23 +80,16 @@ final class FootAgainstCue implements Rule {
                         .noneMatch(step -> step.action().verb().turnsRound());
     }
 
-    private Finding finding(Plan plan, Song song, CueProof foot, CueProof cue, Place place) {
+    private Finding finding(Song song, CueProof foot, CueProof cue, Place place) {
         long apart = cue.micros().orElseThrow() - foot.micros().orElseThrow();
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                CueWords.where(song, foot.cue()),
-                "%s and a cue %s away are both about %s."
-                        .formatted(
-                                plan.words(foot.cue().foot().orElseThrow()),
-                                Clock.shift(apart),
-                                CueWords.words(plan, place)),
-                "A foot is never that exact; which comes last is luck.",
-                "Leave it to one of them, or set them more than a second apart.",
-                List.of(foot.cue().foot().orElseThrow()),
-                Optional.empty(),
-                List.of(
+        return found(Severity.LOOK)
+                .about(foot.cue().foot().orElseThrow())
+                .with("at", Fact.of(song, foot.cue()))
+                .with("apart", apart)
+                .with("place", new Fact.PartOf(place.device(), place.part()))
+                .in(List.of(
                         new CueAt(song.id(), foot.cue().number()),
-                        new CueAt(song.id(), cue.cue().number())));
+                        new CueAt(song.id(), cue.cue().number())))
+                .made();
     }
 }

@@ -6,15 +6,16 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.plan.Plan;
 import embrack.core.show.CueAt;
 import embrack.core.show.Song;
 import embrack.core.sim.Jump;
 import embrack.core.sim.Place;
 import embrack.core.sim.ShowRun.Leftover;
+import embrack.core.word.Fact;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -24,7 +25,7 @@ final class LeftBehind implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.left-behind", "Left behind by the song before");
+        return new RuleInfo(Topic.SONGS, "left-behind");
     }
 
     @Override
@@ -34,46 +35,31 @@ final class LeftBehind implements Rule {
 
     private Finding finding(Plan plan, Leftover left) {
         Song song = plan.book().song(left.song());
-        String place = CueWords.words(plan, left.place());
-        String value = left.place().aspect().word(left.value());
-        String after = left.into()
-                .map(next -> "in %s".formatted(plan.book().song(next).title()))
-                .orElse("after the show");
-        String jump = left.jump() instanceof Jump.None ? "" : left.jump().words() + ", ";
         List<CueAt> at = new ArrayList<>(List.of(CueAt.whole(song.id())));
         left.into().ifPresent(next -> at.add(CueAt.whole(next)));
-        return new Finding(
-                info(),
-                left.jump() instanceof Jump.None ? Severity.LOOK : Severity.NOTE,
-                left.into()
-                        .map(next -> plan.book().song(next).title())
-                        .orElse(song.title())
-                        .text(),
-                sentence("%s%s, left by %s, is still %s %s.".formatted(jump, place, song.title(), value, after)),
-                why(plan, left),
-                left.into()
-                        .map(next -> "Have %s set it on load, or %s set it back on stop."
-                                .formatted(plan.book().song(next).title(), song.title()))
-                        .orElseGet(() -> "Have %s stop it at its end.".formatted(song.title())),
-                List.of(),
-                Optional.empty(),
-                at);
+        return found(left.jump() instanceof Jump.None ? Severity.LOOK : Severity.NOTE)
+                .with("song", song)
+                .with("last", Fact.word(left.into().isEmpty() ? "yes" : "no"))
+                .with("next", left.into().orElse(song.id()))
+                .with(
+                        "place",
+                        new Fact.PartOf(left.place().device(), left.place().part()))
+                .word("value", left.place().aspect().word(left.value()))
+                .word("jumped", left.jump() instanceof Jump.None ? "no" : "yes")
+                .with("jump", left.jump().phrase())
+                .cause(cause(plan, left))
+                .in(at)
+                .made();
     }
 
-    private static String why(Plan plan, Leftover left) {
+    private static String cause(Plan plan, Leftover left) {
         Place place = left.place();
         if (plan.rig().chart(place.device()).need(place.part()).isPresent() || place.aspect() == Aspect.TRANSPORT) {
-            return "It was started and never stopped.";
+            return "started";
         }
         if (place.aspect() == Aspect.LEVEL || place.aspect() == Aspect.MUTED) {
-            return "Nobody brings it back; in the next song it is missing.";
+            return "missing";
         }
-        return left.later()
-                ? "The next song sets it, but only behind its first section."
-                : "The next song never sets it.";
-    }
-
-    private static String sentence(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+        return left.later() ? "later" : "never";
     }
 }

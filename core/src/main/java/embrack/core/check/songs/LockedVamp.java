@@ -5,13 +5,13 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.offer.Freedom;
 import embrack.core.plan.Plan;
 import embrack.core.show.CueAt;
 import embrack.core.show.Section;
 import embrack.core.show.Song;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A section goes round until somebody lets it go, and no switch does. */
@@ -19,7 +19,7 @@ final class LockedVamp implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.locked-vamp", "Nobody can let the vamp go");
+        return new RuleInfo(Topic.SONGS, "locked-vamp");
     }
 
     @Override
@@ -47,18 +47,12 @@ final class LockedVamp implements Rule {
                         && (freedom.kind() == Freedom.Kind.VAMP
                                 || freedom.kind() == Freedom.Kind.REPEAT
                                 || freedom.kind() == Freedom.Kind.SKIP));
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                "%s, %s".formatted(song.title(), vamp.name()),
-                "It goes round until it is let go, and no switch lets it go.",
-                "The band cannot follow the room.",
-                can
-                        ? "Put repeat, loop off or a jump ahead on a switch."
-                        : "%s knows no loops; play it on another player, or write the passes out."
-                                .formatted(plan.rig().name(plan.player(song).orElseThrow())),
-                List.of(),
-                Optional.empty(),
-                List.of(CueAt.whole(song.id())));
+        return found(Severity.LOOK)
+                .with("song", song)
+                .with("vamp", vamp.name())
+                .cause(can ? "no-switch" : "no-loops")
+                .with("player", plan.player(song).orElseThrow())
+                .in(List.of(CueAt.whole(song.id())))
+                .made();
     }
 }

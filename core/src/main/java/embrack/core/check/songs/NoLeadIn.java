@@ -5,7 +5,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.music.Clock;
+import embrack.core.check.rule.Topic;
 import embrack.core.music.Metre;
 import embrack.core.offer.Freedom;
 import embrack.core.plan.Plan;
@@ -23,7 +23,7 @@ final class NoLeadIn implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.no-lead-in", "No time to get ready");
+        return new RuleInfo(Topic.SONGS, "no-lead-in");
     }
 
     @Override
@@ -43,16 +43,11 @@ final class NoLeadIn implements Rule {
         return Freedom.of(plan, song).stream()
                 .filter(freedom -> freedom.kind() == Freedom.Kind.JUMP && freedom.isOnASwitch() && time < NEEDED_MICROS)
                 .findFirst()
-                .map(jump -> new Finding(
-                        info(),
-                        Severity.LOOK,
-                        song.title().text(),
-                        "%s jumps to it, and it counts off after %s."
-                                .formatted(plan.words(jump.switches()), Clock.text(time)),
-                        "A band needs about two seconds to get ready (common practice, no source).",
-                        "Give it a lead-in of a bar or two.",
-                        jump.switches(),
-                        Optional.empty(),
-                        List.of(CueAt.whole(song.id()))));
+                .map(jump -> found(Severity.LOOK)
+                        .about(jump.switches())
+                        .with("song", song)
+                        .with("after", time)
+                        .in(List.of(CueAt.whole(song.id())))
+                        .made());
     }
 }

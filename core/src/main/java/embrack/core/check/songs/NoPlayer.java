@@ -5,12 +5,11 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
-import embrack.core.name.Words;
+import embrack.core.check.rule.Topic;
 import embrack.core.show.CueAt;
 import embrack.core.show.Song;
 import embrack.core.sim.SongProof;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Songs have cues and nothing in the rig plays them. */
@@ -18,7 +17,7 @@ final class NoPlayer implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.no-player", "Nothing plays the songs");
+        return new RuleInfo(Topic.SONGS, "no-player");
     }
 
     @Override
@@ -30,15 +29,9 @@ final class NoPlayer implements Rule {
                 .toList();
         return silent.isEmpty()
                 ? Stream.empty()
-                : Stream.of(new Finding(
-                        info(),
-                        Severity.STOPS,
-                        Words.list(silent.stream().map(Song::title).toList()),
-                        "No track player is in the rig.",
-                        "Their cues are sent by nobody.",
-                        "Add a track player in Gear.",
-                        List.of(),
-                        Optional.empty(),
-                        silent.stream().map(song -> CueAt.whole(song.id())).toList()));
+                : Stream.of(found(Severity.STOPS)
+                        .with("songs", silent)
+                        .in(silent.stream().map(song -> CueAt.whole(song.id())).toList())
+                        .made());
     }
 }

@@ -1,18 +1,16 @@
 package embrack.core.check.songs;
 
 import embrack.core.check.rule.Finding;
-import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.check.songs.CueWords.Sung;
 import embrack.core.edit.CueEdit;
-import embrack.core.music.Clock;
 import embrack.core.music.Position;
 import embrack.core.music.Score;
 import embrack.core.show.Anchor;
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -31,7 +29,7 @@ final class OffTheBeat implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.off-the-beat", "Beside the downbeat");
+        return new RuleInfo(Topic.SONGS, "off-the-beat");
     }
 
     @Override
@@ -48,20 +46,16 @@ final class OffTheBeat implements Rule {
         return Stream.of(Position.bar(bar), Position.bar(bar + 1))
                 .filter(downbeat -> isNear(Math.abs(score.micros(downbeat) - micros)))
                 .findFirst()
-                .map(downbeat -> new Finding(
-                        info(),
-                        Severity.LOOK,
-                        sung.where(),
-                        "It comes %s of the downbeat of bar %d."
-                                .formatted(Clock.shift(micros - score.micros(downbeat)), downbeat.bar()),
-                        "A round second is seldom a beat; the change is seen beside the music.",
-                        "Tie it to the bar.",
-                        List.of(),
-                        Optional.of(new Remedy(
-                                "Put it on bar %d".formatted(downbeat.bar()),
+                .map(downbeat -> found(Severity.LOOK)
+                        .with("at", sung.moment())
+                        .with("apart", micros - score.micros(downbeat))
+                        .with("bar", downbeat.bar())
+                        .mend(
+                                "place",
                                 new CueEdit.PlaceCue(
-                                        sung.song().id(), sung.cue().number(), score.text(downbeat)))),
-                        sung.at()));
+                                        sung.song().id(), sung.cue().number(), score.text(downbeat)))
+                        .in(sung.at())
+                        .made());
     }
 
     private static boolean isNear(long apart) {

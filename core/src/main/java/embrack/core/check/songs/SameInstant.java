@@ -5,6 +5,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.plan.Plan;
 import embrack.core.show.CueAt;
 import embrack.core.show.Song;
@@ -12,11 +13,11 @@ import embrack.core.sim.CueProof;
 import embrack.core.sim.Lane;
 import embrack.core.sim.Place;
 import embrack.core.sim.SongProof;
+import embrack.core.word.Fact;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Two cues of a song at one instant are about the same thing. */
@@ -24,7 +25,7 @@ final class SameInstant implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.same-instant", "Two cues at one instant");
+        return new RuleInfo(Topic.SONGS, "same-instant");
     }
 
     private record Moment(long micros, Lane lane) {}
@@ -43,7 +44,7 @@ final class SameInstant implements Rule {
                         ? null
                         : first.putIfAbsent(new Moment(cue.micros().get(), Lane.of(plan.rig(), place)), cue);
                 if (other != null && other != cue) {
-                    found.add(finding(plan, proof.song(), other, cue, place));
+                    found.add(finding(proof.song(), other, cue, place));
                     break;
                 }
             }
@@ -51,18 +52,13 @@ final class SameInstant implements Rule {
         return found;
     }
 
-    private Finding finding(Plan plan, Song song, CueProof one, CueProof other, Place place) {
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                CueWords.where(song, other.cue()),
-                "Two cues are about %s at this instant.".formatted(CueWords.words(plan, place)),
-                "Which of them comes last is left to the player.",
-                "Move one of them, or make them one cue with its steps in order.",
-                List.of(),
-                Optional.empty(),
-                List.of(
+    private Finding finding(Song song, CueProof one, CueProof other, Place place) {
+        return found(Severity.LOOK)
+                .with("at", Fact.of(song, other.cue()))
+                .with("place", new Fact.PartOf(place.device(), place.part()))
+                .in(List.of(
                         new CueAt(song.id(), one.cue().number()),
-                        new CueAt(song.id(), other.cue().number())));
+                        new CueAt(song.id(), other.cue().number())))
+                .made();
     }
 }

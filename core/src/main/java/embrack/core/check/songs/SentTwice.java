@@ -6,14 +6,15 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.CueEdit;
-import embrack.core.plan.Plan;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.sim.CueProof;
 import embrack.core.sim.Place;
 import embrack.core.sim.SongProof;
+import embrack.core.word.Fact;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -23,7 +24,7 @@ final class SentTwice implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.sent-twice", "Sent by every song and by this one");
+        return new RuleInfo(Topic.SONGS, "sent-twice");
     }
 
     @Override
@@ -34,35 +35,30 @@ final class SentTwice implements Rule {
                         .flatMap(cue -> proof.always().stream()
                                 .filter(other ->
                                         other.cue().at().equals(cue.cue().at()))
-                                .flatMap(other -> shared(cue, other)
-                                        .map(place -> finding(subject.plan(), proof, cue.cue(), other.cue(), place))
-                                        .stream())));
+                                .flatMap(
+                                        other -> shared(cue, other)
+                                                .map(place -> finding(proof, cue.cue(), other.cue(), place))
+                                                .stream())));
     }
 
     private static Optional<Place> shared(CueProof cue, CueProof other) {
         return cue.targets().stream().filter(other.targets()::contains).findFirst();
     }
 
-    private Finding finding(Plan plan, SongProof proof, Cue cue, Cue always, Place place) {
+    private Finding finding(SongProof proof, Cue cue, Cue always, Place place) {
         Song song = proof.song();
         boolean same = always.steps().containsAll(cue.steps());
         Optional<Remedy> remedy = same
-                ? Optional.of(
-                        new Remedy("Leave it to every song", new CueEdit.RemoveCues(song.id(), List.of(cue.number()))))
+                ? Optional.of(new Remedy("leave-to-all", new CueEdit.RemoveCues(song.id(), List.of(cue.number()))))
                 : Optional.empty();
         boolean turns = Stream.concat(cue.steps().stream(), always.steps().stream())
                 .anyMatch(step -> step.action().verb().turnsRound());
-        return new Finding(
-                info(),
-                turns ? Severity.STOPS : Severity.LOOK,
-                CueWords.where(song, cue),
-                "Every song sends something to %s then, and so does this one.".formatted(CueWords.words(plan, place)),
-                turns
-                        ? "The second turns round what the first did."
-                        : "Which of the two comes last is left to the player.",
-                "Keep one of them.",
-                List.of(),
-                remedy,
-                List.of(CueWords.at(song, cue)));
+        return found(turns ? Severity.STOPS : Severity.LOOK)
+                .with("at", Fact.of(song, cue))
+                .with("place", new Fact.PartOf(place.device(), place.part()))
+                .word("turns", turns ? "yes" : "no")
+                .mend(remedy)
+                .in(List.of(CueWords.at(song, cue)))
+                .made();
     }
 }

@@ -5,11 +5,10 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.show.CueAt;
 import embrack.core.show.Song;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A recording is played much faster or slower than it was made. */
@@ -20,7 +19,7 @@ final class Stretched implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.stretched", "Stretched so that it is heard");
+        return new RuleInfo(Topic.SONGS, "stretched");
     }
 
     @Override
@@ -31,19 +30,11 @@ final class Stretched implements Rule {
     }
 
     private Finding finding(Song song) {
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                song.title().text(),
-                String.format(
-                        Locale.ROOT,
-                        "It is played %.1f %% %s than it was recorded.",
-                        Math.abs(song.stretchPercent()),
-                        song.stretchPercent() > 0 ? "faster" : "slower"),
-                "Drums and voices sound stretched beyond about 8 % (common practice, no source).",
-                "Have the tracks made anew at this tempo, or come closer to theirs.",
-                List.of(),
-                Optional.empty(),
-                List.of(CueAt.whole(song.id())));
+        return found(Severity.LOOK)
+                .with("song", song)
+                .with("percent", Math.round(Math.abs(song.stretchPercent()) * 10))
+                .word("way", song.stretchPercent() > 0 ? "faster" : "slower")
+                .in(List.of(CueAt.whole(song.id())))
+                .made();
     }
 }

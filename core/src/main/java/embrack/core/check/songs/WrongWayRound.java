@@ -1,11 +1,13 @@
 package embrack.core.check.songs;
 
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Found;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.CueEdit;
 import embrack.core.plan.Plan;
 import embrack.core.show.Cue;
@@ -13,6 +15,7 @@ import embrack.core.show.CueAt;
 import embrack.core.show.Song;
 import embrack.core.sim.Jump;
 import embrack.core.sim.ShowRun.Upset;
+import embrack.core.word.Fact;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -22,7 +25,7 @@ final class WrongWayRound implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("songs.wrong-way-round", "Turned the wrong way round");
+        return new RuleInfo(Topic.SONGS, "wrong-way-round");
     }
 
     @Override
@@ -35,34 +38,26 @@ final class WrongWayRound implements Rule {
     private Finding finding(Plan plan, Upset upset) {
         Song song = plan.book().song(upset.song());
         Cue cue = cue(plan, song, upset);
-        String place = CueWords.words(plan, upset.place());
-        String actual = upset.place().aspect().word(upset.actual());
+        Found found = found(Severity.STOPS)
+                .with("at", Fact.of(song, cue))
+                .with(
+                        "place",
+                        new Fact.PartOf(upset.place().device(), upset.place().part()))
+                .word("actual", upset.place().aspect().word(upset.actual()));
         if (cue.steps().isEmpty()) {
-            return new Finding(
-                    info(),
-                    Severity.STOPS,
-                    CueWords.where(song, cue),
-                    "A recorded message that no step stands for leaves %s %s.".formatted(place, actual),
-                    "A note-off, or a note played twice, turns some boxes round again.",
-                    "Strip the message from the cue.",
-                    List.of(),
-                    Optional.of(new Remedy("Remove the cue", new CueEdit.RemoveCues(song.id(), List.of(cue.number())))),
-                    List.of(CueWords.at(song, cue)));
+            return found.cause("recorded")
+                    .mend("remove", new CueEdit.RemoveCues(song.id(), List.of(cue.number())))
+                    .in(List.of(CueWords.at(song, cue)))
+                    .made();
         }
         Optional<Remedy> remedy = upset.always() || cue.steps().size() > 1
                 ? Optional.empty()
-                : Optional.of(new Remedy("Remove the cue", new CueEdit.RemoveCues(song.id(), List.of(cue.number()))));
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                CueWords.where(song, cue),
-                "%s was %s already; turned round, it is %s."
-                        .formatted(place, upset.place().aspect().word(upset.meant()), actual),
-                "The box knows no message for on or off, only one that turns it round.",
-                "Leave this cue out, or say that it is meant to leave it %s.".formatted(actual),
-                List.of(),
-                remedy,
-                upset.always() ? List.of(CueAt.whole(song.id())) : List.of(CueWords.at(song, cue)));
+                : Optional.of(new Remedy("remove", new CueEdit.RemoveCues(song.id(), List.of(cue.number()))));
+        return found.cause("turned")
+                .word("was", upset.place().aspect().word(upset.meant()))
+                .mend(remedy)
+                .in(upset.always() ? List.of(CueAt.whole(song.id())) : List.of(CueWords.at(song, cue)))
+                .made();
     }
 
     /** The cue that is to blame, among those of the song or of every song. */

@@ -5,13 +5,13 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.rig.Device;
 import embrack.core.rig.Ear;
 import embrack.core.rig.Feed;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Sound;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A click that nobody's ears get. Without in-ears there is no click. */
@@ -19,7 +19,7 @@ final class NoInEars implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("sound.no-in-ears", "Nobody gets the click");
+        return new RuleInfo(Topic.SOUND, "no-in-ears");
     }
 
     @Override
@@ -28,16 +28,10 @@ final class NoInEars implements Rule {
         return rig.devices().stream()
                 .flatMap(device -> Stream.of(Sound.CLICK, Sound.GUIDE)
                         .filter(sound -> isLostOn(device, sound))
-                        .map(sound -> new Finding(
-                                info(),
-                                Severity.LOOK,
-                                device.name().text(),
-                                "%s plays the %s, and no in-ears get it.".formatted(device.name(), sound.words()),
-                                "Players have nothing to follow; floor wedges would give it to the first rows.",
-                                "Send an output with it to in-ears. Without in-ears, play without a click. "
-                                        + "Set limiters and start low: a click can hurt ears.",
-                                List.of(),
-                                Optional.empty())));
+                        .map(sound -> found(Severity.LOOK)
+                                .with("device", device)
+                                .word("sound", sound.words())
+                                .made()));
     }
 
     private static boolean isLostOn(Device device, Sound sound) {

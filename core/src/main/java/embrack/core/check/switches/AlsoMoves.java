@@ -6,24 +6,24 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.gear.SettingId;
-import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Place;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
+import embrack.core.word.Fact;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -32,7 +32,7 @@ final class AlsoMoves implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.also-moves", "Something else moves too");
+        return new RuleInfo(Topic.SWITCHES, "also-moves");
     }
 
     @Override
@@ -50,37 +50,28 @@ final class AlsoMoves implements Rule {
     }
 
     private Finding finding(Plan plan, Stopped.Ends ends, List<Proof> proofs) {
-        Set<String> parts = proofs.stream()
+        List<Fact> parts = proofs.stream()
                 .flatMap(proof -> proof.wrongPlaces().stream())
                 .filter(place -> place.device().equals(ends.device()))
-                .map(place -> plan.rig().partName(place.device(), place.part()).text())
-                .collect(Collectors.toCollection(TreeSet::new));
+                .map(Place::part)
+                .distinct()
+                .sorted(Comparator.comparing(
+                        part -> plan.rig().partName(ends.device(), part).text()))
+                .<Fact>map(part -> new Fact.PartOf(ends.device(), part))
+                .toList();
         boolean uninvolved = proofs.stream()
                 .noneMatch(p -> p.targets().stream().anyMatch(t -> t.device().equals(ends.device())));
         Optional<Remedy> remedy = otherNumber(plan, proofs.getFirst(), ends.device())
                 .or(() -> uninvolved && !hearsAll(plan, ends.device())
                         ? ownChannel(plan, ends.device())
                         : Optional.empty());
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                plan.words(proofs.stream().map(Proof::at).toList()),
-                "%s moves too: %s.".formatted(plan.rig().name(ends.device()), Words.list(parts)),
-                hearsAll(plan, ends.device())
-                        ? "The messages reach %s as well, and it listens to all channels."
-                                .formatted(plan.rig().name(ends.device()))
-                        : uninvolved
-                                ? "The messages reach %s as well, and it listens to the same channel."
-                                        .formatted(plan.rig().name(ends.device()))
-                                : "One of the messages means more to %s than its chart says."
-                                        .formatted(plan.rig().name(ends.device())),
-                remedy.map(r -> r.edit() instanceof NumberEdit
-                                ? "Have it learn another number."
-                                : "Give %s a channel of its own."
-                                        .formatted(plan.rig().name(ends.device())))
-                        .orElse("Look at what these parts answer to, and keep the messages apart."),
-                proofs.stream().map(Proof::at).toList(),
-                remedy);
+        return found(Severity.LOOK)
+                .about(proofs.stream().map(Proof::at).toList())
+                .with("device", ends.device())
+                .with("parts", parts)
+                .cause(hearsAll(plan, ends.device()) ? "all-channels" : uninvolved ? "same-channel" : "means-more")
+                .mend(remedy)
+                .made();
     }
 
     /** Another number for what was learned, by the box that moves too or by the one that was meant. */
@@ -95,7 +86,7 @@ final class AlsoMoves implements Rule {
                                 device, e.getKey(), e.getValue().type(), "", "")))
                 .filter(edit -> Mending.works(plan, edit, proof.at()))
                 .findFirst()
-                .map(edit -> new Remedy("Choose another number", edit));
+                .map(edit -> new Remedy("choose-number", edit));
     }
 
     private static boolean hearsAll(Plan plan, DeviceId device) {
@@ -114,7 +105,8 @@ final class AlsoMoves implements Rule {
                 .boxed()
                 .findFirst()
                 .map(channel -> new Remedy(
-                        "Set %s to channel %d".formatted(plan.rig().name(device), channel),
-                        new GearEdit.ChangeSetting(device, SettingId.RECEIVE_CHANNEL, String.valueOf(channel))));
+                                "set-channel",
+                                new GearEdit.ChangeSetting(device, SettingId.RECEIVE_CHANNEL, String.valueOf(channel)))
+                        .with("channel", channel));
     }
 }

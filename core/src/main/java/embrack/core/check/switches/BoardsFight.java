@@ -8,6 +8,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.Compiler;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.gear.SwitchMode;
@@ -29,7 +30,7 @@ final class BoardsFight implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.boards-fight", "Two switches disagree about the state");
+        return new RuleInfo(Topic.SWITCHES, "boards-fight");
     }
 
     @Override
@@ -58,18 +59,13 @@ final class BoardsFight implements Rule {
 
     private Finding finding(Plan plan, Assignment one, Assignment other) {
         Optional<Remedy> remedy = SpareSwitch.near(plan, one.at())
-                .map(to -> new Remedy(
-                        "Give the second press " + SpareSwitch.words(plan, to, one.at()),
-                        new SwitchEdit.SpreadSteps(one.at(), Moment.AGAIN, 0, to)));
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                plan.words(List.of(one.at(), other.at())),
-                "%s remembers whether it was pressed; %s changes the same and does not tell it."
-                        .formatted(plan.words(one.at()), plan.words(other.at())),
-                "After the other was pressed, the next press of the first does nothing.",
-                "Give each state a switch of its own: one opens, one closes.",
-                List.of(one.at(), other.at()),
-                remedy);
+                .map(to -> new Remedy("give-second-press", new SwitchEdit.SpreadSteps(one.at(), Moment.AGAIN, 0, to))
+                        .with("to", Spare.phrase(plan, to, one.at())));
+        return found(Severity.LOOK)
+                .about(List.of(one.at(), other.at()))
+                .with("one", one.at())
+                .with("other", other.at())
+                .mend(remedy)
+                .made();
     }
 }

@@ -1,20 +1,18 @@
 package embrack.core.check.switches;
 
 import embrack.core.check.rule.Finding;
-import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.Obstacle;
 import embrack.core.midi.MessageType;
-import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -24,7 +22,7 @@ final class CannotSend implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.cannot-send", "The board cannot send that type of message");
+        return new RuleInfo(Topic.SWITCHES, "cannot-send");
     }
 
     @Override
@@ -43,23 +41,13 @@ final class CannotSend implements Rule {
     }
 
     private Finding finding(Plan plan, DeviceId board, MessageType type, List<SwitchAt> switches) {
-        Optional<Remedy> remedy = new OtherHardware(plan, board).remedy();
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                plan.words(switches),
-                "%s, %s, sends only %s; these switches need %s."
-                        .formatted(
-                                plan.rig().name(board),
-                                Words.a(plan.rig().model(board).name()),
-                                plan.board(board).sendsWords(),
-                                type.plural()),
-                "These steps are never sent.",
-                remedy.map(r -> "Have hardware that sends %s do the job of %s."
-                                .formatted(type.plural(), plan.rig().name(board)))
-                        .orElse("Find a board that sends %s, or a receiver that answers to %s."
-                                .formatted(type.plural(), plan.board(board).sendsWords())),
-                switches,
-                remedy);
+        return found(Severity.STOPS)
+                .about(switches)
+                .with("board", board)
+                .with("model", plan.rig().model(board).name())
+                .with("sends", plan.board(board).sendsWords())
+                .with("needs", type.plural())
+                .mend(new OtherHardware(plan, board).remedy())
+                .made();
     }
 }

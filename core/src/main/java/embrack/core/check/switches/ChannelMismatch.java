@@ -1,11 +1,13 @@
 package embrack.core.check.switches;
 
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Found;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.SettingId;
@@ -26,7 +28,7 @@ final class ChannelMismatch implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.channel-mismatch", "The box listens to another channel");
+        return new RuleInfo(Topic.SWITCHES, "channel-mismatch");
     }
 
     @Override
@@ -44,35 +46,24 @@ final class ChannelMismatch implements Rule {
         Deafness deaf = all.iterator().next();
         DeviceId board = deaf.proof().at().board();
         List<SwitchAt> switches = all.stream().map(d -> d.proof().at()).toList();
-        String what = "%s sends on channel %d; %s listens on channel %d."
-                .formatted(
-                        plan.rig().name(board),
-                        deaf.sentOn().number(),
-                        plan.rig().name(deaf.device()),
-                        deaf.listensOn().number());
-        String why =
-                "%s hears these switches and ignores them.".formatted(plan.rig().name(deaf.device()));
+        Found found = found(Severity.STOPS)
+                .about(switches)
+                .with("board", board)
+                .with("sent", deaf.sentOn().number())
+                .with("device", deaf.device())
+                .with("listens", deaf.listensOn().number())
+                .with(
+                        "setting",
+                        plan.rig()
+                                .model(deaf.device())
+                                .setting(SettingId.RECEIVE_CHANNEL)
+                                .orElseThrow()
+                                .name());
         return isChannelNeededElsewhere(plan, board, deaf)
-                ? new Finding(
-                        info(),
-                        Severity.STOPS,
-                        plan.words(switches),
-                        what,
-                        why,
-                        ("%s has one channel for everything and its switches are about boxes on several. Use "
-                                        + "a board where each message has its own.")
-                                .formatted(plan.rig().name(board)),
-                        switches,
-                        new OtherHardware(plan, board).remedy(b -> b.sendChannel() == SendChannel.EACH_MESSAGE))
-                : new Finding(
-                        info(),
-                        Severity.STOPS,
-                        plan.words(switches),
-                        what,
-                        why,
-                        fix(plan, deaf),
-                        switches,
-                        Optional.of(remedy(plan, deaf)));
+                ? found.cause("needed-elsewhere")
+                        .mend(new OtherHardware(plan, board).remedy(b -> b.sendChannel() == SendChannel.EACH_MESSAGE))
+                        .made()
+                : found.cause("free").mend(remedy(deaf)).made();
     }
 
     /** Whether the board has steps for another box that does listen to what it sends; both cannot share the channel. */
@@ -87,22 +78,11 @@ final class ChannelMismatch implements Rule {
                         .isPresent());
     }
 
-    private static String fix(Plan plan, Deafness deaf) {
-        return "Set %s of %s to %d, in the plan and on the box."
-                .formatted(
-                        plan.rig()
-                                .model(deaf.device())
-                                .setting(SettingId.RECEIVE_CHANNEL)
-                                .orElseThrow()
-                                .name(),
-                        plan.rig().name(deaf.device()),
-                        deaf.sentOn().number());
-    }
-
-    private static Remedy remedy(Plan plan, Deafness deaf) {
+    private static Optional<Remedy> remedy(Deafness deaf) {
         int channel = deaf.sentOn().number();
-        return new Remedy(
-                "Set %s to channel %d".formatted(plan.rig().name(deaf.device()), channel),
-                new GearEdit.ChangeSetting(deaf.device(), SettingId.RECEIVE_CHANNEL, String.valueOf(channel)));
+        return Optional.of(new Remedy(
+                        "set-channel",
+                        new GearEdit.ChangeSetting(deaf.device(), SettingId.RECEIVE_CHANNEL, String.valueOf(channel)))
+                .with("channel", channel));
     }
 }

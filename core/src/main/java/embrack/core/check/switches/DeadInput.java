@@ -4,18 +4,17 @@ import embrack.core.chart.Learned;
 import embrack.core.chart.LessonId;
 import embrack.core.chart.Response;
 import embrack.core.check.rule.Finding;
-import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.CompiledStep;
 import embrack.core.edit.NumberEdit;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.Step;
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -24,7 +23,7 @@ final class DeadInput implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.dead-input", "An input is set so that presses do nothing");
+        return new RuleInfo(Topic.SWITCHES, "dead-input");
     }
 
     @Override
@@ -56,22 +55,14 @@ final class DeadInput implements Rule {
 
     private Finding finding(Plan plan, Proof proof, Step step) {
         Response response = learned(plan, step).orElseThrow().response();
-        String how = response.alternating()
-                ? "takes the low value at every second press, and that is %d".formatted(response.low())
-                : response.high() < Response.ON
-                        ? "has %d as its high value".formatted(response.high())
-                        : "also works at the low value, %d".formatted(response.low());
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                plan.words(proof.at()),
-                "The input of %s for \"%s\" %s."
-                        .formatted(plan.rig().name(step.device()), plan.rig().words(step.device(), step.action()), how),
-                response.high() < Response.ON && !response.alternating()
-                        ? "No press does anything."
-                        : "Every second press does nothing, or too much.",
-                "Set the input to momentary, low value 0, high value 127.",
-                List.of(proof.at()),
-                Optional.of(new Remedy("Set the input plainly", plainly(step))));
+        return found(Severity.STOPS)
+                .about(proof.at())
+                .with("device", step.device())
+                .with("deed", step)
+                .with("low", response.low())
+                .with("high", response.high())
+                .cause(response.alternating() ? "alternates" : response.high() < Response.ON ? "high" : "low")
+                .mend("set-plainly", plainly(step))
+                .made();
     }
 }

@@ -6,13 +6,13 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.offer.SpareSwitch;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.Moment;
-import java.util.List;
 import java.util.stream.Stream;
 
 /** A press waits to see whether it becomes a double press. */
@@ -20,7 +20,7 @@ final class HeldBack implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.held-back", "A press is held back by a double press");
+        return new RuleInfo(Topic.SWITCHES, "held-back");
     }
 
     @Override
@@ -35,18 +35,14 @@ final class HeldBack implements Rule {
     }
 
     private Finding finding(Plan plan, Proof proof) {
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                plan.words(proof.at()),
-                "The board holds the press back for %d ms to see whether a second one comes."
-                        .formatted(proof.compiled().heldBackMillis()),
-                "What the press does comes that much late.",
-                "Give the double press a switch of its own.",
-                List.of(proof.at()),
-                SpareSwitch.near(plan, proof.at())
+        return found(Severity.LOOK)
+                .about(proof.at())
+                .with("millis", proof.compiled().heldBackMillis())
+                .mend(SpareSwitch.near(plan, proof.at())
                         .map(to -> new Remedy(
-                                "Give it " + SpareSwitch.words(plan, to, proof.at()),
-                                new SwitchEdit.SpreadSteps(proof.at(), Moment.DOUBLE_PRESS, 0, to))));
+                                        "give-own-switch",
+                                        new SwitchEdit.SpreadSteps(proof.at(), Moment.DOUBLE_PRESS, 0, to))
+                                .with("to", Spare.phrase(plan, to, proof.at()))))
+                .made();
     }
 }

@@ -5,12 +5,11 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.Obstacle;
-import embrack.core.rig.Rig;
 import embrack.core.switches.SwitchAt;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -19,30 +18,24 @@ final class KeptBack implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.kept-back", "A message is kept back on its way");
+        return new RuleInfo(Topic.SWITCHES, "kept-back");
     }
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        Rig rig = subject.plan().rig();
         return Stopped.all(subject, Obstacle.KeptBack.class)
                 .collect(Collectors.groupingBy(
-                        s -> s.ends() + s.obstacle().where(), LinkedHashMap::new, Collectors.toList()))
+                        s -> List.of(s.ends(), s.obstacle()), LinkedHashMap::new, Collectors.toList()))
                 .values()
                 .stream()
                 .map(stopped -> {
                     List<SwitchAt> switches = stopped.stream().map(Stopped::at).toList();
                     Stopped<Obstacle.KeptBack> one = stopped.getFirst();
-                    return new Finding(
-                            info(),
-                            Severity.STOPS,
-                            subject.plan().words(switches),
-                            one.obstacle().where(),
-                            "What these switches send to %s never gets there."
-                                    .formatted(rig.name(one.step().step().device())),
-                            "Open the way in Wiring, or go another.",
-                            switches,
-                            Optional.empty());
+                    return found(Severity.STOPS)
+                            .about(switches)
+                            .with("stop", one.obstacle().where())
+                            .with("device", one.step().step().device())
+                            .made();
                 });
     }
 }

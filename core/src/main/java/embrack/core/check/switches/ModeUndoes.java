@@ -6,6 +6,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Message;
@@ -17,7 +18,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What the switch sends by itself, on release or at every second press, undoes what it is for. */
@@ -28,7 +28,7 @@ final class ModeUndoes implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.mode-undoes", "The switch undoes what it did");
+        return new RuleInfo(Topic.SWITCHES, "mode-undoes");
     }
 
     @Override
@@ -49,9 +49,7 @@ final class ModeUndoes implements Rule {
     private static Optional<Remedy> oneShot(Plan plan, Proof proof) {
         if (plan.board(proof.at().board()).modes().contains(SwitchMode.ONE_SHOT)) {
             var edit = new SwitchEdit.ChooseMode(proof.at(), Optional.of(SwitchMode.ONE_SHOT));
-            return Mending.works(plan, edit, proof.at())
-                    ? Optional.of(new Remedy("Make it one-shot", edit))
-                    : Optional.empty();
+            return Mending.works(plan, edit, proof.at()) ? Optional.of(new Remedy("one-shot", edit)) : Optional.empty();
         }
         return new OtherHardware(plan, proof.at().board())
                 .remedy(board -> board.modes().contains(SwitchMode.ONE_SHOT))
@@ -60,24 +58,17 @@ final class ModeUndoes implements Rule {
 
     private Finding finding(Plan plan, Proof proof) {
         boolean alternates = proof.compiled().mode() == SwitchMode.ALTERNATING;
-        String sent = proof.compiled().byItself().values().stream()
+        List<String> sent = proof.compiled().byItself().values().stream()
                 .flatMap(List::stream)
                 .map(Message::hex)
                 .distinct()
-                .collect(Collectors.joining(", "));
-        Optional<Remedy> remedy = oneShot(plan, proof);
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                plan.words(proof.at()),
-                alternates
-                        ? "The switch alternates: every second press sends the other value, %s.".formatted(sent)
-                        : "The switch is momentary: on release it sends the other value, %s.".formatted(sent),
-                "The box takes that for an order too, and what the press did does not stay.",
-                plan.board(proof.at().board()).modes().contains(SwitchMode.ONE_SHOT)
-                        ? "Make the switch one-shot: it then sends the same at every press, and nothing on release."
-                        : "Use a board with one-shot switches.",
-                List.of(proof.at()),
-                remedy);
+                .toList();
+        return found(Severity.STOPS)
+                .about(proof.at())
+                .cause(alternates ? "alternates" : "momentary")
+                .with("sent", sent)
+                .word("one-shot", plan.board(proof.at().board()).modes().contains(SwitchMode.ONE_SHOT) ? "yes" : "no")
+                .mend(oneShot(plan, proof))
+                .made();
     }
 }

@@ -5,16 +5,14 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.Obstacle;
-import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
-import java.util.LinkedHashSet;
+import embrack.core.word.Fact;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -24,7 +22,7 @@ final class NoChartLine implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.no-chart-line", "The box has no message for that");
+        return new RuleInfo(Topic.SWITCHES, "no-chart-line");
     }
 
     @Override
@@ -36,18 +34,12 @@ final class NoChartLine implements Rule {
 
     private Finding finding(Plan plan, DeviceId device, List<Stopped<Obstacle.NoChartLine>> stopped) {
         List<SwitchAt> switches = stopped.stream().map(Stopped::at).toList();
-        Set<String> actions = stopped.stream()
-                .map(s -> plan.rig().words(device, s.step().step().action()))
-                .collect(Collectors.toCollection(LinkedHashSet::new));
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                plan.words(switches),
-                "%s has no message for: %s.".formatted(plan.rig().name(device), Words.list(actions)),
-                "The chart of %s has no line for it, so nothing can be sent."
-                        .formatted(plan.rig().model(device).name()),
-                "Remove these steps, or have hardware do the job that can do them.",
-                switches,
-                Optional.empty());
+        List<Fact> deeds = Stopped.deeds(stopped);
+        return found(Severity.STOPS)
+                .about(switches)
+                .with("device", device)
+                .with("deeds", deeds)
+                .with("model", plan.rig().model(device).name())
+                .made();
     }
 }

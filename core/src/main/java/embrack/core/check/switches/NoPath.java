@@ -6,6 +6,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.Obstacle;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Direction;
@@ -26,7 +27,7 @@ final class NoPath implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.no-path", "No link leads to the box");
+        return new RuleInfo(Topic.SWITCHES, "no-path");
     }
 
     @Override
@@ -37,17 +38,15 @@ final class NoPath implements Rule {
 
     private Finding finding(Subject subject, Stopped.Ends ends, List<SwitchAt> switches) {
         Rig rig = subject.plan().rig();
-        Optional<WiringEdit.Connect> link = missingLink(rig, ends);
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                subject.plan().words(switches),
-                "No link leads from %s to %s.".formatted(rig.name(ends.board()), rig.name(ends.device())),
-                "What these switches send to %s never gets there.".formatted(rig.name(ends.device())),
-                link.map(c -> "Link %s to %s.".formatted(rig.words(c.from()), rig.words(c.to())))
-                        .orElse("Free a socket, or chain the boxes by a THRU, so that a link can lead there."),
-                switches,
-                link.map(c -> new Remedy("Link them", c)));
+        return found(Severity.STOPS)
+                .about(switches)
+                .with("board", ends.board())
+                .with("device", ends.device())
+                .mend(missingLink(rig, ends)
+                        .map(link -> new Remedy("link", link)
+                                .with("from", link.from())
+                                .with("to", link.to())))
+                .made();
     }
 
     /** How many links that can be made are tried, to see whether they lead there. */

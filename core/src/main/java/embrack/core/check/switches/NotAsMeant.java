@@ -1,10 +1,12 @@
 package embrack.core.check.switches;
 
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Found;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.CompiledStep;
 import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
@@ -15,8 +17,8 @@ import embrack.core.sim.Press;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Reading;
 import embrack.core.sim.Verdict;
+import embrack.core.word.Fact;
 import java.util.EnumSet;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -29,7 +31,7 @@ final class NotAsMeant implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.not-as-meant", "What happens is not what was meant");
+        return new RuleInfo(Topic.SWITCHES, "not-as-meant");
     }
 
     @Override
@@ -61,35 +63,22 @@ final class NotAsMeant implements Rule {
                 .findFirst()
                 .orElseThrow();
         Place place = press.differences().first();
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                plan.words(proof.at()),
-                "After press %d, %s of %s is %s; %s was meant."
-                        .formatted(
-                                press.number(),
-                                plan.rig().partName(place.device(), place.part()),
-                                plan.rig().name(place.device()),
-                                place.aspect().word(press.actual().value(place)),
-                                place.aspect().word(press.ideal().value(place))),
-                why(plan, proof, place),
-                "Give boxes that hear the same cable channels of their own; if the board has one channel only, use one"
-                        + " where each message has its own.",
-                List.of(proof.at()),
-                Optional.empty());
-    }
-
-    private static String why(Plan plan, Proof proof, Place place) {
-        return proof.trace().stream()
+        Found found = found(Severity.STOPS)
+                .about(proof.at())
+                .with("press", press.number())
+                .with("device", place.device())
+                .with("place", new Fact.PartOf(place.device(), place.part()))
+                .word("actual", place.aspect().word(press.actual().value(place)))
+                .word("meant", place.aspect().word(press.ideal().value(place)));
+        Optional<Message> decisive = proof.trace().stream()
                 .filter(event -> decides(event, place))
                 .reduce((first, last) -> last)
-                .map(event -> "%s hears %s%s and does what it says."
-                        .formatted(
-                                plan.rig().name(place.device()),
-                                event.message().hex(),
-                                meantFor(plan, proof, event.message(), place.device())))
-                .orElse("Nothing that arrives at %s is about this part."
-                        .formatted(plan.rig().name(place.device())));
+                .map(Event::message);
+        Optional<DeviceId> other = decisive.flatMap(message -> meantFor(proof, message, place.device()));
+        decisive.ifPresent(message -> found.with("message", message.hex()));
+        other.ifPresent(device -> found.with("meant-for", device));
+        return found.cause(decisive.isEmpty() ? "nothing" : other.isEmpty() ? "hears" : "hears-anothers")
+                .made();
     }
 
     private static boolean decides(Event event, Place place) {
@@ -99,13 +88,11 @@ final class NotAsMeant implements Rule {
                 && acts.actions().stream().anyMatch(action -> action.part().equals(place.part()));
     }
 
-    private static String meantFor(Plan plan, Proof proof, Message message, DeviceId hearer) {
+    private static Optional<DeviceId> meantFor(Proof proof, Message message, DeviceId hearer) {
         return proof.steps().stream()
                 .filter(step -> step.messages().contains(message))
                 .map(step -> step.step().device())
                 .filter(device -> !device.equals(hearer))
-                .findFirst()
-                .map(device -> ", which is meant for %s,".formatted(plan.rig().name(device)))
-                .orElse("");
+                .findFirst();
     }
 }

@@ -1,24 +1,25 @@
 package embrack.core.check.switches;
 
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Found;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Obstacle;
 import embrack.core.edit.Refused;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.gear.SwitchMode;
-import embrack.core.name.Words;
 import embrack.core.offer.SpareSwitch;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.Moment;
-import java.util.List;
+import embrack.core.switches.SwitchAt;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -27,7 +28,7 @@ final class NotOnThisBoard implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.not-on-this-board", "The board's switches cannot do that");
+        return new RuleInfo(Topic.SWITCHES, "not-on-this-board");
     }
 
     @Override
@@ -51,23 +52,6 @@ final class NotOnThisBoard implements Rule {
     }
 
     private Finding finding(Plan plan, Proof proof, Moment moment, CompiledStep step) {
-        String board = plan.rig().name(proof.at().board()).text();
-        String what =
-                switch (step.obstacle().orElseThrow()) {
-                    case Obstacle.NoGesture o ->
-                        "%s cannot tell a %s.".formatted(board, o.gesture().words());
-                    case Obstacle.NoMode o ->
-                        "The switches of %s are never %s."
-                                .formatted(board, o.mode().words());
-                    case Obstacle.TwoMessages o ->
-                        "%s has two values of one message for press and %s; these are two messages."
-                                .formatted(board, moment.words());
-                    case Obstacle.CannotWait o ->
-                        o.longestMillis() == 0
-                                ? "%s does not wait between messages.".formatted(board)
-                                : "%s waits %d ms at most between messages.".formatted(board, o.longestMillis());
-                    default -> throw new IllegalStateException("no obstacle of this rule");
-                };
         Optional<Remedy> remedy = Stream.of(
                         new OtherHardware(plan, proof.at().board()).remedy(),
                         mode(plan, proof),
@@ -76,20 +60,28 @@ final class NotOnThisBoard implements Rule {
                 .filter(candidate ->
                         settles(plan, candidate, proof, step.obstacle().orElseThrow()))
                 .findFirst();
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                plan.words(proof.at()),
-                what,
-                "On %s nothing of this happens: %s."
-                        .formatted(
-                                moment.words(),
-                                Words.list(proof.compiled().steps(moment).stream()
-                                        .map(s -> plan.words(s.step()))
-                                        .toList())),
-                "Use a board that can do it, or give it a switch of its own.",
-                List.of(proof.at()),
-                remedy);
+        return stopped(proof.at(), step.obstacle().orElseThrow())
+                .word("moment", moment.words())
+                .with(
+                        "deeds",
+                        proof.compiled().steps(moment).stream()
+                                .map(CompiledStep::step)
+                                .toList())
+                .mend(remedy)
+                .made();
+    }
+
+    private Found stopped(SwitchAt at, Obstacle obstacle) {
+        Found found = found(Severity.STOPS).about(at).with("board", at.board());
+        return switch (obstacle) {
+            case Obstacle.NoGesture o ->
+                found.cause("gesture").word("gesture", o.gesture().words());
+            case Obstacle.NoMode o -> found.cause("mode").word("mode", o.mode().words());
+            case Obstacle.TwoMessages o -> found.cause("two-messages");
+            case Obstacle.CannotWait o ->
+                found.cause(o.longestMillis() == 0 ? "no-wait" : "short-wait").with("longest", o.longestMillis());
+            default -> throw new IllegalStateException("no obstacle of this rule");
+        };
     }
 
     /** Whether nothing of the switch is stopped by the same any more. */
@@ -109,9 +101,8 @@ final class NotOnThisBoard implements Rule {
         return moment == Moment.PRESS
                 ? Optional.empty()
                 : SpareSwitch.near(plan, proof.at())
-                        .map(to -> new Remedy(
-                                "Give it " + SpareSwitch.words(plan, to, proof.at()),
-                                new SwitchEdit.SpreadSteps(proof.at(), moment, 0, to)));
+                        .map(to -> new Remedy("give-own-switch", new SwitchEdit.SpreadSteps(proof.at(), moment, 0, to))
+                                .with("to", Spare.phrase(plan, to, proof.at())));
     }
 
     private static Optional<Remedy> mode(Plan plan, Proof proof) {
@@ -119,7 +110,6 @@ final class NotOnThisBoard implements Rule {
                 .at(proof.at())
                 .mode()
                 .filter(mode -> !plan.board(proof.at().board()).modes().contains(mode));
-        return chosen.map(mode ->
-                new Remedy("Let the board do it its way", new SwitchEdit.ChooseMode(proof.at(), Optional.empty())));
+        return chosen.map(mode -> new Remedy("as-board", new SwitchEdit.ChooseMode(proof.at(), Optional.empty())));
     }
 }

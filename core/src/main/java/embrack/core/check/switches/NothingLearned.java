@@ -7,17 +7,16 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.Obstacle;
 import embrack.core.edit.NumberEdit;
-import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
-import java.util.LinkedHashSet;
+import embrack.core.word.Fact;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -27,7 +26,7 @@ final class NothingLearned implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.nothing-learned", "The box has not learned a message for that");
+        return new RuleInfo(Topic.SWITCHES, "nothing-learned");
     }
 
     @Override
@@ -48,23 +47,15 @@ final class NothingLearned implements Rule {
 
     private Finding finding(Plan plan, DeviceId device, List<Stopped<Obstacle.NothingLearned>> stopped) {
         List<SwitchAt> switches = stopped.stream().map(Stopped::at).toList();
-        Set<String> actions = stopped.stream()
-                .map(s -> plan.rig().words(device, s.step().step().action()))
-                .collect(Collectors.toCollection(LinkedHashSet::new));
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                plan.words(switches),
-                "%s learns its messages, and has none yet for: %s."
-                        .formatted(plan.rig().name(device), Words.list(actions)),
-                "Until it has learned one there is nothing to send.",
-                canBeChosen(plan, device, stopped)
-                        ? "Let Embrack choose a number, and have the box learn it."
-                        : "No message that the boards can send and the box can learn is free, or all its "
-                                + "inputs are taken. Use fewer of its functions, another board, or another box.",
-                switches,
-                canBeChosen(plan, device, stopped)
-                        ? Optional.of(new Remedy("Choose the numbers", new NumberEdit.ChooseNumbers()))
-                        : Optional.empty());
+        List<Fact> deeds = Stopped.deeds(stopped);
+        return found(Severity.STOPS)
+                .about(switches)
+                .with("device", device)
+                .with("deeds", deeds)
+                .mend(
+                        canBeChosen(plan, device, stopped)
+                                ? Optional.of(new Remedy("choose-numbers", new NumberEdit.ChooseNumbers()))
+                                : Optional.empty())
+                .made();
     }
 }

@@ -11,7 +11,6 @@ import embrack.core.gear.library.Library;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
-import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
@@ -45,7 +44,8 @@ final class OtherHardware {
                 .filter(model -> model.board().filter(fit).isPresent())
                 .filter(this::canDoTheJob)
                 .findFirst()
-                .map(model -> new Remedy("Use " + Words.a(model.name()), new GearEdit.SwapHardware(board, model)));
+                .map(model -> new Remedy("use-hardware", new GearEdit.SwapHardware(board, model))
+                        .with("other-model", model.name()));
     }
 
     private boolean canDoTheJob(Model model) {

@@ -7,17 +7,16 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.Obstacle;
 import embrack.core.edit.NumberEdit;
-import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
-import java.util.LinkedHashSet;
+import embrack.core.word.Phrase;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -27,7 +26,7 @@ final class SendsItsOwn implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.sends-its-own", "The switch cannot be programmed");
+        return new RuleInfo(Topic.SWITCHES, "sends-its-own");
     }
 
     @Override
@@ -44,28 +43,24 @@ final class SendsItsOwn implements Rule {
         return Optional.ofNullable(plan.rig().device(device).learned().get(lesson))
                 .map(learned -> new NumberEdit.PinNumber(device, lesson, learned.type(), "", ""))
                 .filter(edit -> Mending.works(plan, edit, stopped.at()))
-                .map(edit -> new Remedy("Learn it from the switch", edit));
+                .map(edit -> new Remedy("learn", edit));
+    }
+
+    private static Phrase sent(Stopped<Obstacle.SendsItsOwn> stopped) {
+        return Phrase.of("core/check/switches", "sends-its-own.sent")
+                .with("number", stopped.at().number())
+                .with("type", stopped.obstacle().type().shortName())
+                .with("value", stopped.obstacle().number());
     }
 
     private Finding finding(Plan plan, DeviceId board, List<Stopped<Obstacle.SendsItsOwn>> stopped) {
         List<SwitchAt> switches = stopped.stream().map(Stopped::at).distinct().toList();
-        Set<String> sent = stopped.stream()
-                .map(s -> "switch %d sends %s %d"
-                        .formatted(
-                                s.at().number(),
-                                s.obstacle().type().shortName(),
-                                s.obstacle().number()))
-                .collect(Collectors.toCollection(LinkedHashSet::new));
-        Optional<Remedy> remedy = learnIt(plan, stopped.getFirst()).or(() -> new OtherHardware(plan, board).remedy());
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                plan.words(switches),
-                "%s sends what its factory chose: %s.".formatted(plan.rig().name(board), Words.list(sent)),
-                "What these steps need is something else, so it is never sent.",
-                remedy.map(r -> "Have a board that can be programmed do the job, or give the receiver these numbers.")
-                        .orElse("Give the receiver these numbers, if it can be set to them."),
-                switches,
-                remedy);
+        List<Phrase> sent = stopped.stream().map(SendsItsOwn::sent).distinct().toList();
+        return found(Severity.STOPS)
+                .about(switches)
+                .with("board", board)
+                .with("sent", sent)
+                .mend(learnIt(plan, stopped.getFirst()).or(() -> new OtherHardware(plan, board).remedy()))
+                .made();
     }
 }

@@ -9,11 +9,13 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.plan.Plan;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
+import embrack.core.word.Fact;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -23,7 +25,7 @@ final class StandsStill implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.stands-still", "What is started stands still");
+        return new RuleInfo(Topic.SWITCHES, "stands-still");
     }
 
     @Override
@@ -49,27 +51,19 @@ final class StandsStill implements Rule {
     }
 
     private Finding finding(Plan plan, Assignment assignment, Moment moment, Step step, PartId need) {
-        String name = plan.rig().partName(step.device(), need).text();
         Optional<Remedy> remedy = plan.rig().chart(step.device()).actions().stream()
                 .filter(action -> action.part().equals(need))
                 .filter(action -> action.verb() == Verb.ON || action.verb() == Verb.TOGGLE)
                 .findFirst()
                 .map((Action action) -> new Remedy(
-                        "Add " + name,
+                        "add",
                         new SwitchEdit.AddSteps(assignment.at(), moment, List.of(new Step(step.device(), action)))));
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                plan.words(assignment.at()),
-                "%s%s of %s stands still without %s."
-                        .formatted(
-                                moment == Moment.PRESS ? "" : "On %s, ".formatted(moment.words()),
-                                plan.rig().partName(step.device(), step.action().part()),
-                                plan.rig().name(step.device()),
-                                name),
-                "The switch starts the one and not the other: nothing moves.",
-                "Have the switch do both.",
-                List.of(assignment.at()),
-                remedy);
+        return found(Severity.STOPS)
+                .about(assignment.at())
+                .word("moment", moment.words())
+                .with("place", new Fact.PartOf(step.device(), step.action().part()))
+                .with("need", new Fact.PartOf(step.device(), need))
+                .mend(remedy)
+                .made();
     }
 }

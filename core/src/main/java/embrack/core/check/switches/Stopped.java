@@ -6,6 +6,7 @@ import embrack.core.compile.Obstacle;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.SwitchAt;
+import embrack.core.word.Fact;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -26,6 +27,15 @@ record Stopped<O extends Obstacle>(SwitchAt at, CompiledStep step, O obstacle) {
                                 .map(type::cast)
                                 .map(obstacle -> new Stopped<>(proof.at(), step, obstacle))
                                 .stream()));
+    }
+
+    /** What their steps are to do, each once, without waits. */
+    static <O extends Obstacle> List<Fact> deeds(List<Stopped<O>> stopped) {
+        return stopped.stream()
+                .map(s -> s.step().step().withWait(0))
+                .distinct()
+                .<Fact>map(Fact.Deed::new)
+                .toList();
     }
 
     /** The board and the device it does not reach. */

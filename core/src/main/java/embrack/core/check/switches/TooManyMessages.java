@@ -6,10 +6,10 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.Obstacle;
 import embrack.core.edit.SwitchEdit;
-import embrack.core.name.Words;
 import embrack.core.offer.SpareSwitch;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
@@ -23,7 +23,7 @@ final class TooManyMessages implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("switches.too-many-messages", "More messages than the board sends in one press");
+        return new RuleInfo(Topic.SWITCHES, "too-many-messages");
     }
 
     @Override
@@ -46,35 +46,22 @@ final class TooManyMessages implements Rule {
         Optional<Remedy> remedy = Optional.of(proof.at())
                 .filter(at -> !alone)
                 .flatMap(at -> SpareSwitch.near(plan, at))
-                .<Remedy>map(to -> new Remedy(
-                        "Move the rest to " + SpareSwitch.words(plan, to, proof.at()),
-                        new SwitchEdit.SpreadSteps(proof.at(), moment, from, to)))
+                .<Remedy>map(to -> new Remedy("move-rest", new SwitchEdit.SpreadSteps(proof.at(), moment, from, to))
+                        .with("to", Spare.phrase(plan, to, proof.at())))
                 .or(() -> hardware);
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                plan.words(proof.at()),
-                "The switch needs %s; %s sends at most %d in one press."
-                        .formatted(
-                                Words.count(
-                                        proof.steps().stream()
-                                                .mapToInt(
-                                                        step -> step.messages().size())
-                                                .sum(),
-                                        "message"),
-                                plan.rig().name(proof.at().board()),
-                                most),
-                "These are never sent: %s."
-                        .formatted(Words.list(unsent(proof).stream()
-                                .map(step -> plan.words(step.step()))
-                                .toList())),
-                ("Share the steps out over two switches; store it as a scene or program in the receiver and "
-                                + "recall that with one message; %s; "
-                                + "or put a box in the way that makes many messages of one.")
-                        .formatted(hardware.map(r -> "use hardware that sends more")
-                                .orElse("use a board that sends more")),
-                List.of(proof.at()),
-                remedy);
+        return found(Severity.STOPS)
+                .about(proof.at())
+                .with("board", proof.at().board())
+                .with(
+                        "needs",
+                        proof.steps().stream()
+                                .mapToInt(step -> step.messages().size())
+                                .sum())
+                .with("most", most)
+                .with("unsent", unsent(proof).stream().map(CompiledStep::step).toList())
+                .word("hardware", hardware.isPresent() ? "yes" : "no")
+                .mend(remedy)
+                .made();
     }
 
     private static List<CompiledStep> unsent(Proof proof) {

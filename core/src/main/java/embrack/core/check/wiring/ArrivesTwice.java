@@ -5,6 +5,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
@@ -13,7 +14,6 @@ import embrack.core.way.Loops;
 import embrack.core.way.Way;
 import embrack.core.way.Ways;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -25,7 +25,7 @@ final class ArrivesTwice implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("wiring.arrives-twice", "A message arrives twice");
+        return new RuleInfo(Topic.WIRING, "arrives-twice");
     }
 
     @Override
@@ -56,15 +56,11 @@ final class ArrivesTwice implements Rule {
 
     private Finding finding(Rig rig, DeviceId board, List<Way> ways) {
         DeviceId receiver = ways.getFirst().last().arrivesAt();
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                "%s, %s".formatted(rig.name(board), rig.name(receiver)),
-                "What %s sends reaches %s by two ways.".formatted(rig.name(board), rig.name(receiver)),
-                "It acts twice: what toggles is back where it was. One way: %s. The other: %s."
-                        .formatted(ways.getFirst().words(rig), ways.getLast().words(rig)),
-                "Pull one of the two, or keep the message back on one of them.",
-                List.of(),
-                Optional.empty());
+        return found(Severity.LOOK)
+                .with("sender", board)
+                .with("receiver", receiver)
+                .with("one", ways.getFirst().words(rig))
+                .with("other", ways.getLast().words(rig))
+                .made();
     }
 }

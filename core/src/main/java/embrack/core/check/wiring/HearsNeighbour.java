@@ -5,10 +5,10 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.Device;
 import embrack.core.rig.Rig;
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -20,7 +20,7 @@ final class HearsNeighbour implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("wiring.hears-neighbour", "A receiver hears its neighbour");
+        return new RuleInfo(Topic.WIRING, "hears-neighbour");
     }
 
     @Override
@@ -28,7 +28,7 @@ final class HearsNeighbour implements Rule {
         Rig rig = subject.plan().rig();
         return rig.devices().stream()
                 .filter(d -> rig.model(d.id()).answers().quirks().hearsAllChannels())
-                .flatMap(receiver -> heard(subject, receiver).map(sender -> finding(rig, sender, receiver)));
+                .flatMap(receiver -> heard(subject, receiver).map(sender -> finding(sender, receiver)));
     }
 
     /** What makes messages of its own on a fixed channel that is not the receiver's, and reaches it. */
@@ -43,15 +43,10 @@ final class HearsNeighbour implements Rule {
                 .filter(sender -> subject.ways().reach(sender.id()).contains(receiver.id()));
     }
 
-    private Finding finding(Rig rig, Device sender, Device receiver) {
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                "%s, %s".formatted(sender.name(), receiver.name()),
-                "%s listens to all channels and hears the pads of %s.".formatted(receiver.name(), sender.name()),
-                "Every pad that is struck plays or moves something there too.",
-                "Set %s to one channel if it can, or let only its channel pass on the way.".formatted(receiver.name()),
-                List.of(),
-                Optional.empty());
+    private Finding finding(Device sender, Device receiver) {
+        return found(Severity.LOOK)
+                .with("sender", sender)
+                .with("receiver", receiver)
+                .made();
     }
 }

@@ -6,6 +6,7 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Kind;
 import embrack.core.rig.Device;
@@ -19,7 +20,7 @@ final class HomelessApp implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("wiring.homeless-app", "An app lives in no computer");
+        return new RuleInfo(Topic.WIRING, "homeless-app");
     }
 
     @Override
@@ -33,21 +34,17 @@ final class HomelessApp implements Rule {
                             .toList();
                     Optional<Remedy> remedy = hosts.size() == 1
                             ? Optional.of(new Remedy(
-                                    "Run it on %s".formatted(hosts.getFirst().name()),
-                                    new WiringEdit.LiveIn(
-                                            d.id(), Optional.of(hosts.getFirst().id()))))
+                                            "run-on",
+                                            new WiringEdit.LiveIn(
+                                                    d.id(),
+                                                    Optional.of(hosts.getFirst().id())))
+                                    .with("host", hosts.getFirst()))
                             : Optional.empty();
-                    return new Finding(
-                            info(),
-                            Severity.LOOK,
-                            d.name().text(),
-                            "%s lives in no computer.".formatted(d.name()),
-                            "Nothing can reach it, and nobody knows what to switch on for it.",
-                            hosts.isEmpty()
-                                    ? "Add the computer or tablet that it runs on."
-                                    : "Say which computer or tablet it runs on.",
-                            List.of(),
-                            remedy);
+                    return found(Severity.LOOK)
+                            .with("device", d)
+                            .word("hosts", hosts.isEmpty() ? "none" : "some")
+                            .mend(remedy)
+                            .made();
                 });
     }
 }

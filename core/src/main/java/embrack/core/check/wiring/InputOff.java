@@ -1,19 +1,17 @@
 package embrack.core.check.wiring;
 
 import embrack.core.check.rule.Finding;
-import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
-import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A controller is linked to an app whose input for controllers is off. */
@@ -21,7 +19,7 @@ final class InputOff implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("wiring.input-off", "The input for controllers is off");
+        return new RuleInfo(Topic.WIRING, "input-off");
     }
 
     @Override
@@ -41,15 +39,12 @@ final class InputOff implements Rule {
     private Finding finding(Rig rig, DeviceId board, Device app) {
         Setting setting =
                 rig.model(app.id()).setting(SettingId.INPUT_FOR_REMOTE).orElseThrow();
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                app.name().text(),
-                "%s of %s is off, and %s is linked to it.".formatted(setting.name(), app.name(), rig.name(board)),
-                "The messages arrive and work nothing.",
-                "Set %s to %s.".formatted(setting.name(), setting.shown(1)),
-                List.of(),
-                Optional.of(new Remedy(
-                        "Switch it on", new GearEdit.ChangeSetting(app.id(), setting.id(), setting.shown(1)))));
+        return found(Severity.STOPS)
+                .with("app", app)
+                .with("board", board)
+                .with("setting", setting.name())
+                .with("on", setting.shown(1))
+                .mend("switch-on", new GearEdit.ChangeSetting(app.id(), setting.id(), setting.shown(1)))
+                .made();
     }
 }

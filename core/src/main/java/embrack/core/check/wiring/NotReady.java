@@ -6,12 +6,13 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Setting;
 import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import embrack.core.way.Readiness;
-import java.util.List;
+import embrack.core.word.Fact;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -20,7 +21,7 @@ final class NotReady implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("wiring.not-ready", "A connection does not carry yet");
+        return new RuleInfo(Topic.WIRING, "not-ready");
     }
 
     @Override
@@ -34,19 +35,18 @@ final class NotReady implements Rule {
     private Finding finding(Rig rig, Link link, Readiness.Lack lack) {
         Optional<Remedy> remedy = lack.setting().map(id -> {
             Setting setting = rig.model(lack.device()).setting(id).orElseThrow();
-            return new Remedy(
-                    "Set %s of %s to %s"
-                            .formatted(setting.name(), rig.name(lack.device()), setting.shown(lack.value())),
-                    new GearEdit.ChangeSetting(lack.device(), id, setting.shown(lack.value())));
+            return new Remedy("set", new GearEdit.ChangeSetting(lack.device(), id, setting.shown(lack.value())))
+                    .with("setting", setting.name())
+                    .with("device", lack.device())
+                    .with("value", setting.shown(lack.value()));
         });
-        return new Finding(
-                info(),
-                Severity.STOPS,
-                rig.words(link.from()),
-                lack.what(),
-                "Nothing passes the %s link %s.".formatted(rig.kind(link).words(), rig.words(link)),
-                lack.fix(),
-                List.of(),
-                remedy);
+        return found(Severity.STOPS)
+                .with("at", link.from())
+                .with("lack", lack.what())
+                .with("mend", lack.fix())
+                .with("kind", Fact.word(rig.kind(link).words()))
+                .with("link", link)
+                .mend(remedy)
+                .made();
     }
 }

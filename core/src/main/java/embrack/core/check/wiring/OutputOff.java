@@ -1,18 +1,16 @@
 package embrack.core.check.wiring;
 
 import embrack.core.check.rule.Finding;
-import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
-import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** An app is linked onwards and its output is off. */
@@ -20,7 +18,7 @@ final class OutputOff implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("wiring.output-off", "The output port is off");
+        return new RuleInfo(Topic.WIRING, "output-off");
     }
 
     @Override
@@ -36,17 +34,12 @@ final class OutputOff implements Rule {
                 .map(d -> {
                     Setting setting =
                             rig.model(d.id()).setting(SettingId.OUTPUT_PORT).orElseThrow();
-                    return new Finding(
-                            info(),
-                            Severity.STOPS,
-                            d.name().text(),
-                            "%s of %s is off, and something is linked to it.".formatted(setting.name(), d.name()),
-                            "It sends nothing.",
-                            "Set %s to %s.".formatted(setting.name(), setting.shown(1)),
-                            List.of(),
-                            Optional.of(new Remedy(
-                                    "Switch it on",
-                                    new GearEdit.ChangeSetting(d.id(), setting.id(), setting.shown(1)))));
+                    return found(Severity.STOPS)
+                            .with("app", d)
+                            .with("setting", setting.name())
+                            .with("on", setting.shown(1))
+                            .mend("switch-on", new GearEdit.ChangeSetting(d.id(), setting.id(), setting.shown(1)))
+                            .made();
                 });
     }
 }

@@ -5,12 +5,12 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.rig.Comparison;
 import embrack.core.rig.Pair;
 import embrack.core.rig.Rig;
+import embrack.core.word.Phrase;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Two devices that stand in for each other and are not alike. */
@@ -18,7 +18,7 @@ final class PairDiffers implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("wiring.pair-differs", "A and B are not alike");
+        return new RuleInfo(Topic.WIRING, "pair-differs");
     }
 
     @Override
@@ -26,21 +26,20 @@ final class PairDiffers implements Rule {
         Rig rig = subject.plan().rig();
         return rig.pairs().stream()
                 .filter(pair -> !Comparison.of(rig, pair).isEmpty())
-                .map(pair -> finding(rig, pair, Comparison.of(rig, pair)));
+                .map(pair -> finding(pair, Comparison.of(rig, pair)));
     }
 
-    private Finding finding(Rig rig, Pair pair, List<Comparison.Difference> differences) {
-        String list = differences.stream()
-                .map(d -> "%s: %s, %s".formatted(d.what(), d.first(), d.second()))
-                .collect(Collectors.joining("; "));
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                "%s, %s".formatted(rig.name(pair.first()), rig.name(pair.second())),
-                "%s and %s differ. %s.".formatted(rig.name(pair.first()), rig.name(pair.second()), list),
-                "When the second takes over, the show sounds or runs differently.",
-                "Set both alike, then compare again.",
-                List.of(),
-                Optional.empty());
+    private Finding finding(Pair pair, List<Comparison.Difference> differences) {
+        List<Phrase> list = differences.stream()
+                .map(d -> Phrase.of("core/check/wiring", "pair-differs.difference")
+                        .with("what", d.what())
+                        .with("first", d.first())
+                        .with("second", d.second()))
+                .toList();
+        return found(Severity.LOOK)
+                .with("one", pair.first())
+                .with("other", pair.second())
+                .with("differences", list)
+                .made();
     }
 }

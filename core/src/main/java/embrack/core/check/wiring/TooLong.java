@@ -5,11 +5,12 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.rig.Length;
 import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
-import java.util.List;
+import embrack.core.word.Fact;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -24,7 +25,7 @@ final class TooLong implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("wiring.too-long", "A cable is too long");
+        return new RuleInfo(Topic.WIRING, "too-long");
     }
 
     @Override
@@ -36,22 +37,14 @@ final class TooLong implements Rule {
                                 .filter(l -> length.compareTo(l) > 0)
                                 .isPresent())
                         .isPresent())
-                .map(link -> new Finding(
-                        info(),
-                        Severity.LOOK,
-                        rig.words(link.from()),
-                        "The %s cable %s is %s long."
-                                .formatted(
-                                        rig.kind(link).words(),
-                                        rig.words(link),
-                                        link.length().orElseThrow().words()),
-                        "Beyond %s it may lose messages, and nobody sees it coming."
-                                .formatted(limit(rig, link).orElseThrow().words()),
-                        rig.kind(link) == LinkKind.USB
-                                ? "Put a powered hub in the middle, or go by 5-pin or a network."
-                                : "Put a thru box in the middle, or go by a network.",
-                        List.of(),
-                        Optional.empty()));
+                .map(link -> found(Severity.LOOK)
+                        .with("at", link.from())
+                        .with("link", link)
+                        .with("kind", Fact.word(rig.kind(link).words()))
+                        .with("length", link.length().orElseThrow().words())
+                        .with("limit", limit(rig, link).orElseThrow().words())
+                        .cause(rig.kind(link) == LinkKind.USB ? "usb" : "five-pin")
+                        .made());
     }
 
     private static Optional<Length> limit(Rig rig, Link link) {

@@ -80,7 +80,7 @@ final class FloorBoards {
             """, "");
 
     private static final Model TEN_SWITCH_BOARD =
-            Shipped.model("ten-switch-treadle-board", "Ten-switch board with treadle", FLOOR_BOARD, """
+            Shipped.model("ten-switch-treadle-board", "Ten-switch board with expression pedal", FLOOR_BOARD, """
             port MIDI OUT: 5-pin out
             port MIDI IN: 5-pin in
             port USB: USB device both ways

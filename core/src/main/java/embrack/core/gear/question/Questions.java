@@ -171,7 +171,7 @@ public record Questions(List<Question> all) {
     private static Optional<Question> has(String text) {
         String thing = text.replaceFirst("^(?:has|have) (?:a |an )?", "");
         Optional<Question> control = Stream.of(ControlType.values())
-                .filter(t -> t.words().equals(thing) || t.plural().equals(thing))
+                .filter(t -> Stream.of(t.words(), t.key(), t.plural()).anyMatch(thing::equals))
                 .findFirst()
                 .map(Question.Has::new);
         return control.or(() -> Stream.of(Connector.values())

@@ -30,7 +30,7 @@ import java.util.stream.Stream;
  * <pre>
  * tempo 92                     from here on; "tempo 92 to 76 over 8 bars" glides, "tempo 92 gliding" up to the next
  * tempo metre 7/8                    from here on Verse 1: 16 bars, "low"      a section, with what the guide says
- * words: Lamps on the sill   a line or slide of it   at 9|3: tempo 96           a change inside it, counted from its
+ * words: Lamps on the sill   a line or slide of it   at 9 3: tempo 96           a change inside it, counted from its
  * first bar Vamp: 4 bars, vamp 3 times   goes round until it is let go, three times as a rule stem Drums: percussion,
  * played by Drums
  * </pre>
@@ -184,9 +184,9 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
             int column = cursor.column();
             int colon = cursor.find(':');
             if (colon < 0) {
-                throw cursor.fault("Write a change as: at 9: tempo 96, or: at 9|3: tempo 96.");
+                throw cursor.fault("Write a change as: at 9: tempo 96, or: at 9 3: tempo 96.");
             }
-            String[] place = cursor.until(colon).rest().split("\\|", 2);
+            String[] place = cursor.until(colon).rest().strip().split("\\s*(?:\\||\\bbeat\\b|\\s)\\s*", 2);
             int bar = fit(column, () -> whole(place[0]));
             if (bar < 1 || bar > sections.getLast().bars()) {
                 behind.add(new Behind(
@@ -288,7 +288,7 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
             List<TempoChange> changes = new ArrayList<>();
             for (Marked marked : tempos) {
                 try {
-                    Position at = fit(1, () -> bars.parse(marked.bar() + "|" + marked.beat()));
+                    Position at = fit(1, () -> bars.parse(marked.bar() + " " + marked.beat()));
                     TempoSaid said = marked.said();
                     changes.add(new TempoChange(
                             at, said.tempo(), said.gliding() || said.to().isPresent()));

@@ -78,8 +78,6 @@ public final class SongText {
         if (fromTick == 0) {
             return "";
         }
-        String text = score.text(at);
-        int bar = text.indexOf('|');
-        return "  at %d%s: ".formatted(at.bar() - first + 1, at.tick() == 0 ? "" : text.substring(bar));
+        return "  at %d%s: ".formatted(at.bar() - first + 1, at.tick() == 0 ? "" : " " + score.beat(at));
     }
 }

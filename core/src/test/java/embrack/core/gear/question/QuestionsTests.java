@@ -49,7 +49,7 @@ class QuestionsTests {
                 "tells a hold                | eight-switch-long-press-board | true | Knows press, release, "
                         + "hold and double press.",
                 "long press                  | two-switch-foot-box        | false | Knows press and release.",
-                "has a treadle               | ten-switch-treadle-board   | true  | Has 1 treadle.",
+                "has a treadle               | ten-switch-treadle-board   | true  | Has 1 expression pedal.",
                 "has faders                  | scene-desk                 | false | Has no faders.",
                 "has Bluetooth               | bluetooth-bridge-pair      | true  | Has Bluetooth.",
                 "5-pin out                   | computer                   | false | Has no 5-pin port.",

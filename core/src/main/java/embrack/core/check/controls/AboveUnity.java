@@ -1,17 +1,14 @@
-package embrack.core.check.control;
+package embrack.core.check.controls;
 
 import embrack.core.check.rule.Finding;
-import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.TravelEdit;
-import embrack.core.plan.Plan;
 import embrack.core.switches.Target;
 import embrack.core.switches.Travel;
-import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A level can be pushed above unity by a foot. */
@@ -19,31 +16,23 @@ final class AboveUnity implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("controls.above-unity", "A level goes above unity");
+        return new RuleInfo(Topic.CONTROLS, "above-unity");
     }
 
     @Override
     public Stream<Finding> check(Subject subject) {
         return subject.plan().switches().travels().stream()
-                .flatMap(travel -> travel.targets().stream()
-                        .filter(Target::isAboveUnity)
-                        .map(target -> finding(subject.plan(), travel, target)));
+                .flatMap(travel ->
+                        travel.targets().stream().filter(Target::isAboveUnity).map(target -> finding(travel, target)));
     }
 
-    private Finding finding(Plan plan, Travel travel, Target target) {
-        return new Finding(
-                info(),
-                Severity.LOOK,
-                plan.words(travel.at()),
-                "%s reaches %s."
-                        .formatted(
-                                plan.words(target),
-                                target.shown(target.programmed().highest())),
-                "Above 0 dB it is louder than it was mixed; in in-ears that hurts.",
-                "Cap it at 0 dB.",
-                List.of(),
-                Optional.of(new Remedy(
-                        "Cap it at 0 dB",
+    private Finding finding(Travel travel, Target target) {
+        return found(Severity.LOOK)
+                .with("control", travel.at())
+                .with("level", target)
+                .with("top", target.shown(target.programmed().highest()))
+                .mend(
+                        "cap",
                         new TravelEdit.Shape(
                                 travel.at(),
                                 target.device(),
@@ -53,6 +42,7 @@ final class AboveUnity implements Rule {
                                 target.range().curve(),
                                 target.law(),
                                 String.valueOf(target.topDecibels()),
-                                "0"))));
+                                "0"))
+                .made();
     }
 }

@@ -1,4 +1,4 @@
-package embrack.core.check.control;
+package embrack.core.check.controls;
 
 import embrack.core.check.rule.Rule;
 import java.util.List;

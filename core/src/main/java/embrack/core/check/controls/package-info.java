@@ -1,5 +1,5 @@
 /** Rules about treadles, faders and knobs. */
 @NullMarked
-package embrack.core.check.control;
+package embrack.core.check.controls;
 
 import org.jspecify.annotations.NullMarked;

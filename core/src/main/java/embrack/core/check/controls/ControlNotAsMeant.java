@@ -1,4 +1,4 @@
-package embrack.core.check.control;
+package embrack.core.check.controls;
 
 import embrack.core.chart.Learned;
 import embrack.core.chart.LessonId;
@@ -9,16 +9,17 @@ import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
 import embrack.core.edit.Edit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.Refused;
-import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Place;
 import embrack.core.sim.Prover;
 import embrack.core.sim.TravelProof;
 import embrack.core.sim.Verdict;
+import embrack.core.word.Fact;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,7 +30,7 @@ final class ControlNotAsMeant implements Rule {
 
     @Override
     public RuleInfo info() {
-        return new RuleInfo("controls.not-as-meant", "A control does not move what it should, or more");
+        return new RuleInfo(Topic.CONTROLS, "not-as-meant");
     }
 
     @Override
@@ -40,27 +41,17 @@ final class ControlNotAsMeant implements Rule {
     }
 
     private Finding finding(Plan plan, TravelProof proof) {
-        List<String> wrong = proof.wrongPlaces().stream()
-                .map(place -> "%s of %s"
-                        .formatted(
-                                plan.rig().partName(place.device(), place.part()),
-                                plan.rig().name(place.device())))
+        List<Fact> wrong = proof.wrongPlaces().stream()
+                .<Fact>map(place -> new Fact.PartOf(place.device(), place.part()))
                 .distinct()
                 .toList();
         boolean also = proof.verdict() == Verdict.ALSO;
-        return new Finding(
-                info(),
-                also ? Severity.LOOK : Severity.STOPS,
-                plan.words(proof.at()),
-                also
-                        ? "It moves more than it should: %s.".formatted(Words.list(wrong))
-                        : "From heel to toe and back, %s is not where it was meant.".formatted(Words.list(wrong)),
-                also
-                        ? "They answer to the same number on the same channel."
-                        : "What arrives means something else to the box.",
-                "Keep the numbers apart: choose another for one of them.",
-                List.of(),
-                remedy(plan, proof));
+        return found(also ? Severity.LOOK : Severity.STOPS)
+                .with("control", proof.at())
+                .cause(also ? "also" : "otherwise")
+                .with("places", wrong)
+                .mend(remedy(plan, proof))
+                .made();
     }
 
     /** Another number for what this moves, or for what it also moves; whichever makes it right. */
@@ -75,7 +66,7 @@ final class ControlNotAsMeant implements Rule {
                                 device, e.getKey(), e.getValue().type(), "", "")))
                 .filter(edit -> works(plan, edit, proof))
                 .findFirst()
-                .map(edit -> new Remedy("Choose another number", edit));
+                .map(edit -> new Remedy("choose-number", edit));
     }
 
     private static boolean isConcerned(TravelProof proof, DeviceId device, Map.Entry<LessonId, Learned> learned) {

@@ -1,0 +1,86 @@
+package embrack.core.check.controls;
+
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Found;
+import embrack.core.check.rule.Remedy;
+import embrack.core.check.rule.Rule;
+import embrack.core.check.rule.RuleInfo;
+import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
+import embrack.core.compile.CompiledTravel;
+import embrack.core.compile.Obstacle;
+import embrack.core.edit.NumberEdit;
+import embrack.core.edit.TravelEdit;
+import embrack.core.level.Curve;
+import embrack.core.level.Range;
+import embrack.core.sim.TravelProof;
+import embrack.core.switches.Target;
+import embrack.core.word.Fact;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** What a treadle, fader or knob should move is not moved by what its box can send. */
+final class ControlStopped implements Rule {
+
+    @Override
+    public RuleInfo info() {
+        return new RuleInfo(Topic.CONTROLS, "stopped");
+    }
+
+    @Override
+    public Stream<Finding> check(Subject subject) {
+        return subject.travels().stream()
+                .flatMap(proof -> proof.compiled().targets().stream()
+                        .flatMap(target ->
+                                target.obstacle().map(obstacle -> finding(proof, target, obstacle)).stream()));
+    }
+
+    private Finding finding(TravelProof proof, CompiledTravel.CompiledTarget compiled, Obstacle obstacle) {
+        Target target = compiled.target();
+        return stopped(compiled.target(), obstacle)
+                .with("control", proof.at())
+                .with("box", proof.at().box())
+                .with("receiver", target.device())
+                .with("level", target)
+                .mend(remedy(proof, target, obstacle))
+                .made();
+    }
+
+    private Found stopped(Target target, Obstacle obstacle) {
+        Found found = found(Severity.STOPS).with("part", new Fact.PartOf(target.device(), target.part()));
+        return switch (obstacle) {
+            case Obstacle.NoChartLine o -> found.cause("no-message");
+            case Obstacle.NothingLearned o -> found.cause("nothing-learned");
+            case Obstacle.CannotSend o ->
+                found.cause("cannot-send").with("type", o.type().plural());
+            case Obstacle.CannotShape o ->
+                found.cause("cannot-shape")
+                        .with("heel", target.shown(target.at(0).amount().orElseThrow()))
+                        .with("toe", target.shown(target.at(127).amount().orElseThrow()));
+            case Obstacle.KeptBack o -> found.cause("kept-back").with("stop", o.where());
+            default -> found.cause("no-link");
+        };
+    }
+
+    private static Optional<Remedy> remedy(TravelProof proof, Target target, Obstacle obstacle) {
+        return switch (obstacle) {
+            case Obstacle.NothingLearned o -> Optional.of(new Remedy("choose-number", new NumberEdit.ChooseNumbers()));
+            case Obstacle.CannotShape o -> Optional.of(new Remedy("whole-range", shape(proof, target, Range.FULL)));
+            default -> Optional.empty();
+        };
+    }
+
+    private static TravelEdit.Shape shape(TravelProof proof, Target target, Range range) {
+        return new TravelEdit.Shape(
+                proof.at(),
+                target.device(),
+                target.part(),
+                String.valueOf(range.from()),
+                String.valueOf(range.to()),
+                Curve.LINEAR,
+                target.law(),
+                String.valueOf(target.topDecibels()),
+                "");
+    }
+}

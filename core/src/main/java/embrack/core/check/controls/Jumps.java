@@ -1,0 +1,45 @@
+package embrack.core.check.controls;
+
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Rule;
+import embrack.core.check.rule.RuleInfo;
+import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
+import embrack.core.edit.TravelEdit;
+import embrack.core.level.Takeover;
+import embrack.core.switches.Target;
+import embrack.core.switches.Travel;
+import java.util.stream.Stream;
+
+/** A level jumps to where the control happens to stand. */
+final class Jumps implements Rule {
+
+    private static final int HALF_WAY = 64;
+
+    @Override
+    public RuleInfo info() {
+        return new RuleInfo(Topic.CONTROLS, "jumps");
+    }
+
+    @Override
+    public Stream<Finding> check(Subject subject) {
+        return subject.plan().switches().travels().stream()
+                .filter(travel ->
+                        travel.takeover() == Takeover.JUMP && !travel.targets().isEmpty())
+                .map(travel -> finding(travel));
+    }
+
+    private Finding finding(Travel travel) {
+        Target target = travel.targets().getFirst();
+        int top = target.at(127).amount().orElseThrow();
+        return found(Severity.LOOK)
+                .with("control", travel.at())
+                .with("level", target)
+                .with(
+                        "jump",
+                        target.law().move(top, target.at(HALF_WAY).amount().orElseThrow(), target.topDecibels()))
+                .mend("scale", new TravelEdit.ChooseTakeover(travel.at(), Takeover.SCALED))
+                .made();
+    }
+}

@@ -1,0 +1,20 @@
+package embrack.core.check.switches;
+
+import embrack.core.plan.Plan;
+import embrack.core.switches.SwitchAt;
+import embrack.core.word.Fact;
+import embrack.core.word.Phrase;
+
+/** A blank switch that something can be given to. */
+final class Spare {
+
+    private Spare() {}
+
+    /** A switch as it is said from another: its number, with the bank if that is another one. */
+    static Phrase phrase(Plan plan, SwitchAt at, SwitchAt from) {
+        return Phrase.of("core/check/switches", "spare")
+                .with("elsewhere", Fact.word(at.bank() == from.bank() ? "no" : "yes"))
+                .with("bank", plan.bankName(at))
+                .with("number", at.number());
+    }
+}
