@@ -34,9 +34,21 @@ class SourceTests {
                 .noneMatch(name -> name.matches(".*(Util|Utils|Helper|Manager|Impl)\\.java"));
     }
 
+    @Test
+    void soDoesEveryRuleOfAStyleSheetAndEveryLineOfAScript() {
+        List<Path> sheets = sources("app", "main/resources/static", ".css", ".js");
+        assertThat(sheets).hasSizeGreaterThan(15);
+        assertThat(sheets.stream().flatMap(SourceTests::wide)).isEmpty();
+    }
+
     private static List<Path> sources(String module) {
-        try (Stream<Path> all = Files.walk(Path.of("..", module, "src"))) {
-            return all.filter(file -> file.toString().endsWith(".java")).toList();
+        return sources(module, "", ".java");
+    }
+
+    private static List<Path> sources(String module, String below, String... endings) {
+        try (Stream<Path> all = Files.walk(Path.of("..", module, "src", below))) {
+            return all.filter(file -> Stream.of(endings).anyMatch(file.toString()::endsWith))
+                    .toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -44,7 +44,7 @@ class Doorkeeper extends OncePerRequestFilter {
     /** The page at the door and what it is drawn with. */
     private static boolean isForAll(String path) {
         return path.equals("/door")
-                || path.equals("/embrack.css")
+                || path.equals("/frame.css")
                 || path.startsWith("/fonts/")
                 || path.startsWith("/webjars/bulma/");
     }

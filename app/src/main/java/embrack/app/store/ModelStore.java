@@ -181,7 +181,7 @@ public class ModelStore {
                 return text;
             }
         } catch (RuntimeException e) {
-            throw new Refused("box", Because.of("no.model-store-4").with("why", e.getMessage()));
+            throw new Refused("box", Because.of("no.model-store-4").with("why", String.valueOf(e.getMessage())));
         }
         throw new Refused("box", Because.of("no.model-store-5"));
     }

@@ -75,7 +75,7 @@ class PromptPageTests {
                 .extracting(PromptPage.Block::name)
                 .containsExactly("Vamp");
         assertThat(page.lines()).isSortedAccordingTo(Comparator.comparingInt(PromptPage.Line::y));
-        assertThat(page.lines().getFirst()).isEqualTo(new PromptPage.Line(14, "1", "0:00.000", true));
+        assertThat(page.lines().getFirst()).isEqualTo(new PromptPage.Line(14, "1", "", "0:00.000", true));
         assertThat(page.lines().getLast().bar()).isEqualTo("end");
         assertThat(page.changes())
                 .extracting(PromptPage.Change::words)

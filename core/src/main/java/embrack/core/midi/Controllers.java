@@ -96,10 +96,11 @@ public final class Controllers {
             return switch (this) {
                 case CHANNEL_MODE ->
                     "%d is a channel mode message (%s): boxes obey it whatever their chart says"
-                            .formatted(controller, NAMES.get(controller));
+                            .formatted(controller, Controllers.name(controller).orElseThrow());
                 case BANK_SELECT -> controller + " is bank select: it waits for the next program change";
                 case PARAMETER_ENTRY ->
-                    "%d belongs to parameter entry (%s)".formatted(controller, NAMES.get(controller));
+                    "%d belongs to parameter entry (%s)"
+                            .formatted(controller, Controllers.name(controller).orElseThrow());
             };
         }
     }

@@ -201,12 +201,17 @@ public final class Score {
     /** A position in words: "bar 17", "bar 17 beat 3", "bar 17 beat 3½". */
     public String text(Position position) {
         Position tidy = position(tick(position));
-        String beat = beat(tidy);
+        String beat = shownBeat(tidy);
+        return "bar %d%s".formatted(tidy.bar(), beat.equals("1") ? "" : " beat " + beat);
+    }
+
+    /** The beat of a position within its bar as it is shown: "1", "3", "3½", "2 2/3". */
+    public String shownBeat(Position position) {
+        String beat = beat(position);
         int space = beat.indexOf(' ');
-        String spoken = space < 0 || !HALVES.containsKey(beat.substring(space + 1))
+        return space < 0 || !HALVES.containsKey(beat.substring(space + 1))
                 ? beat
                 : beat.substring(0, space) + HALVES.get(beat.substring(space + 1));
-        return "bar %d%s".formatted(tidy.bar(), beat.equals("1") ? "" : " beat " + spoken);
     }
 
     /** The beat of a position within its bar, counted from 1, with the part of it in digits: "1", "3", "3 1/2". */

@@ -40,7 +40,7 @@ public record CueSheet(String title, String facts, List<Row> rows) {
      *
      * @param at what the player does, for what has no place in a bar; else empty
      * @param bar the number of the bar; else empty
-     * @param beat the beat in it, "3 1/2"; empty for the first
+     * @param beat the beat in it, "3½"; empty for the first
      * @param clock minutes and seconds; empty where only the player knows
      */
     public record When(String at, String bar, String beat, String clock) {
@@ -50,7 +50,7 @@ public record CueSheet(String title, String facts, List<Row> rows) {
                 return new When(cue.at().text(score), "", "", "");
             }
             Position position = score.position(Math.round(score.exactTickAt(micros.get())));
-            String beat = score.beat(position);
+            String beat = score.shownBeat(position);
             return new When("", String.valueOf(position.bar()), beat.equals("1") ? "" : beat, Clock.text(micros.get()));
         }
     }

@@ -1,0 +1,49 @@
+// What others change. No rule of the job is here.
+import { typing } from "./page.js";
+import { dragging } from "./pointer.js";
+import { isEditing } from "./waiting.js";
+import { look, picture } from "./wiring.js";
+
+// What others change shows here at once; what is being typed stays. What comes during a drag, or while an edit of one's
+// own is on its way, is fetched after it.
+let changes = null;
+let told = 0;
+function listen() {
+  const room = document.querySelector("[data-changes]");
+  if (changes && changes.url.endsWith(room?.dataset.changes ?? "none")) return;
+  changes?.close();
+  told = 0;
+  changes = room ? new EventSource(room.dataset.changes) : null;
+  changes?.addEventListener("revision", (event) => {
+    told = Math.max(told, Number(event.data));
+    refresh();
+  });
+}
+async function refresh() {
+  const room = document.querySelector("[data-revision]");
+  if (!room || Number(room.dataset.revision) >= told || dragging.isActive() || isEditing()) return;
+  const answer = await fetch(location.href, { headers: { Accept: "text/html" } });
+  if (!answer.ok || isEditing() || dragging.isActive() || !room.isConnected) return;
+  const fresh = new DOMParser().parseFromString(await answer.text(), "text/html");
+  if (isEditing() || dragging.isActive() || !room.isConnected) return;
+  const parts = [...document.querySelectorAll("[data-live], #top, #rail")];
+  parts
+    .filter((part) => !part.contains(document.activeElement) || !typing(document.activeElement))
+    .forEach((part) => {
+      const now = fresh.getElementById(part.id);
+      if (!now) return;
+      part.replaceWith(now);
+      htmx.process(now);
+    });
+  const now = document.querySelector("[data-revision]");
+  const shown = fresh.querySelector("[data-revision]");
+  if (now && shown) now.dataset.revision = shown.dataset.revision;
+  const svg = picture();
+  if (svg) look(svg);
+}
+document.addEventListener("DOMContentLoaded", listen);
+document.addEventListener("htmx:afterSettle", () => {
+  listen();
+  refresh();
+});
+document.addEventListener("drag-over", refresh);
