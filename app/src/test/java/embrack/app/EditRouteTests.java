@@ -272,7 +272,7 @@ class EditRouteTests {
                 .replace("{show}", "night-of-the-slow-boats")
                 .replace("{from}.{to}", "in-1.out")
                 .replace("{device}", "lantern-desk")
-                .replace("{lesson}", "mute:main")
+                .replace("{learnable}", "mute:main")
                 .replace("{setting}", "receive-channel")
                 .replace("{part}", "1");
         return path.replaceAll("\\{[^/]*}+", "1");

@@ -89,7 +89,8 @@ final class ShowRig {
         }
         List<Cue> made = new ArrayList<>(List.of(new Cue(1, new Anchor.Automatic(When.LOAD), load)));
         for (int i = 0; i < cues; i++) {
-            Position at = FORM.score().position((long) i * FORM.score().tick(Position.bar(FORM.bars() + 1)) / cues);
+            Position at =
+                    FORM.tempoMap().position((long) i * FORM.tempoMap().tick(Position.bar(FORM.bars() + 1)) / cues);
             made.add(new Cue(i + 2, new Anchor.OnBar(at), looks.get(i % LOOKS)));
         }
         return Song.blank(new SongId("song-" + number), new TapeLabel("Song " + number), number)

@@ -1,19 +1,19 @@
 package embrack.core;
 
 import embrack.core.chart.Chart;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.chart.PartId;
 import embrack.core.check.rule.Severity;
+import embrack.core.edit.ControlEdit;
 import embrack.core.edit.DutyEdit;
 import embrack.core.edit.FloorEdit;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.SwitchEdit;
-import embrack.core.edit.TravelEdit;
-import embrack.core.gear.Answers;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlType;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.Surface;
@@ -129,7 +129,7 @@ public final class MappingFaults {
                 on(factory)
                         .edit(new NumberEdit.PinNumber(
                                 new DeviceId("loop-table"),
-                                LessonId.parse("clear:track-1"),
+                                LearnableId.parse("clear:track-1"),
                                 MessageType.CONTROL_CHANGE,
                                 "",
                                 "89"))
@@ -348,7 +348,7 @@ public final class MappingFaults {
                                 .withDeviceChanged(
                                         new DeviceId("loop-table"),
                                         d -> d.withLearned(
-                                                LessonId.parse("record:track-1"),
+                                                LearnableId.parse("record:track-1"),
                                                 new Learned(MessageType.CONTROL_CHANGE, Optional.empty(), 64)))),
                 loops().plan()));
         faults.add(new Fault(
@@ -389,7 +389,7 @@ public final class MappingFaults {
                 "When it stands half way and the level is at its top, the first touch makes Piano: level of "
                         + "Control 1 jump: it falls by 11.9 dB.",
                 on(swell)
-                        .edit(new TravelEdit.ChooseTakeover(TREADLE, Takeover.JUMP))
+                        .edit(new ControlEdit.ChooseTakeover(TREADLE, Takeover.JUMP))
                         .plan(),
                 swell.plan()));
         faults.add(new Fault(
@@ -499,7 +499,7 @@ public final class MappingFaults {
 
     private static Plan respond(boolean alternating, String low, String high) {
         return loops().edit(new NumberEdit.Respond(
-                        new DeviceId("loop-table"), LessonId.parse("record:track-1"), alternating, low, high))
+                        new DeviceId("loop-table"), LearnableId.parse("record:track-1"), alternating, low, high))
                 .plan();
     }
 
@@ -507,17 +507,17 @@ public final class MappingFaults {
      * One lesson on the number of another, and without the switch that it was learned from, so that one mistake is
      * left.
      */
-    private static Plan learned(Plan plan, String device, String lesson, String like, String without) {
+    private static Plan learned(Plan plan, String device, String learnable, String like, String without) {
         DeviceId id = new DeviceId(device);
-        Learned other = plan.rig().device(id).learned().get(LessonId.parse(like));
+        Learned other = plan.rig().device(id).learned().get(LearnableId.parse(like));
         Plan bare = new SwitchEdit.ClearSwitch(Sketch.at(without)).apply(plan);
-        return bare.withRig(
-                bare.rig().withDeviceChanged(id, d -> d.withLearned(LessonId.parse(lesson), other.withPinned(true))));
+        return bare.withRig(bare.rig()
+                .withDeviceChanged(id, d -> d.withLearned(LearnableId.parse(learnable), other.withPinned(true))));
     }
 
     private static Plan shaped(Sketch sketch, String top, String cap) {
         return on(sketch)
-                .edit(new TravelEdit.Shape(
+                .edit(new ControlEdit.Shape(
                         TREADLE,
                         new DeviceId("piano"),
                         new PartId("control-1"),
@@ -537,8 +537,8 @@ public final class MappingFaults {
                 .formatted(60 + notes, 71 + notes));
         Model other = notes == 0
                 ? desk
-                : desk.withAnswers(
-                        new Answers(desk.chart(), real, desk.answers().quirks()));
+                : desk.withImplementation(new Implementation(
+                        desk.chart(), real, desk.implementation().quirks()));
         Sketch sketch = floor().edit(new GearEdit.AddDevice("Lantern desk", other))
                 .set("lantern-desk", "receive-channel", "3")
                 .link("vocal-mixer.thru > lantern-desk.in");

@@ -1,7 +1,7 @@
 package embrack.core;
 
 import embrack.core.chart.Chart;
-import embrack.core.gear.Answers;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.library.Library;
@@ -54,6 +54,7 @@ public final class Mixers {
     }
 
     private static Model with(String chart, String reality) {
-        return Library.RACK_MIXER.withAnswers(new Answers(Chart.of(chart), Chart.of(reality), Quirks.NONE));
+        return Library.RACK_MIXER.withImplementation(
+                new Implementation(Chart.of(chart), Chart.of(reality), Quirks.NONE));
     }
 }

@@ -18,13 +18,13 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Socket;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Duty;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -90,25 +90,25 @@ public final class RandomRigs {
                     .withDuty(
                             random.nextInt(8) == 0 ? Optional.of(Duty.values()[random.nextInt(3)]) : Optional.empty()));
         }
-        Plan gestures = plan.withSwitches(new Switches(changed, travels(plan, random)));
+        Plan gestures = plan.withSwitches(new Switches(changed, controlAssignments(plan, random)));
         return random.nextBoolean() ? gestures.settled() : gestures;
     }
 
-    private static List<Travel> travels(Plan plan, Random random) {
+    private static List<ControlAssignment> controlAssignments(Plan plan, Random random) {
         List<Target> levels = new LevelOffers(plan).find("");
-        List<Travel> travels = new ArrayList<>();
+        List<ControlAssignment> controlAssignments = new ArrayList<>();
         for (DeviceId box : levels.isEmpty() ? List.<DeviceId>of() : plan.controllers()) {
             plan.controlsOf(box, 1).stream().limit(2).forEach(at -> {
                 Target target = levels.get(random.nextInt(levels.size()));
                 Range range = random.nextBoolean()
                         ? Range.FULL
                         : new Range(random.nextInt(128), random.nextInt(128), Curve.values()[random.nextInt(3)]);
-                travels.add(Travel.blank(at)
+                controlAssignments.add(ControlAssignment.blank(at)
                         .withTakeover(Takeover.values()[random.nextInt(3)])
                         .withTarget(target.withRange(range)));
             });
         }
-        return travels;
+        return controlAssignments;
     }
 
     private static Switches switches(Plan plan, Random random) {

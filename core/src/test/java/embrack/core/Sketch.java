@@ -2,12 +2,12 @@ package embrack.core;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.PartId;
+import embrack.core.edit.ControlEdit;
 import embrack.core.edit.CueEdit;
 import embrack.core.edit.Edit;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.SongEdit;
 import embrack.core.edit.SwitchEdit;
-import embrack.core.edit.TravelEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.ModelId;
@@ -133,7 +133,7 @@ public final class Sketch {
 
     /** Has a treadle, fader or knob move a level from one value to another. */
     public Sketch move(String box, ControlType type, String device, String part, int from, int to) {
-        return edit(new TravelEdit.AddTarget(
+        return edit(new ControlEdit.AddTarget(
                 new ControlAt(new DeviceId(box), type, 1, 1),
                 new Target(new DeviceId(device), new PartId(part)).withRange(new Range(from, to, Curve.LINEAR))));
     }

@@ -4,7 +4,7 @@ import embrack.core.chart.Chart;
 import embrack.core.chart.ChartReading.LinedRow;
 import embrack.core.chart.ChartRow;
 import embrack.core.chart.Conventions;
-import embrack.core.chart.Lesson;
+import embrack.core.chart.Learnable;
 import embrack.core.chart.Trigger;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Controllers;
@@ -22,7 +22,7 @@ import java.util.stream.Stream;
  * @param rows at most {@link #MOST_SHOWN}
  * @param more how many are left out
  */
-record ChartView(List<Row> rows, int more, List<String> lessons) {
+record ChartView(List<Row> rows, int more, List<String> learnables) {
 
     static final int MOST_SHOWN = 300;
 
@@ -61,18 +61,18 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
                 IntStream.range(0, chart.rows().size())
                         .mapToObj(i -> new LinedRow(0, chart.rows().get(i)))
                         .toList(),
-                chart.lessons(),
+                chart.learnables(),
                 chart.conventions());
     }
 
-    static ChartView of(List<LinedRow> rows, List<Lesson> lessons, Conventions conventions) {
+    static ChartView of(List<LinedRow> rows, List<Learnable> learnables, Conventions conventions) {
         return new ChartView(
                 rows.stream()
                         .limit(MOST_SHOWN)
                         .map(row -> row(row, conventions))
                         .toList(),
                 Math.max(0, rows.size() - MOST_SHOWN),
-                lessons.stream().map(ChartView::words).toList());
+                learnables.stream().map(ChartView::words).toList());
     }
 
     private static Row row(LinedRow lined, Conventions conventions) {
@@ -138,13 +138,14 @@ record ChartView(List<Row> rows, int more, List<String> lessons) {
                 : low == high ? "value " + low : "%d to %d".formatted(low, high);
     }
 
-    private static String words(Lesson lesson) {
+    private static String words(Learnable learnable) {
         return "%s %s: learns %s%s"
                 .formatted(
-                        lesson.verb().phrase(),
-                        lesson.part().name(),
-                        Words.list(
-                                lesson.types().stream().map(MessageType::plural).toList()),
-                        lesson.refusesZero() ? ", not of value 0" : "");
+                        learnable.verb().phrase(),
+                        learnable.part().name(),
+                        Words.list(learnable.types().stream()
+                                .map(MessageType::plural)
+                                .toList()),
+                        learnable.refusesZero() ? ", not of value 0" : "");
     }
 }

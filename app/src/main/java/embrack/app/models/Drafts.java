@@ -44,7 +44,7 @@ final class Drafts {
                 .orElseGet(() -> Chart.of(ChartWriter.write(
                         reading.conventions(),
                         reading.rows().stream().map(LinedRow::row).toList(),
-                        reading.lessons(),
+                        reading.learnables(),
                         List.of())));
     }
 }

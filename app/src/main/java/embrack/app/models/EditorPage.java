@@ -32,7 +32,7 @@ record EditorPage(
                     model.kind().key(),
                     BoxWriter.write(Box.of(model)),
                     model.chart().text(),
-                    model.answers().reality().text());
+                    model.implementation().reality().text());
         }
     }
 
@@ -108,7 +108,7 @@ record EditorPage(
                 remarks("chart", draft.chart, chart.problems()),
                 remarks("reality", draft.reality, reality.problems()),
                 whole,
-                ChartView.of(chart.rows(), chart.lessons(), chart.conventions()),
+                ChartView.of(chart.rows(), chart.learnables(), chart.conventions()),
                 chart.rows().size(),
                 drawing(box.box(), chart),
                 TrialView.of(Drafts.readable(chart), press, arrive));

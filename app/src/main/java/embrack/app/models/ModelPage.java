@@ -86,11 +86,11 @@ record ModelPage(
                         ? ""
                         : "%d memories".formatted(model.memory().memories()),
                 model.writing().orElse("Keeps everything at once."),
-                model.answers().quirks().words(),
+                model.implementation().quirks().words(),
                 model.power().map(Power::words).orElse(""),
                 model.chart().text(),
                 ChartView.of(model.chart()),
-                model.answers().reality().text(),
+                model.implementation().reality().text(),
                 Words.list(model.chart().safe().stream().map(model::words).toList()),
                 revisions.stream()
                         .map(r -> new RevisionRow(

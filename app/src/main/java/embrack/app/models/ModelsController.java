@@ -9,7 +9,7 @@ import embrack.app.store.NoSuchModel;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.edit.Refused;
-import embrack.core.gear.Answers;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Memory;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.Sockets;
@@ -65,7 +65,7 @@ class ModelsController {
                 Sockets.of(),
                 Surface.BLANK,
                 Memory.of(),
-                Answers.NOTHING,
+                Implementation.NOTHING,
                 Optional.empty());
         return "redirect:/models/%s/edit"
                 .formatted(models.create(blank, "New model").id());

@@ -46,15 +46,15 @@ record PreflightPage(
                 report.proofs().stream()
                         .map(proof -> row(report.plan(), proof, path))
                         .toList(),
-                report.travels().stream()
+                report.controlAssignments().stream()
                         .map(proof -> new ControlRow(
                                 report.plan().words(proof.at()),
                                 proof.compiled()
-                                        .travel()
+                                        .controlAssignment()
                                         .label()
                                         .map(Object::toString)
                                         .orElse(""),
-                                proof.compiled().travel().targets().stream()
+                                proof.compiled().controlAssignment().targets().stream()
                                         .map(report.plan()::words)
                                         .toList(),
                                 Mark.of(proof.verdict())))

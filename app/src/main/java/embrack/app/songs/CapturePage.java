@@ -5,7 +5,7 @@ import embrack.core.edit.Refused;
 import embrack.core.music.Clock;
 import embrack.core.music.Metre;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
+import embrack.core.music.TempoMap;
 import embrack.core.offer.Offers;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -256,7 +256,7 @@ record CapturePage(
     }
 
     private static Taken taken(Plan plan, Song song, Capture.Taken taken) {
-        Score score = song.form().score();
+        TempoMap tempoMap = song.form().tempoMap();
         String words = taken.deed()
                 .step()
                 .map(plan::words)
@@ -264,19 +264,19 @@ record CapturePage(
                 .orElse("");
         return new Taken(
                 Clock.text(taken.at()),
-                "%s, %s".formatted(taken.anchor().text(score), Clock.text(taken.micros())),
+                "%s, %s".formatted(taken.anchor().text(tempoMap), Clock.text(taken.micros())),
                 Clock.shift(taken.shift()),
                 words,
                 taken.dropped().orElse(""));
     }
 
     private static String beats(Form form) {
-        Score score = form.score();
+        TempoMap tempoMap = form.tempoMap();
         List<String> beats = new ArrayList<>();
         for (int bar = 1; bar <= form.bars(); bar++) {
-            Metre metre = score.metre(bar);
+            Metre metre = tempoMap.metre(bar);
             for (int beat = 0; beat < metre.beats(); beat++) {
-                beats.add(Math.round(score.micros(new Position(bar, beat * metre.ticksPerBeat())) / 1e3)
+                beats.add(Math.round(tempoMap.micros(new Position(bar, beat * metre.ticksPerBeat())) / 1e3)
                         + (beat == 0 ? "!" : ""));
             }
         }
@@ -286,7 +286,7 @@ record CapturePage(
     private static String bars(Form form) {
         List<String> bars = new ArrayList<>();
         for (int bar = 1; bar <= form.bars(); bar++) {
-            bars.add(Math.round(form.score().micros(Position.bar(bar)) / 1e3) + ":"
+            bars.add(Math.round(form.tempoMap().micros(Position.bar(bar)) / 1e3) + ":"
                     + form.sections().get(form.sectionOf(bar)).name().text().replace('|', '/'));
         }
         return String.join("|", bars);

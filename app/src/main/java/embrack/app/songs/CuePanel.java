@@ -10,7 +10,7 @@ import embrack.core.compile.Obstacle;
 import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
 import embrack.core.music.Clock;
-import embrack.core.music.Score;
+import embrack.core.music.TempoMap;
 import embrack.core.offer.Offers;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -141,7 +141,7 @@ record CuePanel(
                 cue.flatMap(Cue::name).map(Object::toString).orElse(""),
                 cue.map(c -> music(c, song.form())).orElse(look.at()),
                 cue.flatMap(c -> c.at().micros(song.form())).map(Clock::text).orElse(""),
-                cue.map(c -> tie(c, song.form().score())).orElse(""),
+                cue.map(c -> tie(c, song.form().tempoMap())).orElse(""),
                 chosen.map(proof -> Mark.of(proof.verdict())),
                 steps,
                 cue.map(c -> c.raw().stream().map(message -> message.hex()).toList())
@@ -170,16 +170,16 @@ record CuePanel(
 
     /** Bar and beat of a cue, whatever it is tied to; what the player does for one without a place. */
     private static String music(Cue cue, Form form) {
-        Score score = form.score();
+        TempoMap tempoMap = form.tempoMap();
         return cue.at()
                 .tick(form)
-                .map(tick -> score.text(score.position(tick)))
-                .orElseGet(() -> cue.at().text(score));
+                .map(tick -> tempoMap.text(tempoMap.position(tick)))
+                .orElseGet(() -> cue.at().text(tempoMap));
     }
 
-    private static String tie(Cue cue, Score score) {
+    private static String tie(Cue cue, TempoMap tempoMap) {
         return cue.at().tie()
-                + (cue.at() instanceof Anchor.AtSection ? ", " + cue.at().text(score) : "");
+                + (cue.at() instanceof Anchor.AtSection ? ", " + cue.at().text(tempoMap) : "");
     }
 
     private static List<Choice> feet(Plan plan) {

@@ -54,7 +54,7 @@ record HowPage(
                         player.text(),
                         plan.rig().name(player).text(),
                         song.player().filter(player::equals).isPresent())));
-        Tempo tempo = song.form().score().tempo(0);
+        Tempo tempo = song.form().tempoMap().tempo(0);
         String stretch = song.recorded()
                 .map(recorded -> String.format(
                                 Locale.ROOT,

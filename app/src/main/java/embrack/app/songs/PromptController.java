@@ -82,7 +82,7 @@ class PromptController {
                     0,
                     grid,
                     Anchor.near(found.form(), near, look.grid())
-                            .text(found.form().score()),
+                            .text(found.form().tempoMap()),
                     on,
                     find);
         }

@@ -7,8 +7,8 @@ import embrack.core.music.Clock;
 import embrack.core.music.Metre;
 import embrack.core.music.MetreChange;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
 import embrack.core.music.TempoChange;
+import embrack.core.music.TempoMap;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -128,7 +128,7 @@ record PromptPage(
         private final Plan plan;
         private final Song song;
         private final Form form;
-        private final Score score;
+        private final TempoMap tempoMap;
         private final PromptLook look;
         private final String path;
         private final double scale;
@@ -139,7 +139,7 @@ record PromptPage(
             this.plan = report.plan();
             this.song = song;
             this.form = song.form();
-            this.score = form.score();
+            this.tempoMap = form.tempoMap();
             this.look = look;
             this.path = path;
             double seconds = form.length() / 1e6;
@@ -167,7 +167,8 @@ record PromptPage(
         private double shortestBar() {
             double shortest = Double.MAX_VALUE;
             for (int bar = 1; bar <= form.bars(); bar++) {
-                shortest = Math.min(shortest, score.micros(Position.bar(bar + 1)) - score.micros(Position.bar(bar)));
+                shortest =
+                        Math.min(shortest, tempoMap.micros(Position.bar(bar + 1)) - tempoMap.micros(Position.bar(bar)));
             }
             return shortest;
         }
@@ -265,7 +266,7 @@ record PromptPage(
             List<Line> lines = new ArrayList<>();
             int last = -LINE_ROOM;
             for (int bar = 1; bar <= form.bars() + 1; bar++) {
-                long micros = score.micros(Position.bar(bar));
+                long micros = tempoMap.micros(Position.bar(bar));
                 int section = form.sectionOf(bar);
                 boolean starts = form.firstBar(section) == bar || bar > form.bars();
                 int every = every(section);
@@ -289,11 +290,11 @@ record PromptPage(
 
         /** The beats of a bar behind its first, where there is room for their numbers. */
         private List<Line> beats(int bar) {
-            Metre metre = score.metre(bar);
-            int height = y(score.micros(Position.bar(bar + 1))) - y(score.micros(Position.bar(bar)));
+            Metre metre = tempoMap.metre(bar);
+            int height = y(tempoMap.micros(Position.bar(bar + 1))) - y(tempoMap.micros(Position.bar(bar)));
             List<Line> beats = new ArrayList<>();
             for (int beat = 1; beat < metre.beats() && height / metre.beats() >= LINE_ROOM; beat++) {
-                long micros = score.micros(new Position(bar, beat * metre.ticksPerBeat()));
+                long micros = tempoMap.micros(new Position(bar, beat * metre.ticksPerBeat()));
                 beats.add(new Line(y(micros), "", String.valueOf(beat + 1), Clock.text(micros), false));
             }
             return beats;
@@ -309,22 +310,22 @@ record PromptPage(
 
         private List<Change> changes() {
             List<Change> changes = new ArrayList<>();
-            for (int i = 0; i < score.tempos().size(); i++) {
-                TempoChange change = score.tempos().get(i);
-                long tick = score.tick(change.at());
-                if (tick > 0 && score.micros(tick) < form.length() || change.glides()) {
-                    String to = change.glides() && i + 1 < score.tempos().size()
-                            ? " to " + score.tempos().get(i + 1).tempo()
+            for (int i = 0; i < tempoMap.tempos().size(); i++) {
+                TempoChange change = tempoMap.tempos().get(i);
+                long tick = tempoMap.tick(change.at());
+                if (tick > 0 && tempoMap.micros(tick) < form.length() || change.glides()) {
+                    String to = change.glides() && i + 1 < tempoMap.tempos().size()
+                            ? " to " + tempoMap.tempos().get(i + 1).tempo()
                             : "";
-                    changes.add(new Change(y(score.micros(tick)), "tempo %s%s".formatted(change.tempo(), to)));
+                    changes.add(new Change(y(tempoMap.micros(tick)), "tempo %s%s".formatted(change.tempo(), to)));
                 }
             }
-            for (MetreChange change : score.metres()) {
+            for (MetreChange change : tempoMap.metres()) {
                 if (change.bar() > 1 && change.bar() <= form.bars()) {
-                    int there = y(score.micros(Position.bar(change.bar())));
+                    int there = y(tempoMap.micros(Position.bar(change.bar())));
                     boolean both = changes.removeIf(other -> other.y() == there);
-                    TempoChange tempo = score.tempos().stream()
-                            .filter(t -> y(score.micros(score.tick(t.at()))) == there)
+                    TempoChange tempo = tempoMap.tempos().stream()
+                            .filter(t -> y(tempoMap.micros(tempoMap.tick(t.at()))) == there)
                             .findFirst()
                             .orElse(null);
                     changes.add(new Change(
@@ -401,7 +402,7 @@ record PromptPage(
                     tone,
                     look.cue() == cue.number(),
                     path + look.withCue(cue.number()).query(),
-                    cue.at().text(score));
+                    cue.at().text(tempoMap));
         }
 
         private String tone(Cue cue) {
@@ -453,12 +454,12 @@ record PromptPage(
             plan.book()
                     .always()
                     .forEach(cue -> pins.add(
-                            new AutoPin(cue.number(), cue.at().text(score), steps(cue), "exact", false, "", false)));
+                            new AutoPin(cue.number(), cue.at().text(tempoMap), steps(cue), "exact", false, "", false)));
             song.cues().stream()
                     .filter(cue -> cue.at().micros(form).isEmpty())
                     .forEach(cue -> pins.add(new AutoPin(
                             cue.number(),
-                            cue.at().text(score),
+                            cue.at().text(tempoMap),
                             steps(cue),
                             tone(cue),
                             look.cue() == cue.number(),

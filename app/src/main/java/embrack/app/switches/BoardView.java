@@ -7,12 +7,12 @@ import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Duty;
 import embrack.core.switches.Moment;
 import embrack.core.switches.ShortForm;
 import embrack.core.switches.SwitchAt;
-import embrack.core.switches.Travel;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -181,15 +181,15 @@ record BoardView(
 
     private static ControlTile control(Report report, ControlAt at, Optional<ControlAt> selected, String path) {
         Plan plan = report.plan();
-        Travel travel = plan.switches().at(at);
+        ControlAssignment controlAssignment = plan.switches().at(at);
         return new ControlTile(
                 at.words(),
                 href(path, at),
-                travel.label().map(Object::toString).orElse(""),
-                travel.targets().stream().map(plan::words).toList(),
-                travel.targets().isEmpty()
+                controlAssignment.label().map(Object::toString).orElse(""),
+                controlAssignment.targets().stream().map(plan::words).toList(),
+                controlAssignment.targets().isEmpty()
                         ? ""
-                        : LevelCurve.of(travel.targets().getFirst()).path(),
+                        : LevelCurve.of(controlAssignment.targets().getFirst()).path(),
                 report.proof(at).map(proof -> Mark.of(proof.verdict())),
                 selected.filter(at::equals).isPresent());
     }

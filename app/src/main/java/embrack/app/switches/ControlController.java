@@ -6,8 +6,8 @@ import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.chart.PartId;
+import embrack.core.edit.ControlEdit;
 import embrack.core.edit.Refused;
-import embrack.core.edit.TravelEdit;
 import embrack.core.gear.ControlType;
 import embrack.core.level.Curve;
 import embrack.core.level.Law;
@@ -81,7 +81,7 @@ class ControlController {
             @PathVariable String type,
             @PathVariable int number,
             @RequestParam(defaultValue = "") String name) {
-        return edit(id, hand, new TravelEdit.NameControl(at(board, bank, type, number), name));
+        return edit(id, hand, new ControlEdit.NameControl(at(board, bank, type, number), name));
     }
 
     @PostMapping("/levels")
@@ -94,7 +94,7 @@ class ControlController {
             @PathVariable int number,
             @RequestParam DeviceId device,
             @RequestParam PartId part) {
-        return edit(id, hand, new TravelEdit.AddTarget(at(board, bank, type, number), new Target(device, part)));
+        return edit(id, hand, new ControlEdit.AddTarget(at(board, bank, type, number), new Target(device, part)));
     }
 
     @PostMapping("/levels/remove")
@@ -107,7 +107,7 @@ class ControlController {
             @PathVariable int number,
             @RequestParam DeviceId device,
             @RequestParam PartId part) {
-        return edit(id, hand, new TravelEdit.RemoveTarget(at(board, bank, type, number), device, part));
+        return edit(id, hand, new ControlEdit.RemoveTarget(at(board, bank, type, number), device, part));
     }
 
     @PostMapping("/levels/{device}/{part}")
@@ -129,7 +129,7 @@ class ControlController {
         return edit(
                 id,
                 hand,
-                new TravelEdit.Shape(at(board, bank, type, number), device, part, from, to, curve, law, top, cap));
+                new ControlEdit.Shape(at(board, bank, type, number), device, part, from, to, curve, law, top, cap));
     }
 
     @PostMapping("/takeover")
@@ -141,7 +141,7 @@ class ControlController {
             @PathVariable String type,
             @PathVariable int number,
             @RequestParam Takeover takeover) {
-        return edit(id, hand, new TravelEdit.ChooseTakeover(at(board, bank, type, number), takeover));
+        return edit(id, hand, new ControlEdit.ChooseTakeover(at(board, bank, type, number), takeover));
     }
 
     @PostMapping("/clear")
@@ -152,7 +152,7 @@ class ControlController {
             @PathVariable int bank,
             @PathVariable String type,
             @PathVariable int number) {
-        return edit(id, hand, new TravelEdit.ClearControl(at(board, bank, type, number)));
+        return edit(id, hand, new ControlEdit.ClearControl(at(board, bank, type, number)));
     }
 
     @ExceptionHandler
@@ -160,7 +160,7 @@ class ControlController {
         return room.refused(refused, request, response, page);
     }
 
-    private String edit(RigId id, Hand hand, TravelEdit edit) {
+    private String edit(RigId id, Hand hand, ControlEdit edit) {
         rigs.edit(id, hand, edit);
         return "redirect:" + BoardView.href("/rigs/" + id, edit.at());
     }

@@ -3,7 +3,7 @@ package embrack.app.switches;
 import embrack.app.frame.FindingView;
 import embrack.app.frame.Mark;
 import embrack.core.check.Report;
-import embrack.core.compile.CompiledTravel;
+import embrack.core.compile.CompiledControl;
 import embrack.core.compile.Compiler;
 import embrack.core.level.Curve;
 import embrack.core.level.Law;
@@ -12,11 +12,11 @@ import embrack.core.midi.DataByte;
 import embrack.core.midi.Message;
 import embrack.core.offer.LevelOffers;
 import embrack.core.plan.Plan;
-import embrack.core.sim.TravelProof;
+import embrack.core.sim.ControlProof;
 import embrack.core.sim.Verdict;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -76,30 +76,30 @@ record ControlView(
 
     static ControlView of(Report report, ControlAt at, String path, int fader, int value, String find) {
         Plan plan = report.plan();
-        Travel travel = plan.switches().at(at);
-        CompiledTravel compiled = new Compiler(plan).compile(travel);
-        Optional<TravelProof> proof = report.proof(at);
+        ControlAssignment controlAssignment = plan.switches().at(at);
+        CompiledControl compiled = new Compiler(plan).compile(controlAssignment);
+        Optional<ControlProof> proof = report.proof(at);
         List<Target> offers = find.isBlank()
                 ? List.of()
                 : new LevelOffers(plan)
                         .find(find).stream()
-                                .filter(target -> travel.targets().stream()
+                                .filter(target -> controlAssignment.targets().stream()
                                         .noneMatch(t -> t.device().equals(target.device())
                                                 && t.part().equals(target.part())))
                                 .toList();
         return new ControlView(
                 BoardView.href(path, at),
                 plan.words(at),
-                travel.label().map(Object::toString).orElse(""),
+                controlAssignment.label().map(Object::toString).orElse(""),
                 proof.map(p -> Mark.of(p.verdict())),
                 proof.filter(p -> p.verdict() == Verdict.EXACT)
                         .map(p -> "From end to end and back, all boxes compared: exactly as meant.")
                         .orElse(""),
                 compiled.targets().stream().map(target -> level(plan, target)).toList(),
                 Stream.of(Takeover.values())
-                        .map(t -> new PanelView.Choice(t.name(), t.words(), t == travel.takeover()))
+                        .map(t -> new PanelView.Choice(t.name(), t.words(), t == controlAssignment.takeover()))
                         .toList(),
-                elsewhere(travel, fader, value),
+                elsewhere(controlAssignment, fader, value),
                 FindingView.all(report.findings().stream().filter(f -> f.isAbout(at)), plan),
                 find,
                 offers.stream()
@@ -120,7 +120,7 @@ record ControlView(
                         .toList());
     }
 
-    private static LevelRow level(Plan plan, CompiledTravel.CompiledTarget compiled) {
+    private static LevelRow level(Plan plan, CompiledControl.CompiledTarget compiled) {
         Target target = compiled.target();
         String message = compiled.at().isEmpty()
                 ? ""
@@ -162,10 +162,10 @@ record ControlView(
                 : heel.hex();
     }
 
-    private static Elsewhere elsewhere(Travel travel, int fader, int value) {
-        Takeover takeover = travel.takeover();
+    private static Elsewhere elsewhere(ControlAssignment controlAssignment, int fader, int value) {
+        Takeover takeover = controlAssignment.takeover();
         var start = new Takeover.Position(fader / (double) DataByte.MAX, value / (double) DataByte.MAX);
-        Optional<Target> target = travel.targets().stream().findFirst();
+        Optional<Target> target = controlAssignment.targets().stream().findFirst();
         Law law = target.map(Target::law).orElse(Law.PERCENT);
         int top = target.map(Target::topDecibels).orElse(0);
         int touched = value + (int) Math.round(takeover.jump(start) * DataByte.MAX);

@@ -6,14 +6,14 @@ import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
-import embrack.core.chart.LessonId;
+import embrack.core.chart.LearnableId;
 import embrack.core.check.Report;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.Refused;
 import embrack.core.effort.Price;
 import embrack.core.midi.MessageType;
 import embrack.core.rig.DeviceId;
-import embrack.core.switches.School;
+import embrack.core.switches.Practice;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
@@ -67,50 +67,50 @@ class NumbersController {
         return edit(id, hand, new NumberEdit.UseMemories(device, first));
     }
 
-    @PostMapping("/numbers/{device}/{lesson}")
+    @PostMapping("/numbers/{device}/{learnable}")
     String pin(
             @PathVariable RigId id,
             Hand hand,
             @PathVariable DeviceId device,
-            @PathVariable String lesson,
+            @PathVariable String learnable,
             @RequestParam(defaultValue = "CONTROL_CHANGE") MessageType type,
             @RequestParam(defaultValue = "") String channel,
             @RequestParam(defaultValue = "") String number) {
-        return edit(id, hand, new NumberEdit.PinNumber(device, lesson(lesson), type, channel, number));
+        return edit(id, hand, new NumberEdit.PinNumber(device, learnable(learnable), type, channel, number));
     }
 
-    @PostMapping("/numbers/{device}/{lesson}/response")
+    @PostMapping("/numbers/{device}/{learnable}/response")
     String respond(
             @PathVariable RigId id,
             Hand hand,
             @PathVariable DeviceId device,
-            @PathVariable String lesson,
+            @PathVariable String learnable,
             @RequestParam(defaultValue = "false") boolean alternating,
             @RequestParam(defaultValue = "") String low,
             @RequestParam(defaultValue = "") String high) {
-        return edit(id, hand, new NumberEdit.Respond(device, lesson(lesson), alternating, low, high));
+        return edit(id, hand, new NumberEdit.Respond(device, learnable(learnable), alternating, low, high));
     }
 
     @GetMapping("/schools")
-    String schools(@PathVariable RigId id, Model page) {
+    String practices(@PathVariable RigId id, Model page) {
         Report report = room.enter(id, "schools", Echo.NONE, page);
         page.addAttribute(
                 "questions",
-                Stream.of(School.values())
-                        .map(school -> new Question(
-                                school.key(),
-                                school.question(),
-                                school.reason(),
-                                report.plan().schools().answer(school),
-                                Price.of(report.plan(), school)))
+                Stream.of(Practice.values())
+                        .map(practice -> new Question(
+                                practice.key(),
+                                practice.question(),
+                                practice.reason(),
+                                report.plan().practices().answer(practice),
+                                Price.of(report.plan(), practice)))
                         .toList());
         return "switches/schools";
     }
 
-    @PostMapping("/schools/{school}")
-    String choose(@PathVariable RigId id, Hand hand, @PathVariable String school, @RequestParam int answer) {
-        School question = Stream.of(School.values())
-                .filter(s -> s.key().equals(school))
+    @PostMapping("/schools/{practice}")
+    String choose(@PathVariable RigId id, Hand hand, @PathVariable String practice, @RequestParam int answer) {
+        Practice question = Stream.of(Practice.values())
+                .filter(s -> s.key().equals(practice))
                 .findFirst()
                 .orElseThrow(() -> new Refused("answer", Because.of("no.numbers")));
         rigs.edit(id, hand, new NumberEdit.Choose(question, answer == 1 ? 1 : 0));
@@ -128,9 +128,9 @@ class NumbersController {
         return "switches/numbers";
     }
 
-    private static LessonId lesson(String key) {
+    private static LearnableId learnable(String key) {
         try {
-            return LessonId.parse(key);
+            return LearnableId.parse(key);
         } catch (IllegalArgumentException e) {
             throw new Refused("number", Because.of("no.numbers-2"));
         }

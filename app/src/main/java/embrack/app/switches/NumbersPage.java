@@ -1,7 +1,7 @@
 package embrack.app.switches;
 
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.check.Report;
 import embrack.core.edit.NumberEdit;
 import embrack.core.effort.Writing;
@@ -61,7 +61,7 @@ record NumbersPage(
 
     /** Something learned. */
     record Row(
-            String lesson,
+            String learnable,
             String words,
             String type,
             String channel,
@@ -102,14 +102,15 @@ record NumbersPage(
                                         e.getValue().number()))
                         .toList(),
                 plan.rig().devices().stream()
-                        .filter(d -> !plan.rig().model(d.id()).chart().lessons().isEmpty())
+                        .filter(d ->
+                                !plan.rig().model(d.id()).chart().learnables().isEmpty())
                         .map(d -> learner(plan, d))
                         .toList(),
                 renumbered(plan));
     }
 
     private static Receiver receiver(Plan plan, DeviceId id, Optional<Channel> proposed) {
-        boolean all = plan.rig().answers(id).quirks().hearsAllChannels();
+        boolean all = plan.rig().implementation(id).quirks().hearsAllChannels();
         return new Receiver(
                 plan.rig().name(id).text(),
                 all
@@ -136,7 +137,7 @@ record NumbersPage(
 
     private static Learner learner(Plan plan, Device device) {
         DeviceId id = device.id();
-        int inputs = plan.rig().model(id).answers().quirks().assignableInputs();
+        int inputs = plan.rig().model(id).implementation().quirks().assignableInputs();
         Writing writing = Writing.of(plan.rig(), id);
         List<String> lines = inputs == 0 || writing.slots() == 0
                 ? List.of()
@@ -164,10 +165,10 @@ record NumbersPage(
                         .toList());
     }
 
-    private static Row row(Plan plan, Device device, LessonId lesson, Learned learned) {
+    private static Row row(Plan plan, Device device, LearnableId learnable, Learned learned) {
         return new Row(
-                lesson.key(),
-                words(plan, device, lesson),
+                learnable.key(),
+                words(plan, device, learnable),
                 learned.type().name(),
                 learned.channel().map(c -> String.valueOf(c.number())).orElse(""),
                 learned.number(),
@@ -177,22 +178,22 @@ record NumbersPage(
                 learned.response().high());
     }
 
-    private static String words(Plan plan, Device device, LessonId lesson) {
-        return "%s %s".formatted(lesson.verb().words(), plan.rig().partName(device.id(), lesson.part()));
+    private static String words(Plan plan, Device device, LearnableId learnable) {
+        return "%s %s".formatted(learnable.verb().words(), plan.rig().partName(device.id(), learnable.part()));
     }
 
     private static List<String> renumbered(Plan plan) {
         Plan anew = new NumberEdit.Renumber().apply(plan);
         List<String> lines = new ArrayList<>();
         for (Device device : plan.rig().devices()) {
-            Map<LessonId, Learned> after = anew.rig().device(device.id()).learned();
-            device.learned().forEach((lesson, learned) -> {
-                Learned now = after.getOrDefault(lesson, learned);
+            Map<LearnableId, Learned> after = anew.rig().device(device.id()).learned();
+            device.learned().forEach((learnable, learned) -> {
+                Learned now = after.getOrDefault(learnable, learned);
                 if (!now.equals(learned)) {
                     lines.add("%s, %s: %s %d becomes %s %d."
                             .formatted(
                                     device.name(),
-                                    words(plan, device, lesson),
+                                    words(plan, device, learnable),
                                     learned.type().shortName(),
                                     learned.number(),
                                     now.type().shortName(),

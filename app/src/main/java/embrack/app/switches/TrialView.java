@@ -118,7 +118,7 @@ record TrialView(
     }
 
     private static Stream<Place> places(Model model, Device device, PartId part) {
-        return model.answers().aspects(part).stream().map(aspect -> new Place(device.id(), part, aspect));
+        return model.implementation().aspects(part).stream().map(aspect -> new Place(device.id(), part, aspect));
     }
 
     /** A part in the words of all that can differ about it; counts and levels that nothing touched are left out. */
@@ -186,7 +186,7 @@ record TrialView(
                         way(plan, kept.socket()),
                         message,
                         shown.bytes(),
-                        "kept back: it " + kept.sieve().words(),
+                        "kept back: it " + kept.filter().words(),
                         "note"));
             case Event.CameRound round ->
                 Stream.of(new TapeLine(

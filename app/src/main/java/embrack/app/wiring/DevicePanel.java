@@ -13,12 +13,12 @@ import embrack.core.power.PowerPlan;
 import embrack.core.rig.Area;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Rig;
-import embrack.core.rig.Sieve;
 import embrack.core.rig.Traffic;
 import embrack.core.way.Delay;
+import embrack.core.way.SignalPath;
 import embrack.core.way.Timing;
-import embrack.core.way.Way;
 import embrack.core.way.Ways;
 import java.util.List;
 import java.util.Map;
@@ -70,7 +70,7 @@ record DevicePanel(
     /** Another device, with the times of the shortest way in milliseconds. */
     record Reach(String id, String name, String times) {}
 
-    static DevicePanel of(Plan plan, Ways ways, DeviceId id, Optional<DeviceId> to, List<Way> shown) {
+    static DevicePanel of(Plan plan, Ways ways, DeviceId id, Optional<DeviceId> to, List<SignalPath> shown) {
         Rig rig = plan.rig();
         Device device = rig.device(id);
         Model model = rig.model(id);
@@ -87,7 +87,7 @@ record DevicePanel(
                 hosts(rig, device),
                 twins(rig, device),
                 model.sockets().routes().keySet().stream()
-                        .map(route -> pass(model, route.key(), route.from(), route.to(), rig.sieve(id, route)))
+                        .map(route -> pass(model, route.key(), route.from(), route.to(), rig.filter(id, route)))
                         .toList(),
                 new PowerPlan(rig)
                         .feedings().stream()
@@ -136,32 +136,33 @@ record DevicePanel(
                 .toList();
     }
 
-    private static PassRow pass(Model model, String key, PortId from, PortId to, Sieve sieve) {
+    private static PassRow pass(Model model, String key, PortId from, PortId to, MidiFilter filter) {
         return new PassRow(
                 key,
                 name(model, from),
                 name(model, to),
-                sieve.open(),
+                filter.open(),
                 Stream.of(Traffic.values())
-                        .map(t -> new Sort(t.name(), t.words(), !sieve.stopped().contains(t)))
+                        .map(t ->
+                                new Sort(t.name(), t.words(), !filter.stopped().contains(t)))
                         .toList(),
-                sieve.channels().stream().map(String::valueOf).collect(Collectors.joining(", ")),
-                sieve.onto().map(c -> String.valueOf(c.number())).orElse(""),
-                sieve.words());
+                filter.channels().stream().map(String::valueOf).collect(Collectors.joining(", ")),
+                filter.onto().map(c -> String.valueOf(c.number())).orElse(""),
+                filter.words());
     }
 
     private static String name(Model model, PortId port) {
         return model.port(port).orElseThrow().name().text();
     }
 
-    private static List<Reach> reach(Rig rig, Ways ways, Map<DeviceId, Way> nearest) {
+    private static List<Reach> reach(Rig rig, Ways ways, Map<DeviceId, SignalPath> nearest) {
         return nearest.entrySet().stream()
                 .filter(e -> !rig.model(e.getKey()).parts().isEmpty())
                 .map(e -> new Reach(e.getKey().text(), rig.name(e.getKey()).text(), times(ways, e.getValue())))
                 .toList();
     }
 
-    private static String times(Ways ways, Way way) {
+    private static String times(Ways ways, SignalPath way) {
         Delay total = Timing.total(new Timing(ways).shares(way, 3, 0));
         return total.words();
     }

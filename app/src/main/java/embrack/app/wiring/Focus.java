@@ -7,7 +7,7 @@ import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.switches.Assignment;
-import embrack.core.way.Way;
+import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
 import java.util.HashSet;
 import java.util.List;
@@ -68,7 +68,7 @@ sealed interface Focus {
     }
 
     /** The ways that the focus is about; the first of them the shortest. */
-    static List<Way> ways(Focus focus, Plan plan, Ways ways) {
+    static List<SignalPath> ways(Focus focus, Plan plan, Ways ways) {
         return switch (focus) {
             case Whole w -> List.of();
             case OnPort p -> List.of();
@@ -88,7 +88,7 @@ sealed interface Focus {
     }
 
     /** What stays lit; empty when nothing fades. */
-    static Optional<Lit> lit(Focus focus, Rig rig, List<Way> ways) {
+    static Optional<Lit> lit(Focus focus, Rig rig, List<SignalPath> ways) {
         if (focus instanceof Whole || focus instanceof OnPort) {
             return Optional.empty();
         }

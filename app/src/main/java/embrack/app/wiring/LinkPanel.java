@@ -9,7 +9,7 @@ import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
 import embrack.core.show.Book;
 import embrack.core.way.Readiness;
-import embrack.core.way.Way;
+import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
 import embrack.core.word.Wording;
 import java.util.List;
@@ -23,7 +23,7 @@ import java.util.List;
  */
 record LinkPanel(LinkRow link, String lack, List<String> ways, String loss, boolean hasWire, String caution) {
 
-    static LinkPanel of(Plan plan, Ways ways, Link link, List<Way> through) {
+    static LinkPanel of(Plan plan, Ways ways, Link link, List<SignalPath> through) {
         Rig rig = plan.rig();
         String loss = SinglePoints.of(plan, ways).stream()
                 .filter(l -> l.failure().equals(new Failure.LinkFails(link)))

@@ -6,8 +6,8 @@ import embrack.core.way.Delay;
 import embrack.core.way.Felt;
 import embrack.core.way.Hop;
 import embrack.core.way.Share;
+import embrack.core.way.SignalPath;
 import embrack.core.way.Timing;
-import embrack.core.way.Way;
 import embrack.core.way.Ways;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,11 +37,11 @@ record WayView(
     record ShareView(String where, String what, String times) {}
 
     /** A way that one message of three bytes takes alone. */
-    static WayView of(Ways ways, Way way) {
+    static WayView of(Ways ways, SignalPath way) {
         return of(ways, way, 3, 0);
     }
 
-    static WayView of(Ways ways, Way way, int own, int ahead) {
+    static WayView of(Ways ways, SignalPath way, int own, int ahead) {
         Rig rig = ways.rig();
         List<Share> shares = new Timing(ways).shares(way, own, ahead);
         Delay total = Timing.total(shares);
@@ -65,19 +65,19 @@ record WayView(
                         .orElse(""));
     }
 
-    private static List<HopView> hops(Rig rig, Way way) {
+    private static List<HopView> hops(Rig rig, SignalPath way) {
         List<HopView> views = new ArrayList<>();
         for (Hop hop : way.hops()) {
             views.add(new HopView(
                     PortKey.of(hop.link()),
                     rig.kind(hop.link()).words(),
                     "%s to %s".formatted(rig.words(hop.from()), rig.words(hop.to())),
-                    hop.sieve().isPlain()
+                    hop.filter().isPlain()
                             ? ""
                             : "%s %s"
                                     .formatted(
                                             rig.name(hop.from().device()),
-                                            hop.sieve().words())));
+                                            hop.filter().words())));
         }
         return views;
     }

@@ -7,7 +7,7 @@ import embrack.core.midi.FrameRate;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.switches.Assignment;
-import embrack.core.way.Way;
+import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -41,7 +41,7 @@ record WiringPage(
 
     static WiringPage of(Plan plan, Focus focus, LoadForm load) {
         Ways ways = new Ways(plan.rig());
-        List<Way> shown = Focus.ways(focus, plan, ways);
+        List<SignalPath> shown = Focus.ways(focus, plan, ways);
         return new WiringPage(
                 WiringPicture.of(plan.rig(), focus, Focus.lit(focus, plan.rig(), shown)),
                 plan.switches().assignments().stream()
@@ -98,7 +98,7 @@ record WiringPage(
     }
 
     /** At worst a message is the last of the press. */
-    private static WayView view(Ways ways, CompiledSwitch compiled, Way way, List<CompiledStep> steps) {
+    private static WayView view(Ways ways, CompiledSwitch compiled, SignalPath way, List<CompiledStep> steps) {
         int own = steps.getLast().messages().getLast().length();
         return WayView.of(ways, way, own, compiled.bytes() - own);
     }

@@ -130,7 +130,7 @@ class BadInputTests extends AtTheBrowser {
         hand.importFile(Examples.muteBoard().replace("\"links\"", "\"ropes\"").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("links: is missing");
         hand.importFile(Examples.muteBoard()
-                .replace("\"version\" : 6", "\"version\" : 7")
+                .replace("\"version\" : 7", "\"version\" : 8")
                 .getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("written by a newer Embrack");
         hand.importFile(new byte[20 << 20]);

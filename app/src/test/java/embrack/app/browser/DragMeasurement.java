@@ -83,11 +83,11 @@ class DragMeasurement {
         Sketch sketch = Evening.rig().song("Long", "tempo 120\nAll: 240 bars\n");
         Song song = sketch.songOf("long");
         List<Cue> made = new ArrayList<>();
-        long end = song.form().score().tick(Position.bar(241));
+        long end = song.form().tempoMap().tick(Position.bar(241));
         for (int i = 0; i < cues; i++) {
             made.add(new Cue(
                     i + 1,
-                    new Anchor.OnBar(song.form().score().position(end * i / cues)),
+                    new Anchor.OnBar(song.form().tempoMap().position(end * i / cues)),
                     List.of(Sketch.stepOf((i % 2 == 0 ? "lantern-desk recall:scene-" : "guitar-sounds select:patch-")
                             + (1 + i % 12)))));
         }

@@ -219,14 +219,14 @@ class FloorBoardJobTests extends AtTheBrowser {
     @Test
     void aFaderThatStandsElsewhereSaysHowFarItJumps() {
         open("/switches/quay-board/1/treadle/1");
-        hand.choose("The receiver lets it", "jump");
+        hand.choose("The receiver follows", "at once");
         assertThat(hand.page.locator(".touch")).hasText("On the first touch it falls by 11.9 dB.");
         assertThat(hand.page.locator(".side .finding"))
                 .containsText("the first touch makes Piano A: level of Control 1 jump");
         hand.type("It stands at", "127");
         keys().press("Enter");
         assertThat(hand.page.locator(".touch")).hasText("On the first touch it stays.");
-        hand.click("Let it be scaled");
+        hand.click("Let it close in");
         assertThat(hand.page.locator(".side .finding")).hasCount(0);
         assertThat(hand.page.locator(".side .proven")).containsText("exactly as meant");
         hand.page.locator(".moved").getByLabel("heel down").fill("128");

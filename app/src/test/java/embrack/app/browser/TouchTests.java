@@ -110,7 +110,8 @@ class TouchTests {
             assertThat(String.valueOf(pin.getAttribute("transform"))).as(how).isIn(String.valueOf(before), "");
             page.mouse().move(box.x + 20, box.y + 140);
             page.mouse().up();
-            assertThat((Boolean) page.evaluate("dragging.isActive()")).isFalse();
+            assertThat((Boolean) page.evaluate("import('/pointer.js').then(pointer => pointer.dragging.isActive())"))
+                    .isFalse();
         }
         page.navigate("/rigs/%s/songs/%s".formatted(rig, SONG));
         assertThat(rigs.load(rig).revision()).isEqualTo(1);

@@ -30,8 +30,8 @@ class NamesTests {
         "[::1].elsewhere.example, false",
         "rack.example.elsewhere.example, false"
     })
-    void answersToItsOwnNamesOnly(String host, boolean answers) {
-        assertThat(names.answersTo(Names.nameOf(host))).isEqualTo(answers);
+    void answersToItsOwnNamesOnly(String host, boolean implementation) {
+        assertThat(names.answersTo(Names.nameOf(host))).isEqualTo(implementation);
     }
 
     @ParameterizedTest

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
 import embrack.core.edit.GearEdit;
-import embrack.core.gear.Answers;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
@@ -61,8 +61,8 @@ class GearPageTests {
         assertThat(detail(plan, Library.all()))
                 .extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther)
                 .containsExactly(true, false);
-        Model other = Library.RACK_MIXER.withAnswers(
-                Answers.of(Chart.of("mute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
+        Model other = Library.RACK_MIXER.withImplementation(
+                Implementation.of(Chart.of("mute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
         assertThat(detail(new GearEdit.ReplaceModel(other).apply(plan), Library.all()))
                 .extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther)
                 .containsExactly(true, true);

@@ -125,8 +125,8 @@ class PromptPageTests {
     @Test
     void asManyLinesAsCanBeRead() {
         PromptPage near = page(dense(), new SongId("dense"), 6, 0);
-        assertThat(near.lines().stream().limit(6).map(PromptPage.Line::bar))
-                .containsExactly("1", "|2", "|3", "|4", "2", "|2");
+        assertThat(near.lines().stream().limit(6).map(line -> line.bar() + "/" + line.beat()))
+                .containsExactly("1/", "/2", "/3", "/4", "2/", "/2");
         assertThat(near.lines().get(1).clock()).isEqualTo("0:00.500");
         PromptPage far = page(dense(), new SongId("dense"), 0, 0);
         for (int i = 0; i + 1 < far.lines().size(); i++) {

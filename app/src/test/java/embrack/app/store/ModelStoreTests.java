@@ -7,7 +7,7 @@ import embrack.app.AppTest;
 import embrack.core.chart.Chart;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.Refused;
-import embrack.core.gear.Answers;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
@@ -29,8 +29,8 @@ class ModelStoreTests {
     void everyChangeIsARevisionAndNoChangeIsNone() {
         Model kept = models.create(named("Spare mixer"), "New");
         assertThat(kept.id().text()).startsWith("spare-mixer");
-        Model changed =
-                kept.withAnswers(Answers.of(Chart.of("# mine\nmute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
+        Model changed = kept.withImplementation(
+                Implementation.of(Chart.of("# mine\nmute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
         models.save(changed, 1, "Change the chart", List.of(), Hand.ANY);
         models.save(changed, 2, "Change nothing", List.of(), Hand.ANY);
         assertThat(models.revisions(kept.id()))
@@ -76,10 +76,10 @@ class ModelStoreTests {
     void aChangeAndTheRigsThatFollowItAreOne() {
         Model kept = models.create(named("Followed"), "New");
         List<RigId> two = List.of(using(kept), using(kept));
-        Model first =
-                kept.withAnswers(Answers.of(Chart.of("# mine\nmute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
-        Model second =
-                kept.withAnswers(Answers.of(Chart.of("# other\nmute Main: cc 2 over 63\nopen Main: cc 2 under 64")));
+        Model first = kept.withImplementation(
+                Implementation.of(Chart.of("# mine\nmute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
+        Model second = kept.withImplementation(
+                Implementation.of(Chart.of("# other\nmute Main: cc 2 over 63\nopen Main: cc 2 under 64")));
         models.save(first, 1, "First", two, Hand.ANY);
         assertThatExceptionOfType(Refused.class)
                 .isThrownBy(() -> models.save(second, 1, "Second", two, Hand.ANY))

@@ -171,7 +171,7 @@ class RigStoreTests {
     @Test
     void whatDoesNotReadBackIsNotStored() {
         Song odd = Song.blank(new SongId("odd"), new TapeLabel("Odd"), 1)
-                .withForm(new Form(Form.UNKNOWN.score(), List.of(new Section(new TapeLabel("tempo 90"), 4))));
+                .withForm(new Form(Form.UNKNOWN.tempoMap(), List.of(new Section(new TapeLabel("tempo 90"), 4))));
         assertThatExceptionOfType(Refused.class)
                 .isThrownBy(() -> rigs.edit(id, Hand.ANY, new SongEdit.ImportSong(odd)))
                 .withMessageStartingWith("This cannot be kept, since it could not be read again");

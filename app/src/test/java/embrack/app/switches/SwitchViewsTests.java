@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.core.MappingFaults;
 import embrack.core.Sketch;
-import embrack.core.chart.LessonId;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.PartId;
 import embrack.core.check.Report;
+import embrack.core.edit.ControlEdit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.SwitchEdit;
-import embrack.core.edit.TravelEdit;
 import embrack.core.effort.Swap;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.ModelId;
@@ -156,7 +156,7 @@ class SwitchViewsTests {
     void aTreadleShowsItsLevelsItsCapAndWhatHappensElsewhere() {
         Plan plan = MappingFaults.sounds()
                 .move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
-                .edit(new TravelEdit.Shape(
+                .edit(new ControlEdit.Shape(
                         TREADLE,
                         new DeviceId("piano"),
                         new PartId("control-1"),
@@ -182,7 +182,7 @@ class SwitchViewsTests {
                 .hasSize(4)
                 .last()
                 .isEqualTo("0: silent");
-        Plan catching = new TravelEdit.ChooseTakeover(TREADLE, Takeover.CATCH).apply(plan);
+        Plan catching = new ControlEdit.ChooseTakeover(TREADLE, Takeover.CATCH).apply(plan);
         assertThat(ControlView.of(Report.of(catching), TREADLE, "", 64, 127, "")
                         .elsewhere()
                         .touch())
@@ -194,7 +194,7 @@ class SwitchViewsTests {
         Plan plan = MappingFaults.loops()
                 .edit(new NumberEdit.PinNumber(
                         new DeviceId("loop-table"),
-                        LessonId.parse("record:track-1"),
+                        LearnableId.parse("record:track-1"),
                         MessageType.CONTROL_CHANGE,
                         "",
                         "30"))
@@ -207,7 +207,7 @@ class SwitchViewsTests {
                 .extracting(NumbersPage.Cell::words)
                 .containsExactly("meant", "meant");
         assertThat(page.learners().getFirst().rows())
-                .extracting(NumbersPage.Row::lesson, NumbersPage.Row::number, NumbersPage.Row::isPinned)
+                .extracting(NumbersPage.Row::learnable, NumbersPage.Row::number, NumbersPage.Row::isPinned)
                 .containsExactly(tuple("record:track-1", 30, true), tuple("stop-all:tracks", 103, false));
         assertThat(page.renumbered())
                 .as("goes on behind the pinned one")

@@ -27,7 +27,7 @@ public final class Chart {
     private final String text;
     private final Conventions conventions;
     private final List<ChartRow> rows;
-    private final List<Lesson> lessons;
+    private final List<Learnable> learnables;
     private final List<Action> safe;
     private final Map<PartId, PartId> needs;
     private final Map<PartId, Part> parts = new LinkedHashMap<>();
@@ -41,13 +41,13 @@ public final class Chart {
             String text,
             Conventions conventions,
             List<ChartRow> rows,
-            List<Lesson> lessons,
+            List<Learnable> learnables,
             List<Action> safe,
             Map<PartId, PartId> needs) {
         this.text = text;
         this.conventions = conventions;
         this.rows = List.copyOf(rows);
-        this.lessons = List.copyOf(lessons);
+        this.learnables = List.copyOf(learnables);
         this.safe = List.copyOf(safe);
         this.needs = Map.copyOf(needs);
         for (ChartRow row : rows) {
@@ -56,7 +56,7 @@ public final class Chart {
                     .add(row);
             byMessage.computeIfAbsent(key(row.last()), k -> new ArrayList<>(2)).add(row);
         }
-        lessons.forEach(lesson -> add(lesson.part(), lesson.verb()));
+        learnables.forEach(learnable -> add(learnable.part(), learnable.verb()));
         partsInOrder = List.copyOf(parts.values());
         remembers = rows.stream()
                 .anyMatch(row -> row.triggers().size() > 1 || row.response().alternating());
@@ -96,8 +96,8 @@ public final class Chart {
     }
 
     /** What the box learns instead of having a message for it. */
-    public List<Lesson> lessons() {
-        return lessons;
+    public List<Learnable> learnables() {
+        return learnables;
     }
 
     /** What makes the box safe, in order. */
@@ -132,14 +132,14 @@ public final class Chart {
      *
      * @param learned what it has learned; what the chart has no lesson for is passed over
      */
-    public Chart taught(Map<LessonId, Learned> learned) {
+    public Chart taught(Map<LearnableId, Learned> learned) {
         if (learned.isEmpty()) {
             return this;
         }
         List<ChartRow> more = new ArrayList<>(rows);
-        List<Lesson> left = new ArrayList<>();
-        lessons.forEach(lesson -> Optional.ofNullable(learned.get(lesson.id()))
-                .ifPresentOrElse(message -> more.add(message.row(lesson)), () -> left.add(lesson)));
+        List<Learnable> left = new ArrayList<>();
+        learnables.forEach(learnable -> Optional.ofNullable(learned.get(learnable.id()))
+                .ifPresentOrElse(message -> more.add(message.row(learnable)), () -> left.add(learnable)));
         return new Chart(text, conventions, more, left, safe, needs);
     }
 
@@ -164,14 +164,14 @@ public final class Chart {
 
     /** Whether the box answers to nothing. */
     public boolean isEmpty() {
-        return rows.isEmpty() && lessons.isEmpty();
+        return rows.isEmpty() && learnables.isEmpty();
     }
 
     /** Everything that the rows can make the box do, a level by its two ends; then what it can learn to do. */
     public List<Action> actions() {
         return Stream.concat(
                         rows.stream().flatMap(row -> row.actions().stream()),
-                        lessons.stream()
+                        learnables.stream()
                                 .filter(l -> !l.verb().takesAmount())
                                 .map(l -> new Action(l.verb(), l.part().id())))
                 .distinct()
@@ -184,8 +184,8 @@ public final class Chart {
     }
 
     /** What the box learns an action as, if it learns it. */
-    public Optional<Lesson> lessonFor(Action action) {
-        return lessons.stream()
+    public Optional<Learnable> lessonFor(Action action) {
+        return learnables.stream()
                 .filter(l -> l.verb() == action.verb() && l.part().id().equals(action.part()))
                 .findFirst();
     }
@@ -212,7 +212,7 @@ public final class Chart {
     }
 
     /** Whether any row of what a lesson is about can be sent. */
-    public boolean isSendable(LessonId id, Set<MessageType> sends) {
+    public boolean isSendable(LearnableId id, Set<MessageType> sends) {
         return byAction.getOrDefault(new VerbAndPart(id.verb(), id.part()), List.of()).stream()
                 .anyMatch(row -> isSendable(row, sends));
     }
@@ -236,7 +236,7 @@ public final class Chart {
      * @param heard what came before
      * @param onItsChannel whether the message is on the channel that the box is set to, or on none
      */
-    public List<Action> reactionsTo(Message message, Heard heard, boolean onItsChannel) {
+    public List<Action> reactionsTo(Message message, MessageMemory heard, boolean onItsChannel) {
         List<ChartRow> candidates = byMessage.get(key(message));
         if (candidates == null) {
             return List.of();

@@ -26,13 +26,13 @@ final class ChartJudge {
 
     private final Conventions conventions;
     private final List<LinedRow> rows;
-    private final List<Lesson> lessons;
+    private final List<Learnable> learnables;
     private final List<Problem> problems = new ArrayList<>();
 
-    ChartJudge(Conventions conventions, List<LinedRow> rows, List<Lesson> lessons) {
+    ChartJudge(Conventions conventions, List<LinedRow> rows, List<Learnable> learnables) {
         this.conventions = conventions;
         this.rows = rows;
-        this.lessons = lessons;
+        this.learnables = learnables;
     }
 
     List<Problem> problems() {
@@ -132,8 +132,8 @@ final class ChartJudge {
         Map<PartId, Set<Verb>> verbs = new HashMap<>();
         rows.forEach(row -> verbs.computeIfAbsent(row.row().part().id(), k -> EnumSet.noneOf(Verb.class))
                 .add(row.row().verb()));
-        lessons.forEach(lesson -> verbs.computeIfAbsent(lesson.part().id(), k -> EnumSet.noneOf(Verb.class))
-                .add(lesson.verb()));
+        learnables.forEach(learnable -> verbs.computeIfAbsent(learnable.part().id(), k -> EnumSet.noneOf(Verb.class))
+                .add(learnable.verb()));
         Set<Family> told = new HashSet<>();
         for (LinedRow row :
                 rows.stream().filter(r -> r.row().verb().opposite().isPresent()).toList()) {

@@ -30,7 +30,7 @@ final class ChartParser {
 
     private final String text;
     private final List<LinedRow> rows = new ArrayList<>();
-    private final List<Lesson> lessons = new ArrayList<>();
+    private final List<Learnable> learnables = new ArrayList<>();
     private final List<Action> safe = new ArrayList<>();
     private final Map<PartId, PartId> needs = new LinkedHashMap<>();
     private final List<Problem> problems = new ArrayList<>();
@@ -57,10 +57,10 @@ final class ChartParser {
         }
         Optional<Chart> chart = problems.isEmpty()
                 ? Optional.of(new Chart(
-                        text, conventions, rows.stream().map(LinedRow::row).toList(), lessons, safe, needs))
+                        text, conventions, rows.stream().map(LinedRow::row).toList(), learnables, safe, needs))
                 : Optional.empty();
-        problems.addAll(new ChartJudge(conventions, rows, lessons).problems());
-        return new ChartReading(text, conventions, rows, lessons, chart, problems);
+        problems.addAll(new ChartJudge(conventions, rows, learnables).problems());
+        return new ChartReading(text, conventions, rows, learnables, chart, problems);
     }
 
     private void readLine(String content) {
@@ -169,8 +169,9 @@ final class ChartParser {
                                 "alternating".length(),
                                 "\"%s\" cannot alternate; mute, on, run and play can.".formatted(verb.phrase())))
                 : verb;
-        if (messages.size() > Heard.MOST) {
-            throw messages.get(Heard.MOST).fault("One action takes at most %d messages.".formatted(Heard.MOST));
+        if (messages.size() > MessageMemory.MOST) {
+            throw messages.get(MessageMemory.MOST)
+                    .fault("One action takes at most %d messages.".formatted(MessageMemory.MOST));
         }
         requireSameLength(names, messages);
         requireRoom(names);
@@ -206,7 +207,7 @@ final class ChartParser {
         } while (cursor.accept(","));
         requireRoom(names);
         for (Part part : names.each()) {
-            lessons.add(new Lesson(verb, part, types, refusesZero));
+            learnables.add(new Learnable(verb, part, types, refusesZero));
         }
     }
 
@@ -250,7 +251,7 @@ final class ChartParser {
         return rows.stream()
                         .anyMatch(r ->
                                 r.row().verb() == verb && r.row().part().id().equals(part))
-                || lessons.stream()
+                || learnables.stream()
                         .anyMatch(l -> l.verb() == verb && l.part().id().equals(part));
     }
 
@@ -273,7 +274,7 @@ final class ChartParser {
     }
 
     private void requireRoom(Span<Part> names) {
-        if (rows.size() + lessons.size() + names.size() > ChartReading.MAX_ROWS) {
+        if (rows.size() + learnables.size() + names.size() > ChartReading.MAX_ROWS) {
             throw names.fault("This is more than the %d rows that a chart can have.".formatted(ChartReading.MAX_ROWS));
         }
     }

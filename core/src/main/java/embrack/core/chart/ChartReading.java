@@ -17,7 +17,7 @@ public record ChartReading(
         String text,
         Conventions conventions,
         List<LinedRow> rows,
-        List<Lesson> lessons,
+        List<Learnable> learnables,
         Optional<Chart> chart,
         List<Problem> problems) {
 
@@ -29,7 +29,7 @@ public record ChartReading(
 
     public ChartReading {
         rows = List.copyOf(rows);
-        lessons = List.copyOf(lessons);
+        learnables = List.copyOf(learnables);
         problems = problems.stream().sorted().toList();
     }
 

@@ -22,9 +22,9 @@ public record ChartRow(Verb verb, Part part, List<Trigger> triggers, Response re
         if (triggers.isEmpty()) {
             throw new IllegalArgumentException("a row of a chart has at least one message");
         }
-        if (triggers.size() > Heard.MOST) {
+        if (triggers.size() > MessageMemory.MOST) {
             throw new IllegalArgumentException(
-                    "a row of a chart has at most %d messages, was %d".formatted(Heard.MOST, triggers.size()));
+                    "a row of a chart has at most %d messages, was %d".formatted(MessageMemory.MOST, triggers.size()));
         }
         if (verb.takesAmount() && !(triggers.getLast() instanceof Trigger.Voice)) {
             throw new IllegalArgumentException("a level travels as the value of a note or a control change");
@@ -75,7 +75,7 @@ public record ChartRow(Verb verb, Part part, List<Trigger> triggers, Response re
     }
 
     /** Whether a last message that fits works the function, by its value and by what came before. */
-    boolean acts(Message arrived, Heard heard) {
+    boolean acts(Message arrived, MessageMemory heard) {
         return !assigned
                 || verb.takesAmount()
                 || arrived.type() == MessageType.PROGRAM_CHANGE

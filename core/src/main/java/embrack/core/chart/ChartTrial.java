@@ -71,7 +71,7 @@ public final class ChartTrial {
      * @throws IllegalArgumentException with a sentence when it cannot be read
      */
     public List<Arrived> arrive(String typed, Channel set) {
-        Heard heard = Heard.NOTHING;
+        MessageMemory heard = MessageMemory.NOTHING;
         List<Arrived> arrived = new ArrayList<>();
         for (Message message : messages(typed.strip(), set)) {
             arrived.add(new Arrived(message, chart.reactionsTo(message, heard, isOn(set, message))));

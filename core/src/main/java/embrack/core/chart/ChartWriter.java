@@ -35,15 +35,16 @@ public final class ChartWriter {
     }
 
     /** The text of these rows and lessons, of a box where nothing stands still without something else. */
-    public static String write(Conventions conventions, List<ChartRow> rows, List<Lesson> lessons, List<Action> safe) {
-        return write(conventions, rows, lessons, safe, Map.of());
+    public static String write(
+            Conventions conventions, List<ChartRow> rows, List<Learnable> learnables, List<Action> safe) {
+        return write(conventions, rows, learnables, safe, Map.of());
     }
 
     /** The text of these rows and lessons. */
     public static String write(
             Conventions conventions,
             List<ChartRow> rows,
-            List<Lesson> lessons,
+            List<Learnable> learnables,
             List<Action> safe,
             Map<PartId, PartId> needs) {
         List<String> lines = new ArrayList<>();
@@ -63,8 +64,8 @@ public final class ChartWriter {
             lines.add(writer.line(rows.subList(i, end)));
             i = end;
         }
-        lessons.forEach(lesson -> lines.add(lesson(lesson)));
-        Chart known = new Chart("", conventions, rows, lessons, List.of(), Map.of());
+        learnables.forEach(learnable -> lines.add(learnable(learnable)));
+        Chart known = new Chart("", conventions, rows, learnables, List.of(), Map.of());
         needs.forEach((part, needed) -> lines.add("needs %s: %s"
                 .formatted(
                         name(known.part(needed).orElseThrow()),
@@ -201,15 +202,15 @@ public final class ChartWriter {
                 : Optional.empty();
     }
 
-    private static String lesson(Lesson lesson) {
+    private static String learnable(Learnable learnable) {
         return "%s %s: learns %s%s"
                 .formatted(
-                        lesson.verb().phrase(),
-                        name(lesson.part()),
-                        lesson.types().stream()
+                        learnable.verb().phrase(),
+                        name(learnable.part()),
+                        learnable.types().stream()
                                 .map(t -> t.shortName().toLowerCase(Locale.ROOT))
                                 .collect(Collectors.joining(", ")),
-                        lesson.refusesZero() ? ", not value 0" : "");
+                        learnable.refusesZero() ? ", not value 0" : "");
     }
 
     /** A name so that it is read as the same part of the same family. */

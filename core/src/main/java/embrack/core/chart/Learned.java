@@ -38,12 +38,12 @@ public record Learned(MessageType type, Optional<Channel> channel, int number, R
     }
 
     /** The row of a chart that it makes of a lesson. */
-    ChartRow row(Lesson lesson) {
+    ChartRow row(Learnable learnable) {
         Values values =
                 type == MessageType.PROGRAM_CHANGE ? Trigger.NO_VALUE : new Values(DataByte.MAX, 0, DataByte.MAX);
         return new ChartRow(
-                lesson.verb(),
-                lesson.part(),
+                learnable.verb(),
+                learnable.part(),
                 List.of(new Trigger.Voice(type, number, values, channel)),
                 type == MessageType.PROGRAM_CHANGE ? Response.PLAIN : response,
                 true);

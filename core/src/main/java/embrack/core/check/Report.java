@@ -7,9 +7,9 @@ import embrack.core.plan.Plan;
 import embrack.core.show.SongId;
 import embrack.core.sim.BookProof;
 import embrack.core.sim.BookProver;
+import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Prover;
-import embrack.core.sim.TravelProof;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
@@ -23,7 +23,7 @@ import java.util.stream.Collectors;
  * All that can be said of a plan: what was proven and what was found.
  *
  * @param proofs a proof for every gesture that has steps, in order
- * @param travels a proof for every treadle, fader and knob that moves a level, in order
+ * @param controlAssignments a proof for every treadle, fader and knob that moves a level, in order
  * @param book the proofs of its cues, and how the show runs
  * @param findings worst first
  * @param bookProver what is remembered of cues, for the next report on the same rig
@@ -31,7 +31,7 @@ import java.util.stream.Collectors;
 public record Report(
         Plan plan,
         List<Proof> proofs,
-        List<TravelProof> travels,
+        List<ControlProof> controlAssignments,
         BookProof book,
         List<Finding> findings,
         BookProver bookProver) {
@@ -64,12 +64,12 @@ public record Report(
                 .filter(a -> !a.steps().isEmpty())
                 .flatMap(a -> Optional.ofNullable(known.get(a)).orElseGet(() -> prover.prove(a)).stream())
                 .toList();
-        Subject subject = new Subject(plan, proofs, prover.travels(), bookProver.prove(plan), ways);
+        Subject subject = new Subject(plan, proofs, prover.controlAssignments(), bookProver.prove(plan), ways);
         List<Finding> findings = Catalogue.rules().stream()
                 .flatMap(rule -> rule.check(subject))
                 .sorted()
                 .toList();
-        return new Report(plan, subject.proofs(), subject.travels(), subject.book(), findings, bookProver);
+        return new Report(plan, subject.proofs(), subject.controlAssignments(), subject.book(), findings, bookProver);
     }
 
     /** How many findings are that severe. */
@@ -94,8 +94,10 @@ public record Report(
     }
 
     /** The proof of a treadle, fader or knob. */
-    public Optional<TravelProof> proof(ControlAt at) {
-        return travels.stream().filter(proof -> proof.at().equals(at)).findFirst();
+    public Optional<ControlProof> proof(ControlAt at) {
+        return controlAssignments.stream()
+                .filter(proof -> proof.at().equals(at))
+                .findFirst();
     }
 
     /** What was found about a song and its cues. */

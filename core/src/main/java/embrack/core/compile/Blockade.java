@@ -6,7 +6,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import embrack.core.way.Hop;
-import embrack.core.way.Way;
+import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
 import embrack.core.word.Phrase;
 import java.util.ArrayDeque;
@@ -32,13 +32,13 @@ final class Blockade {
     /** What stands between a board and a device that the message does not reach. */
     Obstacle between(DeviceId board, DeviceId receiver, Message message) {
         return ways.between(board, receiver)
-                .flatMap(way -> sieve(way, message))
+                .flatMap(way -> filter(way, message))
                 .or(() -> lack(board, receiver))
                 .<Obstacle>map(Obstacle.KeptBack::new)
                 .orElseGet(Obstacle.NoPath::new);
     }
 
-    private Optional<Phrase> sieve(Way way, Message message) {
+    private Optional<Phrase> filter(SignalPath way, Message message) {
         Optional<Message> left = Optional.of(message);
         for (Hop hop : way.hops()) {
             Optional<Message> before = left;
@@ -47,7 +47,7 @@ final class Blockade {
                 return Optional.of(Phrase.of(ROOM, "sieved")
                         .with("device", hop.from().device())
                         .with("port", rig.port(hop.from()).name())
-                        .with("sieve", hop.sieve().words()));
+                        .with("sieve", hop.filter().words()));
             }
         }
         return Optional.empty();
@@ -88,7 +88,7 @@ final class Blockade {
             return Optional.empty();
         }
         return rig.model(device).sockets().routes().keySet().stream()
-                .filter(route -> !rig.sieve(device, route).open())
+                .filter(route -> !rig.filter(device, route).open())
                 .findFirst()
                 .map(route -> Phrase.of(ROOM, "shut")
                         .with("device", device)

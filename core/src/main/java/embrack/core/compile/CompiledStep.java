@@ -2,7 +2,7 @@ package embrack.core.compile;
 
 import embrack.core.midi.Message;
 import embrack.core.switches.Step;
-import embrack.core.way.Way;
+import embrack.core.way.SignalPath;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param way the way that the messages take; empty when there is none
  * @param obstacle what stops it, if anything does
  */
-public record CompiledStep(Step step, List<Message> messages, Optional<Way> way, Optional<Obstacle> obstacle) {
+public record CompiledStep(Step step, List<Message> messages, Optional<SignalPath> way, Optional<Obstacle> obstacle) {
 
     public CompiledStep {
         messages = List.copyOf(messages);

@@ -2,8 +2,8 @@ package embrack.core.compile;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.Chart;
-import embrack.core.chart.LessonId;
-import embrack.core.compile.CompiledTravel.CompiledTarget;
+import embrack.core.chart.LearnableId;
+import embrack.core.compile.CompiledControl.CompiledTarget;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.FactoryRun;
@@ -20,13 +20,13 @@ import embrack.core.numbers.Senders;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
-import embrack.core.way.Way;
+import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
 import java.util.ArrayList;
 import java.util.List;
@@ -90,9 +90,10 @@ public final class Compiler {
                     step,
                     List.of(),
                     Optional.empty(),
-                    known ? Optional.empty() : Optional.of(missing(step.device(), LessonId.of(step.action()))));
+                    known ? Optional.empty() : Optional.of(missing(step.device(), LearnableId.of(step.action()))));
         }
-        Optional<Way> way = ways.between(sender, step.device(), messages.get().getLast());
+        Optional<SignalPath> way =
+                ways.between(sender, step.device(), messages.get().getLast());
         return new CompiledStep(
                 step,
                 messages.get(),
@@ -104,11 +105,11 @@ public final class Compiler {
     }
 
     /** What one treadle, fader or knob sends. */
-    public CompiledTravel compile(Travel travel) {
-        return new CompiledTravel(
-                travel,
-                travel.targets().stream()
-                        .map(target -> compile(travel.at(), target))
+    public CompiledControl compile(ControlAssignment controlAssignment) {
+        return new CompiledControl(
+                controlAssignment,
+                controlAssignment.targets().stream()
+                        .map(target -> compile(controlAssignment.at(), target))
                         .toList());
     }
 
@@ -224,16 +225,19 @@ public final class Compiler {
         List<Message> messages = messages(at, step);
         if (messages.isEmpty()) {
             return new CompiledStep(
-                    step, List.of(), Optional.empty(), Optional.of(missing(step.device(), LessonId.of(step.action()))));
+                    step,
+                    List.of(),
+                    Optional.empty(),
+                    Optional.of(missing(step.device(), LearnableId.of(step.action()))));
         }
-        Optional<Way> way = ways.between(at.board(), step.device(), messages.getLast());
+        Optional<SignalPath> way = ways.between(at.board(), step.device(), messages.getLast());
         return new CompiledStep(step, messages, way, obstacle(at, step, messages, way.isPresent(), sentBefore));
     }
 
     /** Why there is no message for something. */
-    private Obstacle missing(DeviceId device, LessonId wanted) {
-        boolean learns = plan.rig().chart(device).lessons().stream()
-                .anyMatch(lesson -> lesson.id().equals(wanted));
+    private Obstacle missing(DeviceId device, LearnableId wanted) {
+        boolean learns = plan.rig().chart(device).learnables().stream()
+                .anyMatch(learnable -> learnable.id().equals(wanted));
         return learns ? new Obstacle.NothingLearned() : new Obstacle.NoChartLine();
     }
 
@@ -301,10 +305,10 @@ public final class Compiler {
                     target,
                     List.of(),
                     Optional.empty(),
-                    Optional.of(missing(target.device(), CompiledTravel.lesson(target))));
+                    Optional.of(missing(target.device(), CompiledControl.learnable(target))));
         }
         List<Message> messages = sent.stream().map(Optional::orElseThrow).toList();
-        Optional<Way> way = ways.between(at.box(), target.device(), messages.getLast());
+        Optional<SignalPath> way = ways.between(at.box(), target.device(), messages.getLast());
         return new CompiledTarget(target, messages, way, obstacle(at, target, group, messages, way.isPresent()));
     }
 

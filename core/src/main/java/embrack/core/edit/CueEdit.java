@@ -1,7 +1,7 @@
 package embrack.core.edit;
 
 import embrack.core.music.Position;
-import embrack.core.music.Score;
+import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.show.Anchor;
@@ -133,7 +133,7 @@ public sealed interface CueEdit extends Edit {
             List<Cue> moving = new TreeSet<>(cues)
                     .stream().map(number -> find(old, number)).toList();
             long first = moving.stream().mapToLong(cue -> now(form, cue)).min().orElse(0);
-            long byTicks = Math.clamp(ticks, -(long) Math.floor(form.score().exactTickAt(first)), MOST_TICKS);
+            long byTicks = Math.clamp(ticks, -(long) Math.floor(form.tempoMap().exactTickAt(first)), MOST_TICKS);
             long byMicros = Math.clamp(micros, -first, Anchor.MAX_MICROS);
             if ((ticks != 0 ? byTicks : byMicros) == 0) {
                 return plan;
@@ -149,12 +149,12 @@ public sealed interface CueEdit extends Edit {
         }
 
         private static Anchor moved(Form form, Cue cue, long by) {
-            Score score = form.score();
+            TempoMap tempoMap = form.tempoMap();
             if (cue.at() instanceof Anchor.OnClock at) {
                 return new Anchor.OnClock(
-                        Math.max(0, Math.round(score.exactMicros(score.exactTickAt(at.micros()) + by))));
+                        Math.max(0, Math.round(tempoMap.exactMicros(tempoMap.exactTickAt(at.micros()) + by))));
             }
-            return new Anchor.OnBar(score.position(cue.at().tick(form).orElseThrow() + by));
+            return new Anchor.OnBar(tempoMap.position(cue.at().tick(form).orElseThrow() + by));
         }
 
         private static long now(Form form, Cue cue) {
@@ -180,14 +180,15 @@ public sealed interface CueEdit extends Edit {
             Song old = SongEdit.find(plan, song);
             Anchor at = find(old, held).at();
             long now = at.micros(old.form()).orElseThrow(() -> new Refused("cues", Say.of("no.move-cues")));
-            Score score = old.form().score();
+            TempoMap tempoMap = old.form().tempoMap();
             long there = Math.clamp(micros, 0, Anchor.MAX_MICROS);
             if (grid == 0 || at instanceof Anchor.OnClock) {
-                long target = grid == 0 ? Math.round(there / 1_000.0) * 1_000 : score.micros(score.snap(there, grid));
+                long target =
+                        grid == 0 ? Math.round(there / 1_000.0) * 1_000 : tempoMap.micros(tempoMap.snap(there, grid));
                 return target == now ? plan : new MoveCues(song, cues, 0, target - now).apply(plan);
             }
             long tick = at.tick(old.form()).orElseThrow();
-            long by = score.snap(there, grid) - tick;
+            long by = tempoMap.snap(there, grid) - tick;
             return by == 0 ? plan : new MoveCues(song, cues, by, 0).apply(plan);
         }
 
@@ -208,17 +209,17 @@ public sealed interface CueEdit extends Edit {
             for (int number : new TreeSet<>(cues)) {
                 Cue cue = find(old, number);
                 long tick = cue.at().tick(form).orElseThrow(() -> new Refused("cues", Say.of("no.copy-to-alike")));
-                int section = form.sectionOf(form.score().position(tick).bar());
-                long inside = tick - form.score().tick(Position.bar(form.firstBar(section)));
+                int section = form.sectionOf(form.tempoMap().position(tick).bar());
+                long inside = tick - form.tempoMap().tick(Position.bar(form.firstBar(section)));
                 for (int other = 0; other < form.sections().size(); other++) {
-                    long there = form.score().tick(Position.bar(form.firstBar(other))) + inside;
-                    boolean fits = there < form.score().tick(Position.bar(form.lastBar(other) + 1));
+                    long there = form.tempoMap().tick(Position.bar(form.firstBar(other))) + inside;
+                    boolean fits = there < form.tempoMap().tick(Position.bar(form.lastBar(other) + 1));
                     if (other != section
                             && fits
                             && form.sections().get(other).isLike(form.sections().get(section))
                             && isFree(changed, there, cue)) {
                         changed = changed.withCue(cue.withNumber(changed.nextNumber())
-                                .withAnchor(new Anchor.OnBar(form.score().position(there))));
+                                .withAnchor(new Anchor.OnBar(form.tempoMap().position(there))));
                         copied++;
                     }
                 }
@@ -234,7 +235,7 @@ public sealed interface CueEdit extends Edit {
                     .noneMatch(c -> c.steps().equals(cue.steps())
                             && c.foot().equals(cue.foot())
                             && c.at().micros(song.form())
-                                    .filter(at -> at == song.form().score().micros(tick))
+                                    .filter(at -> at == song.form().tempoMap().micros(tick))
                                     .isPresent());
         }
 

@@ -13,7 +13,7 @@ public sealed interface Edit
                 SwitchEdit,
                 DutyEdit,
                 FloorEdit,
-                TravelEdit,
+                ControlEdit,
                 NumberEdit,
                 SongEdit,
                 CueEdit,

@@ -1,7 +1,7 @@
 package embrack.core.edit;
 
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.chart.PartId;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.Model;
@@ -15,8 +15,8 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Feed;
 import embrack.core.rig.Link;
 import embrack.core.rig.Linking;
+import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Rig;
-import embrack.core.rig.Sieve;
 import embrack.core.rig.Socket;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Switches;
@@ -39,22 +39,22 @@ final class Fitting {
                         .isEmpty());
         SortedMap<PartId, TapeLabel> tape = new TreeMap<>(device.labels());
         tape.keySet().removeIf(part -> model.part(part).isEmpty());
-        SortedMap<Route, Sieve> sieves = new TreeMap<>(device.sieves());
-        sieves.keySet().retainAll(model.sockets().routes().keySet());
+        SortedMap<Route, MidiFilter> filters = new TreeMap<>(device.filters());
+        filters.keySet().retainAll(model.sockets().routes().keySet());
         SortedMap<PortId, Feed> feeds = new TreeMap<>(device.feeds());
         feeds.keySet().retainAll(model.outputs().stream().map(Port::id).toList());
-        SortedMap<LessonId, Learned> learned = new TreeMap<>(device.learned());
+        SortedMap<LearnableId, Learned> learned = new TreeMap<>(device.learned());
         learned.entrySet().removeIf(e -> !isLearnable(model, e.getKey(), e.getValue()));
-        Device fitted = device.withModel(model.id(), settings, tape, sieves, feeds)
+        Device fitted = device.withModel(model.id(), settings, tape, filters, feeds)
                 .withLearned(learned)
                 .withMemoriesUsed(Math.min(device.memoriesUsed(), model.memory().memories()));
         return model.isApp() ? fitted : fitted.withHost(Optional.empty());
     }
 
-    private static boolean isLearnable(Model model, LessonId id, Learned message) {
-        return model.chart().lessons().stream()
-                        .anyMatch(lesson ->
-                                lesson.id().equals(id) && lesson.types().contains(message.type()))
+    private static boolean isLearnable(Model model, LearnableId id, Learned message) {
+        return model.chart().learnables().stream()
+                        .anyMatch(learnable ->
+                                learnable.id().equals(id) && learnable.types().contains(message.type()))
                 && (message.channel().isPresent()
                         || model.setting(SettingId.RECEIVE_CHANNEL).isPresent());
     }
@@ -63,7 +63,7 @@ final class Fitting {
     static Switches controls(Switches switches, DeviceId box, Model model) {
         return new Switches(
                 switches.assignments(),
-                switches.travels().stream()
+                switches.controlAssignments().stream()
                         .filter(t -> !t.at().box().equals(box) || has(model, t.at()))
                         .toList());
     }

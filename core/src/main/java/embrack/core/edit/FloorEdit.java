@@ -197,7 +197,7 @@ public sealed interface FloorEdit extends Edit {
                     .toList();
             Plan bare = plan.withSwitches(new Switches(
                     Stream.of(others, fitting).flatMap(List::stream).toList(),
-                    plan.switches().travels()));
+                    plan.switches().controlAssignments()));
             Plan swapped = new GearEdit.SwapHardware(board, model).apply(bare);
             Switches all = swapped.switches();
             for (Assignment assignment : moved) {

@@ -14,8 +14,8 @@ import embrack.core.rig.Rig;
 import embrack.core.show.Book;
 import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Switches;
-import embrack.core.switches.Travel;
 import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
 import java.util.List;
@@ -108,7 +108,7 @@ public sealed interface GearEdit extends Edit {
             return new Plan(
                     plan.rig().withoutDevice(device),
                     plan.switches().without(device),
-                    plan.schools(),
+                    plan.practices(),
                     plan.book().without(device));
         }
 
@@ -118,8 +118,8 @@ public sealed interface GearEdit extends Edit {
                     .map(Song::title)
                     .toList();
             List<Assignment> users = plan.switches().using(device);
-            List<Travel> movers = plan.switches().moving(device).stream()
-                    .filter(travel -> !travel.at().box().equals(device))
+            List<ControlAssignment> movers = plan.switches().moving(device).stream()
+                    .filter(controlAssignment -> !controlAssignment.at().box().equals(device))
                     .toList();
             Optional<String> by = !songs.isEmpty()
                     ? Optional.of("cues of " + Words.list(songs))
@@ -128,7 +128,7 @@ public sealed interface GearEdit extends Edit {
                                     users.stream().map(Assignment::at).toList()))
                             : !movers.isEmpty()
                                     ? Optional.of(Words.list(movers.stream()
-                                            .map(travel -> plan.words(travel.at()))
+                                            .map(controlAssignment -> plan.words(controlAssignment.at()))
                                             .toList()))
                                     : plan.book().always().stream().anyMatch(cue -> cue.uses(device))
                                             ? Optional.of("what every song sends")
@@ -163,7 +163,7 @@ public sealed interface GearEdit extends Edit {
                     .flatMap(a -> a.steps().stream())
                     .filter(step -> step.device().equals(device))
                     .count();
-            long levels = switches.travels().stream()
+            long levels = switches.controlAssignments().stream()
                     .filter(t -> !t.at().box().equals(device))
                     .flatMap(t -> t.targets().stream())
                     .filter(target -> target.device().equals(device))

@@ -1,8 +1,8 @@
 package embrack.core.edit;
 
+import embrack.core.chart.Learnable;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.Lesson;
-import embrack.core.chart.LessonId;
 import embrack.core.chart.Response;
 import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
@@ -14,7 +14,7 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
-import embrack.core.switches.School;
+import embrack.core.switches.Practice;
 import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
 import java.util.Optional;
@@ -56,15 +56,15 @@ public sealed interface NumberEdit extends Edit {
      * @param channel nothing for the channel that the box is set to, where it is set to one
      * @param number as sent, 0 to 127; nothing to let Embrack choose again
      */
-    record PinNumber(DeviceId device, LessonId lesson, MessageType type, String channel, String number)
+    record PinNumber(DeviceId device, LearnableId learnable, MessageType type, String channel, String number)
             implements NumberEdit {
         @Override
         public Plan apply(Plan plan) {
             Device box = Typed.device("number", plan, device);
-            Lesson known = lessonOf("number", plan, device, lesson);
+            Learnable known = lessonOf("number", plan, device, learnable);
             if (number.isBlank()) {
-                SortedMap<LessonId, Learned> left = new TreeMap<>(box.learned());
-                left.remove(lesson);
+                SortedMap<LearnableId, Learned> left = new TreeMap<>(box.learned());
+                left.remove(learnable);
                 return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withLearned(left)))
                         .settled();
             }
@@ -82,39 +82,40 @@ public sealed interface NumberEdit extends Edit {
             Allocator.objection(type, chosen).ifPresent(why -> {
                 throw new Refused("number", Say.of("no.reserved").with("why", why));
             });
-            Response response = Optional.ofNullable(box.learned().get(lesson))
+            Response response = Optional.ofNullable(box.learned().get(learnable))
                     .map(Learned::response)
                     .orElse(Response.PLAIN);
             return Typed.accepted(
-                    "channel", () -> withLearned(plan, device, lesson, new Learned(type, on, chosen, response, true)));
+                    "channel",
+                    () -> withLearned(plan, device, learnable, new Learned(type, on, chosen, response, true)));
         }
 
         @Override
         public Phrase summary(Plan before) {
             return Say.of("pin-number")
                     .with("what", Fact.word(number.isBlank() ? "free" : "pin"))
-                    .with("lesson", named(before, device, lesson));
+                    .with("lesson", named(before, device, learnable));
         }
     }
 
     /** Says what a device makes of the value of a message that it has learned; low and high as typed. */
-    record Respond(DeviceId device, LessonId lesson, boolean alternating, String low, String high)
+    record Respond(DeviceId device, LearnableId learnable, boolean alternating, String low, String high)
             implements NumberEdit {
         @Override
         public Plan apply(Plan plan) {
             Device box = Typed.device("low", plan, device);
-            Learned known = Optional.ofNullable(box.learned().get(lesson))
+            Learned known = Optional.ofNullable(box.learned().get(learnable))
                     .orElseThrow(() -> new Refused("low", Say.of("no.respond")));
             int lowest = Typed.number("low", low);
             int highest = Typed.number("high", high);
             Typed.accepted("low", () -> DataByte.checked("a value", lowest));
             Response response = Typed.accepted("high", () -> new Response(alternating, lowest, highest));
-            return withLearned(plan, device, lesson, known.withResponse(response));
+            return withLearned(plan, device, learnable, known.withResponse(response));
         }
 
         @Override
         public Phrase summary(Plan before) {
-            return Say.of("respond").with("lesson", named(before, device, lesson));
+            return Say.of("respond").with("lesson", named(before, device, learnable));
         }
     }
 
@@ -157,37 +158,38 @@ public sealed interface NumberEdit extends Edit {
     }
 
     /** Answers a question on which practitioners disagree; 0 for the default. */
-    record Choose(School school, int answer) implements NumberEdit {
+    record Choose(Practice practice, int answer) implements NumberEdit {
         @Override
         public Plan apply(Plan plan) {
-            return plan.withSchools(plan.schools().with(school, answer));
+            return plan.withPractices(plan.practices().with(practice, answer));
         }
 
         @Override
         public Phrase summary(Plan before) {
             return Say.of("choose")
-                    .with("question", school.question())
-                    .with("answer", school.answers().get(answer));
+                    .with("question", practice.question())
+                    .with("answer", practice.answers().get(answer));
         }
     }
 
-    private static Lesson lessonOf(String field, Plan plan, DeviceId device, LessonId id) {
-        return plan.rig().model(device).chart().lessons().stream()
+    private static Learnable lessonOf(String field, Plan plan, DeviceId device, LearnableId id) {
+        return plan.rig().model(device).chart().learnables().stream()
                 .filter(l -> l.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new Refused(field, Say.of("no.choose")));
     }
 
-    private static Plan withLearned(Plan plan, DeviceId device, LessonId lesson, Learned message) {
-        Rig rig = plan.rig().withDeviceChanged(device, d -> d.withLearned(lesson, message));
+    private static Plan withLearned(Plan plan, DeviceId device, LearnableId learnable, Learned message) {
+        Rig rig = plan.rig().withDeviceChanged(device, d -> d.withLearned(learnable, message));
         return plan.withRig(rig.standIn(device)
-                .map(second -> rig.withDeviceChanged(second, d -> d.withLearned(lesson, message)))
+                .map(second -> rig.withDeviceChanged(second, d -> d.withLearned(learnable, message)))
                 .orElse(rig));
     }
 
-    private static String named(Plan plan, DeviceId device, LessonId lesson) {
+    private static String named(Plan plan, DeviceId device, LearnableId learnable) {
         return "%s of %s"
                 .formatted(
-                        plan.rig().partName(device, lesson.part()), plan.rig().name(device));
+                        plan.rig().partName(device, learnable.part()),
+                        plan.rig().name(device));
     }
 }

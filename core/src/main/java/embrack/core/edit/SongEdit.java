@@ -197,7 +197,7 @@ public sealed interface SongEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Song old = find(plan, song);
-            Tempo now = old.form().score().tempo(0);
+            Tempo now = old.form().tempoMap().tempo(0);
             Tempo wanted = Typed.accepted("tempo", () -> Tempo.parse(tempo));
             double factor = wanted.bpm() / now.bpm();
             Song.Trims trims = new Song.Trims(
@@ -206,7 +206,7 @@ public sealed interface SongEdit extends Edit {
             Tempo recorded = old.recorded().orElse(now);
             return Typed.accepted("tempo", () -> {
                 Song faster = old.withTrims(Song.Trims.NONE)
-                        .withForm(old.form().withScore(old.form().score().atTempoTimes(factor)))
+                        .withForm(old.form().withTempoMap(old.form().tempoMap().atTempoTimes(factor)))
                         .withTrims(trims)
                         .withRecorded(recorded.equals(wanted) ? Optional.empty() : Optional.of(recorded));
                 return plan.withBook(plan.book()
@@ -297,9 +297,9 @@ public sealed interface SongEdit extends Edit {
         UnaryOperator<Cue> kept = cue -> cue.at() instanceof Anchor.AtSection at
                         && form.find(at.section()).isEmpty()
                 ? cue.withAnchor(new Anchor.OnBar(song.form()
-                        .score()
+                        .tempoMap()
                         .position(song.form()
-                                .score()
+                                .tempoMap()
                                 .tickAt(cue.at().micros(song.form()).orElse(0L)))))
                 : cue;
         return Typed.accepted(

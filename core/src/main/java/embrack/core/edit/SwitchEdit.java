@@ -1,6 +1,6 @@
 package embrack.core.edit;
 
-import embrack.core.chart.LessonId;
+import embrack.core.chart.LearnableId;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Channel;
 import embrack.core.name.TapeLabel;
@@ -112,8 +112,8 @@ public sealed interface SwitchEdit extends Edit {
             for (Step step : steps) {
                 Typed.device("step", plan, step.device());
                 var chart = plan.rig().chart(step.device());
-                boolean learns =
-                        chart.lessons().stream().anyMatch(lesson -> lesson.id().equals(LessonId.of(step.action())));
+                boolean learns = chart.learnables().stream()
+                        .anyMatch(learnable -> learnable.id().equals(LearnableId.of(step.action())));
                 if (chart.messagesFor(step.action(), new Channel(Channel.FIRST)).isEmpty() && !learns) {
                     throw new Refused(
                             "step",

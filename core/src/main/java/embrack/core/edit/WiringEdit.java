@@ -12,9 +12,9 @@ import embrack.core.rig.Feed;
 import embrack.core.rig.Length;
 import embrack.core.rig.Link;
 import embrack.core.rig.Linking;
+import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Pair;
 import embrack.core.rig.Rig;
-import embrack.core.rig.Sieve;
 import embrack.core.rig.Socket;
 import embrack.core.rig.Sound;
 import embrack.core.rig.Spot;
@@ -159,8 +159,8 @@ public sealed interface WiringEdit extends Edit {
                 passing.add(channel("channels", channel).number());
             }
             Optional<Channel> other = onto.isBlank() ? Optional.empty() : Optional.of(channel("onto", onto));
-            Sieve sieve = new Sieve(open, new TreeSet<>(stopped), passing, other);
-            return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withSieve(route, sieve)));
+            MidiFilter filter = new MidiFilter(open, new TreeSet<>(stopped), passing, other);
+            return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withFilter(route, filter)));
         }
 
         @Override

@@ -7,7 +7,7 @@ import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.switches.Assignment;
-import embrack.core.switches.School;
+import embrack.core.switches.Practice;
 import embrack.core.switches.Step;
 import java.util.List;
 import java.util.stream.Stream;
@@ -24,9 +24,9 @@ import java.util.stream.Stream;
 public record Price(String answer, int switches, int presses, int messages, int links, String risk) {
 
     /** The prices of both answers of a question, the default first. */
-    public static List<Price> of(Plan plan, School school) {
-        List<String> names = school.answers();
-        return switch (school) {
+    public static List<Price> of(Plan plan, Practice practice) {
+        List<String> names = practice.answers();
+        return switch (practice) {
             case MUTES -> {
                 int strips = parts(plan, Aspect.MUTED);
                 yield List.of(
@@ -82,7 +82,7 @@ public record Price(String answer, int switches, int presses, int messages, int 
                                 "Every switch of the map does something, wanted or not: it may be hit by accident."));
             }
             case FADERS -> {
-                int levels = plan.switches().travels().stream()
+                int levels = plan.switches().controlAssignments().stream()
                         .mapToInt(t -> t.targets().size())
                         .sum();
                 yield List.of(
@@ -131,7 +131,12 @@ public record Price(String answer, int switches, int presses, int messages, int 
             }
             case MEMORIES -> {
                 Writing writing = plan.rig().devices().stream()
-                        .filter(d -> plan.rig().model(d.id()).answers().quirks().assignableInputs() > 0)
+                        .filter(d -> plan.rig()
+                                        .model(d.id())
+                                        .implementation()
+                                        .quirks()
+                                        .assignableInputs()
+                                > 0)
                         .map(d -> Writing.of(plan.rig(), d.id()))
                         .findFirst()
                         .orElse(new Writing(0, 0));

@@ -29,8 +29,9 @@ public final class Facts {
                             Words.count(rows, "message"),
                             Words.count(model.parts().size(), part(model))));
         }
-        if (!model.chart().lessons().isEmpty()) {
-            facts.add("learns %s".formatted(Words.count(model.chart().lessons().size(), "message")));
+        if (!model.chart().learnables().isEmpty()) {
+            facts.add(
+                    "learns %s".formatted(Words.count(model.chart().learnables().size(), "message")));
         }
         return facts.isEmpty()
                 ? Words.count(

@@ -28,7 +28,7 @@ public record Model(
         Sockets sockets,
         Surface surface,
         Memory memory,
-        Answers answers,
+        Implementation implementation,
         Optional<Power> power) {
 
     public Model {
@@ -40,7 +40,7 @@ public record Model(
                 .isPresent()) {
             requireChannel(memory, SettingId.SEND_CHANNEL, "its switches send on the one channel of the box");
         }
-        if (listensOnAChannel(answers.chart()) || listensOnAChannel(answers.reality())) {
+        if (listensOnAChannel(implementation.chart()) || listensOnAChannel(implementation.reality())) {
             requireChannel(memory, SettingId.RECEIVE_CHANNEL, "its chart is for the channel that the box is set to");
         }
     }
@@ -98,16 +98,16 @@ public record Model(
     }
 
     public Chart chart() {
-        return answers.chart();
+        return implementation.chart();
     }
 
     /** What can be acted on, in the order of the chart. */
     public List<Part> parts() {
-        return answers.parts();
+        return implementation.parts();
     }
 
     public Optional<Part> part(PartId part) {
-        return chart().part(part).or(() -> answers.reality().part(part));
+        return chart().part(part).or(() -> implementation.reality().part(part));
     }
 
     /** An action in the words of the box: "mute Input 1". */
@@ -127,25 +127,25 @@ public record Model(
 
     /** The actions whose messages make the box do something else, or nothing. */
     public List<Action> contradictedActions() {
-        return answers.contradictedActions();
+        return implementation.contradictedActions();
     }
 
     /** This model with a chart that the box obeys. */
     public Model withChartCorrected() {
-        return withAnswers(answers.corrected());
+        return withImplementation(implementation.corrected());
     }
 
-    public Model withAnswers(Answers others) {
+    public Model withImplementation(Implementation others) {
         return new Model(id, name, kind, sockets, surface, memory, others, power);
     }
 
     public Model withSurface(Surface other) {
-        return new Model(id, name, kind, sockets, other, memory, answers, power);
+        return new Model(id, name, kind, sockets, other, memory, implementation, power);
     }
 
     /** The same hardware under another id and name, as a model of one's own begins. */
     public Model copied(ModelId otherId, TapeLabel otherName) {
-        return new Model(otherId, otherName, kind, sockets, surface, memory, answers, power);
+        return new Model(otherId, otherName, kind, sockets, surface, memory, implementation, power);
     }
 
     /** Whether the channel that the box is set to decides what it hears. */

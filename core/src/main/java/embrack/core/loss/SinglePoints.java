@@ -10,7 +10,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import embrack.core.switches.SwitchAt;
-import embrack.core.way.Way;
+import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -49,7 +49,7 @@ public final class SinglePoints {
     }
 
     /** What a board sends to a device, by what decides its way: its last message. */
-    private record Errand(DeviceId board, DeviceId receiver, Message message, Way way) {
+    private record Errand(DeviceId board, DeviceId receiver, Message message, SignalPath way) {
         static Errand of(SwitchAt at, CompiledStep step) {
             Message last = step.messages().getLast();
             Message same = last instanceof Message.ControlChange cc

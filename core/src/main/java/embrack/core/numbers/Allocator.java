@@ -1,7 +1,7 @@
 package embrack.core.numbers;
 
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
 import embrack.core.midi.MessageType;
@@ -65,8 +65,8 @@ public final class Allocator {
      * from them.
      */
     public static Rig settle(Rig rig, Switches switches, Book book) {
-        boolean nothingLearns =
-                rig.models().stream().allMatch(model -> model.chart().lessons().isEmpty());
+        boolean nothingLearns = rig.models().stream()
+                .allMatch(model -> model.chart().learnables().isEmpty());
         return nothingLearns ? rig : new Allocator(rig, switches, book).settle();
     }
 
@@ -74,7 +74,7 @@ public final class Allocator {
     public static Rig renumber(Rig rig, Switches switches, Book book) {
         Rig bare = rig;
         for (Device device : rig.devices()) {
-            SortedMap<LessonId, Learned> pinned = new TreeMap<>(device.learned());
+            SortedMap<LearnableId, Learned> pinned = new TreeMap<>(device.learned());
             pinned.values().removeIf(message -> !message.pinned());
             bare = bare.withDeviceChanged(device.id(), d -> d.withLearned(pinned));
         }
@@ -94,12 +94,12 @@ public final class Allocator {
     }
 
     private void forgetUnused() {
-        Map<DeviceId, Set<LessonId>> used = new HashMap<>();
+        Map<DeviceId, Set<LearnableId>> used = new HashMap<>();
         all.forEach(wanted -> Stream.concat(Stream.of(wanted.device()), rig.standIn(wanted.device()).stream())
                 .forEach(device ->
-                        used.computeIfAbsent(device, d -> new HashSet<>()).add(wanted.lesson())));
+                        used.computeIfAbsent(device, d -> new HashSet<>()).add(wanted.learnable())));
         for (Device device : rig.devices()) {
-            SortedMap<LessonId, Learned> left = new TreeMap<>(device.learned());
+            SortedMap<LearnableId, Learned> left = new TreeMap<>(device.learned());
             left.entrySet()
                     .removeIf(e -> !e.getValue().pinned()
                             && !used.getOrDefault(device.id(), Set.of()).contains(e.getKey()));
@@ -111,23 +111,23 @@ public final class Allocator {
 
     private void learn(Wanted wanted) {
         Optional<Learned> known =
-                Optional.ofNullable(rig.device(wanted.device()).learned().get(wanted.lesson()));
+                Optional.ofNullable(rig.device(wanted.device()).learned().get(wanted.learnable()));
         known.or(() -> choose(wanted)).ifPresent(message -> {
-            teach(wanted.device(), wanted.lesson(), message);
-            rig.standIn(wanted.device()).ifPresent(second -> teach(second, wanted.lesson(), message));
+            teach(wanted.device(), wanted.learnable(), message);
+            rig.standIn(wanted.device()).ifPresent(second -> teach(second, wanted.learnable(), message));
         });
     }
 
-    private void teach(DeviceId device, LessonId lesson, Learned message) {
-        if (!message.equals(rig.device(device).learned().get(lesson))) {
-            rig = rig.withDeviceChanged(device, d -> d.withLearned(lesson, message));
+    private void teach(DeviceId device, LearnableId learnable, Learned message) {
+        if (!message.equals(rig.device(device).learned().get(learnable))) {
+            rig = rig.withDeviceChanged(device, d -> d.withLearned(learnable, message));
             taken.remove(device);
             sent.clear();
         }
     }
 
     private Optional<Learned> choose(Wanted wanted) {
-        int inputs = rig.answers(wanted.device()).quirks().assignableInputs();
+        int inputs = rig.implementation(wanted.device()).quirks().assignableInputs();
         if (inputs > 0 && rig.device(wanted.device()).learned().size() >= inputs) {
             return Optional.empty();
         }
@@ -183,7 +183,7 @@ public final class Allocator {
                 .filter(other ->
                         other.senders().getFirst().equals(wanted.senders().getFirst()))
                 .forEach(other -> Optional.ofNullable(
-                                rig.device(other.device()).learned().get(other.lesson()))
+                                rig.device(other.device()).learned().get(other.learnable()))
                         .filter(message -> message.type() == type
                                 && message.channel()
                                         .or(() -> rig.setting(other.device(), SettingId.RECEIVE_CHANNEL)

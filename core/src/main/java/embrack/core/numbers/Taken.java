@@ -27,7 +27,7 @@ final class Taken {
     static Taken of(Rig rig, DeviceId device) {
         var taken = new Taken();
         Optional<Integer> set = rig.setting(device, SettingId.RECEIVE_CHANNEL);
-        boolean all = rig.answers(device).quirks().hearsAllChannels();
+        boolean all = rig.implementation(device).quirks().hearsAllChannels();
         for (ChartRow row : rig.chart(device).rows()) {
             if (row.last() instanceof Trigger.Voice voice) {
                 taken.addresses.add(new Address(
@@ -58,9 +58,10 @@ final class Taken {
                                     .orElse(List.of())
                                     .forEach(message -> taken.add(message, only)));
                 }));
-        switches.travelsOf(sender).forEach(travel -> {
-            Optional<Channel> only = Senders.only(rig, travel.at());
-            travel.targets()
+        switches.travelsOf(sender).forEach(controlAssignment -> {
+            Optional<Channel> only = Senders.only(rig, controlAssignment.at());
+            controlAssignment
+                    .targets()
                     .forEach(target -> rig.chart(target.device())
                             .messagesFor(target.at(0), receiveChannel(rig, target.device()))
                             .orElse(List.of())

@@ -1,7 +1,7 @@
 package embrack.core.numbers;
 
-import embrack.core.chart.Lesson;
-import embrack.core.chart.LessonId;
+import embrack.core.chart.Learnable;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
@@ -12,11 +12,11 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.show.Cue;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -35,7 +35,7 @@ import java.util.Set;
  */
 record Wanted(
         DeviceId device,
-        LessonId lesson,
+        LearnableId learnable,
         Set<MessageType> types,
         List<DeviceId> senders,
         Optional<Fixed> fixed,
@@ -66,7 +66,7 @@ record Wanted(
         both.retainAll(other.types);
         List<DeviceId> more = new ArrayList<>(senders);
         other.senders.stream().filter(sender -> !more.contains(sender)).forEach(more::add);
-        return new Wanted(device, lesson, both, more, fixed.or(other::fixed), only.or(other::only));
+        return new Wanted(device, learnable, both, more, fixed.or(other::fixed), only.or(other::only));
     }
 
     private static final class Gathering {
@@ -84,7 +84,7 @@ record Wanted(
             Optional<Channel> only = Senders.only(rig, at);
             Optional<Fixed> fixed = board.factoryRun().map(run -> fixed(run, at, board));
             for (Step step : assignment.steps()) {
-                add(step.device(), LessonId.of(step.action()), board.sends(), at.board(), fixed, only);
+                add(step.device(), LearnableId.of(step.action()), board.sends(), at.board(), fixed, only);
             }
         }
 
@@ -92,7 +92,7 @@ record Wanted(
             if (!step.device().equals(player)) {
                 add(
                         step.device(),
-                        LessonId.of(step.action()),
+                        LearnableId.of(step.action()),
                         EnumSet.allOf(MessageType.class),
                         player,
                         Optional.empty(),
@@ -100,15 +100,15 @@ record Wanted(
             }
         }
 
-        void add(Travel travel) {
-            ControlGroup group = Senders.group(rig, travel.at());
-            Optional<Channel> only = Senders.only(rig, travel.at());
-            for (Target target : travel.targets()) {
+        void add(ControlAssignment controlAssignment) {
+            ControlGroup group = Senders.group(rig, controlAssignment.at());
+            Optional<Channel> only = Senders.only(rig, controlAssignment.at());
+            for (Target target : controlAssignment.targets()) {
                 add(
                         target.device(),
-                        new LessonId(Verb.LEVEL, target.part()),
+                        new LearnableId(Verb.LEVEL, target.part()),
                         group.sends(),
-                        travel.at().box(),
+                        controlAssignment.at().box(),
                         Optional.empty(),
                         only);
             }
@@ -116,25 +116,26 @@ record Wanted(
 
         private void add(
                 DeviceId device,
-                LessonId id,
+                LearnableId id,
                 Set<MessageType> sends,
                 DeviceId sender,
                 Optional<Fixed> fixed,
                 Optional<Channel> only) {
-            rig.model(device).chart().lessons().stream()
-                    .filter(lesson -> lesson.id().equals(id))
-                    .filter(lesson -> !rig.model(device).chart().isSendable(id, sends))
+            rig.model(device).chart().learnables().stream()
+                    .filter(learnable -> learnable.id().equals(id))
+                    .filter(learnable -> !rig.model(device).chart().isSendable(id, sends))
                     .findFirst()
-                    .ifPresent(lesson -> {
-                        Wanted wanted = new Wanted(device, id, learnable(lesson, sends), List.of(sender), fixed, only);
+                    .ifPresent(learnable -> {
+                        Wanted wanted =
+                                new Wanted(device, id, learnable(learnable, sends), List.of(sender), fixed, only);
                         found.merge(List.of(device, id), wanted, Wanted::with);
                     });
         }
 
-        private static Set<MessageType> learnable(Lesson lesson, Set<MessageType> sends) {
-            Set<MessageType> both = EnumSet.copyOf(lesson.types());
+        private static Set<MessageType> learnable(Learnable learnable, Set<MessageType> sends) {
+            Set<MessageType> both = EnumSet.copyOf(learnable.types());
             both.retainAll(sends);
-            if (lesson.verb().takesAmount()) {
+            if (learnable.verb().takesAmount()) {
                 both.remove(MessageType.PROGRAM_CHANGE);
             }
             return both;

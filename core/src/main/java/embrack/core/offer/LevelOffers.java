@@ -1,7 +1,7 @@
 package embrack.core.offer;
 
 import embrack.core.chart.Action;
-import embrack.core.chart.Lesson;
+import embrack.core.chart.Learnable;
 import embrack.core.chart.PartId;
 import embrack.core.chart.Verb;
 import embrack.core.plan.Plan;
@@ -36,9 +36,9 @@ public final class LevelOffers {
                         plan.rig().chart(device.id()).actions().stream()
                                 .filter(action -> action.verb() == Verb.LEVEL)
                                 .map(Action::part),
-                        plan.rig().chart(device.id()).lessons().stream()
-                                .filter(lesson -> lesson.verb() == Verb.LEVEL)
-                                .map(Lesson::part)
+                        plan.rig().chart(device.id()).learnables().stream()
+                                .filter(learnable -> learnable.verb() == Verb.LEVEL)
+                                .map(Learnable::part)
                                 .map(part -> part.id()))
                 .distinct();
     }

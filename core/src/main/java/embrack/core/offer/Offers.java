@@ -9,7 +9,7 @@ import embrack.core.midi.DataByte;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
-import embrack.core.switches.School;
+import embrack.core.switches.Practice;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import java.util.Comparator;
@@ -117,7 +117,8 @@ public final class Offers {
                                 .count()
                         > 1;
         return hasBoth
-                && (step.action().verb() == Verb.TOGGLE_MUTE) != (plan.schools().answer(School.MUTES) == 1);
+                && (step.action().verb() == Verb.TOGGLE_MUTE)
+                        != (plan.practices().answer(Practice.MUTES) == 1);
     }
 
     /** How many words of the search stand only inside other words of an action. */

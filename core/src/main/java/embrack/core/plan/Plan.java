@@ -12,13 +12,13 @@ import embrack.core.show.Book;
 import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.ControlAt;
-import embrack.core.switches.Schools;
+import embrack.core.switches.Practices;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -33,7 +33,7 @@ import java.util.stream.IntStream;
  * A rig, what its switches and controls do, how its crew likes to work, and its prompt book. A plan is always whole:
  * switches are on boards of the rig, steps on its devices.
  */
-public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
+public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
 
     public Plan {
         Objects.requireNonNull(rig, "rig");
@@ -43,9 +43,9 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
                 rig.device(step.device());
             }
         }
-        for (Travel travel : switches.travels()) {
-            controls(rig, travel.at());
-            travel.targets().forEach(target -> rig.device(target.device()));
+        for (ControlAssignment controlAssignment : switches.controlAssignments()) {
+            controls(rig, controlAssignment.at());
+            controlAssignment.targets().forEach(target -> rig.device(target.device()));
         }
         for (Cue cue : book.cues()) {
             cue.steps().forEach(step -> rig.device(step.device()));
@@ -58,7 +58,7 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
 
     /** A plan in the schools that are the default, with an empty book. */
     public Plan(Rig rig, Switches switches) {
-        this(rig, switches, Schools.DEFAULT, Book.EMPTY);
+        this(rig, switches, Practices.DEFAULT, Book.EMPTY);
     }
 
     /** A plan without gear. */
@@ -125,11 +125,11 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
     }
 
     public Plan withRig(Rig other) {
-        return new Plan(other, switches, schools, book);
+        return new Plan(other, switches, practices, book);
     }
 
     public Plan withSwitches(Switches others) {
-        return new Plan(rig, others, schools, book);
+        return new Plan(rig, others, practices, book);
     }
 
     /** The plan with a message for everything that its boxes learn and that is used. */
@@ -145,7 +145,7 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
                 .forEach(a -> a.steps()
                         .forEach(step -> meant.computeIfAbsent(a.at().board(), b -> new LinkedHashSet<>())
                                 .add(step.device())));
-        switches.travels()
+        switches.controlAssignments()
                 .forEach(t -> t.targets()
                         .forEach(target -> meant.computeIfAbsent(t.at().box(), b -> new LinkedHashSet<>())
                                 .add(target.device())));
@@ -153,7 +153,7 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
     }
 
     public Plan withBook(Book other) {
-        return new Plan(rig, switches, schools, other);
+        return new Plan(rig, switches, practices, other);
     }
 
     /** The device that plays a song and sends its cues: the one that was chosen, or the first player of the rig. */
@@ -166,7 +166,7 @@ public record Plan(Rig rig, Switches switches, Schools schools, Book book) {
         return Book.players(rig);
     }
 
-    public Plan withSchools(Schools others) {
+    public Plan withPractices(Practices others) {
         return new Plan(rig, switches, others, book);
     }
 

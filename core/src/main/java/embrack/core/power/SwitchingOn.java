@@ -170,6 +170,6 @@ public final class SwitchingOn {
     }
 
     private boolean looks(DeviceId device) {
-        return rig.model(device).answers().quirks().looksForPortsAtStart();
+        return rig.model(device).implementation().quirks().looksForPortsAtStart();
     }
 }

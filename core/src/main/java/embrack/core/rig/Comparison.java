@@ -53,8 +53,8 @@ public final class Comparison {
                 .forEach(route -> add(
                         differences,
                         "%s to %s".formatted(port(model, route.from()), port(model, route.to())),
-                        rig.sieve(one, route).words(),
-                        rig.sieve(other, route).words()));
+                        rig.filter(one, route).words(),
+                        rig.filter(other, route).words()));
         model.outputs()
                 .forEach(output -> add(
                         differences,

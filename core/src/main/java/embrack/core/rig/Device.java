@@ -1,7 +1,7 @@
 package embrack.core.rig;
 
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.chart.PartId;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
@@ -23,7 +23,7 @@ import java.util.TreeMap;
  * @param settings settings that differ from the factory's
  * @param labels tape on parts: what this show calls them
  * @param spot where it stands, or lives
- * @param sieves what its ways through let pass, where that differs from a new box
+ * @param filters what its ways through let pass, where that differs from a new box
  * @param feeds what is on its sound outputs, where anything is
  * @param learned the messages that it has been given for what it learns
  * @param memoriesUsed how many of its memories the show uses, from the first; 0 for all
@@ -35,9 +35,9 @@ public record Device(
         SortedMap<SettingId, Integer> settings,
         SortedMap<PartId, TapeLabel> labels,
         Spot spot,
-        SortedMap<Route, Sieve> sieves,
+        SortedMap<Route, MidiFilter> filters,
         SortedMap<PortId, Feed> feeds,
-        SortedMap<LessonId, Learned> learned,
+        SortedMap<LearnableId, Learned> learned,
         int memoriesUsed) {
 
     public Device {
@@ -47,7 +47,7 @@ public record Device(
         Objects.requireNonNull(spot, "spot");
         settings = Collections.unmodifiableSortedMap(new TreeMap<>(settings));
         labels = Collections.unmodifiableSortedMap(new TreeMap<>(labels));
-        sieves = Collections.unmodifiableSortedMap(new TreeMap<>(sieves));
+        filters = Collections.unmodifiableSortedMap(new TreeMap<>(filters));
         feeds = Collections.unmodifiableSortedMap(new TreeMap<>(feeds));
         learned = Collections.unmodifiableSortedMap(new TreeMap<>(learned));
     }
@@ -68,7 +68,7 @@ public record Device(
     }
 
     public Device withName(TapeLabel other) {
-        return new Device(id, other, model, settings, labels, spot, sieves, feeds, learned, memoriesUsed);
+        return new Device(id, other, model, settings, labels, spot, filters, feeds, learned, memoriesUsed);
     }
 
     /** The same job done by other hardware, with what of the settings, the tape, the sieves and the feeds is kept. */
@@ -76,28 +76,29 @@ public record Device(
             ModelId other,
             SortedMap<SettingId, Integer> kept,
             SortedMap<PartId, TapeLabel> tape,
-            SortedMap<Route, Sieve> through,
+            SortedMap<Route, MidiFilter> through,
             SortedMap<PortId, Feed> sound) {
         return new Device(id, name, other, kept, tape, spot, through, sound, learned, memoriesUsed);
     }
 
     public Device withSetting(SettingId setting, int value) {
         return new Device(
-                id, name, model, with(settings, setting, value), labels, spot, sieves, feeds, learned, memoriesUsed);
+                id, name, model, with(settings, setting, value), labels, spot, filters, feeds, learned, memoriesUsed);
     }
 
     public Device withLabel(PartId part, TapeLabel label) {
         return new Device(
-                id, name, model, settings, with(labels, part, label), spot, sieves, feeds, learned, memoriesUsed);
+                id, name, model, settings, with(labels, part, label), spot, filters, feeds, learned, memoriesUsed);
     }
 
     /** The device without tape on a part, which then goes by the name printed on the box. */
     public Device withoutLabel(PartId part) {
-        return new Device(id, name, model, settings, without(labels, part), spot, sieves, feeds, learned, memoriesUsed);
+        return new Device(
+                id, name, model, settings, without(labels, part), spot, filters, feeds, learned, memoriesUsed);
     }
 
     public Device withSpot(Spot other) {
-        return new Device(id, name, model, settings, labels, other, sieves, feeds, learned, memoriesUsed);
+        return new Device(id, name, model, settings, labels, other, filters, feeds, learned, memoriesUsed);
     }
 
     /** The device in a computer or tablet; without one, nowhere yet. */
@@ -105,9 +106,9 @@ public record Device(
         return withSpot(new Spot(spot.area(), host));
     }
 
-    public Device withSieve(Route route, Sieve sieve) {
+    public Device withFilter(Route route, MidiFilter filter) {
         return new Device(
-                id, name, model, settings, labels, spot, with(sieves, route, sieve), feeds, learned, memoriesUsed);
+                id, name, model, settings, labels, spot, with(filters, route, filter), feeds, learned, memoriesUsed);
     }
 
     /** The device with something else on an output; an output that is not used is forgotten. */
@@ -119,23 +120,23 @@ public record Device(
                 settings,
                 labels,
                 spot,
-                sieves,
+                filters,
                 feed.equals(Feed.NONE) ? without(feeds, output) : with(feeds, output, feed),
                 learned,
                 memoriesUsed);
     }
 
     /** The device with a message for something that it learns. */
-    public Device withLearned(LessonId lesson, Learned message) {
-        return withLearned(with(learned, lesson, message));
+    public Device withLearned(LearnableId learnable, Learned message) {
+        return withLearned(with(learned, learnable, message));
     }
 
-    public Device withLearned(SortedMap<LessonId, Learned> others) {
-        return new Device(id, name, model, settings, labels, spot, sieves, feeds, others, memoriesUsed);
+    public Device withLearned(SortedMap<LearnableId, Learned> others) {
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, others, memoriesUsed);
     }
 
     public Device withMemoriesUsed(int first) {
-        return new Device(id, name, model, settings, labels, spot, sieves, feeds, learned, first);
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, first);
     }
 
     /** What is on an output. */

@@ -2,12 +2,12 @@ package embrack.core.rig;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.Chart;
+import embrack.core.chart.Learnable;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.Lesson;
-import embrack.core.chart.LessonId;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
-import embrack.core.gear.Answers;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
@@ -44,7 +44,7 @@ public final class Rig {
     private final Map<Socket, Port> portsBySocket = new HashMap<>();
     private final Map<Socket, List<Link>> linksBySocket = new HashMap<>();
     private final Map<Link, LinkKind> kinds = new HashMap<>();
-    private final Map<DeviceId, Answers> answers = new HashMap<>();
+    private final Map<DeviceId, Implementation> implementation = new HashMap<>();
 
     /**
      * A rig.
@@ -72,8 +72,8 @@ public final class Rig {
         this.devices.forEach(device -> model(device.id())
                 .ports()
                 .forEach(port -> portsBySocket.put(new Socket(device.id(), port.id()), port)));
-        this.devices.forEach(
-                device -> answers.put(device.id(), model(device.id()).answers().taught(device.learned())));
+        this.devices.forEach(device -> implementation.put(
+                device.id(), model(device.id()).implementation().taught(device.learned())));
         this.pairs.forEach(this::requireAlike);
         this.links.forEach(this::plug);
         Linking.overfull(this).ifPresent(why -> {
@@ -111,13 +111,13 @@ public final class Rig {
     }
 
     /** What a device answers to, with what it has learned. */
-    public Answers answers(DeviceId id) {
-        return Objects.requireNonNull(answers.get(device(id).id()));
+    public Implementation implementation(DeviceId id) {
+        return Objects.requireNonNull(implementation.get(device(id).id()));
     }
 
     /** The chart of a device, with what it has learned. */
     public Chart chart(DeviceId id) {
-        return answers(id).chart();
+        return implementation(id).chart();
     }
 
     /** How many memories of a device the show uses. */
@@ -226,9 +226,9 @@ public final class Rig {
     }
 
     /** What a way through a device lets pass. */
-    public Sieve sieve(DeviceId device, Route route) {
+    public MidiFilter filter(DeviceId device, Route route) {
         boolean open = model(device).sockets().routes().getOrDefault(route, false);
-        return device(device).sieves().getOrDefault(route, open ? Sieve.OPEN : Sieve.SHUT);
+        return device(device).filters().getOrDefault(route, open ? MidiFilter.OPEN : MidiFilter.SHUT);
     }
 
     public TapeLabel name() {
@@ -402,7 +402,7 @@ public final class Rig {
                 .forEach(part -> model.part(part)
                         .orElseThrow(() ->
                                 new IllegalArgumentException("%s has no part \"%s\"".formatted(device.name(), part))));
-        device.sieves().keySet().stream()
+        device.filters().keySet().stream()
                 .filter(route -> !model.sockets().routes().containsKey(route))
                 .findFirst()
                 .ifPresent(route -> {
@@ -424,13 +424,13 @@ public final class Rig {
         device.spot().host().ifPresent(host -> requireHost(device, model, host));
     }
 
-    private static void requireLearns(Device device, Model model, LessonId id, Learned message) {
-        Lesson lesson = model.chart().lessons().stream()
+    private static void requireLearns(Device device, Model model, LearnableId id, Learned message) {
+        Learnable learnable = model.chart().learnables().stream()
                 .filter(l -> l.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException(
                         "%s learns no message for \"%s\".".formatted(device.name(), id.key())));
-        if (!lesson.types().contains(message.type())) {
+        if (!learnable.types().contains(message.type())) {
             throw new IllegalArgumentException("%s does not learn from %s."
                     .formatted(device.name(), message.type().plural()));
         }

@@ -3,7 +3,7 @@ package embrack.core.sheet;
 import embrack.core.check.Report;
 import embrack.core.music.Clock;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
+import embrack.core.music.TempoMap;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
@@ -45,12 +45,12 @@ public record CueSheet(String title, String facts, List<Row> rows) {
      */
     public record When(String at, String bar, String beat, String clock) {
 
-        static When of(Cue cue, Optional<Long> micros, Score score) {
+        static When of(Cue cue, Optional<Long> micros, TempoMap tempoMap) {
             if (micros.isEmpty()) {
-                return new When(cue.at().text(score), "", "", "");
+                return new When(cue.at().text(tempoMap), "", "", "");
             }
-            Position position = score.position(Math.round(score.exactTickAt(micros.get())));
-            String beat = score.shownBeat(position);
+            Position position = tempoMap.position(Math.round(tempoMap.exactTickAt(micros.get())));
+            String beat = tempoMap.shownBeat(position);
             return new When("", String.valueOf(position.bar()), beat.equals("1") ? "" : beat, Clock.text(micros.get()));
         }
     }
@@ -82,7 +82,7 @@ public record CueSheet(String title, String facts, List<Row> rows) {
 
     private static List<Row> rows(
             Plan plan, Song song, Cue cue, Optional<Long> micros, String section, Optional<DeviceId> device) {
-        When when = When.of(cue, micros, song.form().score());
+        When when = When.of(cue, micros, song.form().tempoMap());
         List<Row> rows = new ArrayList<>();
         cue.foot()
                 .filter(foot -> device.isEmpty()
@@ -129,7 +129,7 @@ public record CueSheet(String title, String facts, List<Row> rows) {
     }
 
     private static String sectionAt(Form form, long micros) {
-        Position position = form.score().position(form.score().tickAt(micros));
+        Position position = form.tempoMap().position(form.tempoMap().tickAt(micros));
         return form.sections().get(form.sectionOf(position.bar())).name().text();
     }
 

@@ -1,11 +1,11 @@
 package embrack.core.sheet;
 
+import embrack.core.chart.Learnable;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.Lesson;
-import embrack.core.chart.LessonId;
 import embrack.core.check.Report;
+import embrack.core.compile.CompiledControl;
 import embrack.core.compile.CompiledStep;
-import embrack.core.compile.CompiledTravel;
 import embrack.core.gear.Board;
 import embrack.core.gear.Model;
 import embrack.core.gear.Scope;
@@ -23,12 +23,12 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.sheet.Section.Program;
 import embrack.core.sheet.Section.Task;
+import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
-import embrack.core.sim.TravelProof;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
-import embrack.core.switches.School;
+import embrack.core.switches.Practice;
 import embrack.core.switches.ShortForm;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
@@ -72,7 +72,7 @@ public final class Sheets {
                 .map(this::controller)
                 .filter(sheet -> !sheet.sections().isEmpty())
                 .forEach(sheets::add);
-        rig.devices().stream().flatMap(device -> lessons(device).stream()).forEach(sheets::add);
+        rig.devices().stream().flatMap(device -> learnables(device).stream()).forEach(sheets::add);
         firstTry().ifPresent(sheets::add);
         return sheets;
     }
@@ -153,9 +153,9 @@ public final class Sheets {
                 .ifPresent(board -> plan.switches().of(id).stream()
                         .filter(a -> !a.steps().isEmpty())
                         .forEach(assignment -> sections.addAll(switchSections(board, assignment))));
-        report.travels().stream()
+        report.controlAssignments().stream()
                 .filter(proof -> proof.at().box().equals(id))
-                .forEach(proof -> sections.add(travel(proof)));
+                .forEach(proof -> sections.add(controlAssignment(proof)));
         sections.addAll(writing(rig.device(id)));
         String display = model.board()
                 .filter(board -> board.display() != ValueDisplay.PLAIN)
@@ -230,7 +230,7 @@ public final class Sheets {
         return lines;
     }
 
-    private Section travel(TravelProof proof) {
+    private Section controlAssignment(ControlProof proof) {
         String key = "%s/%d/%s/%d"
                 .formatted(
                         proof.at().box(),
@@ -238,7 +238,7 @@ public final class Sheets {
                         proof.at().type().words(),
                         proof.at().number());
         List<Task> tasks = proof.compiled().targets().stream()
-                .filter(CompiledTravel.CompiledTarget::isSent)
+                .filter(CompiledControl.CompiledTarget::isSent)
                 .map(target -> {
                     Message.Voice heel = (Message.Voice) target.at().getFirst();
                     Message toe = target.at().getLast();
@@ -260,7 +260,8 @@ public final class Sheets {
                                             plan.words(target.target())));
                 })
                 .toList();
-        String tape = proof.compiled().travel().label().map(l -> ": " + l).orElse("");
+        String tape =
+                proof.compiled().controlAssignment().label().map(l -> ": " + l).orElse("");
         return new Section.Todo(
                 plan.words(proof.at())
                                 .substring(rig.name(proof.at().box()).text().length() + 2)
@@ -271,7 +272,7 @@ public final class Sheets {
 
     /** What is typed into inputs that can be assigned, and into which memories it is written. */
     private List<Section> inputs(Device device) {
-        int inputs = rig.model(device.id()).answers().quirks().assignableInputs();
+        int inputs = rig.model(device.id()).implementation().quirks().assignableInputs();
         if (inputs == 0 || device.learned().isEmpty()) {
             return List.of();
         }
@@ -292,7 +293,7 @@ public final class Sheets {
                                             message.response().high())));
                 });
         String code = Integer.toHexString(slots.hashCode() & 0xffff);
-        boolean template = plan.schools().answer(School.MEMORIES) == 0;
+        boolean template = plan.practices().answer(Practice.MEMORIES) == 0;
         int memories = rig.memoriesUsed(device.id());
         List<Task> writes = IntStream.rangeClosed(1, memories)
                 .mapToObj(memory -> new Task(
@@ -309,18 +310,19 @@ public final class Sheets {
     }
 
     /** What learns by pressing, once the boxes that send are programmed. */
-    private Optional<Sheet> lessons(Device device) {
+    private Optional<Sheet> learnables(Device device) {
         if (device.learned().isEmpty()
-                || rig.model(device.id()).answers().quirks().assignableInputs() > 0) {
+                || rig.model(device.id()).implementation().quirks().assignableInputs() > 0) {
             return Optional.empty();
         }
         List<Task> tasks = new ArrayList<>();
         device.learned()
-                .forEach((lesson, message) -> tasks.add(new Task(
-                        "%s/learn/%s".formatted(device.id(), lesson.key()),
+                .forEach((learnable, message) -> tasks.add(new Task(
+                        "%s/learn/%s".formatted(device.id(), learnable.key()),
                         "%s: choose \"learn\", then %s. It should say %s."
-                                .formatted(target(device, lesson), how(device, lesson), words(device, message)))));
-        boolean refuses = rig.model(device.id()).chart().lessons().stream().anyMatch(Lesson::refusesZero);
+                                .formatted(
+                                        target(device, learnable), how(device, learnable), words(device, message)))));
+        boolean refuses = rig.model(device.id()).chart().learnables().stream().anyMatch(Learnable::refusesZero);
         List<String> cautions = refuses
                 ? List.of("It does not learn from a message of value 0: press so that 127 is sent.")
                 : List.of();
@@ -332,24 +334,24 @@ public final class Sheets {
                 cautions));
     }
 
-    private String how(Device device, LessonId lesson) {
+    private String how(Device device, LearnableId learnable) {
         return plan.switches().assignments().stream()
                 .filter(a -> a.steps().stream()
                         .anyMatch(s -> s.device().equals(device.id())
-                                && LessonId.of(s.action()).equals(lesson)))
+                                && LearnableId.of(s.action()).equals(learnable)))
                 .findFirst()
                 .map(a -> "press " + plan.words(a.at()))
                 .or(() -> plan.switches().moving(device.id()).stream()
                         .filter(t -> t.targets().stream()
                                 .anyMatch(x -> x.device().equals(device.id())
-                                        && x.part().equals(lesson.part())))
+                                        && x.part().equals(learnable.part())))
                         .findFirst()
                         .map(t -> "move " + plan.words(t.at())))
                 .orElse("send it");
     }
 
-    private String target(Device device, LessonId lesson) {
-        return "%s %s".formatted(lesson.verb().words(), rig.partName(device.id(), lesson.part()));
+    private String target(Device device, LearnableId learnable) {
+        return "%s %s".formatted(learnable.verb().words(), rig.partName(device.id(), learnable.part()));
     }
 
     private static String words(Device device, Learned message) {

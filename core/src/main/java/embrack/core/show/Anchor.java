@@ -2,7 +2,7 @@ package embrack.core.show;
 
 import embrack.core.music.Clock;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
+import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
 import java.util.Locale;
 import java.util.Optional;
@@ -14,9 +14,9 @@ public sealed interface Anchor {
     /** A bar and beat: it stays there when the tempo changes. */
     record OnBar(Position at) implements Anchor {
         public OnBar {
-            if (at.bar() > Score.MAX_BAR) {
+            if (at.bar() > TempoMap.MAX_BAR) {
                 throw new IllegalArgumentException(
-                        "The last bar that a cue can be tied to is %d, was %d.".formatted(Score.MAX_BAR, at.bar()));
+                        "The last bar that a cue can be tied to is %d, was %d.".formatted(TempoMap.MAX_BAR, at.bar()));
             }
         }
     }
@@ -42,7 +42,7 @@ public sealed interface Anchor {
     /** When it comes, in microseconds from bar 1; empty for what the clock does not know. */
     default Optional<Long> micros(Form form) {
         return switch (this) {
-            case OnBar bar -> Optional.of(form.score().micros(bar.at()));
+            case OnBar bar -> Optional.of(form.tempoMap().micros(bar.at()));
             case OnClock clock -> Optional.of(clock.micros());
             case AtSection at -> form.find(at.section()).map(i -> at.end() ? form.end(i) : form.start(i));
             case Automatic automatic -> Optional.empty();
@@ -52,14 +52,14 @@ public sealed interface Anchor {
     /** The tick at which it comes, the nearest for what is on the clock; empty for what the clock does not know. */
     default Optional<Long> tick(Form form) {
         return this instanceof OnBar bar
-                ? Optional.of(form.score().tick(bar.at()))
-                : micros(form).map(form.score()::tickAt);
+                ? Optional.of(form.tempoMap().tick(bar.at()))
+                : micros(form).map(form.tempoMap()::tickAt);
     }
 
     /** As it is said, and read back: "bar 17", "1:23.456", "start of Verse 1", "on play". */
-    default String text(Score score) {
+    default String text(TempoMap tempoMap) {
         return switch (this) {
-            case OnBar bar -> score.text(bar.at());
+            case OnBar bar -> tempoMap.text(bar.at());
             case OnClock clock -> Clock.text(clock.micros());
             case AtSection at -> (at.end() ? "end of " : "start of ") + at.section();
             case Automatic automatic -> automatic.when().words();
@@ -87,8 +87,8 @@ public sealed interface Anchor {
         if (grid == 0) {
             return new OnClock(Math.round(at / 1_000.0) * 1_000);
         }
-        Position there = form.score().position(form.score().snap(at, grid));
-        return new OnBar(there.bar() <= Score.MAX_BAR ? there : Position.bar(Score.MAX_BAR));
+        Position there = form.tempoMap().position(form.tempoMap().snap(at, grid));
+        return new OnBar(there.bar() <= TempoMap.MAX_BAR ? there : Position.bar(TempoMap.MAX_BAR));
     }
 
     /**
@@ -118,6 +118,6 @@ public sealed interface Anchor {
         }
         return lower.contains(":") || lower.endsWith("s")
                 ? new OnClock(Clock.parse(text))
-                : new OnBar(form.score().parse(text));
+                : new OnBar(form.tempoMap().parse(text));
     }
 }

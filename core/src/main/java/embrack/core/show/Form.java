@@ -2,7 +2,7 @@ package embrack.core.show;
 
 import embrack.core.music.Metre;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
+import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,12 +15,12 @@ public final class Form {
 
     /** Four bars of common time at 120, for a song of which nothing is known yet. */
     public static final Form UNKNOWN =
-            new Form(new Score(List.of(), List.of()), List.of(new Section(new TapeLabel("Song"), 4)));
+            new Form(new TempoMap(List.of(), List.of()), List.of(new Section(new TapeLabel("Song"), 4)));
 
     /** As many sections as a song may have. */
     public static final int MAX_SECTIONS = 300;
 
-    private final Score score;
+    private final TempoMap tempoMap;
     private final List<Section> sections;
     private final List<Integer> firstBars = new ArrayList<>();
     private final int bars;
@@ -28,12 +28,13 @@ public final class Form {
     /**
      * A form.
      *
-     * @param sections 1 to {@value #MAX_SECTIONS}, no two of one name, shorter together than {@link Score#MAX_BAR} bars
+     * @param sections 1 to {@value #MAX_SECTIONS}, no two of one name, shorter together than {@link TempoMap#MAX_BAR}
+     * bars
      * and two hours
      * @throws IllegalArgumentException with a sentence for a person when it is none
      */
-    public Form(Score score, List<Section> sections) {
-        this.score = score;
+    public Form(TempoMap tempoMap, List<Section> sections) {
+        this.tempoMap = tempoMap;
         this.sections = List.copyOf(sections);
         if (sections.isEmpty()) {
             throw new IllegalArgumentException("A song has at least one section.");
@@ -55,9 +56,9 @@ public final class Form {
             bar += section.bars();
         }
         bars = bar - 1;
-        if (bars >= Score.MAX_BAR) {
+        if (bars >= TempoMap.MAX_BAR) {
             throw new IllegalArgumentException(
-                    "A song has fewer than %d bars; here are %d.".formatted(Score.MAX_BAR, bars));
+                    "A song has fewer than %d bars; here are %d.".formatted(TempoMap.MAX_BAR, bars));
         }
         if (length() > Anchor.MAX_MICROS) {
             throw new IllegalArgumentException(
@@ -65,8 +66,8 @@ public final class Form {
         }
     }
 
-    public Score score() {
-        return score;
+    public TempoMap tempoMap() {
+        return tempoMap;
     }
 
     public List<Section> sections() {
@@ -109,17 +110,17 @@ public final class Form {
 
     /** When a section begins, microseconds from bar 1. */
     public long start(int section) {
-        return score.micros(Position.bar(firstBar(section)));
+        return tempoMap.micros(Position.bar(firstBar(section)));
     }
 
     /** When a section ends, microseconds from bar 1. */
     public long end(int section) {
-        return score.micros(Position.bar(lastBar(section) + 1));
+        return tempoMap.micros(Position.bar(lastBar(section) + 1));
     }
 
     /** How long all sections take, each played once, microseconds. */
     public long length() {
-        return score.micros(Position.bar(bars + 1));
+        return tempoMap.micros(Position.bar(bars + 1));
     }
 
     /** How much longer the vamps make it, played as often as usual, microseconds. */
@@ -133,26 +134,26 @@ public final class Form {
 
     /** The first metre and tempo in words: "92, 4/4". */
     public String words() {
-        Metre metre = score.metre(1);
-        return String.format(Locale.ROOT, "%s, %s", score.tempo(0), metre);
+        Metre metre = tempoMap.metre(1);
+        return String.format(Locale.ROOT, "%s, %s", tempoMap.tempo(0), metre);
     }
 
-    public Form withScore(Score other) {
+    public Form withTempoMap(TempoMap other) {
         return new Form(other, sections);
     }
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Form that && score.equals(that.score) && sections.equals(that.sections);
+        return other instanceof Form that && tempoMap.equals(that.tempoMap) && sections.equals(that.sections);
     }
 
     @Override
     public int hashCode() {
-        return Objects.hash(score, sections);
+        return Objects.hash(tempoMap, sections);
     }
 
     @Override
     public String toString() {
-        return "Form[%s, %s]".formatted(score, sections);
+        return "Form[%s, %s]".formatted(tempoMap, sections);
     }
 }

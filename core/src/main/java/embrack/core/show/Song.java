@@ -141,7 +141,7 @@ public record Song(
 
     /** How much faster than the recording it is played, in percent; negative when slower; 0 when that is not known. */
     public double stretchPercent() {
-        return recorded.map(tempo -> 100.0 * form.score().tempo(0).bpm() / tempo.bpm() - 100)
+        return recorded.map(tempo -> 100.0 * form.tempoMap().tempo(0).bpm() / tempo.bpm() - 100)
                 .orElse(0.0);
     }
 

@@ -1,7 +1,7 @@
 package embrack.core.sim;
 
 import embrack.core.midi.Message;
-import embrack.core.rig.Sieve;
+import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Socket;
 
 /** Something that happens to a message, with the time since the simulation began in microseconds. */
@@ -20,7 +20,7 @@ public sealed interface Event {
     record Lost(long atMicros, Socket socket, Message message) implements Event {}
 
     /** A box on the way passes it on by no port, because of what its ways through let pass. */
-    record KeptBack(long atMicros, Socket socket, Message message, Sieve sieve) implements Event {}
+    record KeptBack(long atMicros, Socket socket, Message message, MidiFilter filter) implements Event {}
 
     /** It comes back to where it has been; it would go round for ever, and is followed no further. */
     record CameRound(long atMicros, Socket socket, Message message) implements Event {}

@@ -1,8 +1,8 @@
 package embrack.core.sim;
 
 import embrack.core.chart.Action;
-import embrack.core.chart.Heard;
-import embrack.core.gear.Answers;
+import embrack.core.chart.MessageMemory;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
@@ -19,24 +19,28 @@ import java.util.Optional;
  * @param remoteOff the name of its input for controllers, if that is off
  * @param syncOff the name of its input for clock and transport, if that is off
  */
-record Hearing(Answers answers, Optional<Channel> listensOn, Optional<String> remoteOff, Optional<String> syncOff) {
+record Hearing(
+        Implementation implementation,
+        Optional<Channel> listensOn,
+        Optional<String> remoteOff,
+        Optional<String> syncOff) {
 
     static Hearing of(Rig rig, DeviceId device) {
-        Answers answers = rig.answers(device);
+        Implementation implementation = rig.implementation(device);
         return new Hearing(
-                answers,
-                answers.quirks().hearsAllChannels()
+                implementation,
+                implementation.quirks().hearsAllChannels()
                         ? Optional.empty()
                         : rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new),
                 off(rig, device, SettingId.INPUT_FOR_REMOTE),
                 off(rig, device, SettingId.INPUT_FOR_SYNC));
     }
 
-    Reading reading(Message message, Heard heard) {
+    Reading reading(Message message, MessageMemory heard) {
         boolean onItsChannel = listensOn.isEmpty()
                 || !(message instanceof Message.Voice voice)
                 || voice.channel().equals(listensOn.get());
-        List<Action> actions = answers.reactionsTo(message, heard, onItsChannel);
+        List<Action> actions = implementation.reactionsTo(message, heard, onItsChannel);
         if (!actions.isEmpty()) {
             Optional<String> off = Traffic.of(message) == Traffic.SYNC ? syncOff : remoteOff;
             return off.<Reading>map(Reading.InputOff::new).orElseGet(() -> new Reading.Acts(actions));

@@ -35,7 +35,7 @@ final class Places {
             Model model = rig.model(device.id());
             List<Place> own = new ArrayList<>();
             model.parts()
-                    .forEach(part -> model.answers()
+                    .forEach(part -> model.implementation()
                             .aspects(part.id())
                             .forEach(aspect -> own.add(new Place(device.id(), part.id(), aspect))));
             devices.put(device.id(), places.size());

@@ -1,16 +1,16 @@
 package embrack.core.sim;
 
+import embrack.core.compile.CompiledControl;
 import embrack.core.compile.CompiledSwitch;
-import embrack.core.compile.CompiledTravel;
 import embrack.core.compile.Compiler;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Wire;
 import embrack.core.plan.Plan;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
 import embrack.core.way.Timing;
 import embrack.core.way.Ways;
 import java.util.ArrayList;
@@ -76,8 +76,8 @@ public final class Prover {
     }
 
     /** All treadles, faders and knobs that move a level, in order. */
-    public List<TravelProof> travels() {
-        return plan.switches().travels().stream()
+    public List<ControlProof> controlAssignments() {
+        return plan.switches().controlAssignments().stream()
                 .filter(t -> !t.targets().isEmpty())
                 .map(this::prove)
                 .toList();
@@ -115,36 +115,37 @@ public final class Prover {
     }
 
     /** One treadle, fader or knob that moves a level. */
-    public TravelProof prove(Travel travel) {
-        CompiledTravel compiled = compiler.compile(travel);
+    public ControlProof prove(ControlAssignment controlAssignment) {
+        CompiledControl compiled = compiler.compile(controlAssignment);
         SortedSet<Place> targets = new TreeSet<>();
-        travel.targets().forEach(target -> addTargets(step(target, 0), targets));
-        List<Trial> trials =
-                starts.stream().map(start -> sweep(start, travel, compiled)).toList();
+        controlAssignment.targets().forEach(target -> addTargets(step(target, 0), targets));
+        List<Trial> trials = starts.stream()
+                .map(start -> sweep(start, controlAssignment, compiled))
+                .toList();
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
         List<Event> trace =
                 simulator.play(starts.getFirst(), journey(compiled, 127)).trace();
         Verdict verdict = compiled.isObstructed() ? Verdict.NO_WAY : Judge.steadyVerdict(targets, wrong, trials, false);
-        return new TravelProof(compiled, verdict, targets, wrong, trials, trace);
+        return new ControlProof(compiled, verdict, targets, wrong, trials, trace);
     }
 
-    private Journey journey(CompiledTravel compiled, int position) {
+    private Journey journey(CompiledControl compiled, int position) {
         return simulator.journey(
-                compiled.travel().at().box(), compiled.sendings(position), Wire.RunningStatus.NOT_USED, 0);
+                compiled.controlAssignment().at().box(), compiled.sendings(position), Wire.RunningStatus.NOT_USED, 0);
     }
 
     private static Step step(Target target, int position) {
         return new Step(target.device(), target.at(position));
     }
 
-    private Trial sweep(RigState start, Travel travel, CompiledTravel compiled) {
+    private Trial sweep(RigState start, ControlAssignment controlAssignment, CompiledControl compiled) {
         List<Press> presses = new ArrayList<>();
         RigState ideal = start;
         RigState actual = start;
         for (int position : POSITIONS) {
             RigState before = actual;
             Deed deed = deeds.of(
-                    travel.targets().stream()
+                    controlAssignment.targets().stream()
                             .map(target -> step(target, position))
                             .toList(),
                     journey(compiled, position));

@@ -2,7 +2,7 @@ package embrack.core.sim;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.Aspect;
-import embrack.core.chart.Heard;
+import embrack.core.chart.MessageMemory;
 import embrack.core.chart.PartId;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
@@ -29,7 +29,7 @@ public final class RigState {
     private final Places places;
     private final int[][] values;
     private final Map<Place, Integer> strange;
-    private final Map<DeviceId, Heard> heard;
+    private final Map<DeviceId, MessageMemory> heard;
 
     /**
      * A state.
@@ -37,7 +37,7 @@ public final class RigState {
      * @param values by device and place; arrays that other states have too are not changed any more
      * @param strange values at places that the hardware does not have
      */
-    private RigState(Places places, int[][] values, Map<Place, Integer> strange, Map<DeviceId, Heard> heard) {
+    private RigState(Places places, int[][] values, Map<Place, Integer> strange, Map<DeviceId, MessageMemory> heard) {
         this.places = places;
         this.values = values;
         this.strange = strange;
@@ -112,14 +112,14 @@ public final class RigState {
 
     /** With a message that a device has heard and will remember. */
     RigState hearing(DeviceId device, Message message) {
-        Map<DeviceId, Heard> more = new TreeMap<>(heard);
+        Map<DeviceId, MessageMemory> more = new TreeMap<>(heard);
         more.put(device, heardBy(device).with(message));
         return new RigState(places, values, strange, more);
     }
 
     /** What a device has heard so far. */
-    Heard heardBy(DeviceId device) {
-        return heard.getOrDefault(device, Heard.NOTHING);
+    MessageMemory heardBy(DeviceId device) {
+        return heard.getOrDefault(device, MessageMemory.NOTHING);
     }
 
     /** The value at a place; 0 for a part that the hardware does not have. */

@@ -1,6 +1,6 @@
 package embrack.core.sim;
 
-import embrack.core.chart.Heard;
+import embrack.core.chart.MessageMemory;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Sending;
@@ -126,7 +126,7 @@ public final class Simulator {
             if (reading instanceof Reading.Acts acts) {
                 state = state.after(device, acts.actions());
             }
-            if (hearing(device).answers().remembers()) {
+            if (hearing(device).implementation().remembers()) {
                 state = state.hearing(device, delivery.message());
             }
         }
@@ -142,17 +142,17 @@ public final class Simulator {
         List<Places.Move> moves = new ArrayList<>();
         for (Journey.Delivery delivery : journey.deliveries()) {
             DeviceId device = delivery.to().device();
-            if (hearing(device).answers().remembers()) {
+            if (hearing(device).implementation().remembers()) {
                 return Optional.empty();
             }
-            if (reading(device, delivery.message(), Heard.NOTHING) instanceof Reading.Acts acts) {
+            if (reading(device, delivery.message(), MessageMemory.NOTHING) instanceof Reading.Acts acts) {
                 moves.addAll(places.moves(device, acts.actions()));
             }
         }
         return Optional.of(moves);
     }
 
-    private Reading reading(DeviceId device, Message message, Heard heard) {
+    private Reading reading(DeviceId device, Message message, MessageMemory heard) {
         return hearing(device).reading(message, heard);
     }
 
@@ -219,7 +219,7 @@ public final class Simulator {
                     others.add(new Event.Lost(time, output, message));
                 }
                 for (Hop hop : hops) {
-                    travel(time, hop, message, List.of());
+                    controlAssignment(time, hop, message, List.of());
                 }
             }
         }
@@ -240,7 +240,7 @@ public final class Simulator {
             if (hops.isEmpty()) {
                 others.add(new Event.Lost(out, output, message));
             }
-            hops.forEach(hop -> travel(out, hop, message, List.of()));
+            hops.forEach(hop -> controlAssignment(out, hop, message, List.of()));
         }
 
         Journey untilQuiet() {
@@ -264,9 +264,10 @@ public final class Simulator {
                 before.add(flight.hop());
                 onward.forEach(next -> next.pass(message)
                         .ifPresentOrElse(
-                                passed -> travel(sentAnew(flight.arrivesMicros(), next, passed), next, passed, before),
+                                passed -> controlAssignment(
+                                        sentAnew(flight.arrivesMicros(), next, passed), next, passed, before),
                                 () -> others.add(new Event.KeptBack(
-                                        flight.arrivesMicros(), next.from(), message, next.sieve()))));
+                                        flight.arrivesMicros(), next.from(), message, next.filter()))));
             }
         }
 
@@ -280,7 +281,7 @@ public final class Simulator {
             return out;
         }
 
-        private void travel(long time, Hop hop, Message message, List<Hop> before) {
+        private void controlAssignment(long time, Hop hop, Message message, List<Hop> before) {
             queue.add(new InFlight(time + passage(hop).waitMicros(), sequence++, hop, message, before));
         }
     }

@@ -14,15 +14,15 @@ public final class Switches {
     public static final Switches NONE = new Switches(List.of());
 
     private final Map<SwitchAt, Assignment> assignments = new LinkedHashMap<>();
-    private final Map<ControlAt, Travel> travels = new LinkedHashMap<>();
+    private final Map<ControlAt, ControlAssignment> controlAssignments = new LinkedHashMap<>();
 
     /**
      * Switches and controls.
      *
      * @param assignments at most one for a switch
-     * @param travels at most one for a control
+     * @param controlAssignments at most one for a control
      */
-    public Switches(List<Assignment> assignments, List<Travel> travels) {
+    public Switches(List<Assignment> assignments, List<ControlAssignment> controlAssignments) {
         assignments.stream()
                 .filter(a -> !a.isBlank())
                 .sorted(Comparator.comparing(Assignment::at))
@@ -32,11 +32,11 @@ public final class Switches {
                                 .formatted(a.at().number(), a.at().bank(), a.at().board()));
                     }
                 });
-        travels.stream()
+        controlAssignments.stream()
                 .filter(t -> !t.isBlank())
-                .sorted(Comparator.comparing(Travel::at))
+                .sorted(Comparator.comparing(ControlAssignment::at))
                 .forEach(t -> {
-                    if (this.travels.put(t.at(), t) != null) {
+                    if (this.controlAssignments.put(t.at(), t) != null) {
                         throw new IllegalArgumentException(
                                 "%s of \"%s\" is there twice".formatted(t.at().words(), t.at().box()));
                     }
@@ -54,8 +54,8 @@ public final class Switches {
     }
 
     /** The used treadles, faders and knobs, in order. */
-    public List<Travel> travels() {
-        return List.copyOf(travels.values());
+    public List<ControlAssignment> controlAssignments() {
+        return List.copyOf(controlAssignments.values());
     }
 
     /** What a switch is for; blank when nothing was said. */
@@ -65,9 +65,9 @@ public final class Switches {
     }
 
     /** What a control is for; blank when nothing was said. */
-    public Travel at(ControlAt at) {
-        Travel known = travels.get(at);
-        return known == null ? Travel.blank(at) : known;
+    public ControlAssignment at(ControlAt at) {
+        ControlAssignment known = controlAssignments.get(at);
+        return known == null ? ControlAssignment.blank(at) : known;
     }
 
     /** The used switches of a board. */
@@ -78,8 +78,10 @@ public final class Switches {
     }
 
     /** The used controls of a box. */
-    public List<Travel> travelsOf(DeviceId box) {
-        return travels.values().stream().filter(t -> t.at().box().equals(box)).toList();
+    public List<ControlAssignment> travelsOf(DeviceId box) {
+        return controlAssignments.values().stream()
+                .filter(t -> t.at().box().equals(box))
+                .toList();
     }
 
     /** Switches, of whatever board, with a step on a device. */
@@ -88,8 +90,8 @@ public final class Switches {
     }
 
     /** Controls, of whatever box, that move a level of a device. */
-    public List<Travel> moving(DeviceId device) {
-        return travels.values().stream()
+    public List<ControlAssignment> moving(DeviceId device) {
+        return controlAssignments.values().stream()
                 .filter(t ->
                         t.targets().stream().anyMatch(target -> target.device().equals(device)))
                 .toList();
@@ -102,14 +104,17 @@ public final class Switches {
                                 assignments.values().stream().filter(a -> !a.at().equals(assignment.at())),
                                 Stream.of(assignment))
                         .toList(),
-                travels());
+                controlAssignments());
     }
 
     /** With one control's use put in the place of what it had. */
-    public Switches with(Travel travel) {
+    public Switches with(ControlAssignment controlAssignment) {
         return new Switches(
                 assignments(),
-                Stream.concat(travels.values().stream().filter(t -> !t.at().equals(travel.at())), Stream.of(travel))
+                Stream.concat(
+                                controlAssignments.values().stream()
+                                        .filter(t -> !t.at().equals(controlAssignment.at())),
+                                Stream.of(controlAssignment))
                         .toList());
     }
 
@@ -120,7 +125,7 @@ public final class Switches {
                         .filter(a -> !a.at().board().equals(device))
                         .map(a -> a.without(device))
                         .toList(),
-                travels.values().stream()
+                controlAssignments.values().stream()
                         .filter(t -> !t.at().box().equals(device))
                         .map(t -> t.without(device))
                         .toList());
@@ -128,16 +133,18 @@ public final class Switches {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Switches that && assignments.equals(that.assignments) && travels.equals(that.travels);
+        return other instanceof Switches that
+                && assignments.equals(that.assignments)
+                && controlAssignments.equals(that.controlAssignments);
     }
 
     @Override
     public int hashCode() {
-        return Objects.hash(assignments, travels);
+        return Objects.hash(assignments, controlAssignments);
     }
 
     @Override
     public String toString() {
-        return "Switches[%s, %s]".formatted(assignments.values(), travels.values());
+        return "Switches[%s, %s]".formatted(assignments.values(), controlAssignments.values());
     }
 }

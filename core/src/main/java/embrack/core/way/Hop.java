@@ -4,7 +4,7 @@ import embrack.core.gear.Route;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
-import embrack.core.rig.Sieve;
+import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Socket;
 import java.util.Optional;
 
@@ -12,16 +12,16 @@ import java.util.Optional;
  * One piece of a way: through a box to one of its ports, then over a link.
  *
  * @param through the way through the box that was taken; empty at the start of a way, and at a computer's socket
- * @param sieve what that lets pass
+ * @param filter what that lets pass
  * @param from the port that it leaves by
  * @param link what it goes over
  * @param to the port that it comes in at
  */
-public record Hop(Optional<Route> through, Sieve sieve, Socket from, Link link, Socket to) {
+public record Hop(Optional<Route> through, MidiFilter filter, Socket from, Link link, Socket to) {
 
     /** The message as it leaves; empty when the box keeps it back. */
     public Optional<Message> pass(Message message) {
-        return sieve.pass(message);
+        return filter.pass(message);
     }
 
     /**

@@ -59,7 +59,7 @@ public final class Timing {
      * @param own bytes of the message, 1 or more
      * @param ahead bytes that are queued before it in the same press, 0 or more
      */
-    public List<Share> shares(Way way, int own, int ahead) {
+    public List<Share> shares(SignalPath way, int own, int ahead) {
         return Stream.concat(
                         way.hops().stream().flatMap(hop -> pieces(hop, own, ahead)),
                         tail(way.last().arrivesAt()).stream())

@@ -12,8 +12,8 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
+import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Rig;
-import embrack.core.rig.Sieve;
 import embrack.core.rig.Socket;
 import embrack.core.rig.Traffic;
 import java.util.ArrayDeque;
@@ -42,8 +42,8 @@ public final class Ways {
     private final Predicate<DeviceId> alive;
     private final Map<Hop, List<Hop>> onward = new HashMap<>();
     private final Map<DeviceId, List<Hop>> leaving = new HashMap<>();
-    private final Map<DeviceId, Map<DeviceId, Way>> nearest = new HashMap<>();
-    private final Map<Errand, Optional<Way>> errands = new HashMap<>();
+    private final Map<DeviceId, Map<DeviceId, SignalPath>> nearest = new HashMap<>();
+    private final Map<Errand, Optional<SignalPath>> errands = new HashMap<>();
 
     /** What decides the way of a message: its ends, its sort, and its channel, 0 without one. */
     private record Errand(DeviceId sender, DeviceId receiver, Traffic traffic, int channel) {}
@@ -101,7 +101,7 @@ public final class Ways {
      *
      * @return empty when there is none
      */
-    public Optional<Way> between(DeviceId sender, DeviceId receiver) {
+    public Optional<SignalPath> between(DeviceId sender, DeviceId receiver) {
         return Optional.ofNullable(nearest(sender).get(receiver));
     }
 
@@ -109,7 +109,7 @@ public final class Ways {
      * The shortest way that lets a message through; its channel may change on it. Only type and channel of the message
      * count.
      */
-    public Optional<Way> between(DeviceId sender, DeviceId receiver, Message message) {
+    public Optional<SignalPath> between(DeviceId sender, DeviceId receiver, Message message) {
         return errands.computeIfAbsent(
                 new Errand(
                         sender,
@@ -120,13 +120,13 @@ public final class Ways {
     }
 
     /** The shortest way from a box to each that it reaches, in the order of nearness; cost: the number of links. */
-    public Map<DeviceId, Way> nearest(DeviceId sender) {
+    public Map<DeviceId, SignalPath> nearest(DeviceId sender) {
         return nearest.computeIfAbsent(sender, this::findNearest);
     }
 
-    private Map<DeviceId, Way> findNearest(DeviceId sender) {
+    private Map<DeviceId, SignalPath> findNearest(DeviceId sender) {
         Map<Hop, Optional<Hop>> before = new HashMap<>();
-        Map<DeviceId, Way> found = new LinkedHashMap<>();
+        Map<DeviceId, SignalPath> found = new LinkedHashMap<>();
         Deque<Hop> open = new ArrayDeque<>();
         leaving(sender).forEach(hop -> reached(hop, Optional.empty(), before, open));
         while (!open.isEmpty()) {
@@ -143,25 +143,25 @@ public final class Ways {
         }
     }
 
-    private static Way wayTo(Hop last, Map<Hop, Optional<Hop>> before) {
+    private static SignalPath wayTo(Hop last, Map<Hop, Optional<Hop>> before) {
         Deque<Hop> hops = new ArrayDeque<>();
         for (Optional<Hop> hop = Optional.of(last);
                 hop.isPresent();
                 hop = before.getOrDefault(hop.get(), Optional.empty())) {
             hops.addFirst(hop.get());
         }
-        return new Way(List.copyOf(hops));
+        return new SignalPath(List.copyOf(hops));
     }
 
     /** All ways from a box to another that pass no port twice, the shortest first, at most so many. */
-    public List<Way> all(DeviceId sender, DeviceId receiver, int atMost) {
-        List<Way> found = new ArrayList<>();
+    public List<SignalPath> all(DeviceId sender, DeviceId receiver, int atMost) {
+        List<SignalPath> found = new ArrayList<>();
         Deque<List<Hop>> open = new ArrayDeque<>();
         leaving(sender).forEach(hop -> open.add(List.of(hop)));
         for (int looked = 0; !open.isEmpty() && found.size() < atMost && looked < 20_000; looked++) {
             List<Hop> way = open.poll();
             if (way.getLast().arrivesAt().equals(receiver)) {
-                found.add(new Way(way));
+                found.add(new SignalPath(way));
                 continue;
             }
             onward(way.getLast()).stream()
@@ -191,7 +191,7 @@ public final class Ways {
     /**
      * The shortest ways, from everything that makes messages to everything that acts on any, that fulfil a condition.
      */
-    public List<Way> allShortest(Predicate<Way> condition) {
+    public List<SignalPath> allShortest(Predicate<SignalPath> condition) {
         return rig.devices().stream()
                 .map(Device::id)
                 .filter(this::isSource)
@@ -225,7 +225,7 @@ public final class Ways {
                 .toList();
     }
 
-    private Optional<Way> shortest(DeviceId sender, DeviceId receiver, Message message) {
+    private Optional<SignalPath> shortest(DeviceId sender, DeviceId receiver, Message message) {
         record Carried(Hop hop, Message message) {}
         Map<Carried, Optional<Carried>> before = new HashMap<>();
         Deque<Carried> open = new ArrayDeque<>();
@@ -243,7 +243,7 @@ public final class Ways {
                         c = before.getOrDefault(c.get(), Optional.empty())) {
                     hops.addFirst(c.get().hop);
                 }
-                return Optional.of(new Way(List.copyOf(hops)));
+                return Optional.of(new SignalPath(List.copyOf(hops)));
             }
             for (Hop next : onward(at.hop)) {
                 next.pass(at.message)
@@ -257,7 +257,7 @@ public final class Ways {
 
     private List<Hop> findLeaving(DeviceId device) {
         return outputs(device).stream()
-                .flatMap(socket -> over(Optional.empty(), Sieve.OPEN, socket, link -> true))
+                .flatMap(socket -> over(Optional.empty(), MidiFilter.OPEN, socket, link -> true))
                 .toList();
     }
 
@@ -265,7 +265,11 @@ public final class Ways {
         Socket at = hop.to();
         if (rig.model(at.device()).kind() == Kind.HOST) {
             boolean fromInside = rig.kind(hop.link()) == LinkKind.INSIDE;
-            return over(Optional.empty(), Sieve.OPEN, at, link -> (rig.kind(link) == LinkKind.INSIDE) != fromInside)
+            return over(
+                            Optional.empty(),
+                            MidiFilter.OPEN,
+                            at,
+                            link -> (rig.kind(link) == LinkKind.INSIDE) != fromInside)
                     .toList();
         }
         return rig.model(at.device()).sockets().routes().keySet().stream()
@@ -276,11 +280,11 @@ public final class Ways {
     }
 
     private Stream<Hop> through(DeviceId device, Route route) {
-        Sieve sieve = rig.sieve(device, route);
+        MidiFilter filter = rig.filter(device, route);
         boolean off = rig.model(device).isApp()
                 && (isOff(device, SettingId.OUTPUT_PORT) || isOff(device, SettingId.INPUT_FOR_NOTES));
-        return sieve.open() && !off
-                ? over(Optional.of(route), sieve, new Socket(device, route.to()), link -> true)
+        return filter.open() && !off
+                ? over(Optional.of(route), filter, new Socket(device, route.to()), link -> true)
                 : Stream.empty();
     }
 
@@ -288,13 +292,13 @@ public final class Ways {
         return rig.setting(device, setting).filter(value -> value == 0).isPresent();
     }
 
-    private Stream<Hop> over(Optional<Route> through, Sieve sieve, Socket socket, Predicate<Link> wanted) {
+    private Stream<Hop> over(Optional<Route> through, MidiFilter filter, Socket socket, Predicate<Link> wanted) {
         return rig.linksIn(socket).stream()
                 .filter(link -> link.from().equals(socket) || rig.kind(link).isBothWays())
                 .filter(link -> wanted.test(link) && working.test(link) && readiness.carries(link))
                 .filter(link ->
                         alive.test(link.from().device()) && alive.test(link.to().device()) && hostsLive(link))
-                .map(link -> new Hop(through, sieve, socket, link, link.beyond(socket)));
+                .map(link -> new Hop(through, filter, socket, link, link.beyond(socket)));
     }
 
     private boolean hostsLive(Link link) {
@@ -305,7 +309,7 @@ public final class Ways {
     /** Whether a piece only repeats what comes in, as a THRU does, so that it takes no time of its own. */
     public boolean isRepeated(Hop hop) {
         return hop.through().isPresent()
-                && hop.sieve().isPlain()
+                && hop.filter().isPlain()
                 && rig.port(hop.from()).direction() == Direction.THRU
                 && inputsOf(hop.from()) == 1;
     }

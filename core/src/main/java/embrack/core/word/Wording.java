@@ -174,7 +174,7 @@ public final class Wording {
 
     private String moment(Fact.Moment moment, boolean brief) {
         var song = book.song(moment.song());
-        String at = moment.at().text(song.form().score());
+        String at = moment.at().text(song.form().tempoMap());
         return brief ? at : own("moment", Map.of("song", song.title().text(), "at", at));
     }
 

@@ -184,11 +184,13 @@ class ChartTests {
         assertThat(ChartReading.of(chart.text()).problems()).isEmpty();
         Message bank = new Message.ControlChange(TWO, 0, 1);
         Message program = new Message.ProgramChange(TWO, 5);
-        assertThat(chart.reactionsTo(program, Heard.NOTHING, true)).containsExactly(Action.parse("select:patch-5"));
-        assertThat(chart.reactionsTo(bank, Heard.NOTHING, true)).isEmpty();
-        assertThat(chart.reactionsTo(program, Heard.NOTHING.with(bank), true))
+        assertThat(chart.reactionsTo(program, MessageMemory.NOTHING, true))
+                .containsExactly(Action.parse("select:patch-5"));
+        assertThat(chart.reactionsTo(bank, MessageMemory.NOTHING, true)).isEmpty();
+        assertThat(chart.reactionsTo(program, MessageMemory.NOTHING.with(bank), true))
                 .containsExactly(Action.parse("select:patch-133"));
-        assertThat(chart.reactionsTo(program, Heard.NOTHING.with(bank), false)).isEmpty();
+        assertThat(chart.reactionsTo(program, MessageMemory.NOTHING.with(bank), false))
+                .isEmpty();
     }
 
     @Test
@@ -196,10 +198,11 @@ class ChartTests {
         Chart chart = Chart.of("run Chase 1..2: note 48..49 + note 60\ntoggle Auto run: note 60");
         Message chase = new Message.NoteOn(TWO, 48, 127);
         Message auto = new Message.NoteOn(TWO, 60, 127);
-        Heard heard = Heard.NOTHING.with(chase);
+        MessageMemory heard = MessageMemory.NOTHING.with(chase);
         assertThat(chart.reactionsTo(auto, heard, true)).containsExactly(Action.parse("run:chase-1"));
         assertThat(chart.reactionsTo(auto, heard.with(auto), true)).containsExactly(Action.parse("toggle:auto-run"));
-        assertThat(chart.reactionsTo(auto, Heard.NOTHING, true)).containsExactly(Action.parse("toggle:auto-run"));
+        assertThat(chart.reactionsTo(auto, MessageMemory.NOTHING, true))
+                .containsExactly(Action.parse("toggle:auto-run"));
     }
 
     @Test
@@ -231,12 +234,13 @@ class ChartTests {
 
     @Test
     void lessonsSayWhatTheyRefuse() {
-        Lesson lesson =
-                Chart.of("play Tracks: learns note, cc, not value 0").lessons().getFirst();
-        assertThat(lesson.refusal(new Message.ControlChange(TWO, 5, 127))).isEmpty();
-        assertThat(lesson.refusal(new Message.ControlChange(TWO, 5, 0)))
+        Learnable learnable = Chart.of("play Tracks: learns note, cc, not value 0")
+                .learnables()
+                .getFirst();
+        assertThat(learnable.refusal(new Message.ControlChange(TWO, 5, 127))).isEmpty();
+        assertThat(learnable.refusal(new Message.ControlChange(TWO, 5, 0)))
                 .contains("It does not learn from a message of value 0; send one of value 127.");
-        assertThat(lesson.refusal(new Message.ProgramChange(TWO, 5)))
+        assertThat(learnable.refusal(new Message.ProgramChange(TWO, 5)))
                 .contains("It does not learn from program changes.");
     }
 

@@ -19,8 +19,8 @@ class TaughtChartTests {
     private static final Chart LOOPER =
             Chart.of("record Track 1..2: learns cc, not value 0\nlevel Track 1: learns cc\nplay Rhythm: mmc "
                     + "play\nplay Rhythm: learns note");
-    private static final LessonId RECORD = LessonId.parse("record:track-1");
-    private static final LessonId LEVEL = LessonId.parse("level:track-1");
+    private static final LearnableId RECORD = LearnableId.parse("record:track-1");
+    private static final LearnableId LEVEL = LearnableId.parse("level:track-1");
 
     @Test
     void whatIsLearnedStandsInThePlaceOfTheLesson() {
@@ -28,7 +28,7 @@ class TaughtChartTests {
         assertThat(taught.messagesFor(Action.parse("record:track-1"), FOUR).orElseThrow())
                 .extracting(Message::hex)
                 .containsExactly("B3 1E 7F");
-        assertThat(taught.lessons()).hasSize(3);
+        assertThat(taught.learnables()).hasSize(3);
         assertThat(LOOPER.messagesFor(Action.parse("record:track-1"), FOUR)).isEmpty();
         assertThat(taught.text()).isEqualTo(LOOPER.text());
         assertThat(LOOPER.taught(Map.of())).isSameAs(LOOPER);
@@ -38,7 +38,7 @@ class TaughtChartTests {
     @CsvSource({"0, false", "63, false", "64, true", "127, true"})
     void aFunctionIsWorkedByTheUpperHalfOfTheValues(int value, boolean acts) {
         Chart taught = LOOPER.taught(Map.of(RECORD, learned(30)));
-        assertThat(taught.reactionsTo(new Message.ControlChange(FOUR, 30, value), Heard.NOTHING, true)
+        assertThat(taught.reactionsTo(new Message.ControlChange(FOUR, 30, value), MessageMemory.NOTHING, true)
                         .isEmpty())
                 .isEqualTo(!acts);
     }
@@ -47,9 +47,9 @@ class TaughtChartTests {
     void anAlternatingInputTakesItsTwoValuesInTurn() {
         Chart taught = LOOPER.taught(Map.of(RECORD, learned(30).withResponse(new Response(true, 0, 127))));
         Message press = new Message.ControlChange(FOUR, 30, 127);
-        Heard once = Heard.NOTHING.with(press);
+        MessageMemory once = MessageMemory.NOTHING.with(press);
         assertThat(taught.remembers()).isTrue();
-        assertThat(taught.reactionsTo(press, Heard.NOTHING, true)).hasSize(1);
+        assertThat(taught.reactionsTo(press, MessageMemory.NOTHING, true)).hasSize(1);
         assertThat(taught.reactionsTo(press, once, true)).isEmpty();
         assertThat(taught.reactionsTo(press, once.with(new Message.ControlChange(FOUR, 30, 0)), true))
                 .as("a value of the lower half is no press")
@@ -80,7 +80,7 @@ class TaughtChartTests {
     @Test
     void theRowThatCanBeSentIsTaken() {
         Chart both = LOOPER.taught(Map.of(
-                LessonId.parse("play:rhythm"), new Learned(MessageType.NOTE_ON, Optional.of(new Channel(7)), 12)));
+                LearnableId.parse("play:rhythm"), new Learned(MessageType.NOTE_ON, Optional.of(new Channel(7)), 12)));
         Action play = Action.parse("play:rhythm");
         assertThat(both.messagesFor(play, FOUR, EnumSet.of(MessageType.NOTE_ON)).orElseThrow())
                 .extracting(Message::hex)
@@ -90,7 +90,7 @@ class TaughtChartTests {
                         .getFirst()
                         .type())
                 .isEqualTo(MessageType.SYSTEM_EXCLUSIVE);
-        assertThat(LOOPER.isSendable(LessonId.parse("play:rhythm"), EnumSet.of(MessageType.NOTE_ON)))
+        assertThat(LOOPER.isSendable(LearnableId.parse("play:rhythm"), EnumSet.of(MessageType.NOTE_ON)))
                 .isFalse();
     }
 
@@ -104,7 +104,7 @@ class TaughtChartTests {
         assertThat(chart.shownAt(Action.parse("select:patch-9"))).contains("bank 1, patch 1");
         assertThat(chart.shownAt(Action.parse("on:strobe"))).isEmpty();
         Chart again = Chart.of(
-                ChartWriter.write(chart.conventions(), chart.rows(), chart.lessons(), chart.safe(), chart.needs()));
+                ChartWriter.write(chart.conventions(), chart.rows(), chart.learnables(), chart.safe(), chart.needs()));
         assertThat(again.needs()).isEqualTo(chart.needs());
         assertThat(again.conventions()).isEqualTo(chart.conventions());
     }
@@ -140,9 +140,9 @@ class TaughtChartTests {
                 .isThrownBy(() -> new Response(false, 0, 128))
                 .withMessageContaining("high value");
         assertThatIllegalArgumentException()
-                .isThrownBy(() -> LessonId.parse("play"))
+                .isThrownBy(() -> LearnableId.parse("play"))
                 .withMessageContaining("verb:part");
-        assertThat(LessonId.parse(RECORD.key())).isEqualTo(RECORD);
+        assertThat(LearnableId.parse(RECORD.key())).isEqualTo(RECORD);
     }
 
     private static Learned learned(int number) {

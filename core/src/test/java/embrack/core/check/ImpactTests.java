@@ -9,7 +9,7 @@ import embrack.core.MuteBoard;
 import embrack.core.chart.Chart;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.Refused;
-import embrack.core.gear.Answers;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Memory;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
@@ -59,7 +59,7 @@ class ImpactTests {
                 Sockets.of(),
                 Surface.BLANK,
                 Memory.of(),
-                Answers.NOTHING,
+                Implementation.NOTHING,
                 Optional.empty());
         Impact impact = Impact.of(PLAN, new GearEdit.ReplaceModel(bare).apply(PLAN));
         assertThat(impact.lost())
@@ -91,6 +91,6 @@ class ImpactTests {
     }
 
     private static Model withChart(String chart) {
-        return Library.RACK_MIXER.withAnswers(Answers.of(Chart.of(chart)));
+        return Library.RACK_MIXER.withImplementation(Implementation.of(Chart.of(chart)));
     }
 }

@@ -16,9 +16,9 @@ import embrack.core.chart.PartId;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Obstacle;
-import embrack.core.gear.Answers;
 import embrack.core.gear.BankChange;
 import embrack.core.gear.FactoryRun;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.SettingId;
@@ -198,7 +198,8 @@ class EditTests {
                 new GearEdit.AddDevice("Steps", upDown),
                 new GearEdit.AddDevice(
                         "Sounds",
-                        presets.withAnswers(Answers.of(Chart.of("programs from 0\nselect Preset 0..9: pc 0..9")))),
+                        presets.withImplementation(
+                                Implementation.of(Chart.of("programs from 0\nselect Preset 0..9: pc 0..9")))),
                 new SwitchEdit.AddStep(
                         new SwitchAt(new DeviceId("steps"), 3, 2), step(new DeviceId("sounds"), "select:preset-0")),
                 new SwitchEdit.AddStep(

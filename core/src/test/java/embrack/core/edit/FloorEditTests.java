@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import embrack.core.MappingFaults;
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
-import embrack.core.chart.LessonId;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.PartId;
 import embrack.core.compile.Compiler;
 import embrack.core.gear.ControlType;
@@ -25,7 +25,7 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
-import embrack.core.switches.School;
+import embrack.core.switches.Practice;
 import embrack.core.switches.ShortForm;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -141,7 +141,7 @@ class FloorEditTests {
                 Arguments.of(
                         loops,
                         new NumberEdit.PinNumber(
-                                LOOPS, LessonId.parse("play:nothing"), MessageType.CONTROL_CHANGE, "", "20"),
+                                LOOPS, LearnableId.parse("play:nothing"), MessageType.CONTROL_CHANGE, "", "20"),
                         "number",
                         "This box does not learn that."),
                 Arguments.of(
@@ -151,7 +151,7 @@ class FloorEditTests {
                         "Loop table has 99 memories; the show cannot use 100 of them."),
                 Arguments.of(
                         loops,
-                        new NumberEdit.Respond(LOOPS, LessonId.parse("record:track-1"), false, "0", "200"),
+                        new NumberEdit.Respond(LOOPS, LearnableId.parse("record:track-1"), false, "0", "200"),
                         "high",
                         "high value must be 0 to 127, was 200"),
                 Arguments.of(swell, shape("300", "127", "0", ""), "from", "a level must be 0 to 127, was 300"),
@@ -159,7 +159,7 @@ class FloorEditTests {
                         swell, shape("0", "127", "99", ""), "top", "the top of a level is \u221224 to 24 dB, was 99"),
                 Arguments.of(
                         swell,
-                        new TravelEdit.AddTarget(TREADLE, new Target(new DeviceId("piano"), new PartId("control-1"))),
+                        new ControlEdit.AddTarget(TREADLE, new Target(new DeviceId("piano"), new PartId("control-1"))),
                         "target",
                         "a control moves each level once"));
     }
@@ -230,19 +230,19 @@ class FloorEditTests {
 
     @Test
     void aCrewThatLikesJumpsGetsThemOnNewControls() {
-        Plan jumping = new NumberEdit.Choose(School.FADERS, 1)
+        Plan jumping = new NumberEdit.Choose(Practice.FADERS, 1)
                 .apply(MappingFaults.sounds().plan());
-        Plan moved = new TravelEdit.AddTarget(TREADLE, new Target(new DeviceId("piano"), new PartId("control-1")))
+        Plan moved = new ControlEdit.AddTarget(TREADLE, new Target(new DeviceId("piano"), new PartId("control-1")))
                 .apply(jumping);
         assertThat(moved.switches().at(TREADLE).takeover()).isEqualTo(Takeover.JUMP);
-        assertThat(new NumberEdit.Choose(School.FADERS, 0)
+        assertThat(new NumberEdit.Choose(Practice.FADERS, 0)
                         .apply(moved)
-                        .schools()
+                        .practices()
                         .others())
                 .isEmpty();
         Plan cleared =
-                new TravelEdit.ClearControl(TREADLE).apply(new TravelEdit.NameControl(TREADLE, "Swell").apply(moved));
-        assertThat(cleared.switches().travels()).isEmpty();
+                new ControlEdit.ClearControl(TREADLE).apply(new ControlEdit.NameControl(TREADLE, "Swell").apply(moved));
+        assertThat(cleared.switches().controlAssignments()).isEmpty();
     }
 
     @Test
@@ -253,7 +253,7 @@ class FloorEditTests {
         assertThat(new GearEdit.RemoveDevice(new DeviceId("piano"), true)
                         .apply(plan)
                         .switches()
-                        .travels())
+                        .controlAssignments())
                 .isEmpty();
         assertThat(new GearEdit.SwapHardware(
                                 FOOT,
@@ -261,7 +261,7 @@ class FloorEditTests {
                                         .orElseThrow())
                         .apply(MuteBoard.edited(plan))
                         .switches()
-                        .travels())
+                        .controlAssignments())
                 .isEmpty();
     }
 
@@ -271,11 +271,11 @@ class FloorEditTests {
 
     private static NumberEdit pin(String number) {
         return new NumberEdit.PinNumber(
-                LOOPS, LessonId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", number);
+                LOOPS, LearnableId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", number);
     }
 
-    private static TravelEdit shape(String from, String to, String top, String cap) {
-        return new TravelEdit.Shape(
+    private static ControlEdit shape(String from, String to, String top, String cap) {
+        return new ControlEdit.Shape(
                 TREADLE,
                 new DeviceId("piano"),
                 new PartId("control-1"),

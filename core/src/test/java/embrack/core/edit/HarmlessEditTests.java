@@ -43,7 +43,7 @@ class HarmlessEditTests {
     private static final SongId EBB = new SongId("ebb");
     private static final Plan EVENING = Evening.plan();
     private static final Plan LEVELS = MappingFaults.floor()
-            .edit(new TravelEdit.AddTarget(
+            .edit(new ControlEdit.AddTarget(
                     new ControlAt(new DeviceId("foot-board"), ControlType.TREADLE, 1, 1),
                     new Target(new DeviceId("vocal-mixer"), new PartId("main"))))
             .plan();
@@ -201,12 +201,16 @@ class HarmlessEditTests {
                 .startsWith("Remove Lantern desk, and with it ")
                 .contains("7 cues");
         Plan floor = LEVELS;
-        DeviceId moved =
-                floor.switches().travels().getFirst().targets().getFirst().device();
+        DeviceId moved = floor.switches()
+                .controlAssignments()
+                .getFirst()
+                .targets()
+                .getFirst()
+                .device();
         assertThat(GearEdit.RemoveDevice.goesWith(floor, moved))
                 .contains("level of an expression pedal, fader or knob");
         Plan levelsAlone =
-                floor.withSwitches(new Switches(List.of(), floor.switches().travels()));
+                floor.withSwitches(new Switches(List.of(), floor.switches().controlAssignments()));
         assertThatExceptionOfType(Refused.class)
                 .isThrownBy(() -> new GearEdit.RemoveDevice(moved, false).apply(levelsAlone))
                 .withMessageContaining("expression pedal 1");

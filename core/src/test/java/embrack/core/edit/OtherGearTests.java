@@ -14,7 +14,7 @@ import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Told;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
-import embrack.core.gear.Answers;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
@@ -161,10 +161,10 @@ class OtherGearTests {
                 Library.RACK_MIXER.sockets(),
                 host.surface(),
                 host.memory(),
-                host.answers().with(host.answers().quirks()),
+                host.implementation().with(host.implementation().quirks()),
                 host.power());
-        Model moved =
-                plugged.withAnswers(Answers.of(Chart.of("on Effect 1: cc 40 over 63\noff Effect 1: cc 40 under 64"))
+        Model moved = plugged.withImplementation(
+                Implementation.of(Chart.of("on Effect 1: cc 40 over 63\noff Effect 1: cc 40 under 64"))
                         .with(new Quirks(true, false, false, 0)));
         Plan plan = MuteBoard.edited(
                 MuteBoard.plan(),

@@ -155,7 +155,7 @@ class WiringEditTests {
                         id("merger"),
                         Library.find(new ModelId("thru-box-1-to-4")).orElseThrow()))
                 .rig();
-        assertThat(thru.device(id("merger")).sieves()).isEmpty();
+        assertThat(thru.device(id("merger")).filters()).isEmpty();
         assertThat(thru.links())
                 .extracting(thru::words)
                 .doesNotContain("from Board MIDI OUT to Merger IN 1")

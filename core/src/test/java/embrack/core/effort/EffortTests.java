@@ -15,7 +15,7 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.sheet.Sheet;
 import embrack.core.switches.Moment;
-import embrack.core.switches.School;
+import embrack.core.switches.Practice;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -62,14 +62,14 @@ class EffortTests {
     }
 
     @ParameterizedTest
-    @EnumSource(School.class)
-    void bothAnswersOfEveryQuestionHaveAPriceAndARisk(School school) {
+    @EnumSource(Practice.class)
+    void bothAnswersOfEveryQuestionHaveAPriceAndARisk(Practice practice) {
         Plan plan = MappingFaults.sounds()
                 .move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
                 .step("foot-board 4: piano select:patch-1", "foot-board 5: piano select:patch-2")
                 .plan();
-        assertThat(Price.of(plan, school)).extracting(Price::answer).isEqualTo(school.answers());
-        assertThat(Price.of(plan, school)).allMatch(price -> price.risk().endsWith("."));
+        assertThat(Price.of(plan, practice)).extracting(Price::answer).isEqualTo(practice.answers());
+        assertThat(Price.of(plan, practice)).allMatch(price -> price.risk().endsWith("."));
     }
 
     @Test
@@ -78,9 +78,9 @@ class EffortTests {
                 .move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
                 .step("foot-board 4: piano select:patch-1", "foot-board 5: piano select:patch-2")
                 .plan();
-        assertThat(Price.of(plan, School.MUTES)).extracting(Price::switches).containsExactly(2, 1);
-        assertThat(Price.of(plan, School.LINKS)).extracting(Price::links).containsExactly(1, 2);
-        assertThat(Price.of(MappingFaults.loops().plan(), School.MEMORIES))
+        assertThat(Price.of(plan, Practice.MUTES)).extracting(Price::switches).containsExactly(2, 1);
+        assertThat(Price.of(plan, Practice.LINKS)).extracting(Price::links).containsExactly(1, 2);
+        assertThat(Price.of(MappingFaults.loops().plan(), Practice.MEMORIES))
                 .extracting(Price::presses)
                 .containsExactly(2 + 99, 2 * 99 + 99);
     }

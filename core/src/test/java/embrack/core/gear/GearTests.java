@@ -7,7 +7,7 @@ import embrack.core.Mixers;
 import embrack.core.chart.Action;
 import embrack.core.chart.Chart;
 import embrack.core.chart.ChartWords;
-import embrack.core.chart.Heard;
+import embrack.core.chart.MessageMemory;
 import embrack.core.gear.library.Library;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
@@ -41,8 +41,8 @@ class GearTests {
     @CsvSource({"40, 64, mute:input-1", "40, 63, open:input-1", "63, 127, mute:main", "39, 127, ", "64, 127, "})
     void reactionsHoldForWholeRangesOfValues(int controller, int value, String action) {
         List<String> done = MIXER
-                .answers()
-                .reactionsTo(new Message.ControlChange(new Channel(9), controller, value), Heard.NOTHING, true)
+                .implementation()
+                .reactionsTo(new Message.ControlChange(new Channel(9), controller, value), MessageMemory.NOTHING, true)
                 .stream()
                 .map(Action::key)
                 .toList();
@@ -53,8 +53,8 @@ class GearTests {
     void aBoxObeysItsChartToTheLetterUnlessItIsKnownToDoElse() {
         assertThat(Mixers.chartOnly().contradictedActions()).isEmpty();
         assertThat(Mixers.chartOnly()
-                        .answers()
-                        .reactionsTo(new Message.ControlChange(ONE, 40, 126), Heard.NOTHING, true))
+                        .implementation()
+                        .reactionsTo(new Message.ControlChange(ONE, 40, 126), MessageMemory.NOTHING, true))
                 .isEmpty();
         assertThat(Mixers.swappedChart().contradictedActions()).hasSize(48);
         assertThat(Mixers.swappedChart().withChartCorrected().contradictedActions())
@@ -66,11 +66,12 @@ class GearTests {
 
     @Test
     void habitsDecideWhatAReleaseDoes() {
-        Answers patient = Answers.of(Chart.of("toggle Scene 1..8: note 6..13"));
-        Answers nervous = patient.with(new Quirks(false, true, false, 0));
+        Implementation patient = Implementation.of(Chart.of("toggle Scene 1..8: note 6..13"));
+        Implementation nervous = patient.with(new Quirks(false, true, false, 0));
         for (Message release : List.of(new Message.NoteOff(ONE, 7, 64), new Message.NoteOn(ONE, 7, 0))) {
-            assertThat(patient.reactionsTo(release, Heard.NOTHING, true)).isEmpty();
-            assertThat(nervous.reactionsTo(release, Heard.NOTHING, true))
+            assertThat(patient.reactionsTo(release, MessageMemory.NOTHING, true))
+                    .isEmpty();
+            assertThat(nervous.reactionsTo(release, MessageMemory.NOTHING, true))
                     .containsExactly(Action.parse("toggle:scene-2"));
         }
         assertThat(new Quirks(true, true, true, 16).words())
@@ -81,7 +82,7 @@ class GearTests {
     @Test
     void modelsThatContradictThemselvesAreRefused() {
         assertThatIllegalArgumentException()
-                .isThrownBy(() -> MIXER.withAnswers(Answers.of(Chart.of("mute Main: cc 1")))
+                .isThrownBy(() -> MIXER.withImplementation(Implementation.of(Chart.of("mute Main: cc 1")))
                         .withSurface(Library.FOUR_SWITCH_FLOOR_BOARD.surface()))
                 .withMessage(
                         "the setting \"send-channel\" is missing: its switches send on the one channel of the box");

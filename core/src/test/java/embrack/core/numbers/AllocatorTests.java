@@ -6,8 +6,8 @@ import embrack.core.MappingFaults;
 import embrack.core.RandomRigs;
 import embrack.core.Sketch;
 import embrack.core.chart.ChartRow;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.chart.Trigger;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Told;
@@ -60,24 +60,24 @@ class AllocatorTests {
         assertThat(grown.rig().device(LOOPS).learned())
                 .containsAllEntriesOf(before.rig().device(LOOPS).learned());
         Plan shrunk = new SwitchEdit.ClearSwitch(Sketch.at("foot-board 3")).apply(grown);
-        assertThat(shrunk.rig().device(LOOPS).learned()).doesNotContainKey(LessonId.parse("record:track-1"));
+        assertThat(shrunk.rig().device(LOOPS).learned()).doesNotContainKey(LearnableId.parse("record:track-1"));
     }
 
     @Test
     void aPinnedNumberIsNeverChosenAnewAndOthersGoRoundIt() {
         Plan pinned = new NumberEdit.PinNumber(
-                        LOOPS, LessonId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", "103")
+                        LOOPS, LearnableId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", "103")
                 .apply(MappingFaults.loops().plan());
         Plan anew = new NumberEdit.Renumber().apply(pinned);
         assertThat(numbers(anew, "record:track-1")).containsExactly(103);
         assertThat(numbers(anew, "stop-all:tracks")).doesNotContain(103);
         Plan freed = new NumberEdit.PinNumber(
-                        LOOPS, LessonId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", "")
+                        LOOPS, LearnableId.parse("record:track-1"), MessageType.CONTROL_CHANGE, "", "")
                 .apply(anew);
         assertThat(freed.rig()
                         .device(LOOPS)
                         .learned()
-                        .get(LessonId.parse("record:track-1"))
+                        .get(LearnableId.parse("record:track-1"))
                         .pinned())
                 .isFalse();
     }
@@ -157,7 +157,7 @@ class AllocatorTests {
         Plan plan = RandomRigs.of(seed, boxes).settled();
         Rig rig = plan.rig();
         for (Wanted wanted : Wanted.all(rig, plan.switches(), java.util.Map.of())) {
-            Learned learned = rig.device(wanted.device()).learned().get(wanted.lesson());
+            Learned learned = rig.device(wanted.device()).learned().get(wanted.learnable());
             if (learned == null) {
                 continue;
             }
@@ -168,12 +168,12 @@ class AllocatorTests {
             Set<DeviceId> hearers = new TreeSet<>(Set.of(wanted.device()));
             wanted.senders().forEach(sender -> hearers.addAll(new Ways(rig).reach(sender)));
             for (DeviceId hearer : hearers) {
-                long answers = rig.chart(hearer).rows().stream()
+                long implementation = rig.chart(hearer).rows().stream()
                         .filter(row -> isTaken(rig, hearer, row, learned, channel))
                         .count();
                 boolean twin =
                         rig.standIn(wanted.device()).filter(hearer::equals).isPresent();
-                assertThat(answers)
+                assertThat(implementation)
                         .as("%s to %s", learned, hearer)
                         .isLessThanOrEqualTo(hearer.equals(wanted.device()) || twin ? 1 : 0);
             }
@@ -211,7 +211,7 @@ class AllocatorTests {
     private static boolean isTaken(Rig rig, DeviceId device, Learned learned, Message message) {
         return learned.type() == message.type()
                 && learned.number() == message.data1()
-                && (rig.answers(device).quirks().hearsAllChannels()
+                && (rig.implementation(device).quirks().hearsAllChannels()
                         || learned.channel()
                                 .or(() -> rig.setting(device, SettingId.RECEIVE_CHANNEL)
                                         .map(Channel::new))
@@ -223,7 +223,7 @@ class AllocatorTests {
         return row.last() instanceof Trigger.Voice voice
                 && voice.type() == learned.type()
                 && voice.number() == learned.number()
-                && (rig.answers(device).quirks().hearsAllChannels()
+                && (rig.implementation(device).quirks().hearsAllChannels()
                         || voice.channel()
                                 .or(() -> rig.setting(device, SettingId.RECEIVE_CHANNEL)
                                         .map(Channel::new))
@@ -269,12 +269,12 @@ class AllocatorTests {
                 .isTrue();
     }
 
-    private static List<Integer> numbers(Plan plan, String... lessons) {
-        return Arrays.stream(lessons)
-                .map(lesson -> plan.rig()
+    private static List<Integer> numbers(Plan plan, String... learnables) {
+        return Arrays.stream(learnables)
+                .map(learnable -> plan.rig()
                         .device(LOOPS)
                         .learned()
-                        .get(LessonId.parse(lesson))
+                        .get(LearnableId.parse(learnable))
                         .number())
                 .toList();
     }

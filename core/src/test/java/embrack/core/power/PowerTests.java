@@ -133,7 +133,7 @@ class PowerTests {
                 board.sockets(),
                 board.surface(),
                 board.memory(),
-                board.answers(),
+                board.implementation(),
                 Optional.of(new Power(new TreeSet<>(Set.of(Power.Source.USB)), milliamps)));
     }
 
@@ -150,7 +150,7 @@ class PowerTests {
                 new Sockets(ports, List.of()),
                 computer.surface(),
                 computer.memory(),
-                computer.answers(),
+                computer.implementation(),
                 computer.power());
     }
 }

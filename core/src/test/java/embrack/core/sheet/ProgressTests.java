@@ -12,7 +12,7 @@ import embrack.core.gear.ControlType;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
-import embrack.core.switches.School;
+import embrack.core.switches.Practice;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -75,7 +75,7 @@ class ProgressTests {
         assertThat(Progress.of(List.of(changed), done).left().getFirst().lines())
                 .as("one input more, three memories to write anew")
                 .hasSize(4);
-        Sheet each = sheet(new NumberEdit.Choose(School.MEMORIES, 1).apply(plan), "Loop table");
+        Sheet each = sheet(new NumberEdit.Choose(Practice.MEMORIES, 1).apply(plan), "Loop table");
         assertThat(each.sections().get(2).lines().getFirst().words()).startsWith("Memory 1: set inputs ");
     }
 

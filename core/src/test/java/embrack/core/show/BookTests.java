@@ -40,11 +40,11 @@ class BookTests {
                 refused("A trim is 0 or more.", () -> new Song.Trims(-1, 0)),
                 refused(
                         "A song has at least one section.",
-                        () -> new Form(EBB.form().score(), List.of())),
+                        () -> new Form(EBB.form().tempoMap(), List.of())),
                 refused(
                         "Two sections are called \"A\"; number them.",
                         () -> new Form(
-                                EBB.form().score(),
+                                EBB.form().tempoMap(),
                                 List.of(new Section(new TapeLabel("A"), 1), new Section(new TapeLabel("a"), 1)))),
                 refused(
                         "A vamp is played 1 to 64 times, anything else once.",
@@ -166,7 +166,8 @@ class BookTests {
                 "on play",
                 "on stop",
                 "on loop")) {
-            assertThat(Anchor.parse(text, EBB.form()).text(EBB.form().score())).isEqualTo(text);
+            assertThat(Anchor.parse(text, EBB.form()).text(EBB.form().tempoMap()))
+                    .isEqualTo(text);
         }
         assertThat(Anchor.parse("START OF verse", EBB.form()))
                 .isEqualTo(new Anchor.AtSection(new TapeLabel("Verse"), false));

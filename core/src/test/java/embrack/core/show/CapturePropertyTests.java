@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.Sketch;
 import embrack.core.music.Position;
-import embrack.core.music.RandomScores;
-import embrack.core.music.Score;
+import embrack.core.music.RandomTempoMaps;
+import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
 import embrack.core.show.Capture.Deed;
 import embrack.core.show.Capture.Hit;
@@ -27,7 +27,7 @@ class CapturePropertyTests {
             List.of("lantern-desk recall:scene-1", "lantern-desk recall:scene-2", "guitar-sounds select:patch-3");
 
     private static Form form(Random random) {
-        return new Form(RandomScores.of(random), List.of(new Section(new TapeLabel("All"), 40)));
+        return new Form(RandomTempoMaps.of(random), List.of(new Section(new TapeLabel("All"), 40)));
     }
 
     private static List<Hit> hits(Random random, Form form) {
@@ -51,17 +51,18 @@ class CapturePropertyTests {
     void theNearestPlaceIsTheOneThatTryingAllFinds(@ForAll @IntRange(max = 1_000_000) int seed) {
         var random = new Random(seed);
         Form form = form(random);
-        Score score = form.score();
+        TempoMap tempoMap = form.tempoMap();
         for (int i = 0; i < 20; i++) {
             long micros = (long) (random.nextDouble() * form.length());
             int grid = GRIDS.get(random.nextInt(GRIDS.size()));
             double best = Double.MAX_VALUE;
             for (int bar = 1; bar <= 41; bar++) {
-                for (int tick = 0; tick < score.metre(bar).ticksPerBar(); tick += grid) {
-                    best = Math.min(best, Math.abs(score.exactMicros(score.tick(new Position(bar, tick))) - micros));
+                for (int tick = 0; tick < tempoMap.metre(bar).ticksPerBar(); tick += grid) {
+                    best = Math.min(
+                            best, Math.abs(tempoMap.exactMicros(tempoMap.tick(new Position(bar, tick))) - micros));
                 }
             }
-            assertThat(Math.abs(score.exactMicros(score.snap(micros, grid)) - micros))
+            assertThat(Math.abs(tempoMap.exactMicros(tempoMap.snap(micros, grid)) - micros))
                     .isLessThanOrEqualTo(best + 1);
         }
     }

@@ -13,7 +13,7 @@ import embrack.core.edit.Refused;
 import embrack.core.edit.SongEdit;
 import embrack.core.music.Clock;
 import embrack.core.music.Position;
-import embrack.core.music.RandomScores;
+import embrack.core.music.RandomTempoMaps;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.show.Capture.Deed;
@@ -93,15 +93,15 @@ class SongTests {
                     vamp,
                     random.nextBoolean() ? List.of("one: two", "three") : List.of()));
         }
-        Form form = new Form(RandomScores.of(random), sections);
+        Form form = new Form(RandomTempoMaps.of(random), sections);
         SongReading read = SongReading.of(SongText.of(
                 form, List.of(new Stem(new TapeLabel("Low"), StemSort.PAD, Optional.of(new TapeLabel("Bass"))))));
         assertThat(read.problems()).isEmpty();
         int bars = form.bars();
         assertThat(read.form().orElseThrow().sections()).isEqualTo(form.sections());
         for (int bar = 1; bar <= bars; bar++) {
-            assertThat(read.form().get().score().micros(Position.bar(bar)))
-                    .isEqualTo(form.score().micros(Position.bar(bar)));
+            assertThat(read.form().get().tempoMap().micros(Position.bar(bar)))
+                    .isEqualTo(form.tempoMap().micros(Position.bar(bar)));
         }
     }
 
@@ -120,7 +120,7 @@ class SongTests {
                 .apply(Evening.plan())
                 .book()
                 .song(EBB);
-        assertThat(all.cue(3).orElseThrow().at().text(all.form().score())).isEqualTo("0:34.714");
+        assertThat(all.cue(3).orElseThrow().at().text(all.form().tempoMap())).isEqualTo("0:34.714");
         assertThat(Math.round(all.stretchPercent() * 10)).isEqualTo(167);
     }
 
@@ -129,7 +129,7 @@ class SongTests {
     void cuesOutliveTheirSections() {
         Plan plan = new SongEdit.TellForm(new SongId("lanterns"), "tempo 92\nAll: 60 bars\n").apply(Evening.plan());
         Song song = plan.book().song(new SongId("lanterns"));
-        assertThat(song.cues().stream().map(cue -> cue.at().text(song.form().score())))
+        assertThat(song.cues().stream().map(cue -> cue.at().text(song.form().tempoMap())))
                 .containsExactly("on load", "bar 19", "bar 27", "bar 43");
         Plan placed = new CueEdit.PlaceCue(EBB, 2, "0:33.5").apply(Evening.plan());
         assertThat(placed.book().song(EBB).cue(2).orElseThrow().at()).isEqualTo(new Anchor.OnClock(33_500_000));
@@ -155,7 +155,7 @@ class SongTests {
                 .cue(cue)
                 .orElseThrow()
                 .at()
-                .text(plan.book().song(song).form().score());
+                .text(plan.book().song(song).form().tempoMap());
     }
 
     @Test
@@ -184,7 +184,7 @@ class SongTests {
         assertThat(capture.cues(7))
                 .extracting(
                         Cue::number,
-                        cue -> cue.at().text(form.score()),
+                        cue -> cue.at().text(form.tempoMap()),
                         cue -> cue.steps().size())
                 .containsExactly(tuple(7, "bar 4 beat 2", 2), tuple(8, "bar 5 beat 3", 0));
         assertThat(Capture.of(form, hits.subList(0, 1), 0, true)

@@ -6,7 +6,7 @@ import embrack.core.RandomRigs;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.gear.Kind;
-import embrack.core.music.RandomScores;
+import embrack.core.music.RandomTempoMaps;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
@@ -45,13 +45,13 @@ class BookProverPropertyTests {
         List<Song> songs = new ArrayList<>();
         for (int i = 1; i <= 3; i++) {
             Form form = new Form(
-                    RandomScores.of(random),
+                    RandomTempoMaps.of(random),
                     List.of(new Section(new TapeLabel("One"), 10), new Section(new TapeLabel("Two"), 20)));
             List<Cue> cues = new ArrayList<>();
             for (int n = 1; n <= 12; n++) {
                 Anchor at = random.nextInt(5) == 0
                         ? new Anchor.Automatic(When.values()[random.nextInt(4)])
-                        : new Anchor.OnBar(form.score().position(random.nextInt(30_000)));
+                        : new Anchor.OnBar(form.tempoMap().position(random.nextInt(30_000)));
                 List<Step> does = new ArrayList<>();
                 for (int k = 0; k <= random.nextInt(3); k++) {
                     does.add(steps.get(random.nextInt(steps.size())));

@@ -8,12 +8,12 @@ import embrack.core.chart.Action;
 import embrack.core.chart.Chart;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.WiringEdit;
-import embrack.core.gear.Answers;
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
 import embrack.core.gear.Connector;
 import embrack.core.gear.Direction;
 import embrack.core.gear.Gesture;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Memory;
 import embrack.core.gear.Model;
@@ -105,12 +105,12 @@ class EveryBoxTests {
             })
     void theVerdictTellsChartAndBoxApart(String chart, String reality, Verdict verdict) {
         String text = "programs from 0\n" + chart.replace(" at 9", "");
-        Answers answers =
-                new Answers(Chart.of(text), Chart.of("programs from 0\n" + reality.replace("; ", "\n")), Quirks.NONE);
+        Implementation implementation = new Implementation(
+                Chart.of(text), Chart.of("programs from 0\n" + reality.replace("; ", "\n")), Quirks.NONE);
         Action action = chart.startsWith("level")
                 ? Action.parse("level:main:9")
-                : answers.chart().actions().getFirst();
-        assertThat(new Prover(plan(box(answers), List.of(action))).all())
+                : implementation.chart().actions().getFirst();
+        assertThat(new Prover(plan(box(implementation), List.of(action))).all())
                 .singleElement()
                 .extracting(Proof::verdict)
                 .isEqualTo(verdict);
@@ -119,7 +119,7 @@ class EveryBoxTests {
     @Test
     void ofAFamilyOneIsChosenAtATime() {
         Plan plan = plan(
-                box(Answers.of(Chart.of("recall Scene 1..3: note 1..3\nrun Chase 1..2: note 4..5"))),
+                box(Implementation.of(Chart.of("recall Scene 1..3: note 1..3\nrun Chase 1..2: note 4..5"))),
                 actions("recall:scene-1", "recall:scene-3", "run:chase-2"));
         assertThat(chosen(plan, 1)).containsExactly("scene-1");
         assertThat(chosen(plan, 1, 2)).containsExactly("scene-3");
@@ -130,7 +130,8 @@ class EveryBoxTests {
     void aBankSelectHoldsFromOnePressToTheNext() {
         Chart chart = Chart.of("programs from 0\nselect Patch 0..3: pc 0..3\nselect Patch 100..103: cc 0 = 1 + pc "
                 + "0..3\nselect Patch 200..203: cc 0 = 0 + pc 0..3");
-        Plan plan = plan(box(Answers.of(chart)), actions("select:patch-2", "select:patch-103", "select:patch-200"));
+        Plan plan =
+                plan(box(Implementation.of(chart)), actions("select:patch-2", "select:patch-103", "select:patch-200"));
         assertThat(chosen(plan, 1)).containsExactly("patch-2");
         assertThat(chosen(plan, 2)).containsExactly("patch-103");
         // The bank is still selected, so the plain program change goes into it: the trap of every bank select.
@@ -141,7 +142,7 @@ class EveryBoxTests {
     @Test
     void aLoopTrackRecordsPlaysAndRecordsOnTop() {
         Plan plan = plan(
-                box(Answers.of(Chart.of("record Track 1..2: note 1..2\nstop all Tracks: note 9"))),
+                box(Implementation.of(Chart.of("record Track 1..2: note 1..2\nstop all Tracks: note 9"))),
                 actions("record:track-1", "record:track-2", "stop-all:tracks"));
         assertThat(words(plan, 1)).contains("track-1 recording");
         assertThat(words(plan, 1, 1)).contains("track-1 playing");
@@ -151,15 +152,15 @@ class EveryBoxTests {
 
     @Test
     void aBoxThatHearsAllChannelsIsMovedByItsNeighboursMessages() {
-        Answers pad = Answers.of(Chart.of("play Piano: note 36"));
-        Plan plan = plan(box(Answers.of(Chart.of("recall Scene 1: note 36"))), actions("recall:scene-1"));
+        Implementation pad = Implementation.of(Chart.of("play Piano: note 36"));
+        Plan plan = plan(box(Implementation.of(Chart.of("recall Scene 1: note 36"))), actions("recall:scene-1"));
         plan = neighbour(plan, pad);
         assertThat(new Prover(plan).all())
                 .singleElement()
                 .extracting(Proof::verdict)
                 .isEqualTo(EXACT);
         plan = neighbour(
-                plan(box(Answers.of(Chart.of("recall Scene 1: note 36"))), actions("recall:scene-1")),
+                plan(box(Implementation.of(Chart.of("recall Scene 1: note 36"))), actions("recall:scene-1")),
                 pad.with(new Quirks(true, false, false, 0)));
         assertThat(new Prover(plan).all())
                 .singleElement()
@@ -170,7 +171,7 @@ class EveryBoxTests {
     @Test
     void aChannelOfItsOwnIsHeardWhateverTheBoxIsSetTo() {
         Plan plan = plan(
-                box(Answers.of(Chart.of("load Song 1: pc 1 on channel 16\nplay Song: note 5"
+                box(Implementation.of(Chart.of("load Song 1: pc 1 on channel 16\nplay Song: note 5"
                         .replace("load", "programs from 0\nload")))),
                 actions("load:song-1", "play:song"));
         plan = new GearEdit.ChangeSetting(BOX, SettingId.RECEIVE_CHANNEL, "9").apply(plan);
@@ -187,7 +188,7 @@ class EveryBoxTests {
                 .isEqualTo("98 05 7F");
     }
 
-    private static Plan neighbour(Plan plan, Answers answers) {
+    private static Plan neighbour(Plan plan, Implementation implementation) {
         Model chained = new Model(
                 new ModelId("neighbour"),
                 new TapeLabel("Neighbour"),
@@ -195,7 +196,7 @@ class EveryBoxTests {
                 Sockets.of(IN),
                 Surface.BLANK,
                 channel(),
-                answers,
+                implementation,
                 Optional.empty());
         Plan more = new GearEdit.AddDevice("Piano", chained).apply(plan);
         more = new GearEdit.ChangeSetting(new DeviceId("piano"), SettingId.RECEIVE_CHANNEL, "3").apply(more);
@@ -222,12 +223,12 @@ class EveryBoxTests {
         RigState state = Rehearsal.of(plan, RigState.poweredOn(plan.rig()), all).state();
         Model model = plan.rig().model(BOX);
         return model.parts().stream()
-                .flatMap(part -> model.answers().aspects(part.id()).stream()
+                .flatMap(part -> model.implementation().aspects(part.id()).stream()
                         .map(aspect -> part.id() + " " + state.word(BOX, part.id(), aspect)))
                 .toList();
     }
 
-    private static Model box(Answers answers) {
+    private static Model box(Implementation implementation) {
         Port thru = new Port(new PortId("thru"), new TapeLabel("MIDI THRU"), Connector.FIVE_PIN, Direction.THRU);
         return new Model(
                 new ModelId("box"),
@@ -236,7 +237,7 @@ class EveryBoxTests {
                 Sockets.of(IN, thru),
                 Surface.BLANK,
                 channel(),
-                answers,
+                implementation,
                 Optional.empty());
     }
 
@@ -256,7 +257,7 @@ class EveryBoxTests {
                         Sockets.of(IN),
                         model.surface(),
                         model.memory(),
-                        model.answers(),
+                        model.implementation(),
                         model.power());
         Plan plan = new GearEdit.AddDevice("Board", anything()).apply(Plan.empty(new TapeLabel("Every box")));
         plan = new GearEdit.AddDevice("Box", reachable).apply(plan);
@@ -300,7 +301,7 @@ class EveryBoxTests {
                 Sockets.of(OUT),
                 new Surface(Optional.of(board), List.of()),
                 Memory.of(),
-                Answers.NOTHING,
+                Implementation.NOTHING,
                 Optional.empty());
     }
 }

@@ -9,8 +9,8 @@ import embrack.core.check.Report;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Obstacle;
+import embrack.core.edit.ControlEdit;
 import embrack.core.edit.SwitchEdit;
-import embrack.core.edit.TravelEdit;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.SwitchMode;
 import embrack.core.level.Curve;
@@ -132,7 +132,7 @@ class GestureTests {
     void aTreadleIsProvenFromHeelToToeAndNeverPassesItsCap() {
         Sketch sketch = MappingFaults.sounds().move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127);
         ControlAt at = new ControlAt(new DeviceId("foot-board"), ControlType.TREADLE, 1, 1);
-        Plan plan = new TravelEdit.Shape(
+        Plan plan = new ControlEdit.Shape(
                         at,
                         new DeviceId("piano"),
                         new PartId("control-1"),
@@ -143,7 +143,7 @@ class GestureTests {
                         "6",
                         "0")
                 .apply(sketch.plan());
-        TravelProof proof = Report.of(plan).proof(at).orElseThrow();
+        ControlProof proof = Report.of(plan).proof(at).orElseThrow();
         assertThat(proof.verdict()).isEqualTo(Verdict.EXACT);
         assertThat(proof.compiled().targets().getFirst().at())
                 .hasSize(128)
@@ -154,7 +154,8 @@ class GestureTests {
         assertThat(proof.trials().getFirst().presses())
                 .extracting(Press::number)
                 .containsExactly(0, 32, 64, 96, 127, 64, 0);
-        Plan two = new TravelEdit.AddTarget(at, new Target(new DeviceId("piano"), new PartId("control-2"))).apply(plan);
+        Plan two =
+                new ControlEdit.AddTarget(at, new Target(new DeviceId("piano"), new PartId("control-2"))).apply(plan);
         assertThat(Report.of(two).proof(at).orElseThrow().compiled().sendings(64))
                 .as("one treadle, two levels, each with its own range")
                 .extracting(s -> s.message().hex())

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.Sketch;
 import embrack.core.chart.Action;
-import embrack.core.chart.Heard;
+import embrack.core.chart.MessageMemory;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
@@ -23,12 +23,13 @@ class HearingTests {
                 .messagesFor(Action.parse("play:tracks"), new Channel(1))
                 .orElseThrow()
                 .getLast();
-        assertThat(Hearing.of(PLAYER.rig(), TRACKS).reading(play, Heard.NOTHING))
+        assertThat(Hearing.of(PLAYER.rig(), TRACKS).reading(play, MessageMemory.NOTHING))
                 .isEqualTo(new Reading.InputOff("Input for remote"));
         Sketch on = Sketch.on(PLAYER.plan()).set("tracks", "input-for-remote", "on");
-        assertThat(Hearing.of(on.rig(), TRACKS).reading(play, Heard.NOTHING)).isInstanceOf(Reading.Acts.class);
+        assertThat(Hearing.of(on.rig(), TRACKS).reading(play, MessageMemory.NOTHING))
+                .isInstanceOf(Reading.Acts.class);
         assertThat(Hearing.of(PLAYER.rig(), TRACKS)
-                        .reading(new Message.ProgramChange(new Channel(3), 5), Heard.NOTHING))
+                        .reading(new Message.ProgramChange(new Channel(3), 5), MessageMemory.NOTHING))
                 .isEqualTo(new Reading.MeansNothing());
     }
 }

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import embrack.core.MappingFaults;
 import embrack.core.RandomRigs;
 import embrack.core.Sketch;
-import embrack.core.chart.LessonId;
+import embrack.core.chart.LearnableId;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
@@ -63,7 +63,7 @@ class ProofPropertyTests {
                         .isNotEmpty();
             }
         }
-        for (TravelProof proof : report.travels()) {
+        for (ControlProof proof : report.controlAssignments()) {
             String where = report.plan().words(proof.at());
             assertThat(report.findings().stream()
                             .anyMatch(f ->
@@ -144,7 +144,7 @@ class ProofPropertyTests {
         Plan plan = MappingFaults.loops()
                 .mode("foot-board 3", mode)
                 .edit(new NumberEdit.Respond(
-                        new DeviceId("loop-table"), LessonId.parse("record:track-1"), alternating, low, high))
+                        new DeviceId("loop-table"), LearnableId.parse("record:track-1"), alternating, low, high))
                 .plan();
         SwitchAt at = Sketch.at("foot-board 3");
         assertThat(Report.of(plan).proof(at).orElseThrow().verdict()).isEqualTo(verdict);

@@ -153,7 +153,7 @@ class TimingTests {
                 .withMessage("A tempo is 1 to 999 beats a minute, was 0.");
     }
 
-    private static Way way(Sketch sketch, String receiver) {
+    private static SignalPath way(Sketch sketch, String receiver) {
         return new Ways(sketch.rig())
                 .between(new DeviceId("board"), new DeviceId(receiver))
                 .orElseThrow();

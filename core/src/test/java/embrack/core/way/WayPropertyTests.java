@@ -40,15 +40,15 @@ class WayPropertyTests {
         Rig rig = RandomRigs.of(seed, boxes).rig();
         Ways ways = new Ways(rig);
         for (Device sender : rig.devices()) {
-            Map<DeviceId, Way> nearest = ways.nearest(sender.id());
-            for (Map.Entry<DeviceId, Way> entry : nearest.entrySet()) {
+            Map<DeviceId, SignalPath> nearest = ways.nearest(sender.id());
+            for (Map.Entry<DeviceId, SignalPath> entry : nearest.entrySet()) {
                 List<Hop> hops = entry.getValue().hops();
                 assertThat(hops.getFirst().from().device()).isEqualTo(sender.id());
                 assertThat(hops.getLast().arrivesAt()).isEqualTo(entry.getKey());
                 for (int i = 1; i < hops.size(); i++) {
                     assertThat(hops.get(i).from().device())
                             .isEqualTo(hops.get(i - 1).arrivesAt());
-                    assertThat(hops.get(i).sieve().open()).isTrue();
+                    assertThat(hops.get(i).filter().open()).isTrue();
                 }
                 assertThat(rig.links()).containsAll(entry.getValue().links());
                 assertThat(ways.all(sender.id(), entry.getKey(), 1).getFirst().hops())
@@ -121,7 +121,7 @@ class WayPropertyTests {
                 continue;
             }
             DeviceId receiver = compiled.allSteps().getFirst().step().device();
-            List<Way> all = ways.all(compiled.at().board(), receiver, 2);
+            List<SignalPath> all = ways.all(compiled.at().board(), receiver, 2);
             if (all.size() == 1) {
                 Timing timing = new Timing(ways);
                 long tail = timing.tail(receiver)

@@ -8,7 +8,7 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.rig.Sieve;
+import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Traffic;
 import embrack.core.sim.Event;
 import embrack.core.sim.Prover;
@@ -45,7 +45,7 @@ class WaysTests {
         for (String channel : channels == null ? new String[0] : channels.split(" ")) {
             passing.add(Integer.valueOf(channel));
         }
-        var sieve = new Sieve(
+        var filter = new MidiFilter(
                 open,
                 new TreeSet<>(stopped == null ? Set.of() : Set.of(stopped)),
                 new TreeSet<>(passing),
@@ -56,14 +56,14 @@ class WaysTests {
                 : message.startsWith("cc")
                         ? new Message.ControlChange(channel, 7, 1)
                         : new Message.ProgramChange(channel, 4);
-        assertThat(sieve.pass(sent).map(m -> ((Message.Voice) m).channel().number()))
+        assertThat(filter.pass(sent).map(m -> ((Message.Voice) m).channel().number()))
                 .isEqualTo(Optional.ofNullable(leaves));
     }
 
     @Test
     void allWaysAreFoundTheShortestFirst() {
         Plan twice = fault("two-ways-to-the-mixer");
-        List<Way> ways = new Ways(twice.rig()).all(BOARD, MIXER, 10);
+        List<SignalPath> ways = new Ways(twice.rig()).all(BOARD, MIXER, 10);
         assertThat(ways).extracting(way -> way.hops().size()).containsExactly(3, 3);
         assertThat(ways.getFirst().words(twice.rig()))
                 .isEqualTo("Voice board MIDI OUT to Thru box IN, Thru box THRU 1 to Merger IN 1, Merger OUT to "

@@ -34,7 +34,7 @@ final class ReportJson {
         ArrayNode proofs = root.putArray("proofs");
         report.proofs().forEach(proof -> proof(proofs.addObject(), report.plan(), proof));
         ArrayNode controls = root.putArray("controls");
-        report.travels()
+        report.controlAssignments()
                 .forEach(proof -> controls.addObject()
                         .put("control", report.plan().words(proof.at()))
                         .put("verdict", proof.verdict().words()));
@@ -78,7 +78,7 @@ final class ReportJson {
         ArrayNode cues = f.putArray("cues");
         song.cues().forEach(cue -> {
             ObjectNode c = cues.addObject();
-            CuePlace.write(c, cue.cue().at(), song.song().form().score());
+            CuePlace.write(c, cue.cue().at(), song.song().form().tempoMap());
             c.put("verdict", cue.verdict().words());
             cue.sentMicros().ifPresent(sent -> c.put("sent", Clock.exact(sent)));
             texts(

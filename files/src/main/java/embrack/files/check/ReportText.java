@@ -6,8 +6,8 @@ import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Told;
 import embrack.core.midi.Wire;
 import embrack.core.name.Words;
+import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
-import embrack.core.sim.TravelProof;
 import embrack.core.switches.Moment;
 import embrack.core.word.Language;
 import java.util.Locale;
@@ -47,7 +47,7 @@ final class ReportText {
                             Words.count(proof.messages(), "message"),
                             Wire.millis(proof.worstMicros())));
         }
-        for (TravelProof proof : report.travels()) {
+        for (ControlProof proof : report.controlAssignments()) {
             text.append("%-11s  %s  (%s)\n"
                     .formatted(
                             proof.verdict().words(),
@@ -62,7 +62,7 @@ final class ReportText {
                                 .formatted(
                                         cue.verdict().words(),
                                         song.song().title(),
-                                        cue.cue().at().text(song.song().form().score()),
+                                        cue.cue().at().text(song.song().form().tempoMap()),
                                         Words.count(cue.messages().size(), "message"),
                                         Wire.millis(cue.worstMicros())))));
         return text.toString();

@@ -1,15 +1,15 @@
 package embrack.files.midi;
 
-import embrack.core.chart.Heard;
+import embrack.core.chart.MessageMemory;
 import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.music.Metre;
 import embrack.core.music.MetreChange;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
 import embrack.core.music.Tempo;
 import embrack.core.music.TempoChange;
+import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
@@ -80,7 +80,7 @@ public record MidiImport(Song song, List<String> remarks) {
         private final boolean keepReleases;
         private final List<String> remarks = new ArrayList<>();
         private final List<DeviceId> hearers;
-        private final Map<DeviceId, Heard> heard = new HashMap<>();
+        private final Map<DeviceId, MessageMemory> heard = new HashMap<>();
         private final List<DeviceId> remembering;
         private final Map<Message, List<Step>> plain = new HashMap<>();
         private int released;
@@ -101,9 +101,9 @@ public record MidiImport(Song song, List<String> remarks) {
             file.broken()
                     .ifPresent(broken ->
                             remarks.add("The file is broken. " + broken + " What stands before it was read."));
-            Score score = score();
-            Form form = form(score);
-            List<Cue> cues = cues(score);
+            TempoMap tempoMap = tempoMap();
+            Form form = form(tempoMap);
+            List<Cue> cues = cues(tempoMap);
             if (file.tooLong() > 0) {
                 remarks.add("%s too long and left out."
                         .formatted(Words.count(file.tooLong(), "system exclusive message")
@@ -176,19 +176,19 @@ public record MidiImport(Song song, List<String> remarks) {
 
         /** As many of the changes as a score can have. */
         private <T> Stream<T> changes(Collection<T> all, String what) {
-            if (all.size() >= Score.MAX_CHANGES) {
+            if (all.size() >= TempoMap.MAX_CHANGES) {
                 remarks.add("The file has %d changes of %s; the first %d were read."
-                        .formatted(all.size(), what, Score.MAX_CHANGES - 1));
+                        .formatted(all.size(), what, TempoMap.MAX_CHANGES - 1));
             }
-            return all.stream().limit(Score.MAX_CHANGES - 1L);
+            return all.stream().limit(TempoMap.MAX_CHANGES - 1L);
         }
 
-        private Score score() {
+        private TempoMap tempoMap() {
             List<MetreChange> metres = new ArrayList<>();
             for (Map.Entry<Long, Meta> e :
                     changes(metas(MidiFile.METRE).entrySet(), "metre").toList()) {
                 byte[] data = e.getValue().data();
-                Score so = new Score(metres, List.of());
+                TempoMap so = new TempoMap(metres, List.of());
                 Position at = so.position(e.getKey());
                 try {
                     metres.add(new MetreChange(
@@ -200,7 +200,7 @@ public record MidiImport(Song song, List<String> remarks) {
                     remarks.add("A metre changes inside bar %d; it was put at the next.".formatted(at.bar()));
                 }
             }
-            Score bars = new Score(metres, List.of());
+            TempoMap bars = new TempoMap(metres, List.of());
             List<TempoChange> tempos =
                     new ArrayList<>(List.of(new TempoChange(Position.START, Tempo.ofMicrosPerQuarter(USUAL_TEMPO))));
             changes(metas(MidiFile.TEMPO).entrySet(), "tempo").forEach(e -> {
@@ -214,10 +214,10 @@ public record MidiImport(Song song, List<String> remarks) {
                             .formatted(bars.position(tick).bar()));
                 }
             });
-            return new Score(metres, tempos);
+            return new TempoMap(metres, tempos);
         }
 
-        private Form form(Score score) {
+        private Form form(TempoMap tempoMap) {
             long last = 0;
             for (Track track : file.tracks()) {
                 last = Math.max(
@@ -226,20 +226,21 @@ public record MidiImport(Song song, List<String> remarks) {
                 last = Math.max(
                         last, track.metas().stream().mapToLong(Meta::tick).max().orElse(0));
             }
-            Position end = score.position(tick(last));
+            Position end = tempoMap.position(tick(last));
             int bars = Math.max(1, end.tick() == 0 ? end.bar() - 1 : end.bar());
-            if (bars >= Score.MAX_BAR) {
+            if (bars >= TempoMap.MAX_BAR) {
                 throw new IllegalArgumentException(
                         ("The last event of the file comes in bar %,d, and a song has fewer than %,d bars. "
                                         + "Export the song alone, without what stands far behind it.")
-                                .formatted(bars, Score.MAX_BAR));
+                                .formatted(bars, TempoMap.MAX_BAR));
             }
             TreeMap<Integer, String> starts = new TreeMap<>();
             metas(MidiFile.MARKER)
                     .forEach((tick, meta) -> starts.putIfAbsent(
-                            score.position(score.snap(
-                                            score.micros(tick),
-                                            score.metre(score.position(tick).bar())
+                            tempoMap.position(tempoMap.snap(
+                                            tempoMap.micros(tick),
+                                            tempoMap.metre(tempoMap.position(tick)
+                                                            .bar())
                                                     .ticksPerBar()))
                                     .bar(),
                             meta.text()));
@@ -261,7 +262,7 @@ public record MidiImport(Song song, List<String> remarks) {
                             unique(sectionName(start.getValue()), names), Math.min(rest, Section.MAX_BARS)));
                 }
             }
-            return new Form(score, sections);
+            return new Form(tempoMap, sections);
         }
 
         /**
@@ -311,18 +312,18 @@ public record MidiImport(Song song, List<String> remarks) {
             }
         }
 
-        private List<Cue> cues(Score score) {
+        private List<Cue> cues(TempoMap tempoMap) {
             List<Cue> cues = new ArrayList<>();
             Instant last = new Instant(-1);
             for (Instant next : instants()) {
                 if (next.tick == last.tick) {
                     last.add(next);
                 } else {
-                    addCues(cues, last, score);
+                    addCues(cues, last, tempoMap);
                     last = next;
                 }
             }
-            addCues(cues, last, score);
+            addCues(cues, last, tempoMap);
             return cues;
         }
 
@@ -351,7 +352,7 @@ public record MidiImport(Song song, List<String> remarks) {
             return all;
         }
 
-        private void addCues(List<Cue> cues, Instant instant, Score score) {
+        private void addCues(List<Cue> cues, Instant instant, TempoMap tempoMap) {
             unexplained += instant.raw.size();
             for (int from = 0;
                     cues.size() <= Song.MAX_CUES && from < Math.max(instant.steps.size(), instant.raw.size());
@@ -359,7 +360,7 @@ public record MidiImport(Song song, List<String> remarks) {
                 cues.add(new Cue(
                         cues.size() + 1,
                         Optional.empty(),
-                        new Anchor.OnBar(score.position(instant.tick)),
+                        new Anchor.OnBar(tempoMap.position(instant.tick)),
                         part(instant.steps, from),
                         part(instant.raw, from),
                         Optional.empty(),
@@ -389,8 +390,8 @@ public record MidiImport(Song song, List<String> remarks) {
                             .ifPresent(all -> all.subList(0, all.size() - 1).forEach(instant.raw::remove));
                 }
             }
-            remembering.forEach(device ->
-                    heard.put(device, heard.getOrDefault(device, Heard.NOTHING).with(message)));
+            remembering.forEach(device -> heard.put(
+                    device, heard.getOrDefault(device, MessageMemory.NOTHING).with(message)));
             if (does.isEmpty()) {
                 instant.raw.add(message);
             }
@@ -430,7 +431,7 @@ public record MidiImport(Song song, List<String> remarks) {
             return plan
                     .rig()
                     .chart(device)
-                    .reactionsTo(message, heard.getOrDefault(device, Heard.NOTHING), onItsChannel)
+                    .reactionsTo(message, heard.getOrDefault(device, MessageMemory.NOTHING), onItsChannel)
                     .stream()
                     .map(action -> new Step(device, action))
                     .toList();

@@ -7,8 +7,8 @@ import embrack.core.midi.Wire;
 import embrack.core.music.Metre;
 import embrack.core.music.MetreChange;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
 import embrack.core.music.TempoChange;
+import embrack.core.music.TempoMap;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Cue;
@@ -89,26 +89,26 @@ public final class SongMidi {
         Track track = sequence.createTrack();
         meta(track, 0, MidiFile.NAME, song.title().text());
         Form form = song.form();
-        Score score = form.score();
-        for (MetreChange change : score.metres()) {
+        TempoMap tempoMap = form.tempoMap();
+        for (MetreChange change : tempoMap.metres()) {
             if (change.bar() <= form.bars()) {
                 Metre metre = change.metre();
                 byte[] data = {(byte) metre.beats(), (byte) Integer.numberOfTrailingZeros(metre.unit()), 24, 8};
                 track.add(new MidiEvent(
                         new MetaMessage(MidiFile.METRE, data, data.length),
-                        tick(score.tick(Position.bar(change.bar())))));
+                        tick(tempoMap.tick(Position.bar(change.bar())))));
             }
         }
-        long end = score.tick(Position.bar(form.bars() + 1));
-        for (int i = 0; i < score.tempos().size(); i++) {
-            TempoChange change = score.tempos().get(i);
-            long from = score.tick(change.at());
-            long to = i + 1 < score.tempos().size()
-                    ? score.tick(score.tempos().get(i + 1).at())
+        long end = tempoMap.tick(Position.bar(form.bars() + 1));
+        for (int i = 0; i < tempoMap.tempos().size(); i++) {
+            TempoChange change = tempoMap.tempos().get(i);
+            long from = tempoMap.tick(change.at());
+            long to = i + 1 < tempoMap.tempos().size()
+                    ? tempoMap.tick(tempoMap.tempos().get(i + 1).at())
                     : from;
             if (change.glides() && to > from) {
                 for (long at = from; at < to; at += GLIDE_STEP) {
-                    tempo(track, at, Math.min(at + GLIDE_STEP, to), score);
+                    tempo(track, at, Math.min(at + GLIDE_STEP, to), tempoMap);
                 }
             } else if (from < end) {
                 tempo(
@@ -121,7 +121,7 @@ public final class SongMidi {
         for (int i = 0; i < form.sections().size(); i++) {
             meta(
                     track,
-                    tick(score.tick(Position.bar(form.firstBar(i)))),
+                    tick(tempoMap.tick(Position.bar(form.firstBar(i)))),
                     MidiFile.MARKER,
                     form.sections().get(i).name().text());
         }
@@ -129,7 +129,7 @@ public final class SongMidi {
             if (cue.foot().isPresent() && cue.at().micros(form).isPresent()) {
                 meta(
                         track,
-                        tick(score.tickAt(cue.at().micros(form).get())),
+                        tick(tempoMap.tickAt(cue.at().micros(form).get())),
                         MidiFile.CUE_POINT,
                         "foot: " + plan.words(cue.foot().get()));
             } else if (cue.at().micros(form).isEmpty()) {
@@ -139,7 +139,7 @@ public final class SongMidi {
                         MidiFile.TEXT,
                         "%s: %s"
                                 .formatted(
-                                        cue.at().text(score),
+                                        cue.at().text(tempoMap),
                                         String.join(
                                                 ", ",
                                                 cue.steps().stream()
@@ -150,12 +150,12 @@ public final class SongMidi {
         lengthen(track, tick(end));
     }
 
-    private void tempo(Track track, long from, long to, Score score) throws InvalidMidiDataException {
+    private void tempo(Track track, long from, long to, TempoMap tempoMap) throws InvalidMidiDataException {
         tempo(
                 track,
                 from,
                 to,
-                (score.exactMicros(to) - score.exactMicros(from)) * Position.TICKS_PER_QUARTER / (to - from));
+                (tempoMap.exactMicros(to) - tempoMap.exactMicros(from)) * Position.TICKS_PER_QUARTER / (to - from));
     }
 
     private void tempo(Track track, long from, long to, double microsPerQuarter) throws InvalidMidiDataException {
@@ -179,13 +179,13 @@ public final class SongMidi {
             }
             long at = cue.leadMicros() == 0
                     ? cue.cue().at().tick(song.form()).orElseThrow()
-                    : song.form().score().tickAt(cue.sentMicros().get());
+                    : song.form().tempoMap().tickAt(cue.sentMicros().get());
             long waited = 0;
             for (CompiledStep step : cue.steps()) {
                 waited += step.step().waitMillis() * 1_000L;
                 long then = waited == 0
                         ? at
-                        : song.form().score().tickAt(cue.sentMicros().get() + waited);
+                        : song.form().tempoMap().tickAt(cue.sentMicros().get() + waited);
                 for (Message message : compiler.compile(player, step.step()).messages()) {
                     Track track = tracks.get(step.step().device());
                     if (track == null) {

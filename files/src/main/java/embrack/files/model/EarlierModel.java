@@ -9,7 +9,7 @@ import embrack.core.chart.PartId;
 import embrack.core.chart.Trigger;
 import embrack.core.chart.Values;
 import embrack.core.chart.Verb;
-import embrack.core.gear.Answers;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
@@ -58,8 +58,10 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
         List<Run> chart = f.objects("chart", 512, r -> run(r, ids, false));
         List<Run> reactions = f.objects("reactions", 512, r -> run(r, ids, true));
         var memory = ModelReader.memory(f);
-        Answers answers = f.fit("chart", () -> answers(rows(chart, ids, parts), rows(reactions, ids, parts)));
-        Model model = f.fit(() -> new Model(id, name, kind, sockets, surface, memory, answers, Optional.empty()));
+        Implementation implementation =
+                f.fit("chart", () -> implementation(rows(chart, ids, parts), rows(reactions, ids, parts)));
+        Model model =
+                f.fit(() -> new Model(id, name, kind, sockets, surface, memory, implementation, Optional.empty()));
         Map<PartId, PartId> renamed = new HashMap<>();
         IntStream.range(0, ids.size())
                 .forEach(i -> renamed.put(ids.get(i), parts.get(i).id()));
@@ -124,7 +126,7 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
     }
 
     /** Where reactions do no more than widen the values of the chart, they become its values. */
-    private static Answers answers(List<ChartRow> chart, List<ChartRow> reactions) {
+    private static Implementation implementation(List<ChartRow> chart, List<ChartRow> reactions) {
         List<ChartRow> widened = chart.stream()
                 .flatMap(row -> reactions.stream()
                         .filter(real -> widens(row, real))
@@ -142,7 +144,7 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
                                                         .sends()))))))
                 .toList();
         boolean same = widened.size() == chart.size() && reactions.size() == chart.size();
-        return new Answers(written(same ? widened : chart), written(same ? List.of() : reactions), Quirks.NONE);
+        return new Implementation(written(same ? widened : chart), written(same ? List.of() : reactions), Quirks.NONE);
     }
 
     private static boolean widens(ChartRow row, ChartRow real) {

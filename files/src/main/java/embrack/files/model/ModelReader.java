@@ -2,7 +2,6 @@ package embrack.files.model;
 
 import embrack.core.chart.Chart;
 import embrack.core.chart.ChartReading;
-import embrack.core.gear.Answers;
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
 import embrack.core.gear.Connector;
@@ -11,6 +10,7 @@ import embrack.core.gear.ControlType;
 import embrack.core.gear.Direction;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Gesture;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Memory;
 import embrack.core.gear.Model;
@@ -76,12 +76,12 @@ public final class ModelReader {
                 f.optionalObject("board", ModelReader::board),
                 f.holds("controls") ? f.objects("controls", 64, ModelReader::group) : List.of());
         Memory memory = memory(f);
-        var answers = new Answers(
+        var implementation = new Implementation(
                 chart(f, "chart"),
                 chart(f, "reality"),
                 f.optionalObject("habits", ModelReader::quirks).orElse(Quirks.NONE));
         Optional<Power> power = f.optionalObject("power", ModelReader::power);
-        return f.fit(() -> new Model(id, name, kind, sockets, surface, memory, answers, power));
+        return f.fit(() -> new Model(id, name, kind, sockets, surface, memory, implementation, power));
     }
 
     static Sockets sockets(Fields f) {

@@ -53,9 +53,9 @@ public final class ModelWriter {
             f.put("memories", model.memory().memories());
         }
         chart(f, "chart", model.chart());
-        chart(f, "reality", model.answers().reality());
-        if (!model.answers().quirks().equals(Quirks.NONE)) {
-            quirks(f.putObject("habits"), model.answers().quirks());
+        chart(f, "reality", model.implementation().reality());
+        if (!model.implementation().quirks().equals(Quirks.NONE)) {
+            quirks(f.putObject("habits"), model.implementation().quirks());
         }
         model.power().ifPresent(power -> {
             ObjectNode p = f.putObject("power");

@@ -2,7 +2,7 @@ package embrack.files.plan;
 
 import embrack.core.midi.Message;
 import embrack.core.music.Clock;
-import embrack.core.music.Score;
+import embrack.core.music.TempoMap;
 import embrack.core.show.Book;
 import embrack.core.show.Cue;
 import embrack.core.show.Entry;
@@ -24,7 +24,7 @@ final class BookWriter {
     static void write(ObjectNode file, Book book) {
         PlanWriter.list(file, "songs", book.songs(), BookWriter::song);
         if (!book.always().isEmpty()) {
-            Score none = new Score(List.of(), List.of());
+            TempoMap none = new TempoMap(List.of(), List.of());
             PlanWriter.list(file, "everySong", book.always(), (f, cue) -> cue(f, cue, none));
         }
         last(file, "lastEverySong", book.lastAlways(), book.always().stream().mapToInt(Cue::number));
@@ -53,7 +53,7 @@ final class BookWriter {
         song.player().ifPresent(player -> f.put("player", player.text()));
         last(f, "lastCue", song.lastCue(), song.cues().stream().mapToInt(Cue::number));
         PlanWriter.list(
-                f, "cues", song.cues(), (c, cue) -> cue(c, cue, song.form().score()));
+                f, "cues", song.cues(), (c, cue) -> cue(c, cue, song.form().tempoMap()));
     }
 
     /** The highest number that was ever given, where what had it is gone. */
@@ -63,10 +63,10 @@ final class BookWriter {
         }
     }
 
-    private static void cue(ObjectNode f, Cue cue, Score score) {
+    private static void cue(ObjectNode f, Cue cue, TempoMap tempoMap) {
         f.put("number", cue.number());
         cue.name().ifPresent(name -> f.put("name", name.text()));
-        CuePlace.write(f, cue.at(), score);
+        CuePlace.write(f, cue.at(), tempoMap);
         if (!cue.steps().isEmpty()) {
             PlanWriter.list(f, "steps", cue.steps(), PlanWriter::step);
         }

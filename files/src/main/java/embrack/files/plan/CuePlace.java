@@ -2,7 +2,7 @@ package embrack.files.plan;
 
 import embrack.core.music.Clock;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
+import embrack.core.music.TempoMap;
 import embrack.core.show.Anchor;
 import embrack.core.show.Form;
 import embrack.files.json.Fields;
@@ -19,17 +19,17 @@ public final class CuePlace {
     private CuePlace() {}
 
     /** Writes it into a cue of a song with that music. */
-    public static void write(ObjectNode f, Anchor at, Score score) {
+    public static void write(ObjectNode f, Anchor at, TempoMap tempoMap) {
         switch (at) {
             case Anchor.OnBar bar -> {
-                Position place = score.position(score.tick(bar.at()));
+                Position place = tempoMap.position(tempoMap.tick(bar.at()));
                 f.put("bar", place.bar());
-                if (!score.beat(place).equals(FIRST)) {
-                    f.put("beat", score.beat(place));
+                if (!tempoMap.beat(place).equals(FIRST)) {
+                    f.put("beat", tempoMap.beat(place));
                 }
             }
             case Anchor.OnClock clock -> f.put("at", Clock.exact(clock.micros()));
-            default -> f.put("at", at.text(score));
+            default -> f.put("at", at.text(tempoMap));
         }
     }
 
@@ -39,7 +39,7 @@ public final class CuePlace {
         }
         int bar = f.integer("bar");
         return f.holds("beat")
-                ? f.text("beat", beat -> new Anchor.OnBar(form.score().parse(bar + " " + beat)))
-                : f.fit("bar", () -> new Anchor.OnBar(form.score().parse(String.valueOf(bar))));
+                ? f.text("beat", beat -> new Anchor.OnBar(form.tempoMap().parse(bar + " " + beat)))
+                : f.fit("bar", () -> new Anchor.OnBar(form.tempoMap().parse(String.valueOf(bar))));
     }
 }

@@ -1,8 +1,8 @@
 package embrack.files.plan;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
 import embrack.core.chart.Response;
@@ -31,25 +31,25 @@ import embrack.core.rig.Ear;
 import embrack.core.rig.Feed;
 import embrack.core.rig.Length;
 import embrack.core.rig.Link;
+import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Pair;
 import embrack.core.rig.Rig;
-import embrack.core.rig.Sieve;
 import embrack.core.rig.Socket;
 import embrack.core.rig.Sound;
 import embrack.core.rig.Spot;
 import embrack.core.rig.Traffic;
 import embrack.core.show.Book;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Duty;
 import embrack.core.switches.Moment;
-import embrack.core.switches.School;
-import embrack.core.switches.Schools;
+import embrack.core.switches.Practice;
+import embrack.core.switches.Practices;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
 import embrack.files.json.Fields;
 import embrack.files.model.EarlierModel;
 import embrack.files.model.FileWords;
@@ -83,7 +83,7 @@ final class PlanReader {
     private static final Map<String, Takeover> TAKEOVERS = FileWords.byWord(Takeover.values());
     private static final Map<String, Curve> CURVES = FileWords.byWord(Curve.values());
     private static final Map<String, Law> LAWS = FileWords.byWord(Law.values());
-    private static final Map<String, School> SCHOOLS = FileWords.byWord(School.values());
+    private static final Map<String, Practice> SCHOOLS = FileWords.byWord(Practice.values());
 
     private Rig rig;
     private final Map<ModelId, Model> models = new LinkedHashMap<>();
@@ -119,14 +119,14 @@ final class PlanReader {
             file.objects("pairs", AddDevice.MAX_DEVICES, reader::pair);
         }
         List<Assignment> assignments = file.objects("switches", MAX_SWITCHES, reader::assignment);
-        List<Travel> travels =
-                file.holds("controls") ? file.objects("controls", MAX_SWITCHES, reader::travel) : List.of();
-        Set<School> others =
+        List<ControlAssignment> controlAssignments =
+                file.holds("controls") ? file.objects("controls", MAX_SWITCHES, reader::controlAssignment) : List.of();
+        Set<Practice> others =
                 file.holds("otherSchools") ? new TreeSet<>(file.severalOf("otherSchools", SCHOOLS)) : Set.of();
         Plan plan = new Plan(
                 reader.rig,
-                file.fit("switches", () -> new Switches(assignments, travels)),
-                new Schools(others),
+                file.fit("switches", () -> new Switches(assignments, controlAssignments)),
+                new Practices(others),
                 Book.EMPTY);
         return file.holds("songs") ? BookReader.read(file, plan, reader::step) : plan;
     }
@@ -183,7 +183,7 @@ final class PlanReader {
                 settings,
                 labels,
                 Spot.in(area),
-                sieves(f),
+                filters(f),
                 feeds(f),
                 learned(f),
                 f.integerOr("memoriesUsed", 0));
@@ -191,8 +191,8 @@ final class PlanReader {
         return device;
     }
 
-    private static SortedMap<Route, Sieve> sieves(Fields f) {
-        SortedMap<Route, Sieve> sieves = new TreeMap<>();
+    private static SortedMap<Route, MidiFilter> filters(Fields f) {
+        SortedMap<Route, MidiFilter> filters = new TreeMap<>();
         if (f.holds("passes")) {
             f.objects("passes", 256, p -> {
                 var route = new Route(p.text("from", PortId::new), p.text("to", PortId::new));
@@ -200,13 +200,13 @@ final class PlanReader {
                 Set<Traffic> stopped = p.holds("stopped") ? new TreeSet<>(p.severalOf("stopped", TRAFFIC)) : Set.of();
                 Set<Integer> channels = p.holds("channels") ? new TreeSet<>(p.integers("channels")) : Set.of();
                 Optional<Integer> onto = p.holds("onto") ? Optional.of(p.integer("onto")) : Optional.empty();
-                return sieves.put(
+                return filters.put(
                         route,
-                        p.fit(() -> new Sieve(
+                        p.fit(() -> new MidiFilter(
                                 open, new TreeSet<>(stopped), new TreeSet<>(channels), onto.map(Channel::new))));
             });
         }
-        return sieves;
+        return filters;
     }
 
     private static SortedMap<PortId, Feed> feeds(Fields f) {
@@ -224,11 +224,11 @@ final class PlanReader {
         return feeds;
     }
 
-    private static SortedMap<LessonId, Learned> learned(Fields f) {
-        SortedMap<LessonId, Learned> learned = new TreeMap<>();
+    private static SortedMap<LearnableId, Learned> learned(Fields f) {
+        SortedMap<LearnableId, Learned> learned = new TreeMap<>();
         if (f.holds("learned")) {
             f.objects("learned", 512, p -> {
-                LessonId lesson = new LessonId(p.text("verb", Verb::parse), p.text("part", PartId::new));
+                LearnableId learnable = new LearnableId(p.text("verb", Verb::parse), p.text("part", PartId::new));
                 MessageType type = p.oneOf("type", FileWords.MESSAGE_TYPES);
                 Optional<Integer> channel = p.holds("channel") ? Optional.of(p.integer("channel")) : Optional.empty();
                 int number = p.integer("number");
@@ -237,7 +237,7 @@ final class PlanReader {
                 int high = p.integerOr("high", 127);
                 boolean pinned = p.boolOr("pinned", false);
                 return learned.put(
-                        lesson,
+                        learnable,
                         p.fit(() -> new Learned(
                                 type,
                                 channel.map(Channel::new),
@@ -322,17 +322,18 @@ final class PlanReader {
         return f.fit(() -> new Step(device, new Action(verb, part, amount), wait));
     }
 
-    private Travel travel(Fields f) {
+    private ControlAssignment controlAssignment(Fields f) {
         DeviceId box = device(f, "box");
         ControlType type = f.oneOf("type", CONTROLS);
         int bank = f.integer("bank");
         int number = f.integer("number");
         Optional<TapeLabel> label = f.optionalText("label", TapeLabel::new);
         Takeover takeover = f.oneOf("takeover", TAKEOVERS);
-        List<Target> targets = f.objects("levels", Travel.MAX_TARGETS, this::target);
-        Travel travel = f.fit(() -> new Travel(new ControlAt(box, type, bank, number), label, takeover, targets));
-        f.fit(() -> new Plan(rig, new Switches(List.of(), List.of(travel))));
-        return travel;
+        List<Target> targets = f.objects("levels", ControlAssignment.MAX_TARGETS, this::target);
+        ControlAssignment controlAssignment =
+                f.fit(() -> new ControlAssignment(new ControlAt(box, type, bank, number), label, takeover, targets));
+        f.fit(() -> new Plan(rig, new Switches(List.of(), List.of(controlAssignment))));
+        return controlAssignment;
     }
 
     private Target target(Fields f) {

@@ -1,7 +1,7 @@
 package embrack.files.plan;
 
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.chart.Response;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Route;
@@ -9,12 +9,12 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.Feed;
 import embrack.core.rig.Link;
-import embrack.core.rig.Sieve;
+import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Socket;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
-import embrack.core.switches.Travel;
 import embrack.files.model.FileWords;
 import embrack.files.model.ModelWriter;
 import java.util.Collection;
@@ -58,12 +58,12 @@ final class PlanWriter {
                             .put("second", pair.second().text()));
         }
         list(file, "switches", plan.switches().assignments(), PlanWriter::assignment);
-        if (!plan.switches().travels().isEmpty()) {
-            list(file, "controls", plan.switches().travels(), PlanWriter::travel);
+        if (!plan.switches().controlAssignments().isEmpty()) {
+            list(file, "controls", plan.switches().controlAssignments(), PlanWriter::controlAssignment);
         }
-        if (!plan.schools().others().isEmpty()) {
-            ArrayNode schools = file.putArray("otherSchools");
-            plan.schools().others().forEach(school -> schools.add(FileWords.word(school)));
+        if (!plan.practices().others().isEmpty()) {
+            ArrayNode practices = file.putArray("otherSchools");
+            plan.practices().others().forEach(practice -> practices.add(FileWords.word(practice)));
         }
         if (!plan.book().isEmpty()) {
             BookWriter.write(file, plan.book());
@@ -85,8 +85,8 @@ final class PlanWriter {
         }
         f.put("area", FileWords.word(device.spot().area()));
         device.spot().host().ifPresent(host -> f.put("livesIn", host.text()));
-        if (!device.sieves().isEmpty()) {
-            list(f, "passes", device.sieves().entrySet(), (p, e) -> sieve(p, e.getKey(), e.getValue()));
+        if (!device.filters().isEmpty()) {
+            list(f, "passes", device.filters().entrySet(), (p, e) -> filter(p, e.getKey(), e.getValue()));
         }
         if (!device.feeds().isEmpty()) {
             list(f, "feeds", device.feeds().entrySet(), (p, e) -> feed(p, e.getKey(), e.getValue()));
@@ -99,21 +99,21 @@ final class PlanWriter {
         }
     }
 
-    private static void sieve(ObjectNode f, Route route, Sieve sieve) {
-        f.put("from", route.from().text()).put("to", route.to().text()).put("open", sieve.open());
-        if (!sieve.stopped().isEmpty()) {
-            words(f.putArray("stopped"), sieve.stopped());
+    private static void filter(ObjectNode f, Route route, MidiFilter filter) {
+        f.put("from", route.from().text()).put("to", route.to().text()).put("open", filter.open());
+        if (!filter.stopped().isEmpty()) {
+            words(f.putArray("stopped"), filter.stopped());
         }
-        if (!sieve.channels().isEmpty()) {
+        if (!filter.channels().isEmpty()) {
             ArrayNode channels = f.putArray("channels");
-            sieve.channels().forEach(channels::add);
+            filter.channels().forEach(channels::add);
         }
-        sieve.onto().ifPresent(channel -> f.put("onto", channel.number()));
+        filter.onto().ifPresent(channel -> f.put("onto", channel.number()));
     }
 
-    private static void learned(ObjectNode f, LessonId lesson, Learned message) {
-        f.put("verb", lesson.verb().key())
-                .put("part", lesson.part().text())
+    private static void learned(ObjectNode f, LearnableId learnable, Learned message) {
+        f.put("verb", learnable.verb().key())
+                .put("part", learnable.part().text())
                 .put("type", FileWords.word(message.type()));
         message.channel().ifPresent(channel -> f.put("channel", channel.number()));
         f.put("number", message.number());
@@ -173,14 +173,14 @@ final class PlanWriter {
         }
     }
 
-    private static void travel(ObjectNode f, Travel travel) {
-        f.put("box", travel.at().box().text())
-                .put("type", FileWords.word(travel.at().type()))
-                .put("bank", travel.at().bank())
-                .put("number", travel.at().number());
-        travel.label().ifPresent(label -> f.put("label", label.text()));
-        f.put("takeover", FileWords.word(travel.takeover()));
-        list(f, "levels", travel.targets(), (t, target) -> {
+    private static void controlAssignment(ObjectNode f, ControlAssignment controlAssignment) {
+        f.put("box", controlAssignment.at().box().text())
+                .put("type", FileWords.word(controlAssignment.at().type()))
+                .put("bank", controlAssignment.at().bank())
+                .put("number", controlAssignment.at().number());
+        controlAssignment.label().ifPresent(label -> f.put("label", label.text()));
+        f.put("takeover", FileWords.word(controlAssignment.takeover()));
+        list(f, "levels", controlAssignment.targets(), (t, target) -> {
             t.put("device", target.device().text())
                     .put("part", target.part().text())
                     .put("from", target.range().from())

@@ -3,7 +3,7 @@ package embrack.files.songs;
 import embrack.core.chart.Action;
 import embrack.core.music.Clock;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
+import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
@@ -86,19 +86,19 @@ public final class CueCsv {
     private static void print(
             CSVPrinter printer, Song song, Cue cue, String device, String action, String words, int waitMillis)
             throws IOException {
-        Score score = song.form().score();
+        TempoMap tempoMap = song.form().tempoMap();
         Optional<Position> on = cue.at() instanceof Anchor.OnBar bar
-                ? Optional.of(score.position(score.tick(bar.at())))
+                ? Optional.of(tempoMap.position(tempoMap.tick(bar.at())))
                 : Optional.empty();
         printer.printRecord(
                 cue.number(),
                 on.map(place -> String.valueOf(place.bar())).orElse(""),
-                on.map(score::beat).orElse(""),
+                on.map(tempoMap::beat).orElse(""),
                 on.isPresent()
                         ? ""
                         : cue.at() instanceof Anchor.OnClock clock
                                 ? Clock.exact(clock.micros())
-                                : cue.at().text(score),
+                                : cue.at().text(tempoMap),
                 cue.at().micros(song.form()).map(Clock::text).orElse(""),
                 device,
                 action,
@@ -166,7 +166,7 @@ public final class CueCsv {
     private static void add(Map<String, Cue> cues, CSVRecord line, Plan plan, Song song) {
         Anchor at = cell(line, "bar").isEmpty()
                 ? Anchor.parse(cell(line, "at"), song.form())
-                : new Anchor.OnBar(song.form().score().parse(cell(line, "bar") + " " + cell(line, "beat")));
+                : new Anchor.OnBar(song.form().tempoMap().parse(cell(line, "bar") + " " + cell(line, "beat")));
         String name = cell(line, "device");
         DeviceId device = plan.rig().devices().stream()
                 .filter(d -> d.name().text().equalsIgnoreCase(name))

@@ -10,8 +10,8 @@ import embrack.core.edit.CueEdit;
 import embrack.core.edit.SongEdit;
 import embrack.core.midi.Message;
 import embrack.core.music.Position;
-import embrack.core.music.RandomScores;
-import embrack.core.music.Score;
+import embrack.core.music.RandomTempoMaps;
+import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.show.Anchor;
@@ -71,8 +71,8 @@ class SongMidiTests {
                     .ifPresent(at -> cue.steps()
                             .forEach(step -> step.messages().forEach(message -> {
                                 long tick = cue.cue().at() instanceof Anchor.OnBar bar
-                                        ? song.form().score().tick(bar.at())
-                                        : song.form().score().tickAt(at);
+                                        ? song.form().tempoMap().tick(bar.at())
+                                        : song.form().tempoMap().tickAt(at);
                                 expected.add("%d %s %s"
                                         .formatted(
                                                 Math.round(tick * resolution / 960.0),
@@ -166,8 +166,8 @@ class SongMidiTests {
      */
     @RepeatedTest(25)
     void theJdkAgreesOnEveryTime(RepetitionInfo repetition) throws IOException, InvalidMidiDataException {
-        Score score = RandomScores.of(new Random(repetition.getCurrentRepetition()));
-        Form form = new Form(score, List.of(new Section(new TapeLabel("All"), 30)));
+        TempoMap tempoMap = RandomTempoMaps.of(new Random(repetition.getCurrentRepetition()));
+        Form form = new Form(tempoMap, List.of(new Section(new TapeLabel("All"), 30)));
         Sketch sketch = Evening.rig().song("Any", "All: 30 bars\n");
         Song any = sketch.songOf("any").withForm(form);
         List<Cue> cues = new ArrayList<>();
@@ -185,9 +185,9 @@ class SongMidiTests {
         for (int i = 0; i < notes.size(); i++) {
             if (notes.get(i).getMessage().getStatus() == 0x92) {
                 bar++;
-                assertThat(notes.get(i).getTick()).isEqualTo(score.tick(Position.bar(bar)));
+                assertThat(notes.get(i).getTick()).isEqualTo(tempoMap.tick(Position.bar(bar)));
                 assertThat(micros(sequence, notes.get(i).getTick()))
-                        .isCloseTo(score.exactMicros(score.tick(Position.bar(bar))), within(1_000.0));
+                        .isCloseTo(tempoMap.exactMicros(tempoMap.tick(Position.bar(bar))), within(1_000.0));
             }
         }
         assertThat(bar).isEqualTo(30);
@@ -235,11 +235,11 @@ class SongMidiTests {
                                 .forEach(step -> actions.add("%s %s"
                                         .formatted(
                                                 song.form()
-                                                        .score()
+                                                        .tempoMap()
                                                         .text(song.form()
-                                                                .score()
+                                                                .tempoMap()
                                                                 .position(song.form()
-                                                                        .score()
+                                                                        .tempoMap()
                                                                         .tickAt(at))),
                                                 plan.words(step))))));
         return actions;
@@ -265,7 +265,7 @@ class SongMidiTests {
         Plan plan = Evening.plan();
         MidiImport read = MidiImport.read(out.toByteArray(), "Recorded", plan, false);
         assertThat(read.song().cues())
-                .extracting(cue -> cue.at().text(read.song().form().score()) + " "
+                .extracting(cue -> cue.at().text(read.song().form().tempoMap()) + " "
                         + cue.steps().stream().map(plan::words).toList()
                         + cue.raw().stream().map(Message::hex).toList())
                 .containsExactly(
@@ -338,7 +338,7 @@ class SongMidiTests {
         long tick = plan.book()
                 .song(LANTERNS)
                 .form()
-                .score()
+                .tempoMap()
                 .tickAt(proof.sentMicros().orElseThrow());
         assertThat(Arrays.stream(sequence.getTracks())
                         .skip(1)

@@ -38,7 +38,7 @@ class EarlierModelTests {
                 reaction("mute", "a", 2, "cc", 40, 64, 127) + "," + reaction("open", "a", 2, "cc", 40, 0, 63));
         assertThat(model.chart().text())
                 .isEqualTo("mute Input 1..2: cc 40..41 over 63\nopen Input 1..2: cc 40..41 under 64");
-        assertThat(model.answers().reality().isEmpty()).isTrue();
+        assertThat(model.implementation().reality().isEmpty()).isTrue();
     }
 
     @Test
@@ -46,7 +46,7 @@ class EarlierModelTests {
         Model model = model(
                 PARTS, chart("mute", "a", 3, "note", 12, 100), reaction("toggle-mute", "a", 3, "note", 12, 0, 127));
         assertThat(model.chart().text()).isEqualTo("mute Input 1..2: note 12..13 = 100\nmute Main: note 14 = 100");
-        assertThat(model.answers().reality().text())
+        assertThat(model.implementation().reality().text())
                 .isEqualTo("toggle mute Input 1..2: note 12..13\ntoggle mute Main: note 14");
         assertThat(model.contradictedActions()).hasSize(3);
     }

@@ -16,15 +16,15 @@ import embrack.core.Mixers;
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
 import embrack.core.chart.ChartReading;
-import embrack.core.chart.LessonId;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.PartId;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Told;
+import embrack.core.edit.ControlEdit;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.SwitchEdit;
-import embrack.core.edit.TravelEdit;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.Model;
 import embrack.core.gear.SwitchMode;
@@ -40,7 +40,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.show.text.SongReading;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
-import embrack.core.switches.School;
+import embrack.core.switches.Practice;
 import embrack.core.switches.Target;
 import embrack.files.json.UnreadableFile;
 import java.io.IOException;
@@ -266,9 +266,9 @@ class PlanFileTests {
                 .edit(new SwitchEdit.NameSwitch(Sketch.at("foot-board 1"), "Undo"))
                 .edit(new SwitchEdit.WaitBefore(
                         Sketch.at("foot-board 1"), Moment.HOLD, 0, Sketch.stepOf("vocal-mixer mute:input-2"), "250"))
-                .edit(new TravelEdit.NameControl(treadle, "Loop level"))
-                .edit(new TravelEdit.AddTarget(treadle, new Target(new DeviceId("loop-table"), new PartId("track-1"))))
-                .edit(new TravelEdit.Shape(
+                .edit(new ControlEdit.NameControl(treadle, "Loop level"))
+                .edit(new ControlEdit.AddTarget(treadle, new Target(new DeviceId("loop-table"), new PartId("track-1"))))
+                .edit(new ControlEdit.Shape(
                         treadle,
                         new DeviceId("loop-table"),
                         new PartId("track-1"),
@@ -278,14 +278,14 @@ class PlanFileTests {
                         Law.GAIN,
                         "3",
                         "-6"))
-                .edit(new TravelEdit.ChooseTakeover(treadle, Takeover.CATCH))
-                .edit(new NumberEdit.Choose(School.MEMORIES, 1))
+                .edit(new ControlEdit.ChooseTakeover(treadle, Takeover.CATCH))
+                .edit(new NumberEdit.Choose(Practice.MEMORIES, 1))
                 .edit(new NumberEdit.UseMemories(new DeviceId("loop-table"), "12"))
                 .edit(new NumberEdit.Respond(
-                        new DeviceId("loop-table"), LessonId.parse("record:track-1"), true, "5", "120"))
+                        new DeviceId("loop-table"), LearnableId.parse("record:track-1"), true, "5", "120"))
                 .edit(new NumberEdit.PinNumber(
                         new DeviceId("loop-table"),
-                        LessonId.parse("stop-all:tracks"),
+                        LearnableId.parse("stop-all:tracks"),
                         MessageType.CONTROL_CHANGE,
                         "9",
                         "30"))

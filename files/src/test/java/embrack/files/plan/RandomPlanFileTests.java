@@ -10,7 +10,7 @@ import embrack.core.gear.Route;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.music.Key;
-import embrack.core.music.RandomScores;
+import embrack.core.music.RandomTempoMaps;
 import embrack.core.music.Tempo;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
@@ -107,7 +107,7 @@ class RandomPlanFileTests {
         List<Song> songs = new ArrayList<>();
         for (int i = 1; i <= 1 + random.nextInt(3); i++) {
             Form form = new Form(
-                    RandomScores.of(random),
+                    RandomTempoMaps.of(random),
                     List.of(
                             new Section(new TapeLabel("One"), 8),
                             new Section(new TapeLabel("Two"), 30, "on", 2, true, List.of("a: b"))));
@@ -115,7 +115,7 @@ class RandomPlanFileTests {
             for (int n = 1; n <= random.nextInt(12); n++) {
                 Anchor at =
                         switch (random.nextInt(4)) {
-                            case 0 -> new Anchor.OnBar(form.score().position(random.nextInt(100_000)));
+                            case 0 -> new Anchor.OnBar(form.tempoMap().position(random.nextInt(100_000)));
                             case 1 -> new Anchor.OnClock(random.nextInt(90_000_000));
                             case 2 ->
                                 new Anchor.AtSection(

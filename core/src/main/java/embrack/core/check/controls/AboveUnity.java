@@ -6,9 +6,9 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.edit.TravelEdit;
+import embrack.core.edit.ControlEdit;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
 import java.util.stream.Stream;
 
 /** A level can be pushed above unity by a foot. */
@@ -21,20 +21,21 @@ final class AboveUnity implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().switches().travels().stream()
-                .flatMap(travel ->
-                        travel.targets().stream().filter(Target::isAboveUnity).map(target -> finding(travel, target)));
+        return subject.plan().switches().controlAssignments().stream()
+                .flatMap(controlAssignment -> controlAssignment.targets().stream()
+                        .filter(Target::isAboveUnity)
+                        .map(target -> finding(controlAssignment, target)));
     }
 
-    private Finding finding(Travel travel, Target target) {
+    private Finding finding(ControlAssignment controlAssignment, Target target) {
         return found(Severity.LOOK)
-                .with("control", travel.at())
+                .with("control", controlAssignment.at())
                 .with("level", target)
                 .with("top", target.shown(target.programmed().highest()))
                 .mend(
                         "cap",
-                        new TravelEdit.Shape(
-                                travel.at(),
+                        new ControlEdit.Shape(
+                                controlAssignment.at(),
                                 target.device(),
                                 target.part(),
                                 String.valueOf(target.range().from()),

@@ -1,7 +1,7 @@
 package embrack.core.check.controls;
 
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.chart.Verb;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
@@ -15,9 +15,9 @@ import embrack.core.edit.NumberEdit;
 import embrack.core.edit.Refused;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.sim.ControlProof;
 import embrack.core.sim.Place;
 import embrack.core.sim.Prover;
-import embrack.core.sim.TravelProof;
 import embrack.core.sim.Verdict;
 import embrack.core.word.Fact;
 import java.util.List;
@@ -35,12 +35,12 @@ final class ControlNotAsMeant implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.travels().stream()
+        return subject.controlAssignments().stream()
                 .filter(proof -> proof.verdict() != Verdict.EXACT && proof.verdict() != Verdict.NO_WAY)
                 .map(proof -> finding(subject.plan(), proof));
     }
 
-    private Finding finding(Plan plan, TravelProof proof) {
+    private Finding finding(Plan plan, ControlProof proof) {
         List<Fact> wrong = proof.wrongPlaces().stream()
                 .<Fact>map(place -> new Fact.PartOf(place.device(), place.part()))
                 .distinct()
@@ -55,9 +55,9 @@ final class ControlNotAsMeant implements Rule {
     }
 
     /** Another number for what this moves, or for what it also moves; whichever makes it right. */
-    private static Optional<Remedy> remedy(Plan plan, TravelProof proof) {
+    private static Optional<Remedy> remedy(Plan plan, ControlProof proof) {
         Stream<DeviceId> devices = Stream.concat(
-                        proof.compiled().travel().targets().stream().map(t -> t.device()),
+                        proof.compiled().controlAssignment().targets().stream().map(t -> t.device()),
                         proof.wrongPlaces().stream().map(Place::device))
                 .distinct();
         return devices.flatMap(device -> plan.rig().device(device).learned().entrySet().stream()
@@ -69,7 +69,7 @@ final class ControlNotAsMeant implements Rule {
                 .map(edit -> new Remedy("choose-number", edit));
     }
 
-    private static boolean isConcerned(TravelProof proof, DeviceId device, Map.Entry<LessonId, Learned> learned) {
+    private static boolean isConcerned(ControlProof proof, DeviceId device, Map.Entry<LearnableId, Learned> learned) {
         return Stream.concat(proof.targets().stream(), proof.wrongPlaces().stream())
                 .anyMatch(place -> place.device().equals(device)
                         && place.part().equals(learned.getKey().part())
@@ -77,7 +77,7 @@ final class ControlNotAsMeant implements Rule {
                                 || learned.getKey().verb() == Verb.LEVEL));
     }
 
-    private static boolean works(Plan plan, Edit edit, TravelProof proof) {
+    private static boolean works(Plan plan, Edit edit, ControlProof proof) {
         try {
             Plan mended = edit.apply(plan);
             return new Prover(mended).prove(mended.switches().at(proof.at())).verdict() == Verdict.EXACT;

@@ -8,13 +8,13 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.compile.CompiledTravel;
+import embrack.core.compile.CompiledControl;
 import embrack.core.compile.Obstacle;
+import embrack.core.edit.ControlEdit;
 import embrack.core.edit.NumberEdit;
-import embrack.core.edit.TravelEdit;
 import embrack.core.level.Curve;
 import embrack.core.level.Range;
-import embrack.core.sim.TravelProof;
+import embrack.core.sim.ControlProof;
 import embrack.core.switches.Target;
 import embrack.core.word.Fact;
 import java.util.Optional;
@@ -30,13 +30,13 @@ final class ControlStopped implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.travels().stream()
+        return subject.controlAssignments().stream()
                 .flatMap(proof -> proof.compiled().targets().stream()
                         .flatMap(target ->
                                 target.obstacle().map(obstacle -> finding(proof, target, obstacle)).stream()));
     }
 
-    private Finding finding(TravelProof proof, CompiledTravel.CompiledTarget compiled, Obstacle obstacle) {
+    private Finding finding(ControlProof proof, CompiledControl.CompiledTarget compiled, Obstacle obstacle) {
         Target target = compiled.target();
         return stopped(compiled.target(), obstacle)
                 .with("control", proof.at())
@@ -63,7 +63,7 @@ final class ControlStopped implements Rule {
         };
     }
 
-    private static Optional<Remedy> remedy(TravelProof proof, Target target, Obstacle obstacle) {
+    private static Optional<Remedy> remedy(ControlProof proof, Target target, Obstacle obstacle) {
         return switch (obstacle) {
             case Obstacle.NothingLearned o -> Optional.of(new Remedy("choose-number", new NumberEdit.ChooseNumbers()));
             case Obstacle.CannotShape o -> Optional.of(new Remedy("whole-range", shape(proof, target, Range.FULL)));
@@ -71,8 +71,8 @@ final class ControlStopped implements Rule {
         };
     }
 
-    private static TravelEdit.Shape shape(TravelProof proof, Target target, Range range) {
-        return new TravelEdit.Shape(
+    private static ControlEdit.Shape shape(ControlProof proof, Target target, Range range) {
+        return new ControlEdit.Shape(
                 proof.at(),
                 target.device(),
                 target.part(),

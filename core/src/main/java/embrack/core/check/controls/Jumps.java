@@ -6,10 +6,10 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.edit.TravelEdit;
+import embrack.core.edit.ControlEdit;
 import embrack.core.level.Takeover;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
 import java.util.stream.Stream;
 
 /** A level jumps to where the control happens to stand. */
@@ -24,22 +24,22 @@ final class Jumps implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().switches().travels().stream()
-                .filter(travel ->
-                        travel.takeover() == Takeover.JUMP && !travel.targets().isEmpty())
-                .map(travel -> finding(travel));
+        return subject.plan().switches().controlAssignments().stream()
+                .filter(controlAssignment -> controlAssignment.takeover() == Takeover.JUMP
+                        && !controlAssignment.targets().isEmpty())
+                .map(controlAssignment -> finding(controlAssignment));
     }
 
-    private Finding finding(Travel travel) {
-        Target target = travel.targets().getFirst();
+    private Finding finding(ControlAssignment controlAssignment) {
+        Target target = controlAssignment.targets().getFirst();
         int top = target.at(127).amount().orElseThrow();
         return found(Severity.LOOK)
-                .with("control", travel.at())
+                .with("control", controlAssignment.at())
                 .with("level", target)
                 .with(
                         "jump",
                         target.law().move(top, target.at(HALF_WAY).amount().orElseThrow(), target.topDecibels()))
-                .mend("scale", new TravelEdit.ChooseTakeover(travel.at(), Takeover.SCALED))
+                .mend("scale", new ControlEdit.ChooseTakeover(controlAssignment.at(), Takeover.SCALED))
                 .made();
     }
 }

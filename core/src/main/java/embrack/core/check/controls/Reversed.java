@@ -6,10 +6,10 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.edit.TravelEdit;
+import embrack.core.edit.ControlEdit;
 import embrack.core.gear.ControlType;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
 import java.util.stream.Stream;
 
 /** Toe down makes it quieter. */
@@ -22,23 +22,23 @@ final class Reversed implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().switches().travels().stream()
-                .filter(travel -> travel.at().type() == ControlType.TREADLE)
-                .flatMap(travel -> travel.targets().stream()
+        return subject.plan().switches().controlAssignments().stream()
+                .filter(controlAssignment -> controlAssignment.at().type() == ControlType.TREADLE)
+                .flatMap(controlAssignment -> controlAssignment.targets().stream()
                         .filter(target -> target.range().isInverted())
-                        .map(target -> finding(travel, target)));
+                        .map(target -> finding(controlAssignment, target)));
     }
 
-    private Finding finding(Travel travel, Target target) {
+    private Finding finding(ControlAssignment controlAssignment, Target target) {
         return found(Severity.NOTE)
-                .with("control", travel.at())
+                .with("control", controlAssignment.at())
                 .with("level", target)
                 .with("heel", target.shown(target.at(0).amount().orElseThrow()))
                 .with("toe", target.shown(target.at(127).amount().orElseThrow()))
                 .mend(
                         "turn-round",
-                        new TravelEdit.Shape(
-                                travel.at(),
+                        new ControlEdit.Shape(
+                                controlAssignment.at(),
                                 target.device(),
                                 target.part(),
                                 String.valueOf(target.range().to()),

@@ -51,7 +51,7 @@ final class ChartContradictsBox implements Rule {
                 .with("action", model.words(wrong.getFirst()))
                 .with(
                         "done",
-                        model.answers().reactionsToChart(wrong.getFirst()).stream()
+                        model.implementation().reactionsToChart(wrong.getFirst()).stream()
                                 .map(model::words)
                                 .toList())
                 .with("wrong", wrong.size())

@@ -2,22 +2,22 @@ package embrack.core.check.rule;
 
 import embrack.core.plan.Plan;
 import embrack.core.sim.BookProof;
+import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
-import embrack.core.sim.TravelProof;
 import embrack.core.way.Ways;
 import java.util.List;
 
 /**
  * What rules look at: a plan and the proofs of its switches.
  *
- * @param travels the proofs of its treadles, faders and knobs
+ * @param controlAssignments the proofs of its treadles, faders and knobs
  * @param book the proofs of its cues, and how the show runs
  * @param ways the ways through its rig
  */
-public record Subject(Plan plan, List<Proof> proofs, List<TravelProof> travels, BookProof book, Ways ways) {
+public record Subject(Plan plan, List<Proof> proofs, List<ControlProof> controlAssignments, BookProof book, Ways ways) {
 
     public Subject {
         proofs = List.copyOf(proofs);
-        travels = List.copyOf(travels);
+        controlAssignments = List.copyOf(controlAssignments);
     }
 }

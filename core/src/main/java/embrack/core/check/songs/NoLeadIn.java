@@ -33,9 +33,12 @@ final class NoLeadIn implements Rule {
 
     /** How long the lead-in of a song lasts, at its first tempo and metre, microseconds. */
     static long leadIn(Song song) {
-        Metre metre = song.form().score().metre(1);
-        return Math.round(
-                song.leadInBars() * metre.beats() * song.form().score().tempo(0).microsPerQuarter() * 4 / metre.unit());
+        Metre metre = song.form().tempoMap().metre(1);
+        return Math.round(song.leadInBars()
+                * metre.beats()
+                * song.form().tempoMap().tempo(0).microsPerQuarter()
+                * 4
+                / metre.unit());
     }
 
     private Optional<Finding> finding(Plan plan, Song song) {

@@ -9,7 +9,7 @@ import embrack.core.check.rule.Topic;
 import embrack.core.check.songs.CueWords.Sung;
 import embrack.core.edit.CueEdit;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
+import embrack.core.music.TempoMap;
 import embrack.core.show.Anchor;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -41,19 +41,19 @@ final class OffTheBeat implements Rule {
     }
 
     private Optional<Finding> finding(Sung sung, long micros) {
-        Score score = sung.song().form().score();
-        int bar = score.position(score.tickAt(micros)).bar();
+        TempoMap tempoMap = sung.song().form().tempoMap();
+        int bar = tempoMap.position(tempoMap.tickAt(micros)).bar();
         return Stream.of(Position.bar(bar), Position.bar(bar + 1))
-                .filter(downbeat -> isNear(Math.abs(score.micros(downbeat) - micros)))
+                .filter(downbeat -> isNear(Math.abs(tempoMap.micros(downbeat) - micros)))
                 .findFirst()
                 .map(downbeat -> found(Severity.LOOK)
                         .with("at", sung.moment())
-                        .with("apart", micros - score.micros(downbeat))
+                        .with("apart", micros - tempoMap.micros(downbeat))
                         .with("bar", downbeat.bar())
                         .mend(
                                 "place",
                                 new CueEdit.PlaceCue(
-                                        sung.song().id(), sung.cue().number(), score.text(downbeat)))
+                                        sung.song().id(), sung.cue().number(), tempoMap.text(downbeat)))
                         .in(sung.at())
                         .made());
     }

@@ -90,7 +90,7 @@ final class AlsoMoves implements Rule {
     }
 
     private static boolean hearsAll(Plan plan, DeviceId device) {
-        return plan.rig().model(device).answers().quirks().hearsAllChannels()
+        return plan.rig().model(device).implementation().quirks().hearsAllChannels()
                 || plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).isEmpty();
     }
 

@@ -1,7 +1,7 @@
 package embrack.core.check.switches;
 
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.chart.Response;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Rule;
@@ -46,11 +46,11 @@ final class DeadInput implements Rule {
     }
 
     private static Optional<Learned> learned(Plan plan, Step step) {
-        return Optional.ofNullable(plan.rig().device(step.device()).learned().get(LessonId.of(step.action())));
+        return Optional.ofNullable(plan.rig().device(step.device()).learned().get(LearnableId.of(step.action())));
     }
 
     private static NumberEdit.Respond plainly(Step step) {
-        return new NumberEdit.Respond(step.device(), LessonId.of(step.action()), false, "0", "127");
+        return new NumberEdit.Respond(step.device(), LearnableId.of(step.action()), false, "0", "127");
     }
 
     private Finding finding(Plan plan, Proof proof, Step step) {

@@ -1,6 +1,6 @@
 package embrack.core.check.switches;
 
-import embrack.core.chart.LessonId;
+import embrack.core.chart.LearnableId;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
@@ -42,7 +42,7 @@ final class NothingLearned implements Rule {
                 .rig()
                 .device(device)
                 .learned()
-                .containsKey(LessonId.of(stopped.getFirst().step().step().action()));
+                .containsKey(LearnableId.of(stopped.getFirst().step().step().action()));
     }
 
     private Finding finding(Plan plan, DeviceId device, List<Stopped<Obstacle.NothingLearned>> stopped) {

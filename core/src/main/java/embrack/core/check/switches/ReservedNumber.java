@@ -1,7 +1,7 @@
 package embrack.core.check.switches;
 
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
@@ -33,14 +33,14 @@ final class ReservedNumber implements Rule {
                                 .stream()));
     }
 
-    private Finding finding(Device device, LessonId lesson, Learned learned, Phrase why) {
+    private Finding finding(Device device, LearnableId learnable, Learned learned, Phrase why) {
         return found(Severity.LOOK)
                 .with("device", device)
-                .with("part", new Fact.PartOf(device.id(), lesson.part()))
+                .with("part", new Fact.PartOf(device.id(), learnable.part()))
                 .with("type", learned.type().shortName())
                 .with("number", learned.number())
                 .with("why", why)
-                .mend("choose-number", new NumberEdit.PinNumber(device.id(), lesson, learned.type(), "", ""))
+                .mend("choose-number", new NumberEdit.PinNumber(device.id(), learnable, learned.type(), "", ""))
                 .made();
     }
 }

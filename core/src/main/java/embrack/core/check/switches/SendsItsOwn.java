@@ -1,6 +1,6 @@
 package embrack.core.check.switches;
 
-import embrack.core.chart.LessonId;
+import embrack.core.chart.LearnableId;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
@@ -39,9 +39,9 @@ final class SendsItsOwn implements Rule {
     /** What the receiver learned can be learned anew, from what the switch sends. */
     private static Optional<Remedy> learnIt(Plan plan, Stopped<Obstacle.SendsItsOwn> stopped) {
         DeviceId device = stopped.step().step().device();
-        LessonId lesson = LessonId.of(stopped.step().step().action());
-        return Optional.ofNullable(plan.rig().device(device).learned().get(lesson))
-                .map(learned -> new NumberEdit.PinNumber(device, lesson, learned.type(), "", ""))
+        LearnableId learnable = LearnableId.of(stopped.step().step().action());
+        return Optional.ofNullable(plan.rig().device(device).learned().get(learnable))
+                .map(learned -> new NumberEdit.PinNumber(device, learnable, learned.type(), "", ""))
                 .filter(edit -> Mending.works(plan, edit, stopped.at()))
                 .map(edit -> new Remedy("learn", edit));
     }

@@ -11,7 +11,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.way.Hop;
 import embrack.core.way.Loops;
-import embrack.core.way.Way;
+import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
 import java.util.List;
 import java.util.Set;
@@ -54,7 +54,7 @@ final class ArrivesTwice implements Rule {
         return pieces.stream().map(Hop::arrivesAt).distinct().count() < pieces.size();
     }
 
-    private Finding finding(Rig rig, DeviceId board, List<Way> ways) {
+    private Finding finding(Rig rig, DeviceId board, List<SignalPath> ways) {
         DeviceId receiver = ways.getFirst().last().arrivesAt();
         return found(Severity.LOOK)
                 .with("sender", board)

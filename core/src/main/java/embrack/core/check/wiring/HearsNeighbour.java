@@ -27,7 +27,7 @@ final class HearsNeighbour implements Rule {
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
         return rig.devices().stream()
-                .filter(d -> rig.model(d.id()).answers().quirks().hearsAllChannels())
+                .filter(d -> rig.model(d.id()).implementation().quirks().hearsAllChannels())
                 .flatMap(receiver -> heard(subject, receiver).map(sender -> finding(sender, receiver)));
     }
 

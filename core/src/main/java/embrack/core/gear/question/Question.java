@@ -2,7 +2,7 @@ package embrack.core.gear.question;
 
 import embrack.core.chart.ChartRow;
 import embrack.core.chart.ChartWords;
-import embrack.core.chart.Lesson;
+import embrack.core.chart.Learnable;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Board;
 import embrack.core.gear.Connector;
@@ -58,15 +58,15 @@ public sealed interface Question {
                                 row.get().verb().phrase(),
                                 row.get().part().name()));
             }
-            Optional<Lesson> lesson = model.chart().lessons().stream()
+            Optional<Learnable> learnable = model.chart().learnables().stream()
                     .filter(l -> isMeant(l.verb()))
                     .filter(l -> by.isEmpty() || l.types().contains(by.get()))
                     .findFirst();
-            if (lesson.isPresent()) {
+            if (learnable.isPresent()) {
                 return Answer.yes("Learns it for \"%s %s\"."
                         .formatted(
-                                lesson.get().verb().phrase(),
-                                lesson.get().part().name()));
+                                learnable.get().verb().phrase(),
+                                learnable.get().part().name()));
             }
             Set<MessageType> sends = sends(model);
             return sends.isEmpty() ? Answer.no(deaf(model)) : sender(sends, known);

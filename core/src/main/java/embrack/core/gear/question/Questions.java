@@ -98,17 +98,21 @@ public record Questions(List<Question> all) {
     }
 
     private Verdict verdict(Model model, Collection<Model> known) {
-        List<Answer> answers =
+        List<Answer> implementation =
                 all.stream().map(question -> question.answer(model, known)).toList();
-        Optional<Answer> no = answers.stream().filter(answer -> !answer.can()).findFirst();
+        Optional<Answer> no =
+                implementation.stream().filter(answer -> !answer.can()).findFirst();
         return new Verdict(
                 model,
                 no.isEmpty(),
-                answers.stream().allMatch(Answer::itself),
+                implementation.stream().allMatch(Answer::itself),
                 no.map(Answer::because)
                         .orElseGet(() -> String.join(
                                 " ",
-                                answers.stream().map(Answer::because).distinct().toList())));
+                                implementation.stream()
+                                        .map(Answer::because)
+                                        .distinct()
+                                        .toList())));
     }
 
     private static Question one(String typed) {

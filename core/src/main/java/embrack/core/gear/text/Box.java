@@ -1,7 +1,7 @@
 package embrack.core.gear.text;
 
 import embrack.core.chart.Chart;
-import embrack.core.gear.Answers;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Memory;
 import embrack.core.gear.Model;
@@ -22,7 +22,7 @@ public record Box(Sockets sockets, Surface surface, Memory memory, Quirks quirks
                 model.sockets(),
                 model.surface(),
                 model.memory(),
-                model.answers().quirks(),
+                model.implementation().quirks(),
                 model.power());
     }
 
@@ -33,6 +33,6 @@ public record Box(Sockets sockets, Surface surface, Memory memory, Quirks quirks
      * @throws IllegalArgumentException when box and charts do not go together
      */
     public Model model(ModelId id, TapeLabel name, Kind kind, Chart chart, Chart reality) {
-        return new Model(id, name, kind, sockets, surface, memory, new Answers(chart, reality, quirks), power);
+        return new Model(id, name, kind, sockets, surface, memory, new Implementation(chart, reality, quirks), power);
     }
 }

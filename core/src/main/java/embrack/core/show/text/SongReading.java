@@ -3,9 +3,9 @@ package embrack.core.show.text;
 import embrack.core.music.Metre;
 import embrack.core.music.MetreChange;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
 import embrack.core.music.Tempo;
 import embrack.core.music.TempoChange;
+import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
 import embrack.core.show.Form;
 import embrack.core.show.Section;
@@ -284,7 +284,7 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
             behind.stream()
                     .filter(one -> one.bar() < 1 || one.section() < sections.size() - 1)
                     .forEach(one -> problems.add(one.problem()));
-            Score bars = fit(1, () -> new Score(metres, List.of()));
+            TempoMap bars = fit(1, () -> new TempoMap(metres, List.of()));
             List<TempoChange> changes = new ArrayList<>();
             for (Marked marked : tempos) {
                 try {
@@ -309,7 +309,7 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
             }
             problems.sort(null);
             Optional<Form> form = problems.isEmpty()
-                    ? Optional.of(fit(1, () -> new Form(new Score(metres, changes), sections)))
+                    ? Optional.of(fit(1, () -> new Form(new TempoMap(metres, changes), sections)))
                     : Optional.empty();
             return new SongReading(form, stems, problems);
         }

@@ -3,8 +3,8 @@ package embrack.core.show.text;
 import embrack.core.music.Metre;
 import embrack.core.music.MetreChange;
 import embrack.core.music.Position;
-import embrack.core.music.Score;
 import embrack.core.music.TempoChange;
+import embrack.core.music.TempoMap;
 import embrack.core.show.Form;
 import embrack.core.show.Section;
 import embrack.core.show.Stem;
@@ -23,10 +23,10 @@ public final class SongText {
         for (int i = 0; i < form.sections().size(); i++) {
             int first = form.firstBar(i);
             int last = i + 1 == form.sections().size() ? Integer.MAX_VALUE : form.lastBar(i);
-            changes(form.score(), first, first, 0).forEach(lines::add);
+            changes(form.tempoMap(), first, first, 0).forEach(lines::add);
             lines.add(section(form.sections().get(i)));
             form.sections().get(i).lines().forEach(line -> lines.add("  words: " + line));
-            changes(form.score(), first, last, 1).forEach(lines::add);
+            changes(form.tempoMap(), first, last, 1).forEach(lines::add);
         }
         stems.forEach(stem -> lines.add(stem(stem)));
         return String.join("\n", lines) + "\n";
@@ -54,30 +54,30 @@ public final class SongText {
      * Changes at the very start of a section stand before it; those inside it, behind it, with their place counted from
      * its first bar.
      */
-    private static Stream<String> changes(Score score, int first, int last, int fromTick) {
-        Stream<MetreChange> metres = score.metres().stream()
+    private static Stream<String> changes(TempoMap tempoMap, int first, int last, int fromTick) {
+        Stream<MetreChange> metres = tempoMap.metres().stream()
                 .filter(change -> fromTick == 0 ? change.bar() == first : change.bar() > first && change.bar() <= last);
-        Stream<TempoChange> tempos = score.tempos().stream().filter(change -> {
-            Position at = score.position(score.tick(change.at()));
+        Stream<TempoChange> tempos = tempoMap.tempos().stream().filter(change -> {
+            Position at = tempoMap.position(tempoMap.tick(change.at()));
             return fromTick == 0
                     ? at.equals(Position.bar(first))
                     : at.compareTo(Position.bar(first)) > 0 && at.bar() <= last;
         });
         return Stream.concat(
-                metres.map(
-                        change -> place(score, Position.bar(change.bar()), first, fromTick) + "metre " + metre(change)),
-                tempos.map(change -> place(score, score.position(score.tick(change.at())), first, fromTick) + "tempo "
-                        + change.tempo() + (change.glides() ? " gliding" : "")));
+                metres.map(change ->
+                        place(tempoMap, Position.bar(change.bar()), first, fromTick) + "metre " + metre(change)),
+                tempos.map(change -> place(tempoMap, tempoMap.position(tempoMap.tick(change.at())), first, fromTick)
+                        + "tempo " + change.tempo() + (change.glides() ? " gliding" : "")));
     }
 
     private static Metre metre(MetreChange change) {
         return change.metre();
     }
 
-    private static String place(Score score, Position at, int first, int fromTick) {
+    private static String place(TempoMap tempoMap, Position at, int first, int fromTick) {
         if (fromTick == 0) {
             return "";
         }
-        return "  at %d%s: ".formatted(at.bar() - first + 1, at.tick() == 0 ? "" : " " + score.beat(at));
+        return "  at %d%s: ".formatted(at.bar() - first + 1, at.tick() == 0 ? "" : " " + tempoMap.beat(at));
     }
 }

@@ -34,8 +34,8 @@ class LibraryTests {
     @FieldSource("SHIPPED")
     void everyShippedChartDoesWhatItSays(Model model) {
         assertThat(model.chart().rows().stream().flatMap(row -> row.actions().stream()))
-                .allSatisfy(action ->
-                        assertThat(model.answers().reactionsToChart(action)).containsExactly(action));
+                .allSatisfy(action -> assertThat(model.implementation().reactionsToChart(action))
+                        .containsExactly(action));
         assertThat(ChartReading.of(model.chart().text()).problems())
                 .filteredOn(p -> p.level() != Problem.Level.NOTE)
                 .isEmpty();
@@ -54,12 +54,12 @@ class LibraryTests {
         ChartReading again = ChartReading.of(ChartWriter.write(
                 model.chart().conventions(),
                 model.chart().rows(),
-                model.chart().lessons(),
+                model.chart().learnables(),
                 model.chart().safe()));
         assertThat(again.errors()).isEmpty();
         assertThat(again.chart().orElseThrow().rows()).isEqualTo(model.chart().rows());
-        assertThat(again.chart().orElseThrow().lessons())
-                .isEqualTo(model.chart().lessons());
+        assertThat(again.chart().orElseThrow().learnables())
+                .isEqualTo(model.chart().learnables());
         assertThat(again.chart().orElseThrow().safe()).isEqualTo(model.chart().safe());
     }
 

@@ -9,25 +9,25 @@ import embrack.core.midi.DataByte;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.ControlAt;
-import embrack.core.switches.School;
+import embrack.core.switches.Practice;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
 import embrack.core.word.Phrase;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /** Changes to what a treadle, fader or knob moves. */
-public sealed interface TravelEdit extends Edit {
+public sealed interface ControlEdit extends Edit {
 
     ControlAt at();
 
     /** Puts tape beside a control; without a name, takes it off. */
-    record NameControl(ControlAt at, String name) implements TravelEdit {
+    record NameControl(ControlAt at, String name) implements ControlEdit {
         @Override
         public Plan apply(Plan plan) {
             Optional<TapeLabel> label = name.isBlank() ? Optional.empty() : Optional.of(Typed.label("name", name));
-            return change(plan, at, "name", travel -> travel.withLabel(label));
+            return change(plan, at, "name", controlAssignment -> controlAssignment.withLabel(label));
         }
 
         @Override
@@ -39,7 +39,7 @@ public sealed interface TravelEdit extends Edit {
     }
 
     /** Has a control move one more level. */
-    record AddTarget(ControlAt at, Target target) implements TravelEdit {
+    record AddTarget(ControlAt at, Target target) implements ControlEdit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("target", plan, target.device());
@@ -47,11 +47,11 @@ public sealed interface TravelEdit extends Edit {
                     plan,
                     at,
                     "target",
-                    travel -> (travel.targets().isEmpty()
-                                            && travel.label().isEmpty()
-                                            && plan.schools().answer(School.FADERS) == 1
-                                    ? travel.withTakeover(Takeover.JUMP)
-                                    : travel)
+                    controlAssignment -> (controlAssignment.targets().isEmpty()
+                                            && controlAssignment.label().isEmpty()
+                                            && plan.practices().answer(Practice.FADERS) == 1
+                                    ? controlAssignment.withTakeover(Takeover.JUMP)
+                                    : controlAssignment)
                             .withTarget(target));
         }
 
@@ -62,14 +62,14 @@ public sealed interface TravelEdit extends Edit {
     }
 
     /** Has a control no longer move a level. */
-    record RemoveTarget(ControlAt at, DeviceId device, PartId part) implements TravelEdit {
+    record RemoveTarget(ControlAt at, DeviceId device, PartId part) implements ControlEdit {
         @Override
         public Plan apply(Plan plan) {
             return change(
                     plan,
                     at,
                     "target",
-                    travel -> travel.withTargets(travel.targets().stream()
+                    controlAssignment -> controlAssignment.withTargets(controlAssignment.targets().stream()
                             .filter(t -> !is(t, device, part))
                             .toList()));
         }
@@ -91,18 +91,18 @@ public sealed interface TravelEdit extends Edit {
             Law law,
             String top,
             String cap)
-            implements TravelEdit {
+            implements ControlEdit {
         @Override
         public Plan apply(Plan plan) {
             Range range = new Range(level("from", from), level("to", to), curve);
             int most = top.isBlank() ? 0 : Typed.number("top", top);
             Optional<Integer> highest = cap.isBlank() ? Optional.empty() : Optional.of(Typed.number("cap", cap));
             Target shaped = Typed.accepted("top", () -> new Target(device, part, range, law, most, highest));
-            return change(plan, at, "from", travel -> {
-                if (travel.targets().stream().noneMatch(t -> is(t, device, part))) {
+            return change(plan, at, "from", controlAssignment -> {
+                if (controlAssignment.targets().stream().noneMatch(t -> is(t, device, part))) {
                     throw new Refused("from", Say.of("no.shape"));
                 }
-                return travel.withTargets(travel.targets().stream()
+                return controlAssignment.withTargets(controlAssignment.targets().stream()
                         .map(t -> is(t, device, part) ? shaped : t)
                         .toList());
             });
@@ -122,10 +122,10 @@ public sealed interface TravelEdit extends Edit {
     }
 
     /** Chooses what the receivers do when the control stands elsewhere than their value. */
-    record ChooseTakeover(ControlAt at, Takeover takeover) implements TravelEdit {
+    record ChooseTakeover(ControlAt at, Takeover takeover) implements ControlEdit {
         @Override
         public Plan apply(Plan plan) {
-            return change(plan, at, "takeover", travel -> travel.withTakeover(takeover));
+            return change(plan, at, "takeover", controlAssignment -> controlAssignment.withTakeover(takeover));
         }
 
         @Override
@@ -135,10 +135,10 @@ public sealed interface TravelEdit extends Edit {
     }
 
     /** Takes the tape and all levels from a control. */
-    record ClearControl(ControlAt at) implements TravelEdit {
+    record ClearControl(ControlAt at) implements ControlEdit {
         @Override
         public Plan apply(Plan plan) {
-            return change(plan, at, "target", travel -> Travel.blank(at));
+            return change(plan, at, "target", controlAssignment -> ControlAssignment.blank(at));
         }
 
         @Override
@@ -151,7 +151,7 @@ public sealed interface TravelEdit extends Edit {
         return target.device().equals(device) && target.part().equals(part);
     }
 
-    private static Plan change(Plan plan, ControlAt at, String field, UnaryOperator<Travel> change) {
+    private static Plan change(Plan plan, ControlAt at, String field, UnaryOperator<ControlAssignment> change) {
         Typed.device(field, plan, at.box());
         Typed.accepted(field, () -> plan.controls(at));
         return Typed.accepted(

@@ -5,9 +5,9 @@ import embrack.core.rig.Rig;
 import java.util.List;
 
 /** A whole way from one box to another; {@code hops} holds at least one. */
-public record Way(List<Hop> hops) {
+public record SignalPath(List<Hop> hops) {
 
-    public Way {
+    public SignalPath {
         hops = List.copyOf(hops);
         if (hops.isEmpty()) {
             throw new IllegalArgumentException("a way has at least one hop");

@@ -13,17 +13,17 @@ import java.util.TreeSet;
  * @param types what it can learn, at least one
  * @param refusesZero whether it does not learn from a message of value 0
  */
-public record Lesson(Verb verb, Part part, SortedSet<MessageType> types, boolean refusesZero) {
+public record Learnable(Verb verb, Part part, SortedSet<MessageType> types, boolean refusesZero) {
 
-    public Lesson {
+    public Learnable {
         types = Collections.unmodifiableSortedSet(new TreeSet<>(types));
         if (types.isEmpty()) {
             throw new IllegalArgumentException("a box that learns learns at least one type of message");
         }
     }
 
-    public LessonId id() {
-        return new LessonId(verb, part.id());
+    public LearnableId id() {
+        return new LearnableId(verb, part.id());
     }
 
     /** Why the box does not learn from a message, as a sentence; empty when it does. */

@@ -17,10 +17,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class ScoreTests {
+class TempoMapTests {
 
-    private static Score steady(String metre, String tempo) {
-        return new Score(
+    private static TempoMap steady(String metre, String tempo) {
+        return new TempoMap(
                 List.of(new MetreChange(1, Metre.parse(metre))),
                 List.of(new TempoChange(Position.START, Tempo.parse(tempo))));
     }
@@ -43,14 +43,18 @@ class ScoreTests {
     /** The integral of 60 / tempo over the beats: 60 * 32 / 30 * ln(120 / 90) s; the mean tempo would give 18.286 s. */
     @Test
     void aGlideTakesItsIntegralAndNotTheMeanTempo() {
-        Score score = new Score(
+        TempoMap tempoMap = new TempoMap(
                 List.of(),
                 List.of(
                         new TempoChange(Position.START, Tempo.parse("90"), true),
                         new TempoChange(Position.bar(9), Tempo.parse("120"))));
-        assertThat(Clock.text(score.micros(Position.bar(9)))).isEqualTo("0:18.412");
-        assertThat(score.exactMicros(8 * 3840)).isCloseTo(64e6 * Math.log(4.0 / 3), within(0.001));
-        assertThat(List.of(score.tempo(0), score.tempo(4 * 3840), score.tempo(8 * 3840), score.tempo(20 * 3840)))
+        assertThat(Clock.text(tempoMap.micros(Position.bar(9)))).isEqualTo("0:18.412");
+        assertThat(tempoMap.exactMicros(8 * 3840)).isCloseTo(64e6 * Math.log(4.0 / 3), within(0.001));
+        assertThat(List.of(
+                        tempoMap.tempo(0),
+                        tempoMap.tempo(4 * 3840),
+                        tempoMap.tempo(8 * 3840),
+                        tempoMap.tempo(20 * 3840)))
                 .extracting(Tempo::toString)
                 .containsExactly("90", "105", "120", "120");
     }
@@ -62,18 +66,18 @@ class ScoreTests {
         for (int i = 0; i < 1_000_000; i++) {
             sum += 60e6 / (76 + 16 * (i + 0.5) / 1e6) * 32 / 1e6;
         }
-        Score score = new Score(
+        TempoMap tempoMap = new TempoMap(
                 List.of(),
                 List.of(
                         new TempoChange(Position.START, Tempo.parse("76"), true),
                         new TempoChange(Position.bar(9), Tempo.parse("92"))));
-        assertThat(score.exactMicros(8 * 3840)).isCloseTo(sum, within(1.0));
+        assertThat(tempoMap.exactMicros(8 * 3840)).isCloseTo(sum, within(1.0));
     }
 
     @Test
     void anotherTempoScalesEveryTime() {
-        Score slow = steady("4/4", "84");
-        Score fast = slow.atTempoTimes(98.0 / 84);
+        TempoMap slow = steady("4/4", "84");
+        TempoMap fast = slow.atTempoTimes(98.0 / 84);
         assertThat(fast.micros(Position.bar(17)) / (double) slow.micros(Position.bar(17)))
                 .isCloseTo(0.857, within(0.0005));
     }
@@ -125,8 +129,8 @@ class ScoreTests {
         "7999000, 3840, 8000000, +1 ms"
     })
     void aCapturedTimeSnapsToTheNearest(long micros, int grid, long snapped, String shift) {
-        Score score = steady("4/4", "120");
-        long there = score.micros(score.snap(micros, grid));
+        TempoMap tempoMap = steady("4/4", "120");
+        long there = tempoMap.micros(tempoMap.snap(micros, grid));
         assertThat(there).isEqualTo(snapped);
         assertThat(Clock.shift(there - micros)).isEqualTo(shift);
     }
@@ -161,11 +165,11 @@ class ScoreTests {
         "5 2 2/3, bar 5 beat 2 2/3, 2 2/3"
     })
     void aPositionIsReadAndWritten(String typed, String written, String beat) {
-        Score score = new Score(
+        TempoMap tempoMap = new TempoMap(
                 List.of(new MetreChange(1, Metre.parse("7/8")), new MetreChange(4, Metre.parse("4/4"))), List.of());
-        assertThat(score.text(score.parse(typed))).isEqualTo(written);
-        assertThat(score.beat(score.parse(typed))).isEqualTo(beat);
-        assertThat(score.parse(written)).isEqualTo(score.parse(typed));
+        assertThat(tempoMap.text(tempoMap.parse(typed))).isEqualTo(written);
+        assertThat(tempoMap.beat(tempoMap.parse(typed))).isEqualTo(beat);
+        assertThat(tempoMap.parse(written)).isEqualTo(tempoMap.parse(typed));
     }
 
     @ParameterizedTest
@@ -188,14 +192,14 @@ class ScoreTests {
     /** Any map: every tick comes back from its time, bars from their ticks, time never runs backwards. */
     @Property(tries = 300)
     void ticksAndTimesGoBothWays(@ForAll @IntRange(max = 1_000_000) int seed) {
-        Score score = RandomScores.of(new Random(seed));
+        TempoMap tempoMap = RandomTempoMaps.of(new Random(seed));
         double before = -1;
         for (long tick = 0; tick < 100_000; tick += 331) {
-            double micros = score.exactMicros(tick);
+            double micros = tempoMap.exactMicros(tick);
             assertThat(micros).isGreaterThan(before);
-            assertThat(score.tickAt(Math.round(micros))).isEqualTo(tick);
-            assertThat(score.tick(score.position(tick))).isEqualTo(tick);
-            assertThat(score.tick(score.parse(score.text(score.position(tick)))))
+            assertThat(tempoMap.tickAt(Math.round(micros))).isEqualTo(tick);
+            assertThat(tempoMap.tick(tempoMap.position(tick))).isEqualTo(tick);
+            assertThat(tempoMap.tick(tempoMap.parse(tempoMap.text(tempoMap.position(tick)))))
                     .isEqualTo(tick);
             before = micros;
         }

@@ -1,6 +1,6 @@
 package embrack.core.sim;
 
-import embrack.core.compile.CompiledTravel;
+import embrack.core.compile.CompiledControl;
 import embrack.core.switches.ControlAt;
 import java.util.Collections;
 import java.util.List;
@@ -17,15 +17,15 @@ import java.util.TreeSet;
  * @param trials the movement from power-on and from the opposite; the numbers of the presses are positions, 0 to 127
  * @param trace what one message of each level does
  */
-public record TravelProof(
-        CompiledTravel compiled,
+public record ControlProof(
+        CompiledControl compiled,
         Verdict verdict,
         SortedSet<Place> targets,
         SortedSet<Place> wrongPlaces,
         List<Trial> trials,
         List<Event> trace) {
 
-    public TravelProof {
+    public ControlProof {
         targets = Collections.unmodifiableSortedSet(new TreeSet<>(targets));
         wrongPlaces = Collections.unmodifiableSortedSet(new TreeSet<>(wrongPlaces));
         trials = List.copyOf(trials);
@@ -33,6 +33,6 @@ public record TravelProof(
     }
 
     public ControlAt at() {
-        return compiled.travel().at();
+        return compiled.controlAssignment().at();
     }
 }

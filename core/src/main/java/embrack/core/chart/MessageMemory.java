@@ -17,22 +17,23 @@ import java.util.TreeMap;
  * @param recent the last messages, newest last
  * @param presses how many messages of the upper half of the values came, by type and number
  */
-public record Heard(SortedMap<Integer, Integer> controls, List<Message> recent, SortedMap<Integer, Integer> presses) {
+public record MessageMemory(
+        SortedMap<Integer, Integer> controls, List<Message> recent, SortedMap<Integer, Integer> presses) {
 
     /** No row of a chart has more messages than this. */
     static final int MOST = 8;
 
-    public static final Heard NOTHING =
-            new Heard(Collections.emptySortedMap(), List.of(), Collections.emptySortedMap());
+    public static final MessageMemory NOTHING =
+            new MessageMemory(Collections.emptySortedMap(), List.of(), Collections.emptySortedMap());
 
-    public Heard {
+    public MessageMemory {
         controls = Collections.unmodifiableSortedMap(new TreeMap<>(controls));
         recent = List.copyOf(recent);
         presses = Collections.unmodifiableSortedMap(new TreeMap<>(presses));
     }
 
     /** With one more message. */
-    public Heard with(Message message) {
+    public MessageMemory with(Message message) {
         var counted = new TreeMap<>(presses);
         if (message instanceof Message.Voice && message.data2() >= Response.ON) {
             counted.merge(key(message), 1, Integer::sum);
@@ -40,11 +41,11 @@ public record Heard(SortedMap<Integer, Integer> controls, List<Message> recent, 
         if (message instanceof Message.ControlChange change) {
             var more = new TreeMap<>(controls);
             more.put(change.controller(), change.value());
-            return new Heard(more, recent, counted);
+            return new MessageMemory(more, recent, counted);
         }
         List<Message> newest = new ArrayList<>(recent.subList(Math.max(0, recent.size() - MOST + 1), recent.size()));
         newest.add(message);
-        return new Heard(controls, newest, counted);
+        return new MessageMemory(controls, newest, counted);
     }
 
     /** How often a message like this one came with a value of the upper half. */

@@ -1,18 +1,18 @@
 package embrack.core.compile;
 
-import embrack.core.chart.LessonId;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Verb;
 import embrack.core.midi.Message;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Target;
-import embrack.core.switches.Travel;
-import embrack.core.way.Way;
+import embrack.core.way.SignalPath;
 import java.util.List;
 import java.util.Optional;
 
 /** What a treadle, fader or knob sends. */
-public record CompiledTravel(Travel travel, List<CompiledTarget> targets) {
+public record CompiledControl(ControlAssignment controlAssignment, List<CompiledTarget> targets) {
 
-    public CompiledTravel {
+    public CompiledControl {
         targets = List.copyOf(targets);
     }
 
@@ -23,7 +23,8 @@ public record CompiledTravel(Travel travel, List<CompiledTarget> targets) {
      * @param way the way that the messages take; empty when there is none
      * @param obstacle what stops it, if anything does
      */
-    public record CompiledTarget(Target target, List<Message> at, Optional<Way> way, Optional<Obstacle> obstacle) {
+    public record CompiledTarget(
+            Target target, List<Message> at, Optional<SignalPath> way, Optional<Obstacle> obstacle) {
 
         public CompiledTarget {
             at = List.copyOf(at);
@@ -47,7 +48,7 @@ public record CompiledTravel(Travel travel, List<CompiledTarget> targets) {
     }
 
     /** What a device would have to learn for a target. */
-    static LessonId lesson(Target target) {
-        return new LessonId(Verb.LEVEL, target.part());
+    static LearnableId learnable(Target target) {
+        return new LearnableId(Verb.LEVEL, target.part());
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Locale;
 
 /** A question on which practitioners disagree. The first answer is the default. */
-public enum School {
+public enum Practice {
     MUTES(
             "Mutes",
             "one switch opens, one closes",
@@ -37,7 +37,7 @@ public enum School {
     private final List<String> answers;
     private final String reason;
 
-    School(String question, String first, String second, String reason) {
+    Practice(String question, String first, String second, String reason) {
         this.question = question;
         this.answers = List.of(first, second);
         this.reason = reason;

@@ -18,7 +18,7 @@ import java.util.regex.Pattern;
  * quarters, evenly over the beats, the time up to <i>x</i> quarters is the integral of 60 / (a + (b - a) x / q), which
  * is 60 q / (b - a) ln(1 + (b - a) x / (q a)) seconds.
  */
-public final class Score {
+public final class TempoMap {
 
     /** Bar, beat and the part of it, once the words between them are gone: "17", "17 3", "17 3 1/2", "17 3.25". */
     private static final Pattern PLACE =
@@ -66,7 +66,7 @@ public final class Score {
      * @param metres sorted or not; common time until the first, the last of one bar counts
      * @param tempos sorted or not; 120 until the first, the last of one position counts
      */
-    public Score(List<MetreChange> metres, List<TempoChange> tempos) {
+    public TempoMap(List<MetreChange> metres, List<TempoChange> tempos) {
         if (metres.size() > MAX_CHANGES || tempos.size() > MAX_CHANGES) {
             throw new IllegalArgumentException(
                     "A song has at most %d changes of metre and %1$d of tempo; here are %d and %d."
@@ -271,8 +271,8 @@ public final class Score {
     }
 
     /** All tempos times a factor. */
-    public Score atTempoTimes(double factor) {
-        return new Score(
+    public TempoMap atTempoTimes(double factor) {
+        return new TempoMap(
                 metres,
                 tempos.stream()
                         .map(change ->
@@ -299,7 +299,7 @@ public final class Score {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Score that && metres.equals(that.metres) && tempos.equals(that.tempos);
+        return other instanceof TempoMap that && metres.equals(that.metres) && tempos.equals(that.tempos);
     }
 
     @Override

@@ -14,12 +14,12 @@ import java.util.Optional;
  * @param takeover what the receivers do when it stands elsewhere than their value
  * @param targets the levels it moves, in order of sending
  */
-public record Travel(ControlAt at, Optional<TapeLabel> label, Takeover takeover, List<Target> targets) {
+public record ControlAssignment(ControlAt at, Optional<TapeLabel> label, Takeover takeover, List<Target> targets) {
 
     /** More than any box sends for one movement. */
     public static final int MAX_TARGETS = 16;
 
-    public Travel {
+    public ControlAssignment {
         targets = List.copyOf(targets);
         if (targets.size() > MAX_TARGETS) {
             throw new IllegalArgumentException(
@@ -35,8 +35,8 @@ public record Travel(ControlAt at, Optional<TapeLabel> label, Takeover takeover,
     }
 
     /** A control without tape that moves nothing. */
-    public static Travel blank(ControlAt at) {
-        return new Travel(at, Optional.empty(), Takeover.SCALED, List.of());
+    public static ControlAssignment blank(ControlAt at) {
+        return new ControlAssignment(at, Optional.empty(), Takeover.SCALED, List.of());
     }
 
     /** Whether there is nothing to keep. */
@@ -44,26 +44,26 @@ public record Travel(ControlAt at, Optional<TapeLabel> label, Takeover takeover,
         return label.isEmpty() && targets.isEmpty();
     }
 
-    public Travel withLabel(Optional<TapeLabel> other) {
-        return new Travel(at, other, takeover, targets);
+    public ControlAssignment withLabel(Optional<TapeLabel> other) {
+        return new ControlAssignment(at, other, takeover, targets);
     }
 
-    public Travel withTakeover(Takeover other) {
-        return new Travel(at, label, other, targets);
+    public ControlAssignment withTakeover(Takeover other) {
+        return new ControlAssignment(at, label, other, targets);
     }
 
-    public Travel withTargets(List<Target> others) {
-        return new Travel(at, label, takeover, others);
+    public ControlAssignment withTargets(List<Target> others) {
+        return new ControlAssignment(at, label, takeover, others);
     }
 
-    public Travel withTarget(Target target) {
+    public ControlAssignment withTarget(Target target) {
         List<Target> more = new ArrayList<>(targets);
         more.add(target);
         return withTargets(more);
     }
 
     /** Without the levels of a device. */
-    public Travel without(DeviceId device) {
+    public ControlAssignment without(DeviceId device) {
         return withTargets(targets.stream()
                 .filter(target -> !target.device().equals(device))
                 .toList());

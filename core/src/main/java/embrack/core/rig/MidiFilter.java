@@ -19,17 +19,18 @@ import java.util.TreeSet;
  * always pass
  * @param onto the channel that every message leaves on; empty when each keeps its own
  */
-public record Sieve(boolean open, SortedSet<Traffic> stopped, SortedSet<Integer> channels, Optional<Channel> onto) {
+public record MidiFilter(
+        boolean open, SortedSet<Traffic> stopped, SortedSet<Integer> channels, Optional<Channel> onto) {
 
     /** Everything passes as it is. */
-    public static final Sieve OPEN =
-            new Sieve(true, Collections.emptySortedSet(), Collections.emptySortedSet(), Optional.empty());
+    public static final MidiFilter OPEN =
+            new MidiFilter(true, Collections.emptySortedSet(), Collections.emptySortedSet(), Optional.empty());
 
     /** Nothing passes. */
-    public static final Sieve SHUT =
-            new Sieve(false, Collections.emptySortedSet(), Collections.emptySortedSet(), Optional.empty());
+    public static final MidiFilter SHUT =
+            new MidiFilter(false, Collections.emptySortedSet(), Collections.emptySortedSet(), Optional.empty());
 
-    public Sieve {
+    public MidiFilter {
         stopped = Collections.unmodifiableSortedSet(new TreeSet<>(stopped));
         channels = Collections.unmodifiableSortedSet(new TreeSet<>(channels));
         channels.forEach(Channel::new);

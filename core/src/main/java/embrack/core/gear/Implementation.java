@@ -5,9 +5,9 @@ import embrack.core.chart.Aspect;
 import embrack.core.chart.Chart;
 import embrack.core.chart.ChartRow;
 import embrack.core.chart.ChartWriter;
-import embrack.core.chart.Heard;
+import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.chart.LessonId;
+import embrack.core.chart.MessageMemory;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
 import embrack.core.midi.Channel;
@@ -25,21 +25,21 @@ import java.util.stream.Stream;
  * @param chart which message makes it do what: what the manual says, and what is sent
  * @param reality what it really does when a message arrives, in the same language; empty when it obeys its chart
  */
-public record Answers(Chart chart, Chart reality, Quirks quirks) {
+public record Implementation(Chart chart, Chart reality, Quirks quirks) {
 
     /** A box that answers to nothing. */
-    public static final Answers NOTHING = new Answers(Chart.EMPTY, Chart.EMPTY, Quirks.NONE);
+    public static final Implementation NOTHING = new Implementation(Chart.EMPTY, Chart.EMPTY, Quirks.NONE);
 
     private static final Channel ANY = new Channel(Channel.FIRST);
 
     /** A box that obeys its chart. */
-    public static Answers of(Chart chart) {
-        return new Answers(chart, Chart.EMPTY, Quirks.NONE);
+    public static Implementation of(Chart chart) {
+        return new Implementation(chart, Chart.EMPTY, Quirks.NONE);
     }
 
     /** As this, with habits. */
-    public Answers with(Quirks others) {
-        return new Answers(chart, reality, others);
+    public Implementation with(Quirks others) {
+        return new Implementation(chart, reality, others);
     }
 
     /** What can be acted on, in the order of the chart. */
@@ -70,7 +70,7 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
      * @param heard what it heard before
      * @param onItsChannel whether the message is on the channel that the box listens to; system messages always are
      */
-    public List<Action> reactionsTo(Message message, Heard heard, boolean onItsChannel) {
+    public List<Action> reactionsTo(Message message, MessageMemory heard, boolean onItsChannel) {
         if (!message.isRelease()) {
             return obeyed().reactionsTo(message, heard, onItsChannel);
         }
@@ -85,7 +85,7 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
      * right.
      */
     public List<Action> reactionsToChart(Action action) {
-        Heard heard = Heard.NOTHING;
+        MessageMemory heard = MessageMemory.NOTHING;
         List<Action> done = List.of();
         for (Message message : chart.messagesFor(action, ANY).orElse(List.of())) {
             done = reactionsTo(message, heard, true);
@@ -107,7 +107,7 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
     /**
      * With the rows of the chart replaced by those that the box obeys; rows that it obeys in no way stay as they are.
      */
-    public Answers corrected() {
+    public Implementation corrected() {
         List<ChartRow> rows = chart.rows().stream()
                 .map(row -> reality.rows().stream()
                         .filter(real -> real.verb() == row.verb()
@@ -116,18 +116,18 @@ public record Answers(Chart chart, Chart reality, Quirks quirks) {
                         .map(real -> new ChartRow(row.verb(), row.part(), real.triggers()))
                         .orElse(row))
                 .toList();
-        return new Answers(
+        return new Implementation(
                 rows.equals(chart.rows())
                         ? chart
                         : Chart.of(ChartWriter.write(
-                                chart.conventions(), rows, chart.lessons(), chart.safe(), chart.needs())),
+                                chart.conventions(), rows, chart.learnables(), chart.safe(), chart.needs())),
                 reality,
                 quirks);
     }
 
     /** As this, of a box that has learned. */
-    public Answers taught(Map<LessonId, Learned> learned) {
-        return learned.isEmpty() ? this : new Answers(chart.taught(learned), reality.taught(learned), quirks);
+    public Implementation taught(Map<LearnableId, Learned> learned) {
+        return learned.isEmpty() ? this : new Implementation(chart.taught(learned), reality.taught(learned), quirks);
     }
 
     /** Whether what came before can decide what a message means to the box. */

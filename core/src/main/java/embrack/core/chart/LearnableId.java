@@ -3,13 +3,13 @@ package embrack.core.chart;
 import java.util.Comparator;
 
 /** What a box can learn a message for: a verb on one of its parts, whatever the amount. */
-public record LessonId(Verb verb, PartId part) implements Comparable<LessonId> {
+public record LearnableId(Verb verb, PartId part) implements Comparable<LearnableId> {
 
-    private static final Comparator<LessonId> ORDER =
-            Comparator.comparing(LessonId::part).thenComparing(LessonId::verb);
+    private static final Comparator<LearnableId> ORDER =
+            Comparator.comparing(LearnableId::part).thenComparing(LearnableId::verb);
 
-    public static LessonId of(Action action) {
-        return new LessonId(action.verb(), action.part());
+    public static LearnableId of(Action action) {
+        return new LearnableId(action.verb(), action.part());
     }
 
     /**
@@ -17,12 +17,12 @@ public record LessonId(Verb verb, PartId part) implements Comparable<LessonId> {
      *
      * @throws IllegalArgumentException when it is none
      */
-    public static LessonId parse(String key) {
+    public static LearnableId parse(String key) {
         int colon = key.indexOf(':');
         if (colon < 0) {
             throw new IllegalArgumentException("what is learned is verb:part, was \"%s\"".formatted(key));
         }
-        return new LessonId(Verb.parse(key.substring(0, colon)), new PartId(key.substring(colon + 1)));
+        return new LearnableId(Verb.parse(key.substring(0, colon)), new PartId(key.substring(colon + 1)));
     }
 
     /** The id in one word for links and files: {@code play:tracks}. */
@@ -31,7 +31,7 @@ public record LessonId(Verb verb, PartId part) implements Comparable<LessonId> {
     }
 
     @Override
-    public int compareTo(LessonId other) {
+    public int compareTo(LearnableId other) {
         return ORDER.compare(this, other);
     }
 }
