@@ -36,7 +36,8 @@ class Printable implements HandlerInterceptor, WebMvcConfigurer {
         for (Map.Entry<String, String[]> field : request.getParameterMap().entrySet()) {
             for (String typed : field.getValue()) {
                 Prose.controlCharacter(typed).ifPresent(c -> {
-                    throw new Refused(field.getKey(), Because.of("no.printable").with("c", c));
+                    throw new Refused(
+                            field.getKey(), Because.of("no.control-character").with("c", c));
                 });
             }
         }

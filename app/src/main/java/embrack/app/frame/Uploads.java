@@ -56,7 +56,7 @@ public class Uploads {
      */
     public <T> T read(MultipartFile file, Sort sort, String field, Function<byte[], T> reader) {
         if (file.isEmpty()) {
-            throw new Refused(field, Because.of("no.uploads").with("sort", sort.words()));
+            throw new Refused(field, Because.of("no.no-file").with("sort", sort.words()));
         }
         if (file.getSize() > sort.maxBytes()) {
             throw new Refused(
@@ -70,14 +70,14 @@ public class Uploads {
         try {
             mine = turn.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS);
             if (!mine) {
-                throw new Refused(field, Because.of("no.uploads-2"));
+                throw new Refused(field, Because.of("no.busy"));
             }
             return reader.apply(file.getBytes());
         } catch (IOException e) {
-            throw new Refused(field, Because.of("no.uploads-3"));
+            throw new Refused(field, Because.of("no.broken-off"));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new Refused(field, Because.of("no.uploads-4"));
+            throw new Refused(field, Because.of("no.stopping"));
         } finally {
             if (mine) {
                 turn.release();

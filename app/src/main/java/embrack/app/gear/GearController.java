@@ -189,7 +189,7 @@ class GearController {
     }
 
     private embrack.core.gear.Model chosen(String model) {
-        return models.find(model).orElseThrow(() -> new Refused("model", Because.of("no.gear")));
+        return models.find(model).orElseThrow(() -> new Refused("model", Because.of("no.no-model-chosen")));
     }
 
     private static String toBox(RigId id, DeviceId device) {

@@ -141,7 +141,7 @@ class ModelController {
             return editor(
                     id,
                     form.draft(),
-                    Refusals.answer(new Refused("csv", Because.of("no.model")), request, response),
+                    Refusals.answer(new Refused("csv", Because.of("no.unreadable")), request, response),
                     e.problems().stream().map(Object::toString).toList(),
                     page);
         }
@@ -197,7 +197,7 @@ class ModelController {
     private embrack.core.gear.Model changed(String id, DraftForm form) {
         TapeLabel name = named(form.draft().name());
         if (EditorPage.reading(form.draft(), "", "").hasErrors()) {
-            throw new Refused("box", Because.of("no.model-2"));
+            throw new Refused("box", Because.of("no.mistakes-in-texts"));
         }
         return Drafts.model(form.draft(), find(id).id(), name);
     }

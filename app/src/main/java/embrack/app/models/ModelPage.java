@@ -24,31 +24,37 @@ import java.util.stream.Stream;
 
 /**
  * A model with all that is known of it.
- *
- * @param isCrews whether the crew describes it; else it ships
  */
 record ModelPage(
-        String id,
-        String name,
-        String kind,
-        String facts,
-        boolean isCrews,
+        Head head,
         ModelDrawing drawing,
-        List<String> ports,
-        List<String> shared,
-        List<String> passes,
+        Sockets sockets,
         List<String> surface,
-        List<SettingRow> settings,
-        List<SettingRow> inMemory,
-        String memories,
-        String keep,
+        Set set,
+        Memory memory,
         List<String> habits,
         String power,
-        String chartText,
-        ChartView chart,
-        String realityText,
-        String safe,
+        Obeys obeys,
         List<RevisionRow> revisions) {
+
+    /**
+     * What it is.
+     *
+     * @param isCrews whether the crew describes it; else it ships
+     */
+    record Head(String id, String name, String kind, String facts, boolean isCrews) {}
+
+    /** What can be plugged in. */
+    record Sockets(List<String> ports, List<String> shared, List<String> passes) {}
+
+    /** What can be set. */
+    record Set(List<SettingRow> settings, List<SettingRow> inMemory) {}
+
+    /** What it keeps, and how. */
+    record Memory(String memories, String keep) {}
+
+    /** What it answers to. */
+    record Obeys(String chartText, ChartView chart, String realityText, String safe) {}
 
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM uuuu, HH:mm", Locale.ENGLISH);
 
@@ -60,38 +66,42 @@ record ModelPage(
 
     static ModelPage of(Model model, List<ModelRevision> revisions) {
         return new ModelPage(
-                model.id().text(),
-                model.name().text(),
-                model.kind().words(),
-                Facts.line(model),
-                !revisions.isEmpty(),
+                new Head(
+                        model.id().text(),
+                        model.name().text(),
+                        model.kind().words(),
+                        Facts.line(model),
+                        !revisions.isEmpty()),
                 ModelDrawing.of(model.sockets(), model.surface(), model.parts()),
-                model.ports().stream().map(ModelPage::words).toList(),
-                model.sockets().shared().stream()
-                        .map(s -> "%s is for %s: %d at once."
-                                .formatted(
-                                        capital(s.name().text()),
-                                        Words.list(s.ports().stream()
-                                                .map(p -> model.port(p)
-                                                        .orElseThrow()
-                                                        .name())
-                                                .toList()),
-                                        s.atOnce()))
-                        .toList(),
-                passes(model),
+                new Sockets(
+                        model.ports().stream().map(ModelPage::words).toList(),
+                        model.sockets().shared().stream()
+                                .map(s -> "%s is for %s: %d at once."
+                                        .formatted(
+                                                capital(s.name().text()),
+                                                Words.list(s.ports().stream()
+                                                        .map(p -> model.port(p)
+                                                                .orElseThrow()
+                                                                .name())
+                                                        .toList()),
+                                                s.atOnce()))
+                                .toList(),
+                        passes(model)),
                 surface(model),
-                settings(model, Scope.BOX),
-                settings(model, Scope.MEMORY),
-                model.memory().memories() == 0
-                        ? ""
-                        : "%d memories".formatted(model.memory().memories()),
-                model.writing().orElse("Keeps everything at once."),
+                new Set(settings(model, Scope.BOX), settings(model, Scope.MEMORY)),
+                new Memory(
+                        model.memory().memories() == 0
+                                ? ""
+                                : "%d memories".formatted(model.memory().memories()),
+                        model.writing().orElse("Keeps everything at once.")),
                 model.implementation().quirks().words(),
                 model.power().map(Power::words).orElse(""),
-                model.chart().text(),
-                ChartView.of(model.chart()),
-                model.implementation().reality().text(),
-                Words.list(model.chart().safe().stream().map(model::words).toList()),
+                new Obeys(
+                        model.chart().text(),
+                        ChartView.of(model.chart()),
+                        model.implementation().reality().text(),
+                        Words.list(
+                                model.chart().safe().stream().map(model::words).toList())),
                 revisions.stream()
                         .map(r -> new RevisionRow(
                                 r.n(), WHEN.format(r.at().atZoneSameInstant(ZoneId.systemDefault())), r.summary()))

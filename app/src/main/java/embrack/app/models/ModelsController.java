@@ -81,7 +81,7 @@ class ModelsController {
     @PostMapping("/models/{id}/copy")
     String copy(@PathVariable String id) {
         embrack.core.gear.Model original =
-                models.find(id).orElseThrow(() -> new Refused("name", Because.of("no.models")));
+                models.find(id).orElseThrow(() -> new Refused("name", Because.of("no.model-gone")));
         embrack.core.gear.Model kept = models.createNumbered(original, "Copy of " + original.name());
         return "redirect:/models/%s/edit".formatted(kept.id());
     }
@@ -91,7 +91,7 @@ class ModelsController {
         try {
             models.delete(id);
         } catch (NoSuchModel e) {
-            throw new Refused("name", Because.of("no.models-2"));
+            throw new Refused("name", Because.of("no.model-ships"));
         }
         return "redirect:/models?deleted=" + id;
     }
@@ -112,7 +112,9 @@ class ModelsController {
         int count = unreadable.problems().size();
         var refused = new Refused(
                 "file",
-                count == 1 ? Because.of("no.model") : Because.of("no.models.b").with("count", count));
+                count == 1
+                        ? Because.of("no.unreadable")
+                        : Because.of("no.mistakes").with("count", count));
         return show(
                 "",
                 "",

@@ -110,7 +110,7 @@ class OrderController {
             @PathVariable ShowId show,
             @RequestParam(defaultValue = "") String song) {
         if (song.isEmpty()) {
-            throw new Refused("song", Because.of("no.order"));
+            throw new Refused("song", Because.of("no.no-song-chosen"));
         }
         return edit(id, hand, show, 0, new OrderEdit.AddSongTo(show, song));
     }
@@ -213,7 +213,7 @@ class OrderController {
     private Running running(RigId id, ShowId show) {
         Plan plan = rigs.load(id).plan();
         return Running.of(
-                plan.book(), plan.book().find(show).orElseThrow(() -> new Refused("show", Because.of("no.order-2"))));
+                plan.book(), plan.book().find(show).orElseThrow(() -> new Refused("show", Because.of("no.show-gone"))));
     }
 
     private String order(RigId id, ShowId show, int part, Echo echo, Model page) {

@@ -32,30 +32,49 @@ import java.util.stream.Stream;
  * A show as a column of tape labels, as tall as they last.
  *
  * @param facts name, day, start and slot as they are typed
- * @param sum how long it takes and whether that fits
- * @param slotEnd where the slot ends, negative without one
- * @param presses how often each switch is pressed
- * @param roster the parts that songs can be played without or with
  */
 record OrderPage(
         String path,
         Facts facts,
-        String sum,
-        boolean isTooLong,
-        int height,
-        List<Label> labels,
-        int slotEnd,
-        String slotWords,
+        Total total,
+        Strip strip,
         Optional<PartPanel> chosen,
-        List<String> presses,
-        int pressesInAll,
-        List<Player> roster,
-        List<StemRow> stems,
-        List<Choice> songs,
-        List<Choice> items,
-        List<Choice> shows,
+        Feet feet,
+        Playing playing,
+        Lists lists,
         List<FindingView> findings,
         boolean isTonight) {
+
+    /**
+     * How long all of it takes.
+     *
+     * @param sum how long it takes and whether that fits
+     */
+    record Total(String sum, boolean isTooLong) {}
+
+    /**
+     * The order drawn by the clock.
+     *
+     * @param slotEnd where the slot ends, negative without one
+     */
+    record Strip(int height, List<Label> labels, int slotEnd, String slotWords) {}
+
+    /**
+     * Who presses when.
+     *
+     * @param presses how often each switch is pressed
+     */
+    record Feet(List<String> presses, int pressesInAll) {}
+
+    /**
+     * Who plays, and which stems sound.
+     *
+     * @param roster the parts that songs can be played without or with
+     */
+    record Playing(List<Player> roster, List<StemRow> stems) {}
+
+    /** What can be chosen. */
+    record Lists(List<Choice> songs, List<Choice> items, List<Choice> shows) {}
 
     private static final int TOP = 14;
     private static final int GAP = 3;
@@ -94,24 +113,20 @@ record OrderPage(
     /**
      * Fields of the chosen part. {@code earlier} and {@code later}: in front of which part it is put, 0 for the end.
      */
-    record PartPanel(
-            int number,
-            int place,
-            int places,
-            int earlier,
-            int later,
-            String name,
-            boolean plays,
-            String songHref,
-            List<Choice> items,
-            String length,
-            String key,
-            List<Choice> ways,
-            String time,
-            String padKey,
-            String padLength,
-            List<Choice> presses,
-            String keys) {}
+    record PartPanel(Spot spot, What what, Over over, PadFields pad, List<Choice> presses, String keys) {
+
+        /** Where it stands. */
+        record Spot(int number, int place, int places, int earlier, int later) {}
+
+        /** What it is. */
+        record What(String name, boolean plays, String songHref, List<Choice> items, String length, String key) {}
+
+        /** How it goes over into the next. */
+        record Over(List<Choice> ways, String time) {}
+
+        /** Its pad. */
+        record PadFields(String padKey, String padLength) {}
+    }
 
     static OrderPage of(Report report, Show show, int part, String path) {
         Plan plan = report.plan();
@@ -150,27 +165,28 @@ record OrderPage(
                         show.day().map(Object::toString).orElse(""),
                         show.start().map(Object::toString).orElse(""),
                         show.slot() == 0 ? "" : Clock.brief(show.slot())),
-                running.words(),
-                running.room().filter(room -> room < 0).isPresent(),
-                bottom,
-                labels,
-                slotEnd,
-                show.start()
-                        .map(start -> "slot ends " + start.after(show.slot()))
-                        .orElse("slot ends"),
+                new Total(
+                        running.words(), running.room().filter(room -> room < 0).isPresent()),
+                new Strip(
+                        bottom,
+                        labels,
+                        slotEnd,
+                        show.start()
+                                .map(start -> "slot ends " + start.after(show.slot()))
+                                .orElse("slot ends")),
                 show.entry(part).map(entry -> panel(plan, running, entry)),
-                presses,
-                all,
-                roster(plan, show),
-                stems(plan, show),
-                choices(plan),
-                kinds(),
-                plan.book().shows().reversed().stream()
-                        .map(s -> new Choice(
-                                s.id().text(),
-                                s.name() + s.day().map(day -> ", " + day).orElse(""),
-                                s.id().equals(show.id())))
-                        .toList(),
+                new Feet(presses, all),
+                new Playing(roster(plan, show), stems(plan, show)),
+                new Lists(
+                        choices(plan),
+                        kinds(),
+                        plan.book().shows().reversed().stream()
+                                .map(s -> new Choice(
+                                        s.id().text(),
+                                        s.name()
+                                                + s.day().map(day -> ", " + day).orElse(""),
+                                        s.id().equals(show.id())))
+                                .toList()),
                 tonight
                         ? FindingView.all(report.findings().stream().filter(f -> f.isAbout(Topic.ORDER)), plan)
                         : List.of(),
@@ -280,23 +296,27 @@ record OrderPage(
         }
         int place = running.show().order().indexOf(entry);
         return new PartPanel(
-                entry.number(),
-                place,
-                running.show().order().size(),
-                numberAt(running.show(), place - 1),
-                numberAt(running.show(), place + 2),
-                entry.name().text(),
-                plays,
-                entry.song().map(Object::toString).orElse(""),
-                items,
-                entry.micros() == 0 ? "" : Clock.brief(entry.micros()),
-                entry.key().map(Key::toString).orElse(""),
-                ways,
-                entry.transition().micros() == 0
-                        ? ""
-                        : Clock.brief(entry.transition().micros()),
-                entry.pad().flatMap(Pad::key).map(Key::toString).orElse(""),
-                entry.pad().map(pad -> Clock.brief(pad.micros())).orElse(""),
+                new PartPanel.Spot(
+                        entry.number(),
+                        place,
+                        running.show().order().size(),
+                        numberAt(running.show(), place - 1),
+                        numberAt(running.show(), place + 2)),
+                new PartPanel.What(
+                        entry.name().text(),
+                        plays,
+                        entry.song().map(Object::toString).orElse(""),
+                        items,
+                        entry.micros() == 0 ? "" : Clock.brief(entry.micros()),
+                        entry.key().map(Key::toString).orElse("")),
+                new PartPanel.Over(
+                        ways,
+                        entry.transition().micros() == 0
+                                ? ""
+                                : Clock.brief(entry.transition().micros())),
+                new PartPanel.PadFields(
+                        entry.pad().flatMap(Pad::key).map(Key::toString).orElse(""),
+                        entry.pad().map(pad -> Clock.brief(pad.micros())).orElse("")),
                 presses,
                 keys(running, place));
     }

@@ -115,8 +115,8 @@ class RigsController {
                                 new Refused(
                                         "file",
                                         problems.size() == 1
-                                                ? Because.of("no.model")
-                                                : Because.of("no.rigs.b").with("problems", problems.size())),
+                                                ? Because.of("no.unreadable")
+                                                : Because.of("no.mistakes").with("count", problems.size())),
                                 request,
                                 response))
                 .addAttribute(

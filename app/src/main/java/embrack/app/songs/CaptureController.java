@@ -56,7 +56,7 @@ class CaptureController {
     @PostMapping("/keep")
     String keep(@PathVariable RigId id, Hand hand, @PathVariable SongId song, @ModelAttribute CapturePage.Asked asked) {
         Plan shown = rigs.seenBy(id, hand);
-        Song found = shown.book().find(song).orElseThrow(() -> new Refused("song", Because.of("no.capture")));
+        Song found = shown.book().find(song).orElseThrow(() -> new Refused("song", Because.of("no.song-gone")));
         rigs.edit(id, hand, new CueEdit.KeepCaptured(song, CapturePage.capture(shown, found, asked)));
         return "redirect:/rigs/%s/songs/%s".formatted(id, song);
     }

@@ -27,28 +27,31 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Capture: keys, the beats to click, and what was pressed.
- *
- * @param beats when each beat comes, milliseconds from bar 1, with commas; first beats of bars with a mark behind
- * @param bars when each bar comes, with its section: "0:Count-in"
- * @param length milliseconds
- * @param taken what was pressed, as it would be kept
- * @param kept how many cues it would give
  */
-record CapturePage(
-        List<Key> keys,
-        List<Source> sources,
-        String source,
-        String find,
-        boolean feet,
-        String beats,
-        String bars,
-        long length,
-        String hits,
-        int grid,
-        List<PromptLook.Grid> grids,
-        boolean strip,
-        List<Taken> taken,
-        int kept) {
+record CapturePage(Keys keys, Music music, String hits, Snap snap, Result result) {
+
+    /** What is pressed. */
+    record Keys(List<Key> keys, List<Source> sources, String source, String find, boolean feet) {}
+
+    /**
+     * What runs.
+     *
+     * @param beats when each beat comes, milliseconds from bar 1, with commas; first beats of bars with a mark behind
+     * @param bars when each bar comes, with its section: "0:Count-in"
+     * @param length milliseconds
+     */
+    record Music(String beats, String bars, long length) {}
+
+    /** How what was pressed is put in place. */
+    record Snap(int grid, List<PromptLook.Grid> grids, boolean strip) {}
+
+    /**
+     * What came of it.
+     *
+     * @param taken what was pressed, as it would be kept
+     * @param kept how many cues it would give
+     */
+    record Result(List<Taken> taken, int kept) {}
 
     private static final int MOST_KEYS = 10;
     private static final String USED = "used";
@@ -140,20 +143,18 @@ record CapturePage(
                         board.text(), "switches of " + plan.rig().name(board), source.equals(board.text()))));
         Capture capture = capture(plan, song, asked);
         return new CapturePage(
-                keys,
-                sources,
-                source,
-                asked.find(),
-                asked.feet(),
-                beats(song.form()),
-                bars(song.form()),
-                Math.round(song.form().length() / 1e3),
+                new Keys(keys, sources, source, asked.find(), asked.feet()),
+                new Music(
+                        beats(song.form()),
+                        bars(song.form()),
+                        Math.round(song.form().length() / 1e3)),
                 asked.hits(),
-                new PromptLook(0, 0, asked.grid(), "", "", "").grid(),
-                PromptLook.Grid.ALL,
-                asked.strip(),
-                capture.taken().stream().map(taken -> taken(plan, song, taken)).toList(),
-                capture.cues(1).size());
+                new Snap(new PromptLook(0, 0, asked.grid(), "", "", "").grid(), PromptLook.Grid.ALL, asked.strip()),
+                new Result(
+                        capture.taken().stream()
+                                .map(taken -> taken(plan, song, taken))
+                                .toList(),
+                        capture.cues(1).size()));
     }
 
     /** A key's deeds with their words. */
@@ -241,7 +242,7 @@ record CapturePage(
                 continue;
             }
             if (!text.matches(HIT)) {
-                throw new Refused("cues", Because.of("no.capture-2"));
+                throw new Refused("cues", Because.of("no.capture-unreadable"));
             }
             String[] pieces = text.replace("u", "").split("-");
             int key = Integer.parseInt(pieces[1]);

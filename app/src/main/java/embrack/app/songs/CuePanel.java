@@ -32,39 +32,48 @@ import java.util.stream.Collectors;
 /**
  * What stands beside a prompt page: the chosen cue, or a new one, and what was found about the song.
  *
- * @param at bar and beat of the chosen cue, or the moment of a new one as it is typed
- * @param clock the same by the clock; empty where only the player knows
- * @param tie what it stays with
- * @param times when it is sent and when its last effect has come
- * @param turns whether any of its steps turns something round
  * @param feet switches that somebody could press
  * @param hasPlayer whether anything in the rig could send cues
  */
 record CuePanel(
-        String path,
-        int number,
-        boolean isNew,
-        String name,
-        String at,
-        String clock,
-        String tie,
+        Head cue,
+        Place place,
         Optional<Mark> mark,
-        List<StepRow> steps,
-        List<String> raw,
-        String foot,
-        List<String> times,
-        boolean early,
-        boolean canBeEarly,
-        boolean turns,
-        boolean leavesOff,
-        String find,
-        List<OfferRow> offers,
-        int moreOffers,
+        Does does,
+        Sending sending,
+        Search search,
         List<Choice> feet,
-        List<FindingView> findings,
-        int otherFindings,
-        List<String> cautions,
+        Found found,
         boolean hasPlayer) {
+
+    /** The cue. */
+    record Head(String path, int number, boolean isNew, String name) {}
+
+    /**
+     * When it comes.
+     *
+     * @param at bar and beat of the chosen cue, or the moment of a new one as it is typed
+     * @param clock the same by the clock; empty where only the player knows
+     * @param tie what it stays with
+     */
+    record Place(String at, String clock, String tie) {}
+
+    /** What happens then. */
+    record Does(List<StepRow> steps, List<String> raw, String foot) {}
+
+    /**
+     * How it is sent.
+     *
+     * @param times when it is sent and when its last effect has come
+     * @param turns whether any of its steps turns something round
+     */
+    record Sending(List<String> times, boolean early, boolean canBeEarly, boolean turns, boolean leavesOff) {}
+
+    /** What is searched for and found. */
+    record Search(String find, List<OfferRow> offers, int moreOffers) {}
+
+    /** What the checks say of it. */
+    record Found(List<FindingView> findings, int otherFindings, List<String> cautions) {}
 
     private static final int OFFERS_SHOWN = 8;
 
@@ -135,36 +144,47 @@ record CuePanel(
             }
         });
         return new CuePanel(
-                path,
-                cue.map(Cue::number).orElse(0),
-                cue.isEmpty(),
-                cue.flatMap(Cue::name).map(Object::toString).orElse(""),
-                cue.map(c -> music(c, song.form())).orElse(look.at()),
-                cue.flatMap(c -> c.at().micros(song.form())).map(Clock::text).orElse(""),
-                cue.map(c -> tie(c, song.form().tempoMap())).orElse(""),
+                new Head(
+                        path,
+                        cue.map(Cue::number).orElse(0),
+                        cue.isEmpty(),
+                        cue.flatMap(Cue::name).map(Object::toString).orElse("")),
+                new Place(
+                        cue.map(c -> music(c, song.form())).orElse(look.at()),
+                        cue.flatMap(c -> c.at().micros(song.form()))
+                                .map(Clock::text)
+                                .orElse(""),
+                        cue.map(c -> tie(c, song.form().tempoMap())).orElse("")),
                 chosen.map(proof -> Mark.of(proof.verdict())),
-                steps,
-                cue.map(c -> c.raw().stream().map(message -> message.hex()).toList())
-                        .orElse(List.of()),
-                cue.flatMap(Cue::foot).map(plan::words).orElse(""),
-                chosen.map(proof -> times(report, song, proof)).orElse(List.of()),
-                cue.filter(Cue::early).isPresent(),
-                cue.filter(c -> !(c.at() instanceof Anchor.Automatic) && !foot).isPresent(),
-                cue.filter(c -> c.steps().stream()
-                                .anyMatch(step -> step.action().verb().turnsRound()))
-                        .isPresent(),
-                cue.filter(Cue::leavesOff).isPresent(),
-                search,
-                offers.subList(0, Math.min(OFFERS_SHOWN, offers.size())),
-                Math.max(0, offers.size() - OFFERS_SHOWN),
+                new Does(
+                        steps,
+                        cue.map(c -> c.raw().stream()
+                                        .map(message -> message.hex())
+                                        .toList())
+                                .orElse(List.of()),
+                        cue.flatMap(Cue::foot).map(plan::words).orElse("")),
+                new Sending(
+                        chosen.map(proof -> times(report, song, proof)).orElse(List.of()),
+                        cue.filter(Cue::early).isPresent(),
+                        cue.filter(c -> !(c.at() instanceof Anchor.Automatic) && !foot)
+                                .isPresent(),
+                        cue.filter(c -> c.steps().stream()
+                                        .anyMatch(step -> step.action().verb().turnsRound()))
+                                .isPresent(),
+                        cue.filter(Cue::leavesOff).isPresent()),
+                new Search(
+                        search,
+                        offers.subList(0, Math.min(OFFERS_SHOWN, offers.size())),
+                        Math.max(0, offers.size() - OFFERS_SHOWN)),
                 feet(plan),
-                about,
-                all.size() - about.size(),
-                cue.map(c -> c.steps().stream()
-                                .flatMap(step -> step.action().caution().stream())
-                                .distinct()
-                                .toList())
-                        .orElse(List.of()),
+                new Found(
+                        about,
+                        all.size() - about.size(),
+                        cue.map(c -> c.steps().stream()
+                                        .flatMap(step -> step.action().caution().stream())
+                                        .distinct()
+                                        .toList())
+                                .orElse(List.of())),
                 player.isPresent());
     }
 

@@ -22,23 +22,28 @@ import java.util.Optional;
  * @param freedoms what can be done with it on the night
  */
 record HowPage(
-        String title,
-        String played,
-        String original,
-        int place,
-        String trimStart,
-        String trimEnd,
-        int leadIn,
-        String player,
-        List<Choice> players,
+        Facts facts,
+        Edges edges,
+        Sent sent,
         String notes,
         String text,
-        String tempo,
-        String stretch,
+        Speed speed,
         List<String> transposed,
         List<SectionRow> sections,
         List<String> freedoms,
         int onClock) {
+
+    /** What it is. */
+    record Facts(String title, String played, String original, int place) {}
+
+    /** Where it begins and ends. */
+    record Edges(String trimStart, String trimEnd, int leadIn) {}
+
+    /** Who plays it and sends its cues. */
+    record Sent(String player, List<Choice> players) {}
+
+    /** Its tempo against that of the recording. */
+    record Speed(String tempo, String stretch) {}
 
     /** A player to choose. */
     record Choice(String key, String words, boolean isChosen) {}
@@ -65,19 +70,12 @@ record HowPage(
                         .replace('-', '\u2212'))
                 .orElse("");
         return new HowPage(
-                song.title().text(),
-                text(song.played()),
-                text(song.original()),
-                song.place(),
-                trim(song.trims().start()),
-                trim(song.trims().end()),
-                song.leadInBars(),
-                song.player().map(Object::toString).orElse(""),
-                players,
+                new Facts(song.title().text(), text(song.played()), text(song.original()), song.place()),
+                new Edges(trim(song.trims().start()), trim(song.trims().end()), song.leadInBars()),
+                new Sent(song.player().map(Object::toString).orElse(""), players),
                 song.notes(),
                 SongText.of(song.form(), song.stems()),
-                tempo.toString(),
-                stretch,
+                new Speed(tempo.toString(), stretch),
                 transposed(song),
                 sections(song.form()),
                 Freedom.of(plan, song).stream()

@@ -231,7 +231,7 @@ class PromptController {
                 .map(Integer::valueOf)
                 .toList();
         if (numbers.isEmpty()) {
-            throw new Refused("cues", Because.of("no.prompt"));
+            throw new Refused("cues", Because.of("no.no-cue-chosen"));
         }
         Edit edit =
                 switch (what) {

@@ -31,28 +31,33 @@ import java.util.Optional;
 /**
  * The prompt page as it is drawn: time runs down, places in pixels.
  *
- * @param scale pixels a second
- * @param top where bar 1 begins
  * @param automatic what comes on load, play, stop and loop
  * @param then how the song goes over and what follows
  */
 record PromptPage(
-        int width,
-        int height,
-        double scale,
-        int top,
+        Size size,
         List<Block> blocks,
-        List<Line> lines,
-        List<Change> changes,
+        Ruler ruler,
         List<Column> columns,
         List<Pin> pins,
         List<Cut> cuts,
         List<AutoPin> automatic,
         Optional<Then> then,
-        List<Zoom> zooms,
-        List<Zoom> grids,
-        int grid,
-        int chosen) {
+        Look look) {
+
+    /**
+     * How large the drawing is.
+     *
+     * @param scale pixels a second
+     * @param top where bar 1 begins
+     */
+    record Size(int width, int height, double scale, int top) {}
+
+    /** Bars, beats and where they change. */
+    record Ruler(List<Line> lines, List<Change> changes) {}
+
+    /** How near, and what is chosen. */
+    record Look(List<Zoom> zooms, List<Zoom> grids, int grid, int chosen) {}
 
     private static final int GUTTER = 124;
     private static final int SECTION = 154;
@@ -187,22 +192,15 @@ record PromptPage(
                     pins.stream().mapToInt(pin -> pin.y() + LABEL).max().orElse(0));
             int width = GUTTER + SECTION + Math.max(1, columns.size()) * COLUMN;
             return new PromptPage(
-                    width,
-                    bottom + 14,
-                    scale,
-                    HEAD,
+                    new Size(width, bottom + 14, scale, HEAD),
                     blocks(),
-                    lines(),
-                    changes(),
+                    new Ruler(lines(), changes()),
                     drawn,
                     pins,
                     cuts(),
                     automatic(),
                     then(),
-                    zooms(),
-                    grids(),
-                    look.grid(),
-                    look.cue());
+                    new Look(zooms(), grids(), look.grid(), look.cue()));
         }
 
         /** Feet first, then the devices that the song's timed cues are about, in the order of the rig. */

@@ -75,6 +75,10 @@ class SongRoom {
 
     /** A song that is in the book. */
     Song song(RigId id, SongId song) {
-        return rigs.load(id).plan().book().find(song).orElseThrow(() -> new Refused("song", Because.of("no.capture")));
+        return rigs.load(id)
+                .plan()
+                .book()
+                .find(song)
+                .orElseThrow(() -> new Refused("song", Because.of("no.song-gone")));
     }
 }

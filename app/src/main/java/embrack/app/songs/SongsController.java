@@ -139,7 +139,7 @@ class SongsController {
         try {
             return new Step(new DeviceId(device), Action.parse(action), waited);
         } catch (IllegalArgumentException e) {
-            throw new Refused("step", Because.of("no.songs"));
+            throw new Refused("step", Because.of("no.no-action"));
         }
     }
 }

@@ -74,7 +74,7 @@ public class ModelStore {
     public Model create(Model model, String summary) {
         return create(model, summary, name -> {
             if (isTaken(name)) {
-                throw new Refused("name", Because.of("no.model-store").with("name", name));
+                throw new Refused("name", Because.of("no.model-name-taken").with("name", name));
             }
             return name;
         });
@@ -104,12 +104,7 @@ public class ModelStore {
         TapeLabel name = named.apply(model.name());
         Set<String> taken = new HashSet<>(mapper.idsEver());
         Library.all().forEach(shipped -> taken.add(shipped.id().text()));
-        String wish = Slug.of(name.text());
-        String id = IntStream.iterate(1, i -> i + 1)
-                .mapToObj(i -> i == 1 ? wish : wish.substring(0, Math.min(35, wish.length())) + "-" + i)
-                .filter(each -> !taken.contains(each))
-                .findFirst()
-                .orElseThrow();
+        String id = Slug.free(name.text(), each -> !taken.contains(each));
         Model kept = model.copied(new ModelId(id), name);
         String text = written(kept);
         mapper.create(id);
@@ -144,12 +139,12 @@ public class ModelStore {
         ModelMapper.Row newest = mapper.revisions(id).getFirst();
         if (newest.n() != seen) {
             throw new Refused(
-                    "box", Because.of("no.model-store-2").with("n", newest.n()).with("summary", newest.summary()));
+                    "box", Because.of("no.kept-meanwhile").with("n", newest.n()).with("summary", newest.summary()));
         }
         if (all().stream()
                 .anyMatch(
                         other -> !other.id().equals(model.id()) && other.name().sameAs(model.name()))) {
-            throw new Refused("name", Because.of("no.model-store-3").with("model", model.name()));
+            throw new Refused("name", Because.of("no.model-name-taken").with("name", model.name()));
         }
         if (!doc(newest).equals(model)) {
             mapper.add(id, newest.n() + 1, text, Hand.SOMEBODY, summary);
@@ -181,8 +176,8 @@ public class ModelStore {
                 return text;
             }
         } catch (RuntimeException e) {
-            throw new Refused("box", Because.of("no.model-store-4").with("why", String.valueOf(e.getMessage())));
+            throw new Refused("box", Because.of("no.not-read-again").with("why", String.valueOf(e.getMessage())));
         }
-        throw new Refused("box", Because.of("no.model-store-5"));
+        throw new Refused("box", Because.of("no.read-otherwise"));
     }
 }

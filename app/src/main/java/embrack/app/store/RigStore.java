@@ -242,7 +242,7 @@ public class RigStore {
                 "brought back",
                 newest -> Optional.of(mapper.revision(id.number(), n)
                                 .orElseThrow(() -> new Refused(
-                                        "revision", Because.of("no.rig-store").with("n", n))))
+                                        "revision", Because.of("no.no-revision").with("n", n))))
                         .map(earlier -> again(id, hand, newest.broughtBack(hand.author(), earlier), n)));
     }
 
@@ -263,7 +263,7 @@ public class RigStore {
             String since = since(id, hand, newest);
             if (!since.isEmpty()) {
                 throw new Refused(
-                        field, Because.of("no.rig-store-2").with("done", done).with("since", since));
+                        field, Because.of("no.older-page").with("done", done).with("since", since));
             }
             Optional<Draft> draft = next.apply(newest);
             write(draft.stream().toList(), () -> {});
@@ -407,7 +407,7 @@ public class RigStore {
             LOG.warn("a plan was not kept: {}", e.getMessage());
             throw new Refused(
                     "",
-                    Because.of("no.rig-store-3")
+                    Because.of("no.not-read-again")
                             .with("why", String.valueOf(e.getMessage()).replaceAll("\\.$", "")));
         }
     }

@@ -24,25 +24,30 @@ import java.util.stream.Stream;
 /**
  * The selected treadle, fader or knob: the levels it moves, how they follow it, and what happens when it stands
  * elsewhere.
- *
- * @param heelToToe what heel and toe are called for this kind of control
  */
 record ControlView(
-        String path,
-        String words,
-        String label,
+        Head head,
         Optional<Mark> mark,
         String proven,
         List<LevelRow> levels,
         List<PanelView.Choice> takeovers,
         Elsewhere elsewhere,
         List<FindingView> findings,
-        String find,
-        List<OfferRow> offers,
-        int moreOffers,
-        List<String> heelToToe,
-        List<PanelView.Choice> curves,
-        List<PanelView.Choice> laws) {
+        Search search,
+        Lists lists) {
+
+    /** The control. */
+    record Head(String path, String words, String label) {}
+
+    /** What is searched for and found. */
+    record Search(String find, List<OfferRow> offers, int moreOffers) {}
+
+    /**
+     * What can be chosen.
+     *
+     * @param heelToToe what heel and toe are called for this kind of control
+     */
+    record Lists(List<String> heelToToe, List<PanelView.Choice> curves, List<PanelView.Choice> laws) {}
 
     private static final int OFFERS_SHOWN = 8;
 
@@ -88,9 +93,10 @@ record ControlView(
                                                 && t.part().equals(target.part())))
                                 .toList();
         return new ControlView(
-                BoardView.href(path, at),
-                plan.words(at),
-                controlAssignment.label().map(Object::toString).orElse(""),
+                new Head(
+                        BoardView.href(path, at),
+                        plan.words(at),
+                        controlAssignment.label().map(Object::toString).orElse("")),
                 proof.map(p -> Mark.of(p.verdict())),
                 proof.filter(p -> p.verdict() == Verdict.EXACT)
                         .map(p -> "From end to end and back, all boxes compared: exactly as meant.")
@@ -101,23 +107,26 @@ record ControlView(
                         .toList(),
                 elsewhere(controlAssignment, fader, value),
                 FindingView.all(report.findings().stream().filter(f -> f.isAbout(at)), plan),
-                find,
-                offers.stream()
-                        .limit(OFFERS_SHOWN)
-                        .map(t -> new OfferRow(t.device().text(), t.part().text(), plan.words(t)))
-                        .toList(),
-                Math.max(0, offers.size() - OFFERS_SHOWN),
-                switch (at.type()) {
-                    case TREADLE -> List.of("heel down", "toe down");
-                    case FADER -> List.of("at the bottom", "at the top");
-                    default -> List.of("turned left", "turned right");
-                },
-                Stream.of(Curve.values())
-                        .map(c -> new PanelView.Choice(c.name(), c.words(), false))
-                        .toList(),
-                Stream.of(Law.values())
-                        .map(l -> new PanelView.Choice(l.name(), l.words(), false))
-                        .toList());
+                new Search(
+                        find,
+                        offers.stream()
+                                .limit(OFFERS_SHOWN)
+                                .map(t ->
+                                        new OfferRow(t.device().text(), t.part().text(), plan.words(t)))
+                                .toList(),
+                        Math.max(0, offers.size() - OFFERS_SHOWN)),
+                new Lists(
+                        switch (at.type()) {
+                            case TREADLE -> List.of("heel down", "toe down");
+                            case FADER -> List.of("at the bottom", "at the top");
+                            default -> List.of("turned left", "turned right");
+                        },
+                        Stream.of(Curve.values())
+                                .map(c -> new PanelView.Choice(c.name(), c.words(), false))
+                                .toList(),
+                        Stream.of(Law.values())
+                                .map(l -> new PanelView.Choice(l.name(), l.words(), false))
+                                .toList()));
     }
 
     private static LevelRow level(Plan plan, CompiledControl.CompiledTarget compiled) {

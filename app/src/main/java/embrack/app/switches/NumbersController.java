@@ -112,7 +112,7 @@ class NumbersController {
         Practice question = Stream.of(Practice.values())
                 .filter(s -> s.key().equals(practice))
                 .findFirst()
-                .orElseThrow(() -> new Refused("answer", Because.of("no.numbers")));
+                .orElseThrow(() -> new Refused("answer", Because.of("no.no-question")));
         rigs.edit(id, hand, new NumberEdit.Choose(question, answer == 1 ? 1 : 0));
         return "redirect:/rigs/%s/switches/schools".formatted(id);
     }
@@ -132,7 +132,7 @@ class NumbersController {
         try {
             return LearnableId.parse(key);
         } catch (IllegalArgumentException e) {
-            throw new Refused("number", Because.of("no.numbers-2"));
+            throw new Refused("number", Because.of("no.not-learnable"));
         }
     }
 

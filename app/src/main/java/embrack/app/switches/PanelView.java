@@ -39,41 +39,64 @@ import java.util.stream.Stream;
 
 /**
  * The selected switch: its tape, its steps at one moment with their messages, what is proven and what can be added.
- *
- * @param key what it is on the clipboard
- * @param on the moment that is shown
- * @param moments the moments that its board knows, and those that have steps
- * @param byItself what the board sends at this moment without being told
- * @param shownAs what the display of the box shows for it
- * @param waits whether the board can wait between messages
- * @param misses what a foot does that lands beside it
  */
 record PanelView(
-        String path,
-        String key,
-        int number,
-        String label,
-        Moment on,
-        List<MomentTab> moments,
-        Optional<Mark> mark,
-        List<StepRow> steps,
-        String byItself,
-        String proven,
-        String route,
-        List<PressRow> presses,
+        At at,
+        When when,
+        Does does,
+        Proved proof,
         List<FindingView> findings,
         List<String> cautions,
-        String find,
-        List<OfferRow> offers,
-        int moreOffers,
-        List<Choice> modes,
-        List<Choice> duties,
-        int labelRoom,
-        String shortLabel,
-        String shownAs,
-        boolean waits,
-        List<String> misses,
-        boolean isBlank) {
+        Search search,
+        Kinds kinds,
+        Display display,
+        Foot foot) {
+
+    /**
+     * The switch.
+     *
+     * @param key what it is on the clipboard
+     */
+    record At(String path, String key, int number, String label) {}
+
+    /**
+     * Its moments, the one that is looked at, its verdict.
+     *
+     * @param on the moment that is shown
+     * @param moments the moments that its board knows, and those that have steps
+     */
+    record When(Moment on, List<MomentTab> moments, Optional<Mark> mark) {}
+
+    /**
+     * What it does then.
+     *
+     * @param byItself what the board sends at this moment without being told
+     */
+    record Does(List<StepRow> steps, String byItself) {}
+
+    /** What simulation showed. */
+    record Proved(String proven, String route, List<PressRow> presses) {}
+
+    /** What is searched for and found. */
+    record Search(String find, List<OfferRow> offers, int moreOffers) {}
+
+    /** What it can be. */
+    record Kinds(List<Choice> modes, List<Choice> duties) {}
+
+    /**
+     * What the box itself shows.
+     *
+     * @param shownAs what the display of the box shows for it
+     */
+    record Display(int labelRoom, String shortLabel, String shownAs) {}
+
+    /**
+     * What a foot should know.
+     *
+     * @param waits whether the board can wait between messages
+     * @param misses what a foot does that lands beside it
+     */
+    record Foot(boolean waits, List<String> misses, boolean isBlank) {}
 
     private static final int OFFERS_SHOWN = 8;
     private static final int PRESS_ROWS_SHOWN = 6;
@@ -121,43 +144,47 @@ record PanelView(
         List<CompiledStep> steps = compiled.steps(on);
         String href = BoardView.href(path, at);
         return new PanelView(
-                href,
-                at.key(),
-                at.number(),
-                assignment.label().map(Object::toString).orElse(""),
-                on,
-                moments(board, assignment, on, href),
-                proof.map(p -> Mark.of(p.verdict())),
-                IntStream.range(0, steps.size())
-                        .mapToObj(i -> step(plan, at, i, steps.get(i)))
-                        .toList(),
-                byItself(compiled, on),
-                proof.map(PanelView::proven).orElse(""),
-                proof.map(p -> String.join("; ", Story.of(plan, p).path())).orElse(""),
-                proof.map(p -> presses(plan, p)).orElse(List.of()),
+                new At(
+                        href,
+                        at.key(),
+                        at.number(),
+                        assignment.label().map(Object::toString).orElse("")),
+                new When(on, moments(board, assignment, on, href), proof.map(p -> Mark.of(p.verdict()))),
+                new Does(
+                        IntStream.range(0, steps.size())
+                                .mapToObj(i -> step(plan, at, i, steps.get(i)))
+                                .toList(),
+                        byItself(compiled, on)),
+                new Proved(
+                        proof.map(PanelView::proven).orElse(""),
+                        proof.map(p -> String.join("; ", Story.of(plan, p).path()))
+                                .orElse(""),
+                        proof.map(p -> presses(plan, p)).orElse(List.of())),
                 FindingView.all(report.findings(at).stream(), plan),
                 assignment.steps().stream()
                         .flatMap(s -> s.action().caution().stream())
                         .distinct()
                         .toList(),
-                find,
-                offers.stream()
-                        .limit(OFFERS_SHOWN)
-                        .map(offer -> offer(plan, at, offer))
-                        .toList(),
-                Math.max(0, offers.size() - OFFERS_SHOWN),
-                modes(board, assignment, compiled),
-                duties(assignment),
-                board.labelCharacters(),
-                assignment.shortLabel().map(Object::toString).orElse(""),
-                assignment
-                        .label()
-                        .filter(l -> board.labelCharacters() > 0)
-                        .map(l -> ShortForm.of(l, board.labelCharacters()))
-                        .orElse(""),
-                board.longestWaitMillis() > 0,
-                assignment.isBlank() ? List.of() : around(plan, Surroundings.of(plan, at)),
-                assignment.isBlank());
+                new Search(
+                        find,
+                        offers.stream()
+                                .limit(OFFERS_SHOWN)
+                                .map(offer -> offer(plan, at, offer))
+                                .toList(),
+                        Math.max(0, offers.size() - OFFERS_SHOWN)),
+                new Kinds(modes(board, assignment, compiled), duties(assignment)),
+                new Display(
+                        board.labelCharacters(),
+                        assignment.shortLabel().map(Object::toString).orElse(""),
+                        assignment
+                                .label()
+                                .filter(l -> board.labelCharacters() > 0)
+                                .map(l -> ShortForm.of(l, board.labelCharacters()))
+                                .orElse("")),
+                new Foot(
+                        board.longestWaitMillis() > 0,
+                        assignment.isBlank() ? List.of() : around(plan, Surroundings.of(plan, at)),
+                        assignment.isBlank()));
     }
 
     private static List<String> around(Plan plan, Surroundings surroundings) {

@@ -111,7 +111,7 @@ class SwapController {
     }
 
     private embrack.core.gear.Model chosen(String model) {
-        return models.find(model).orElseThrow(() -> new Refused("with", Because.of("no.swap")));
+        return models.find(model).orElseThrow(() -> new Refused("with", Because.of("no.no-hardware-chosen")));
     }
 
     private List<SwapPage.Candidate> candidates(Plan plan, Optional<DeviceId> dead) {

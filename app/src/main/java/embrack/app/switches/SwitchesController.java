@@ -265,7 +265,7 @@ class SwitchesController {
                 .map(SwitchesController::switchAt)
                 .toList();
         if (switches.isEmpty()) {
-            throw new Refused("to", Because.of("no.switches"));
+            throw new Refused("to", Because.of("no.nothing-copied"));
         }
         Edit edit =
                 switch (what) {
@@ -315,18 +315,18 @@ class SwitchesController {
         return Optional.of(Stream.of(values)
                 .filter(value -> value.name().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new Refused(field, Because.of("no.switches-2"))));
+                .orElseThrow(() -> new Refused(field, Because.of("no.none-of-the-list"))));
     }
 
     private static SwitchAt switchAt(String key) {
-        return SwitchAt.parse(key).orElseThrow(() -> new Refused("to", Because.of("no.switches")));
+        return SwitchAt.parse(key).orElseThrow(() -> new Refused("to", Because.of("no.nothing-copied")));
     }
 
     private static Step step(String device, String action, int waited) {
         try {
             return new Step(new DeviceId(device), Action.parse(action), waited);
         } catch (IllegalArgumentException e) {
-            throw new Refused("step", Because.of("no.switches-3"));
+            throw new Refused("step", Because.of("no.none-of-the-actions"));
         }
     }
 }

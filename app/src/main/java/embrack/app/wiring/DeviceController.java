@@ -50,7 +50,7 @@ class DeviceController {
         Area chosen = Stream.of(Area.values())
                 .filter(a -> a.name().equals(area))
                 .findFirst()
-                .orElseThrow(() -> new Refused("area", Because.of("no.device")));
+                .orElseThrow(() -> new Refused("area", Because.of("no.where")));
         rigs.edit(id, hand, new WiringEdit.Stand(device, chosen));
         return back(id, device);
     }
@@ -108,7 +108,7 @@ class DeviceController {
         try {
             return Optional.of(key).filter(k -> !k.isBlank()).map(DeviceId::new);
         } catch (IllegalArgumentException e) {
-            throw new Refused(field, Because.of("no.device-2"));
+            throw new Refused(field, Because.of("no.no-box-chosen"));
         }
     }
 

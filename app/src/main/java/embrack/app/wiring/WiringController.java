@@ -116,7 +116,7 @@ class WiringController {
     private static Socket socket(Rig rig, String field, String key) {
         return PortKey.find(rig, key)
                 .orElseThrow(() ->
-                        new Refused(field, key.isEmpty() ? Because.of("no.wiring.a") : Because.of("no.wiring.b")));
+                        new Refused(field, key.isEmpty() ? Because.of("no.no-port") : Because.of("no.port-gone")));
     }
 
     private static String toPicture(RigId id, String at) {

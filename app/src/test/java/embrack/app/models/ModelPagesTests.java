@@ -43,7 +43,7 @@ class ModelPagesTests {
         assertThat(get(at + "/chart.csv")).startsWith("verb,part,family");
         ModelDrawing drawing = ModelDrawing.of(model.sockets(), model.surface(), model.parts());
         assertThat(drawing.shapes())
-                .hasSizeGreaterThan(1 + model.ports().size())
+                .hasSizeGreaterThan(1 + model.sockets().ports().size())
                 .allMatch(
                         shape -> shape.x() >= 0
                                 && shape.x() + (shape.form().equals("rect") ? shape.width() : 0) <= drawing.width()

@@ -141,23 +141,29 @@ class ModelViewsTests {
                 .contains("Cannot be programmed: sends CC 80, 81, 82, 83, 84, 85, 86, 87, 88, 102 as they come "
                         + "from the factory. Switch 10 breaks the sequence.");
         ModelPage tablet = ModelPage.of(shipped("tablet"), List.of());
-        assertThat(tablet.shared())
+        assertThat(tablet.sockets().shared())
                 .containsExactly(
                         "The only socket is for Socket, Power, Headphones left and Headphones right: 1 at once.");
-        assertThat(tablet.ports())
+        assertThat(tablet.sockets().ports())
                 .contains("Power: power", "Headphones left: audio, out", "Socket: USB host, both ways; gives 100 mA");
-        assertThat(ModelPage.of(shipped("tablet-track-player"), List.of()).safe())
+        assertThat(ModelPage.of(shipped("tablet-track-player"), List.of())
+                        .obeys()
+                        .safe())
                 .isEqualTo("stop Tracks");
-        assertThat(ModelPage.of(shipped("merger-2-to-1"), List.of()).passes())
+        assertThat(ModelPage.of(shipped("merger-2-to-1"), List.of()).sockets().passes())
                 .containsExactly("IN 1 to OUT", "IN 2 to OUT");
-        assertThat(ModelPage.of(shipped("linear-timeline-player"), List.of()).passes())
+        assertThat(ModelPage.of(shipped("linear-timeline-player"), List.of())
+                        .sockets()
+                        .passes())
                 .containsExactly("In to Out, off in a new one");
         ModelPage loop = ModelPage.of(shipped("loop-table-five-tracks"), List.of());
-        assertThat(ModelPage.of(shipped("keyboard-workstation"), List.of()).inMemory())
+        assertThat(ModelPage.of(shipped("keyboard-workstation"), List.of())
+                        .set()
+                        .inMemory())
                 .hasSize(4);
-        assertThat(loop.memories()).isEqualTo("99 memories");
+        assertThat(loop.memory().memories()).isEqualTo("99 memories");
         assertThat(loop.habits()).containsExactly("Has 16 inputs to assign messages to, in each memory its own.");
-        assertThat(loop.isCrews()).isFalse();
+        assertThat(loop.head().isCrews()).isFalse();
     }
 
     @ParameterizedTest
@@ -169,7 +175,7 @@ class ModelViewsTests {
         assertThat(drawing.shapes()).filteredOn(s -> s.css().equals("switch")).hasSize(switches);
         assertThat(drawing.shapes())
                 .filteredOn(s -> s.css().startsWith("socket"))
-                .hasSameSizeAs(model.ports());
+                .hasSameSizeAs(model.sockets().ports());
         model.surface().groups().forEach(group -> {
             String css =
                     switch (group.type()) {

@@ -41,7 +41,7 @@ class OrderPageTests {
     void partsAreAsTallAsTheyLastAndNeverOverlap() {
         OrderPage page = page(
                 Evening.sketch().edit(tale(Transition.Way.CROSSFADE, "0:04")).plan(), 3);
-        List<Label> labels = page.labels();
+        List<Label> labels = page.strip().labels();
         for (int i = 0; i + 1 < labels.size(); i++) {
             assertThat(labels.get(i + 1).y())
                     .isGreaterThanOrEqualTo(labels.get(i).y() + labels.get(i).height());
@@ -54,7 +54,7 @@ class OrderPageTests {
                 .extracting(Label::over, Label::pad, Label::isChosen, Label::facts)
                 .containsExactly(
                         "crossfade 0:04", "pad in G, 20:00", true, "10:00, press Foot board, bank A, switch 4");
-        assertThat(page.height())
+        assertThat(page.strip().height())
                 .isGreaterThan(labels.getLast().y() + labels.getLast().height());
     }
 
@@ -62,25 +62,26 @@ class OrderPageTests {
     @Test
     void theSlotEndsWhereItsTimeIsUp() {
         OrderPage fits = page(Evening.plan(), 0);
-        assertThat(fits.isTooLong()).isFalse();
-        assertThat(fits.slotEnd())
-                .isGreaterThan(
-                        fits.labels().getLast().y() + fits.labels().getLast().height());
+        assertThat(fits.total().isTooLong()).isFalse();
+        assertThat(fits.strip().slotEnd())
+                .isGreaterThan(fits.strip().labels().getLast().y()
+                        + fits.strip().labels().getLast().height());
         OrderPage tooLong = page(
                 Evening.sketch()
                         .edit(new OrderEdit.DescribeShow(Evening.SHOW, "First evening", "", "19:30", "3:00"))
                         .plan(),
                 0);
-        Label tale = tooLong.labels().get(2);
-        assertThat(tooLong.isTooLong()).isTrue();
-        assertThat(tooLong.slotEnd()).isBetween(tale.y(), tale.y() + tale.height());
-        assertThat(tooLong.slotWords()).isEqualTo("slot ends 19:33:00");
+        Label tale = tooLong.strip().labels().get(2);
+        assertThat(tooLong.total().isTooLong()).isTrue();
+        assertThat(tooLong.strip().slotEnd()).isBetween(tale.y(), tale.y() + tale.height());
+        assertThat(tooLong.strip().slotWords()).isEqualTo("slot ends 19:33:00");
         assertThat(tooLong.findings()).extracting(finding -> finding.code()).containsExactly("order.too-long");
         assertThat(page(
                                 Evening.sketch()
                                         .edit(new OrderEdit.DescribeShow(Evening.SHOW, "First evening", "", "", ""))
                                         .plan(),
                                 0)
+                        .strip()
                         .slotEnd())
                 .isNegative();
     }
@@ -90,7 +91,7 @@ class OrderPageTests {
         OrderPage page = page(Evening.plan(), 3);
         assertThat(page.chosen().orElseThrow().keys())
                 .isEqualTo("From D to G (+5): pads that lie under both: G, D, E and A");
-        assertThat(page.chosen().orElseThrow().plays()).isFalse();
+        assertThat(page.chosen().orElseThrow().what().plays()).isFalse();
         assertThat(page(Evening.plan(), 99).chosen()).isEmpty();
     }
 
@@ -101,10 +102,12 @@ class OrderPageTests {
                 .edit(new OrderEdit.SetRoster(Evening.SHOW, List.of("Drums")))
                 .plan();
         OrderPage muted = page(plan, 0);
-        assertThat(muted.roster()).containsExactly(new OrderPage.Player("Drums", true));
-        assertThat(muted.stems()).extracting(OrderPage.StemRow::words).containsExactly("muted, Drums plays it");
+        assertThat(muted.playing().roster()).containsExactly(new OrderPage.Player("Drums", true));
+        assertThat(muted.playing().stems())
+                .extracting(OrderPage.StemRow::words)
+                .containsExactly("muted, Drums plays it");
         OrderPage sounding = page(new OrderEdit.SetRoster(Evening.SHOW, List.of()).apply(plan), 0);
-        assertThat(sounding.stems())
+        assertThat(sounding.playing().stems())
                 .extracting(OrderPage.StemRow::words)
                 .containsExactly("sounds: Computer headphones-left to house and in-ears");
     }
@@ -117,8 +120,8 @@ class OrderPageTests {
                 .foot("ebb", "9|1", "foot-board 3")
                 .plan();
         OrderPage page = page(plan, 0);
-        assertThat(page.presses())
+        assertThat(page.feet().presses())
                 .containsExactly("Foot board, bank A, switch 3: 1×", "Foot board, bank A, switch 4: 2×");
-        assertThat(page.pressesInAll()).isEqualTo(3);
+        assertThat(page.feet().pressesInAll()).isEqualTo(3);
     }
 }

@@ -53,7 +53,7 @@ class PromptPageTests {
         assertThat(labelled).allMatch(pin -> pin.y() - pin.at() <= 66 && pin.y() >= pin.at() - 11);
         assertThat(page.pins()).hasSize(64);
         assertThat(labelled.size()).isGreaterThan(zoom == 6 ? 63 : 15);
-        assertThat(page.height())
+        assertThat(page.size().height())
                 .isGreaterThan(
                         page.pins().stream().mapToInt(PromptPage.Pin::at).max().orElseThrow());
     }
@@ -65,7 +65,7 @@ class PromptPageTests {
         PromptPage page = page(plan, LANTERNS, 0, 0);
         Map<String, Integer> heights = new HashMap<>();
         page.blocks().forEach(block -> heights.put(block.name(), block.height()));
-        double perSecond = page.scale();
+        double perSecond = page.size().scale();
         for (int i = 0; i < song.form().sections().size(); i++) {
             double seconds = (song.form().end(i) - song.form().start(i)) / 1e6;
             assertThat((double) heights.get(song.form().sections().get(i).name().text()))
@@ -74,10 +74,10 @@ class PromptPageTests {
         assertThat(page.blocks().stream().filter(PromptPage.Block::vamp))
                 .extracting(PromptPage.Block::name)
                 .containsExactly("Vamp");
-        assertThat(page.lines()).isSortedAccordingTo(Comparator.comparingInt(PromptPage.Line::y));
-        assertThat(page.lines().getFirst()).isEqualTo(new PromptPage.Line(14, "1", "", "0:00.000", true));
-        assertThat(page.lines().getLast().bar()).isEqualTo("end");
-        assertThat(page.changes())
+        assertThat(page.ruler().lines()).isSortedAccordingTo(Comparator.comparingInt(PromptPage.Line::y));
+        assertThat(page.ruler().lines().getFirst()).isEqualTo(new PromptPage.Line(14, "1", "", "0:00.000", true));
+        assertThat(page.ruler().lines().getLast().bar()).isEqualTo("end");
+        assertThat(page.ruler().changes())
                 .extracting(PromptPage.Change::words)
                 .containsExactly("tempo 92 to 76", "7/8, tempo 140", "4/4, tempo 92");
     }
@@ -125,12 +125,14 @@ class PromptPageTests {
     @Test
     void asManyLinesAsCanBeRead() {
         PromptPage near = page(dense(), new SongId("dense"), 6, 0);
-        assertThat(near.lines().stream().limit(6).map(line -> line.bar() + "/" + line.beat()))
+        assertThat(near.ruler().lines().stream().limit(6).map(line -> line.bar() + "/" + line.beat()))
                 .containsExactly("1/", "/2", "/3", "/4", "2/", "/2");
-        assertThat(near.lines().get(1).clock()).isEqualTo("0:00.500");
+        assertThat(near.ruler().lines().get(1).clock()).isEqualTo("0:00.500");
         PromptPage far = page(dense(), new SongId("dense"), 0, 0);
-        for (int i = 0; i + 1 < far.lines().size(); i++) {
-            assertThat(far.lines().get(i + 1).y() - far.lines().get(i).y()).isGreaterThanOrEqualTo(18);
+        for (int i = 0; i + 1 < far.ruler().lines().size(); i++) {
+            assertThat(far.ruler().lines().get(i + 1).y()
+                            - far.ruler().lines().get(i).y())
+                    .isGreaterThanOrEqualTo(18);
         }
     }
 
@@ -157,24 +159,27 @@ class PromptPageTests {
                 plan.book().song(LANTERNS),
                 new PromptLook(0, 2, 960, "", "", "level"),
                 "/songs/lanterns");
-        assertThat(List.of(panel.at(), panel.clock(), panel.tie()))
+        assertThat(List.of(
+                        panel.place().at(), panel.place().clock(), panel.place().tie()))
                 .containsExactly("bar 19", "0:46.957", "stays on its bar");
-        assertThat(panel.steps())
+        assertThat(panel.does().steps())
                 .extracting(CuePanel.StepRow::messages)
                 .containsExactly("ch 3 note 39 127  92 27 7F", "ch 5 PC 2  C4 01");
-        assertThat(panel.times().getLast()).startsWith("2 messages at this moment: the last waits");
-        assertThat(panel.offers().getFirst().words()).startsWith("Vocal mixer: set level of Input 1");
+        assertThat(panel.sending().times().getLast()).startsWith("2 messages at this moment: the last waits");
+        assertThat(panel.search().offers().getFirst().words()).startsWith("Vocal mixer: set level of Input 1");
         assertThat(panel.mark().orElseThrow().words()).isEqualTo("exact");
-        assertThat(panel.turns()).isFalse();
+        assertThat(panel.sending().turns()).isFalse();
         CuePanel fresh = CuePanel.of(
                 Report.of(plan),
                 plan.book().song(LANTERNS),
                 new PromptLook(0, 0, 960, "17|1", "lantern-desk", ""),
                 "/songs/lanterns");
-        assertThat(fresh.isNew()).isTrue();
-        assertThat(fresh.offers()).isNotEmpty().allMatch(offer -> offer.device().equals("lantern-desk"));
+        assertThat(fresh.cue().isNew()).isTrue();
+        assertThat(fresh.search().offers())
+                .isNotEmpty()
+                .allMatch(offer -> offer.device().equals("lantern-desk"));
         assertThat(fresh.hasPlayer()).isTrue();
-        assertThat(fresh.moreOffers()).isPositive();
+        assertThat(fresh.search().moreOffers()).isPositive();
         assertThat(fresh.feet()).extracting(CuePanel.Choice::words).contains("Foot board A/3");
     }
 
@@ -186,22 +191,23 @@ class PromptPageTests {
         Song song = plan.book().song(LANTERNS);
         CapturePage page = CapturePage.of(
                 plan, song, new CapturePage.Asked("foot-board", "", "6527-2,6700-2u,9000-1", 960, true, false));
-        assertThat(page.keys())
+        assertThat(page.keys().keys())
                 .extracting(CapturePage.Key::words)
                 .containsExactly(
                         "switch 3: Player: repeat Section",
                         "switch 4: Lantern desk: recall Scene 5",
                         "switch 5: Lantern desk: recall Scene 8");
-        assertThat(page.kept()).isEqualTo(2);
-        assertThat(page.taken())
+        assertThat(page.result().kept()).isEqualTo(2);
+        assertThat(page.result().taken())
                 .extracting(CapturePage.Taken::words, CapturePage.Taken::dropped)
                 .contains(tuple("Lantern desk: recall Scene 5", "release, a note-off"));
-        assertThat(page.beats()).startsWith("0!,652,1304,1957,2609!");
-        assertThat(page.bars()).startsWith("0:Count-in|2609:Count-in|5217:Verse 1");
+        assertThat(page.music().beats()).startsWith("0!,652,1304,1957,2609!");
+        assertThat(page.music().bars()).startsWith("0:Count-in|2609:Count-in|5217:Verse 1");
         CapturePage feet = CapturePage.of(plan, song, new CapturePage.Asked("foot-board", "", "6527-2", 0, true, true));
-        assertThat(feet.taken().getFirst().to()).isEqualTo("0:06.527, 0:06.527");
-        assertThat(feet.taken().getFirst().words()).isEqualTo("foot: Foot board, bank A, switch 4");
+        assertThat(feet.result().taken().getFirst().to()).isEqualTo("0:06.527, 0:06.527");
+        assertThat(feet.result().taken().getFirst().words()).isEqualTo("foot: Foot board, bank A, switch 4");
         assertThat(CapturePage.of(plan, song, new CapturePage.Asked("", "", "", 960, true, false))
+                        .keys()
                         .source())
                 .isEqualTo("used");
     }
@@ -210,7 +216,7 @@ class PromptPageTests {
     void howASongGoesIsShownInFieldsAndAsText() {
         Plan plan = new SongEdit.NewTempo(LANTERNS, "98", false).apply(Evening.plan());
         HowPage page = HowPage.of(plan, plan.book().song(LANTERNS));
-        assertThat(page.stretch()).isEqualTo("recorded at 92: times × 0.939, +6.5 %");
+        assertThat(page.speed().stretch()).isEqualTo("recorded at 92: times × 0.939, +6.5 %");
         assertThat(page.transposed())
                 .containsExactly(
                         "Move by −2 semitones, frequency × 0.8909.",

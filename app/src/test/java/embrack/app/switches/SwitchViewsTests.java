@@ -97,10 +97,12 @@ class SwitchViewsTests {
         PanelView panel = PanelView.of(Report.of(plan), Sketch.at("board 1"), "/rigs/7", Moment.PRESS, "");
         assertThat(String.join(
                         ", ",
-                        panel.moments().stream().map(PanelView.MomentTab::words).toList()))
+                        panel.when().moments().stream()
+                                .map(PanelView.MomentTab::words)
+                                .toList()))
                 .isEqualTo(moments);
-        assertThat(panel.isBlank()).isTrue();
-        assertThat(panel.misses()).isEmpty();
+        assertThat(panel.foot().isBlank()).isTrue();
+        assertThat(panel.foot().misses()).isEmpty();
     }
 
     @Test
@@ -113,10 +115,10 @@ class SwitchViewsTests {
                 .then("board 1", Moment.HOLD, "mixer mute:main")
                 .plan();
         PanelView panel = PanelView.of(Report.of(plan), Sketch.at("board 1"), "/rigs/7", Moment.HOLD, "");
-        assertThat(panel.moments())
+        assertThat(panel.when().moments())
                 .extracting(PanelView.MomentTab::words, PanelView.MomentTab::steps, PanelView.MomentTab::isHere)
                 .containsExactly(tuple("press", 0, false), tuple("hold", 1, true));
-        assertThat(panel.steps().getFirst().obstacle()).isEqualTo("the board cannot tell a hold");
+        assertThat(panel.does().steps().getFirst().obstacle()).isEqualTo("the board cannot tell a hold");
         assertThat(panel.findings()).singleElement().extracting(f -> f.what()).isEqualTo("Board cannot tell a hold.");
     }
 
@@ -125,27 +127,30 @@ class SwitchViewsTests {
         Plan plan =
                 MappingFaults.floor().mode("foot-board 1", SwitchMode.MOMENTARY).plan();
         assertThat(PanelView.of(Report.of(plan), Sketch.at("foot-board 1"), "", Moment.RELEASE, "")
+                        .does()
                         .byItself())
                 .isEqualTo("Being momentary, the switch sends by itself: B1 28 00");
         PanelView press = PanelView.of(Report.of(plan), Sketch.at("foot-board 1"), "", Moment.PRESS, "");
-        assertThat(press.presses()).extracting(PanelView.PressRow::press).contains("1", "let go 1");
-        assertThat(press.modes())
+        assertThat(press.proof().presses())
+                .extracting(PanelView.PressRow::press)
+                .contains("1", "let go 1");
+        assertThat(press.kinds().modes())
                 .filteredOn(PanelView.Choice::isChosen)
                 .extracting(PanelView.Choice::words)
                 .containsExactly("momentary");
-        assertThat(press.proven()).isEmpty();
+        assertThat(press.proof().proven()).isEmpty();
     }
 
     @Test
     void offersSayWhatComesAlongAndNothingOfWhatWillBeLearned() {
         PanelView lights = PanelView.of(
                 Report.of(MappingFaults.lights().plan()), Sketch.at("foot-board 6"), "", Moment.PRESS, "chase 1");
-        assertThat(lights.offers().getFirst())
+        assertThat(lights.search().offers().getFirst())
                 .extracting(PanelView.OfferRow::key, PanelView.OfferRow::along)
                 .containsExactly("toggle:chase-1", "toggle:auto-run");
         PanelView loops = PanelView.of(
                 Report.of(MappingFaults.loops().plan()), Sketch.at("foot-board 7"), "", Moment.PRESS, "undo track 3");
-        assertThat(loops.offers())
+        assertThat(loops.search().offers())
                 .singleElement()
                 .extracting(PanelView.OfferRow::obstacle)
                 .as("a number is chosen as soon as it is taken")
@@ -173,8 +178,10 @@ class SwitchViewsTests {
                 .containsExactly("silent", "\u221217.9 dB", "\u22125.9 dB", "\u22120.2 dB", "\u22120.2 dB");
         assertThat(level.message()).isEqualTo("ch 5  CC 20  0 to 89");
         assertThat(level.unity()).isBetween(29.0, 31.0);
-        assertThat(view.heelToToe()).containsExactly("heel down", "toe down");
-        assertThat(view.offers()).extracting(ControlView.OfferRow::part).containsExactly("control-2");
+        assertThat(view.lists().heelToToe()).containsExactly("heel down", "toe down");
+        assertThat(view.search().offers())
+                .extracting(ControlView.OfferRow::part)
+                .containsExactly("control-2");
         assertThat(view.elsewhere().touch())
                 .isEqualTo("Every move is shared out over the room that is left, until both meet.");
         assertThat(view.elsewhere().steps())

@@ -100,7 +100,7 @@ public sealed interface ControlEdit extends Edit {
             Target shaped = Typed.accepted("top", () -> new Target(device, part, range, law, most, highest));
             return change(plan, at, "from", controlAssignment -> {
                 if (controlAssignment.targets().stream().noneMatch(t -> is(t, device, part))) {
-                    throw new Refused("from", Say.of("no.shape"));
+                    throw new Refused("from", Say.of("no.level-gone"));
                 }
                 return controlAssignment.withTargets(controlAssignment.targets().stream()
                         .map(t -> is(t, device, part) ? shaped : t)

@@ -44,7 +44,7 @@ public sealed interface CueEdit extends Edit {
             Song old = SongEdit.find(plan, song);
             Anchor anchor = Typed.accepted("at", () -> Anchor.parse(at, old.form()));
             if (steps.isEmpty() && foot.isEmpty()) {
-                throw new Refused("step", Say.of("no.add-cue"));
+                throw new Refused("step", Say.of("no.cue-does-nothing"));
             }
             return foot.isPresent()
                     ? with(plan, old.withCue(Cue.pressed(old.nextNumber(), anchor, foot.get())))
@@ -88,7 +88,7 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             List<Cue> cues = capture.cues(1);
             if (cues.isEmpty()) {
-                throw new Refused("cues", Say.of("no.keep-captured"));
+                throw new Refused("cues", Say.of("no.nothing-captured"));
             }
             return new AddCues(song, cues).apply(plan);
         }
@@ -158,7 +158,7 @@ public sealed interface CueEdit extends Edit {
         }
 
         private static long now(Form form, Cue cue) {
-            return cue.at().micros(form).orElseThrow(() -> new Refused("cues", Say.of("no.move-cues")));
+            return cue.at().micros(form).orElseThrow(() -> new Refused("cues", Say.of("no.no-place")));
         }
 
         @Override
@@ -179,7 +179,7 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             Song old = SongEdit.find(plan, song);
             Anchor at = find(old, held).at();
-            long now = at.micros(old.form()).orElseThrow(() -> new Refused("cues", Say.of("no.move-cues")));
+            long now = at.micros(old.form()).orElseThrow(() -> new Refused("cues", Say.of("no.no-place")));
             TempoMap tempoMap = old.form().tempoMap();
             long there = Math.clamp(micros, 0, Anchor.MAX_MICROS);
             if (grid == 0 || at instanceof Anchor.OnClock) {
@@ -208,7 +208,7 @@ public sealed interface CueEdit extends Edit {
             int copied = 0;
             for (int number : new TreeSet<>(cues)) {
                 Cue cue = find(old, number);
-                long tick = cue.at().tick(form).orElseThrow(() -> new Refused("cues", Say.of("no.copy-to-alike")));
+                long tick = cue.at().tick(form).orElseThrow(() -> new Refused("cues", Say.of("no.no-section")));
                 int section = form.sectionOf(form.tempoMap().position(tick).bar());
                 long inside = tick - form.tempoMap().tick(Position.bar(form.firstBar(section)));
                 for (int other = 0; other < form.sections().size(); other++) {
@@ -225,7 +225,7 @@ public sealed interface CueEdit extends Edit {
                 }
             }
             if (copied == 0) {
-                throw new Refused("cues", Say.of("no.copy-to-alike-2"));
+                throw new Refused("cues", Say.of("no.nothing-alike"));
             }
             return with(plan, changed);
         }
@@ -319,7 +319,7 @@ public sealed interface CueEdit extends Edit {
         public Plan apply(Plan plan) {
             return change(plan, song, cue, c -> {
                 if (c.foot().isPresent()) {
-                    throw new Refused("step", Say.of("no.add-to-cue"));
+                    throw new Refused("step", Say.of("no.foot-cue"));
                 }
                 List<Step> more = new ArrayList<>(c.steps());
                 more.addAll(steps);
@@ -342,7 +342,7 @@ public sealed interface CueEdit extends Edit {
             if (index < 0
                     || index >= now.steps().size()
                     || !now.steps().get(index).equals(step)) {
-                throw new Refused("step", Say.of("no.take-from-cue"));
+                throw new Refused("step", Say.of("no.steps-changed"));
             }
             List<Step> fewer = new ArrayList<>(now.steps());
             fewer.remove(index);
@@ -366,7 +366,7 @@ public sealed interface CueEdit extends Edit {
                 if (index < 0
                         || index >= c.steps().size()
                         || !c.steps().get(index).equals(step)) {
-                    throw new Refused("millis", Say.of("no.take-from-cue"));
+                    throw new Refused("millis", Say.of("no.steps-changed"));
                 }
                 List<Step> changed = new ArrayList<>(c.steps());
                 changed.set(index, Typed.accepted("millis", () -> step.withWait(wait)));
@@ -381,7 +381,7 @@ public sealed interface CueEdit extends Edit {
     }
 
     private static Cue find(Song song, int number) {
-        return song.cue(number).orElseThrow(() -> new Refused("cues", Say.of("no.wait-in-cue")));
+        return song.cue(number).orElseThrow(() -> new Refused("cues", Say.of("no.cue-gone")));
     }
 
     private static Plan change(Plan plan, SongId song, int number, UnaryOperator<Cue> change) {

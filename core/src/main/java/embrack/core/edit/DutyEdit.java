@@ -25,7 +25,7 @@ public record DutyEdit(SwitchAt at, Duty duty, String name, List<Step> steps) im
         Typed.device("duty", plan, at.board());
         Typed.accepted("duty", () -> Plan.requireOnBoard(plan.rig(), at));
         if (!plan.switches().at(at).steps().isEmpty()) {
-            throw new Refused("duty", Say.of("no.duty-edit").with("at", plan.words(at)));
+            throw new Refused("duty", Say.of("no.not-blank").with("at", plan.words(at)));
         }
         var made = new Assignment(
                 at,

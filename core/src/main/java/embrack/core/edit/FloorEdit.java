@@ -179,8 +179,8 @@ public sealed interface FloorEdit extends Edit {
                 return new GearEdit.SwapHardware(board, model).apply(plan);
             }
             Board shape = model.board()
-                    .orElseThrow(
-                            () -> new Refused("model", Say.of("no.other-board").with("model", model.name())));
+                    .orElseThrow(() ->
+                            new Refused("model", Say.of("no.has-no-switches").with("model", model.name())));
             List<Assignment> fitting = plan.switches().of(board).stream()
                     .filter(a -> isOn(shape, a.at()))
                     .toList();
@@ -220,7 +220,7 @@ public sealed interface FloorEdit extends Edit {
 
     private static Plan placed(Plan plan, List<SwitchAt> from, SwitchAt to, Switches left) {
         if (from.isEmpty()) {
-            throw new Refused("from", Say.of("no.other-board-2"));
+            throw new Refused("from", Say.of("no.no-switch-chosen"));
         }
         from.forEach(at -> require(plan, at));
         require(plan, to);
@@ -237,7 +237,7 @@ public sealed interface FloorEdit extends Edit {
                 if (place >= places.size()) {
                     throw new Refused(
                             "to",
-                            Say.of("no.other-board-3")
+                            Say.of("no.no-room")
                                     .with("board", plan.rig().name(to.board()))
                                     .with("count", from.size()));
                 }

@@ -19,9 +19,7 @@ import embrack.core.switches.Switches;
 import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Changes to the boxes of a rig: which there are, what they are called, how they are set. */
@@ -51,27 +49,23 @@ public sealed interface GearEdit extends Edit {
             TapeLabel label = Typed.label("name", name);
             requireFree(plan.rig(), label, List.of());
             if (plan.rig().devices().size() >= MAX_DEVICES) {
-                throw new Refused("name", Say.of("no.add-device").with("most", MAX_DEVICES));
+                throw new Refused("name", Say.of("no.rig-full").with("most", MAX_DEVICES));
             }
-            return plan.withRig(plan.rig().withDevice(Device.of(freeId(plan.rig(), label), label, model.id()), model));
+            return plan.withRig(plan.rig()
+                    .withDevice(
+                            Device.of(
+                                    Typed.freeId(
+                                            label,
+                                            DeviceId::new,
+                                            id -> plan.rig().find(id).isEmpty()),
+                                    label,
+                                    model.id()),
+                            model));
         }
 
         @Override
         public Phrase summary(Plan before) {
             return Say.of("add-device").with("name", name.strip());
-        }
-
-        private static DeviceId freeId(Rig rig, TapeLabel name) {
-            String letters = name.text()
-                    .toLowerCase(Locale.ROOT)
-                    .replaceAll("[^a-z0-9]+", "-")
-                    .replaceAll("^-+|-+$", "");
-            String stem = letters.isEmpty() ? "box" : letters.substring(0, Math.min(letters.length(), 30));
-            return IntStream.iterate(1, i -> i + 1)
-                    .mapToObj(i -> new DeviceId(i == 1 ? stem : stem + "-" + i))
-                    .filter(id -> rig.find(id).isEmpty())
-                    .findFirst()
-                    .orElseThrow();
         }
     }
 
@@ -136,7 +130,7 @@ public sealed interface GearEdit extends Edit {
             by.ifPresent(words -> {
                 throw new Refused(
                         "device",
-                        Say.of("no.remove-device").with("gone", gone.name()).with("user", words));
+                        Say.of("no.still-used").with("gone", gone.name()).with("user", words));
             });
         }
 
@@ -216,7 +210,7 @@ public sealed interface GearEdit extends Edit {
             if (rig.model(device).kind() != model.kind()) {
                 throw new Refused(
                         "model",
-                        Say.of("no.swap-hardware")
+                        Say.of("no.other-kind")
                                 .with("old", old.name())
                                 .with("kind", rig.model(device).kind().words())
                                 .with("model", model.name())
@@ -250,7 +244,7 @@ public sealed interface GearEdit extends Edit {
             Setting known = plan.rig()
                     .model(device)
                     .setting(setting)
-                    .orElseThrow(() -> new Refused("value", Say.of("no.change-setting")));
+                    .orElseThrow(() -> new Refused("value", Say.of("no.setting-gone")));
             int number = Typed.choice("value", known, value);
             Typed.accepted("value", () -> known.checked(number));
             return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withSetting(setting, number)));
@@ -277,7 +271,7 @@ public sealed interface GearEdit extends Edit {
             Rig rig = plan.rig();
             Typed.device("name", plan, device);
             if (rig.model(device).part(part).isEmpty()) {
-                throw new Refused("name", Say.of("no.label-part"));
+                throw new Refused("name", Say.of("no.part-gone"));
             }
             if (name.isBlank()) {
                 return plan.withRig(rig.withDeviceChanged(device, d -> d.withoutLabel(part)));
@@ -290,7 +284,7 @@ public sealed interface GearEdit extends Edit {
                     .ifPresent(p -> {
                         throw new Refused(
                                 "name",
-                                Say.of("no.label-part-2")
+                                Say.of("no.part-name-taken")
                                         .with("part", p.name())
                                         .with("other-part", rig.partName(device, p.id())));
                     });
@@ -332,7 +326,7 @@ public sealed interface GearEdit extends Edit {
             return plan.rig().models().stream()
                     .filter(m -> m.id().equals(model))
                     .findFirst()
-                    .orElseThrow(() -> new Refused("model", Say.of("no.correct-chart")));
+                    .orElseThrow(() -> new Refused("model", Say.of("no.model-unused")));
         }
     }
 
@@ -341,7 +335,7 @@ public sealed interface GearEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             if (!Typed.device("model", plan, device).model().equals(model.id())) {
-                throw new Refused("model", Say.of("no.describe-anew").with("model", model.name()));
+                throw new Refused("model", Say.of("no.other-model").with("model", model.name()));
             }
             return new ReplaceModel(model).apply(plan);
         }
@@ -358,7 +352,7 @@ public sealed interface GearEdit extends Edit {
         public Plan apply(Plan plan) {
             Rig rig = plan.rig();
             if (rig.models().stream().noneMatch(m -> m.id().equals(model.id()))) {
-                throw new Refused("model", Say.of("no.correct-chart"));
+                throw new Refused("model", Say.of("no.model-unused"));
             }
             List<Device> devices = rig.devices().stream()
                     .map(d -> d.model().equals(model.id()) ? Fitting.to(model, d) : d)
@@ -390,7 +384,7 @@ public sealed interface GearEdit extends Edit {
                 .filter(d -> !except.contains(d) && d.name().sameAs(name))
                 .findFirst()
                 .ifPresent(d -> {
-                    throw new Refused("name", Say.of("no.replace-model").with("box", d.name()));
+                    throw new Refused("name", Say.of("no.name-taken").with("box", d.name()));
                 });
     }
 }

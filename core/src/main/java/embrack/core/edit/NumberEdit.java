@@ -77,7 +77,7 @@ public sealed interface NumberEdit extends Edit {
             if (!known.types().contains(type)) {
                 throw new Refused(
                         "number",
-                        Say.of("no.pin-number").with("box", box.name()).with("types", type.plural()));
+                        Say.of("no.learns-not-from").with("box", box.name()).with("types", type.plural()));
             }
             Allocator.objection(type, chosen).ifPresent(why -> {
                 throw new Refused("number", Say.of("no.reserved").with("why", why));
@@ -105,7 +105,7 @@ public sealed interface NumberEdit extends Edit {
         public Plan apply(Plan plan) {
             Device box = Typed.device("low", plan, device);
             Learned known = Optional.ofNullable(box.learned().get(learnable))
-                    .orElseThrow(() -> new Refused("low", Say.of("no.respond")));
+                    .orElseThrow(() -> new Refused("low", Say.of("no.not-learned")));
             int lowest = Typed.number("low", low);
             int highest = Typed.number("high", high);
             Typed.accepted("low", () -> DataByte.checked("a value", lowest));
@@ -176,7 +176,7 @@ public sealed interface NumberEdit extends Edit {
         return plan.rig().model(device).chart().learnables().stream()
                 .filter(l -> l.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new Refused(field, Say.of("no.choose")));
+                .orElseThrow(() -> new Refused(field, Say.of("no.not-learnable")));
     }
 
     private static Plan withLearned(Plan plan, DeviceId device, LearnableId learnable, Learned message) {

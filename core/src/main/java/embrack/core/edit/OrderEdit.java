@@ -274,7 +274,7 @@ public sealed interface OrderEdit extends Edit {
             Song song = SongEdit.find(plan, of);
             StemAt stem = new StemAt(of, Typed.label("stem", name));
             if (song.stems().stream().noneMatch(s -> s.name().equals(stem.stem()))) {
-                throw new Refused("stem", Say.of("no.turn-stem").with("title", song.title()));
+                throw new Refused("stem", Say.of("no.no-such-stem").with("title", song.title()));
             }
             return change(plan, show, "stem", old -> {
                 SortedSet<StemAt> turned = new TreeSet<>(old.turned());
@@ -296,11 +296,11 @@ public sealed interface OrderEdit extends Edit {
     }
 
     private static Show find(Plan plan, ShowId id) {
-        return plan.book().find(id).orElseThrow(() -> new Refused("show", Say.of("no.turn-stem-2")));
+        return plan.book().find(id).orElseThrow(() -> new Refused("show", Say.of("no.show-gone")));
     }
 
     private static Entry partOf(Show show, int number) {
-        return show.entry(number).orElseThrow(() -> new Refused("part", Say.of("no.turn-stem-3")));
+        return show.entry(number).orElseThrow(() -> new Refused("part", Say.of("no.entry-gone")));
     }
 
     private static String partName(Plan plan, ShowId show, int part) {

@@ -166,7 +166,7 @@ public sealed interface SongEdit extends Edit {
             if (!plan.players().contains(id)) {
                 throw new Refused(
                         "player",
-                        Say.of("no.describe-song").with("box", plan.rig().name(id)));
+                        Say.of("no.plays-no-songs").with("box", plan.rig().name(id)));
             }
         }
 
@@ -235,16 +235,15 @@ public sealed interface SongEdit extends Edit {
     record SendAlways(When when, String find) implements SongEdit {
         @Override
         public Plan apply(Plan plan) {
-            DeviceId player = plan.players().stream()
-                    .findFirst()
-                    .orElseThrow(() -> new Refused("find", Say.of("no.send-always")));
+            DeviceId player =
+                    plan.players().stream().findFirst().orElseThrow(() -> new Refused("find", Say.of("no.no-player")));
             if (find.isBlank()) {
-                throw new Refused("find", Say.of("no.send-always-2"));
+                throw new Refused("find", Say.of("no.send-what"));
             }
             Offer offer = new Offers(plan)
                     .find(player, find).stream()
                             .findFirst()
-                            .orElseThrow(() -> new Refused("find", Say.of("no.send-always-3")));
+                            .orElseThrow(() -> new Refused("find", Say.of("no.nothing-found")));
             Book book = plan.book();
             List<Cue> cues = new ArrayList<>(book.always());
             cues.add(new Cue(book.lastAlways() + 1, new Anchor.Automatic(when), offer.steps()));
@@ -266,7 +265,7 @@ public sealed interface SongEdit extends Edit {
                     .filter(cue -> cue.number() != number)
                     .toList();
             if (left.size() == plan.book().always().size()) {
-                throw new Refused("find", Say.of("no.send-no-more"));
+                throw new Refused("find", Say.of("no.sent-no-more"));
             }
             return plan.withBook(plan.book().withAlways(left)).settled();
         }
@@ -310,7 +309,7 @@ public sealed interface SongEdit extends Edit {
     }
 
     static Song find(Plan plan, SongId id) {
-        return plan.book().find(id).orElseThrow(() -> new Refused("song", Say.of("no.send-no-more-2")));
+        return plan.book().find(id).orElseThrow(() -> new Refused("song", Say.of("no.song-gone")));
     }
 
     static String titleOf(Plan plan, SongId id) {
@@ -327,7 +326,7 @@ public sealed interface SongEdit extends Edit {
                         && song.title().sameAs(title))
                 .findFirst()
                 .ifPresent(song -> {
-                    throw new Refused("title", Say.of("no.send-no-more-3").with("title", song.title()));
+                    throw new Refused("title", Say.of("no.title-taken").with("title", song.title()));
                 });
     }
 }

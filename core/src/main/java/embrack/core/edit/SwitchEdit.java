@@ -51,9 +51,9 @@ public sealed interface SwitchEdit extends Edit {
                 throw new Refused(
                         "text",
                         room == 0
-                                ? Say.of("no.shorten-name.a")
+                                ? Say.of("no.shows-no-names")
                                         .with("board", plan.rig().name(at.board()))
-                                : Say.of("no.shorten-name.b")
+                                : Say.of("no.name-too-long")
                                         .with("board", plan.rig().name(at.board()))
                                         .with("room", room)
                                         .with("label", l)
@@ -117,7 +117,7 @@ public sealed interface SwitchEdit extends Edit {
                 if (chart.messagesFor(step.action(), new Channel(Channel.FIRST)).isEmpty() && !learns) {
                     throw new Refused(
                             "step",
-                            Say.of("no.add-steps").with("device", plan.rig().name(step.device())));
+                            Say.of("no.no-chart-line").with("device", plan.rig().name(step.device())));
                 }
             }
             return change(plan, at, "step", a -> {
@@ -149,7 +149,7 @@ public sealed interface SwitchEdit extends Edit {
                             .distinct()
                             .toList();
             if (found.isEmpty()) {
-                throw new Refused("step", Say.of("no.send-always-3"));
+                throw new Refused("step", Say.of("no.nothing-found"));
             }
             return new AddSteps(at, moment, found).apply(plan);
         }
@@ -237,7 +237,7 @@ public sealed interface SwitchEdit extends Edit {
         public Plan apply(Plan plan) {
             List<Step> all = plan.switches().at(at).steps(moment);
             if (index < 0 || index >= all.size() || !plan.switches().at(to).isBlank()) {
-                throw new Refused("step", Say.of("no.spread-steps"));
+                throw new Refused("step", Say.of("no.changed-meanwhile"));
             }
             Plan less = change(plan, at, "step", a -> a.withSteps(moment, all.subList(0, index)));
             return change(less, to, "step", a -> a.withSteps(Moment.PRESS, all.subList(index, all.size())));
@@ -275,7 +275,7 @@ public sealed interface SwitchEdit extends Edit {
     private static List<Step> stepsWith(Assignment assignment, Moment moment, int index, Step expected) {
         List<Step> steps = assignment.steps(moment);
         if (index < 0 || index >= steps.size() || !steps.get(index).equals(expected)) {
-            throw new Refused("step", Say.of("no.clear-switch"));
+            throw new Refused("step", Say.of("no.step-changed"));
         }
         return new ArrayList<>(steps);
     }

@@ -24,7 +24,7 @@ final class Typed {
         try {
             return Integer.parseInt(typed.strip().replace('\u2212', '-'));
         } catch (NumberFormatException e) {
-            throw new Refused(field, typed.isBlank() ? Say.of("no.typed.a") : Say.of("no.typed.b"));
+            throw new Refused(field, typed.isBlank() ? Say.of("no.number-empty") : Say.of("no.number-in-digits"));
         }
     }
 
@@ -39,7 +39,7 @@ final class Typed {
     }
 
     static Device device(String field, Plan plan, DeviceId id) {
-        return plan.rig().find(id).orElseThrow(() -> new Refused(field, Say.of("no.typed")));
+        return plan.rig().find(id).orElseThrow(() -> new Refused(field, Say.of("no.box-gone")));
     }
 
     /** What was typed, read; empty when nothing was. */
@@ -49,12 +49,7 @@ final class Typed {
 
     /** An identifier made of a name that none has yet. */
     static <T> T freeId(TapeLabel name, Function<String, T> maker, Predicate<T> isFree) {
-        String slug = Slug.of(name.text());
-        T id = maker.apply(slug);
-        for (int n = 2; !isFree.test(id); n++) {
-            id = maker.apply(slug.substring(0, Math.min(slug.length(), 35)) + "-" + n);
-        }
-        return id;
+        return maker.apply(Slug.free(name.text(), id -> isFree.test(maker.apply(id))));
     }
 
     /** What the supplier gives; its refusal as one of this field. */

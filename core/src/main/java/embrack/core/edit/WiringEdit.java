@@ -84,7 +84,7 @@ public sealed interface WiringEdit extends Edit {
             if (!plan.rig().kind(link).isCable()) {
                 throw new Refused(
                         "length",
-                        Say.of("no.measure").with("link", plan.rig().kind(link).words()));
+                        Say.of("no.no-cable").with("kind", plan.rig().kind(link).words()));
             }
             Optional<Length> measured = length.isBlank()
                     ? Optional.empty()
@@ -150,7 +150,7 @@ public sealed interface WiringEdit extends Edit {
         public Plan apply(Plan plan) {
             Typed.device("open", plan, device);
             if (!plan.rig().model(device).sockets().routes().containsKey(route)) {
-                throw new Refused("open", Say.of("no.filter"));
+                throw new Refused("open", Say.of("no.way-gone"));
             }
             SortedSet<Integer> passing = new TreeSet<>();
             for (String channel : channels.isBlank()
@@ -171,7 +171,7 @@ public sealed interface WiringEdit extends Edit {
         private static Channel channel(String field, String typed) {
             int number = Typed.number(field, typed);
             if (number < Channel.FIRST || number > Channel.LAST) {
-                throw new Refused(field, Say.of("no.filter-2").with("number", number));
+                throw new Refused(field, Say.of("no.channel").with("number", number));
             }
             return new Channel(number);
         }
@@ -221,6 +221,6 @@ public sealed interface WiringEdit extends Edit {
     }
 
     private static Link linkOf(Plan plan, String field, Socket from, Socket to) {
-        return plan.rig().link(from, to).orElseThrow(() -> new Refused(field, Say.of("no.stand-in")));
+        return plan.rig().link(from, to).orElseThrow(() -> new Refused(field, Say.of("no.link-gone")));
     }
 }

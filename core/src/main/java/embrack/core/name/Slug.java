@@ -2,7 +2,9 @@ package embrack.core.name;
 
 import java.text.Normalizer;
 import java.util.Locale;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * The form of every identifier inside a plan: 1 to 40 lower-case letters, digits and hyphens, a letter or digit first.
@@ -15,6 +17,9 @@ public final class Slug {
     private static final int MAX_LENGTH = 40;
     private static final Pattern FORM = Pattern.compile(PATTERN);
     private static final Pattern MARKS = Pattern.compile("\\p{M}+");
+
+    /** Room for a hyphen and four digits. */
+    private static final int NUMBERED = 5;
 
     private Slug() {}
 
@@ -65,6 +70,20 @@ public final class Slug {
             whole = whole.substring(0, MAX_LENGTH - tail.length() - 1) + "-" + tail;
         }
         return whole;
+    }
+
+    /**
+     * The identifier that a name gets where none may be given twice: with the lowest number behind it, from 2, that is
+     * free.
+     */
+    public static String free(String name, Predicate<String> isFree) {
+        String wish = of(name);
+        String stem = wish.substring(0, Math.min(wish.length(), MAX_LENGTH - NUMBERED));
+        return IntStream.iterate(1, n -> n + 1)
+                .mapToObj(n -> n == 1 ? wish : stem + "-" + n)
+                .filter(isFree)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static boolean isAscii(String text) {
