@@ -1,17 +1,21 @@
 package embrack.app.wiring;
 
+import embrack.app.frame.Spoken;
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.midi.FrameRate;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
+import embrack.core.rig.LinkKind;
 import embrack.core.switches.Assignment;
 import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
+import embrack.core.word.Fact;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  */
 record WiringPage(
         WiringPicture picture,
+        List<LegendKind> legend,
         List<SwitchChoice> switches,
         String focusWords,
         @Nullable PortPanel port,
@@ -29,6 +34,16 @@ record WiringPage(
         @Nullable SwitchPanel press,
         LoadForm load,
         LoadForm.@Nullable Answer answer) {
+
+    /** A kind of link, as its line is drawn and called. */
+    record LegendKind(String key, String words) {
+
+        static List<LegendKind> all() {
+            return Stream.of(LinkKind.values())
+                    .map(kind -> new LegendKind(kind.key(), Spoken.words().say(Fact.word(kind.words()))))
+                    .toList();
+        }
+    }
 
     /** A switch to choose. */
     record SwitchChoice(String key, String words) {}
@@ -44,6 +59,7 @@ record WiringPage(
         List<SignalPath> shown = Focus.ways(focus, plan, ways);
         return new WiringPage(
                 WiringPicture.of(plan.rig(), focus, Focus.lit(focus, plan.rig(), shown)),
+                LegendKind.all(),
                 plan.switches().assignments().stream()
                         .filter(a -> !a.steps().isEmpty())
                         .map(a -> new SwitchChoice(Focus.key(a), words(plan, a)))
