@@ -14,6 +14,7 @@ public final class SwitchRules {
             new NoChartLine(),
             new NoPath(),
             new NoSteps(),
+            new NoTape(),
             new NotAsMeant(),
             new ModeUndoes(),
             new DeadInput(),
