@@ -14,7 +14,6 @@ public final class SwitchRules {
             new NoChartLine(),
             new NoPath(),
             new NoSteps(),
-            new NoTape(),
             new NotAsMeant(),
             new ModeUndoes(),
             new DeadInput(),
