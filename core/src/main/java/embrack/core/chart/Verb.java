@@ -39,9 +39,7 @@ public enum Verb {
     CLEAR("clear", Aspect.CLEARED, Effect.by(1)),
     UNDO("undo", Aspect.UNDONE, Effect.by(1)),
     REPEAT("repeat", Aspect.REPEATED, Effect.by(1)),
-    TAP("tap", Aspect.TAPPED, Effect.by(1)),
-    /** Holds what a part shows or plays as it is. */
-    FREEZE("freeze", Aspect.SWITCHED, Effect.set(1));
+    TAP("tap", Aspect.TAPPED, Effect.by(1));
 
     /** Longest phrase first, so that "toggle mute" is not read as "toggle". */
     static final List<Verb> LONGEST_FIRST = Stream.of(values())
