@@ -13,7 +13,8 @@ public enum LinkKind {
     WIRELESS("wireless", false, true),
     NETWORK("network", true, true),
     INSIDE("inside a computer", false, true),
-    POWER("power", true, false);
+    POWER("power", true, false),
+    LIGHTING("DMX", true, false);
 
     private final String words;
     private final boolean cable;
@@ -69,6 +70,7 @@ public enum LinkKind {
             case BLUETOOTH, WIFI -> Optional.of(WIRELESS);
             case NETWORK -> Optional.of(NETWORK);
             case POWER -> Optional.of(POWER);
+            case DMX -> Optional.of(LIGHTING);
             default -> Optional.empty();
         };
     }
