@@ -13,8 +13,7 @@ public enum LinkKind {
     WIRELESS("wireless", false, true),
     NETWORK("network", true, true),
     INSIDE("inside a computer", false, true),
-    POWER("power", true, false),
-    LIGHTING("DMX", true, false);
+    POWER("power", true, false);
 
     private final String words;
     private final boolean cable;
@@ -70,7 +69,6 @@ public enum LinkKind {
             case BLUETOOTH, WIFI -> Optional.of(WIRELESS);
             case NETWORK -> Optional.of(NETWORK);
             case POWER -> Optional.of(POWER);
-            case DMX -> Optional.of(LIGHTING);
             default -> Optional.empty();
         };
     }

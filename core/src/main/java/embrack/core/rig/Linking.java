@@ -124,7 +124,7 @@ public final class Linking {
 
     private static Optional<String> ruleOf(Rig rig, Socket from, Socket to, LinkKind kind) {
         return switch (kind) {
-            case FIVE_PIN, POWER, LIGHTING -> Optional.empty();
+            case FIVE_PIN, POWER -> Optional.empty();
             case USB -> reserved(rig, from, to).or(() -> reserved(rig, to, from));
             case WIRELESS -> wireless(rig, from, to);
             case NETWORK -> Optional.empty();
@@ -231,7 +231,7 @@ public final class Linking {
     private static int capacity(Rig rig, Socket socket, LinkKind kind) {
         Model model = rig.model(socket.device());
         return switch (kind) {
-            case FIVE_PIN, USB, POWER, LIGHTING -> 1;
+            case FIVE_PIN, USB, POWER -> 1;
             case INSIDE -> MANY;
             case WIRELESS ->
                 model.kind() == Kind.HOST && rig.port(socket).connector() == Connector.BLUETOOTH
