@@ -92,9 +92,8 @@ class MuteBoardJobTests extends AtTheBrowser {
         Locator tape = hand.page.locator(".tape-press").first();
         assertThat(tape).containsText("Voice board, bank A, switch 2 (Voice dry)");
         assertThat(tape.locator("li").first())
-                .containsText(
-                        Pattern.compile(
-                                "0\\.960 ms\\s+ch 2 CC 56 127\\s+B1 38 7F\\s+Vocal mixer MIDI IN:\\s+mute Vocal reverb return"));
+                .containsText(Pattern.compile("0\\.960 ms\\s+ch 2 CC 56 127\\s+B1 38 7F\\s+Vocal mixer MIDI IN:\\s+"
+                        + "mute Vocal reverb return"));
         assertThat(tape.locator("li").last()).containsText("1.920 ms");
         hand.page.keyboard().press("4");
         assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "muted");

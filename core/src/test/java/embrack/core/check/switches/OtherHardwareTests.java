@@ -1,0 +1,129 @@
+package embrack.core.check.switches;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import embrack.core.MappingFaults;
+import embrack.core.Sketch;
+import embrack.core.check.rule.Remedy;
+import embrack.core.edit.GearEdit;
+import embrack.core.gear.Board;
+import embrack.core.gear.Gesture;
+import embrack.core.gear.Model;
+import embrack.core.gear.SwitchMode;
+import embrack.core.gear.library.Library;
+import embrack.core.midi.MessageType;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.Moment;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Which board of the library is offered instead of one: the first that can do all that is asked of the old one. */
+class OtherHardwareTests {
+
+    private static final DeviceId BOARD = new DeviceId("foot-board");
+
+    private static Model offered(Plan plan) {
+        Optional<Remedy> remedy = new OtherHardware(plan, BOARD).remedy();
+        return ((GearEdit.SwapHardware) remedy.orElseThrow().edit()).model();
+    }
+
+    private static Board boardOf(Plan plan) {
+        return offered(plan).board().orElseThrow();
+    }
+
+    static Stream<Arguments> needs() {
+        return Stream.of(
+                Arguments.of(
+                        "a program change",
+                        MappingFaults.sounds()
+                                .step("foot-board 1: piano select:patch-1")
+                                .plan()),
+                Arguments.of(
+                        "a hold",
+                        MappingFaults.sounds()
+                                .then("foot-board 1", Moment.HOLD, "piano select:patch-1")
+                                .plan()),
+                Arguments.of(
+                        "a double press",
+                        MappingFaults.sounds()
+                                .then("foot-board 1", Moment.DOUBLE_PRESS, "piano select:patch-1")
+                                .plan()),
+                Arguments.of(
+                        "alternating",
+                        MappingFaults.sounds()
+                                .step("foot-board 1: piano select:patch-1")
+                                .then("foot-board 1", Moment.AGAIN, "piano select:patch-2")
+                                .plan()),
+                Arguments.of(
+                        "three in a press",
+                        MappingFaults.sounds()
+                                .step(
+                                        "foot-board 1: piano select:patch-1",
+                                        "foot-board 1: piano select:patch-2",
+                                        "foot-board 1: piano select:patch-3")
+                                .plan()));
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("needs")
+    void whatIsOfferedDoesAllThatTheOldOneWasAskedFor(String need, Plan plan) {
+        Board board = boardOf(plan);
+        assertThat(board.factoryRun()).isEmpty();
+        plan.switches().of(BOARD).forEach(assignment -> {
+            assertThat(board.gestures())
+                    .containsAll(assignment.moments().keySet().stream()
+                            .map(Moment::gesture)
+                            .toList());
+            if (!assignment.steps(Moment.AGAIN).isEmpty()) {
+                assertThat(board.modes()).contains(SwitchMode.ALTERNATING);
+            }
+            assertThat(board.messagesPerPress())
+                    .isGreaterThanOrEqualTo(assignment.steps(Moment.PRESS).size());
+        });
+        assertThat(board.sends()).contains(MessageType.PROGRAM_CHANGE);
+        Plan swapped = new GearEdit.SwapHardware(BOARD, offered(plan)).apply(plan);
+        assertThat(swapped.switches()).isEqualTo(plan.switches());
+    }
+
+    /** The first of the library in its order, so that one plan is always offered the same. */
+    @Test
+    void itIsTheFirstThatServes() {
+        Plan plan = MappingFaults.sounds()
+                .then("foot-board 1", Moment.HOLD, "piano select:patch-1")
+                .plan();
+        Model first = Library.all().stream()
+                .filter(model -> model.board()
+                        .filter(b -> b.factoryRun().isEmpty()
+                                && b.sends().contains(MessageType.PROGRAM_CHANGE)
+                                && b.gestures().contains(Gesture.HOLD))
+                        .isPresent())
+                .filter(model -> model.board().orElseThrow().switches() >= 1)
+                .min(Comparator.comparingInt(Library.all()::indexOf))
+                .orElseThrow();
+        assertThat(Library.all().indexOf(offered(plan)))
+                .isGreaterThanOrEqualTo(Library.all().indexOf(first));
+        assertThat(offered(plan)).isEqualTo(offered(Sketch.on(plan).plan()));
+    }
+
+    @Test
+    void nothingIsOfferedWhenNoBoardCanDoIt() {
+        Plan plan = MappingFaults.sounds()
+                .step("foot-board 1: piano select:patch-1")
+                .plan();
+        assertThat(new OtherHardware(plan, BOARD).remedy(board -> false)).isEmpty();
+        assertThat(new OtherHardware(plan, BOARD)
+                        .remedy(board -> board.longestWaitMillis() > 0)
+                        .orElseThrow()
+                        .edit())
+                .isInstanceOfSatisfying(
+                        GearEdit.SwapHardware.class,
+                        swap -> assertThat(swap.model().board().orElseThrow().longestWaitMillis())
+                                .isPositive());
+    }
+}

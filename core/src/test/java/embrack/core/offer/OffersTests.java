@@ -1,0 +1,102 @@
+package embrack.core.offer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import embrack.core.Evening;
+import embrack.core.MuteBoard;
+import embrack.core.Sketch;
+import embrack.core.chart.PartId;
+import embrack.core.chart.Verb;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.NumberEdit;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.Practice;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What a search finds, and in which order. */
+class OffersTests {
+
+    private static List<String> found(Plan plan, String search) {
+        return new Offers(plan)
+                .find(Sketch.at("foot-board 1"), search).stream()
+                        .map(Offer::words)
+                        .toList();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "scene 3;Lantern desk: recall Scene 3",
+                "3 SCENE lantern;Lantern desk: recall Scene 3",
+                "ment 1 mute 2;Nothing",
+                "level input 2 to 64;Vocal mixer: set level of Input 2 to 64",
+                "level input 2 to 200;Nothing",
+                "auto run;Old desk: toggle Auto run"
+            })
+    void theFirstThatIsFoundHasEveryWord(String search, String first) {
+        List<String> found = found(Evening.plan(), search);
+        assertThat(found.isEmpty() ? "Nothing" : found.getFirst()).isEqualTo(first);
+    }
+
+    @Test
+    void wordsAtTheBeginningCountMoreThanThoseInside() {
+        List<String> found = found(Evening.plan(), "scene 1");
+        assertThat(found).isNotEmpty();
+        assertThat(found.getFirst()).endsWith("Scene 1");
+        assertThat(found.indexOf("Lantern desk: recall Scene 1"))
+                .isLessThan(found.indexOf("Lantern desk: recall Scene 10"));
+    }
+
+    @Test
+    void whatWearsTapeComesBeforeWhatDoesNot() {
+        Plan plain = MuteBoard.plan();
+        Plan taped = new GearEdit.LabelPart(MuteBoard.MIXER, new PartId("input-9"), "Zither").apply(plain);
+        List<String> found = new Offers(taped)
+                .find(MuteBoard.at(1), "mute").stream().map(Offer::words).toList();
+        assertThat(found.indexOf("Vocal mixer: mute Zither")).isLessThan(found.indexOf("Vocal mixer: mute Input 2"));
+    }
+
+    @Test
+    void mutesThatToggleComeLastUnlessTheCrewWorksThatWay() {
+        Plan plan = Sketch.of("Small")
+                .box("Foot board", "ten-switch-treadle-board")
+                .box("Mixer", "stage-mixer-12")
+                .link("foot-board.out > mixer.in")
+                .plan();
+        List<String> first = found(plan, "mute input 3");
+        List<String> other = found(new NumberEdit.Choose(Practice.MUTES, 1).apply(plan), "mute input 3");
+        assertThat(first).containsExactlyInAnyOrderElementsOf(other);
+        assertThat(first.getLast()).contains("toggle");
+        assertThat(other.getFirst()).contains("toggle");
+    }
+
+    /** A chase stands still without its auto run, so both are one thing to pick; what ends it comes alone. */
+    @Test
+    void whatStandsStillAloneComesWithWhatItNeeds() {
+        Plan plan = Evening.plan();
+        DeviceId desk = new DeviceId("old-desk");
+        List<Offer> chases = new Offers(plan).find(Sketch.at("foot-board 1"), "old desk chase 2");
+        assertThat(chases).isNotEmpty().allSatisfy(offer -> {
+            boolean needs =
+                    plan.rig().chart(desk).need(offer.step().action().part()).isPresent();
+            boolean ends = offer.step().action().verb() == Verb.OFF
+                    || offer.step().action().verb() == Verb.STOP;
+            assertThat(!offer.along().isEmpty()).isEqualTo(needs && !ends);
+        });
+    }
+
+    @Test
+    void nothingTypedFindsEverythingInTheOrderOfTheRig() {
+        Plan plan = Evening.plan();
+        long all = plan.rig().devices().stream()
+                .mapToLong(d ->
+                        plan.rig().chart(d.id()).actions().stream().distinct().count())
+                .sum();
+        assertThat(found(plan, "")).hasSize((int) all);
+    }
+}
