@@ -80,6 +80,10 @@ class TouchTests {
         pin.tap();
         Locator chosen = page.locator("#pins .pin.chosen").first();
         assertThat(chosen).isVisible();
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added"))
+                .hasCount(0);
+        // Whether a finger scrolls is decided by what was drawn last, not by what is in the page.
+        page.evaluate("new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(drawn)))");
         BoundingBox box = chosen.boundingBox();
         swipe(box.x + 20, box.y + 8, box.x + 20, box.y + 120);
         page.waitForCondition(() -> rigs.load(rig).revision() == 2);

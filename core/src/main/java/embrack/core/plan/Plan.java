@@ -3,7 +3,6 @@ package embrack.core.plan;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.name.TapeLabel;
-import embrack.core.name.Words;
 import embrack.core.numbers.Allocator;
 import embrack.core.numbers.Senders;
 import embrack.core.rig.DeviceId;
@@ -19,6 +18,8 @@ import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
 import embrack.core.switches.Target;
+import embrack.core.word.Fact;
+import embrack.core.word.Wording;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -96,22 +97,11 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
 
     /** Several switches in words: "Voice board, bank A, switches 1, 2 and 3; Desk board, bank B, switch 1". */
     public String words(List<SwitchAt> switches) {
-        Map<String, List<Integer>> byBank = new LinkedHashMap<>();
-        switches.stream()
-                .distinct()
-                .sorted()
-                .forEach(at -> byBank.computeIfAbsent(
-                                "%s, bank %s".formatted(rig.name(at.board()), bankName(at)), b -> new ArrayList<>())
-                        .add(at.number()));
-        return String.join(
-                "; ",
-                byBank.entrySet().stream()
-                        .map(e -> "%s, %s %s"
-                                .formatted(
-                                        e.getKey(),
-                                        e.getValue().size() == 1 ? "switch" : "switches",
-                                        Words.list(e.getValue())))
-                        .toList());
+        return wording().switches(switches);
+    }
+
+    private Wording wording() {
+        return new Wording(rig);
     }
 
     /** A bank as the board shows it: "A". */
@@ -121,7 +111,7 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
 
     /** A step in words: "Vocal mixer: mute Return 1". */
     public String words(Step step) {
-        return rig.name(step.device()) + ": " + rig.words(step.device(), step.action());
+        return wording().say(Fact.of(step));
     }
 
     public Plan withRig(Rig other) {
@@ -206,14 +196,12 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
 
     /** A control in words: "Quay board, fader 1". */
     public String words(ControlAt at) {
-        String bank =
-                banks(at.box()) == 1 ? "" : ", bank " + board(at.box()).banks().get(at.bank() - 1);
-        return "%s%s, %s".formatted(rig.name(at.box()), bank, at.words());
+        return wording().say(Fact.of(at));
     }
 
     /** A level in words: "Piano: level of Control 1". */
     public String words(Target target) {
-        return "%s: level of %s".formatted(rig.name(target.device()), rig.partName(target.device(), target.part()));
+        return wording().say(Fact.of(target));
     }
 
     private static ControlGroup controls(Rig rig, ControlAt at) {
