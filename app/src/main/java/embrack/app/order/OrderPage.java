@@ -133,13 +133,14 @@ record OrderPage(
         Running running = Running.of(plan.book(), show);
         List<Label> labels = labels(report, running, part, path);
         int slotEnd = -1;
-        if (show.slot() > 0) {
+        if (show.slotMicros() > 0) {
             int start = running.parts().stream()
-                    .filter(p -> p.start() >= 0)
+                    .filter(p -> p.startMicros() >= 0)
                     .findFirst()
                     .map(p -> labels.get(running.parts().indexOf(p)).y())
                     .orElse(TOP);
-            slotEnd = yOf(running, labels, show.slot()).orElse(start + (int) (show.slot() / 1e6 * PIXELS_PER_SECOND));
+            slotEnd = yOf(running, labels, show.slotMicros())
+                    .orElse(start + (int) (show.slotMicros() / 1e6 * PIXELS_PER_SECOND));
         }
         int bottom =
                 Math.max(labels.stream().mapToInt(l -> l.y() + l.height()).max().orElse(60), slotEnd) + 30;
@@ -164,15 +165,16 @@ record OrderPage(
                         show.name().text(),
                         show.day().map(Object::toString).orElse(""),
                         show.start().map(Object::toString).orElse(""),
-                        show.slot() == 0 ? "" : Clock.brief(show.slot())),
+                        show.slotMicros() == 0 ? "" : Clock.brief(show.slotMicros())),
                 new Total(
-                        running.words(), running.room().filter(room -> room < 0).isPresent()),
+                        running.words(),
+                        running.roomMicros().filter(room -> room < 0).isPresent()),
                 new Strip(
                         bottom,
                         labels,
                         slotEnd,
                         show.start()
-                                .map(start -> "slot ends " + start.after(show.slot()))
+                                .map(start -> "slot ends " + start.after(show.slotMicros()))
                                 .orElse("slot ends")),
                 show.entry(part).map(entry -> panel(plan, running, entry)),
                 new Feet(presses, all),
@@ -200,16 +202,16 @@ record OrderPage(
         for (int i = 0; i < running.parts().size(); i++) {
             Part part = running.parts().get(i);
             Entry entry = part.entry();
-            int height = Math.max(SHORTEST, (int) Math.round(part.length() / 1e6 * PIXELS_PER_SECOND));
+            int height = Math.max(SHORTEST, (int) Math.round(part.lengthMicros() / 1e6 * PIXELS_PER_SECOND));
             String clock = running.show()
                     .start()
-                    .map(start -> start.after(part.start()))
-                    .orElseGet(() -> Clock.brief(part.start()));
+                    .map(start -> start.after(part.startMicros()))
+                    .orElseGet(() -> Clock.brief(part.startMicros()));
             boolean last = i + 1 == running.parts().size();
             Transition over = entry.transition();
             String words = last ? "" : over.way().words() + (over.micros() > 0 ? " " + Clock.brief(over.micros()) : "");
             String facts = Stream.of(
-                            part.length() == 0 ? "length not known" : Clock.brief(part.length()),
+                            part.lengthMicros() == 0 ? "length not known" : Clock.brief(part.lengthMicros()),
                             key(plan, part),
                             entry.press().map(at -> "press " + plan.words(at)).orElse(""))
                     .filter(text -> !text.isEmpty())
@@ -263,16 +265,17 @@ record OrderPage(
     private static Optional<Integer> yOf(Running running, List<Label> labels, long micros) {
         for (int i = 0; i < running.parts().size(); i++) {
             Part part = running.parts().get(i);
-            if (part.start() <= micros && micros <= part.end() && part.length() > 0) {
-                return Optional.of(
-                        labels.get(i).y() + (int) (labels.get(i).height() * (micros - part.start()) / part.length()));
+            if (part.startMicros() <= micros && micros <= part.endMicros() && part.lengthMicros() > 0) {
+                return Optional.of(labels.get(i).y()
+                        + (int) (labels.get(i).height() * (micros - part.startMicros()) / part.lengthMicros()));
             }
         }
         return running.parts().isEmpty()
                 ? Optional.empty()
                 : Optional.of(labels.getLast().y()
                         + labels.getLast().height()
-                        + (int) Math.max(0, (micros - running.parts().getLast().end()) / 1e6 * PIXELS_PER_SECOND));
+                        + (int) Math.max(
+                                0, (micros - running.parts().getLast().endMicros()) / 1e6 * PIXELS_PER_SECOND));
     }
 
     private static PartPanel panel(Plan plan, Running running, Entry entry) {
@@ -421,7 +424,7 @@ record OrderPage(
                                 .formatted(
                                         song.title(),
                                         song.played().map(key -> ", " + key).orElse(""),
-                                        Clock.brief(song.usualLength())),
+                                        Clock.brief(song.usualLengthMicros())),
                         false))
                 .toList();
     }

@@ -147,7 +147,7 @@ record CapturePage(Keys keys, Music music, String hits, Snap snap, Result result
                 new Music(
                         beats(song.form()),
                         bars(song.form()),
-                        Math.round(song.form().length() / 1e3)),
+                        Math.round(song.form().lengthMicros() / 1e3)),
                 asked.hits(),
                 new Snap(new PromptLook(0, 0, asked.grid(), "", "", "").grid(), PromptLook.Grid.ALL, asked.strip()),
                 new Result(

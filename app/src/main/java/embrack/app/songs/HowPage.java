@@ -71,7 +71,7 @@ record HowPage(
                 .orElse("");
         return new HowPage(
                 new Facts(song.title().text(), text(song.played()), text(song.original()), song.place()),
-                new Edges(trim(song.trims().start()), trim(song.trims().end()), song.leadInBars()),
+                new Edges(trim(song.trims().startMicros()), trim(song.trims().endMicros()), song.leadInBars()),
                 new Sent(song.player().map(Object::toString).orElse(""), players),
                 song.notes(),
                 SongText.of(song.form(), song.stems()),
@@ -126,8 +126,8 @@ record HowPage(
             rows.add(new SectionRow(
                     form.sections().get(i).name().text(),
                     "%d\u2013%d".formatted(form.firstBar(i), form.lastBar(i)),
-                    Clock.text(form.start(i)),
-                    Clock.text(form.end(i) - form.start(i)),
+                    Clock.text(form.startMicros(i)),
+                    Clock.text(form.endMicros(i) - form.startMicros(i)),
                     form.sections().get(i).guide()));
         }
         return rows;

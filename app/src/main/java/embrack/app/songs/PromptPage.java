@@ -147,7 +147,7 @@ record PromptPage(
             this.tempoMap = form.tempoMap();
             this.look = look;
             this.path = path;
-            double seconds = form.length() / 1e6;
+            double seconds = form.lengthMicros() / 1e6;
             double nearest = WHOLE / (shortestBar() / 1e6);
             double whole = WHOLE / seconds;
             this.scale = Math.min(
@@ -188,7 +188,7 @@ record PromptPage(
             columns.forEach((key, x) -> drawn.add(new Column(x, clipped(name(key), LABEL_ROOM + 2), name(key), key)));
             List<Pin> pins = pins(columns);
             int bottom = Math.max(
-                    y(form.length()),
+                    y(form.lengthMicros()),
                     pins.stream().mapToInt(pin -> pin.y() + LABEL).max().orElse(0));
             int width = GUTTER + SECTION + Math.max(1, columns.size()) * COLUMN;
             return new PromptPage(
@@ -234,8 +234,8 @@ record PromptPage(
             List<Block> blocks = new ArrayList<>();
             for (int i = 0; i < form.sections().size(); i++) {
                 Section section = form.sections().get(i);
-                int from = y(form.start(i));
-                int height = y(form.end(i)) - from;
+                int from = y(form.startMicros(i));
+                int height = y(form.endMicros(i)) - from;
                 List<Sung> sung = new ArrayList<>();
                 for (int n = 0; n < section.lines().size() && 40 + n * 20 + 8 < height; n++) {
                     sung.add(
@@ -268,7 +268,9 @@ record PromptPage(
                 int section = form.sectionOf(bar);
                 boolean starts = form.firstBar(section) == bar || bar > form.bars();
                 int every = every(section);
-                int nextStart = section + 1 < form.sections().size() ? y(form.start(section + 1)) : y(form.length());
+                int nextStart = section + 1 < form.sections().size()
+                        ? y(form.startMicros(section + 1))
+                        : y(form.lengthMicros());
                 boolean room = (bar - form.firstBar(section)) % every == 0 && nextStart - y(micros) >= LINE_ROOM;
                 if ((starts || room) && y(micros) - last >= LINE_ROOM - 8) {
                     lines.add(new Line(
@@ -299,7 +301,7 @@ record PromptPage(
         }
 
         private int every(int section) {
-            double bar = (form.end(section) - form.start(section))
+            double bar = (form.endMicros(section) - form.startMicros(section))
                     / 1e6
                     * scale
                     / form.sections().get(section).bars();
@@ -311,7 +313,7 @@ record PromptPage(
             for (int i = 0; i < tempoMap.tempos().size(); i++) {
                 TempoChange change = tempoMap.tempos().get(i);
                 long tick = tempoMap.tick(change.at());
-                if (tick > 0 && tempoMap.micros(tick) < form.length() || change.glides()) {
+                if (tick > 0 && tempoMap.micros(tick) < form.lengthMicros() || change.glides()) {
                     String to = change.glides() && i + 1 < tempoMap.tempos().size()
                             ? " to " + tempoMap.tempos().get(i + 1).tempo()
                             : "";
@@ -336,11 +338,11 @@ record PromptPage(
 
         private List<Cut> cuts() {
             List<Cut> cuts = new ArrayList<>();
-            if (song.trims().start() > 0) {
-                cuts.add(new Cut(HEAD, y(song.trims().start()) - HEAD, "trimmed away"));
+            if (song.trims().startMicros() > 0) {
+                cuts.add(new Cut(HEAD, y(song.trims().startMicros()) - HEAD, "trimmed away"));
             }
-            if (song.trims().end() > 0) {
-                cuts.add(new Cut(y(song.end()), y(form.length()) - y(song.end()), "trimmed away"));
+            if (song.trims().endMicros() > 0) {
+                cuts.add(new Cut(y(song.endMicros()), y(form.lengthMicros()) - y(song.endMicros()), "trimmed away"));
             }
             return cuts;
         }

@@ -26,7 +26,7 @@ record SongHead(String path, int place, String title, String key, String facts, 
         String facts = "%s, %s%s; sent by %s"
                 .formatted(
                         song.form().words(),
-                        Clock.brief(song.usualLength()),
+                        Clock.brief(song.usualLengthMicros()),
                         stretch,
                         plan.player(song)
                                 .map(player -> plan.rig().name(player).text())

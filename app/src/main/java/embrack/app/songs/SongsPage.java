@@ -48,7 +48,7 @@ record SongsPage(List<Row> rows, List<Always> always) {
                 song.title().text(),
                 key(song),
                 song.form().words(),
-                Clock.brief(song.usualLength()),
+                Clock.brief(song.usualLengthMicros()),
                 song.cues().size(),
                 worst.map(finding -> Mark.of(finding.severity()))
                         .or(() -> song.cues().isEmpty()

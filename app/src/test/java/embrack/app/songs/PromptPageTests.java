@@ -67,7 +67,7 @@ class PromptPageTests {
         page.blocks().forEach(block -> heights.put(block.name(), block.height()));
         double perSecond = page.size().scale();
         for (int i = 0; i < song.form().sections().size(); i++) {
-            double seconds = (song.form().end(i) - song.form().start(i)) / 1e6;
+            double seconds = (song.form().endMicros(i) - song.form().startMicros(i)) / 1e6;
             assertThat((double) heights.get(song.form().sections().get(i).name().text()))
                     .isBetween(seconds * perSecond - 1.5, seconds * perSecond + 1.5);
         }

@@ -65,7 +65,7 @@ public sealed interface OrderEdit extends Edit {
                             label,
                             date,
                             old.start(),
-                            old.slot(),
+                            old.slotMicros(),
                             old.order(),
                             old.present(),
                             old.turned(),

@@ -139,7 +139,7 @@ public sealed interface SongEdit extends Edit {
             Optional<DeviceId> device = Typed.optional("player", player, DeviceId::new);
             device.ifPresent(id -> requirePlayer(plan, id));
             Song changed = Typed.accepted(
-                    start + end >= old.form().length()
+                    start + end >= old.form().lengthMicros()
                             ? "trimEnd"
                             : bars > 16 || bars < 0 ? "leadIn" : notes.length() > Song.MAX_NOTES ? "notes" : "place",
                     () -> new Song(
@@ -201,8 +201,8 @@ public sealed interface SongEdit extends Edit {
             Tempo wanted = Typed.accepted("tempo", () -> Tempo.parse(tempo));
             double factor = wanted.bpm() / now.bpm();
             Song.Trims trims = new Song.Trims(
-                    Math.round(old.trims().start() / factor),
-                    Math.round(old.trims().end() / factor));
+                    Math.round(old.trims().startMicros() / factor),
+                    Math.round(old.trims().endMicros() / factor));
             Tempo recorded = old.recorded().orElse(now);
             return Typed.accepted("tempo", () -> {
                 Song faster = old.withTrims(Song.Trims.NONE)

@@ -137,7 +137,7 @@ public record CueSheet(String title, String facts, List<Row> rows) {
         return Stream.of(
                         song.played().map(key -> "in " + key).orElse(""),
                         song.form().words(),
-                        Clock.brief(song.usualLength()))
+                        Clock.brief(song.usualLengthMicros()))
                 .filter(text -> !text.isEmpty())
                 .reduce((a, b) -> a + ", " + b)
                 .orElse("");

@@ -44,7 +44,7 @@ public sealed interface Anchor {
         return switch (this) {
             case OnBar bar -> Optional.of(form.tempoMap().micros(bar.at()));
             case OnClock clock -> Optional.of(clock.micros());
-            case AtSection at -> form.find(at.section()).map(i -> at.end() ? form.end(i) : form.start(i));
+            case AtSection at -> form.find(at.section()).map(i -> at.end() ? form.endMicros(i) : form.startMicros(i));
             case Automatic automatic -> Optional.empty();
         };
     }

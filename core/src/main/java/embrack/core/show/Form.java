@@ -60,7 +60,7 @@ public final class Form {
             throw new IllegalArgumentException(
                     "A song has fewer than %d bars; here are %d.".formatted(TempoMap.MAX_BAR, bars));
         }
-        if (length() > Anchor.MAX_MICROS) {
+        if (lengthMicros() > Anchor.MAX_MICROS) {
             throw new IllegalArgumentException(
                     "A song lasts at most two hours; its %d bars take longer.".formatted(bars));
         }
@@ -109,25 +109,25 @@ public final class Form {
     }
 
     /** When a section begins, microseconds from bar 1. */
-    public long start(int section) {
+    public long startMicros(int section) {
         return tempoMap.micros(Position.bar(firstBar(section)));
     }
 
     /** When a section ends, microseconds from bar 1. */
-    public long end(int section) {
+    public long endMicros(int section) {
         return tempoMap.micros(Position.bar(lastBar(section) + 1));
     }
 
     /** How long all sections take, each played once, microseconds. */
-    public long length() {
+    public long lengthMicros() {
         return tempoMap.micros(Position.bar(bars + 1));
     }
 
     /** How much longer the vamps make it, played as often as usual, microseconds. */
-    public long vamping() {
+    public long vampingMicros() {
         long more = 0;
         for (int i = 0; i < sections.size(); i++) {
-            more += (sections.get(i).passes() - 1) * (end(i) - start(i));
+            more += (sections.get(i).passes() - 1) * (endMicros(i) - startMicros(i));
         }
         return more;
     }

@@ -26,10 +26,10 @@ public record Running(Show show, List<Part> parts) {
      * @param key the key it is in tonight, for a song
      * @param pad the key of the pad under it
      */
-    public record Part(Entry entry, long start, long length, Optional<Key> key, Optional<Key> pad) {
+    public record Part(Entry entry, long startMicros, long lengthMicros, Optional<Key> key, Optional<Key> pad) {
 
-        public long end() {
-            return start + length;
+        public long endMicros() {
+            return startMicros + lengthMicros;
         }
     }
 
@@ -49,12 +49,12 @@ public record Running(Show show, List<Part> parts) {
             long next = i + 1 == begin ? 0 : starts[i + 1];
             starts[i] = next
                     - length(book, order.get(i))
-                    - (i + 1 == begin ? 0 : order.get(i).transition().gap());
+                    - (i + 1 == begin ? 0 : order.get(i).transition().gapMicros());
         }
         for (int i = begin + 1; i < order.size(); i++) {
             Entry before = order.get(i - 1);
             starts[i] =
-                    starts[i - 1] + length(book, before) + before.transition().gap();
+                    starts[i - 1] + length(book, before) + before.transition().gapMicros();
         }
         List<Part> parts = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
@@ -71,7 +71,7 @@ public record Running(Show show, List<Part> parts) {
     }
 
     private static long length(Book book, Entry entry) {
-        return entry.song().flatMap(book::find).map(Song::usualLength).orElse(entry.micros());
+        return entry.song().flatMap(book::find).map(Song::usualLengthMicros).orElse(entry.micros());
     }
 
     private static Optional<Key> key(Book book, Entry entry) {
@@ -79,21 +79,22 @@ public record Running(Show show, List<Part> parts) {
     }
 
     /** When the last part is over, microseconds from the start. */
-    public long end() {
-        return parts.stream().mapToLong(Part::end).max().orElse(0);
+    public long endMicros() {
+        return parts.stream().mapToLong(Part::endMicros).max().orElse(0);
     }
 
     /** What is left of the slot, microseconds; negative when it does not fit; empty without a slot. */
-    public Optional<Long> room() {
-        return show.slot() == 0 ? Optional.empty() : Optional.of(show.slot() - Math.max(0, end()));
+    public Optional<Long> roomMicros() {
+        return show.slotMicros() == 0 ? Optional.empty() : Optional.of(show.slotMicros() - Math.max(0, endMicros()));
     }
 
     /** Whether it fits, in words: "fits, 4:10 left", "0:30 too long", "42:10". */
     public String words() {
-        return room().map(room -> room >= 0
+        return roomMicros()
+                .map(room -> room >= 0
                         ? "fits, %s left".formatted(Clock.brief(room))
                         : "%s too long".formatted(Clock.brief(-room)))
-                .orElseGet(() -> Clock.brief(Math.max(0, end())));
+                .orElseGet(() -> Clock.brief(Math.max(0, endMicros())));
     }
 
     /**

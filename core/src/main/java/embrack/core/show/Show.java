@@ -13,7 +13,7 @@ import java.util.TreeSet;
  * One evening: parts in order, and who plays.
  *
  * @param start when the countdown ends and the show begins
- * @param slot how long it may take from there, microseconds; 0 for as long as it likes
+ * @param slotMicros how long it may take from there, microseconds; 0 for as long as it likes
  * @param present the parts that somebody plays live tonight: "Drums"
  * @param turned stems that sound although somebody plays their part, or are silent although nobody does
  * @param lastPart the highest number that a part ever had, also one that is gone; at least that of the parts that are
@@ -24,7 +24,7 @@ public record Show(
         TapeLabel name,
         Optional<Day> day,
         Optional<TimeOfDay> start,
-        long slot,
+        long slotMicros,
         List<Entry> order,
         SortedSet<TapeLabel> present,
         SortedSet<StemAt> turned,
@@ -37,7 +37,7 @@ public record Show(
         order = List.copyOf(order);
         present = Collections.unmodifiableSortedSet(new TreeSet<>(present));
         turned = Collections.unmodifiableSortedSet(new TreeSet<>(turned));
-        if (slot < 0 || slot > 12 * 3_600_000_000L) {
+        if (slotMicros < 0 || slotMicros > 12 * 3_600_000_000L) {
             throw new IllegalArgumentException("A slot is 0:00 to 12:00:00.");
         }
         if (order.size() > MAX_ENTRIES) {
@@ -83,7 +83,7 @@ public record Show(
     }
 
     public Show withOrder(List<Entry> others) {
-        return new Show(id, name, day, start, slot, others, present, turned, lastPart);
+        return new Show(id, name, day, start, slotMicros, others, present, turned, lastPart);
     }
 
     public Show withEntry(Entry entry) {
@@ -100,11 +100,11 @@ public record Show(
     }
 
     public Show withPresent(SortedSet<TapeLabel> others) {
-        return new Show(id, name, day, start, slot, order, others, turned, lastPart);
+        return new Show(id, name, day, start, slotMicros, order, others, turned, lastPart);
     }
 
     public Show withTurned(SortedSet<StemAt> others) {
-        return new Show(id, name, day, start, slot, order, present, others, lastPart);
+        return new Show(id, name, day, start, slotMicros, order, present, others, lastPart);
     }
 
     /** Without the songs' stems and parts of a song. */

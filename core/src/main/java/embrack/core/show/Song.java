@@ -53,12 +53,12 @@ public record Song(
     private static final int MAX_LEAD_IN = 16;
 
     /** What is cut off a recording at both ends, microseconds, 0 or more. */
-    public record Trims(long start, long end) {
+    public record Trims(long startMicros, long endMicros) {
 
         public static final Trims NONE = new Trims(0, 0);
 
         public Trims {
-            if (start < 0 || end < 0) {
+            if (startMicros < 0 || endMicros < 0) {
                 throw new IllegalArgumentException("A trim is 0 or more.");
             }
         }
@@ -74,7 +74,7 @@ public record Song(
         if (leadInBars < 0 || leadInBars > MAX_LEAD_IN) {
             throw new IllegalArgumentException("A lead-in is 0 to %d bars, was %d.".formatted(MAX_LEAD_IN, leadInBars));
         }
-        if (trims.start() + trims.end() >= form.length()) {
+        if (trims.startMicros() + trims.endMicros() >= form.lengthMicros()) {
             throw new IllegalArgumentException("The trims cut away the whole song.");
         }
         Prose.require("notes", notes);
@@ -117,18 +117,18 @@ public record Song(
     }
 
     /** Microseconds from its first sound to its last, trimmed, every vamp played once. */
-    public long length() {
-        return form.length() - trims.start() - trims.end();
+    public long lengthMicros() {
+        return form.lengthMicros() - trims.startMicros() - trims.endMicros();
     }
 
     /** As {@link #length()}, with vamps as often as usual. */
-    public long usualLength() {
-        return length() + form.vamping();
+    public long usualLengthMicros() {
+        return lengthMicros() + form.vampingMicros();
     }
 
     /** When the last sound comes, microseconds from bar 1. */
-    public long end() {
-        return form.length() - trims.end();
+    public long endMicros() {
+        return form.lengthMicros() - trims.endMicros();
     }
 
     /**

@@ -49,7 +49,7 @@ public record Transition(Way way, long micros) {
     }
 
     /** How much later than the end of this part the next begins, microseconds; negative when they overlap. */
-    public long gap() {
+    public long gapMicros() {
         return switch (way) {
             case CROSSFADE -> -micros;
             case TAIL, ON_DEMAND -> micros;

@@ -169,7 +169,8 @@ public final class BookProver {
                     cue, List.of(), Verdict.EXACT, new TreeSet<>(), new TreeSet<>(), List.of(), 0, 0, 0, micros);
         }
         Proven known = proven(player, cue);
-        long room = micros.map(at -> Math.max(0, at - song.trims().start())).orElse(0L);
+        long room =
+                micros.map(at -> Math.max(0, at - song.trims().startMicros())).orElse(0L);
         long lead = cue.early() ? Math.min(room, Math.min(MAX_LEAD_MICROS, known.usual())) : 0;
         boolean late = known.worst() - lead - waits(cue) > Prover.LATEST_MICROS;
         Verdict verdict = known.verdict() == Verdict.EXACT && late ? Verdict.LATE : known.verdict();

@@ -130,7 +130,7 @@ final class ShowRunner {
                 List.of(load, inside, stop, loop).stream().flatMap(List::stream).anyMatch(ShowRunner::turns);
         Set<Lane> early = new HashSet<>();
         Set<Lane> all = new HashSet<>();
-        long soon = form.end(0);
+        long soon = form.endMicros(0);
         for (Beat beat : load) {
             early.addAll(lanes(beat));
         }
@@ -145,7 +145,7 @@ final class ShowRunner {
         boolean blameless = proof.verdict() == Verdict.EXACT || proof.verdict() == Verdict.LATE;
         Optional<Deed> deed =
                 proof.cue().foot().isPresent() ? Optional.empty() : Optional.of(prover.deed(player, proof.cue()));
-        return new Beat(proof.sentMicros().orElse(song.trims().start()), always, proof.cue(), deed, blameless);
+        return new Beat(proof.sentMicros().orElse(song.trims().startMicros()), always, proof.cue(), deed, blameless);
     }
 
     private static void sort(Beat beat, List<Beat> load, List<Beat> inside, List<Beat> stop, List<Beat> loop) {
@@ -178,7 +178,7 @@ final class ShowRunner {
         List<RigState> sections = new ArrayList<>();
         int next = 0;
         for (int section = 0; section < form.sections().size(); section++) {
-            long end = section + 1 < form.sections().size() ? form.end(section) : Long.MAX_VALUE;
+            long end = section + 1 < form.sections().size() ? form.endMicros(section) : Long.MAX_VALUE;
             while (next < script.inside().size() && script.inside().get(next).at() < end) {
                 state = done(jump, script, script.inside().get(next++), state);
             }
@@ -255,7 +255,7 @@ final class ShowRunner {
                         script,
                         done(new Jump.None(), script, script.stop(), there));
                 Jump repeat = new Jump.Repeat(form.sections().get(section).name());
-                long from = form.start(section);
+                long from = form.startMicros(section);
                 RigState again = done(repeat, script, script.loop(), there);
                 done(
                         repeat,

@@ -172,8 +172,9 @@ class BookPropertyTests {
     private static void requireWhole(Plan plan, Report report) {
         for (Song song : plan.book().songs()) {
             SongReading read = SongReading.of(SongText.of(song.form(), song.stems()));
-            assertThat(read.form().orElseThrow().length()).isEqualTo(song.form().length());
-            assertThat(song.length()).isPositive();
+            assertThat(read.form().orElseThrow().lengthMicros())
+                    .isEqualTo(song.form().lengthMicros());
+            assertThat(song.lengthMicros()).isPositive();
         }
         for (SongProof proof : report.book().songs()) {
             proof.cues().forEach(cue -> {
@@ -204,12 +205,12 @@ class BookPropertyTests {
                     && !order.get(i + 1).item().isBeforeStart()
                     && order.subList(0, i).stream()
                             .allMatch(entry -> entry.item().isBeforeStart());
-            assertThat(parts.get(i + 1).start())
+            assertThat(parts.get(i + 1).startMicros())
                     .isEqualTo(
                             begins
                                     ? 0
-                                    : parts.get(i).end()
-                                            + order.get(i).transition().gap());
+                                    : parts.get(i).endMicros()
+                                            + order.get(i).transition().gapMicros());
         }
     }
 
@@ -248,8 +249,8 @@ class BookPropertyTests {
         }
         Plan back = new SongEdit.NewTempo(song, "92", true).apply(other);
         assertThat(back.book().song(song).recorded()).isEmpty();
-        assertThat(Math.abs(
-                        back.book().song(song).length() - plan.book().song(song).length()))
+        assertThat(Math.abs(back.book().song(song).lengthMicros()
+                        - plan.book().song(song).lengthMicros()))
                 .isLessThan(5_000);
     }
 
@@ -257,7 +258,7 @@ class BookPropertyTests {
         List<Long> times = new ArrayList<>();
         Song found = plan.book().song(song);
         found.cues().forEach(cue -> cue.at().micros(found.form()).ifPresent(times::add));
-        times.add(found.length());
+        times.add(found.lengthMicros());
         return times;
     }
 }

@@ -183,10 +183,10 @@ class BookTests {
         Plan plan = new OrderEdit.MovePart(Evening.SHOW, 6, 1)
                 .apply(new OrderEdit.AddPart(Evening.SHOW, Item.PRE_SHOW, "Harbour music", "20:00").apply(PLAN));
         Running running = Running.of(plan.book(), plan.book().shows().getFirst());
-        assertThat(running.parts().stream().limit(3).map(part -> Clock.brief(part.start())))
+        assertThat(running.parts().stream().limit(3).map(part -> Clock.brief(part.startMicros())))
                 .containsExactly("-25:00", "-5:00", "0:00");
         assertThat(new TimeOfDay(5).after(-600_000_000)).isEqualTo("23:55:00");
-        assertThat(running.room()).isEqualTo(Optional.of(720_000_000 - running.end()));
+        assertThat(running.roomMicros()).isEqualTo(Optional.of(720_000_000 - running.endMicros()));
     }
 
     /** Pads take the key of the next song, whatever key that is in tonight. */

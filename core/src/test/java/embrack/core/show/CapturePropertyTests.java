@@ -33,7 +33,7 @@ class CapturePropertyTests {
     private static List<Hit> hits(Random random, Form form) {
         List<Hit> hits = new ArrayList<>();
         for (int i = 0; i < 30; i++) {
-            long at = (long) (random.nextDouble() * form.length());
+            long at = (long) (random.nextDouble() * form.lengthMicros());
             Deed deed = random.nextInt(4) == 0
                     ? new Deed(Optional.empty(), Optional.of(Sketch.at("foot-board " + (1 + random.nextInt(4)))))
                     : new Deed(Optional.of(Sketch.stepOf(STEPS.get(random.nextInt(STEPS.size())))), Optional.empty());
@@ -53,7 +53,7 @@ class CapturePropertyTests {
         Form form = form(random);
         TempoMap tempoMap = form.tempoMap();
         for (int i = 0; i < 20; i++) {
-            long micros = (long) (random.nextDouble() * form.length());
+            long micros = (long) (random.nextDouble() * form.lengthMicros());
             int grid = GRIDS.get(random.nextInt(GRIDS.size()));
             double best = Double.MAX_VALUE;
             for (int bar = 1; bar <= 41; bar++) {

@@ -46,9 +46,9 @@ class SongTests {
         assertThat(form.sections())
                 .extracting(s -> s.name().text())
                 .containsExactly("Count-in", "Verse 1", "Refrain 1", "Bridge", "Refrain 2", "Vamp", "Last refrain");
-        assertThat(Clock.text(form.start(3))).isEqualTo("1:07.826");
-        assertThat(Clock.text(form.end(3))).isEqualTo("1:13.826");
-        assertThat(Clock.text(form.vamping())).isEqualTo("0:20.870");
+        assertThat(Clock.text(form.startMicros(3))).isEqualTo("1:07.826");
+        assertThat(Clock.text(form.endMicros(3))).isEqualTo("1:13.826");
+        assertThat(Clock.text(form.vampingMicros())).isEqualTo("0:20.870");
         assertThat(SongText.of(form, reading.stems()))
                 .isEqualTo(Evening.LANTERNS
                         .replace("tempo 92 to 76 over 8 bars", "tempo 92 gliding")
@@ -204,7 +204,7 @@ class SongTests {
                 .edit(new OrderEdit.AddSongTo(new ShowId("night"), "long"))
                 .edit(new OrderEdit.AddSongTo(new ShowId("night"), "next"));
         Plan before = sketch.plan();
-        assertThat(Clock.brief(before.book().songs().getFirst().length())).isEqualTo("4:47");
+        assertThat(Clock.brief(before.book().songs().getFirst().lengthMicros())).isEqualTo("4:47");
         Plan after = new OrderEdit.DescribePart(
                         new ShowId("night"),
                         1,
@@ -219,7 +219,7 @@ class SongTests {
                         Optional.empty())
                 .apply(new SongEdit.DescribeSong(new SongId("long"), "Long", "", "", "", "", "0:11", "1", "", "")
                         .apply(before));
-        assertThat(Clock.brief(after.book().songs().getFirst().length())).isEqualTo("4:36");
+        assertThat(Clock.brief(after.book().songs().getFirst().lengthMicros())).isEqualTo("4:36");
         assertThat(start(before, 1) - start(after, 1)).isEqualTo(15_000_000);
     }
 
@@ -227,7 +227,7 @@ class SongTests {
         return Running.of(plan.book(), plan.book().shows().getFirst())
                 .parts()
                 .get(part)
-                .start();
+                .startMicros();
     }
 
     @Test
@@ -249,7 +249,7 @@ class SongTests {
                 .plan();
         Running running = Running.of(plan.book(), plan.book().shows().getFirst());
         assertThat(running.parts())
-                .extracting(part -> new TimeOfDay(19 * 60 + 30).after(part.start()))
+                .extracting(part -> new TimeOfDay(19 * 60 + 30).after(part.startMicros()))
                 .containsExactly("19:25:00", "19:30:00", "19:32:29", "19:34:33", "19:35:21");
         assertThat(running.parts().get(2).pad().orElseThrow().toString()).isEqualTo("G");
         assertThat(running.words()).isEqualTo("fits, 5:51 left");

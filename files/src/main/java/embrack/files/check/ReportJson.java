@@ -74,7 +74,7 @@ final class ReportJson {
 
     private static void song(ObjectNode f, Plan plan, SongProof song) {
         f.put("title", song.song().title().text())
-                .put("length", Clock.exact(song.song().usualLength()));
+                .put("length", Clock.exact(song.song().usualLengthMicros()));
         ArrayNode cues = f.putArray("cues");
         song.cues().forEach(cue -> {
             ObjectNode c = cues.addObject();

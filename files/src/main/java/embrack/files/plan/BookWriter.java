@@ -38,11 +38,11 @@ final class BookWriter {
         song.played().ifPresent(key -> f.put("played", key.toString()));
         song.original().ifPresent(key -> f.put("original", key.toString()));
         song.recorded().ifPresent(tempo -> f.put("recordedTempo", tempo.toString()));
-        if (song.trims().start() > 0) {
-            f.put("trimStart", Clock.exact(song.trims().start()));
+        if (song.trims().startMicros() > 0) {
+            f.put("trimStart", Clock.exact(song.trims().startMicros()));
         }
-        if (song.trims().end() > 0) {
-            f.put("trimEnd", Clock.exact(song.trims().end()));
+        if (song.trims().endMicros() > 0) {
+            f.put("trimEnd", Clock.exact(song.trims().endMicros()));
         }
         f.put("leadInBars", song.leadInBars());
         ArrayNode how = f.putArray("how");
@@ -91,8 +91,8 @@ final class BookWriter {
         f.put("id", show.id().text()).put("name", show.name().text());
         show.day().ifPresent(day -> f.put("day", day.toString()));
         show.start().ifPresent(start -> f.put("start", start.toString()));
-        if (show.slot() > 0) {
-            f.put("slot", Clock.exact(show.slot()));
+        if (show.slotMicros() > 0) {
+            f.put("slot", Clock.exact(show.slotMicros()));
         }
         last(f, "lastPart", show.lastPart(), show.order().stream().mapToInt(Entry::number));
         PlanWriter.list(f, "order", show.order(), BookWriter::entry);

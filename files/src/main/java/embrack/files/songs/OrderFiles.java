@@ -35,7 +35,7 @@ public final class OrderFiles {
                         start(running, part),
                         part.entry().item().words(),
                         part.entry().name(),
-                        part.length() == 0 ? "" : Clock.brief(part.length()),
+                        part.lengthMicros() == 0 ? "" : Clock.brief(part.lengthMicros()),
                         part.key().map(Key::toString).orElse(""),
                         part.pad().map(Key::toString).orElse(""),
                         part.entry().transition().way().words(),
@@ -52,8 +52,8 @@ public final class OrderFiles {
     private static String start(Running running, Part part) {
         return running.show()
                 .start()
-                .map(start -> start.after(part.start()))
-                .orElseGet(() -> Clock.brief(part.start()));
+                .map(start -> start.after(part.startMicros()))
+                .orElseGet(() -> Clock.brief(part.startMicros()));
     }
 
     /**
@@ -77,8 +77,8 @@ public final class OrderFiles {
                     "UID:%s-%d@embrack.invalid"
                             .formatted(running.show().id(), part.entry().number()),
                     "DTSTAMP:%sZ".formatted(STAMP.format(begins)),
-                    "DTSTART:" + STAMP.format(at(begins, part.start())),
-                    "DTEND:" + STAMP.format(at(begins, part.end())),
+                    "DTSTART:" + STAMP.format(at(begins, part.startMicros())),
+                    "DTEND:" + STAMP.format(at(begins, part.endMicros())),
                     "SUMMARY:" + escaped(part.entry().name().text()),
                     "DESCRIPTION:" + escaped(description(part)),
                     "END:VEVENT"));

@@ -223,7 +223,7 @@ class SongMidiTests {
                         .map(s -> s.name() + " " + s.bars())
                         .toList());
         assertThat(actions(plan, read.song())).isEqualTo(actions(plan, song));
-        assertThat(Math.abs(read.song().length() - song.length())).isLessThan(2_000);
+        assertThat(Math.abs(read.song().lengthMicros() - song.lengthMicros())).isLessThan(2_000);
     }
 
     private static TreeSet<String> actions(Plan plan, Song song) {

@@ -37,7 +37,9 @@ final class PadShort implements Rule {
 
     private static long needed(Part part) {
         Entry entry = part.entry();
-        return entry.item().isSpoken() ? part.length() == 0 ? Pad.USUAL_MICROS : SPEECH * part.length() : part.length();
+        return entry.item().isSpoken()
+                ? part.lengthMicros() == 0 ? Pad.USUAL_MICROS : SPEECH * part.lengthMicros()
+                : part.lengthMicros();
     }
 
     private Finding finding(Show show, Part part, Pad pad) {
@@ -45,9 +47,12 @@ final class PadShort implements Rule {
                 .with("show", show.name())
                 .with("part", part.entry().name())
                 .with("pad", pad.micros())
-                .with("length", part.length())
+                .with("length", part.lengthMicros())
                 .with("needed", needed(part))
-                .cause(part.length() == 0 ? "unknown" : part.entry().item().isSpoken() ? "talk" : "music")
+                .cause(
+                        part.lengthMicros() == 0
+                                ? "unknown"
+                                : part.entry().item().isSpoken() ? "talk" : "music")
                 .made();
     }
 }

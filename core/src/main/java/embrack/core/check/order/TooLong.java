@@ -19,11 +19,11 @@ final class TooLong implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         return Tonight.of(subject)
-                .filter(running -> running.room().filter(room -> room < 0).isPresent())
+                .filter(running -> running.roomMicros().filter(room -> room < 0).isPresent())
                 .map(running -> found(Severity.LOOK)
                         .with("show", running.show().name())
-                        .with("takes", running.end())
-                        .with("over", -running.room().orElseThrow())
+                        .with("takes", running.endMicros())
+                        .with("over", -running.roomMicros().orElseThrow())
                         .made())
                 .stream();
     }

@@ -23,19 +23,19 @@ final class CutAway implements Rule {
         return CueWords.cues(subject)
                 .filter(sung -> sung.proof()
                         .micros()
-                        .filter(at -> at < sung.song().trims().start()
-                                || at > sung.song().end())
+                        .filter(at -> at < sung.song().trims().startMicros()
+                                || at > sung.song().endMicros())
                         .isPresent())
                 .map(this::finding);
     }
 
     private Finding finding(Sung sung) {
         Song song = sung.song();
-        boolean before = sung.proof().micros().orElseThrow() < song.trims().start();
+        boolean before = sung.proof().micros().orElseThrow() < song.trims().startMicros();
         return found(Severity.STOPS)
                 .with("at", sung.moment())
                 .cause(before ? "before" : "behind")
-                .with("edge", before ? song.trims().start() : song.end())
+                .with("edge", before ? song.trims().startMicros() : song.endMicros())
                 .in(sung.at())
                 .made();
     }
