@@ -48,6 +48,13 @@ class HttpTests {
         assertThat(response.body()).isEqualTo(Files.readString(Path.of("../docs/schema/plan-7.schema.json")));
     }
 
+    @Test
+    void whoseWorkShipsIsTold() throws IOException, InterruptedException {
+        assertThat(send(HttpRequest.newBuilder(uri("/third-party.txt"))).body())
+                .contains("bulma", "htmx.org", "icu4j", "org.postgresql:postgresql", "SIL Open Font License")
+                .doesNotContain("playwright", "jqwik");
+    }
+
     /** One address in two languages: neither reader gets the page that was drawn for the other. */
     @Test
     void pagesSpeakTheLanguageOfTheirReaderAsFarAsThereAreWords() throws IOException, InterruptedException {
