@@ -2,11 +2,10 @@ package embrack.core.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.ibm.icu.text.MessagePattern;
-import com.ibm.icu.text.MessagePattern.Part;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.Topic;
 import embrack.core.word.Language;
+import embrack.core.word.Patterns;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -16,7 +15,6 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -51,7 +49,8 @@ class FindingWordsTests {
                 .isNotEmpty()
                 .allSatisfy(key -> assertThat(known)
                         .as(key)
-                        .containsAll(arguments(Language.ENGLISH.text(room, key).orElseThrow())));
+                        .containsAll(Patterns.arguments(
+                                Language.ENGLISH.text(room, key).orElseThrow())));
     }
 
     @Test
@@ -72,15 +71,6 @@ class FindingWordsTests {
                     .as("what all rules of a topic share")
                     .isSubsetOf("do", "where", "spare");
         }
-    }
-
-    private static Set<String> arguments(String text) {
-        var pattern = new MessagePattern(text);
-        return IntStream.range(0, pattern.countParts())
-                .mapToObj(pattern::getPart)
-                .filter(part -> part.getType() == Part.Type.ARG_NAME)
-                .map(part -> pattern.getSubstring(part).replace('_', '-'))
-                .collect(Collectors.toSet());
     }
 
     private static List<String> literals(Topic topic) {

@@ -2,7 +2,6 @@ package embrack.core.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.ibm.icu.text.MessagePattern;
 import embrack.core.Evening;
 import embrack.core.Sketch;
 import embrack.core.chart.LearnableId;
@@ -35,6 +34,7 @@ import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Target;
 import embrack.core.word.Language;
+import embrack.core.word.Patterns;
 import embrack.core.word.Wording;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -46,7 +46,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -273,7 +272,7 @@ class EditWordsTests {
                     fact.matcher(found.group(2)).results().forEach(f -> facts.add(f.group(1)));
                     assertThat(facts)
                             .as("%s in %s", found.group(1), file)
-                            .containsAll(arguments(Language.ENGLISH
+                            .containsAll(Patterns.arguments(Language.ENGLISH
                                     .text("core/edit", found.group(1))
                                     .orElseThrow(() -> new AssertionError("no pattern " + found.group(1)))));
                 }
@@ -281,15 +280,5 @@ class EditWordsTests {
         }
         assertThat(used).hasSizeGreaterThan(100);
         assertThat(Language.ENGLISH.keys("core/edit")).isSubsetOf(used);
-    }
-
-    private static Set<String> arguments(String text) {
-        var pattern = new MessagePattern(text);
-        Set<String> names = new HashSet<>();
-        IntStream.range(0, pattern.countParts())
-                .mapToObj(pattern::getPart)
-                .filter(part -> part.getType() == MessagePattern.Part.Type.ARG_NAME)
-                .forEach(part -> names.add(pattern.getSubstring(part).replace('_', '-')));
-        return names;
     }
 }
