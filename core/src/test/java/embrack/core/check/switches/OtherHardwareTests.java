@@ -3,11 +3,9 @@ package embrack.core.check.switches;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.MappingFaults;
-import embrack.core.Sketch;
 import embrack.core.check.rule.Remedy;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Board;
-import embrack.core.gear.Gesture;
 import embrack.core.gear.Model;
 import embrack.core.gear.SwitchMode;
 import embrack.core.gear.library.Library;
@@ -15,7 +13,7 @@ import embrack.core.midi.MessageType;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
-import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -91,24 +89,16 @@ class OtherHardwareTests {
         assertThat(swapped.switches()).isEqualTo(plan.switches());
     }
 
-    /** The first of the library in its order, so that one plan is always offered the same. */
-    @Test
-    void itIsTheFirstThatServes() {
-        Plan plan = MappingFaults.sounds()
-                .then("foot-board 1", Moment.HOLD, "piano select:patch-1")
-                .plan();
-        Model first = Library.all().stream()
-                .filter(model -> model.board()
-                        .filter(b -> b.factoryRun().isEmpty()
-                                && b.sends().contains(MessageType.PROGRAM_CHANGE)
-                                && b.gestures().contains(Gesture.HOLD))
-                        .isPresent())
-                .filter(model -> model.board().orElseThrow().switches() >= 1)
-                .min(Comparator.comparingInt(Library.all()::indexOf))
-                .orElseThrow();
-        assertThat(Library.all().indexOf(offered(plan)))
-                .isGreaterThanOrEqualTo(Library.all().indexOf(first));
-        assertThat(offered(plan)).isEqualTo(offered(Sketch.on(plan).plan()));
+    /** In the order of the library, so that one plan is always offered the same. */
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("needs")
+    void noBoardBeforeItWouldServe(String need, Plan plan) {
+        Model offered = offered(plan);
+        List<Model> before = Library.all().subList(0, Library.all().indexOf(offered));
+        assertThat(before.stream().flatMap(model -> model.board().stream()))
+                .allSatisfy(
+                        board -> assertThat(new OtherHardware(plan, BOARD).remedy(candidate -> candidate.equals(board)))
+                                .isEmpty());
     }
 
     @Test
