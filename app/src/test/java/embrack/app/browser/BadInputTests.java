@@ -77,9 +77,7 @@ class BadInputTests extends AtTheBrowser {
     @Test
     void aPageThatIsBehindSaysThatTheBoxIsGone() {
         hand.go("Switches");
-        hand.page.getByLabel("Add a step").fill("mute main");
-        Locator offer = hand.page.locator("#offers button").first();
-        assertThat(offer).isVisible();
+        Locator offer = hand.offer("Add a step", "mute main", "mute Main");
         removeElsewhere("Vocal mixer", "vocal-mixer");
         offer.click();
         assertThat(hand.page.locator(".problem"))

@@ -153,11 +153,7 @@ class SongJobTests {
             page.navigate(page.url().replace("/gear", "/songs/small-harbour-song"));
             int before = page.locator(".pin").count();
             hand.type("When", "4");
-            page.getByLabel("What happens").fill("lantern scene 9");
-            page.locator("#offers button")
-                    .filter(new Locator.FilterOptions().setHasText("recall Scene 9"))
-                    .first()
-                    .click();
+            hand.offer("What happens", "lantern scene 9", "recall Scene 9").click();
             Stagehand.see(page.getByLabel("By the music"), "bar 4");
             Stagehand.see(page.getByLabel("By the clock"), "0:06.429");
             assertThat(page.locator(".cue-head .mark")).hasText("exact");
@@ -188,8 +184,7 @@ class SongJobTests {
             assertThat(page.getByLabel("When")).hasValue(Pattern.compile("bar \\d+.*"));
             assertThat(page.locator("#offers button").first()).containsText("Pictures");
             hand.type("When", "99|9");
-            page.getByLabel("What happens").fill("slide");
-            page.locator("#offers button").first().click();
+            hand.offer("What happens", "slide", "next Slide").click();
             assertThat(page.locator("aside .problem").first()).containsText("it has no beat 9");
             Stagehand.see(page.getByLabel("When"), "99|9");
             assertThat(hand.scriptErrors()).isEmpty();

@@ -134,12 +134,20 @@ final class Stagehand implements AutoCloseable {
     /** Searches for an action and adds it to the chosen switch. */
     void addStep(String search, String action) {
         int before = page.locator(".steps li").count();
-        page.getByLabel("Add a step").fill(search);
-        page.locator("#offers button")
-                .filter(new Locator.FilterOptions().setHasText(action))
-                .first()
-                .click();
+        offer("Add a step", search, action).click();
         assertThat(page.locator(".steps li")).hasCount(before + 1);
+    }
+
+    /** Searches, and waits until the list that came for these words is at work; what the list has with that action. */
+    Locator offer(String field, String search, String action) {
+        page.getByLabel(field).fill(search);
+        Locator offers = page.locator("#offers[data-find='%s']".formatted(search));
+        assertThat(offers).isVisible();
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added"))
+                .hasCount(0);
+        return offers.locator("button")
+                .filter(new Locator.FilterOptions().setHasText(action))
+                .first();
     }
 
     Locator tile(int number) {
