@@ -78,7 +78,10 @@ final class ReportJson {
         ArrayNode cues = f.putArray("cues");
         song.cues().forEach(cue -> {
             ObjectNode c = cues.addObject();
-            CuePlace.write(c, cue.cue().at(), song.song().form().tempoMap());
+            CuePlace place = CuePlace.of(cue.cue().at(), song.song().form().tempoMap());
+            place.bar().ifPresent(bar -> c.put("bar", bar));
+            place.beat().ifPresent(beat -> c.put("beat", beat));
+            place.at().ifPresent(at -> c.put("at", at));
             c.put("verdict", cue.verdict().words());
             cue.sentMicros().ifPresent(sent -> c.put("sent", Clock.exact(sent)));
             texts(

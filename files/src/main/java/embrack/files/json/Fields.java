@@ -20,13 +20,20 @@ public final class Fields {
 
     private final JsonNode node;
     private final String path;
-    private final List<Problem> problems;
+    private final Reading reading;
     private final Set<String> asked = new HashSet<>();
 
-    private Fields(JsonNode node, String path, List<Problem> problems) {
+    /** What is known of the whole file while it is read. */
+    private static final class Reading {
+
+        private final List<Problem> problems = new ArrayList<>();
+        private int version;
+    }
+
+    private Fields(JsonNode node, String path, Reading reading) {
         this.node = node;
         this.path = path;
-        this.problems = problems;
+        this.reading = reading;
         if (!node.isObject()) {
             throw new Unfit(path.isEmpty() ? "the file" : path, "must be an object in braces, was " + kind(node));
         }
@@ -38,9 +45,10 @@ public final class Fields {
      * @throws UnreadableFile when there is any problem
      */
     static <T> T read(JsonNode root, Function<Fields, T> reader) {
-        List<Problem> problems = new ArrayList<>();
+        Reading reading = new Reading();
+        List<Problem> problems = reading.problems;
         try {
-            T result = new Fields(root, "", problems).whole(reader);
+            T result = new Fields(root, "", reading).whole(reader);
             if (problems.isEmpty()) {
                 return result;
             }
@@ -105,7 +113,7 @@ public final class Fields {
     }
 
     public <T> T object(String name, Function<Fields, T> reader) {
-        return new Fields(needed(name), at(name), problems).whole(reader);
+        return new Fields(needed(name), at(name), reading).whole(reader);
     }
 
     public <T> Optional<T> optionalObject(String name, Function<Fields, T> reader) {
@@ -118,7 +126,7 @@ public final class Fields {
      */
     public <T> List<T> objects(String name, int most, Function<Fields, T> reader) {
         List<T> values = new ArrayList<>();
-        int problemsBefore = problems.size();
+        int problemsBefore = reading.problems.size();
         if (needed(name).size() > most) {
             throw new Unfit(
                     at(name),
@@ -127,14 +135,14 @@ public final class Fields {
         }
         elements(name, (element, i) -> {
             try {
-                return values.add(new Fields(element, at(name) + "[" + i + "]", problems).whole(reader));
+                return values.add(new Fields(element, at(name) + "[" + i + "]", reading).whole(reader));
             } catch (Unfit unfit) {
                 return tell(unfit.problem);
             } catch (Abandoned abandoned) {
                 return false;
             }
         });
-        if (problems.size() > problemsBefore) {
+        if (reading.problems.size() > problemsBefore) {
             throw new Abandoned();
         }
         return values;
@@ -199,7 +207,7 @@ public final class Fields {
             return said;
         });
         int version = integer("version");
-        return fit("version", () -> {
+        reading.version = fit("version", () -> {
             if (version > newest) {
                 throw new IllegalArgumentException(
                         "is %d, written by a newer Embrack; this one reads up to version %d. Update Embrack to read it"
@@ -210,6 +218,12 @@ public final class Fields {
             }
             return version;
         });
+        return reading.version;
+    }
+
+    /** The version that the file was found to have; 0 before that. */
+    public int version() {
+        return reading.version;
     }
 
     /** The path of a field of this object: {@code devices[1].name}. */
@@ -294,10 +308,10 @@ public final class Fields {
     }
 
     private boolean tell(Problem problem) {
-        if (problems.size() >= MOST_PROBLEMS) {
+        if (reading.problems.size() >= MOST_PROBLEMS) {
             throw new Enough();
         }
-        return problems.add(problem);
+        return reading.problems.add(problem);
     }
 
     private static String kind(JsonNode value) {

@@ -11,9 +11,14 @@ import embrack.core.chart.Values;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
+import embrack.core.gear.Memory;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
+import embrack.core.gear.Port;
 import embrack.core.gear.Quirks;
+import embrack.core.gear.Setting;
+import embrack.core.gear.SharedSocket;
+import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
 import embrack.core.midi.MessageType;
 import embrack.core.name.TapeLabel;
@@ -45,8 +50,12 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
         ModelId id = f.text("id", ModelId::new);
         TapeLabel name = f.text("name", TapeLabel::new);
         Kind kind = f.oneOf("kind", FileWords.byWord(Kind.values()));
-        var sockets = ModelReader.sockets(f);
-        var surface = new Surface(f.optionalObject("board", ModelReader::board), List.of());
+        List<Port> ports = f.objects("ports", 64, p -> ModelLayout.PORT.read(p, p));
+        List<SharedSocket> shared = f.holds("sharedSockets")
+                ? f.objects("sharedSockets", 64, s -> ModelLayout.SHARED.read(s, s))
+                : List.of();
+        Sockets sockets = f.fit("ports", () -> new Sockets(ports, shared));
+        var surface = new Surface(f.optionalObject("board", b -> BoardLayout.BOARD.read(b, b)), List.of());
         List<PartId> ids = new ArrayList<>();
         List<Part> parts = new ArrayList<>();
         f.objects("parts", 512, p -> {
@@ -57,7 +66,9 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
         });
         List<Run> chart = f.objects("chart", 512, r -> run(r, ids, false));
         List<Run> reactions = f.objects("reactions", 512, r -> run(r, ids, true));
-        var memory = ModelReader.memory(f);
+        List<Setting> settings = f.objects("settings", 256, s -> ModelLayout.SETTING.read(s, s));
+        Optional<String> writing = f.optionalText("writing", ModelLayout::sentence);
+        Memory memory = f.fit("settings", () -> new Memory(settings, 0, writing));
         Implementation implementation =
                 f.fit("chart", () -> implementation(rows(chart, ids, parts), rows(reactions, ids, parts)));
         Model model =

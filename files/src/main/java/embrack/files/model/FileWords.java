@@ -14,6 +14,10 @@ public final class FileWords {
     public static final Map<String, MessageType> MESSAGE_TYPES = Arrays.stream(MessageType.values())
             .collect(Collectors.toUnmodifiableMap(FileWords::word, Function.identity()));
 
+    /** The types of message that switches are programmed with and boxes learn. */
+    public static final Map<String, MessageType> VOICES =
+            Map.of("note", MessageType.NOTE_ON, "cc", MessageType.CONTROL_CHANGE, "pc", MessageType.PROGRAM_CHANGE);
+
     private FileWords() {}
 
     /** {@code ONE_FOR_THE_BOX} as {@code one-for-the-box}. */

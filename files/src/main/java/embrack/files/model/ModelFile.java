@@ -1,11 +1,9 @@
 package embrack.files.model;
 
 import embrack.core.gear.Model;
-import embrack.files.json.Fields;
 import embrack.files.json.JsonFile;
+import embrack.files.json.Published;
 import java.nio.charset.StandardCharsets;
-import tools.jackson.databind.node.JsonNodeFactory;
-import tools.jackson.databind.node.ObjectNode;
 
 /** A model of gear as a file of its own: one JSON document. */
 public final class ModelFile {
@@ -24,7 +22,7 @@ public final class ModelFile {
      * @throws embrack.files.json.UnreadableFile with everything that is wrong with it
      */
     public static Model read(byte[] file) {
-        return JsonFile.read(file, "a model", ModelFile::model);
+        return JsonFile.read(file, "a model", f -> ModelLayout.FILE.read(f, f));
     }
 
     /** As {@link #read(byte[])}, for text. */
@@ -32,16 +30,13 @@ public final class ModelFile {
         return read(text.getBytes(StandardCharsets.UTF_8));
     }
 
-    /** Writes a model; the same model always gives the same text. */
-    public static String write(Model model) {
-        ObjectNode file = JsonNodeFactory.instance.objectNode();
-        file.put("format", FORMAT).put("version", VERSION);
-        ModelWriter.write(file, model);
-        return JsonFile.write(file);
+    /** What is published of the format. */
+    public static Published published() {
+        return new Published(ModelLayout.FILE);
     }
 
-    private static Model model(Fields f) {
-        f.requireVersion(FORMAT, VERSION);
-        return ModelReader.read(f);
+    /** Writes a model; the same model always gives the same text. */
+    public static String write(Model model) {
+        return JsonFile.write(ModelLayout.FILE.write(model));
     }
 }

@@ -1,7 +1,9 @@
 package embrack.files.plan;
 
 import embrack.core.plan.Plan;
+import embrack.files.json.Fields;
 import embrack.files.json.JsonFile;
+import embrack.files.json.Published;
 import embrack.files.json.UnreadableFile;
 import java.nio.charset.StandardCharsets;
 
@@ -22,7 +24,7 @@ public final class PlanFile {
      * @throws UnreadableFile when it is not a plan of a version that is known, or anything in it is not as it should be
      */
     public static Plan read(byte[] file) {
-        return JsonFile.read(file, "a plan", PlanReader::read);
+        return JsonFile.read(file, "a plan", PlanFile::plan);
     }
 
     /**
@@ -31,7 +33,7 @@ public final class PlanFile {
      * @throws UnreadableFile when it is not a plan of a version that is known
      */
     public static Plan readKept(byte[] file) {
-        return JsonFile.readKept(file, PlanReader::read);
+        return JsonFile.readKept(file, PlanFile::plan);
     }
 
     /** As {@link #read(byte[])}, for text. */
@@ -39,8 +41,17 @@ public final class PlanFile {
         return read(text.getBytes(StandardCharsets.UTF_8));
     }
 
+    /** What is published of the format. */
+    public static Published published() {
+        return new Published(PlanLayout.FILE);
+    }
+
     /** Writes a plan; the same plan always gives the same text, which ends in a line break. */
     public static String write(Plan plan) {
-        return JsonFile.write(PlanWriter.write(plan));
+        return JsonFile.write(PlanLayout.FILE.write(plan));
+    }
+
+    private static Plan plan(Fields fields) {
+        return PlanLayout.FILE.read(fields, new RigSoFar());
     }
 }

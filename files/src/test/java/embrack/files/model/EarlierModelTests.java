@@ -99,7 +99,7 @@ class EarlierModelTests {
                 .replace("\"kind\": \"mixer\",", "\"kind\": \"mixer\", \"memories\": 3, \"habits\": {},");
         assertThatExceptionOfType(UnreadableFile.class)
                 .isThrownBy(() -> PlanFile.read(mixed))
-                .withMessageStartingWith("models[0].habits: is not a field of this format");
+                .withMessageStartingWith("models[0].memories: is not a field of this format");
     }
 
     private static Model model(String parts, String chart, String reactions) {

@@ -1,0 +1,109 @@
+package embrack.files.plan;
+
+import embrack.core.chart.Part;
+import embrack.core.chart.PartId;
+import embrack.core.gear.Model;
+import embrack.core.gear.ModelId;
+import embrack.core.name.TapeLabel;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.Pair;
+import embrack.core.rig.Rig;
+import embrack.files.json.Fields;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The rig as far as it was read. What refers to something is read after it, so that the field can be named. */
+final class RigSoFar {
+
+    private static final TapeLabel UNNAMED = new TapeLabel("Rig");
+
+    private final Map<ModelId, Model> models = new LinkedHashMap<>();
+    private final Map<ModelId, Map<PartId, PartId>> renamed = new HashMap<>();
+    private final List<Drawn> links = new ArrayList<>();
+    private final List<Home> homes = new ArrayList<>();
+    private Rig rig = Rig.empty(UNNAMED);
+
+    /** A link, with the place where it stands. */
+    private record Drawn(Link link, Fields place) {}
+
+    /** Where an app lives, kept until all devices are there. */
+    private record Home(DeviceId app, DeviceId host, Fields place) {}
+
+    Rig rig() {
+        return rig;
+    }
+
+    void name(TapeLabel name) {
+        rig = rig.withName(name);
+    }
+
+    Model add(Model model) {
+        if (models.put(model.id(), model) != null) {
+            throw new IllegalArgumentException("\"%s\" is there twice".formatted(model.id()));
+        }
+        return model;
+    }
+
+    /** Remembers what the parts of a model were called in a file of version 1. */
+    void rename(ModelId model, Map<PartId, PartId> parts) {
+        renamed.put(model, parts);
+    }
+
+    Model model(ModelId id) {
+        return Optional.ofNullable(models.get(id))
+                .orElseThrow(() -> new IllegalArgumentException("there is no model \"%s\" in this file".formatted(id)));
+    }
+
+    /** A part by the id that it has today; files of version 1 had ids of their own. */
+    PartId today(ModelId model, PartId part) {
+        return renamed.getOrDefault(model, Map.of()).getOrDefault(part, part);
+    }
+
+    Part part(Model model, PartId id) {
+        return model.part(today(model.id(), id))
+                .orElseThrow(() -> new IllegalArgumentException("%s has no such part".formatted(model.name())));
+    }
+
+    Device add(Device device, Optional<DeviceId> host, Fields place) {
+        rig = rig.withDevice(device, model(device.model()));
+        host.ifPresent(id -> homes.add(new Home(device.id(), id, place)));
+        return device;
+    }
+
+    /** Brings the apps home, once all devices are there. */
+    void settle() {
+        homes.forEach(home -> rig = home.place()
+                .fit("livesIn", () -> rig.withDeviceChanged(home.app(), d -> d.withHost(Optional.of(home.host())))));
+    }
+
+    DeviceId device(String id) {
+        return rig.device(new DeviceId(id)).id();
+    }
+
+    Link add(Link link, Fields place) {
+        links.add(new Drawn(link, place));
+        return link;
+    }
+
+    /** Makes all links at once; where one cannot be made, one by one, so that its place can be told. */
+    void join() {
+        try {
+            rig = rig.withLinks(links.stream().map(Drawn::link).toList());
+        } catch (IllegalArgumentException e) {
+            links.forEach(drawn -> rig = drawn.place().fit(() -> rig.withLink(drawn.link())));
+        }
+    }
+
+    Pair add(Pair pair) {
+        List<Pair> pairs = new ArrayList<>(rig.pairs());
+        pairs.add(pair);
+        rig = rig.withPairs(pairs);
+        return pair;
+    }
+}
