@@ -34,6 +34,28 @@ class SourceTests {
                 .noneMatch(name -> name.matches(".*(Util|Utils|Helper|Manager|Impl)\\.java"));
     }
 
+    /** What a value says of a text that it does not take becomes a refusal in one place. */
+    @Test
+    void noRoomTurnsWhatValuesSayIntoRefusalsItself() {
+        List<Path> rooms = Stream.concat(
+                        sources("app", "main", "Controller.java").stream(),
+                        sources("core", "main/java/embrack/core/edit", ".java").stream())
+                .toList();
+        assertThat(rooms).hasSizeGreaterThan(40);
+        assertThat(rooms)
+                .filteredOn(room -> text(room).contains("catch (IllegalArgumentException"))
+                .extracting(room -> room.getFileName().toString())
+                .containsExactly("Refused.java");
+    }
+
+    private static String text(Path source) {
+        try {
+            return Files.readString(source);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     @Test
     void soDoesEveryRuleOfAStyleSheetAndEveryLineOfAScript() {
         List<Path> sheets = sources("app", "main/resources/static", ".css", ".js");

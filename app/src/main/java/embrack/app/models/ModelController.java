@@ -210,11 +210,7 @@ class ModelController {
     }
 
     private static TapeLabel named(String typed) {
-        try {
-            return TapeLabel.parse(typed);
-        } catch (IllegalArgumentException e) {
-            throw new Refused("name", Because.of("no.text").with("text", String.valueOf(e.getMessage())));
-        }
+        return Refused.at("name", () -> TapeLabel.parse(typed));
     }
 
     private String summary(String id, embrack.core.gear.Model changed) {

@@ -135,10 +135,6 @@ class ModelsController {
     }
 
     private static TapeLabel label(String name) {
-        try {
-            return TapeLabel.parse(name);
-        } catch (IllegalArgumentException e) {
-            throw new Refused("name", Because.of("no.text").with("text", String.valueOf(e.getMessage())));
-        }
+        return Refused.at("name", () -> TapeLabel.parse(name));
     }
 }

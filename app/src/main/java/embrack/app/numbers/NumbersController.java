@@ -1,9 +1,12 @@
 package embrack.app.numbers;
 
+import embrack.core.edit.Refused;
 import embrack.core.midi.NumberPad;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -13,14 +16,17 @@ class NumbersController {
 
     @GetMapping("/numbers")
     String convert(@RequestParam(defaultValue = "") String q, Model page) {
-        page.addAttribute("q", q.strip()).addAttribute("lines", List.of()).addAttribute("problem", "");
-        if (!q.isBlank()) {
-            try {
-                page.addAttribute("lines", NumberPad.of(q).lines());
-            } catch (IllegalArgumentException e) {
-                page.addAttribute("problem", e.getMessage());
-            }
-        }
+        List<?> lines = q.isBlank() ? List.of() : Refused.at("q", () -> NumberPad.of(q).lines());
+        return pad(q, lines, "", page);
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, Model page) {
+        return pad(String.valueOf(request.getParameter("q")), List.of(), refused.words(), page);
+    }
+
+    private static String pad(String q, List<?> lines, String problem, Model page) {
+        page.addAttribute("q", q.strip()).addAttribute("lines", lines).addAttribute("problem", problem);
         return "numbers/numbers";
     }
 }

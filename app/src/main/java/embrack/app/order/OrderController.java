@@ -192,11 +192,7 @@ class OrderController {
 
     @GetMapping("/{show}/order.ics")
     ResponseEntity<byte[]> calendar(@PathVariable RigId id, @PathVariable ShowId show) {
-        try {
-            return file(show, ".ics", "calendar", OrderFiles.calendar(running(id, show)));
-        } catch (IllegalArgumentException e) {
-            throw new Refused("day", Because.of("no.text").with("text", String.valueOf(e.getMessage())));
-        }
+        return Refused.at("day", () -> file(show, ".ics", "calendar", OrderFiles.calendar(running(id, show))));
     }
 
     @ExceptionHandler

@@ -130,10 +130,6 @@ class RigsController {
     }
 
     private static TapeLabel label(String name) {
-        try {
-            return TapeLabel.parse(name);
-        } catch (IllegalArgumentException e) {
-            throw new Refused("name", Because.of("no.text").with("text", String.valueOf(e.getMessage())));
-        }
+        return Refused.at("name", () -> TapeLabel.parse(name));
     }
 }

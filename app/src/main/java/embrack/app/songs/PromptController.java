@@ -27,6 +27,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -267,17 +268,8 @@ class PromptController {
                     bytes -> CueCsv.read(new String(bytes, StandardCharsets.UTF_8), plan, sung));
             return edit(id, hand, song, look, 0, new CueEdit.AddCues(song, cues));
         } catch (UnreadableFile e) {
-            throw new Refused(
-                    "file",
-                    Because.of("no.text")
-                            .with(
-                                    "text",
-                                    String.join(
-                                            " ",
-                                            e.problems().stream()
-                                                    .limit(5)
-                                                    .map(Object::toString)
-                                                    .toList())));
+            throw Refused.text(
+                    "file", e.problems().stream().limit(5).map(Object::toString).collect(Collectors.joining(" ")));
         }
     }
 

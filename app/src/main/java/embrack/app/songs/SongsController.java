@@ -75,13 +75,11 @@ class SongsController {
         String name = Optional.ofNullable(file.getOriginalFilename())
                 .orElse("Imported song")
                 .replaceAll("\\.[A-Za-z]{2,4}$", "");
-        MidiImport read;
-        try {
-            Plan plan = rigs.load(id).plan();
-            read = uploads.read(file, Uploads.Sort.MIDI, "file", bytes -> MidiImport.read(bytes, name, plan, releases));
-        } catch (IllegalArgumentException e) {
-            throw new Refused("file", Because.of("no.text").with("text", String.valueOf(e.getMessage())));
-        }
+        Plan plan = rigs.load(id).plan();
+        MidiImport read = Refused.at(
+                "file",
+                () -> uploads.read(
+                        file, Uploads.Sort.MIDI, "file", bytes -> MidiImport.read(bytes, name, plan, releases)));
         Song made = made(rigs.edit(id, hand, new SongEdit.ImportSong(read.song())));
         if (read.remarks().isEmpty()) {
             return "redirect:/rigs/%s/songs/%s".formatted(id, made.id());
@@ -136,10 +134,9 @@ class SongsController {
 
     /** A step as forms say it. */
     static Step step(String device, String action, int waited) {
-        try {
-            return new Step(new DeviceId(device), Action.parse(action), waited);
-        } catch (IllegalArgumentException e) {
-            throw new Refused("step", Because.of("no.no-action"));
-        }
+        return Refused.at(
+                "step",
+                Because.of("no.no-action"),
+                () -> new Step(new DeviceId(device), Action.parse(action), waited));
     }
 }

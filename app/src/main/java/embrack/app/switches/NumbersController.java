@@ -129,11 +129,7 @@ class NumbersController {
     }
 
     private static LearnableId learnable(String key) {
-        try {
-            return LearnableId.parse(key);
-        } catch (IllegalArgumentException e) {
-            throw new Refused("number", Because.of("no.not-learnable"));
-        }
+        return Refused.at("number", Because.of("no.not-learnable"), () -> LearnableId.parse(key));
     }
 
     private String edit(RigId id, Hand hand, NumberEdit edit) {

@@ -323,10 +323,9 @@ class SwitchesController {
     }
 
     private static Step step(String device, String action, int waited) {
-        try {
-            return new Step(new DeviceId(device), Action.parse(action), waited);
-        } catch (IllegalArgumentException e) {
-            throw new Refused("step", Because.of("no.none-of-the-actions"));
-        }
+        return Refused.at(
+                "step",
+                Because.of("no.none-of-the-actions"),
+                () -> new Step(new DeviceId(device), Action.parse(action), waited));
     }
 }

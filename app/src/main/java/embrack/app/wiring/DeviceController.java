@@ -105,11 +105,10 @@ class DeviceController {
     }
 
     private static Optional<DeviceId> chosen(String field, String key) {
-        try {
-            return Optional.of(key).filter(k -> !k.isBlank()).map(DeviceId::new);
-        } catch (IllegalArgumentException e) {
-            throw new Refused(field, Because.of("no.no-box-chosen"));
-        }
+        return Refused.at(
+                field,
+                Because.of("no.no-box-chosen"),
+                () -> Optional.of(key).filter(k -> !k.isBlank()).map(DeviceId::new));
     }
 
     private static String back(RigId id, DeviceId device) {

@@ -97,7 +97,7 @@ public sealed interface ControlEdit extends Edit {
             Range range = new Range(level("from", from), level("to", to), curve);
             int most = top.isBlank() ? 0 : Typed.number("top", top);
             Optional<Integer> highest = cap.isBlank() ? Optional.empty() : Optional.of(Typed.number("cap", cap));
-            Target shaped = Typed.accepted("top", () -> new Target(device, part, range, law, most, highest));
+            Target shaped = Refused.at("top", () -> new Target(device, part, range, law, most, highest));
             return change(plan, at, "from", controlAssignment -> {
                 if (controlAssignment.targets().stream().noneMatch(t -> is(t, device, part))) {
                     throw new Refused("from", Say.of("no.level-gone"));
@@ -110,7 +110,7 @@ public sealed interface ControlEdit extends Edit {
 
         private static int level(String field, String typed) {
             int level = Typed.number(field, typed);
-            return Typed.accepted(field, () -> DataByte.checked("a level", level));
+            return Refused.at(field, () -> DataByte.checked("a level", level));
         }
 
         @Override
@@ -153,8 +153,8 @@ public sealed interface ControlEdit extends Edit {
 
     private static Plan change(Plan plan, ControlAt at, String field, UnaryOperator<ControlAssignment> change) {
         Typed.device(field, plan, at.box());
-        Typed.accepted(field, () -> plan.controls(at));
-        return Typed.accepted(
+        Refused.at(field, () -> plan.controls(at));
+        return Refused.at(
                 field,
                 () -> plan.withSwitches(plan.switches()
                                 .with(change.apply(plan.switches().at(at))))

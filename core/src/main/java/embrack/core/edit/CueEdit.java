@@ -42,7 +42,7 @@ public sealed interface CueEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Song old = SongEdit.find(plan, song);
-            Anchor anchor = Typed.accepted("at", () -> Anchor.parse(at, old.form()));
+            Anchor anchor = Refused.at("at", () -> Anchor.parse(at, old.form()));
             if (steps.isEmpty() && foot.isEmpty()) {
                 throw new Refused("step", Say.of("no.cue-does-nothing"));
             }
@@ -71,7 +71,7 @@ public sealed interface CueEdit extends Edit {
             Song changed = SongEdit.find(plan, song);
             for (Cue cue : cues) {
                 Song before = changed;
-                changed = Typed.accepted("cues", () -> before.withCue(cue.withNumber(before.nextNumber())));
+                changed = Refused.at("cues", () -> before.withCue(cue.withNumber(before.nextNumber())));
             }
             return with(plan, changed);
         }
@@ -106,7 +106,7 @@ public sealed interface CueEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Song old = SongEdit.find(plan, song);
-            Anchor anchor = Typed.accepted("at", () -> Anchor.parse(at, old.form()));
+            Anchor anchor = Refused.at("at", () -> Anchor.parse(at, old.form()));
             return change(plan, song, cue, c -> c.withAnchor(anchor));
         }
 
@@ -138,7 +138,7 @@ public sealed interface CueEdit extends Edit {
             if ((ticks != 0 ? byTicks : byMicros) == 0) {
                 return plan;
             }
-            return Typed.accepted("cues", () -> {
+            return Refused.at("cues", () -> {
                 Song changed = old;
                 for (Cue cue : moving) {
                     changed = changed.withCue(cue.withAnchor(
@@ -369,7 +369,7 @@ public sealed interface CueEdit extends Edit {
                     throw new Refused("millis", Say.of("no.steps-changed"));
                 }
                 List<Step> changed = new ArrayList<>(c.steps());
-                changed.set(index, Typed.accepted("millis", () -> step.withWait(wait)));
+                changed.set(index, Refused.at("millis", () -> step.withWait(wait)));
                 return c.withSteps(changed);
             });
         }
@@ -386,11 +386,11 @@ public sealed interface CueEdit extends Edit {
 
     private static Plan change(Plan plan, SongId song, int number, UnaryOperator<Cue> change) {
         Song old = SongEdit.find(plan, song);
-        return with(plan, Typed.accepted("step", () -> old.withCue(change.apply(find(old, number)))));
+        return with(plan, Refused.at("step", () -> old.withCue(change.apply(find(old, number)))));
     }
 
     private static Plan with(Plan plan, Song song) {
-        return Typed.accepted(
+        return Refused.at(
                 "step", () -> plan.withBook(plan.book().with(song)).settled());
     }
 }

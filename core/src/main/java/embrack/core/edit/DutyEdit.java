@@ -23,7 +23,7 @@ public record DutyEdit(SwitchAt at, Duty duty, String name, List<Step> steps) im
     @Override
     public Plan apply(Plan plan) {
         Typed.device("duty", plan, at.board());
-        Typed.accepted("duty", () -> Plan.requireOnBoard(plan.rig(), at));
+        Refused.at("duty", () -> Plan.requireOnBoard(plan.rig(), at));
         if (!plan.switches().at(at).steps().isEmpty()) {
             throw new Refused("duty", Say.of("no.not-blank").with("at", plan.words(at)));
         }
@@ -34,7 +34,7 @@ public record DutyEdit(SwitchAt at, Duty duty, String name, List<Step> steps) im
                 Optional.of(duty),
                 Optional.empty(),
                 new TreeMap<>(Map.of(Moment.PRESS, steps)));
-        return Typed.accepted(
+        return Refused.at(
                 "duty", () -> plan.withSwitches(plan.switches().with(made)).settled());
     }
 

@@ -70,7 +70,7 @@ public sealed interface FloorEdit extends Edit {
             require(plan, one);
             require(plan, other);
             Switches now = plan.switches();
-            return Typed.accepted(
+            return Refused.at(
                     "to",
                     () -> plan.withSwitches(now.with(now.at(one).movedTo(other))
                                     .with(now.at(other).movedTo(one)))
@@ -246,7 +246,7 @@ public sealed interface FloorEdit extends Edit {
             }
         }
         Switches all = changed;
-        return Typed.accepted("to", () -> plan.withSwitches(all).settled());
+        return Refused.at("to", () -> plan.withSwitches(all).settled());
     }
 
     /**
@@ -274,11 +274,11 @@ public sealed interface FloorEdit extends Edit {
 
     private static void require(Plan plan, String field, DeviceId board, int bank, int number) {
         Typed.device(field, plan, board);
-        Typed.accepted(field, () -> Plan.requireOnBoard(plan.rig(), new SwitchAt(board, bank, number)));
+        Refused.at(field, () -> Plan.requireOnBoard(plan.rig(), new SwitchAt(board, bank, number)));
     }
 
     private static Board boardOf(String field, Plan plan, DeviceId box) {
         Typed.device(field, plan, box);
-        return Typed.accepted(field, () -> plan.board(box));
+        return Refused.at(field, () -> plan.board(box));
     }
 }

@@ -221,7 +221,7 @@ public sealed interface GearEdit extends Edit {
                     .findFirst()
                     .orElse(model);
             Device fitted = Fitting.to(known, old);
-            return Typed.accepted(
+            return Refused.at(
                     "model",
                     () -> plan.withSwitches(Fitting.controls(plan.switches(), device, known))
                             .withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.links()))
@@ -246,7 +246,7 @@ public sealed interface GearEdit extends Edit {
                     .setting(setting)
                     .orElseThrow(() -> new Refused("value", Say.of("no.setting-gone")));
             int number = Typed.choice("value", known, value);
-            Typed.accepted("value", () -> known.checked(number));
+            Refused.at("value", () -> known.checked(number));
             return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withSetting(setting, number)));
         }
 
@@ -367,7 +367,7 @@ public sealed interface GearEdit extends Edit {
                 switches = Fitting.controls(switches, device.id(), model);
             }
             Plan fitted = plan.withSwitches(switches);
-            return Typed.accepted(
+            return Refused.at(
                     "model",
                     () -> fitted.withRig(
                             Fitting.cables(new Rig(rig.name(), models, devices, List.of(), rig.pairs()), rig.links())));

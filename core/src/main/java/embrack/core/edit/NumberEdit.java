@@ -69,11 +69,11 @@ public sealed interface NumberEdit extends Edit {
                         .settled();
             }
             int chosen = Typed.number("number", number);
-            Typed.accepted("number", () -> DataByte.checked("the number", chosen));
+            Refused.at("number", () -> DataByte.checked("the number", chosen));
             Optional<Channel> on = channel.isBlank()
                     ? Optional.empty()
                     : Optional.of(Typed.number("channel", channel))
-                            .map(c -> Typed.accepted("channel", () -> new Channel(c)));
+                            .map(c -> Refused.at("channel", () -> new Channel(c)));
             if (!known.types().contains(type)) {
                 throw new Refused(
                         "number",
@@ -85,7 +85,7 @@ public sealed interface NumberEdit extends Edit {
             Response response = Optional.ofNullable(box.learned().get(learnable))
                     .map(Learned::response)
                     .orElse(Response.PLAIN);
-            return Typed.accepted(
+            return Refused.at(
                     "channel",
                     () -> withLearned(plan, device, learnable, new Learned(type, on, chosen, response, true)));
         }
@@ -108,8 +108,8 @@ public sealed interface NumberEdit extends Edit {
                     .orElseThrow(() -> new Refused("low", Say.of("no.not-learned")));
             int lowest = Typed.number("low", low);
             int highest = Typed.number("high", high);
-            Typed.accepted("low", () -> DataByte.checked("a value", lowest));
-            Response response = Typed.accepted("high", () -> new Response(alternating, lowest, highest));
+            Refused.at("low", () -> DataByte.checked("a value", lowest));
+            Response response = Refused.at("high", () -> new Response(alternating, lowest, highest));
             return withLearned(plan, device, learnable, known.withResponse(response));
         }
 
@@ -145,7 +145,7 @@ public sealed interface NumberEdit extends Edit {
         public Plan apply(Plan plan) {
             Typed.device("first", plan, device);
             int count = first.isBlank() ? 0 : Typed.number("first", first);
-            return Typed.accepted(
+            return Refused.at(
                     "first", () -> plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withMemoriesUsed(count))));
         }
 

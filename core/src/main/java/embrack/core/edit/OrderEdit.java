@@ -121,7 +121,7 @@ public sealed interface OrderEdit extends Edit {
     record AddSongTo(ShowId show, String song) implements OrderEdit {
         @Override
         public Plan apply(Plan plan) {
-            Song known = SongEdit.find(plan, Typed.accepted("song", () -> new SongId(song)));
+            Song known = SongEdit.find(plan, Refused.at("song", () -> new SongId(song)));
             return change(plan, show, "song", old -> old.withMore(Entry.of(old.nextNumber(), known)));
         }
 
@@ -224,7 +224,7 @@ public sealed interface OrderEdit extends Edit {
                 long lasts = way.takesTime()
                         ? Typed.optional("time", time, Clock::parse).orElse(0L)
                         : 0;
-                Transition transition = Typed.accepted("time", () -> new Transition(way, lasts));
+                Transition transition = Refused.at("time", () -> new Transition(way, lasts));
                 Optional<Key> padIn = Typed.optional("padKey", padKey, Key::parse);
                 Optional<Pad> pad = Typed.optional("padLength", padLength, text -> new Pad(padIn, Clock.parse(text)));
                 if (pad.isEmpty() && padIn.isPresent()) {
@@ -313,6 +313,6 @@ public sealed interface OrderEdit extends Edit {
 
     private static Plan change(Plan plan, ShowId show, String field, UnaryOperator<Show> change) {
         Show old = find(plan, show);
-        return Typed.accepted(field, () -> plan.withBook(plan.book().with(change.apply(old))));
+        return Refused.at(field, () -> plan.withBook(plan.book().with(change.apply(old))));
     }
 }

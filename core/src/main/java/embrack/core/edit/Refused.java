@@ -3,6 +3,7 @@ package embrack.core.edit;
 import embrack.core.word.Language;
 import embrack.core.word.Phrase;
 import embrack.core.word.Wording;
+import java.util.function.Supplier;
 
 /** An edit that cannot be made, with the field that is to blame and a sentence for the person who tried. */
 public final class Refused extends RuntimeException {
@@ -22,6 +23,34 @@ public final class Refused extends RuntimeException {
         super(Wording.without(Language.ENGLISH).say(phrase));
         this.field = field;
         this.phrase = phrase;
+    }
+
+    /** A refusal in words that come from what was read, such as the problems of a file. */
+    public static Refused text(String field, String words) {
+        return new Refused(field, Say.text(words));
+    }
+
+    /**
+     * What the supplier gives. This is the one place where what a value says of a text that it does not take becomes a
+     * refusal of the field in which it was typed.
+     *
+     * @throws Refused when the supplier refuses with an {@link IllegalArgumentException}, in its words
+     */
+    public static <T> T at(String field, Supplier<T> supplier) {
+        try {
+            return supplier.get();
+        } catch (IllegalArgumentException e) {
+            throw text(field, String.valueOf(e.getMessage()));
+        }
+    }
+
+    /** As {@link #at(String, Supplier)}, in other words than the value's. */
+    public static <T> T at(String field, Phrase phrase, Supplier<T> supplier) {
+        try {
+            return supplier.get();
+        } catch (IllegalArgumentException e) {
+            throw new Refused(field, phrase);
+        }
     }
 
     /** What is wrong and what to do. */

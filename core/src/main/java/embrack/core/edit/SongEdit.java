@@ -45,7 +45,7 @@ public sealed interface SongEdit extends Edit {
                                             .max()
                                             .orElse(0)
                                     + 1));
-            return plan.withBook(Typed.accepted(
+            return plan.withBook(Refused.at(
                     "title", () -> plan.book().with(how.isBlank() ? song : told(song, how))));
         }
 
@@ -84,7 +84,7 @@ public sealed interface SongEdit extends Edit {
                     song.player(),
                     song.cues(),
                     0);
-            return Typed.accepted(
+            return Refused.at(
                     "file", () -> plan.withBook(plan.book().with(fresh)).settled());
         }
 
@@ -138,7 +138,7 @@ public sealed interface SongEdit extends Edit {
             int bars = leadIn.isBlank() ? 0 : Typed.number("leadIn", leadIn);
             Optional<DeviceId> device = Typed.optional("player", player, DeviceId::new);
             device.ifPresent(id -> requirePlayer(plan, id));
-            Song changed = Typed.accepted(
+            Song changed = Refused.at(
                     start + end >= old.form().lengthMicros()
                             ? "trimEnd"
                             : bars > 16 || bars < 0 ? "leadIn" : notes.length() > Song.MAX_NOTES ? "notes" : "place",
@@ -157,7 +157,7 @@ public sealed interface SongEdit extends Edit {
                             device,
                             old.cues(),
                             old.lastCue()));
-            return Typed.accepted(
+            return Refused.at(
                     "title", () -> plan.withBook(plan.book().with(changed)).settled());
         }
 
@@ -198,13 +198,13 @@ public sealed interface SongEdit extends Edit {
         public Plan apply(Plan plan) {
             Song old = find(plan, song);
             Tempo now = old.form().tempoMap().tempo(0);
-            Tempo wanted = Typed.accepted("tempo", () -> Tempo.parse(tempo));
+            Tempo wanted = Refused.at("tempo", () -> Tempo.parse(tempo));
             double factor = wanted.bpm() / now.bpm();
             Song.Trims trims = new Song.Trims(
                     Math.round(old.trims().startMicros() / factor),
                     Math.round(old.trims().endMicros() / factor));
             Tempo recorded = old.recorded().orElse(now);
-            return Typed.accepted("tempo", () -> {
+            return Refused.at("tempo", () -> {
                 Song faster = old.withTrims(Song.Trims.NONE)
                         .withForm(old.form().withTempoMap(old.form().tempoMap().atTempoTimes(factor)))
                         .withTrims(trims)
@@ -247,7 +247,7 @@ public sealed interface SongEdit extends Edit {
             Book book = plan.book();
             List<Cue> cues = new ArrayList<>(book.always());
             cues.add(new Cue(book.lastAlways() + 1, new Anchor.Automatic(when), offer.steps()));
-            return Typed.accepted(
+            return Refused.at(
                     "find", () -> plan.withBook(book.withAlways(cues)).settled());
         }
 
@@ -301,7 +301,7 @@ public sealed interface SongEdit extends Edit {
                                 .tempoMap()
                                 .tickAt(cue.at().micros(song.form()).orElse(0L)))))
                 : cue;
-        return Typed.accepted(
+        return Refused.at(
                 "how",
                 () -> song.withForm(form)
                         .withStems(reading.stems())

@@ -142,7 +142,7 @@ public sealed interface SwitchEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("step", plan, at.board());
-            Typed.accepted("step", () -> Plan.requireOnBoard(plan.rig(), at));
+            Refused.at("step", () -> Plan.requireOnBoard(plan.rig(), at));
             List<Step> found = new Offers(plan)
                     .find(at, find).stream()
                             .flatMap(offer -> offer.steps().stream())
@@ -217,7 +217,7 @@ public sealed interface SwitchEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             int wait = millis.isBlank() ? 0 : Typed.number("millis", millis);
-            Step waiting = Typed.accepted("millis", () -> step.withWait(wait));
+            Step waiting = Refused.at("millis", () -> step.withWait(wait));
             return change(plan, at, "millis", a -> {
                 List<Step> others = stepsWith(a, moment, index, step);
                 others.set(index, waiting);
@@ -264,8 +264,8 @@ public sealed interface SwitchEdit extends Edit {
 
     private static Plan change(Plan plan, SwitchAt at, String field, UnaryOperator<Assignment> change) {
         Typed.device(field, plan, at.board());
-        Typed.accepted(field, () -> Plan.requireOnBoard(plan.rig(), at));
-        return Typed.accepted(
+        Refused.at(field, () -> Plan.requireOnBoard(plan.rig(), at));
+        return Refused.at(
                 field,
                 () -> plan.withSwitches(plan.switches()
                                 .with(change.apply(plan.switches().at(at))))

@@ -9,7 +9,6 @@ import embrack.core.rig.DeviceId;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
 
 /** Reads what a person typed into a field of an edit. */
 final class Typed {
@@ -17,7 +16,7 @@ final class Typed {
     private Typed() {}
 
     static TapeLabel label(String field, String typed) {
-        return accepted(field, () -> TapeLabel.parse(typed));
+        return Refused.at(field, () -> TapeLabel.parse(typed));
     }
 
     static int number(String field, String typed) {
@@ -44,20 +43,11 @@ final class Typed {
 
     /** What was typed, read; empty when nothing was. */
     static <T> Optional<T> optional(String field, String typed, Function<String, T> maker) {
-        return typed.isBlank() ? Optional.empty() : Optional.of(accepted(field, () -> maker.apply(typed.strip())));
+        return typed.isBlank() ? Optional.empty() : Optional.of(Refused.at(field, () -> maker.apply(typed.strip())));
     }
 
     /** An identifier made of a name that none has yet. */
     static <T> T freeId(TapeLabel name, Function<String, T> maker, Predicate<T> isFree) {
         return maker.apply(Slug.free(name.text(), id -> isFree.test(maker.apply(id))));
-    }
-
-    /** What the supplier gives; its refusal as one of this field. */
-    static <T> T accepted(String field, Supplier<T> supplier) {
-        try {
-            return supplier.get();
-        } catch (IllegalArgumentException e) {
-            throw new Refused(field, Say.text(String.valueOf(e.getMessage())));
-        }
     }
 }

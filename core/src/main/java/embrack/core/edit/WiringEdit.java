@@ -40,13 +40,13 @@ public sealed interface WiringEdit extends Edit {
             Rig rig = plan.rig();
             Typed.device("from", plan, from.device());
             Typed.device("to", plan, to.device());
-            Typed.accepted("from", () -> rig.port(from));
-            Typed.accepted("to", () -> rig.port(to));
+            Refused.at("from", () -> rig.port(from));
+            Refused.at("to", () -> rig.port(to));
             Link link = link(rig);
             Linking.refusal(rig, link.from(), link.to()).ifPresent(why -> {
                 throw new Refused("to", Say.text(why));
             });
-            return Typed.accepted("to", () -> plan.withRig(rig.withLink(link)));
+            return Refused.at("to", () -> plan.withRig(rig.withLink(link)));
         }
 
         @Override
@@ -88,7 +88,7 @@ public sealed interface WiringEdit extends Edit {
             }
             Optional<Length> measured = length.isBlank()
                     ? Optional.empty()
-                    : Optional.of(Typed.accepted("length", () -> Length.parse(length)));
+                    : Optional.of(Refused.at("length", () -> Length.parse(length)));
             return plan.withRig(plan.rig().withoutLink(link).withLink(link.withLength(measured)));
         }
 
@@ -123,7 +123,7 @@ public sealed interface WiringEdit extends Edit {
             Rig rig = plan.rig();
             Rig bare = rig.withLinks(
                     rig.links().stream().filter(link -> !link.isIn(device)).toList());
-            Rig moved = Typed.accepted("host", () -> bare.withDeviceChanged(device, d -> d.withHost(host)));
+            Rig moved = Refused.at("host", () -> bare.withDeviceChanged(device, d -> d.withHost(host)));
             return plan.withRig(Fitting.cables(moved, rig.linksIn(device)));
         }
 
@@ -183,7 +183,7 @@ public sealed interface WiringEdit extends Edit {
         public Plan apply(Plan plan) {
             Typed.device("sounds", plan, device);
             Feed feed = new Feed(new TreeSet<>(sounds), new TreeSet<>(to));
-            return Typed.accepted(
+            return Refused.at(
                     "sounds", () -> plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withFeed(output, feed))));
         }
 
@@ -204,7 +204,7 @@ public sealed interface WiringEdit extends Edit {
             List<Pair> pairs = new ArrayList<>(plan.rig().pairs().stream()
                     .filter(pair -> !pair.first().equals(first))
                     .toList());
-            return Typed.accepted("second", () -> {
+            return Refused.at("second", () -> {
                 second.ifPresent(s -> pairs.add(new Pair(first, s)));
                 return plan.withRig(plan.rig().withPairs(pairs));
             });

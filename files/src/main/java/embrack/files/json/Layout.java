@@ -129,7 +129,7 @@ public final class Layout<C, T> {
             });
         }
 
-        /** A field that is read as the usual value where it is missing; what is written is said by the last argument. */
+        /** A field that is read as the usual value where it is missing; the last argument says what is written. */
         public <V> Field<V> either(
                 String name, Shape<? super C, V> shape, V usual, String words, Function<T, Optional<V>> of) {
             return add(

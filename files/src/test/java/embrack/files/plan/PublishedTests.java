@@ -47,8 +47,8 @@ class PublishedTests {
                 Map.entry("fields.md", """
                         # The fields of plan files and model files
 
-                        Made from the layouts that Embrack reads and writes by, which a test holds. A field with * may be
-                        missing. What texts, versions and limits there are is said in [formats.md](formats.md).
+                        Made from the layouts that Embrack reads and writes by, which a test holds. A field with *
+                        may be missing. What texts, versions and limits there are is said in [formats.md](formats.md).
 
                         """ + PLAN.tables(List.of()) + "\n" + MODEL.tables(PLAN.names())));
     }
