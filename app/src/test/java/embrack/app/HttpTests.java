@@ -8,6 +8,7 @@ import embrack.app.store.RigStore;
 import embrack.core.edit.GearEdit;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
+import embrack.files.plan.PlanFile;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -42,10 +43,10 @@ class HttpTests {
 
     @Test
     void theSchemaIsServedAsItIsPublished() throws IOException, InterruptedException {
-        HttpResponse<String> response = send(HttpRequest.newBuilder(uri("/schema/plan-7.schema.json")));
+        HttpResponse<String> response = send(HttpRequest.newBuilder(uri(PlanFile.SCHEMA)));
         assertThat(response.statusCode()).isEqualTo(200);
         assertThat(response.headers().firstValue("Content-Type")).contains("application/schema+json");
-        assertThat(response.body()).isEqualTo(Files.readString(Path.of("../docs/schema/plan-7.schema.json")));
+        assertThat(response.body()).isEqualTo(Files.readString(Path.of("../docs" + PlanFile.SCHEMA)));
     }
 
     @Test

@@ -6,7 +6,7 @@ import embrack.core.edit.GearEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.PortId;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
@@ -63,7 +63,7 @@ public class ProofBenchmark {
         plan = new GearEdit.AddDevice("Mixer", Library.RACK_MIXER).apply(plan);
         plan = new WiringEdit.Connect(new Socket(BOARD, new PortId("out")), new Socket(MIXER, new PortId("in")))
                 .apply(plan);
-        plan = new GearEdit.ChangeSetting(MIXER, SettingId.RECEIVE_CHANNEL, "2").apply(plan);
+        plan = new GearEdit.ChangeSetting(MIXER, Purpose.RECEIVE_CHANNEL.id(), "2").apply(plan);
         for (int i = 0; i < 64; i++) {
             SwitchAt at = new SwitchAt(BOARD, i / 16 + 1, i / 4 % 4 + 1);
             plan = new SwitchEdit.AddStep(at, new Step(MIXER, Action.parse("mute:input-" + (i % 16 + 1)))).apply(plan);

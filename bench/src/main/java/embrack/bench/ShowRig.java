@@ -6,7 +6,7 @@ import embrack.core.edit.GearEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.library.Library;
 import embrack.core.music.Position;
 import embrack.core.name.TapeLabel;
@@ -120,7 +120,7 @@ final class ShowRig {
                             plan,
                             new GearEdit.ChangeSetting(
                                     new DeviceId(receiver + channel),
-                                    SettingId.RECEIVE_CHANNEL,
+                                    Purpose.RECEIVE_CHANNEL.id(),
                                     String.valueOf(channel)));
                 }
                 plan = link(plan, "thru-%d.thru-%d".formatted(branch, leaf), "mixer-%d.in".formatted(channel));

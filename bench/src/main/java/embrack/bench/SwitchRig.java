@@ -7,7 +7,7 @@ import embrack.core.gear.Board;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Surface;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
@@ -88,7 +88,7 @@ final class SwitchRig {
             int channel = 2;
             for (String receiver : List.of("mixer", "second", "looper", "sounds", "desk", "piano")) {
                 plan = new GearEdit.ChangeSetting(
-                                id(receiver, stage), SettingId.RECEIVE_CHANNEL, String.valueOf(channel++))
+                                id(receiver, stage), Purpose.RECEIVE_CHANNEL.id(), String.valueOf(channel++))
                         .apply(plan);
             }
             for (String link : LINKS) {

@@ -6,7 +6,7 @@ import embrack.core.edit.GearEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
@@ -128,7 +128,7 @@ final class TourRig {
                     plan,
                     new GearEdit.ChangeSetting(
                             id(receiver, stage),
-                            SettingId.RECEIVE_CHANNEL,
+                            Purpose.RECEIVE_CHANNEL.id(),
                             String.valueOf(channel++ + (stage % 2) * 6)));
         }
         for (String link : LINKS) {

@@ -8,7 +8,7 @@ import embrack.core.edit.SwitchEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Model;
 import embrack.core.gear.PortId;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
@@ -89,6 +89,6 @@ public final class MuteBoard {
     }
 
     public static Edit receive(DeviceId device, int channel) {
-        return new GearEdit.ChangeSetting(device, SettingId.RECEIVE_CHANNEL, String.valueOf(channel));
+        return new GearEdit.ChangeSetting(device, Purpose.RECEIVE_CHANNEL.id(), String.valueOf(channel));
     }
 }

@@ -1,19 +1,30 @@
 package embrack.app.formats;
 
+import embrack.files.model.ModelFile;
+import embrack.files.plan.PlanFile;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.ResponseBody;
 
 /** Serves the schemas of the plan file and of the model file. */
 @Controller
 class SchemaController {
 
-    @GetMapping(path = "/schema/{name:plan-7|model-3}.schema.json", produces = "application/schema+json")
+    @GetMapping(path = PlanFile.SCHEMA, produces = "application/schema+json")
     @ResponseBody
-    Resource schema(@PathVariable String name) {
-        return new ClassPathResource("embrack/files/schema/%s.schema.json".formatted(name));
+    Resource plan() {
+        return schema(PlanFile.SCHEMA);
+    }
+
+    @GetMapping(path = ModelFile.SCHEMA, produces = "application/schema+json")
+    @ResponseBody
+    Resource model() {
+        return schema(ModelFile.SCHEMA);
+    }
+
+    private static Resource schema(String path) {
+        return new ClassPathResource("embrack/files" + path);
     }
 }

@@ -9,7 +9,6 @@ import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.text.BoxReading;
 import embrack.core.name.TapeLabel;
-import java.util.List;
 import java.util.stream.Stream;
 
 /** Models out of what was typed. */
@@ -45,6 +44,6 @@ final class Drafts {
                         reading.conventions(),
                         reading.rows().stream().map(LinedRow::row).toList(),
                         reading.learnables(),
-                        List.of())));
+                        reading.beside())));
     }
 }

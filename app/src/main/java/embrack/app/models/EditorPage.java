@@ -117,7 +117,7 @@ record EditorPage(
     /** The line of the box that mends what is missing. */
     private static String lineToAdd(String problem) {
         return Stream.of("receive", "send")
-                .filter(way -> problem.startsWith("the setting \"%s-channel\" is missing".formatted(way)))
+                .filter(way -> problem.startsWith("a setting for the %s channel is missing".formatted(way)))
                 .findFirst()
                 .map(" Add this line to the box: setting MIDI %s channel: 1..16, factory 1"::formatted)
                 .orElse("");

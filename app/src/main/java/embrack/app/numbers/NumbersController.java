@@ -16,7 +16,8 @@ class NumbersController {
 
     @GetMapping("/numbers")
     String convert(@RequestParam(defaultValue = "") String q, Model page) {
-        List<?> lines = q.isBlank() ? List.of() : Refused.at("q", () -> NumberPad.of(q).lines());
+        List<?> lines =
+                q.isBlank() ? List.of() : Refused.at("q", () -> NumberPad.of(q).lines());
         return pad(q, lines, "", page);
     }
 

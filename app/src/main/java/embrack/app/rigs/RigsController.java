@@ -125,7 +125,7 @@ class RigsController {
     }
 
     private String show(Model page) {
-        page.addAttribute("rigs", rigs.list());
+        page.addAttribute("rigs", rigs.list()).addAttribute("schema", PlanFile.SCHEMA);
         return "rigs/list";
     }
 

@@ -181,7 +181,8 @@ record CuePanel(
                         about,
                         all.size() - about.size(),
                         cue.map(c -> c.steps().stream()
-                                        .flatMap(step -> step.action().caution().stream())
+                                        .flatMap(
+                                                step -> plan.rig().chart(step.device()).caution(step.action()).stream())
                                         .distinct()
                                         .toList())
                                 .orElse(List.of())),

@@ -135,8 +135,6 @@ class SongsController {
     /** A step as forms say it. */
     static Step step(String device, String action, int waited) {
         return Refused.at(
-                "step",
-                Because.of("no.no-action"),
-                () -> new Step(new DeviceId(device), Action.parse(action), waited));
+                "step", Because.of("no.no-action"), () -> new Step(new DeviceId(device), Action.parse(action), waited));
     }
 }

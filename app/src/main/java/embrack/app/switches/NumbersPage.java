@@ -5,7 +5,7 @@ import embrack.core.chart.Learned;
 import embrack.core.check.Report;
 import embrack.core.edit.NumberEdit;
 import embrack.core.effort.Writing;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
 import embrack.core.numbers.Channels;
 import embrack.core.plan.Plan;
@@ -97,7 +97,7 @@ record NumbersPage(
                                 .formatted(
                                         plan.rig().name(e.getKey()),
                                         plan.rig()
-                                                .setting(e.getKey(), SettingId.RECEIVE_CHANNEL)
+                                                .setting(e.getKey(), Purpose.RECEIVE_CHANNEL)
                                                 .orElseThrow(),
                                         e.getValue().number()))
                         .toList(),
@@ -116,7 +116,7 @@ record NumbersPage(
                 all
                         ? "all"
                         : plan.rig()
-                                .setting(id, SettingId.RECEIVE_CHANNEL)
+                                .setting(id, Purpose.RECEIVE_CHANNEL)
                                 .map(c -> "ch " + c)
                                 .orElse("as learned"),
                 proposed.filter(channel -> differs(plan, id, channel))
@@ -126,7 +126,7 @@ record NumbersPage(
 
     private static boolean differs(Plan plan, DeviceId id, Channel channel) {
         return plan.rig()
-                .setting(id, SettingId.RECEIVE_CHANNEL)
+                .setting(id, Purpose.RECEIVE_CHANNEL)
                 .filter(set -> set == channel.number())
                 .isEmpty();
     }
@@ -155,7 +155,7 @@ record NumbersPage(
         return new Learner(
                 id.text(),
                 device.name().text(),
-                plan.rig().model(id).setting(SettingId.RECEIVE_CHANNEL).isPresent(),
+                plan.rig().model(id).setting(Purpose.RECEIVE_CHANNEL).isPresent(),
                 inputs,
                 device.memoriesUsed(),
                 plan.rig().model(id).memory().memories(),

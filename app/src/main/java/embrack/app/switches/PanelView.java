@@ -162,7 +162,7 @@ record PanelView(
                         proof.map(p -> presses(plan, p)).orElse(List.of())),
                 FindingView.all(report.findings(at).stream(), plan),
                 assignment.steps().stream()
-                        .flatMap(s -> s.action().caution().stream())
+                        .flatMap(s -> plan.rig().chart(s.device()).caution(s.action()).stream())
                         .distinct()
                         .toList(),
                 new Search(

@@ -1,7 +1,7 @@
 package embrack.app.wiring;
 
 import embrack.core.gear.Port;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.rig.Area;
 import embrack.core.rig.Device;
 import embrack.core.rig.Link;
@@ -212,11 +212,11 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
 
         private String facts(Device device) {
             Optional<String> role = rig.model(device.id()).ports().stream().anyMatch(Port::carriesMidi)
-                    ? Stream.of(SettingId.RECEIVE_CHANNEL, SettingId.SEND_CHANNEL)
+                    ? Stream.of(Purpose.RECEIVE_CHANNEL, Purpose.SEND_CHANNEL)
                             .flatMap(setting -> rig
                                     .setting(device.id(), setting)
                                     .map(channel ->
-                                            (setting.equals(SettingId.SEND_CHANNEL) ? "sends on ch " : "listens on ch ")
+                                            (setting.equals(Purpose.SEND_CHANNEL) ? "sends on ch " : "listens on ch ")
                                                     + channel)
                                     .stream())
                             .findFirst()

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import embrack.app.ThrowAwayCluster;
+import embrack.files.plan.PlanFile;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -128,7 +129,7 @@ class BadInputTests extends AtTheBrowser {
         hand.importFile(Examples.muteBoard().replace("\"links\"", "\"ropes\"").getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("links: is missing");
         hand.importFile(Examples.muteBoard()
-                .replace("\"version\" : 7", "\"version\" : 8")
+                .replace("\"version\" : " + PlanFile.VERSION, "\"version\" : " + (PlanFile.VERSION + 1))
                 .getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("written by a newer Embrack");
         hand.importFile(new byte[20 << 20]);

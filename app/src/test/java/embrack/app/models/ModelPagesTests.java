@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import embrack.app.AppTest;
 import embrack.core.gear.Model;
 import embrack.core.gear.library.Library;
+import embrack.files.model.ModelFile;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -53,8 +54,7 @@ class ModelPagesTests {
 
     @Test
     void schemasAreServedAsTheyArePublished() throws IOException, InterruptedException {
-        assertThat(get("/schema/model-3.schema.json"))
-                .isEqualTo(Files.readString(Path.of("../docs/schema/model-3.schema.json")));
+        assertThat(get(ModelFile.SCHEMA)).isEqualTo(Files.readString(Path.of("../docs" + ModelFile.SCHEMA)));
         HttpResponse<String> missing = client.send(
                 HttpRequest.newBuilder(uri("/models/no-such-model")).build(), HttpResponse.BodyHandlers.ofString());
         assertThat(missing.statusCode()).isEqualTo(404);

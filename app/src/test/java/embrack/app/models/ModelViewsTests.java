@@ -46,7 +46,7 @@ class ModelViewsTests {
         EditorPage.Reading reading =
                 reading("port MIDI IN: 5-pin in", "mute Main: cc 1 over 63\nopen Main: cc 1 under 64");
         assertThat(reading.whole())
-                .isEqualTo("Box and chart do not go together yet: the setting \"receive-channel\" is missing:"
+                .isEqualTo("Box and chart do not go together yet: a setting for the receive channel is missing:"
                         + " its chart is for the channel that the box is set to. Add this line to the "
                         + "box: setting MIDI receive channel: 1..16, factory 1");
         assertThat(reading.hasErrors()).isTrue();

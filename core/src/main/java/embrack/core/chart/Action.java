@@ -57,13 +57,8 @@ public record Action(Verb verb, PartId part, Optional<Integer> amount) {
                 + amount.map(value -> " to " + value).orElse("");
     }
 
-    /** What to mind before it is tried with sound, light or people on stage, where it can hurt. */
-    public Optional<String> caution() {
-        if (part.text().startsWith("blackout") && (verb == Verb.ON || verb == Verb.TOGGLE)) {
-            return Optional.of(
-                    "In a blackout people fall over edges and ramps. Agree who may move when, and never black out"
-                            + " emergency lighting.");
-        }
+    /** What to mind whatever part it is about; see {@link Chart#caution}. */
+    Optional<String> caution() {
         return switch (verb) {
             // Common practice, no source.
             case OPEN, TOGGLE_MUTE ->

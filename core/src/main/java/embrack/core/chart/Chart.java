@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -22,14 +23,13 @@ import java.util.stream.Stream;
 public final class Chart {
 
     /** A box that answers to nothing. */
-    public static final Chart EMPTY = new Chart("", Conventions.UNSAID, List.of(), List.of(), List.of(), Map.of());
+    public static final Chart EMPTY = new Chart("", Conventions.UNSAID, List.of(), List.of(), Beside.NOTHING);
 
     private final String text;
     private final Conventions conventions;
     private final List<ChartRow> rows;
     private final List<Learnable> learnables;
-    private final List<Action> safe;
-    private final Map<PartId, PartId> needs;
+    private final Beside beside;
     private final Map<PartId, Part> parts = new LinkedHashMap<>();
     private final List<Part> partsInOrder;
     private final boolean remembers;
@@ -37,19 +37,12 @@ public final class Chart {
     private final Map<VerbAndPart, List<ChartRow>> byAction = new HashMap<>();
     private final Map<Integer, List<ChartRow>> byMessage = new HashMap<>();
 
-    Chart(
-            String text,
-            Conventions conventions,
-            List<ChartRow> rows,
-            List<Learnable> learnables,
-            List<Action> safe,
-            Map<PartId, PartId> needs) {
+    Chart(String text, Conventions conventions, List<ChartRow> rows, List<Learnable> learnables, Beside beside) {
         this.text = text;
         this.conventions = conventions;
         this.rows = List.copyOf(rows);
         this.learnables = List.copyOf(learnables);
-        this.safe = List.copyOf(safe);
-        this.needs = Map.copyOf(needs);
+        this.beside = beside;
         for (ChartRow row : rows) {
             add(row.part(), row.verb());
             byAction.computeIfAbsent(new VerbAndPart(row.verb(), row.part().id()), k -> new ArrayList<>(1))
@@ -102,7 +95,36 @@ public final class Chart {
 
     /** What makes the box safe, in order. */
     public List<Action> safe() {
-        return safe;
+        return beside.safe();
+    }
+
+    /** What it says beside its rows. */
+    public Beside beside() {
+        return beside;
+    }
+
+    /** What a part is to a show, where the chart says so. */
+    public Optional<Meaning> meaning(PartId part) {
+        return Optional.ofNullable(beside.meanings().get(part));
+    }
+
+    /** Whether a part is that to a show. */
+    public boolean isMeant(PartId part, Meaning meaning) {
+        return beside.meanings().get(part) == meaning;
+    }
+
+    /** Where a song stands in the player's list, from 1; empty for a part that is no song. */
+    public OptionalInt placeOfSong(PartId part) {
+        int place = beside.all(Meaning.SONG).indexOf(part);
+        return place < 0 ? OptionalInt.empty() : OptionalInt.of(place + 1);
+    }
+
+    /** What to mind before an action is tried with sound, light or people on stage, where it can hurt. */
+    public Optional<String> caution(Action action) {
+        return isMeant(action.part(), Meaning.BLACKOUT) && (action.verb() == Verb.ON || action.verb() == Verb.TOGGLE)
+                ? Optional.of("In a blackout people fall over edges and ramps. Agree who may move when, and never black"
+                        + " out emergency lighting.")
+                : action.caution();
     }
 
     /** Where the box shows what an action selects, on a box with banks of patches: "bank 1, patch 1". */
@@ -119,12 +141,12 @@ public final class Chart {
 
     /** What a part stands still without: of a chase, the part that makes chases run. */
     public Optional<PartId> need(PartId part) {
-        return Optional.ofNullable(needs.get(part));
+        return Optional.ofNullable(beside.needs().get(part));
     }
 
     /** All that stands still without something else, with what that is. */
     public Map<PartId, PartId> needs() {
-        return needs;
+        return beside.needs();
     }
 
     /**
@@ -140,7 +162,7 @@ public final class Chart {
         List<Learnable> left = new ArrayList<>();
         learnables.forEach(learnable -> Optional.ofNullable(learned.get(learnable.id()))
                 .ifPresentOrElse(message -> more.add(message.row(learnable)), () -> left.add(learnable)));
-        return new Chart(text, conventions, more, left, safe, needs);
+        return new Chart(text, conventions, more, left, beside);
     }
 
     /** What can be acted on, in the order of the text. */

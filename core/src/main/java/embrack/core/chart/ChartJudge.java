@@ -7,10 +7,12 @@ import embrack.core.text.Problem;
 import embrack.core.text.Problem.Level;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,12 +29,14 @@ final class ChartJudge {
     private final Conventions conventions;
     private final List<LinedRow> rows;
     private final List<Learnable> learnables;
+    private final Beside beside;
     private final List<Problem> problems = new ArrayList<>();
 
-    ChartJudge(Conventions conventions, List<LinedRow> rows, List<Learnable> learnables) {
+    ChartJudge(Conventions conventions, List<LinedRow> rows, List<Learnable> learnables, Beside beside) {
         this.conventions = conventions;
         this.rows = rows;
         this.learnables = learnables;
+        this.beside = beside;
     }
 
     List<Problem> problems() {
@@ -40,6 +44,7 @@ final class ChartJudge {
         missingInFamilies();
         missingOpposites();
         unusedNumbers();
+        unsaidMeanings();
         return problems;
     }
 
@@ -187,6 +192,32 @@ final class ChartJudge {
                 }
                 before = each.getKey();
             }
+        });
+    }
+
+    /** Parts that may be something to a show which the chart does not say, once a meaning. */
+    private void unsaidMeanings() {
+        Map<Meaning, Set<Part>> parts = new EnumMap<>(Meaning.class);
+        Map<Meaning, Integer> lines = new EnumMap<>(Meaning.class);
+        for (LinedRow row : rows) {
+            Part part = row.row().part();
+            Meaning.suggestedBy(part.id(), row.row().verb())
+                    .filter(meaning -> beside.all(meaning).isEmpty())
+                    .ifPresent(meaning -> {
+                        parts.computeIfAbsent(meaning, k -> new LinkedHashSet<>())
+                                .add(part);
+                        lines.putIfAbsent(meaning, row.line());
+                    });
+        }
+        parts.forEach((meaning, each) -> {
+            List<Part> all = List.copyOf(each);
+            add(
+                    Level.LOOK,
+                    lines.getOrDefault(meaning, 1),
+                    "%s Then add: %s"
+                            .formatted(
+                                    meaning.question(all.getFirst()),
+                                    String.join("; ", ChartWriter.meanings(meaning, all))));
         });
     }
 

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SequencedMap;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -33,6 +34,7 @@ final class ChartParser {
     private final List<Learnable> learnables = new ArrayList<>();
     private final List<Action> safe = new ArrayList<>();
     private final Map<PartId, PartId> needs = new LinkedHashMap<>();
+    private final SequencedMap<PartId, Meaning> meanings = new LinkedHashMap<>();
     private final List<Problem> problems = new ArrayList<>();
     private final Map<PartId, Part> parts = new HashMap<>();
     private Conventions conventions = Conventions.UNSAID;
@@ -55,12 +57,13 @@ final class ChartParser {
         } else {
             text.lines().forEach(this::readLine);
         }
+        Beside beside = new Beside(safe, needs, meanings);
         Optional<Chart> chart = problems.isEmpty()
                 ? Optional.of(new Chart(
-                        text, conventions, rows.stream().map(LinedRow::row).toList(), learnables, safe, needs))
+                        text, conventions, rows.stream().map(LinedRow::row).toList(), learnables, beside))
                 : Optional.empty();
-        problems.addAll(new ChartJudge(conventions, rows, learnables).problems());
-        return new ChartReading(text, conventions, rows, learnables, chart, problems);
+        problems.addAll(new ChartJudge(conventions, rows, learnables, beside).problems());
+        return new ChartReading(text, conventions, rows, learnables, beside, chart, problems);
     }
 
     private void readLine(String content) {
@@ -96,6 +99,8 @@ final class ChartParser {
             readSafe(cursor);
         } else if (cursor.accept("needs")) {
             readNeed(cursor);
+        } else if (cursor.accept("means")) {
+            readMeaning(cursor);
         } else {
             boolean except = cursor.accept("except");
             readRule(cursor, except);
@@ -238,13 +243,40 @@ final class ChartParser {
             throw needed.fault("One part is needed by others; these are %d.".formatted(needed.size()));
         }
         Span<Part> dependent = NameReader.read(cursor);
-        Stream.concat(needed.each().stream(), dependent.each().stream())
+        requireKnown(needed, dependent);
+        requireKnown(dependent, dependent);
+        dependent.each().forEach(part -> needs.put(part.id(), needed.at(0).id()));
+    }
+
+    /** {@code means blackout: Blackout}: what parts are to a show. */
+    private void readMeaning(Cursor cursor) {
+        Meaning meaning = Stream.of(Meaning.values())
+                .filter(each -> cursor.accept(each.words()))
+                .findFirst()
+                .orElseThrow(() -> cursor.fault("What are they to a show? One of: %s."
+                        .formatted(Words.list(
+                                Stream.of(Meaning.values()).map(Meaning::words).toList()))));
+        if (!cursor.accept(":")) {
+            throw cursor.fault("A colon is missing: means blackout: Blackout");
+        }
+        Span<Part> names = NameReader.read(cursor);
+        requireKnown(names, names);
+        for (Part part : names.each()) {
+            Meaning other = meanings.putIfAbsent(part.id(), meaning);
+            if (other != null) {
+                throw names.fault("%s means \"%s\" already.".formatted(part.name(), other.words()));
+            }
+        }
+    }
+
+    /** Refuses, at that place, names of which no line above tells. */
+    private void requireKnown(Span<Part> names, Span<Part> place) {
+        names.each().stream()
                 .filter(part -> !parts.containsKey(part.id()))
                 .findFirst()
                 .ifPresent(part -> {
-                    throw dependent.fault("No line above is about %s.".formatted(part.name()));
+                    throw place.fault("No line above is about %s.".formatted(part.name()));
                 });
-        dependent.each().forEach(part -> needs.put(part.id(), needed.at(0).id()));
     }
 
     private boolean isKnown(Verb verb, PartId part) {

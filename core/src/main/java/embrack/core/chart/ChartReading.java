@@ -10,6 +10,7 @@ import java.util.Optional;
  * can be shown while somebody types.
  *
  * @param rows by line, expanded
+ * @param beside what is said beside them
  * @param chart the chart; empty when any line cannot be read
  * @param problems in the order of the text
  */
@@ -18,6 +19,7 @@ public record ChartReading(
         Conventions conventions,
         List<LinedRow> rows,
         List<Learnable> learnables,
+        Beside beside,
         Optional<Chart> chart,
         List<Problem> problems) {
 

@@ -10,7 +10,6 @@ import embrack.core.midi.SystemMessage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -34,19 +33,9 @@ public final class ChartWriter {
         this.programs = programs;
     }
 
-    /** The text of these rows and lessons, of a box where nothing stands still without something else. */
-    public static String write(
-            Conventions conventions, List<ChartRow> rows, List<Learnable> learnables, List<Action> safe) {
-        return write(conventions, rows, learnables, safe, Map.of());
-    }
-
     /** The text of these rows and lessons. */
     public static String write(
-            Conventions conventions,
-            List<ChartRow> rows,
-            List<Learnable> learnables,
-            List<Action> safe,
-            Map<PartId, PartId> needs) {
+            Conventions conventions, List<ChartRow> rows, List<Learnable> learnables, Beside beside) {
         List<String> lines = new ArrayList<>();
         boolean usesPrograms = rows.stream()
                 .flatMap(row -> row.triggers().stream())
@@ -65,14 +54,22 @@ public final class ChartWriter {
             i = end;
         }
         learnables.forEach(learnable -> lines.add(learnable(learnable)));
-        Chart known = new Chart("", conventions, rows, learnables, List.of(), Map.of());
-        needs.forEach((part, needed) -> lines.add("needs %s: %s"
-                .formatted(
-                        name(known.part(needed).orElseThrow()),
-                        name(known.part(part).orElseThrow()))));
-        if (!safe.isEmpty()) {
+        Chart known = new Chart("", conventions, rows, learnables, Beside.NOTHING);
+        beside.needs()
+                .forEach((part, needed) -> lines.add("needs %s: %s"
+                        .formatted(
+                                name(known.part(needed).orElseThrow()),
+                                name(known.part(part).orElseThrow()))));
+        for (Meaning meaning : Meaning.values()) {
+            lines.addAll(meanings(
+                    meaning,
+                    beside.all(meaning).stream()
+                            .flatMap(id -> known.part(id).stream())
+                            .toList()));
+        }
+        if (!beside.safe().isEmpty()) {
             lines.add("safe: "
-                    + safe.stream()
+                    + beside.safe().stream()
                             .map(action -> action.verb().phrase() + " "
                                     + known.part(action.part())
                                             .map(ChartWriter::name)
@@ -81,6 +78,28 @@ public final class ChartWriter {
                             .collect(Collectors.joining("; ")));
         }
         return String.join("\n", lines);
+    }
+
+    /** The lines that say what parts are to a show, those that step together in one. */
+    public static List<String> meanings(Meaning meaning, List<Part> parts) {
+        List<String> lines = new ArrayList<>();
+        for (int i = 0; i < parts.size(); ) {
+            Optional<Stepping> stepping = Stepping.of(parts.get(i));
+            int end = i + 1;
+            while (stepping.isPresent()
+                    && end < parts.size()
+                    && parts.get(end).family().equals(parts.get(i).family())
+                    && parts.get(end).name().text().equals(stepping.get().at(end - i))) {
+                end++;
+            }
+            lines.add("means %s: %s%s"
+                    .formatted(
+                            meaning.words(),
+                            name(parts.get(i)),
+                            end == i + 1 ? "" : ".." + (stepping.get().number() + end - i - 1)));
+            i = end;
+        }
+        return lines;
     }
 
     /** Where the run of rows that step together ends, exclusive. */

@@ -1,6 +1,6 @@
 package embrack.core.compile;
 
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
@@ -80,7 +80,7 @@ final class Blockade {
             return Optional.empty();
         }
         boolean off =
-                rig.setting(device, SettingId.OUTPUT_PORT).filter(v -> v == 0).isPresent();
+                rig.setting(device, Purpose.OUTPUT_PORT).filter(v -> v == 0).isPresent();
         if (off) {
             return Optional.of(Phrase.of(ROOM, "output-off").with("device", device));
         }

@@ -8,7 +8,7 @@ import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Gesture;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Shaping;
 import embrack.core.gear.SwitchMode;
 import embrack.core.level.Curve;
@@ -332,7 +332,7 @@ public final class Compiler {
 
     private Channel receiveChannel(DeviceId device) {
         return plan.rig()
-                .setting(device, SettingId.RECEIVE_CHANNEL)
+                .setting(device, Purpose.RECEIVE_CHANNEL)
                 .map(Channel::new)
                 .orElse(new Channel(Channel.FIRST));
     }

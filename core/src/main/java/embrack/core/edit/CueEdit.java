@@ -390,7 +390,6 @@ public sealed interface CueEdit extends Edit {
     }
 
     private static Plan with(Plan plan, Song song) {
-        return Refused.at(
-                "step", () -> plan.withBook(plan.book().with(song)).settled());
+        return Refused.at("step", () -> plan.withBook(plan.book().with(song)).settled());
     }
 }

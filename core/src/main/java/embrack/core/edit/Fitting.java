@@ -7,6 +7,7 @@ import embrack.core.gear.ControlGroup;
 import embrack.core.gear.Model;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
@@ -56,7 +57,7 @@ final class Fitting {
                         .anyMatch(learnable ->
                                 learnable.id().equals(id) && learnable.types().contains(message.type()))
                 && (message.channel().isPresent()
-                        || model.setting(SettingId.RECEIVE_CHANNEL).isPresent());
+                        || model.setting(Purpose.RECEIVE_CHANNEL).isPresent());
     }
 
     /** The switches and controls without those controls of a box that other hardware does not have. */

@@ -4,6 +4,7 @@ import embrack.core.chart.Learnable;
 import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
 import embrack.core.chart.Response;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
 import embrack.core.midi.DataByte;
@@ -125,10 +126,10 @@ public sealed interface NumberEdit extends Edit {
         public Plan apply(Plan plan) {
             Rig rig = plan.rig();
             for (var e : Channels.proposed(rig, plan.meant()).entrySet()) {
+                SettingId channel =
+                        rig.settingFor(e.getKey(), Purpose.RECEIVE_CHANNEL).id();
                 rig = rig.withDeviceChanged(
-                        e.getKey(),
-                        d -> d.withSetting(
-                                SettingId.RECEIVE_CHANNEL, e.getValue().number()));
+                        e.getKey(), d -> d.withSetting(channel, e.getValue().number()));
             }
             return plan.withRig(rig);
         }

@@ -45,8 +45,7 @@ public sealed interface SongEdit extends Edit {
                                             .max()
                                             .orElse(0)
                                     + 1));
-            return plan.withBook(Refused.at(
-                    "title", () -> plan.book().with(how.isBlank() ? song : told(song, how))));
+            return plan.withBook(Refused.at("title", () -> plan.book().with(how.isBlank() ? song : told(song, how))));
         }
 
         @Override
@@ -247,8 +246,7 @@ public sealed interface SongEdit extends Edit {
             Book book = plan.book();
             List<Cue> cues = new ArrayList<>(book.always());
             cues.add(new Cue(book.lastAlways() + 1, new Anchor.Automatic(when), offer.steps()));
-            return Refused.at(
-                    "find", () -> plan.withBook(book.withAlways(cues)).settled());
+            return Refused.at("find", () -> plan.withBook(book.withAlways(cues)).settled());
         }
 
         @Override

@@ -86,9 +86,8 @@ public sealed interface WiringEdit extends Edit {
                         "length",
                         Say.of("no.no-cable").with("kind", plan.rig().kind(link).words()));
             }
-            Optional<Length> measured = length.isBlank()
-                    ? Optional.empty()
-                    : Optional.of(Refused.at("length", () -> Length.parse(length)));
+            Optional<Length> measured =
+                    length.isBlank() ? Optional.empty() : Optional.of(Refused.at("length", () -> Length.parse(length)));
             return plan.withRig(plan.rig().withoutLink(link).withLink(link.withLength(measured)));
         }
 

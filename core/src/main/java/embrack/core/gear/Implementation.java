@@ -119,8 +119,7 @@ public record Implementation(Chart chart, Chart reality, Quirks quirks) {
         return new Implementation(
                 rows.equals(chart.rows())
                         ? chart
-                        : Chart.of(ChartWriter.write(
-                                chart.conventions(), rows, chart.learnables(), chart.safe(), chart.needs())),
+                        : Chart.of(ChartWriter.write(chart.conventions(), rows, chart.learnables(), chart.beside())),
                 reality,
                 quirks);
     }

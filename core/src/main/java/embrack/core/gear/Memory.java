@@ -1,5 +1,6 @@
 package embrack.core.gear;
 
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -17,10 +18,14 @@ public record Memory(List<Setting> settings, int memories, Optional<String> writ
     public Memory {
         settings = List.copyOf(settings);
         Set<SettingId> ids = new HashSet<>();
+        Set<Purpose> purposes = EnumSet.noneOf(Purpose.class);
         for (Setting setting : settings) {
             if (!ids.add(setting.id())) {
                 throw new IllegalArgumentException("the setting \"%s\" is there twice".formatted(setting.id()));
             }
+            setting.purpose().filter(purpose -> !purposes.add(purpose)).ifPresent(purpose -> {
+                throw new IllegalArgumentException("two settings are the %s".formatted(purpose.words()));
+            });
             if (setting.scope() == Scope.MEMORY && memories < 1) {
                 throw new IllegalArgumentException(
                         "the setting \"%s\" is kept in each memory, and the box has none".formatted(setting.id()));
@@ -34,6 +39,11 @@ public record Memory(List<Setting> settings, int memories, Optional<String> writ
     /** Settings that hold for the whole box and are kept at once. */
     public static Memory of(Setting... settings) {
         return new Memory(List.of(settings), 0, Optional.empty());
+    }
+
+    /** The setting that is for something. */
+    public Optional<Setting> setting(Purpose purpose) {
+        return settings.stream().filter(setting -> setting.isFor(purpose)).findFirst();
     }
 
     public Optional<Setting> setting(SettingId id) {

@@ -38,10 +38,10 @@ public record Model(
         if (surface.board()
                 .filter(b -> b.sendChannel() == SendChannel.ONE_FOR_THE_BOX)
                 .isPresent()) {
-            requireChannel(memory, SettingId.SEND_CHANNEL, "its switches send on the one channel of the box");
+            requireChannel(memory, Purpose.SEND_CHANNEL, "its switches send on the one channel of the box");
         }
         if (listensOnAChannel(implementation.chart()) || listensOnAChannel(implementation.reality())) {
-            requireChannel(memory, SettingId.RECEIVE_CHANNEL, "its chart is for the channel that the box is set to");
+            requireChannel(memory, Purpose.RECEIVE_CHANNEL, "its chart is for the channel that the box is set to");
         }
     }
 
@@ -86,6 +86,11 @@ public record Model(
 
     public List<Setting> settings() {
         return memory.settings();
+    }
+
+    /** The setting that is for something. */
+    public Optional<Setting> setting(Purpose purpose) {
+        return memory.setting(purpose);
     }
 
     public Optional<Setting> setting(SettingId setting) {
@@ -156,13 +161,13 @@ public record Model(
                         p -> p instanceof Trigger.Voice voice && voice.channel().isEmpty());
     }
 
-    private static void requireChannel(Memory memory, SettingId needed, String why) {
+    private static void requireChannel(Memory memory, Purpose needed, String why) {
         Setting setting = memory.setting(needed)
-                .orElseThrow(
-                        () -> new IllegalArgumentException("the setting \"%s\" is missing: %s".formatted(needed, why)));
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "a setting for the %s is missing: %s".formatted(needed.words(), why)));
         if (setting.min() < 1 || setting.max() > 16) {
             throw new IllegalArgumentException("the setting \"%s\" is a channel: 1 to 16, was %d to %d"
-                    .formatted(needed, setting.min(), setting.max()));
+                    .formatted(setting.name(), setting.min(), setting.max()));
         }
     }
 }

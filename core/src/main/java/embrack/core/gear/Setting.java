@@ -3,6 +3,7 @@ package embrack.core.gear;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A setting of a box.
@@ -11,13 +12,22 @@ import java.util.List;
  * @param min lowest value, as the box shows it
  * @param max highest value, as the box shows it
  * @param factory value of a new box
+ * @param purpose what it is for, where Embrack has to know it; by its name where that is not said
  * @param choices what the box shows instead of numbers, the first for {@code min}; empty when it shows the numbers
  */
 public record Setting(
-        SettingId id, TapeLabel name, int min, int max, int factory, List<TapeLabel> choices, Scope scope) {
+        SettingId id,
+        TapeLabel name,
+        Optional<Purpose> purpose,
+        int min,
+        int max,
+        int factory,
+        List<TapeLabel> choices,
+        Scope scope) {
 
     public Setting {
         choices = List.copyOf(choices);
+        purpose = purpose.or(() -> Purpose.named(id));
         if (min > max || factory < min || factory > max) {
             throw new IllegalArgumentException("setting %s: %d must lie in %d to %d".formatted(id, factory, min, max));
         }
@@ -29,7 +39,12 @@ public record Setting(
 
     /** A setting in numbers that holds for the whole box. */
     public static Setting number(SettingId id, String name, int min, int max, int factory) {
-        return new Setting(id, new TapeLabel(name), min, max, factory, List.of(), Scope.BOX);
+        return new Setting(id, new TapeLabel(name), Optional.empty(), min, max, factory, List.of(), Scope.BOX);
+    }
+
+    /** Whether it is for that. */
+    public boolean isFor(Purpose other) {
+        return purpose.filter(p -> p == other).isPresent();
     }
 
     /**

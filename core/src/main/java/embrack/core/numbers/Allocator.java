@@ -2,7 +2,7 @@ package embrack.core.numbers;
 
 import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
 import embrack.core.midi.MessageType;
 import embrack.core.rig.Device;
@@ -131,8 +131,8 @@ public final class Allocator {
         if (inputs > 0 && rig.device(wanted.device()).learned().size() >= inputs) {
             return Optional.empty();
         }
-        boolean isSet = rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL).isPresent();
-        Channel channel = rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL)
+        boolean isSet = rig.setting(wanted.device(), Purpose.RECEIVE_CHANNEL).isPresent();
+        Channel channel = rig.setting(wanted.device(), Purpose.RECEIVE_CHANNEL)
                 .map(Channel::new)
                 .orElseGet(() -> channel(wanted));
         Optional<Channel> own = isSet ? Optional.empty() : Optional.of(channel);
@@ -186,7 +186,7 @@ public final class Allocator {
                                 rig.device(other.device()).learned().get(other.learnable()))
                         .filter(message -> message.type() == type
                                 && message.channel()
-                                        .or(() -> rig.setting(other.device(), SettingId.RECEIVE_CHANNEL)
+                                        .or(() -> rig.setting(other.device(), Purpose.RECEIVE_CHANNEL)
                                                 .map(Channel::new))
                                         .filter(channel::equals)
                                         .isPresent())

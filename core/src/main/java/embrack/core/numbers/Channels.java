@@ -1,9 +1,9 @@
 package embrack.core.numbers;
 
 import embrack.core.chart.Trigger;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
-import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -53,8 +53,8 @@ public final class Channels {
     public static Optional<Channel> firstFree(Rig rig) {
         Set<Integer> used = new HashSet<>();
         rig.devices().forEach(device -> {
-            rig.setting(device.id(), SettingId.RECEIVE_CHANNEL).ifPresent(used::add);
-            rig.setting(device.id(), SettingId.SEND_CHANNEL).ifPresent(used::add);
+            rig.setting(device.id(), Purpose.RECEIVE_CHANNEL).ifPresent(used::add);
+            rig.setting(device.id(), Purpose.SEND_CHANNEL).ifPresent(used::add);
             used.addAll(fixed(rig, device.id()));
         });
         return IntStream.rangeClosed(FIRST_GIVEN, Channel.LAST)
@@ -114,7 +114,7 @@ public final class Channels {
     }
 
     private void keep(DeviceId device, Map<DeviceId, Integer> given, Set<Integer> used) {
-        int now = rig.setting(device, SettingId.RECEIVE_CHANNEL).orElseThrow();
+        int now = rig.setting(device, Purpose.RECEIVE_CHANNEL).orElseThrow();
         if (now >= FIRST_GIVEN && used.add(now)) {
             given.put(device, now);
         }
@@ -124,19 +124,19 @@ public final class Channels {
         return rig.model(board)
                 .board()
                 .filter(b -> b.sendChannel() == SendChannel.ONE_FOR_THE_BOX)
-                .flatMap(b -> rig.setting(board, SettingId.SEND_CHANNEL));
+                .flatMap(b -> rig.setting(board, Purpose.SEND_CHANNEL));
     }
 
     private boolean isSettable(DeviceId device) {
         return rig.model(device)
-                        .setting(SettingId.RECEIVE_CHANNEL)
+                        .setting(Purpose.RECEIVE_CHANNEL)
                         .filter(setting -> setting.min() < setting.max())
                         .isPresent()
                 && !rig.chart(device).isEmpty();
     }
 
     private boolean allows(DeviceId device, int channel) {
-        Setting setting = rig.model(device).setting(SettingId.RECEIVE_CHANNEL).orElseThrow();
+        Setting setting = rig.model(device).setting(Purpose.RECEIVE_CHANNEL).orElseThrow();
         return channel >= setting.min() && channel <= setting.max();
     }
 

@@ -3,8 +3,8 @@ package embrack.core.numbers;
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.SendChannel;
-import embrack.core.gear.SettingId;
 import embrack.core.midi.Channel;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
@@ -59,6 +59,6 @@ public final class Senders {
     }
 
     private static Optional<Channel> set(Rig rig, DeviceId box) {
-        return rig.setting(box, SettingId.SEND_CHANNEL).map(Channel::new);
+        return rig.setting(box, Purpose.SEND_CHANNEL).map(Channel::new);
     }
 }

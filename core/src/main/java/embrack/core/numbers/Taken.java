@@ -2,7 +2,7 @@ package embrack.core.numbers;
 
 import embrack.core.chart.ChartRow;
 import embrack.core.chart.Trigger;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
@@ -26,7 +26,7 @@ final class Taken {
     /** What the box obeys as it is: its own chart, and what it has learned. */
     static Taken of(Rig rig, DeviceId device) {
         var taken = new Taken();
-        Optional<Integer> set = rig.setting(device, SettingId.RECEIVE_CHANNEL);
+        Optional<Integer> set = rig.setting(device, Purpose.RECEIVE_CHANNEL);
         boolean all = rig.implementation(device).quirks().hearsAllChannels();
         for (ChartRow row : rig.chart(device).rows()) {
             if (row.last() instanceof Trigger.Voice voice) {
@@ -86,7 +86,7 @@ final class Taken {
     }
 
     private static Channel receiveChannel(Rig rig, DeviceId device) {
-        return rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new).orElse(new Channel(Channel.FIRST));
+        return rig.setting(device, Purpose.RECEIVE_CHANNEL).map(Channel::new).orElse(new Channel(Channel.FIRST));
     }
 
     boolean holds(MessageType type, Channel channel, int number) {

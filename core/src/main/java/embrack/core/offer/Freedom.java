@@ -1,15 +1,18 @@
 package embrack.core.offer;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.Chart;
+import embrack.core.chart.Meaning;
 import embrack.core.chart.Verb;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Song;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.Set;
-import java.util.function.BiPredicate;
 import java.util.stream.Stream;
 
 /**
@@ -22,35 +25,38 @@ public record Freedom(Kind kind, boolean can, List<SwitchAt> switches) {
 
     /** The sorts of freedom that bands want. */
     public enum Kind {
-        REPEAT("repeat a section", (action, song) -> action.verb() == Verb.REPEAT),
-        VAMP(
-                "vamp until it is let go",
-                (action, song) -> Set.of(Verb.ON, Verb.OFF, Verb.TOGGLE).contains(action.verb())
-                        && action.part().text().contains("loop")),
-        SKIP(
-                "skip ahead",
-                (action, song) -> action.verb() == Verb.NEXT
-                        || action.verb() == Verb.JUMP && action.part().text().startsWith("section")),
-        FADE("stop with a fade", (action, song) -> action.verb() == Verb.FADE_OUT),
-        JUMP(
-                "jump to this song",
-                (action, song) -> Set.of(Verb.JUMP, Verb.LOAD, Verb.GO).contains(action.verb())
-                        && action.part().text().equals("song-" + song.place()));
+        REPEAT("repeat a section"),
+        VAMP("vamp until it is let go"),
+        SKIP("skip ahead"),
+        FADE("stop with a fade"),
+        JUMP("jump to this song");
+
+        private static final Set<Verb> TURNS = EnumSet.of(Verb.ON, Verb.OFF, Verb.TOGGLE);
+        private static final Set<Verb> LEADS = EnumSet.of(Verb.JUMP, Verb.LOAD, Verb.GO);
 
         private final String words;
-        private final BiPredicate<Action, Song> test;
 
-        Kind(String words, BiPredicate<Action, Song> test) {
+        Kind(String words) {
             this.words = words;
-            this.test = test;
         }
 
         public String words() {
             return words;
         }
 
-        boolean is(Action action, Song song) {
-            return test.test(action, song);
+        /** Whether an action of a player gives this freedom with a song. */
+        boolean is(Action action, Chart player, Song song) {
+            return switch (this) {
+                case REPEAT -> action.verb() == Verb.REPEAT;
+                case VAMP -> TURNS.contains(action.verb()) && player.isMeant(action.part(), Meaning.VAMP);
+                case SKIP ->
+                    action.verb() == Verb.NEXT
+                            || action.verb() == Verb.JUMP && player.isMeant(action.part(), Meaning.SECTION);
+                case FADE -> action.verb() == Verb.FADE_OUT;
+                case JUMP ->
+                    LEADS.contains(action.verb())
+                            && player.placeOfSong(action.part()).equals(OptionalInt.of(song.place()));
+            };
         }
     }
 
@@ -65,11 +71,12 @@ public record Freedom(Kind kind, boolean can, List<SwitchAt> switches) {
                     List<DeviceId> player = plan.player(song).stream().toList();
                     boolean can = player.stream()
                             .anyMatch(device -> plan.rig().chart(device).actions().stream()
-                                    .anyMatch(action -> kind.is(action, song)));
+                                    .anyMatch(
+                                            action -> kind.is(action, plan.rig().chart(device), song)));
                     List<SwitchAt> switches = plan.switches().assignments().stream()
                             .filter(a -> a.steps().stream()
-                                    .anyMatch((Step step) ->
-                                            player.contains(step.device()) && kind.is(step.action(), song)))
+                                    .anyMatch((Step step) -> player.contains(step.device())
+                                            && kind.is(step.action(), plan.rig().chart(step.device()), song)))
                             .map(a -> a.at())
                             .toList();
                     return new Freedom(kind, can, switches);

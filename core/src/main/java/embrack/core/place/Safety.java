@@ -2,6 +2,8 @@ package embrack.core.place;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.Aspect;
+import embrack.core.chart.Chart;
+import embrack.core.chart.Meaning;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Kind;
 import embrack.core.plan.Plan;
@@ -65,11 +67,11 @@ public final class Safety {
         boolean stopsOne =
                 action.verb() == Verb.STOP && plan.rig().model(step.device()).kind() != Kind.LOOPER;
         boolean stops = stopsOne || action.verb() == Verb.STOP_ALL || action.verb() == Verb.FADE_OUT;
-        boolean dark = action.part().text().startsWith("blackout") && action.verb() != Verb.OFF;
-        return stops
-                || dark
-                || action.part().text().equals("main")
-                        && (action.verb() == Verb.MUTE || action.verb() == Verb.TOGGLE_MUTE);
+        Chart chart = plan.rig().chart(step.device());
+        boolean dark = chart.isMeant(action.part(), Meaning.BLACKOUT) && action.verb() != Verb.OFF;
+        boolean silent = chart.isMeant(action.part(), Meaning.HOUSE)
+                && (action.verb() == Verb.MUTE || action.verb() == Verb.TOGGLE_MUTE);
+        return stops || dark || silent;
     }
 
     private Stream<Action> stop(DeviceId device) {

@@ -2,7 +2,7 @@ package embrack.core.power;
 
 import embrack.core.gear.Connector;
 import embrack.core.gear.Kind;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.name.Words;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -116,7 +116,7 @@ public final class SwitchingOn {
     }
 
     private DeviceId offering(Link link) {
-        boolean toOffers = rig.setting(link.to().device(), SettingId.ROLE)
+        boolean toOffers = rig.setting(link.to().device(), Purpose.ROLE)
                 .filter(role -> role == 0)
                 .isPresent();
         return toOffers ? link.to().device() : link.from().device();

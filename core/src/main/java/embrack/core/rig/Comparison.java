@@ -3,6 +3,7 @@ package embrack.core.rig;
 import embrack.core.gear.Model;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Purpose;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -41,7 +42,7 @@ public final class Comparison {
         List<Difference> differences = new ArrayList<>();
         Model model = rig.model(one);
         model.settings().stream()
-                .filter(s -> !s.id().text().equals("role"))
+                .filter(s -> !s.isFor(Purpose.ROLE))
                 .forEach(setting -> add(
                         differences,
                         setting.name(),

@@ -4,7 +4,7 @@ import embrack.core.gear.Connector;
 import embrack.core.gear.Direction;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.SharedSocket;
 import embrack.core.name.Words;
 import java.util.List;
@@ -169,7 +169,7 @@ public final class Linking {
     /** Computers, tablets and boxes with a role to choose can; a controller only offers itself. */
     private static boolean canConnect(Rig rig, Socket socket) {
         Model model = rig.model(socket.device());
-        return model.kind() == Kind.HOST || model.setting(SettingId.ROLE).isPresent();
+        return model.kind() == Kind.HOST || model.setting(Purpose.ROLE).isPresent();
     }
 
     private static Optional<String> inside(Rig rig, Socket from, Socket to) {

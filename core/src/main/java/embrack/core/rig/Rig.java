@@ -12,7 +12,9 @@ import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.Port;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
+import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
 import java.util.ArrayList;
@@ -141,6 +143,23 @@ public final class Rig {
     /** A setting as the box is set: the device's own value or the factory's; empty when the box has no such setting. */
     public Optional<Integer> setting(DeviceId id, SettingId setting) {
         return model(id).setting(setting).map(s -> device(id).settings().getOrDefault(setting, s.factory()));
+    }
+
+    /**
+     * The setting that is for something.
+     *
+     * @throws IllegalArgumentException when the box has none
+     */
+    public Setting settingFor(DeviceId id, Purpose purpose) {
+        return model(id)
+                .setting(purpose)
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "%s has no setting for the %s".formatted(name(id), purpose.words())));
+    }
+
+    /** What the setting for something is set to; empty when the box has no such setting. */
+    public Optional<Integer> setting(DeviceId id, Purpose purpose) {
+        return model(id).setting(purpose).map(s -> device(id).settings().getOrDefault(s.id(), s.factory()));
     }
 
     /**
@@ -435,7 +454,7 @@ public final class Rig {
                     .formatted(device.name(), message.type().plural()));
         }
         if (message.channel().isEmpty()
-                && model.setting(SettingId.RECEIVE_CHANNEL).isEmpty()) {
+                && model.setting(Purpose.RECEIVE_CHANNEL).isEmpty()) {
             throw new IllegalArgumentException(
                     "%s is set to no channel, so what it learns needs one.".formatted(device.name()));
         }

@@ -366,7 +366,7 @@ public final class Sheets {
         List<Task> lines = report.proofs().stream().map(this::tryLine).toList();
         List<String> cautions = plan.switches().assignments().stream()
                 .flatMap(a -> a.steps().stream())
-                .flatMap(step -> step.action().caution().stream())
+                .flatMap(step -> plan.rig().chart(step.device()).caution(step.action()).stream())
                 .distinct()
                 .toList();
         return lines.isEmpty()

@@ -3,7 +3,7 @@ package embrack.core.sim;
 import embrack.core.chart.Action;
 import embrack.core.chart.MessageMemory;
 import embrack.core.gear.Implementation;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
@@ -31,9 +31,9 @@ record Hearing(
                 implementation,
                 implementation.quirks().hearsAllChannels()
                         ? Optional.empty()
-                        : rig.setting(device, SettingId.RECEIVE_CHANNEL).map(Channel::new),
-                off(rig, device, SettingId.INPUT_FOR_REMOTE),
-                off(rig, device, SettingId.INPUT_FOR_SYNC));
+                        : rig.setting(device, Purpose.RECEIVE_CHANNEL).map(Channel::new),
+                off(rig, device, Purpose.INPUT_FOR_REMOTE),
+                off(rig, device, Purpose.INPUT_FOR_SYNC));
     }
 
     Reading reading(Message message, MessageMemory heard) {
@@ -48,7 +48,7 @@ record Hearing(
         return onItsChannel ? new Reading.MeansNothing() : new Reading.OtherChannel(listensOn.orElseThrow());
     }
 
-    private static Optional<String> off(Rig rig, DeviceId device, SettingId input) {
+    private static Optional<String> off(Rig rig, DeviceId device, Purpose input) {
         return rig.setting(device, input)
                 .filter(value -> value == 0)
                 .flatMap(value -> rig.model(device).setting(input))

@@ -2,6 +2,8 @@ package embrack.core.way;
 
 import embrack.core.gear.Connector;
 import embrack.core.gear.Kind;
+import embrack.core.gear.Purpose;
+import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
@@ -81,7 +83,7 @@ public final class Readiness {
 
     private Optional<Lack> app(Socket end) {
         boolean missing = rig.model(end.device()).kind() == Kind.HOST
-                && rig.setting(end.device(), SettingId.WIRELESS_APP)
+                && rig.setting(end.device(), Purpose.WIRELESS_APP)
                         .filter(v -> v == 0)
                         .isPresent();
         return missing
@@ -89,7 +91,8 @@ public final class Readiness {
                         Phrase.of(ROOM, "app-missing").with("host", end.device()),
                         Phrase.of(ROOM, "app-missing.fix").with("host", end.device()),
                         end.device(),
-                        Optional.of(SettingId.WIRELESS_APP),
+                        Optional.of(rig.settingFor(end.device(), Purpose.WIRELESS_APP)
+                                .id()),
                         1))
                 : Optional.empty();
     }
@@ -100,7 +103,7 @@ public final class Readiness {
         if (from != to) {
             return Optional.empty();
         }
-        DeviceId changed = rig.setting(link.to().device(), SettingId.ROLE).isPresent()
+        DeviceId changed = rig.setting(link.to().device(), Purpose.ROLE).isPresent()
                 ? link.to().device()
                 : link.from().device();
         int other = 1 - from;
@@ -115,7 +118,7 @@ public final class Readiness {
                         .with("kind", Fact.word(kind))
                         .with("role", Fact.word(other == OFFERS ? "offers" : "answers")),
                 changed,
-                rig.setting(changed, SettingId.ROLE).map(r -> SettingId.ROLE),
+                rig.model(changed).setting(Purpose.ROLE).map(Setting::id),
                 other));
     }
 
@@ -124,7 +127,7 @@ public final class Readiness {
      * invited.
      */
     private int role(DeviceId device) {
-        return rig.setting(device, SettingId.ROLE)
+        return rig.setting(device, Purpose.ROLE)
                 .orElse(
                         rig.model(device).ports().stream().anyMatch(p -> p.connector() == Connector.BLUETOOTH)
                                 ? OFFERS

@@ -1,7 +1,7 @@
 package embrack.core.way;
 
 import embrack.core.gear.Connector;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.midi.Wire;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.LinkKind;
@@ -102,13 +102,13 @@ public final class Timing {
 
     /** The buffer of an app in microseconds; empty for a box, and for an app that says nothing of one. */
     public Optional<Long> buffer(DeviceId device) {
-        Optional<Double> samples = shown(device, SettingId.BUFFER);
-        Optional<Double> kilohertz = shown(device, SettingId.SAMPLE_RATE);
+        Optional<Double> samples = shown(device, Purpose.BUFFER);
+        Optional<Double> kilohertz = shown(device, Purpose.SAMPLE_RATE);
         return samples.flatMap(s -> kilohertz.map(k -> bufferMicros(s.intValue(), (int) Math.round(k * 1000))));
     }
 
     private String bufferWords(DeviceId device) {
-        return Stream.of(SettingId.BUFFER, SettingId.SAMPLE_RATE)
+        return Stream.of(Purpose.BUFFER, Purpose.SAMPLE_RATE)
                 .map(id -> rig.model(device)
                         .setting(id)
                         .orElseThrow()
@@ -175,13 +175,13 @@ public final class Timing {
     /** Two radios meet as often as the slower of them wants to. */
     private long interval(Hop hop) {
         return Stream.of(hop.from().device(), hop.to().device())
-                .flatMap(device -> shown(device, SettingId.CONNECTION_INTERVAL).stream())
+                .flatMap(device -> shown(device, Purpose.CONNECTION_INTERVAL).stream())
                 .mapToLong(millis -> Math.round(millis * 1000))
                 .max()
                 .orElse(USUAL_INTERVAL_MICROS);
     }
 
-    private Optional<Double> shown(DeviceId device, SettingId id) {
+    private Optional<Double> shown(DeviceId device, Purpose id) {
         return rig.model(device)
                 .setting(id)
                 .flatMap(setting -> rig.setting(device, id).map(setting::shown))

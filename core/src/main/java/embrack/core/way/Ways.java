@@ -5,8 +5,8 @@ import embrack.core.gear.Direction;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.Port;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
-import embrack.core.gear.SettingId;
 import embrack.core.midi.Message;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -79,7 +79,7 @@ public final class Ways {
 
     /** The ports by which a box sends what it makes itself. */
     public List<Socket> outputs(DeviceId device) {
-        boolean off = rig.setting(device, SettingId.OUTPUT_PORT)
+        boolean off = rig.setting(device, Purpose.OUTPUT_PORT)
                 .filter(value -> value == 0)
                 .isPresent();
         return off
@@ -282,13 +282,13 @@ public final class Ways {
     private Stream<Hop> through(DeviceId device, Route route) {
         MidiFilter filter = rig.filter(device, route);
         boolean off = rig.model(device).isApp()
-                && (isOff(device, SettingId.OUTPUT_PORT) || isOff(device, SettingId.INPUT_FOR_NOTES));
+                && (isOff(device, Purpose.OUTPUT_PORT) || isOff(device, Purpose.INPUT_FOR_NOTES));
         return filter.open() && !off
                 ? over(Optional.of(route), filter, new Socket(device, route.to()), link -> true)
                 : Stream.empty();
     }
 
-    private boolean isOff(DeviceId device, SettingId setting) {
+    private boolean isOff(DeviceId device, Purpose setting) {
         return rig.setting(device, setting).filter(value -> value == 0).isPresent();
     }
 

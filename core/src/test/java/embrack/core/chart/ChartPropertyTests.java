@@ -13,8 +13,11 @@ import embrack.core.midi.SystemExclusive;
 import embrack.core.midi.SystemMessage;
 import embrack.core.name.TapeLabel;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.SequencedMap;
 import java.util.stream.IntStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -27,13 +30,24 @@ class ChartPropertyTests {
 
     @Property
     void rowsAreWrittenAndReadAgain(
-            @ForAll("charts") List<ChartRow> rows, @ForAll ProgramCounting programs, @ForAll NoteNaming notes) {
+            @ForAll("charts") List<ChartRow> rows,
+            @ForAll ProgramCounting programs,
+            @ForAll NoteNaming notes,
+            @ForAll List<Meaning> meant) {
         var conventions = new Conventions(Optional.of(programs), Optional.of(notes), Optional.empty());
-        String text = ChartWriter.write(conventions, rows, List.of(), List.of());
+        SequencedMap<PartId, Meaning> meanings = new LinkedHashMap<>();
+        for (int i = 0; i < Math.min(rows.size(), meant.size()); i++) {
+            meanings.put(rows.get(i).part().id(), meant.get(i));
+        }
+        var beside = new Beside(List.of(), Map.of(), meanings);
+        String text = ChartWriter.write(conventions, rows, List.of(), beside);
         ChartReading reading = ChartReading.of(text);
         assertThat(reading.errors()).as(text).isEmpty();
         assertThat(reading.chart().orElseThrow().rows()).as(text).isEqualTo(rows);
         assertThat(reading.conventions()).isEqualTo(conventions);
+        for (Meaning meaning : Meaning.values()) {
+            assertThat(reading.beside().all(meaning)).as(text).isEqualTo(beside.all(meaning));
+        }
     }
 
     @Property

@@ -118,6 +118,9 @@ class ChartTests {
                 "mute Input 1: cc 40 = 5 over 63                | 32 |  1 | The value sent, 5, is none that "
                         + "the box takes, 64 to 127.",
                 "mute \"Input 1: cc 40                           |  6 | 15 | A colon is missing",
+                "means lovely: Main                             |  7 |  6 | What are they to a show? One of: vamp,",
+                "means song                                     | 11 |  1 | A colon is missing",
+                "means vamp: Loop                               | 13 |  4 | No line above is about Loop.",
                 "safe: stop Tracks                              | 12 |  6 | The chart has no line for \"stop Tracks\".",
             })
     void mistakesAreToldAtTheirPlace(String line, int column, int length, String words) {
@@ -127,6 +130,24 @@ class ChartTests {
         assertThat(errors.getFirst())
                 .extracting(Problem::line, Problem::column, Problem::length)
                 .containsExactly(2, column, length);
+    }
+
+    @Test
+    void whatPartsAreToAShowIsSaidWhateverTheyAreCalled() {
+        Chart chart = Chart.of("""
+                toggle Dark: note 1
+                jump Piece 7..9: note 7..9
+                mute PA: cc 4
+                open PA: cc 5
+                means blackout: Dark
+                means song: Piece 7..9
+                means house sound: PA""");
+        assertThat(chart.isMeant(new PartId("dark"), Meaning.BLACKOUT)).isTrue();
+        assertThat(chart.meaning(new PartId("pa"))).contains(Meaning.HOUSE);
+        assertThat(chart.placeOfSong(new PartId("piece-9"))).hasValue(3);
+        assertThat(chart.placeOfSong(new PartId("dark"))).isEmpty();
+        assertThat(chart.caution(Action.parse("toggle:dark")).orElseThrow()).startsWith("In a blackout people fall");
+        assertThat(ChartReading.of(chart.text()).problems()).isEmpty();
     }
 
     @Test
@@ -163,10 +184,14 @@ class ChartTests {
                         + "\"open Input 1\". The box would do both.",
                 "recall Scene 1..4: note 0..3; recall Scene 6..8: note 4..6              | NOTE | line 2, "
                         + "column 1: Scene 5 is left out: is that so in the manual?",
-                "mute Main: cc 5 over 63                                                | NOTE | line 1, "
-                        + "column 1: Main can be told to mute but not to open: is that so in the manual?",
+                "mute Bus: cc 5 over 63                                                 | NOTE | line 1, "
+                        + "column 1: Bus can be told to mute but not to open: is that so in the manual?",
                 "recall Scene 1..4: note 0..3; recall Bank 1..4: note 5..8                | NOTE | line 2, "
                         + "column 1: note 4 does nothing here: is that so in the manual?",
+                "toggle mute Main: cc 5                                                 | LOOK | line 1, "
+                        + "column 1: Does what the audience hears go through Main? Then add: means house sound: Main",
+                "programs from 1; load Song 1..9: pc 1..9                               | LOOK | line 2, "
+                        + "column 1: Is Song 1 a song of the player's list? Then add: means song: Song 1..9",
                 "go Cue 1: note 5; go Cue 1: note 5                                     | LOOK | line 2, "
                         + "column 1: go Cue 1 stands here twice with the same message.",
             })

@@ -103,8 +103,8 @@ class TaughtChartTests {
         assertThat(chart.need(new PartId("strobe"))).isEmpty();
         assertThat(chart.shownAt(Action.parse("select:patch-9"))).contains("bank 1, patch 1");
         assertThat(chart.shownAt(Action.parse("on:strobe"))).isEmpty();
-        Chart again = Chart.of(
-                ChartWriter.write(chart.conventions(), chart.rows(), chart.learnables(), chart.safe(), chart.needs()));
+        Chart again =
+                Chart.of(ChartWriter.write(chart.conventions(), chart.rows(), chart.learnables(), chart.beside()));
         assertThat(again.needs()).isEqualTo(chart.needs());
         assertThat(again.conventions()).isEqualTo(chart.conventions());
     }

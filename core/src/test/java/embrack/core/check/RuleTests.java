@@ -30,7 +30,7 @@ import embrack.core.edit.SwitchEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.library.Library;
 import embrack.core.plan.Plan;
 import java.util.Comparator;
@@ -340,7 +340,7 @@ class RuleTests {
     }
 
     private static GearEdit send(int channel) {
-        return new GearEdit.ChangeSetting(BOARD, SettingId.SEND_CHANNEL, String.valueOf(channel));
+        return new GearEdit.ChangeSetting(BOARD, Purpose.SEND_CHANNEL.id(), String.valueOf(channel));
     }
 
     private static Plan slow(int messages) {

@@ -7,7 +7,7 @@ import embrack.core.chart.Action;
 import embrack.core.chart.PartId;
 import embrack.core.check.Report;
 import embrack.core.gear.PortId;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.library.Library;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -81,7 +81,8 @@ class EditPropertyTests {
                 Combinators.combine(devices, Arbitraries.of(Library.all())).as(GearEdit.SwapHardware::new),
                 Combinators.combine(
                                 devices,
-                                Arbitraries.of(SettingId.RECEIVE_CHANNEL, SettingId.SEND_CHANNEL),
+                                Arbitraries.of(Purpose.RECEIVE_CHANNEL, Purpose.SEND_CHANNEL)
+                                        .map(Purpose::id),
                                 Arbitraries.of("1", "2", "3", "0", "x"))
                         .as(GearEdit.ChangeSetting::new),
                 Combinators.combine(devices, parts, names).as(GearEdit.LabelPart::new),

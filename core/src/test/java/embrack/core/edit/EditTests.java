@@ -21,6 +21,7 @@ import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.SettingId;
 import embrack.core.gear.library.Library;
 import embrack.core.midi.MessageType;
@@ -132,9 +133,9 @@ class EditTests {
     @Test
     void swappedHardwareKeepsJobCablesAndStepsAndWhatFitsOfItsSettings() {
         Plan swapped = MuteBoard.with(
-                new GearEdit.ChangeSetting(BOARD, SettingId.SEND_CHANNEL, "7"),
+                new GearEdit.ChangeSetting(BOARD, Purpose.SEND_CHANNEL.id(), "7"),
                 new GearEdit.SwapHardware(BOARD, Library.FOUR_SWITCH_PROGRAM_BOARD));
-        assertThat(swapped.rig().setting(BOARD, SettingId.SEND_CHANNEL)).contains(7);
+        assertThat(swapped.rig().setting(BOARD, Purpose.SEND_CHANNEL)).contains(7);
         assertThat(swapped.rig().links()).isEqualTo(PLAN.rig().links());
         assertThat(swapped.switches()).isEqualTo(PLAN.switches());
         Plan other = MuteBoard.edited(swapped, new GearEdit.SwapHardware(BOARD, Library.FOUR_SWITCH_DESK_BOARD));
@@ -216,6 +217,6 @@ class EditTests {
     }
 
     private static GearEdit channel(String typed) {
-        return new GearEdit.ChangeSetting(MIXER, SettingId.RECEIVE_CHANNEL, typed);
+        return new GearEdit.ChangeSetting(MIXER, Purpose.RECEIVE_CHANNEL.id(), typed);
     }
 }

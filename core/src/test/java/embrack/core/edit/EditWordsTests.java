@@ -8,8 +8,8 @@ import embrack.core.chart.LearnableId;
 import embrack.core.chart.PartId;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
-import embrack.core.gear.SettingId;
 import embrack.core.gear.SwitchMode;
 import embrack.core.level.Curve;
 import embrack.core.level.Law;
@@ -78,7 +78,7 @@ class EditWordsTests {
                         new GearEdit.SwapHardware(DESK, PLAN.rig().model(DESK)),
                         "Have a Small scene desk do the job of Lantern desk"),
                 said(
-                        new GearEdit.ChangeSetting(DESK, SettingId.RECEIVE_CHANNEL, "7"),
+                        new GearEdit.ChangeSetting(DESK, Purpose.RECEIVE_CHANNEL.id(), "7"),
                         "Set MIDI receive channel of Lantern desk to 7"),
                 said(new GearEdit.LabelPart(DESK, new PartId("scene-1"), "Dusk"), "Call Scene 1 of Lantern desk Dusk"),
                 said(

@@ -18,6 +18,7 @@ import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.SettingId;
 import embrack.core.gear.library.Library;
@@ -83,7 +84,7 @@ class OtherGearTests {
                 .apply(MuteBoard.edited(plan, new SwitchEdit.ClearSwitch(at(1))));
         plan = MuteBoard.edited(
                 plan,
-                new GearEdit.ChangeSetting(BOX, SettingId.RECEIVE_CHANNEL, "2"),
+                new GearEdit.ChangeSetting(BOX, Purpose.RECEIVE_CHANNEL.id(), "2"),
                 new SwitchEdit.AddStep(at(4), step(BOX, "select:preset-130")));
         CompiledSwitch four = new Compiler(plan).compile(plan.switches().at(at(4)));
         assertThat(four.allSteps())
@@ -121,7 +122,7 @@ class OtherGearTests {
     @Test
     void sheetsSayWhatEachMemoryNeedsAndEveryMessage() {
         Plan plan = MuteBoard.edited(
-                with("keyboard-workstation"), new GearEdit.ChangeSetting(BOX, SettingId.RECEIVE_CHANNEL, "2"));
+                with("keyboard-workstation"), new GearEdit.ChangeSetting(BOX, Purpose.RECEIVE_CHANNEL.id(), "2"));
         Sheet box = Sheets.of(Report.of(plan)).stream()
                 .filter(s -> s.title().equals("Box"))
                 .findFirst()
@@ -136,7 +137,7 @@ class OtherGearTests {
 
         Plan modeller = MuteBoard.edited(
                 with("floor-modeller"),
-                new GearEdit.ChangeSetting(BOX, SettingId.RECEIVE_CHANNEL, "2"),
+                new GearEdit.ChangeSetting(BOX, Purpose.RECEIVE_CHANNEL.id(), "2"),
                 new SwitchEdit.AddStep(new SwitchAt(BOARD, 2, 1), step(BOX, "select:preset-130")));
         Sheet board = Sheets.of(Report.of(modeller)).stream()
                 .filter(s -> s.title().equals("Voice board"))
@@ -170,7 +171,7 @@ class OtherGearTests {
                 MuteBoard.plan(),
                 new GearEdit.AddDevice("Host", moved),
                 new WiringEdit.Connect(MuteBoard.THRU, new Socket(new DeviceId("host"), new PortId("in"))),
-                new GearEdit.ChangeSetting(new DeviceId("host"), SettingId.RECEIVE_CHANNEL, "9"));
+                new GearEdit.ChangeSetting(new DeviceId("host"), Purpose.RECEIVE_CHANNEL.id(), "9"));
         Finding finding = Report.of(plan).findings().stream()
                 .filter(f -> f.code().equals("switches.also-moves"))
                 .findFirst()
@@ -189,7 +190,7 @@ class OtherGearTests {
                 .apply(plan);
         assertThat(swapped.rig().links()).isEqualTo(plan.rig().links());
         assertThat(swapped.rig().device(MIXER).labels()).hasSize(3);
-        assertThat(swapped.rig().setting(MIXER, SettingId.RECEIVE_CHANNEL)).contains(2);
+        assertThat(swapped.rig().setting(MIXER, Purpose.RECEIVE_CHANNEL)).contains(2);
         assertThat(Report.of(swapped).findings()).extracting(Finding::code).containsExactly("switches.no-chart-line");
         Plan usbOnly = new GearEdit.SwapHardware(
                         BOARD, Library.find(new ModelId("two-switch-foot-box")).orElseThrow())

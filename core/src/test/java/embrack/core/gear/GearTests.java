@@ -85,7 +85,7 @@ class GearTests {
                 .isThrownBy(() -> MIXER.withImplementation(Implementation.of(Chart.of("mute Main: cc 1")))
                         .withSurface(Library.FOUR_SWITCH_FLOOR_BOARD.surface()))
                 .withMessage(
-                        "the setting \"send-channel\" is missing: its switches send on the one channel of the box");
+                        "a setting for the send channel is missing: its switches send on the one channel of the box");
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> new SharedSocket(MIXER.name(), List.of(new PortId("a")), 1))
                 .withMessage("a shared socket has two uses or more, was 1");

@@ -14,7 +14,7 @@ import embrack.core.check.rule.Told;
 import embrack.core.compile.Compiler;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.SwitchEdit;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
@@ -162,7 +162,7 @@ class AllocatorTests {
                 continue;
             }
             Channel channel = learned.channel()
-                    .or(() -> rig.setting(wanted.device(), SettingId.RECEIVE_CHANNEL)
+                    .or(() -> rig.setting(wanted.device(), Purpose.RECEIVE_CHANNEL)
                             .map(Channel::new))
                     .orElseThrow();
             Set<DeviceId> hearers = new TreeSet<>(Set.of(wanted.device()));
@@ -213,7 +213,7 @@ class AllocatorTests {
                 && learned.number() == message.data1()
                 && (rig.implementation(device).quirks().hearsAllChannels()
                         || learned.channel()
-                                .or(() -> rig.setting(device, SettingId.RECEIVE_CHANNEL)
+                                .or(() -> rig.setting(device, Purpose.RECEIVE_CHANNEL)
                                         .map(Channel::new))
                                 .filter(((Message.Voice) message).channel()::equals)
                                 .isPresent());
@@ -225,7 +225,7 @@ class AllocatorTests {
                 && voice.number() == learned.number()
                 && (rig.implementation(device).quirks().hearsAllChannels()
                         || voice.channel()
-                                .or(() -> rig.setting(device, SettingId.RECEIVE_CHANNEL)
+                                .or(() -> rig.setting(device, Purpose.RECEIVE_CHANNEL)
                                         .map(Channel::new))
                                 .filter(channel::equals)
                                 .isPresent());
@@ -248,7 +248,7 @@ class AllocatorTests {
         assertThat(Channels.proposed(taken.rig(), taken.meant())).isEqualTo(proposed);
         assertThat(taken.rig().devices().stream()
                         .map(Device::id)
-                        .flatMap(id -> taken.rig().setting(id, SettingId.RECEIVE_CHANNEL).stream()))
+                        .flatMap(id -> taken.rig().setting(id, Purpose.RECEIVE_CHANNEL).stream()))
                 .doesNotHaveDuplicates();
     }
 

@@ -20,10 +20,10 @@ import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
-import embrack.core.gear.SettingId;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
 import embrack.core.gear.SwitchMode;
@@ -174,7 +174,7 @@ class EveryBoxTests {
                 box(Implementation.of(Chart.of("load Song 1: pc 1 on channel 16\nplay Song: note 5"
                         .replace("load", "programs from 0\nload")))),
                 actions("load:song-1", "play:song"));
-        plan = new GearEdit.ChangeSetting(BOX, SettingId.RECEIVE_CHANNEL, "9").apply(plan);
+        plan = new GearEdit.ChangeSetting(BOX, Purpose.RECEIVE_CHANNEL.id(), "9").apply(plan);
         assertThat(new Prover(plan).all()).extracting(Proof::verdict).containsExactly(EXACT, EXACT);
         assertThat(new Prover(plan)
                         .all()
@@ -199,7 +199,7 @@ class EveryBoxTests {
                 implementation,
                 Optional.empty());
         Plan more = new GearEdit.AddDevice("Piano", chained).apply(plan);
-        more = new GearEdit.ChangeSetting(new DeviceId("piano"), SettingId.RECEIVE_CHANNEL, "3").apply(more);
+        more = new GearEdit.ChangeSetting(new DeviceId("piano"), Purpose.RECEIVE_CHANNEL.id(), "3").apply(more);
         return new WiringEdit.Connect(new Socket(BOX, new PortId("thru")), new Socket(new DeviceId("piano"), IN.id()))
                 .apply(more);
     }
@@ -242,7 +242,7 @@ class EveryBoxTests {
     }
 
     private static Memory channel() {
-        return Memory.of(Setting.number(SettingId.RECEIVE_CHANNEL, "MIDI receive channel", 1, 16, 2));
+        return Memory.of(Setting.number(Purpose.RECEIVE_CHANNEL.id(), "MIDI receive channel", 1, 16, 2));
     }
 
     /** A plan in which each action is on a switch of its own; the box gets a 5-pin input whatever it has. */
@@ -262,8 +262,8 @@ class EveryBoxTests {
         Plan plan = new GearEdit.AddDevice("Board", anything()).apply(Plan.empty(new TapeLabel("Every box")));
         plan = new GearEdit.AddDevice("Box", reachable).apply(plan);
         plan = new WiringEdit.Connect(new Socket(BOARD, OUT.id()), new Socket(BOX, IN.id())).apply(plan);
-        if (model.setting(SettingId.INPUT_FOR_REMOTE).isPresent()) {
-            plan = new GearEdit.ChangeSetting(BOX, SettingId.INPUT_FOR_REMOTE, "on").apply(plan);
+        if (model.setting(Purpose.INPUT_FOR_REMOTE).isPresent()) {
+            plan = new GearEdit.ChangeSetting(BOX, Purpose.INPUT_FOR_REMOTE.id(), "on").apply(plan);
         }
         List<Assignment> assignments = new ArrayList<>();
         for (int i = 0; i < actions.size(); i++) {

@@ -1,5 +1,6 @@
 package embrack.files.chart;
 
+import embrack.core.chart.Beside;
 import embrack.core.chart.Chart;
 import embrack.core.chart.ChartRow;
 import embrack.core.chart.ChartWriter;
@@ -129,7 +130,7 @@ public final class ChartCsv {
         if (!problems.isEmpty()) {
             throw new UnreadableFile(problems);
         }
-        return ChartWriter.write(Conventions.UNSAID, rows, List.of(), List.of());
+        return ChartWriter.write(Conventions.UNSAID, rows, List.of(), Beside.NOTHING);
     }
 
     private static void requireColumns(CSVParser parser) {

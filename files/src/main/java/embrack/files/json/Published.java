@@ -61,7 +61,11 @@ public final class Published {
     private static String table(Layout<?, ?> layout) {
         Stream<String> rows = layout.entries().stream()
                 .map(entry -> "| `%s`%s | %s | %s |"
-                        .formatted(entry.name(), entry.needed() ? "" : " *", entry.shape().holds(), entry.words()));
+                        .formatted(
+                                entry.name(),
+                                entry.needed() ? "" : " *",
+                                entry.shape().holds(),
+                                entry.words()));
         return Stream.concat(
                         Stream.of(
                                 "## " + layout.name(),

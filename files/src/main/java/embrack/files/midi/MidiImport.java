@@ -1,7 +1,7 @@
 package embrack.files.midi;
 
 import embrack.core.chart.MessageMemory;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.music.Metre;
@@ -424,7 +424,7 @@ public record MidiImport(Song song, List<String> remarks) {
         private List<Step> steps(DeviceId device, Message message) {
             boolean onItsChannel = !(message instanceof Message.Voice voice)
                     || plan.rig()
-                            .setting(device, SettingId.RECEIVE_CHANNEL)
+                            .setting(device, Purpose.RECEIVE_CHANNEL)
                             .map(Channel::new)
                             .filter(set -> !set.equals(voice.channel()))
                             .isEmpty();
@@ -439,7 +439,7 @@ public record MidiImport(Song song, List<String> remarks) {
 
         private Channel channel(DeviceId device) {
             return plan.rig()
-                    .setting(device, SettingId.RECEIVE_CHANNEL)
+                    .setting(device, Purpose.RECEIVE_CHANNEL)
                     .map(Channel::new)
                     .orElse(new Channel(Channel.FIRST));
         }

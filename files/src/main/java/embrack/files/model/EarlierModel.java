@@ -1,5 +1,6 @@
 package embrack.files.model;
 
+import embrack.core.chart.Beside;
 import embrack.core.chart.Chart;
 import embrack.core.chart.ChartRow;
 import embrack.core.chart.ChartWriter;
@@ -171,6 +172,6 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
     private static Chart written(List<ChartRow> rows) {
         return rows.isEmpty()
                 ? Chart.EMPTY
-                : Chart.of(ChartWriter.write(Conventions.UNSAID, rows, List.of(), List.of()));
+                : Chart.of(ChartWriter.write(Conventions.UNSAID, rows, List.of(), Beside.NOTHING));
     }
 }

@@ -12,7 +12,10 @@ public final class ModelFile {
     public static final String FORMAT = "embrack-model";
 
     /** The version that is written, and the newest that can be read. */
-    public static final int VERSION = 3;
+    public static final int VERSION = 4;
+
+    /** Where the schema of that version is published, on a server and below {@code docs}. */
+    public static final String SCHEMA = "/schema/model-" + VERSION + ".schema.json";
 
     private ModelFile() {}
 

@@ -20,6 +20,7 @@ import embrack.core.gear.Memory;
 import embrack.core.gear.Model;
 import embrack.core.gear.Port;
 import embrack.core.gear.Power;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.Route;
 import embrack.core.gear.Scope;
@@ -137,8 +138,20 @@ public final class ModelLayout {
                         Scope.BOX,
                         "`memory`: each memory has its own",
                         Setting::scope);
+                var purpose = t.may(
+                        "is",
+                        word(FileWords.byWord(Purpose.values())),
+                        "what it is for, where its id is another word than that",
+                        s -> s.purpose().filter(p -> !p.id().equals(s.id())));
                 return g -> new Setting(
-                        g.get(id), g.get(name), g.get(min), g.get(max), g.get(factory), g.get(choices), g.get(scope));
+                        g.get(id),
+                        g.get(name),
+                        g.get(purpose),
+                        g.get(min),
+                        g.get(max),
+                        g.get(factory),
+                        g.get(choices),
+                        g.get(scope));
             });
 
     private static final Layout<Object, Quirks> HABITS =
@@ -167,18 +180,23 @@ public final class ModelLayout {
 
     /** A model, inside a plan. */
     public static final Layout<Object, Model> MODEL =
-            Layout.of("model", "A kind of hardware as its manual describes it.", ModelLayout::fields);
+            Layout.of("model", "A kind of hardware as its manual describes it.", t -> fields(t, 8));
 
     /** A model as a file of its own. */
     static final Layout<Object, Model> FILE =
             Layout.of("model-file", "A model of gear: a kind of hardware as its manual describes it.", t -> {
                 t.file(ModelFile.FORMAT, ModelFile.VERSION);
-                return fields(t);
+                return fields(t, 4);
             });
 
     private ModelLayout() {}
 
-    private static Function<Given<Object>, Model> fields(Table<Object, Model> t) {
+    /**
+     * Declares the fields of a model.
+     *
+     * @param since the first version of the file in which charts say what parts are to a show
+     */
+    private static Function<Given<Object>, Model> fields(Table<Object, Model> t, int since) {
         var id = t.needs("id", Texts.MODEL, "used inside the file only", Model::id);
         var name = t.needs("name", Texts.LABEL, "what it is called", Model::name);
         var kind = t.needs("kind", word(FileWords.byWord(Kind.values())), "what kind of gear it is", Model::kind);
@@ -242,7 +260,10 @@ public final class ModelLayout {
                         () -> new Sockets(g.get(ports), g.get(shared), open(g.get(passes)))),
                 new Surface(g.get(board), g.get(groups)),
                 g.at(settings, () -> new Memory(g.get(settings), g.get(memories), g.get(writing))),
-                new Implementation(g.get(chart), g.get(reality), g.get(habits)),
+                new Implementation(
+                        g.fields().version() < since ? EarlierChart.filledIn(g.get(chart)) : g.get(chart),
+                        g.get(reality),
+                        g.get(habits)),
                 g.get(power));
     }
 

@@ -73,7 +73,7 @@ class ModelFileTests {
     }
 
     private static Schema schema() {
-        try (InputStream in = ModelFile.class.getResourceAsStream("/embrack/files/schema/model-3.schema.json")) {
+        try (InputStream in = ModelFile.class.getResourceAsStream("/embrack/files" + ModelFile.SCHEMA)) {
             return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
                     .getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8), InputFormat.JSON);
         } catch (IOException e) {

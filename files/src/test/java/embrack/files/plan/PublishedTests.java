@@ -39,10 +39,10 @@ class PublishedTests {
         int model = ModelFile.VERSION;
         return Stream.of(
                 Map.entry(
-                        "schema/plan-%d.schema.json".formatted(plan),
+                        PlanFile.SCHEMA.substring(1),
                         PLAN.schema("urn:embrack:plan:" + plan, "Embrack plan, version " + plan)),
                 Map.entry(
-                        "schema/model-%d.schema.json".formatted(model),
+                        ModelFile.SCHEMA.substring(1),
                         MODEL.schema("urn:embrack:model:" + model, "Embrack model, version " + model)),
                 Map.entry("fields.md", """
                         # The fields of plan files and model files

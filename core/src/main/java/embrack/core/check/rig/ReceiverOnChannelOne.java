@@ -6,7 +6,7 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.rig.Rig;
 import java.util.stream.Stream;
 
@@ -22,7 +22,7 @@ final class ReceiverOnChannelOne implements Rule {
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
         return rig.devices().stream()
-                .filter(d -> rig.setting(d.id(), SettingId.RECEIVE_CHANNEL)
+                .filter(d -> rig.setting(d.id(), Purpose.RECEIVE_CHANNEL)
                         .filter(channel -> channel == 1)
                         .isPresent())
                 .map(d -> found(Severity.NOTE).with("device", d).made());

@@ -9,7 +9,7 @@ import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Place;
@@ -91,14 +91,14 @@ final class AlsoMoves implements Rule {
 
     private static boolean hearsAll(Plan plan, DeviceId device) {
         return plan.rig().model(device).implementation().quirks().hearsAllChannels()
-                || plan.rig().setting(device, SettingId.RECEIVE_CHANNEL).isEmpty();
+                || plan.rig().setting(device, Purpose.RECEIVE_CHANNEL).isEmpty();
     }
 
     private static Optional<Remedy> ownChannel(Plan plan, DeviceId device) {
         Set<Integer> taken = new HashSet<>();
         plan.rig()
                 .devices()
-                .forEach(d -> Stream.of(SettingId.RECEIVE_CHANNEL, SettingId.SEND_CHANNEL)
+                .forEach(d -> Stream.of(Purpose.RECEIVE_CHANNEL, Purpose.SEND_CHANNEL)
                         .forEach(setting -> plan.rig().setting(d.id(), setting).ifPresent(taken::add)));
         return IntStream.rangeClosed(2, 16)
                 .filter(channel -> !taken.contains(channel))
@@ -106,7 +106,12 @@ final class AlsoMoves implements Rule {
                 .findFirst()
                 .map(channel -> new Remedy(
                                 "set-channel",
-                                new GearEdit.ChangeSetting(device, SettingId.RECEIVE_CHANNEL, String.valueOf(channel)))
+                                new GearEdit.ChangeSetting(
+                                        device,
+                                        plan.rig()
+                                                .settingFor(device, Purpose.RECEIVE_CHANNEL)
+                                                .id(),
+                                        String.valueOf(channel)))
                         .with("channel", channel));
     }
 }

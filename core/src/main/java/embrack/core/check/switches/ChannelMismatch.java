@@ -9,8 +9,8 @@ import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.GearEdit;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.SendChannel;
-import embrack.core.gear.SettingId;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Step;
@@ -56,14 +56,14 @@ final class ChannelMismatch implements Rule {
                         "setting",
                         plan.rig()
                                 .model(deaf.device())
-                                .setting(SettingId.RECEIVE_CHANNEL)
+                                .setting(Purpose.RECEIVE_CHANNEL)
                                 .orElseThrow()
                                 .name());
         return isChannelNeededElsewhere(plan, board, deaf)
                 ? found.cause("needed-elsewhere")
                         .mend(new OtherHardware(plan, board).remedy(b -> b.sendChannel() == SendChannel.EACH_MESSAGE))
                         .made()
-                : found.cause("free").mend(remedy(deaf)).made();
+                : found.cause("free").mend(remedy(plan, deaf)).made();
     }
 
     /** Whether the board has steps for another box that does listen to what it sends; both cannot share the channel. */
@@ -73,16 +73,21 @@ final class ChannelMismatch implements Rule {
                 .map(Step::device)
                 .filter(device -> !device.equals(deaf.device()))
                 .anyMatch(device -> plan.rig()
-                        .setting(device, SettingId.RECEIVE_CHANNEL)
+                        .setting(device, Purpose.RECEIVE_CHANNEL)
                         .filter(c -> c == deaf.sentOn().number())
                         .isPresent());
     }
 
-    private static Optional<Remedy> remedy(Deafness deaf) {
+    private static Optional<Remedy> remedy(Plan plan, Deafness deaf) {
         int channel = deaf.sentOn().number();
         return Optional.of(new Remedy(
                         "set-channel",
-                        new GearEdit.ChangeSetting(deaf.device(), SettingId.RECEIVE_CHANNEL, String.valueOf(channel)))
+                        new GearEdit.ChangeSetting(
+                                deaf.device(),
+                                plan.rig()
+                                        .settingFor(deaf.device(), Purpose.RECEIVE_CHANNEL)
+                                        .id(),
+                                String.valueOf(channel)))
                 .with("channel", channel));
     }
 }

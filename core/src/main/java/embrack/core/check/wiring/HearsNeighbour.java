@@ -6,7 +6,7 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.gear.SettingId;
+import embrack.core.gear.Purpose;
 import embrack.core.rig.Device;
 import embrack.core.rig.Rig;
 import java.util.Optional;
@@ -34,7 +34,7 @@ final class HearsNeighbour implements Rule {
     /** What makes messages of its own on a fixed channel that is not the receiver's, and reaches it. */
     private static Stream<Device> heard(Subject subject, Device receiver) {
         Rig rig = subject.plan().rig();
-        Optional<Integer> own = rig.setting(receiver.id(), SettingId.RECEIVE_CHANNEL);
+        Optional<Integer> own = rig.setting(receiver.id(), Purpose.RECEIVE_CHANNEL);
         return rig.devices().stream()
                 .filter(sender -> rig.model(sender.id()).surface().groups().stream()
                         .anyMatch(group -> group.channel()

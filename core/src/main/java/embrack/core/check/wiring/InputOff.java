@@ -7,8 +7,8 @@ import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.GearEdit;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Setting;
-import embrack.core.gear.SettingId;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
@@ -26,7 +26,7 @@ final class InputOff implements Rule {
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
         return rig.devices().stream()
-                .filter(d -> rig.setting(d.id(), SettingId.INPUT_FOR_REMOTE)
+                .filter(d -> rig.setting(d.id(), Purpose.INPUT_FOR_REMOTE)
                         .filter(v -> v == 0)
                         .isPresent())
                 .flatMap(app -> subject.plan().boards().stream()
@@ -37,8 +37,7 @@ final class InputOff implements Rule {
     }
 
     private Finding finding(Rig rig, DeviceId board, Device app) {
-        Setting setting =
-                rig.model(app.id()).setting(SettingId.INPUT_FOR_REMOTE).orElseThrow();
+        Setting setting = rig.model(app.id()).setting(Purpose.INPUT_FOR_REMOTE).orElseThrow();
         return found(Severity.STOPS)
                 .with("app", app)
                 .with("board", board)

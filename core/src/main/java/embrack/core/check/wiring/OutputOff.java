@@ -7,8 +7,8 @@ import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.GearEdit;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Setting;
-import embrack.core.gear.SettingId;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
 import java.util.stream.Stream;
@@ -25,7 +25,7 @@ final class OutputOff implements Rule {
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
         return rig.devices().stream()
-                .filter(d -> rig.setting(d.id(), SettingId.OUTPUT_PORT)
+                .filter(d -> rig.setting(d.id(), Purpose.OUTPUT_PORT)
                         .filter(v -> v == 0)
                         .isPresent())
                 .filter(d -> rig.linksIn(d.id()).stream()
@@ -33,7 +33,7 @@ final class OutputOff implements Rule {
                                 && link.from().device().equals(d.id())))
                 .map(d -> {
                     Setting setting =
-                            rig.model(d.id()).setting(SettingId.OUTPUT_PORT).orElseThrow();
+                            rig.model(d.id()).setting(Purpose.OUTPUT_PORT).orElseThrow();
                     return found(Severity.STOPS)
                             .with("app", d)
                             .with("setting", setting.name())

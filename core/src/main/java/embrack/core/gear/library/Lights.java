@@ -23,6 +23,7 @@ final class Lights {
             toggle Sound follow: note 45
             toggle Blackout: note 46
             needs Auto run: Chase 1..6
+            means blackout: Blackout
             """);
 
     private static final Model SMALL_SCENE_DESK =
@@ -37,6 +38,7 @@ final class Lights {
             run Chase 1..2: note 48..49
             on Blackout: cc 1 over 63
             off Blackout: cc 1 under 64
+            means blackout: Blackout
             """);
 
     static final List<Model> ALL = List.of(SCENE_DESK, SMALL_SCENE_DESK);

@@ -28,6 +28,7 @@ final class Players {
             page up Words: learns note, cc, pc, not value 0
             page down Words: learns note, cc, pc, not value 0
             safe: stop Tracks
+            means song: Song 1..64
             """);
 
     private static final Model LINEAR_PLAYER =
@@ -55,6 +56,9 @@ final class Players {
             off Loop: learns note, cc
             fade out Tracks: learns note, cc
             safe: stop Tracks
+            means vamp: Loop
+            means section: Section 1..16
+            means song: Song 1..40
             """);
 
     private static final Model GRID_PLAYER =

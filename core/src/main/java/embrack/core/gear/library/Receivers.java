@@ -26,6 +26,7 @@ final class Receivers {
             open Return 1..4: cc 56..59 under 64
             open Bus 1..3: cc 60..62 under 64
             open Main: cc 63 under 64
+            means house sound: Main
             """);
 
     private static final Model STAGE_MIXER = Shipped.model("stage-mixer-12", "Stage mixer, 12 strips", MIXER, """
@@ -40,6 +41,7 @@ final class Receivers {
             mute Main: note 47 alternating
             level Input 1..8: cc 10..17 = 0..127
             recall Scene 1..8: note 60..67
+            means house sound: Main
             """);
 
     private static final Model SOUNDS_SWITCHER =
@@ -119,6 +121,7 @@ final class Receivers {
             on Blackout: cc 25 over 63
             off Blackout: cc 25 under 64
             safe: stop Timeline
+            means blackout: Blackout
             """);
 
     static final List<Model> ALL =

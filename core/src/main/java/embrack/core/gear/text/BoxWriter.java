@@ -149,11 +149,15 @@ public final class BoxWriter {
                         .formatted(
                                 setting.choices().stream().map(TapeLabel::text).collect(Collectors.joining(", ")),
                                 setting.shown(setting.factory()));
-        lines.add("setting %s: %s%s"
+        lines.add("setting %s: %s%s%s"
                 .formatted(
                         named(setting.name(), setting.id().text()),
                         range,
-                        setting.scope() == Scope.MEMORY ? ", in each memory" : ""));
+                        setting.scope() == Scope.MEMORY ? ", in each memory" : "",
+                        setting.purpose()
+                                .filter(purpose -> !purpose.id().equals(setting.id()))
+                                .map(purpose -> ", is the " + purpose.words())
+                                .orElse("")));
     }
 
     private void quirks(Quirks quirks) {

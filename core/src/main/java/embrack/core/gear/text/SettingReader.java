@@ -1,11 +1,14 @@
 package embrack.core.gear.text;
 
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Scope;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
 import embrack.core.text.Cursor;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Reads the lines about settings. */
@@ -23,6 +26,7 @@ final class SettingReader {
         range[1] = numbers ? range[1] : choices.size() - 1;
         int factory = range[0];
         Scope scope = Scope.BOX;
+        Optional<Purpose> purpose = Optional.empty();
         while (!cursor.isAtEnd()) {
             cursor.accept(",");
             cursor.accept(";");
@@ -36,16 +40,28 @@ final class SettingReader {
                                 "The factory's value is none of the words before."));
             } else if (cursor.accept("in each memory")) {
                 scope = Scope.MEMORY;
+            } else if (cursor.accept("is the")) {
+                purpose = Optional.of(Pieces.oneOf(
+                        cursor,
+                        Purpose.values(),
+                        Purpose::words,
+                        "What is it for? One of: %s."
+                                .formatted(Words.list(Stream.of(Purpose.values())
+                                        .map(Purpose::words)
+                                        .toList()))));
             } else {
-                throw cursor.fault("Here may stand \"factory\" with a value, or \"in each memory\".");
+                throw cursor.fault("Here may stand \"factory\" with a value, \"in each memory\" or what it is for,"
+                        + " such as \"is the receive channel\".");
             }
         }
         int value = factory;
         int low = range[0];
         int high = range[1];
         Scope held = scope;
+        Optional<Purpose> said = purpose;
         return Pieces.fit(
-                named, () -> new Setting(new SettingId(named.id()), named.label(), low, high, value, choices, held));
+                named,
+                () -> new Setting(new SettingId(named.id()), named.label(), said, low, high, value, choices, held));
     }
 
     /** Words to choose from, with commas between, up to a semicolon or the end of the line. */

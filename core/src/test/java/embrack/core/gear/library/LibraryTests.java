@@ -55,12 +55,12 @@ class LibraryTests {
                 model.chart().conventions(),
                 model.chart().rows(),
                 model.chart().learnables(),
-                model.chart().safe()));
+                model.chart().beside()));
         assertThat(again.errors()).isEmpty();
         assertThat(again.chart().orElseThrow().rows()).isEqualTo(model.chart().rows());
         assertThat(again.chart().orElseThrow().learnables())
                 .isEqualTo(model.chart().learnables());
-        assertThat(again.chart().orElseThrow().safe()).isEqualTo(model.chart().safe());
+        assertThat(again.chart().orElseThrow().beside()).isEqualTo(model.chart().beside());
     }
 
     @Test

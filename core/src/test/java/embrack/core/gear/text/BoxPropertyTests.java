@@ -14,6 +14,7 @@ import embrack.core.gear.Memory;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.Scope;
 import embrack.core.gear.SendChannel;
@@ -206,10 +207,12 @@ class BoxPropertyTests {
                         name(),
                         Arbitraries.integers().between(-9, 9),
                         Arbitraries.integers().between(0, 200),
-                        Arbitraries.of(Scope.values()))
-                .as((name, min, more, scope) -> new Setting(
+                        Arbitraries.of(Scope.values()),
+                        Arbitraries.of(Purpose.class).optional(0.3))
+                .as((name, min, more, scope, purpose) -> new Setting(
                         new SettingId(Pieces.defaultId(name)),
                         name,
+                        purpose,
                         min,
                         min + more,
                         min + more / 2,
@@ -227,13 +230,19 @@ class BoxPropertyTests {
                 .as((name, choices, scope) -> new Setting(
                         new SettingId(Pieces.defaultId(name)),
                         name,
+                        Optional.empty(),
                         0,
                         choices.size() - 1,
                         choices.size() - 1,
                         choices,
                         scope));
         return Combinators.combine(
-                        Arbitraries.oneOf(numbers, words).list().ofMaxSize(4).uniqueElements(Setting::id),
+                        Arbitraries.oneOf(numbers, words)
+                                .list()
+                                .ofMaxSize(4)
+                                .uniqueElements(Setting::id)
+                                .uniqueElements(setting ->
+                                        setting.purpose().<Object>map(p -> p).orElse(setting)),
                         Arbitraries.integers().between(1, 1000),
                         Arbitraries.of("Hold WRITE.", "Press # twice: then wait")
                                 .map(s -> s.replace("#", "STORE"))

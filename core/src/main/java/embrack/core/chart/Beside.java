@@ -1,0 +1,34 @@
+package embrack.core.chart;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.SequencedMap;
+
+/**
+ * What a chart says beside its rows.
+ *
+ * @param safe what makes the box safe, in order
+ * @param needs what stands still without something else, with what that is
+ * @param meanings what parts are to a show, in the order in which they are named
+ */
+public record Beside(List<Action> safe, Map<PartId, PartId> needs, SequencedMap<PartId, Meaning> meanings) {
+
+    /** Nothing beside the rows. */
+    public static final Beside NOTHING = new Beside(List.of(), Map.of(), new LinkedHashMap<>());
+
+    public Beside {
+        safe = List.copyOf(safe);
+        needs = Collections.unmodifiableMap(new LinkedHashMap<>(needs));
+        meanings = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(meanings));
+    }
+
+    /** The parts of a meaning, in the order in which they are named. */
+    public List<PartId> all(Meaning meaning) {
+        return meanings.entrySet().stream()
+                .filter(entry -> entry.getValue() == meaning)
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+}
