@@ -95,7 +95,8 @@ record DevicePanel(
                                 .findFirst()
                                 .map(f -> "Runs from %s%s."
                                         .formatted(
-                                                f.how(), f.milliamps() == 0 ? "" : ", %d mA".formatted(f.milliamps())))
+                                                f.how(rig),
+                                                f.milliamps() == 0 ? "" : ", %d mA".formatted(f.milliamps())))
                                 .orElse(""),
                 loss(plan, ways, id),
                 LinkRow.all(rig, rig.linksIn(id)),

@@ -33,7 +33,9 @@ record PowerPage(List<PortRow> ports, List<BoxRow> boxes) {
                 power.feedings().stream()
                         .filter(f -> f.from().isEmpty())
                         .map(f -> new BoxRow(
-                                rig.name(f.device()).text(), f.how(), f.milliamps() == 0 ? "" : f.milliamps() + " mA"))
+                                rig.name(f.device()).text(),
+                                f.how(rig),
+                                f.milliamps() == 0 ? "" : f.milliamps() + " mA"))
                         .toList());
     }
 }

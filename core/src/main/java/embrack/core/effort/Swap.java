@@ -68,10 +68,8 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Shee
                 .filter(tick -> !now.equals(dead) || !tick.key().startsWith(dead + "/"))
                 .toList();
         List<Sheet> left = Progress.of(Sheets.of(report), programmed).left().stream()
-                .filter(sheet -> !sheet.id().equals("try")
-                        && !sheet.id().equals("cables")
-                        && !sheet.id().equals("switch-on"))
-                .map(sheet -> sheet.only(line -> !line.key().endsWith("/channels")))
+                .filter(sheet -> sheet.job() == Sheet.Job.PROGRAM || sheet.job() == Sheet.Job.LEARN)
+                .map(sheet -> sheet.only(Section.Line::isWork))
                 .toList();
         int lines = left.stream()
                 .flatMap(Sheet::lines)

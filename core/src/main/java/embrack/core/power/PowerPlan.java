@@ -91,20 +91,16 @@ public final class PowerPlan {
     private Feeding feeding(Device device, Power power) {
         Optional<Socket> lead = plugged(device, LinkKind.POWER);
         if (lead.isPresent()) {
-            return new Feeding(
-                    device.id(), lead, "a lead from " + rig.name(lead.get().device()), power.milliamps());
+            return new Feeding(device.id(), lead, Optional.empty(), power.milliamps());
         }
         Optional<Socket> usb = power.sources().contains(Source.USB) ? plugged(device, LinkKind.USB) : Optional.empty();
         if (usb.isPresent()) {
-            return new Feeding(device.id(), usb, "USB", power.milliamps());
+            return new Feeding(device.id(), usb, Optional.of(Source.USB), power.milliamps());
         }
-        String own = power.sources().contains(Source.MAINS)
-                ? Source.MAINS.words()
-                : power.sources().contains(Source.BATTERY) && isCarried(device)
-                        ? Source.BATTERY.words()
-                        : power.sources().contains(Source.SUPPLY)
-                                ? Source.SUPPLY.words()
-                                : power.sources().contains(Source.BATTERY) ? Source.BATTERY.words() : Feeding.NOTHING;
+        List<Source> order = isCarried(device)
+                ? List.of(Source.MAINS, Source.BATTERY, Source.SUPPLY)
+                : List.of(Source.MAINS, Source.SUPPLY, Source.BATTERY);
+        Optional<Source> own = order.stream().filter(power.sources()::contains).findFirst();
         return new Feeding(device.id(), Optional.empty(), own, power.milliamps());
     }
 
@@ -168,7 +164,7 @@ public final class PowerPlan {
         Model model = rig.model(device);
         return model.kind() == Kind.INTERFACE
                 && feedings.containsKey(device)
-                && feedings.get(device).how().equals("USB")
+                && feedings.get(device).isBy(Source.USB)
                 && model.ports().stream().anyMatch(p -> p.connector() == Connector.USB_HOST);
     }
 }

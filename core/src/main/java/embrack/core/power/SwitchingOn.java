@@ -96,7 +96,7 @@ public final class SwitchingOn {
                         + power.feedings().stream()
                                 .filter(f -> f.device().equals(d.id()))
                                 .findFirst()
-                                .map(f -> f.isFed() ? ": from " + f.how() : ": nothing powers it")
+                                .map(f -> f.isFed() ? ": from " + f.how(rig) : ": nothing powers it")
                                 .orElse(""))
                 .toList();
     }

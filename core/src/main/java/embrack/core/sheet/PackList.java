@@ -1,5 +1,6 @@
 package embrack.core.sheet;
 
+import embrack.core.gear.Power.Source;
 import embrack.core.name.Words;
 import embrack.core.power.PowerPlan;
 import embrack.core.rig.Area;
@@ -65,15 +66,15 @@ public record PackList(List<Case> cases) {
                                             device.name(),
                                             rig.model(device.id()).name()),
                             apps(rig, device));
-                    Optional<String> supply = power.feedings().stream()
+                    Optional<Source> carried = power.feedings().stream()
                             .filter(f -> f.device().equals(device.id()))
-                            .map(f -> f.how())
-                            .filter(how -> how.equals("a supply of its own") || how.equals("batteries"))
+                            .flatMap(f -> f.by().stream())
+                            .filter(source -> source == Source.SUPPLY || source == Source.BATTERY)
                             .findFirst();
                     return Stream.concat(
                             Stream.of(box),
-                            supply.stream()
-                                    .map(how -> how.equals("batteries")
+                            carried.stream()
+                                    .map(source -> source == Source.BATTERY
                                             ? new Item(1, "set of batteries", "for " + device.name())
                                             : new Item(1, "supply", "of " + device.name())));
                 })

@@ -19,10 +19,23 @@ public sealed interface Section {
 
         /** What is to be done, complete: a line that was ticked with other words has to be done anew. */
         String words();
+
+        /** Whether it takes time to do. */
+        boolean isWork();
     }
 
-    /** Something to do, in a sentence. */
-    record Task(String key, String words) implements Line {}
+    /**
+     * Something to do, in a sentence.
+     *
+     * @param isWork false for what only has to be known
+     */
+    record Task(String key, String words, boolean isWork) implements Line {
+
+        /** Something to do. */
+        public Task(String key, String words) {
+            this(key, words, true);
+        }
+    }
 
     /**
      * One message to program.
@@ -32,6 +45,11 @@ public sealed interface Section {
      * @param does what it is for
      */
     record Program(String key, int number, ShownMessage message, String does) implements Line {
+
+        @Override
+        public boolean isWork() {
+            return true;
+        }
 
         @Override
         public String words() {

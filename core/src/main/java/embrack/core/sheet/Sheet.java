@@ -7,12 +7,25 @@ import java.util.stream.Stream;
 /**
  * One page for one box, or for one job.
  *
+ * @param job what is done
  * @param id the id of the box, with what is done to it; or the job
  * @param title the box's name, or the job
  * @param hardware what stands there today; empty for a job
  * @param cautions what can hurt while this is done
  */
-public record Sheet(String id, String title, String hardware, List<Section> sections, List<String> cautions) {
+public record Sheet(Job job, String id, String title, String hardware, List<Section> sections, List<String> cautions) {
+
+    /** What is done with a sheet in hand. */
+    public enum Job {
+        /** A box is set up. */
+        PROGRAM,
+        /** A box learns. */
+        LEARN,
+        CABLES,
+        SWITCH_ON,
+        /** Every switch is tried. */
+        TRY
+    }
 
     public Sheet {
         sections = List.copyOf(sections);
@@ -27,6 +40,7 @@ public record Sheet(String id, String title, String hardware, List<Section> sect
     /** The sheet with some of its lines only, and without sections that have none of them. */
     public Sheet only(Predicate<Section.Line> wanted) {
         return new Sheet(
+                job,
                 id,
                 title,
                 hardware,

@@ -23,6 +23,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.sheet.Section.Program;
 import embrack.core.sheet.Section.Task;
+import embrack.core.sheet.Sheet.Job;
 import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
@@ -94,7 +95,13 @@ public final class Sheets {
         }
         sections.addAll(inputs(device));
         sections.addAll(writing(device));
-        return new Sheet(device.id().text(), device.name().text(), model.name().text(), sections, List.of());
+        return new Sheet(
+                Job.PROGRAM,
+                device.id().text(),
+                device.name().text(),
+                model.name().text(),
+                sections,
+                List.of());
     }
 
     private Optional<Sheet> cables() {
@@ -102,6 +109,7 @@ public final class Sheets {
         return list.rows().isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Sheet(
+                        Job.CABLES,
                         "cables",
                         "Cables",
                         "",
@@ -130,6 +138,7 @@ public final class Sheets {
         return rig.links().isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Sheet(
+                        Job.SWITCH_ON,
                         "switch-on",
                         "Switch on, in this order",
                         "",
@@ -161,7 +170,8 @@ public final class Sheets {
                 .filter(board -> board.display() != ValueDisplay.PLAIN)
                 .map(board -> "; shows values " + board.display().words())
                 .orElse("");
-        return new Sheet(id.text(), rig.name(id).text(), model.name().text() + display, sections, List.of());
+        return new Sheet(
+                Job.PROGRAM, id.text(), rig.name(id).text(), model.name().text() + display, sections, List.of());
     }
 
     private List<Section> switchSections(Board board, Assignment assignment) {
@@ -327,6 +337,7 @@ public final class Sheets {
                 ? List.of("It does not learn from a message of value 0: press so that 127 is sent.")
                 : List.of();
         return Optional.of(new Sheet(
+                Job.LEARN,
                 device.id() + "-learn",
                 device.name() + " learns",
                 rig.model(device.id()).name().text(),
@@ -372,6 +383,7 @@ public final class Sheets {
         return lines.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Sheet(
+                        Job.TRY,
                         "try",
                         "Try every switch",
                         "",
@@ -413,7 +425,7 @@ public final class Sheets {
         if (model.board()
                 .filter(b -> b.sendChannel() == SendChannel.EACH_MESSAGE)
                 .isPresent()) {
-            lines.add(new Task(device.id() + "/channels", "Each message has its own channel; see below."));
+            lines.add(new Task(device.id() + "/channels", "Each message has its own channel; see below.", false));
         }
         return lines.isEmpty() ? List.of() : List.of(new Section.Todo("Set on the box", lines));
     }

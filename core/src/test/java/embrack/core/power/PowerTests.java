@@ -77,7 +77,7 @@ class PowerTests {
                 .link("supply.plug > adapter.power", "adapter.tablet > tablet.socket", "board.usb > adapter.usb-1");
         var power = new PowerPlan(sketch.rig());
         assertThat(power.feedings())
-                .extracting(f -> f.device() + ": " + f.how())
+                .extracting(f -> f.device() + ": " + f.how(sketch.rig()))
                 .containsExactly("supply: mains", "adapter: a lead from Supply", "tablet: USB", "board: USB");
         assertThat(power.diesWith(new DeviceId("supply")))
                 .extracting(DeviceId::text)
@@ -86,7 +86,7 @@ class PowerTests {
         assertThat(new PowerPlan(sketch.pull("adapter.tablet > tablet.socket").rig())
                         .feedings()
                         .get(2)
-                        .how())
+                        .how(sketch.rig()))
                 .as("then it runs down")
                 .isEqualTo("batteries");
     }
