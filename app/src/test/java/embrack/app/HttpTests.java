@@ -61,7 +61,7 @@ class HttpTests {
     void pagesSpeakTheLanguageOfTheirReaderAsFarAsThereAreWords() throws IOException, InterruptedException {
         for (int round = 0; round < 2; round++) {
             assertThat(page("zz"))
-                    .contains(">Gurr<", "luk", "exakto", ">Wiring<")
+                    .contains(">Gurr<", "luk", "exakto", ">Wiring<", "aria-label=\"Rumms\"", ">Programmik shiits<")
                     .doesNotContain(">Gear<");
             assertThat(page("en")).contains(">Gear<").doesNotContain("Gurr", "luk", "exakto");
             assertThat(page("qq")).as("a language that nobody taught it").contains(">Gear<");

@@ -39,23 +39,25 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
      *
      * @param goesWithIt what would go with it if it were removed, a sentence; empty when nothing would
      * @param noun what its parts are called: "strip", "part"
-     * @param isKnown whether its model is among the models
-     * @param isOther whether the rig describes that model in another way
      */
     record Detail(
             String id,
             String name,
-            String model,
-            String modelId,
-            String facts,
+            Made made,
             String goesWithIt,
             String noun,
-            boolean isKnown,
-            boolean isOther,
             List<SettingField> settings,
             List<SettingField> inMemory,
             List<Family> families,
             List<ModelChoice> hardware) {}
+
+    /**
+     * The model that it is.
+     *
+     * @param isKnown whether it is among the models
+     * @param isOther whether the rig describes it in another way
+     */
+    record Made(String name, String id, String facts, boolean isKnown, boolean isOther) {}
 
     /** A setting, as the box shows it; {@code choices} empty when it shows numbers. */
     record SettingField(String id, String name, String value, String range, List<String> choices) {}
@@ -98,13 +100,14 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
         return new Detail(
                 device.id().text(),
                 device.name().text(),
-                model.name().text(),
-                model.id().text(),
-                Facts.line(model),
+                new Made(
+                        model.name().text(),
+                        model.id().text(),
+                        Facts.line(model),
+                        known.isPresent(),
+                        known.filter(m -> !m.equals(model)).isPresent()),
                 GearEdit.RemoveDevice.goesWith(plan, device.id()),
                 model.kind() == Kind.MIXER ? "strip" : "part",
-                known.isPresent(),
-                known.filter(m -> !m.equals(model)).isPresent(),
                 settings(rig, device, Scope.BOX),
                 settings(rig, device, Scope.MEMORY),
                 families(model, device),

@@ -61,20 +61,15 @@ record EditorPage(
      * A problem with the line it is about, split at its place.
      *
      * @param field the id of the text field
-     * @param from where it begins in the text, from 0, and {@code to} where it ends
      */
     record Remark(
-            String field,
-            int line,
-            int column,
-            String shape,
-            String tone,
-            String before,
-            String marked,
-            String after,
-            String words,
-            int from,
-            int to) {}
+            String field, int line, int column, String shape, String tone, Split split, String words, Reach reach) {}
+
+    /** The line, split at the place. */
+    record Split(String before, String marked, String after) {}
+
+    /** Where it stands in the text, from 0; {@code to} exclusive. */
+    record Reach(int from, int to) {}
 
     static EditorPage of(String id, String heading, int basedOn, Draft draft) {
         return new EditorPage(
@@ -158,11 +153,8 @@ record EditorPage(
                     case LOOK -> "look";
                     case NOTE -> "note";
                 },
-                line.substring(0, start),
-                line.substring(start, end),
-                line.substring(end),
+                new Split(line.substring(0, start), line.substring(start, end), line.substring(end)),
                 problem.words(),
-                offset + start,
-                offset + end);
+                new Reach(offset + start, offset + end));
     }
 }

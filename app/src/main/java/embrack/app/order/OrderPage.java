@@ -84,22 +84,22 @@ record OrderPage(
     /** Fields of the show. */
     record Facts(String name, String day, String start, String slot) {}
 
-    /** A part in the column. {@code over} how it goes into the next. */
-    record Label(
-            int number,
-            int place,
-            int y,
-            int height,
-            String clock,
-            String item,
-            String name,
-            String facts,
-            String over,
-            int overY,
-            String pad,
-            String tone,
-            boolean isChosen,
-            String href) {}
+    /** A part in the column. */
+    record Label(int number, int place, Extent at, Said said, Over over, String tone, boolean isChosen, String href) {}
+
+    /** Where it lies in the column. */
+    record Extent(int y, int height) {
+
+        int end() {
+            return y + height;
+        }
+    }
+
+    /** What stands on it. */
+    record Said(String clock, String item, String name, String facts, String pad) {}
+
+    /** How it goes into the next. */
+    record Over(String words, int y) {}
 
     /** Something to choose. */
     record Choice(String key, String words, boolean isChosen) {}
@@ -137,13 +137,12 @@ record OrderPage(
             int start = running.parts().stream()
                     .filter(p -> p.startMicros() >= 0)
                     .findFirst()
-                    .map(p -> labels.get(running.parts().indexOf(p)).y())
+                    .map(p -> labels.get(running.parts().indexOf(p)).at().y())
                     .orElse(TOP);
             slotEnd = yOf(running, labels, show.slotMicros())
                     .orElse(start + (int) (show.slotMicros() / 1e6 * PIXELS_PER_SECOND));
         }
-        int bottom =
-                Math.max(labels.stream().mapToInt(l -> l.y() + l.height()).max().orElse(60), slotEnd) + 30;
+        int bottom = Math.max(labels.stream().mapToInt(l -> l.at().end()).max().orElse(60), slotEnd) + 30;
         List<String> presses = new ArrayList<>();
         running.presses(plan.book(), plan.switches())
                 .forEach((at, times) -> presses.add("%s%s: %d\u00d7"
@@ -228,18 +227,18 @@ record OrderPage(
             labels.add(new Label(
                     entry.number(),
                     i,
-                    y,
-                    height,
-                    clock,
-                    entry.item().words(),
-                    entry.name().text(),
-                    facts,
-                    words,
-                    y + height + gap / 2,
-                    part.pad()
-                            .map(pad -> "pad in " + pad + ", "
-                                    + Clock.brief(entry.pad().map(Pad::micros).orElse(0L)))
-                            .orElse(""),
+                    new Extent(y, height),
+                    new Said(
+                            clock,
+                            entry.item().words(),
+                            entry.name().text(),
+                            facts,
+                            part.pad()
+                                    .map(pad -> "pad in " + pad + ", "
+                                            + Clock.brief(
+                                                    entry.pad().map(Pad::micros).orElse(0L)))
+                                    .orElse("")),
+                    new Over(words, y + height + gap / 2),
                     tone,
                     entry.number() == chosen,
                     "%s?part=%d".formatted(path, entry.number())));
@@ -266,14 +265,13 @@ record OrderPage(
         for (int i = 0; i < running.parts().size(); i++) {
             Part part = running.parts().get(i);
             if (part.startMicros() <= micros && micros <= part.endMicros() && part.lengthMicros() > 0) {
-                return Optional.of(labels.get(i).y()
-                        + (int) (labels.get(i).height() * (micros - part.startMicros()) / part.lengthMicros()));
+                return Optional.of(labels.get(i).at().y()
+                        + (int) (labels.get(i).at().height() * (micros - part.startMicros()) / part.lengthMicros()));
             }
         }
         return running.parts().isEmpty()
                 ? Optional.empty()
-                : Optional.of(labels.getLast().y()
-                        + labels.getLast().height()
+                : Optional.of(labels.getLast().at().end()
                         + (int) Math.max(
                                 0, (micros - running.parts().getLast().endMicros()) / 1e6 * PIXELS_PER_SECOND));
     }

@@ -51,7 +51,6 @@ record BoardView(
      * @param press what a press of it is in a link
      * @param shown what the box's own display shows for it; empty when it shows no names
      * @param does what it does, shortened, a line a device
-     * @param duty what it is for in the show as a whole
      */
     record Tile(
             int number,
@@ -61,10 +60,12 @@ record BoardView(
             String label,
             String shown,
             List<String> does,
-            String duty,
-            boolean isKill,
+            Purpose duty,
             Optional<Mark> mark,
             boolean isSelected) {}
+
+    /** What it is for in the show as a whole. */
+    record Purpose(String words, boolean isKill) {}
 
     /** A treadle, fader or knob; {@code curve} as the path of its first level in a square of 100. */
     record ControlTile(
@@ -173,8 +174,9 @@ record BoardView(
                 assignment.label().map(Object::toString).orElse(""),
                 shown,
                 does(plan, assignment),
-                assignment.duty().map(Duty::words).orElse(""),
-                assignment.isFor(Duty.KILL) || assignment.isFor(Duty.SAFE),
+                new Purpose(
+                        assignment.duty().map(Duty::words).orElse(""),
+                        assignment.isFor(Duty.KILL) || assignment.isFor(Duty.SAFE)),
                 report.proof(at).map(proof -> Mark.of(proof.verdict())),
                 selected.filter(at::equals).isPresent());
     }

@@ -55,23 +55,26 @@ record ControlView(
      * A level that is moved.
      *
      * @param shownAt what the level is at five positions, from heel to toe
-     * @param unity the height of 0 dB in the square, from its top; negative when it is not in it
      */
     record LevelRow(
             String deviceId,
             String part,
             String words,
-            int from,
-            int to,
-            String curve,
-            String law,
-            int top,
-            String cap,
+            Ends ends,
             String message,
             String obstacle,
-            String path,
-            double unity,
+            Drawn drawn,
             List<String> shownAt) {}
+
+    /** From which level to which, and how; {@code top} and {@code cap} in dB. */
+    record Ends(int from, int to, String curve, String law, int top, String cap) {}
+
+    /**
+     * The curve in a square of 100.
+     *
+     * @param unity the height of 0 dB in the square, from its top; negative when it is not in it
+     */
+    record Drawn(String path, double unity) {}
 
     /** What happens when it stands elsewhere than the value; fader and value 0 to 127. */
     record Elsewhere(int fader, int value, String down, String up, String touch, List<String> steps) {}
@@ -141,18 +144,18 @@ record ControlView(
                 target.device().text(),
                 target.part().text(),
                 plan.words(target),
-                target.range().from(),
-                target.range().to(),
-                target.range().curve().name(),
-                target.law().name(),
-                target.topDecibels(),
-                target.capDecibels().map(String::valueOf).orElse(""),
+                new Ends(
+                        target.range().from(),
+                        target.range().to(),
+                        target.range().curve().name(),
+                        target.law().name(),
+                        target.topDecibels(),
+                        target.capDecibels().map(String::valueOf).orElse("")),
                 message,
                 compiled.obstacle()
                         .map(obstacle -> PanelView.obstacle(plan, obstacle))
                         .orElse(""),
-                LevelCurve.of(target).path(),
-                unity,
+                new Drawn(LevelCurve.of(target).path(), unity),
                 Stream.of(0, 32, 64, 96, 127)
                         .map(position ->
                                 target.shown(target.at(position).amount().orElseThrow()))

@@ -29,26 +29,33 @@ import java.util.stream.Stream;
 /**
  * A device: where it stands, what it passes on, whom it reaches and who reaches it, what it runs from, what dies with
  * it.
- *
- * @param hosts computers that an app can live in; empty for a box
- * @param twins devices of the same hardware, which can stand in for it
  */
 record DevicePanel(
         String id,
         String name,
         String model,
         String facts,
-        List<Choice> areas,
-        boolean isApp,
-        List<Choice> hosts,
-        List<Choice> twins,
+        Standing standing,
         List<PassRow> passes,
         String power,
         String loss,
         List<LinkRow> links,
-        List<Reach> reaches,
-        List<Reach> reachedBy,
-        List<WayView> ways) {
+        Reached reached) {
+
+    /**
+     * Where it stands and what can stand in for it.
+     *
+     * @param hosts computers that an app can live in; empty for a box
+     * @param twins devices of the same hardware, which can stand in for it
+     */
+    record Standing(List<Choice> areas, boolean isApp, List<Choice> hosts, List<Choice> twins) {}
+
+    /**
+     * Whom it reaches and who reaches it.
+     *
+     * @param ways to the device that was asked about
+     */
+    record Reached(List<Reach> to, List<Reach> from, List<WayView> ways) {}
 
     /** Something to choose. */
     record Choice(String key, String words, boolean isCurrent) {}
@@ -79,13 +86,14 @@ record DevicePanel(
                 device.name().text(),
                 model.name().text(),
                 Facts.line(model),
-                Stream.of(Area.values())
-                        .map(a -> new Choice(
-                                a.name(), a.words(), a == device.spot().area()))
-                        .toList(),
-                model.isApp(),
-                hosts(rig, device),
-                twins(rig, device),
+                new Standing(
+                        Stream.of(Area.values())
+                                .map(a -> new Choice(
+                                        a.name(), a.words(), a == device.spot().area()))
+                                .toList(),
+                        model.isApp(),
+                        hosts(rig, device),
+                        twins(rig, device)),
                 model.sockets().routes().keySet().stream()
                         .map(route -> pass(model, route.key(), route.from(), route.to(), rig.filter(id, route)))
                         .toList(),
@@ -100,19 +108,22 @@ record DevicePanel(
                                 .orElse(""),
                 loss(plan, ways, id),
                 LinkRow.all(rig, rig.linksIn(id)),
-                ways.isSource(id) ? reach(rig, ways, ways.nearest(id)) : List.of(),
-                rig.devices().stream()
-                        .map(Device::id)
-                        .filter(other -> !other.equals(id) && ways.isSource(other))
-                        .flatMap(other ->
-                                Optional.ofNullable(ways.nearest(other).get(id))
+                new Reached(
+                        ways.isSource(id) ? reach(rig, ways, ways.nearest(id)) : List.of(),
+                        rig.devices().stream()
+                                .map(Device::id)
+                                .filter(other -> !other.equals(id) && ways.isSource(other))
+                                .flatMap(other -> Optional.ofNullable(
+                                        ways.nearest(other).get(id))
                                         .map(way -> new Reach(
                                                 other.text(), rig.name(other).text(), times(ways, way)))
                                         .stream())
-                        .toList(),
-                to.isPresent()
-                        ? shown.stream().map(way -> WayView.of(ways, way)).toList()
-                        : List.of());
+                                .toList(),
+                        to.isPresent()
+                                ? shown.stream()
+                                        .map(way -> WayView.of(ways, way))
+                                        .toList()
+                                : List.of()));
     }
 
     private static List<Choice> hosts(Rig rig, Device device) {

@@ -52,14 +52,14 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
             String tape,
             int tapeWidth,
             String facts,
-            int x,
-            int y,
-            int width,
-            int height,
+            Rectangle at,
             boolean isHost,
             String tone,
             List<String> farName,
             List<Plug> plugs) {}
+
+    /** Where it lies on the paper. */
+    record Rectangle(int x, int y, int width, int height) {}
 
     /**
      * A port at the edge of its box; {@code x} and {@code y} are the middle, counted from the box.
@@ -85,10 +85,12 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
         if (lit.isEmpty()) {
             return "0 0 %d %d".formatted(width, height);
         }
-        int left = lit.stream().mapToInt(Box::x).min().orElse(0) - AROUND;
-        int top = lit.stream().mapToInt(Box::y).min().orElse(0) - AROUND;
-        int right = lit.stream().mapToInt(box -> box.x + box.width).max().orElse(width) + AROUND;
-        int bottom = lit.stream().mapToInt(box -> box.y + box.height).max().orElse(height) + AROUND;
+        int left = lit.stream().mapToInt(box -> box.at.x()).min().orElse(0) - AROUND;
+        int top = lit.stream().mapToInt(box -> box.at.y()).min().orElse(0) - AROUND;
+        int right =
+                lit.stream().mapToInt(box -> box.at.x() + box.at.width()).max().orElse(width) + AROUND;
+        int bottom =
+                lit.stream().mapToInt(box -> box.at.y() + box.at.height()).max().orElse(height) + AROUND;
         double scale = Math.min(
                 1, Math.max(Math.max((double) (right - left) / width, (double) (bottom - top) / height), LEAST_PART));
         double x = Math.clamp((left + right - width * scale) / 2, 0, width - width * scale);
@@ -158,10 +160,7 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
                     tape,
                     Math.min(place.width() - 14, 26 + tape.length() * 15 / 2),
                     facts(device),
-                    place.x(),
-                    place.y(),
-                    place.width(),
-                    place.height(),
+                    new Rectangle(place.x(), place.y(), place.width(), place.height()),
                     !rig.appsIn(device.id()).isEmpty(),
                     tone(lit.map(l -> l.devices().contains(device.id()))),
                     farName(name),

@@ -59,15 +59,15 @@ class GearPageTests {
     void aDescriptionThatDiffersFromTheModelsIsSaid() {
         Plan plan = with("rack-mixer-24");
         assertThat(detail(plan, Library.all()))
-                .extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther)
+                .extracting(d -> d.made().isKnown(), d -> d.made().isOther())
                 .containsExactly(true, false);
         Model other = Library.RACK_MIXER.withImplementation(
                 Implementation.of(Chart.of("mute Main: cc 1 over 63\nopen Main: cc 1 under 64")));
         assertThat(detail(new GearEdit.ReplaceModel(other).apply(plan), Library.all()))
-                .extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther)
+                .extracting(d -> d.made().isKnown(), d -> d.made().isOther())
                 .containsExactly(true, true);
         assertThat(detail(plan, List.of()))
-                .extracting(GearPage.Detail::isKnown, GearPage.Detail::isOther)
+                .extracting(d -> d.made().isKnown(), d -> d.made().isOther())
                 .containsExactly(false, false);
     }
 

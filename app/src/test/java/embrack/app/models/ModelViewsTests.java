@@ -34,10 +34,10 @@ class ModelViewsTests {
         EditorPage.Reading reading = reading(BOX, text);
         EditorPage.Remark remark = reading.chart().getFirst();
         assertThat(reading.hasErrors()).isTrue();
-        assertThat(remark.before()).isEqualTo(before);
-        assertThat(remark.marked()).isEqualTo(marked);
-        assertThat(remark.from()).isEqualTo(from);
-        assertThat(text.substring(remark.from(), remark.to())).isEqualTo(marked);
+        assertThat(remark.split().before()).isEqualTo(before);
+        assertThat(remark.split().marked()).isEqualTo(marked);
+        assertThat(remark.reach().from()).isEqualTo(from);
+        assertThat(text.substring(remark.reach().from(), remark.reach().to())).isEqualTo(marked);
         assertThat(remark.tone()).isEqualTo("stop");
     }
 

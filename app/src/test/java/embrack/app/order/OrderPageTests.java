@@ -43,19 +43,24 @@ class OrderPageTests {
                 Evening.sketch().edit(tale(Transition.Way.CROSSFADE, "0:04")).plan(), 3);
         List<Label> labels = page.strip().labels();
         for (int i = 0; i + 1 < labels.size(); i++) {
-            assertThat(labels.get(i + 1).y())
-                    .isGreaterThanOrEqualTo(labels.get(i).y() + labels.get(i).height());
+            assertThat(labels.get(i + 1).at().y())
+                    .isGreaterThanOrEqualTo(
+                            labels.get(i).at().y() + labels.get(i).at().height());
         }
-        assertThat(labels.get(2).height()).isEqualTo(2 * labels.get(0).height());
+        assertThat(labels.get(2).at().height()).isEqualTo(2 * labels.get(0).at().height());
         assertThat(labels)
-                .extracting(Label::clock)
+                .extracting(l -> l.said().clock())
                 .containsExactly("19:25:00", "19:30:00", "19:32:29", "19:42:25", "19:43:13");
         assertThat(labels.get(2))
-                .extracting(Label::over, Label::pad, Label::isChosen, Label::facts)
+                .extracting(
+                        l -> l.over().words(),
+                        l -> l.said().pad(),
+                        Label::isChosen,
+                        l -> l.said().facts())
                 .containsExactly(
                         "crossfade 0:04", "pad in G, 20:00", true, "10:00, press Foot board, bank A, switch 4");
         assertThat(page.strip().height())
-                .isGreaterThan(labels.getLast().y() + labels.getLast().height());
+                .isGreaterThan(labels.getLast().at().y() + labels.getLast().at().height());
     }
 
     /** The line of the slot lies inside the part in which the time is up, or behind the last. */
@@ -64,8 +69,8 @@ class OrderPageTests {
         OrderPage fits = page(Evening.plan(), 0);
         assertThat(fits.total().isTooLong()).isFalse();
         assertThat(fits.strip().slotEnd())
-                .isGreaterThan(fits.strip().labels().getLast().y()
-                        + fits.strip().labels().getLast().height());
+                .isGreaterThan(fits.strip().labels().getLast().at().y()
+                        + fits.strip().labels().getLast().at().height());
         OrderPage tooLong = page(
                 Evening.sketch()
                         .edit(new OrderEdit.DescribeShow(Evening.SHOW, "First evening", "", "19:30", "3:00"))
@@ -73,7 +78,8 @@ class OrderPageTests {
                 0);
         Label tale = tooLong.strip().labels().get(2);
         assertThat(tooLong.total().isTooLong()).isTrue();
-        assertThat(tooLong.strip().slotEnd()).isBetween(tale.y(), tale.y() + tale.height());
+        assertThat(tooLong.strip().slotEnd())
+                .isBetween(tale.at().y(), tale.at().y() + tale.at().height());
         assertThat(tooLong.strip().slotWords()).isEqualTo("slot ends 19:33:00");
         assertThat(tooLong.findings()).extracting(finding -> finding.code()).containsExactly("order.too-long");
         assertThat(page(

@@ -50,7 +50,11 @@ class SwitchViewsTests {
                 .as("the far row first")
                 .containsExactly(6, 7, 8, 9, 10, 1, 2, 3, 4, 5);
         assertThat(board.tiles().get(5))
-                .extracting(BoardView.Tile::label, BoardView.Tile::duty, BoardView.Tile::isKill, BoardView.Tile::key)
+                .extracting(
+                        BoardView.Tile::label,
+                        t -> t.duty().words(),
+                        t -> t.duty().isKill(),
+                        BoardView.Tile::key)
                 .containsExactly("Hush", "kill switch", true, "foot-board.1.1");
         assertThat(board.tiles())
                 .filteredOn(BoardView.Tile::isSelected)
@@ -177,7 +181,7 @@ class SwitchViewsTests {
         assertThat(level.shownAt())
                 .containsExactly("silent", "\u221217.9 dB", "\u22125.9 dB", "\u22120.2 dB", "\u22120.2 dB");
         assertThat(level.message()).isEqualTo("ch 5  CC 20  0 to 89");
-        assertThat(level.unity()).isBetween(29.0, 31.0);
+        assertThat(level.drawn().unity()).isBetween(29.0, 31.0);
         assertThat(view.lists().heelToToe()).containsExactly("heel down", "toe down");
         assertThat(view.search().offers())
                 .extracting(ControlView.OfferRow::part)

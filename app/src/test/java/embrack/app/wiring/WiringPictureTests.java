@@ -44,8 +44,13 @@ class WiringPictureTests {
         assertThat(picture.lines()).hasSameSizeAs(rig.links());
         Map<String, Rectangle2D> places = new HashMap<>();
         picture.boxes()
-                .forEach(box ->
-                        places.put(box.id(), new Rectangle2D.Double(box.x(), box.y(), box.width(), box.height())));
+                .forEach(box -> places.put(
+                        box.id(),
+                        new Rectangle2D.Double(
+                                box.at().x(),
+                                box.at().y(),
+                                box.at().width(),
+                                box.at().height())));
         Rectangle2D paper = new Rectangle2D.Double(0, 0, picture.width(), picture.height());
         places.forEach((id, place) -> {
             assertThat(paper.contains(place)).isTrue();
@@ -96,7 +101,9 @@ class WiringPictureTests {
                             l.name().equals(rig.area(new DeviceId(box.id())).words()))
                     .findFirst()
                     .orElseThrow();
-            assertThat(box.x()).as(box.name()).isBetween(lane.x(), lane.x() + lane.width() - box.width());
+            assertThat(box.at().x())
+                    .as(box.name())
+                    .isBetween(lane.x(), lane.x() + lane.width() - box.at().width());
         }
     }
 
@@ -106,8 +113,12 @@ class WiringPictureTests {
         Map<String, String> ports = new HashMap<>();
         picture.boxes()
                 .forEach(box -> box.plugs()
-                        .forEach(plug ->
-                                ports.put(plug.key(), "%d %d".formatted(box.x() + plug.x(), box.y() + plug.y()))));
+                        .forEach(plug -> ports.put(
+                                plug.key(),
+                                "%d %d"
+                                        .formatted(
+                                                box.at().x() + plug.x(),
+                                                box.at().y() + plug.y()))));
         for (WiringPicture.Line line : picture.lines()) {
             String[] ends = line.key().split("~");
             assertThat(line.path()).startsWith("M" + ports.get(ends[0])).endsWith(ports.get(ends[1]));
@@ -121,7 +132,7 @@ class WiringPictureTests {
         WiringPicture.Box box = WiringPicture.of(plan.rig()).boxes().getFirst();
         assertThat(box.tape()).isEqualTo("The mixer behind\u2026").hasSizeLessThan(19);
         assertThat(box.name()).isEqualTo("The mixer behind the curtain at the left");
-        assertThat(box.tapeWidth()).isLessThanOrEqualTo(box.width());
+        assertThat(box.tapeWidth()).isLessThanOrEqualTo(box.at().width());
         assertThat(box.farName()).containsExactly("The mixer", "behind the", "curtain at");
     }
 
@@ -139,7 +150,11 @@ class WiringPictureTests {
                 .findFirst()
                 .orElseThrow();
         assertThat(new Rectangle2D.Double(view[0], view[1], view[2], view[3])
-                        .contains(box.x(), box.y(), box.width(), box.height()))
+                        .contains(
+                                box.at().x(),
+                                box.at().y(),
+                                box.at().width(),
+                                box.at().height()))
                 .isTrue();
         assertThat(view[2] / view[3]).isCloseTo((double) picture.width() / picture.height(), within(0.01));
         assertThat(WiringPicture.of(rig).view()).isEqualTo("0 0 %d %d".formatted(picture.width(), picture.height()));

@@ -103,21 +103,21 @@ class WiringViewTests {
                 .containsExactly(
                         tuple("MIDI IN", "Computer A", "passes everything"),
                         tuple("MIDI IN", "Computer B", "passes everything"));
-        assertThat(interfaces.reachedBy())
+        assertThat(interfaces.reached().from())
                 .extracting(DevicePanel.Reach::name)
                 .containsExactly("Quay board", "Side board", "Keys", "Player A");
         DevicePanel supply = page("device:tablet-supply", "").device();
         assertThat(supply.power()).isEqualTo("Runs from mains.");
         DevicePanel piano = page("device:piano-a", "").device();
-        assertThat(piano.isApp()).isTrue();
-        assertThat(piano.hosts())
+        assertThat(piano.standing().isApp()).isTrue();
+        assertThat(piano.standing().hosts())
                 .extracting(DevicePanel.Choice::words)
                 .containsExactly("Computer A", "Computer B", "Tracks tablet");
-        assertThat(piano.twins())
+        assertThat(piano.standing().twins())
                 .filteredOn(DevicePanel.Choice::isCurrent)
                 .extracting(DevicePanel.Choice::words)
                 .containsExactly("Piano B");
-        assertThat(page("device:quay-board", "piano-a").device().ways())
+        assertThat(page("device:quay-board", "piano-a").device().reached().ways())
                 .singleElement()
                 .satisfies(way -> assertThat(way.hops()).hasSize(7));
     }
