@@ -20,8 +20,8 @@ import org.thymeleaf.processor.text.ITextStructureHandler;
 import org.thymeleaf.templatemode.TemplateMode;
 
 /**
- * Puts the words that stand in templates into the language of whoever reads. Templates are in English and can be read as
- * they are; another language has their words in {@code embrack/app/pages/words_TAG.properties}, each by its
+ * Puts the words that stand in templates into the language of whoever reads. Templates are in English and can be read
+ * as they are; another language has their words in {@code embrack/app/pages/words_TAG.properties}, each by its
  * {@link #key}, and English shows where one is missing.
  */
 @Component
