@@ -2,11 +2,11 @@ package embrack.bench;
 
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.sim.Event;
-import embrack.core.sim.Pressed;
-import embrack.core.sim.RigState;
-import embrack.core.sim.Simulator;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.Engine;
+import embrack.core.world.Event;
+import embrack.core.world.Pressed;
+import embrack.core.world.World;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -35,14 +35,14 @@ public class HopBenchmark {
     private static final int HOPS = 20;
 
     private final Plan plan = SwitchRig.of(5, 4);
-    private final Simulator simulator = new Simulator(plan);
-    private final RigState start = RigState.poweredOn(plan.rig());
+    private final Engine engine = new Engine(plan);
+    private final World start = World.poweredOn(plan.rig());
     private final SwitchAt at = new SwitchAt(new DeviceId("left-1"), 1, 1);
     private final int[] numbers = new int[HOPS];
 
     /** Makes sure that a press takes as many hops as are counted. */
     public HopBenchmark() {
-        long hops = simulator.press(start, at, 0).trace().stream()
+        long hops = engine.press(start, at, 0).trace().stream()
                 .filter(event -> event instanceof Event.Arrived)
                 .count();
         if (hops != HOPS) {
@@ -53,7 +53,7 @@ public class HopBenchmark {
     @Benchmark
     @OperationsPerInvocation(HOPS)
     public Pressed hops() {
-        return simulator.press(start, at, 0);
+        return engine.press(start, at, 0);
     }
 
     @Benchmark

@@ -12,11 +12,11 @@ import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Socket;
-import embrack.core.sim.Pressed;
-import embrack.core.sim.RigState;
-import embrack.core.sim.Simulator;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.Engine;
+import embrack.core.world.Pressed;
+import embrack.core.world.World;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -44,8 +44,8 @@ public class ProofBenchmark {
     private static final DeviceId MIXER = new DeviceId("mixer");
 
     private final Plan plan = plan();
-    private final RigState start = RigState.poweredOn(plan.rig());
-    private final Simulator simulator = new Simulator(plan);
+    private final World start = World.poweredOn(plan.rig());
+    private final Engine engine = new Engine(plan);
 
     @Benchmark
     public Report report() {
@@ -54,7 +54,7 @@ public class ProofBenchmark {
 
     @Benchmark
     public Pressed baselineOnePress() {
-        return simulator.press(start, new SwitchAt(BOARD, 1, 1), 0);
+        return engine.press(start, new SwitchAt(BOARD, 1, 1), 0);
     }
 
     private static Plan plan() {

@@ -2,8 +2,8 @@ package embrack.app.switches;
 
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.sim.RigState;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -37,8 +37,8 @@ record Played(boolean fromMuted, List<SwitchAt> presses) {
         return new Played(played.startsWith(MUTED), presses);
     }
 
-    RigState start(Plan plan) {
-        return fromMuted ? RigState.opposite(plan.rig()) : RigState.poweredOn(plan.rig());
+    World start(Plan plan) {
+        return fromMuted ? World.opposite(plan.rig()) : World.poweredOn(plan.rig());
     }
 
     boolean isFull() {

@@ -14,11 +14,11 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
-import embrack.core.sim.Event;
-import embrack.core.sim.Place;
-import embrack.core.sim.Reading;
 import embrack.core.sim.Rehearsal;
-import embrack.core.sim.RigState;
+import embrack.core.world.Event;
+import embrack.core.world.Place;
+import embrack.core.world.Reading;
+import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -70,7 +70,7 @@ record TrialView(
 
     static TrialView of(Plan plan, DeviceId board, Played played) {
         Rehearsal rehearsal = Rehearsal.of(plan, played.start(plan), played.presses());
-        RigState state = rehearsal.state();
+        World state = rehearsal.state();
         Set<Place> moved = rehearsal.stateBeforeLast().differences(state);
         return new TrialView(
                 played.text(plan),
@@ -91,7 +91,7 @@ record TrialView(
     }
 
     private static Card card(Plan plan, Device device, Rehearsal rehearsal, Set<Place> moved) {
-        RigState state = rehearsal.state();
+        World state = rehearsal.state();
         Model model = plan.rig().model(device.id());
         Set<PartId> used = plan.switches().assignments().stream()
                 .flatMap(a -> a.steps().stream())
@@ -122,7 +122,7 @@ record TrialView(
     }
 
     /** A part in the words of all that can differ about it; counts and levels that nothing touched are left out. */
-    private static Strip strip(Rig rig, Device device, PartId part, RigState state, Set<Place> moved) {
+    private static Strip strip(Rig rig, Device device, PartId part, World state, Set<Place> moved) {
         Model model = rig.model(device.id());
         String printed = device.labels().containsKey(part)
                 ? model.part(part).map(p -> p.name().text()).orElse("")

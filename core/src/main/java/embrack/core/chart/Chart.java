@@ -33,6 +33,7 @@ public final class Chart {
     private final Map<PartId, Part> parts = new LinkedHashMap<>();
     private final List<Part> partsInOrder;
     private final boolean remembers;
+    private final Reduction reduction;
     private final Map<PartId, Set<Aspect>> aspects = new HashMap<>();
     private final Map<VerbAndPart, List<ChartRow>> byAction = new HashMap<>();
     private final Map<Integer, List<ChartRow>> byMessage = new HashMap<>();
@@ -51,6 +52,7 @@ public final class Chart {
         }
         learnables.forEach(learnable -> add(learnable.part(), learnable.verb()));
         partsInOrder = List.copyOf(parts.values());
+        reduction = new Reduction(rows);
         remembers = rows.stream()
                 .anyMatch(row -> row.triggers().size() > 1 || row.response().alternating());
     }
@@ -184,6 +186,11 @@ public final class Chart {
         return remembers;
     }
 
+    /** What a box that obeys this chart remembers when one more message has come. */
+    public MessageMemory remember(MessageMemory heard, Message message) {
+        return remembers ? reduction.remember(heard, message) : heard;
+    }
+
     /** Whether the box answers to nothing. */
     public boolean isEmpty() {
         return rows.isEmpty() && learnables.isEmpty();
@@ -270,7 +277,7 @@ public final class Chart {
                             || row.last() instanceof Trigger.Voice voice
                                     && voice.channel().isPresent())
                     && row.last().matches(message)
-                    && heard.hold(row.before())
+                    && heard.hold(row.before(), message)
                     && row.acts(message, heard)) {
                 fitting.add(row);
                 longest = Math.max(longest, row.triggers().size());

@@ -79,7 +79,7 @@ public record ChartRow(Verb verb, Part part, List<Trigger> triggers, Response re
         return !assigned
                 || verb.takesAmount()
                 || arrived.type() == MessageType.PROGRAM_CHANGE
-                || response.acts(arrived.data2(), response.alternating() ? heard.presses(arrived) : 0);
+                || response.acts(arrived.data2(), response.alternating() && heard.isTurned(arrived) ? 1 : 0);
     }
 
     /** The actions that show what the row can do: the two ends of a level, else the one thing. */

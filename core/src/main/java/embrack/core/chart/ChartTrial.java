@@ -75,7 +75,7 @@ public final class ChartTrial {
         List<Arrived> arrived = new ArrayList<>();
         for (Message message : messages(typed.strip(), set)) {
             arrived.add(new Arrived(message, chart.reactionsTo(message, heard, isOn(set, message))));
-            heard = heard.with(message);
+            heard = chart.remember(heard, message);
         }
         return arrived;
     }

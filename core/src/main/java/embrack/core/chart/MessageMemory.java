@@ -2,74 +2,148 @@ package embrack.core.chart;
 
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
-import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.SortedMap;
+import java.util.SortedSet;
 import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /**
- * What a box remembers of the messages that came. A control change holds until another of its number comes, so that a
- * program change is read by the bank select before it, however long ago; anything else counts only if it came just
- * before.
+ * What a box remembers of the messages that came, apart by the channel on which they arrived, and no more than can ever
+ * decide what a later one means to it ({@link Chart#remember}). A control change holds until another of its number
+ * comes on its channel, so that a program change is read by the bank select before it, however long ago; anything else
+ * counts only if it came just before.
  *
- * @param controls the last value of each controller
- * @param recent the last messages, newest last
- * @param presses how many messages of the upper half of the values came, by type and number
+ * @param controls the last value of each controller, or another that means the same to the box
+ * @param recent by channel, the last messages that may begin something, newest last
+ * @param turned what alternates and came an odd number of times
  */
 public record MessageMemory(
-        SortedMap<Integer, Integer> controls, List<Message> recent, SortedMap<Integer, Integer> presses) {
+        SortedMap<OnChannel, Integer> controls, SortedMap<Integer, List<Message>> recent, SortedSet<OnChannel> turned) {
 
     /** No row of a chart has more messages than this. */
     static final int MOST = 8;
 
+    /** Nothing has come yet. */
     public static final MessageMemory NOTHING =
-            new MessageMemory(Collections.emptySortedMap(), List.of(), Collections.emptySortedMap());
+            new MessageMemory(Collections.emptySortedMap(), Collections.emptySortedMap(), Collections.emptySortedSet());
+
+    /**
+     * A number on a channel.
+     *
+     * @param channel 1 to 16, 0 for messages that go to none
+     */
+    public record OnChannel(int channel, MessageType type, int number) implements Comparable<OnChannel> {
+
+        static OnChannel of(Message message) {
+            return new OnChannel(channelOf(message), message.type(), message.data1());
+        }
+
+        @Override
+        public int compareTo(OnChannel other) {
+            int byChannel = Integer.compare(channel, other.channel);
+            int byType = byChannel != 0 ? byChannel : type.compareTo(other.type);
+            return byType != 0 ? byType : Integer.compare(number, other.number);
+        }
+    }
 
     public MessageMemory {
         controls = Collections.unmodifiableSortedMap(new TreeMap<>(controls));
-        recent = List.copyOf(recent);
-        presses = Collections.unmodifiableSortedMap(new TreeMap<>(presses));
+        recent = Collections.unmodifiableSortedMap(new TreeMap<>(recent));
+        turned = Collections.unmodifiableSortedSet(new TreeSet<>(turned));
     }
 
-    /** With one more message. */
-    public MessageMemory with(Message message) {
-        var counted = new TreeMap<>(presses);
-        if (message instanceof Message.Voice && message.data2() >= Response.ON) {
-            counted.merge(key(message), 1, Integer::sum);
+    /** With another last value of a controller. */
+    MessageMemory withControl(OnChannel at, int value) {
+        if (Integer.valueOf(value).equals(controls.get(at))) {
+            return this;
         }
-        if (message instanceof Message.ControlChange change) {
-            var more = new TreeMap<>(controls);
-            more.put(change.controller(), change.value());
-            return new MessageMemory(more, recent, counted);
+        var more = new TreeMap<>(controls);
+        more.put(at, value);
+        return new MessageMemory(more, recent, turned);
+    }
+
+    /** With other last messages on a channel. */
+    MessageMemory withRecent(int channel, List<Message> messages) {
+        if (messages.equals(recent.getOrDefault(channel, List.of()))) {
+            return this;
         }
-        List<Message> newest = new ArrayList<>(recent.subList(Math.max(0, recent.size() - MOST + 1), recent.size()));
-        newest.add(message);
-        return new MessageMemory(controls, newest, counted);
+        var more = new TreeMap<>(recent);
+        if (messages.isEmpty()) {
+            more.remove(channel);
+        } else {
+            more.put(channel, List.copyOf(messages));
+        }
+        return new MessageMemory(controls, more, turned);
     }
 
-    /** How often a message like this one came with a value of the upper half. */
-    int presses(Message message) {
-        return presses.getOrDefault(key(message), 0);
+    /** With something that alternates turned round. */
+    MessageMemory withTurned(OnChannel at) {
+        var more = new TreeSet<>(turned);
+        if (!more.remove(at)) {
+            more.add(at);
+        }
+        return new MessageMemory(controls, recent, more);
     }
 
-    private static int key(Message message) {
-        return message.type().ordinal() << 7 | message.data1();
+    /** Whether what alternates by a message is at its second side. */
+    boolean isTurned(Message message) {
+        return turned.contains(OnChannel.of(message));
     }
 
-    /** Whether messages that these triggers take came before, in their order. */
-    boolean hold(List<Trigger> triggers) {
-        int back = recent.size();
+    /**
+     * Whether messages that these triggers take came before, in their order.
+     *
+     * @param last the message that arrives behind them
+     */
+    boolean hold(List<Trigger> triggers, Message last) {
+        Map<Integer, Integer> back = new HashMap<>();
         for (Trigger trigger : triggers.reversed()) {
-            if (trigger instanceof Trigger.Voice voice && voice.type() == MessageType.CONTROL_CHANGE) {
-                Integer value = controls.get(voice.number());
-                if (value == null || !voice.values().holds(value)) {
-                    return false;
-                }
-            } else if (--back < 0 || !trigger.matches(recent.get(back))) {
+            boolean came =
+                    switch (trigger) {
+                        case Trigger.Voice voice
+                        when voice.type() == MessageType.CONTROL_CHANGE ->
+                            channels(voice, last).anyMatch(channel -> holds(voice, channel));
+                        case Trigger.Voice voice ->
+                            channels(voice, last).anyMatch(channel -> isNext(voice, channel, back));
+                        case Trigger.Whole whole -> isNext(whole, 0, back);
+                    };
+            if (!came) {
                 return false;
             }
         }
         return true;
+    }
+
+    private boolean holds(Trigger.Voice voice, int channel) {
+        Integer value = controls.get(new OnChannel(channel, voice.type(), voice.number()));
+        return value != null && voice.values().holds(value);
+    }
+
+    /** Whether it takes the newest message of a channel that none has taken yet. */
+    private boolean isNext(Trigger trigger, int channel, Map<Integer, Integer> back) {
+        List<Message> messages = recent.getOrDefault(channel, List.of());
+        int at = messages.size() - 1 - back.getOrDefault(channel, 0);
+        if (at < 0 || !trigger.matches(messages.get(at))) {
+            return false;
+        }
+        back.merge(channel, 1, Integer::sum);
+        return true;
+    }
+
+    /** The channel of a trigger: its own, else that of the message; any, where that goes to none. */
+    private static IntStream channels(Trigger.Voice voice, Message last) {
+        int arriving = channelOf(last);
+        return voice.channel().isPresent()
+                ? IntStream.of(voice.channel().get().number())
+                : arriving == 0 ? IntStream.rangeClosed(1, 16) : IntStream.of(arriving);
+    }
+
+    static int channelOf(Message message) {
+        return message instanceof Message.Voice voice ? voice.channel().number() : 0;
     }
 }

@@ -1,6 +1,7 @@
 package embrack.core.compile;
 
-import embrack.core.gear.Purpose;
+import embrack.core.gear.Ability;
+import embrack.core.gear.Condition;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
@@ -79,10 +80,12 @@ final class Blockade {
         if (!leads) {
             return Optional.empty();
         }
-        boolean off =
-                rig.setting(device, Purpose.OUTPUT_PORT).filter(v -> v == 0).isPresent();
-        if (off) {
-            return Optional.of(Phrase.of(ROOM, "output-off").with("device", device));
+        Optional<Condition> unmet = rig.unmet(device, Ability.SENDS);
+        if (unmet.isPresent()) {
+            return unmet.map(condition -> Phrase.of(ROOM, "output-off")
+                    .with("device", device)
+                    .with("setting", rig.settingOf(device, condition).name())
+                    .with("now", rig.shown(device, condition)));
         }
         if (device.equals(sender)) {
             return Optional.empty();

@@ -80,6 +80,15 @@ public record Implementation(Chart chart, Chart reality, Quirks quirks) {
                 : List.of();
     }
 
+    /** What the box remembers when one more message has come. */
+    public MessageMemory remember(MessageMemory heard, Message message) {
+        return obeyed().remember(
+                        heard,
+                        quirks.actsOnNoteOff() && message.isRelease() && message instanceof Message.Voice release
+                                ? new Message.NoteOn(release.channel(), release.data1(), 127)
+                                : message);
+    }
+
     /**
      * What the box really does with the messages that its chart gives for an action; just the action, if the chart is
      * right.
@@ -89,7 +98,7 @@ public record Implementation(Chart chart, Chart reality, Quirks quirks) {
         List<Action> done = List.of();
         for (Message message : chart.messagesFor(action, ANY).orElse(List.of())) {
             done = reactionsTo(message, heard, true);
-            heard = heard.with(message);
+            heard = remember(heard, message);
         }
         return done;
     }

@@ -10,13 +10,15 @@ import java.util.Set;
  * What a box remembers.
  *
  * @param settings ids unique
+ * @param conditions what the box does only while settings are as they have to be
  * @param memories how many memories it has, 0 to 1000; settings of {@link Scope#MEMORY} are kept in each of its own
  * @param writing what must be done so that the box keeps what was programmed; empty when it keeps it at once
  */
-public record Memory(List<Setting> settings, int memories, Optional<String> writing) {
+public record Memory(List<Setting> settings, List<Condition> conditions, int memories, Optional<String> writing) {
 
     public Memory {
         settings = List.copyOf(settings);
+        conditions = List.copyOf(conditions);
         Set<SettingId> ids = new HashSet<>();
         Set<Purpose> purposes = EnumSet.noneOf(Purpose.class);
         for (Setting setting : settings) {
@@ -31,9 +33,23 @@ public record Memory(List<Setting> settings, int memories, Optional<String> writ
                         "the setting \"%s\" is kept in each memory, and the box has none".formatted(setting.id()));
             }
         }
+        for (Condition condition : conditions) {
+            Setting setting = settings.stream()
+                    .filter(s -> s.id().equals(condition.setting()))
+                    .findFirst()
+                    .orElseThrow(() ->
+                            new IllegalArgumentException("\"%s\" depends on the setting \"%s\", which is not there"
+                                    .formatted(condition.ability().words(), condition.setting())));
+            setting.checked(condition.value());
+        }
         if (memories < 0 || memories > 1000) {
             throw new IllegalArgumentException("a box has 0 to 1000 memories, was " + memories);
         }
+    }
+
+    /** Settings on which nothing else depends. */
+    public Memory(List<Setting> settings, int memories, Optional<String> writing) {
+        this(settings, List.of(), memories, writing);
     }
 
     /** Settings that hold for the whole box and are kept at once. */

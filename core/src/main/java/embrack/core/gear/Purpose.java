@@ -13,14 +13,6 @@ public enum Purpose {
     RECEIVE_CHANNEL,
     /** The one channel that a board sends everything on, 1 to 16. */
     SEND_CHANNEL,
-    /** Of an app: whether notes, controls and programs are taken in for its tracks; off is 0. */
-    INPUT_FOR_NOTES,
-    /** Of an app: whether messages may work its controls; off is 0. */
-    INPUT_FOR_REMOTE,
-    /** Of an app: whether clock, time code and transport are followed; off is 0. */
-    INPUT_FOR_SYNC,
-    /** Of an app: whether it sends at all; off is 0. */
-    OUTPUT_PORT,
     /** Of a side of a wireless or network connection: 0 for the one that offers itself or invites, 1 for the other. */
     ROLE,
     /** Of a computer or tablet: whether the app or driver for wireless MIDI is there; 0 when it is missing. */

@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param factory value of a new box
  * @param purpose what it is for, where Embrack has to know it; by its name where that is not said
  * @param choices what the box shows instead of numbers, the first for {@code min}; empty when it shows the numbers
+ * @param besides why it says nothing to messages, for a setting of that kind; up to 80 characters
  */
 public record Setting(
         SettingId id,
@@ -23,11 +24,16 @@ public record Setting(
         int max,
         int factory,
         List<TapeLabel> choices,
-        Scope scope) {
+        Scope scope,
+        Optional<String> besides) {
 
     public Setting {
         choices = List.copyOf(choices);
         purpose = purpose.or(() -> Purpose.named(id));
+        if (besides.filter(why -> why.isBlank() || why.length() > 80).isPresent()) {
+            throw new IllegalArgumentException(
+                    "setting %s: why it says nothing to messages has 1 to 80 characters".formatted(id));
+        }
         if (min > max || factory < min || factory > max) {
             throw new IllegalArgumentException("setting %s: %d must lie in %d to %d".formatted(id, factory, min, max));
         }
@@ -39,7 +45,8 @@ public record Setting(
 
     /** A setting in numbers that holds for the whole box. */
     public static Setting number(SettingId id, String name, int min, int max, int factory) {
-        return new Setting(id, new TapeLabel(name), Optional.empty(), min, max, factory, List.of(), Scope.BOX);
+        return new Setting(
+                id, new TapeLabel(name), Optional.empty(), min, max, factory, List.of(), Scope.BOX, Optional.empty());
     }
 
     /** Whether it is for that. */

@@ -4,14 +4,14 @@ import embrack.core.gear.Board;
 import embrack.core.name.Words;
 import embrack.core.offer.SpareSwitch;
 import embrack.core.plan.Plan;
-import embrack.core.sim.Place;
-import embrack.core.sim.RigState;
-import embrack.core.sim.Simulator;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Duty;
 import embrack.core.switches.SwitchAt;
 import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
+import embrack.core.world.Engine;
+import embrack.core.world.Place;
+import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -56,16 +56,16 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
 
     /** The surroundings of a switch, by presses from power-on. */
     public static Surroundings of(Plan plan, SwitchAt at) {
-        var simulator = new Simulator(plan);
-        RigState start = RigState.poweredOn(plan.rig());
-        RigState after = plan.switches().at(at).steps().isEmpty()
+        var engine = new Engine(plan);
+        World start = World.poweredOn(plan.rig());
+        World after = plan.switches().at(at).steps().isEmpty()
                 ? start
-                : simulator.press(start, at, 0).after();
+                : engine.press(start, at, 0).after();
         List<Miss> misses = new ArrayList<>();
         Board board = plan.board(at.board());
         for (int number : board.besides(at.number())) {
             SwitchAt hit = new SwitchAt(at.board(), at.bank(), number);
-            RigState missed = simulator.press(after, hit, 0).after();
+            World missed = engine.press(after, hit, 0).after();
             List<Phrase> changes = after.differences(missed).stream()
                     .map(place -> changed(place, missed))
                     .toList();
@@ -84,7 +84,7 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
                 misses, kill(plan, at).filter(kill -> !kill.equals(at)).map(kill -> words(board, at, kill)));
     }
 
-    private static Phrase changed(Place place, RigState state) {
+    private static Phrase changed(Place place, World state) {
         return Phrase.of(ROOM, "changed")
                 .with("device", place.device())
                 .with("part", new Fact.PartOf(place.device(), place.part()))

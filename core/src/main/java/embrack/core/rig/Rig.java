@@ -7,6 +7,8 @@ import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
+import embrack.core.gear.Ability;
+import embrack.core.gear.Condition;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
@@ -143,6 +145,26 @@ public final class Rig {
     /** A setting as the box is set: the device's own value or the factory's; empty when the box has no such setting. */
     public Optional<Integer> setting(DeviceId id, SettingId setting) {
         return model(id).setting(setting).map(s -> device(id).settings().getOrDefault(setting, s.factory()));
+    }
+
+    /** The setting that a condition is about. */
+    public Setting settingOf(DeviceId id, Condition condition) {
+        return model(id).setting(condition.setting()).orElseThrow();
+    }
+
+    /** How the setting of a condition stands, as the box shows it. */
+    public String shown(DeviceId id, Condition condition) {
+        return settingOf(id, condition).shown(setting(id, condition.setting()).orElseThrow());
+    }
+
+    /** What keeps a device from doing something: the first condition of its model that its settings do not meet. */
+    public Optional<Condition> unmet(DeviceId id, Ability ability) {
+        return model(id).memory().conditions().stream()
+                .filter(condition -> condition.ability() == ability)
+                .filter(condition -> setting(id, condition.setting())
+                        .filter(value -> value == condition.value())
+                        .isEmpty())
+                .findFirst();
     }
 
     /**

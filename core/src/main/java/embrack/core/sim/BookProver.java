@@ -18,6 +18,14 @@ import embrack.core.switches.Step;
 import embrack.core.switches.Switches;
 import embrack.core.way.Timing;
 import embrack.core.way.Ways;
+import embrack.core.world.Engine;
+import embrack.core.world.Event;
+import embrack.core.world.Journey;
+import embrack.core.world.Lane;
+import embrack.core.world.Place;
+import embrack.core.world.Places;
+import embrack.core.world.Pressed;
+import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -51,11 +59,11 @@ public final class BookProver {
 
     private final Rig rig;
     private final Compiler compiler;
-    private final Simulator simulator;
+    private final Engine engine;
     private final Timing timing;
     private final Places places;
     private final Deeds deeds;
-    private final List<RigState> starts;
+    private final List<World> starts;
     private final Map<Sent, Proven> proven = new HashMap<>();
     private final Map<SongId, SongProof> songs = new HashMap<>();
     private final Map<SongProof, ShowRunner.Script> scripts = new IdentityHashMap<>();
@@ -81,7 +89,7 @@ public final class BookProver {
 
     private record Single(DeviceId player, Message message) {}
 
-    private record Crowd(DeviceId player, List<Simulator.Timed> messages) {}
+    private record Crowd(DeviceId player, List<Engine.Timed> messages) {}
 
     /** The message of a crowd that waits longest. */
     private record Worst(long held, Socket at, long arrives) {}
@@ -94,11 +102,11 @@ public final class BookProver {
         Ways ways = new Ways(rig);
         this.rig = rig;
         this.compiler = new Compiler(bare, ways);
-        this.simulator = new Simulator(bare, ways);
+        this.engine = new Engine(bare, ways);
         this.timing = new Timing(ways);
         this.places = new Places(rig);
-        this.deeds = new Deeds(rig, simulator, places, timing);
-        this.starts = List.of(RigState.poweredOn(places), RigState.opposite(places));
+        this.deeds = new Deeds(rig, engine, places, timing);
+        this.starts = List.of(World.poweredOn(places), World.opposite(places));
     }
 
     /** Whether it can prove a plan: it is of the same rig. */
@@ -196,7 +204,7 @@ public final class BookProver {
             List<CompiledStep> steps = sent.steps().stream()
                     .map(step -> compiler.compile(player, step))
                     .toList();
-            Journey journey = simulator.journey(player, timed(steps, sent.raw(), 0));
+            Journey journey = engine.journey(player, timed(steps, sent.raw(), 0));
             List<Step> byItself = sent.steps().stream()
                     .filter(step -> step.device().equals(player))
                     .toList();
@@ -205,7 +213,7 @@ public final class BookProver {
             List<Trial> trials =
                     starts.stream().map(start -> trial(start, plain)).toList();
             SortedSet<Place> wrong = Trial.wrongPlaces(trials);
-            Pressed once = simulator.play(starts.getFirst(), journey);
+            Pressed once = engine.play(starts.getFirst(), journey);
             boolean stopped = steps.stream().anyMatch(step -> step.obstacle().isPresent());
             boolean unexplained = sent.steps().isEmpty();
             Verdict verdict = stopped
@@ -234,7 +242,7 @@ public final class BookProver {
         });
     }
 
-    private Trial trial(RigState start, Deed deed) {
+    private Trial trial(World start, Deed deed) {
         return new Trial(
                 start, List.of(new Press(1, Moment.PRESS, start, start.after(deed.meant()), deeds.done(start, deed))));
     }
@@ -250,19 +258,19 @@ public final class BookProver {
     }
 
     /** What a cue sends, each message as soon as what stands before it has waited. */
-    private static List<Simulator.Timed> timed(List<CompiledStep> steps, List<Message> raw, long from) {
-        List<Simulator.Timed> timed = new ArrayList<>();
+    private static List<Engine.Timed> timed(List<CompiledStep> steps, List<Message> raw, long from) {
+        List<Engine.Timed> timed = new ArrayList<>();
         long at = from;
         for (CompiledStep step : steps) {
             at += step.step().waitMillis() * 1_000L;
             if (step.isSent()) {
                 for (Message message : step.messages()) {
-                    timed.add(new Simulator.Timed(message, at));
+                    timed.add(new Engine.Timed(message, at));
                 }
             }
         }
         for (Message message : raw) {
-            timed.add(new Simulator.Timed(message, at));
+            timed.add(new Engine.Timed(message, at));
         }
         return timed;
     }
@@ -280,7 +288,7 @@ public final class BookProver {
         return rig;
     }
 
-    RigState poweredOn() {
+    World poweredOn() {
         return starts.getFirst();
     }
 
@@ -291,7 +299,7 @@ public final class BookProver {
             Map<Moment, Deed> byMoment = new EnumMap<>(Moment.class);
             Proof.moments(Moment.PRESS)
                     .forEach(moment ->
-                            byMoment.put(moment, deeds.of(a.steps(moment), simulator.journey(compiled, moment, 0))));
+                            byMoment.put(moment, deeds.of(a.steps(moment), engine.journey(compiled, moment, 0))));
             return new Footwork(compiled, byMoment);
         });
     }
@@ -318,11 +326,11 @@ public final class BookProver {
 
     private Optional<Queue> queue(DeviceId player, List<CueProof> cues) {
         long first = sentAt(cues, 0);
-        List<Simulator.Timed> messages = new ArrayList<>();
+        List<Engine.Timed> messages = new ArrayList<>();
         for (CueProof cue : cues) {
             messages.addAll(timed(cue.steps(), cue.cue().raw(), cue.sentMicros().orElseThrow() - first));
         }
-        messages.sort(Comparator.comparingLong(Simulator.Timed::atMicros));
+        messages.sort(Comparator.comparingLong(Engine.Timed::atMicros));
         return crowds.computeIfAbsent(new Crowd(player, messages), this::worst)
                 .map(worst -> new Queue(
                         first,
@@ -341,7 +349,7 @@ public final class BookProver {
                         .add(timed.atMicros()));
         Map<List<Object>, Integer> seen = new HashMap<>();
         for (Journey.Delivery delivery :
-                simulator.journey(crowd.player(), crowd.messages()).deliveries()) {
+                engine.journey(crowd.player(), crowd.messages()).deliveries()) {
             int nth = seen.merge(List.of(delivery.to(), delivery.message()), 1, Integer::sum);
             List<Long> times = begun.getOrDefault(delivery.message(), List.of());
             Long unhindered = alone(crowd.player(), delivery.message()).get(delivery.to());
@@ -358,8 +366,7 @@ public final class BookProver {
     private Map<Socket, Long> alone(DeviceId player, Message message) {
         return alone.computeIfAbsent(new Single(player, message), single -> {
             Map<Socket, Long> arrivals = new HashMap<>();
-            simulator
-                    .journey(player, List.of(new Simulator.Timed(message, 0)))
+            engine.journey(player, List.of(new Engine.Timed(message, 0)))
                     .deliveries()
                     .forEach(delivery -> arrivals.putIfAbsent(delivery.to(), delivery.atMicros()));
             return arrivals;

@@ -2,6 +2,8 @@ package embrack.core.sim;
 
 import embrack.core.compile.CompiledControl;
 import embrack.core.switches.ControlAt;
+import embrack.core.world.Event;
+import embrack.core.world.Place;
 import java.util.Collections;
 import java.util.List;
 import java.util.SortedSet;

@@ -3,6 +3,8 @@ package embrack.core.sim;
 import embrack.core.compile.CompiledStep;
 import embrack.core.midi.Message;
 import embrack.core.show.Cue;
+import embrack.core.world.Event;
+import embrack.core.world.Place;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;

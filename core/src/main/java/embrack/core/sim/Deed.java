@@ -1,5 +1,7 @@
 package embrack.core.sim;
 
+import embrack.core.world.Journey;
+import embrack.core.world.Places;
 import java.util.List;
 import java.util.Optional;
 

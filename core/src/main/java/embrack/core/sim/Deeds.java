@@ -5,6 +5,14 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Step;
 import embrack.core.way.Timing;
+import embrack.core.world.Engine;
+import embrack.core.world.Event;
+import embrack.core.world.Journey;
+import embrack.core.world.Place;
+import embrack.core.world.Places;
+import embrack.core.world.Pressed;
+import embrack.core.world.Reading;
+import embrack.core.world.World;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -17,21 +25,21 @@ import java.util.stream.Stream;
 final class Deeds {
 
     private final Rig rig;
-    private final Simulator simulator;
+    private final Engine engine;
     private final Places places;
     private final Timing timing;
     private final Map<DeviceId, Long> tails = new HashMap<>();
 
-    Deeds(Rig rig, Simulator simulator, Places places, Timing timing) {
+    Deeds(Rig rig, Engine engine, Places places, Timing timing) {
         this.rig = rig;
-        this.simulator = simulator;
+        this.engine = engine;
         this.places = places;
         this.timing = timing;
     }
 
     /** Steps that are meant, and where the messages sent for them go. */
     Deed of(List<Step> steps, Journey journey) {
-        return new Deed(meant(steps), journey, simulator.moves(places, journey));
+        return new Deed(meant(steps), journey, engine.moves(places, journey));
     }
 
     /** As {@link #of}, with what the box of a player does without any message. */
@@ -39,23 +47,22 @@ final class Deeds {
         return new Deed(
                 meant(meant),
                 journey,
-                simulator
-                        .moves(places, journey)
+                engine.moves(places, journey)
                         .map(moves -> Stream.concat(meant(byItself).stream(), moves.stream())
                                 .toList()));
     }
 
     /** The state after what really happens. */
-    RigState done(RigState state, Deed deed) {
+    World done(World state, Deed deed) {
         return deed.moves()
                 .map(state::after)
-                .orElseGet(() -> simulator.play(state, deed.journey()).after());
+                .orElseGet(() -> engine.play(state, deed.journey()).after());
     }
 
     /** The places that steps are about, on their devices and on those that stand in for them. */
     SortedSet<Place> targets(Collection<Step> steps) {
         SortedSet<Place> targets = new TreeSet<>();
-        steps.forEach(step -> each(step).forEach(device -> targets.add(RigState.place(device, step.action()))));
+        steps.forEach(step -> each(step).forEach(device -> targets.add(World.place(device, step.action()))));
         return targets;
     }
 

@@ -1,5 +1,6 @@
 package embrack.core.sim;
 
+import embrack.core.world.Place;
 import java.util.List;
 import java.util.SortedSet;
 

@@ -1,6 +1,8 @@
 package embrack.core.sim;
 
 import embrack.core.switches.Moment;
+import embrack.core.world.Place;
+import embrack.core.world.World;
 import java.util.SortedSet;
 
 /**
@@ -12,7 +14,7 @@ import java.util.SortedSet;
  * @param ideal the state as it was meant to be afterwards
  * @param actual the state as it is afterwards
  */
-public record Press(int number, Moment moment, RigState before, RigState ideal, RigState actual) {
+public record Press(int number, Moment moment, World before, World ideal, World actual) {
 
     /** Where what happened is not what was meant. */
     public SortedSet<Place> differences() {

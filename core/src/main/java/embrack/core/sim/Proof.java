@@ -4,6 +4,8 @@ import embrack.core.compile.CompiledStep;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.Event;
+import embrack.core.world.Place;
 import java.util.Collections;
 import java.util.List;
 import java.util.SortedSet;

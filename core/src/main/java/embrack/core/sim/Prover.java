@@ -13,6 +13,13 @@ import embrack.core.switches.Step;
 import embrack.core.switches.Target;
 import embrack.core.way.Timing;
 import embrack.core.way.Ways;
+import embrack.core.world.Engine;
+import embrack.core.world.Event;
+import embrack.core.world.Journey;
+import embrack.core.world.Place;
+import embrack.core.world.Places;
+import embrack.core.world.Pressed;
+import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
@@ -48,10 +55,10 @@ public final class Prover {
 
     private final Plan plan;
     private final Compiler compiler;
-    private final Simulator simulator;
+    private final Engine engine;
     private final Places places;
     private final Deeds deeds;
-    private final List<RigState> starts;
+    private final List<World> starts;
 
     public Prover(Plan plan) {
         this(plan, new Ways(plan.rig()));
@@ -61,10 +68,10 @@ public final class Prover {
     public Prover(Plan plan, Ways ways) {
         this.plan = plan;
         this.compiler = new Compiler(plan, ways);
-        this.simulator = new Simulator(plan, ways);
+        this.engine = new Engine(plan, ways);
         this.places = new Places(plan.rig());
-        this.deeds = new Deeds(plan.rig(), simulator, places, new Timing(ways));
-        this.starts = List.of(RigState.poweredOn(places), RigState.opposite(places));
+        this.deeds = new Deeds(plan.rig(), engine, places, new Timing(ways));
+        this.starts = List.of(World.poweredOn(places), World.opposite(places));
     }
 
     /** All gestures that have steps, in order. */
@@ -99,12 +106,12 @@ public final class Prover {
         moments.forEach(moment -> assignment.steps(moment).forEach(step -> addTargets(step, targets)));
         Map<Moment, Deed> byMoment = new EnumMap<>(Moment.class);
         long heldBack = gesture == Moment.PRESS ? compiled.heldBackMillis() * 1_000L : 0;
-        moments.forEach(moment -> byMoment.put(
-                moment, deeds.of(assignment.steps(moment), simulator.journey(compiled, moment, heldBack))));
+        moments.forEach(moment ->
+                byMoment.put(moment, deeds.of(assignment.steps(moment), engine.journey(compiled, moment, heldBack))));
         List<Trial> trials = starts.stream()
-                .map(start -> trial(start, compiled.mode(), gesture, byMoment))
+                .map(start -> trial(start, compiled, gesture, byMoment))
                 .toList();
-        Pressed once = simulator.play(
+        Pressed once = engine.play(
                 starts.getFirst(), Objects.requireNonNull(byMoment.get(gesture)).journey());
         long worst = deeds.worstMicros(once);
         boolean isLate = worst - compiled.waitMillis(gesture) * 1_000L > LATEST_MICROS;
@@ -124,13 +131,13 @@ public final class Prover {
                 .toList();
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
         List<Event> trace =
-                simulator.play(starts.getFirst(), journey(compiled, 127)).trace();
+                engine.play(starts.getFirst(), journey(compiled, 127)).trace();
         Verdict verdict = compiled.isObstructed() ? Verdict.NO_WAY : Judge.steadyVerdict(targets, wrong, trials, false);
         return new ControlProof(compiled, verdict, targets, wrong, trials, trace);
     }
 
     private Journey journey(CompiledControl compiled, int position) {
-        return simulator.journey(
+        return engine.journey(
                 compiled.controlAssignment().at().box(), compiled.sendings(position), Wire.RunningStatus.NOT_USED, 0);
     }
 
@@ -138,12 +145,12 @@ public final class Prover {
         return new Step(target.device(), target.at(position));
     }
 
-    private Trial sweep(RigState start, ControlAssignment controlAssignment, CompiledControl compiled) {
+    private Trial sweep(World start, ControlAssignment controlAssignment, CompiledControl compiled) {
         List<Press> presses = new ArrayList<>();
-        RigState ideal = start;
-        RigState actual = start;
+        World ideal = start;
+        World actual = start;
         for (int position : POSITIONS) {
-            RigState before = actual;
+            World before = actual;
             Deed deed = deeds.of(
                     controlAssignment.targets().stream()
                             .map(target -> step(target, position))
@@ -160,21 +167,23 @@ public final class Prover {
         targets.addAll(deeds.targets(List.of(step)));
     }
 
-    private Trial trial(RigState start, SwitchMode mode, Moment gesture, Map<Moment, Deed> byMoment) {
+    private Trial trial(World start, CompiledSwitch compiled, Moment gesture, Map<Moment, Deed> byMoment) {
         List<Press> presses = new ArrayList<>();
         Deed press = Objects.requireNonNull(byMoment.get(gesture));
         Deed again = byMoment.getOrDefault(Moment.AGAIN, press);
         Deed release = byMoment.getOrDefault(Moment.RELEASE, press);
-        RigState ideal = start;
-        RigState actual = start;
+        World ideal = start;
+        World actual = start;
         for (int number = 1; number <= PRESSES; number++) {
-            boolean second = gesture == Moment.PRESS && mode == SwitchMode.ALTERNATING && number % 2 == 0;
-            RigState before = actual;
+            boolean alternates = gesture == Moment.PRESS && compiled.mode() == SwitchMode.ALTERNATING;
+            boolean second = alternates && actual.isTurned(compiled.at());
+            World before = actual;
+            actual = alternates ? actual.turning(compiled.at()) : actual;
             ideal = ideal.after((second && !again.meant().isEmpty() ? again : press).meant());
             actual = deeds.done(actual, second ? again : press);
             presses.add(new Press(number, second ? Moment.AGAIN : gesture, before, ideal, actual));
             if (gesture == Moment.PRESS && !release.isNothing()) {
-                RigState down = actual;
+                World down = actual;
                 ideal = ideal.after(release.meant());
                 actual = deeds.done(actual, release);
                 presses.add(new Press(number, Moment.RELEASE, down, ideal, actual));

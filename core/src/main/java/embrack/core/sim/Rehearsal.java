@@ -2,10 +2,11 @@ package embrack.core.sim;
 
 import embrack.core.plan.Plan;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.Engine;
+import embrack.core.world.Pressed;
+import embrack.core.world.World;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
  * Presses of switches, one after the other.
@@ -13,7 +14,7 @@ import java.util.Map;
  * @param start the state before the first press
  * @param played each press with what came of it; times count from its own moment
  */
-public record Rehearsal(RigState start, List<Played> played) {
+public record Rehearsal(World start, List<Played> played) {
 
     /** One press of the rehearsal. */
     public record Played(SwitchAt at, Pressed pressed) {}
@@ -23,13 +24,12 @@ public record Rehearsal(RigState start, List<Played> played) {
     }
 
     /** Plays presses through, in their order. */
-    public static Rehearsal of(Plan plan, RigState start, List<SwitchAt> presses) {
-        Simulator simulator = new Simulator(plan);
-        RigState state = start;
+    public static Rehearsal of(Plan plan, World start, List<SwitchAt> presses) {
+        Engine engine = new Engine(plan);
+        World state = start;
         List<Played> played = new ArrayList<>();
-        Map<SwitchAt, Integer> times = new HashMap<>();
         for (SwitchAt at : presses) {
-            Pressed pressed = simulator.tap(state, at, times.merge(at, 1, Integer::sum));
+            Pressed pressed = engine.tap(state, at);
             state = pressed.after();
             played.add(new Played(at, pressed));
         }
@@ -37,12 +37,12 @@ public record Rehearsal(RigState start, List<Played> played) {
     }
 
     /** The state now. */
-    public RigState state() {
+    public World state() {
         return played.isEmpty() ? start : played.getLast().pressed().after();
     }
 
     /** The state before the last press. */
-    public RigState stateBeforeLast() {
+    public World stateBeforeLast() {
         return played.size() < 2
                 ? start
                 : played.get(played.size() - 2).pressed().after();

@@ -1,6 +1,7 @@
 package embrack.core.sim;
 
 import embrack.core.show.SongId;
+import embrack.core.world.Place;
 import java.util.List;
 import java.util.Optional;
 

@@ -14,9 +14,11 @@ import embrack.core.sim.ShowRun.Leftover;
 import embrack.core.sim.ShowRun.Upset;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.Lane;
+import embrack.core.world.Place;
+import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,7 +40,6 @@ final class ShowRunner {
     private final Map<SongId, Script> scripts = new LinkedHashMap<>();
     private final Map<List<Object>, Upset> upsets = new LinkedHashMap<>();
     private final List<Leftover> leftovers = new ArrayList<>();
-    private final Map<SwitchAt, Integer> presses = new HashMap<>();
     private int jumps;
 
     /**
@@ -67,7 +68,7 @@ final class ShowRunner {
             Set<Lane> all) {}
 
     /** How a song went: states at its start, at the end of each section, and at its end. */
-    private record Course(Script script, RigState start, List<RigState> sections, RigState end) {}
+    private record Course(Script script, World start, List<World> sections, World end) {}
 
     ShowRunner(Plan plan, BookProver prover) {
         this.plan = plan;
@@ -79,7 +80,7 @@ final class ShowRunner {
         proofs.forEach(proof -> proof.player()
                 .ifPresent(player -> scripts.put(proof.song().id(), prover.script(proof, p -> script(p, player)))));
         List<Course> courses = new ArrayList<>();
-        RigState state = prover.poweredOn();
+        World state = prover.poweredOn();
         for (Entry entry : order()) {
             if (entry.press().isPresent()) {
                 state = press(entry.press().get(), state);
@@ -98,10 +99,7 @@ final class ShowRunner {
                     i + 1 < courses.size() ? Optional.of(courses.get(i + 1).script()) : Optional.empty());
         }
         for (int i = 0; i < courses.size(); i++) {
-            Map<SwitchAt, Integer> counted = new HashMap<>(presses);
             jumps(courses, i);
-            presses.clear();
-            presses.putAll(counted);
         }
         return new ShowRun(List.copyOf(upsets.values()), leftovers, jumps);
     }
@@ -172,10 +170,10 @@ final class ShowRunner {
                 .orElseGet(() -> prover.lanes(deeds.targets(beat.cue().steps())));
     }
 
-    private Course play(Jump jump, Script script, RigState start) {
-        RigState state = done(jump, script, script.load(), start);
+    private Course play(Jump jump, Script script, World start) {
+        World state = done(jump, script, script.load(), start);
         Form form = script.song().form();
-        List<RigState> sections = new ArrayList<>();
+        List<World> sections = new ArrayList<>();
         int next = 0;
         for (int section = 0; section < form.sections().size(); section++) {
             long end = section + 1 < form.sections().size() ? form.endMicros(section) : Long.MAX_VALUE;
@@ -187,20 +185,20 @@ final class ShowRunner {
         return new Course(script, start, sections, done(jump, script, script.stop(), state));
     }
 
-    private RigState done(Jump jump, Script script, List<Beat> beats, RigState start) {
-        RigState state = start;
+    private World done(Jump jump, Script script, List<Beat> beats, World start) {
+        World state = start;
         for (Beat beat : beats) {
             state = done(jump, script, beat, state);
         }
         return state;
     }
 
-    private RigState done(Jump jump, Script script, Beat beat, RigState state) {
+    private World done(Jump jump, Script script, Beat beat, World state) {
         if (beat.deed().isEmpty()) {
             return press(beat.cue().foot().orElseThrow(), state);
         }
-        RigState ideal = state.after(beat.deed().get().meant());
-        RigState actual = deeds.done(state, beat.deed().get());
+        World ideal = state.after(beat.deed().get().meant());
+        World actual = deeds.done(state, beat.deed().get());
         if (!beat.blameless() || !ideal.differs(actual)) {
             return actual;
         }
@@ -224,12 +222,13 @@ final class ShowRunner {
         return actual.corrected(ideal);
     }
 
-    private RigState press(SwitchAt at, RigState state) {
+    private World press(SwitchAt at, World state) {
         BookProver.Footwork work = prover.footwork(plan.switches().at(at));
-        boolean second =
-                work.compiled().mode() == SwitchMode.ALTERNATING && presses.merge(at, 1, Integer::sum) % 2 == 0;
-        RigState down =
-                deeds.done(state, Objects.requireNonNull(work.deeds().get(second ? Moment.AGAIN : Moment.PRESS)));
+        boolean alternates = work.compiled().mode() == SwitchMode.ALTERNATING;
+        Moment side = alternates && state.isTurned(at) ? Moment.AGAIN : Moment.PRESS;
+        World down = deeds.done(
+                alternates ? state.turning(at) : state,
+                Objects.requireNonNull(work.deeds().get(side)));
         return deeds.done(down, Objects.requireNonNull(work.deeds().get(Moment.RELEASE)));
     }
 
@@ -249,14 +248,14 @@ final class ShowRunner {
         for (int section = 0; section < form.sections().size(); section++) {
             jumps += 2;
             if (script.turns()) {
-                RigState there = course.sections().get(section);
+                World there = course.sections().get(section);
                 play(
                         new Jump.Restart(form.sections().get(section).name()),
                         script,
                         done(new Jump.None(), script, script.stop(), there));
                 Jump repeat = new Jump.Repeat(form.sections().get(section).name());
                 long from = form.startMicros(section);
-                RigState again = done(repeat, script, script.loop(), there);
+                World again = done(repeat, script, script.loop(), there);
                 done(
                         repeat,
                         script,

@@ -2,6 +2,8 @@ package embrack.core.sim;
 
 import embrack.core.plan.Plan;
 import embrack.core.switches.Step;
+import embrack.core.world.Event;
+import embrack.core.world.Reading;
 import java.util.List;
 
 /** A proof in words. */

@@ -1,12 +1,14 @@
 package embrack.core.sim;
 
 import embrack.core.switches.Moment;
+import embrack.core.world.Place;
+import embrack.core.world.World;
 import java.util.List;
 import java.util.SortedSet;
 import java.util.TreeSet;
 
 /** The same switch pressed several times, from one start. */
-public record Trial(RigState start, List<Press> presses) {
+public record Trial(World start, List<Press> presses) {
 
     public Trial {
         presses = List.copyOf(presses);

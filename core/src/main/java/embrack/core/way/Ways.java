@@ -1,11 +1,11 @@
 package embrack.core.way;
 
+import embrack.core.gear.Ability;
 import embrack.core.gear.Connector;
 import embrack.core.gear.Direction;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.Port;
-import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
 import embrack.core.midi.Message;
 import embrack.core.rig.Device;
@@ -40,6 +40,7 @@ public final class Ways {
     private final Readiness readiness;
     private final Predicate<Link> working;
     private final Predicate<DeviceId> alive;
+    private final Map<Hop, Hop> pieces = new HashMap<>();
     private final Map<Hop, List<Hop>> onward = new HashMap<>();
     private final Map<DeviceId, List<Hop>> leaving = new HashMap<>();
     private final Map<DeviceId, Map<DeviceId, SignalPath>> nearest = new HashMap<>();
@@ -72,17 +73,14 @@ public final class Ways {
         return readiness;
     }
 
-    /** The first pieces of all ways of what a box makes itself, port by port; none for an app whose output is off. */
+    /** The first pieces of all ways of what a box makes itself, port by port; none for one that is not set to send. */
     public List<Hop> leaving(DeviceId device) {
         return leaving.computeIfAbsent(device, this::findLeaving);
     }
 
     /** The ports by which a box sends what it makes itself. */
     public List<Socket> outputs(DeviceId device) {
-        boolean off = rig.setting(device, Purpose.OUTPUT_PORT)
-                .filter(value -> value == 0)
-                .isPresent();
-        return off
+        return rig.unmet(device, Ability.SENDS).isPresent()
                 ? List.of()
                 : rig.model(device).ports().stream()
                         .filter(p ->
@@ -281,15 +279,11 @@ public final class Ways {
 
     private Stream<Hop> through(DeviceId device, Route route) {
         MidiFilter filter = rig.filter(device, route);
-        boolean off = rig.model(device).isApp()
-                && (isOff(device, Purpose.OUTPUT_PORT) || isOff(device, Purpose.INPUT_FOR_NOTES));
+        boolean off = rig.unmet(device, Ability.SENDS).isPresent()
+                || rig.unmet(device, Ability.HEARS_NOTES).isPresent();
         return filter.open() && !off
                 ? over(Optional.of(route), filter, new Socket(device, route.to()), link -> true)
                 : Stream.empty();
-    }
-
-    private boolean isOff(DeviceId device, Purpose setting) {
-        return rig.setting(device, setting).filter(value -> value == 0).isPresent();
     }
 
     private Stream<Hop> over(Optional<Route> through, MidiFilter filter, Socket socket, Predicate<Link> wanted) {
@@ -298,7 +292,8 @@ public final class Ways {
                 .filter(link -> wanted.test(link) && working.test(link) && readiness.carries(link))
                 .filter(link ->
                         alive.test(link.from().device()) && alive.test(link.to().device()) && hostsLive(link))
-                .map(link -> new Hop(through, filter, socket, link, link.beyond(socket)));
+                .map(link -> pieces.computeIfAbsent(
+                        new Hop(through, filter, socket, link, link.beyond(socket)), piece -> piece));
     }
 
     private boolean hostsLive(Link link) {

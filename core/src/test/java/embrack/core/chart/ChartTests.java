@@ -212,9 +212,9 @@ class ChartTests {
         assertThat(chart.reactionsTo(program, MessageMemory.NOTHING, true))
                 .containsExactly(Action.parse("select:patch-5"));
         assertThat(chart.reactionsTo(bank, MessageMemory.NOTHING, true)).isEmpty();
-        assertThat(chart.reactionsTo(program, MessageMemory.NOTHING.with(bank), true))
+        assertThat(chart.reactionsTo(program, chart.remember(MessageMemory.NOTHING, bank), true))
                 .containsExactly(Action.parse("select:patch-133"));
-        assertThat(chart.reactionsTo(program, MessageMemory.NOTHING.with(bank), false))
+        assertThat(chart.reactionsTo(program, chart.remember(MessageMemory.NOTHING, bank), false))
                 .isEmpty();
     }
 
@@ -223,9 +223,10 @@ class ChartTests {
         Chart chart = Chart.of("run Chase 1..2: note 48..49 + note 60\ntoggle Auto run: note 60");
         Message chase = new Message.NoteOn(TWO, 48, 127);
         Message auto = new Message.NoteOn(TWO, 60, 127);
-        MessageMemory heard = MessageMemory.NOTHING.with(chase);
+        MessageMemory heard = chart.remember(MessageMemory.NOTHING, chase);
         assertThat(chart.reactionsTo(auto, heard, true)).containsExactly(Action.parse("run:chase-1"));
-        assertThat(chart.reactionsTo(auto, heard.with(auto), true)).containsExactly(Action.parse("toggle:auto-run"));
+        assertThat(chart.reactionsTo(auto, chart.remember(heard, auto), true))
+                .containsExactly(Action.parse("toggle:auto-run"));
         assertThat(chart.reactionsTo(auto, MessageMemory.NOTHING, true))
                 .containsExactly(Action.parse("toggle:auto-run"));
     }

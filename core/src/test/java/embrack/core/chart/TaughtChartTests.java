@@ -47,14 +47,15 @@ class TaughtChartTests {
     void anAlternatingInputTakesItsTwoValuesInTurn() {
         Chart taught = LOOPER.taught(Map.of(RECORD, learned(30).withResponse(new Response(true, 0, 127))));
         Message press = new Message.ControlChange(FOUR, 30, 127);
-        MessageMemory once = MessageMemory.NOTHING.with(press);
+        MessageMemory once = taught.remember(MessageMemory.NOTHING, press);
         assertThat(taught.remembers()).isTrue();
         assertThat(taught.reactionsTo(press, MessageMemory.NOTHING, true)).hasSize(1);
         assertThat(taught.reactionsTo(press, once, true)).isEmpty();
-        assertThat(taught.reactionsTo(press, once.with(new Message.ControlChange(FOUR, 30, 0)), true))
+        assertThat(taught.reactionsTo(press, taught.remember(once, new Message.ControlChange(FOUR, 30, 0)), true))
                 .as("a value of the lower half is no press")
                 .isEmpty();
-        assertThat(taught.reactionsTo(press, once.with(press), true)).hasSize(1);
+        assertThat(taught.reactionsTo(press, taught.remember(once, press), true))
+                .hasSize(1);
     }
 
     /** Loop level capped at 100 of 200, as half of the way: no value sets more. */

@@ -20,6 +20,7 @@ import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.show.When;
 import embrack.core.switches.Step;
+import embrack.core.world.Lane;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -17,6 +17,8 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.CueAt;
 import embrack.core.show.SongId;
+import embrack.core.world.Event;
+import embrack.core.world.Reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;

@@ -24,6 +24,7 @@ import embrack.core.gear.Purpose;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
+import embrack.core.gear.SettingId;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
 import embrack.core.gear.SwitchMode;
@@ -40,6 +41,8 @@ import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
+import embrack.core.world.Event;
+import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -220,7 +223,7 @@ class EveryBoxTests {
     private static List<String> words(Plan plan, int... presses) {
         List<SwitchAt> all =
                 IntStream.of(presses).mapToObj(n -> new SwitchAt(BOARD, 1, n)).toList();
-        RigState state = Rehearsal.of(plan, RigState.poweredOn(plan.rig()), all).state();
+        World state = Rehearsal.of(plan, World.poweredOn(plan.rig()), all).state();
         Model model = plan.rig().model(BOX);
         return model.parts().stream()
                 .flatMap(part -> model.implementation().aspects(part.id()).stream()
@@ -262,8 +265,8 @@ class EveryBoxTests {
         Plan plan = new GearEdit.AddDevice("Board", anything()).apply(Plan.empty(new TapeLabel("Every box")));
         plan = new GearEdit.AddDevice("Box", reachable).apply(plan);
         plan = new WiringEdit.Connect(new Socket(BOARD, OUT.id()), new Socket(BOX, IN.id())).apply(plan);
-        if (model.setting(Purpose.INPUT_FOR_REMOTE).isPresent()) {
-            plan = new GearEdit.ChangeSetting(BOX, Purpose.INPUT_FOR_REMOTE.id(), "on").apply(plan);
+        if (model.setting(new SettingId("input-for-remote")).isPresent()) {
+            plan = new GearEdit.ChangeSetting(BOX, new SettingId("input-for-remote"), "on").apply(plan);
         }
         List<Assignment> assignments = new ArrayList<>();
         for (int i = 0; i < actions.size(); i++) {

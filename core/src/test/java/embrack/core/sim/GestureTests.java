@@ -21,6 +21,8 @@ import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Target;
+import embrack.core.world.Event;
+import embrack.core.world.World;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -61,9 +63,9 @@ class GestureTests {
         assertThat(proof.trials().getFirst().presses())
                 .extracting(Press::moment)
                 .containsExactly(Moment.PRESS, Moment.AGAIN, Moment.PRESS);
-        assertThat(Rehearsal.of(plan, RigState.poweredOn(plan.rig()), List.of(SIX, SIX))
+        assertThat(Rehearsal.of(plan, World.poweredOn(plan.rig()), List.of(SIX, SIX))
                         .state())
-                .isEqualTo(RigState.poweredOn(plan.rig()));
+                .isEqualTo(World.poweredOn(plan.rig()));
     }
 
     @Test
@@ -116,7 +118,7 @@ class GestureTests {
     void whatPressesByThemselvesSendIsReleasedInTheRehearsal() {
         Plan plan =
                 MappingFaults.floor().mode("foot-board 1", SwitchMode.MOMENTARY).plan();
-        Rehearsal rehearsal = Rehearsal.of(plan, RigState.poweredOn(plan.rig()), List.of(Sketch.at("foot-board 1")));
+        Rehearsal rehearsal = Rehearsal.of(plan, World.poweredOn(plan.rig()), List.of(Sketch.at("foot-board 1")));
         assertThat(rehearsal.played().getFirst().pressed().trace())
                 .filteredOn(e -> e instanceof Event.Arrived)
                 .extracting(Event::atMicros)

@@ -18,6 +18,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -37,10 +38,10 @@ class ProofPropertyTests {
     void theProofAndTheRehearsalAgree(
             @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 14) int boxes) {
         Plan plan = RandomRigs.withGestures(seed, boxes);
-        RigState start = RigState.poweredOn(plan.rig());
+        World start = World.poweredOn(plan.rig());
         for (Proof proof : new Prover(plan).all()) {
             if (proof.moment() == Moment.PRESS) {
-                RigState rehearsed = Rehearsal.of(plan, start, Collections.nCopies(Prover.PRESSES, proof.at()))
+                World rehearsed = Rehearsal.of(plan, start, Collections.nCopies(Prover.PRESSES, proof.at()))
                         .state();
                 assertThat(proof.trials().getFirst().presses().getLast().actual())
                         .as(plan.words(proof.at()))

@@ -31,6 +31,10 @@ import embrack.core.gear.Model;
 import embrack.core.gear.library.Library;
 import embrack.core.midi.Wire;
 import embrack.core.plan.Plan;
+import embrack.core.world.Engine;
+import embrack.core.world.Event;
+import embrack.core.world.Pressed;
+import embrack.core.world.World;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -122,15 +126,15 @@ class ProverTests {
     @Test
     void pressingMovesTheStripsAndTheTraceTellsOfLostMessages() {
         Plan plan = MuteBoard.plan();
-        RigState start = RigState.poweredOn(plan.rig());
-        Pressed pressed = new Simulator(plan).press(start, at(2), 5_000);
+        World start = World.poweredOn(plan.rig());
+        Pressed pressed = new Engine(plan).press(start, at(2), 5_000);
         assertThat(pressed.after().word(MIXER, new PartId("return-1"), Aspect.MUTED))
                 .isEqualTo("muted");
         assertThat(start.differences(pressed.after()))
                 .extracting(p -> p.part().text())
                 .containsExactly("return-1", "return-2");
         assertThat(pressed.trace().getFirst().atMicros()).isEqualTo(5_000);
-        Pressed unplugged = new Simulator(MuteBoard.with(new WiringEdit.Disconnect(OUT, IN))).press(start, at(2), 0);
+        Pressed unplugged = new Engine(MuteBoard.with(new WiringEdit.Disconnect(OUT, IN))).press(start, at(2), 0);
         assertThat(unplugged.trace())
                 .hasSize(4)
                 .filteredOn(Event.Lost.class::isInstance)

@@ -23,6 +23,8 @@ import embrack.core.show.When;
 import embrack.core.sim.ShowRun.Leftover;
 import embrack.core.sim.ShowRun.Upset;
 import embrack.core.word.Wording;
+import embrack.core.world.Lane;
+import embrack.core.world.Place;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

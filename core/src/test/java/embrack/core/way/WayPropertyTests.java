@@ -16,11 +16,11 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
-import embrack.core.sim.Event;
-import embrack.core.sim.RigState;
-import embrack.core.sim.Simulator;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.Engine;
+import embrack.core.world.Event;
+import embrack.core.world.World;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -77,8 +77,8 @@ class WayPropertyTests {
         }
         Plan straight = plan;
         for (CompiledSwitch compiled : new Compiler(straight).all()) {
-            assertThat(new Simulator(straight)
-                            .press(RigState.poweredOn(straight.rig()), compiled.at(), 0)
+            assertThat(new Engine(straight)
+                            .press(World.poweredOn(straight.rig()), compiled.at(), 0)
                             .trace())
                     .noneMatch(Event.CameRound.class::isInstance);
         }
@@ -110,7 +110,7 @@ class WayPropertyTests {
         }
     }
 
-    /** Where there is one way only, the simulator arrives exactly when the worst time of the way says. */
+    /** Where there is one way only, the engine arrives exactly when the worst time of the way says. */
     @Property(tries = 200)
     void theSimulatorArrivesAtTheWorstTimeOfTheWay(
             @ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 3, max = 14) int boxes) {
@@ -130,8 +130,8 @@ class WayPropertyTests {
                 long expected = Timing.total(timing.shares(all.getFirst(), compiled.bytes(), 0))
                                 .worst()
                         - tail;
-                Optional<Event> arrived = new Simulator(plan)
-                        .press(RigState.poweredOn(plan.rig()), compiled.at(), 0).trace().stream()
+                Optional<Event> arrived = new Engine(plan)
+                        .press(World.poweredOn(plan.rig()), compiled.at(), 0).trace().stream()
                                 .filter(event -> event instanceof Event.Arrived
                                         && event.socket().device().equals(receiver))
                                 .findFirst();

@@ -10,12 +10,12 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Traffic;
-import embrack.core.sim.Event;
 import embrack.core.sim.Prover;
-import embrack.core.sim.RigState;
-import embrack.core.sim.Simulator;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.Engine;
+import embrack.core.world.Event;
+import embrack.core.world.World;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -77,8 +77,8 @@ class WaysTests {
         assertThat(loops.all()).hasSize(1);
         assertThat(ring.rig().words(loops.cut(loops.all().getFirst())))
                 .isEqualTo("from Thru box THRU 2 to Merger one IN 2");
-        List<Event> trace = new Simulator(ring)
-                .press(RigState.poweredOn(ring.rig()), new SwitchAt(BOARD, 1, 1), 0)
+        List<Event> trace = new Engine(ring)
+                .press(World.poweredOn(ring.rig()), new SwitchAt(BOARD, 1, 1), 0)
                 .trace();
         assertThat(trace)
                 .filteredOn(Event.CameRound.class::isInstance)
@@ -95,8 +95,8 @@ class WaysTests {
     @Test
     void aMessageThatArrivesTwiceIsActedOnTwice() {
         Plan twice = fault("two-ways-to-the-mixer");
-        List<Event> trace = new Simulator(twice)
-                .press(RigState.poweredOn(twice.rig()), new SwitchAt(BOARD, 1, 1), 0)
+        List<Event> trace = new Engine(twice)
+                .press(World.poweredOn(twice.rig()), new SwitchAt(BOARD, 1, 1), 0)
                 .trace();
         assertThat(trace)
                 .filteredOn(

@@ -391,7 +391,8 @@ public record MidiImport(Song song, List<String> remarks) {
                 }
             }
             remembering.forEach(device -> heard.put(
-                    device, heard.getOrDefault(device, MessageMemory.NOTHING).with(message)));
+                    device,
+                    plan.rig().chart(device).remember(heard.getOrDefault(device, MessageMemory.NOTHING), message)));
             if (does.isEmpty()) {
                 instant.raw.add(message);
             }

@@ -10,6 +10,8 @@ import static embrack.files.json.Shapes.word;
 import static embrack.files.json.Shapes.words;
 
 import embrack.core.chart.Chart;
+import embrack.core.gear.Ability;
+import embrack.core.gear.Condition;
 import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
@@ -138,6 +140,11 @@ public final class ModelLayout {
                         Scope.BOX,
                         "`memory`: each memory has its own",
                         Setting::scope);
+                var besides = t.may(
+                        "notAboutMessages",
+                        SENTENCE,
+                        "why it says nothing to messages, for a setting of that kind",
+                        Setting::besides);
                 var purpose = t.may(
                         "is",
                         word(FileWords.byWord(Purpose.values())),
@@ -151,7 +158,20 @@ public final class ModelLayout {
                         g.get(max),
                         g.get(factory),
                         g.get(choices),
-                        g.get(scope));
+                        g.get(scope),
+                        g.get(besides));
+            });
+
+    private static final Layout<Object, Condition> CONDITION =
+            Layout.of("condition", "What a box does only while a setting is as it has to be.", t -> {
+                var ability = t.needs(
+                        "ability",
+                        word(FileWords.byWord(Ability.values())),
+                        "`sends`; `hears-notes`, for its tracks and sounds; `hears-remote`, its chart; `hears-sync`",
+                        Condition::ability);
+                var setting = t.needs("setting", Texts.SETTING, "the setting", Condition::setting);
+                var value = t.needs("value", whole(), "how it has to be", Condition::value);
+                return g -> new Condition(g.get(ability), g.get(setting), g.get(value));
             });
 
     private static final Layout<Object, Quirks> HABITS =
@@ -221,6 +241,12 @@ public final class ModelLayout {
                 "other controls, from the back of the box to the front",
                 m -> m.surface().groups());
         var settings = t.needs("settings", list(SETTING, MAX_SETTINGS), "what can be set", Model::settings);
+        var conditions = t.or(
+                "conditions",
+                list(CONDITION, MAX_SETTINGS),
+                List.of(),
+                "what it does only while settings are as they have to be",
+                m -> m.memory().conditions());
         var memories = t.or(
                 "memories",
                 whole(0, 1_000),
@@ -259,7 +285,15 @@ public final class ModelLayout {
                         g.get(passes).isEmpty() ? ports : passes,
                         () -> new Sockets(g.get(ports), g.get(shared), open(g.get(passes)))),
                 new Surface(g.get(board), g.get(groups)),
-                g.at(settings, () -> new Memory(g.get(settings), g.get(memories), g.get(writing))),
+                g.at(
+                        settings,
+                        () -> new Memory(
+                                g.get(settings),
+                                g.fields().version() < since
+                                        ? EarlierSettings.conditions(g.get(settings))
+                                        : g.get(conditions),
+                                g.get(memories),
+                                g.get(writing))),
                 new Implementation(
                         g.fields().version() < since ? EarlierChart.filledIn(g.get(chart)) : g.get(chart),
                         g.get(reality),

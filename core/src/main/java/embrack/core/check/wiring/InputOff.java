@@ -6,9 +6,7 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.edit.GearEdit;
-import embrack.core.gear.Purpose;
-import embrack.core.gear.Setting;
+import embrack.core.gear.Ability;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
@@ -26,9 +24,7 @@ final class InputOff implements Rule {
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
         return rig.devices().stream()
-                .filter(d -> rig.setting(d.id(), Purpose.INPUT_FOR_REMOTE)
-                        .filter(v -> v == 0)
-                        .isPresent())
+                .filter(d -> rig.unmet(d.id(), Ability.HEARS_REMOTE).isPresent())
                 .flatMap(app -> subject.plan().boards().stream()
                         .filter(board -> subject.ways().reach(board).contains(app.id()))
                         .findFirst()
@@ -37,13 +33,12 @@ final class InputOff implements Rule {
     }
 
     private Finding finding(Rig rig, DeviceId board, Device app) {
-        Setting setting = rig.model(app.id()).setting(Purpose.INPUT_FOR_REMOTE).orElseThrow();
-        return found(Severity.STOPS)
-                .with("app", app)
+        return NotSet.about(
+                        found(Severity.STOPS),
+                        rig,
+                        app.id(),
+                        rig.unmet(app.id(), Ability.HEARS_REMOTE).orElseThrow())
                 .with("board", board)
-                .with("setting", setting.name())
-                .with("on", setting.shown(1))
-                .mend("switch-on", new GearEdit.ChangeSetting(app.id(), setting.id(), setting.shown(1)))
                 .made();
     }
 }

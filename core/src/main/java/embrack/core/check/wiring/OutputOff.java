@@ -6,14 +6,15 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.edit.GearEdit;
-import embrack.core.gear.Purpose;
-import embrack.core.gear.Setting;
+import embrack.core.gear.Ability;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
+import embrack.core.switches.Switches;
 import java.util.stream.Stream;
 
-/** An app is linked onwards and its output is off. */
+/** A box is linked onwards and not set to send. */
 final class OutputOff implements Rule {
 
     @Override
@@ -25,21 +26,25 @@ final class OutputOff implements Rule {
     public Stream<Finding> check(Subject subject) {
         Rig rig = subject.plan().rig();
         return rig.devices().stream()
-                .filter(d -> rig.setting(d.id(), Purpose.OUTPUT_PORT)
-                        .filter(v -> v == 0)
-                        .isPresent())
-                .filter(d -> rig.linksIn(d.id()).stream()
-                        .anyMatch(link -> rig.kind(link) == LinkKind.INSIDE
-                                && link.from().device().equals(d.id())))
-                .map(d -> {
-                    Setting setting =
-                            rig.model(d.id()).setting(Purpose.OUTPUT_PORT).orElseThrow();
-                    return found(Severity.STOPS)
-                            .with("app", d)
-                            .with("setting", setting.name())
-                            .with("on", setting.shown(1))
-                            .mend("switch-on", new GearEdit.ChangeSetting(d.id(), setting.id(), setting.shown(1)))
-                            .made();
-                });
+                .filter(d -> isWorked(subject.plan().switches(), d.id())
+                        || rig.linksIn(d.id()).stream().anyMatch(link -> isOut(rig, link, d.id())))
+                .flatMap(d -> rig
+                        .unmet(d.id(), Ability.SENDS)
+                        .map(condition -> NotSet.about(found(Severity.STOPS), rig, d.id(), condition)
+                                .made())
+                        .stream());
+    }
+
+    /** Whether anything on it is meant to do something. */
+    private static boolean isWorked(Switches switches, DeviceId device) {
+        return switches.of(device).stream().anyMatch(a -> !a.steps().isEmpty())
+                || switches.controlAssignments().stream()
+                        .anyMatch(
+                                c -> c.at().box().equals(device) && !c.targets().isEmpty());
+    }
+
+    /** Whether a link can only be there for what a device sends. */
+    private static boolean isOut(Rig rig, Link link, DeviceId device) {
+        return rig.kind(link) == LinkKind.INSIDE && link.from().device().equals(device);
     }
 }

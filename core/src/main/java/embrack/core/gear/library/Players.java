@@ -18,6 +18,7 @@ final class Players {
             setting Output port: off, on; factory off
             setting Buffer: 64 samples, 128 samples, 256 samples, 512 samples; factory 256 samples
             setting Sample rate: 44.1 kHz, 48 kHz; factory 48 kHz
+            sends only while Output port is on
             """, """
             programs from 1
             load Song 1..64: pc 1..64 on channel 16
@@ -42,6 +43,10 @@ final class Players {
             setting Output port: off, on; factory on
             setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
             setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
+            hears notes only while Input for notes is on
+            hears remote only while Input for remote is on
+            hears sync only while Input for sync is on
+            sends only while Output port is on
             habits: looks for ports at start
             """, """
             play Tracks: mmc play
@@ -69,7 +74,9 @@ final class Players {
             setting Input for remote: off, on; factory off
             setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
             setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
-            setting Time-stretch pads: off, on; factory on
+            setting Time-stretch pads: off, on; factory on, not about messages: it stretches the sound of pads
+            hears notes only while Input for notes is on
+            hears remote only while Input for remote is on
             habits: looks for ports at start
             """, """
             play Row 1..16: learns note, cc

@@ -38,7 +38,7 @@ final class Surfaces {
             pads: 8 in rows of 4, send note, cc, pc, on channel 10
             keys: 25 in rows of 25, send note, pitch bend
             setting MIDI send channel: 1..16, factory 1
-            setting Pad notes from: 0..120, factory 36
+            setting Pad notes from: 0..120, factory 36, not about messages: its pads are played
             power: USB, 180 mA
             """, "");
 
@@ -59,10 +59,11 @@ final class Surfaces {
             keys: 61 in rows of 61, send note, channel pressure, pitch bend
             setting MIDI receive channel: 1..16, factory 1
             setting Surface mode: internal, external; factory internal
-            setting Zone 1 channel: 1..16, factory 1, in each memory
-            setting Zone 2 channel: 1..16, factory 2, in each memory
-            setting Zone 3 channel: 1..16, factory 3, in each memory
-            setting Zone 4 channel: 1..16, factory 4, in each memory
+            setting Zone 1 channel: 1..16, factory 1, in each memory, not about messages: its keys are played
+            setting Zone 2 channel: 1..16, factory 2, in each memory, not about messages: its keys are played
+            setting Zone 3 channel: 1..16, factory 3, in each memory, not about messages: its keys are played
+            setting Zone 4 channel: 1..16, factory 4, in each memory, not about messages: its keys are played
+            sends only while Surface mode is external
             memories: 128
             keep: Press WRITE, choose the setup, press WRITE again; without it the setup is gone at power-off.
             power: mains

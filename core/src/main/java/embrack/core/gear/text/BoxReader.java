@@ -1,5 +1,7 @@
 package embrack.core.gear.text;
 
+import embrack.core.gear.Ability;
+import embrack.core.gear.Condition;
 import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
@@ -44,6 +46,7 @@ final class BoxReader {
     private final SortedMap<Route, Boolean> passes = new TreeMap<>();
     private final List<ControlGroup> groups = new ArrayList<>();
     private final List<Setting> settings = new ArrayList<>();
+    private final List<Condition> conditions = new ArrayList<>();
     private final BoardReader board = new BoardReader();
     private final Map<String, Consumer<Cursor>> lines;
     private Optional<String> keep = Optional.empty();
@@ -79,7 +82,7 @@ final class BoxReader {
             return Optional.of(new Box(
                     new Sockets(ports, shared, passes),
                     new Surface(board.board(), groups),
-                    new Memory(settings, memories, keep),
+                    new Memory(settings, conditions, memories, keep),
                     quirks,
                     power));
         } catch (IllegalArgumentException e) {
@@ -118,7 +121,7 @@ final class BoxReader {
             pass(cursor);
         } else if (cursor.accept("setting")) {
             settings.add(SettingReader.read(cursor));
-        } else if (!board.accepts(cursor) && !acceptsGroup(cursor)) {
+        } else if (!readCondition(cursor) && !board.accepts(cursor) && !acceptsGroup(cursor)) {
             String word = lines.keySet().stream()
                     .filter(cursor::accept)
                     .findFirst()
@@ -126,6 +129,12 @@ final class BoxReader {
             Pieces.colon(cursor, word);
             Objects.requireNonNull(lines.get(word)).accept(cursor);
         }
+    }
+
+    private boolean readCondition(Cursor cursor) {
+        Optional<Ability> ability = ConditionReader.ability(cursor);
+        ability.ifPresent(a -> conditions.add(ConditionReader.read(a, cursor, settings)));
+        return ability.isPresent();
     }
 
     private static String unknown(String word) {

@@ -2,8 +2,10 @@ package embrack.core.gear.text;
 
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
+import embrack.core.gear.Condition;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.FactoryRun;
+import embrack.core.gear.Memory;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
@@ -41,6 +43,7 @@ public final class BoxWriter {
         box.surface().board().ifPresent(writer::board);
         box.surface().groups().forEach(writer::group);
         box.memory().settings().forEach(writer::setting);
+        box.memory().conditions().forEach(condition -> writer.condition(box.memory(), condition));
         if (box.memory().memories() > 0) {
             writer.lines.add("memories: " + box.memory().memories());
         }
@@ -142,6 +145,15 @@ public final class BoxWriter {
                                         : ", with " + group.shaping().words())));
     }
 
+    private void condition(Memory memory, Condition condition) {
+        Setting setting = memory.setting(condition.setting()).orElseThrow();
+        lines.add("%s only while %s is %s"
+                .formatted(
+                        condition.ability().words(),
+                        quoted(setting.name().text()),
+                        quoted(setting.shown(condition.value()))));
+    }
+
     private void setting(Setting setting) {
         String range = setting.choices().isEmpty()
                 ? "%d..%d, factory %d".formatted(setting.min(), setting.max(), setting.factory())
@@ -149,7 +161,7 @@ public final class BoxWriter {
                         .formatted(
                                 setting.choices().stream().map(TapeLabel::text).collect(Collectors.joining(", ")),
                                 setting.shown(setting.factory()));
-        lines.add("setting %s: %s%s%s"
+        lines.add("setting %s: %s%s%s%s"
                 .formatted(
                         named(setting.name(), setting.id().text()),
                         range,
@@ -157,6 +169,9 @@ public final class BoxWriter {
                         setting.purpose()
                                 .filter(purpose -> !purpose.id().equals(setting.id()))
                                 .map(purpose -> ", is the " + purpose.words())
+                                .orElse(""),
+                        setting.besides()
+                                .map(why -> ", not about messages: " + why)
                                 .orElse("")));
     }
 
@@ -192,8 +207,12 @@ public final class BoxWriter {
         return type.shortName().toLowerCase(Locale.ROOT);
     }
 
+    private static String quoted(String text) {
+        return text.matches(".*[:#;].*") ? '"' + text + '"' : text;
+    }
+
     private static String named(TapeLabel name, String id) {
-        String written = name.text().matches(".*[:#;].*") ? '"' + name.text() + '"' : name.text();
+        String written = quoted(name.text());
         return Pieces.defaultId(name).equals(id) ? written : "%s as %s".formatted(written, id);
     }
 }

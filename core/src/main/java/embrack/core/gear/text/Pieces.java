@@ -48,6 +48,16 @@ final class Pieces {
         }
     }
 
+    /** All that is left behind a colon. */
+    static String restBehindColon(Cursor cursor, String question) {
+        if (!cursor.accept(":") || cursor.isAtEnd()) {
+            throw cursor.fault(question);
+        }
+        String rest = cursor.rest().strip();
+        cursor.until(Integer.MAX_VALUE);
+        return rest;
+    }
+
     /** A whole number, both ends included. */
     static int number(Cursor cursor, int min, int max) {
         String written = cursor.peek();

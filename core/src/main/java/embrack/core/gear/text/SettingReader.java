@@ -27,6 +27,7 @@ final class SettingReader {
         int factory = range[0];
         Scope scope = Scope.BOX;
         Optional<Purpose> purpose = Optional.empty();
+        Optional<String> besides = Optional.empty();
         while (!cursor.isAtEnd()) {
             cursor.accept(",");
             cursor.accept(";");
@@ -40,6 +41,11 @@ final class SettingReader {
                                 "The factory's value is none of the words before."));
             } else if (cursor.accept("in each memory")) {
                 scope = Scope.MEMORY;
+            } else if (cursor.accept("not about messages")) {
+                besides = Optional.of(Pieces.restBehindColon(
+                        cursor,
+                        "Why does it say nothing to messages? Write such as"
+                                + " \"not about messages: it stretches sound\"."));
             } else if (cursor.accept("is the")) {
                 purpose = Optional.of(Pieces.oneOf(
                         cursor,
@@ -59,9 +65,11 @@ final class SettingReader {
         int high = range[1];
         Scope held = scope;
         Optional<Purpose> said = purpose;
+        Optional<String> why = besides;
         return Pieces.fit(
                 named,
-                () -> new Setting(new SettingId(named.id()), named.label(), said, low, high, value, choices, held));
+                () -> new Setting(
+                        new SettingId(named.id()), named.label(), said, low, high, value, choices, held, why));
     }
 
     /** Words to choose from, with commas between, up to a semicolon or the end of the line. */

@@ -63,6 +63,20 @@ class LibraryTests {
         assertThat(again.chart().orElseThrow().beside()).isEqualTo(model.chart().beside());
     }
 
+    /** A setting that would change what happens and is not simulated is a fault of the model. */
+    @ParameterizedTest
+    @FieldSource("SHIPPED")
+    void everySettingSaysWhatItChanges(Model model) {
+        assertThat(model.settings())
+                .allSatisfy(setting -> assertThat(setting.purpose().isPresent()
+                                || setting.besides().isPresent()
+                                || model.memory().conditions().stream()
+                                        .anyMatch(
+                                                condition -> condition.setting().equals(setting.id())))
+                        .as("%s of %s", setting.name(), model.name())
+                        .isTrue());
+    }
+
     @Test
     void boardsHaveTheHabitsThatSurprisePeople() {
         assertThat(shipped("ten-switch-factory-board")

@@ -2,8 +2,10 @@ package embrack.core.gear.text;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import embrack.core.gear.Ability;
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
+import embrack.core.gear.Condition;
 import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
@@ -217,7 +219,8 @@ class BoxPropertyTests {
                         min + more,
                         min + more / 2,
                         List.of(),
-                        scope));
+                        scope,
+                        more % 3 == 0 ? Optional.of("it is about sound") : Optional.empty()));
         Arbitrary<Setting> words = Combinators.combine(
                         name(),
                         Arbitraries.of("off", "on", "8 slots", "by hand", "Input 2")
@@ -235,7 +238,8 @@ class BoxPropertyTests {
                         choices.size() - 1,
                         choices.size() - 1,
                         choices,
-                        scope));
+                        scope,
+                        Optional.empty()));
         return Combinators.combine(
                         Arbitraries.oneOf(numbers, words)
                                 .list()
@@ -247,7 +251,14 @@ class BoxPropertyTests {
                         Arbitraries.of("Hold WRITE.", "Press # twice: then wait")
                                 .map(s -> s.replace("#", "STORE"))
                                 .optional())
-                .as(Memory::new);
+                .as((settings, memories, writing) -> new Memory(
+                        settings,
+                        settings.stream()
+                                .filter(setting -> !setting.choices().isEmpty())
+                                .map(setting -> new Condition(Ability.SENDS, setting.id(), setting.max()))
+                                .toList(),
+                        memories,
+                        writing));
     }
 
     private static Arbitrary<Quirks> quirks() {

@@ -1,13 +1,13 @@
-package embrack.core.sim;
+package embrack.core.world;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.Aspect;
 import embrack.core.chart.MessageMemory;
 import embrack.core.chart.PartId;
-import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
-import embrack.core.sim.Places.Move;
+import embrack.core.switches.SwitchAt;
+import embrack.core.world.Places.Move;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -19,68 +19,78 @@ import java.util.TreeSet;
 import java.util.function.ToIntFunction;
 
 /**
- * The state of every part of every device at one moment. Two states of one rig are equal when nobody could tell them
- * apart: what devices remember of the messages that reached them is not looked at. A state shares with the one it comes
- * from what did not change, so that a step costs the parts of its device, and a comparison those of the devices that
- * were touched.
+ * Everything that a rig remembers at one moment, as a value: how every part of every device stands, what devices
+ * remember of the messages that reached them, at which side alternating switches are. Two worlds of one rig are equal
+ * when nothing that could be done to both could ever tell them apart; what people can see of them now is compared by
+ * {@link #differs}. A world shares with the one it comes from what did not change, so that a step costs the parts of
+ * its device, and a comparison those of the devices that were touched.
  */
-public final class RigState {
+public final class World {
 
     private final Places places;
     private final int[][] values;
     private final Map<Place, Integer> strange;
-    private final Map<DeviceId, MessageMemory> heard;
+    private final SortedMap<DeviceId, MessageMemory> heard;
+    private final SortedSet<SwitchAt> turned;
 
     /**
      * A state.
      *
      * @param values by device and place; arrays that other states have too are not changed any more
      * @param strange values at places that the hardware does not have
+     * @param heard of devices that remember anything
+     * @param turned alternating switches that do the other at the next press
      */
-    private RigState(Places places, int[][] values, Map<Place, Integer> strange, Map<DeviceId, MessageMemory> heard) {
+    private World(
+            Places places,
+            int[][] values,
+            Map<Place, Integer> strange,
+            SortedMap<DeviceId, MessageMemory> heard,
+            SortedSet<SwitchAt> turned) {
         this.places = places;
         this.values = values;
         this.strange = strange;
         this.heard = heard;
+        this.turned = turned;
     }
 
     /** The rig just switched on: every aspect at its first value, so all strips open. */
-    public static RigState poweredOn(Rig rig) {
+    public static World poweredOn(Rig rig) {
         return poweredOn(new Places(rig));
     }
 
     /**
      * The rig with every aspect far from its first value, so all strips muted: the other end from {@link #poweredOn}.
      */
-    public static RigState opposite(Rig rig) {
+    public static World opposite(Rig rig) {
         return opposite(new Places(rig));
     }
 
-    static RigState poweredOn(Places places) {
+    public static World poweredOn(Places places) {
         return of(places, aspect -> 0);
     }
 
-    static RigState opposite(Places places) {
+    public static World opposite(Places places) {
         return of(places, Aspect::far);
     }
 
-    private static RigState of(Places places, ToIntFunction<Aspect> value) {
+    private static World of(Places places, ToIntFunction<Aspect> value) {
         int[][] values = new int[places.devices()][];
         for (int device = 0; device < values.length; device++) {
             values[device] = places.of(device).stream()
                     .mapToInt(place -> value.applyAsInt(place.aspect()))
                     .toArray();
         }
-        return new RigState(places, values, Map.of(), Map.of());
+        return new World(places, values, Map.of(), new TreeMap<>(), new TreeSet<>());
     }
 
     /** The state after actions on one device of the rig, in their order. */
-    public RigState after(DeviceId device, List<Action> actions) {
+    public World after(DeviceId device, List<Action> actions) {
         return after(places.moves(device, actions));
     }
 
     /** The state after moves that were worked out before. */
-    RigState after(List<Move> moves) {
+    public World after(List<Move> moves) {
         if (moves.isEmpty()) {
             return this;
         }
@@ -102,19 +112,40 @@ public final class RigState {
                 own[number] = 0;
             }
         }
-        return new RigState(places, next, odd, heard);
+        return new World(places, next, odd, heard, turned);
     }
 
-    /** This state with all values as in another one of the same rig; what devices have heard stays. */
-    RigState corrected(RigState other) {
-        return new RigState(places, other.values, other.strange, heard);
+    /** This world with all parts as in another one of the same rig; what is remembered stays. */
+    public World corrected(World other) {
+        return new World(places, other.values, other.strange, heard, turned);
     }
 
-    /** With a message that a device has heard and will remember. */
-    RigState hearing(DeviceId device, Message message) {
-        Map<DeviceId, MessageMemory> more = new TreeMap<>(heard);
-        more.put(device, heardBy(device).with(message));
-        return new RigState(places, values, strange, more);
+    /** With what a device remembers now. */
+    World remembering(DeviceId device, MessageMemory memory) {
+        if (memory.equals(heardBy(device))) {
+            return this;
+        }
+        SortedMap<DeviceId, MessageMemory> more = new TreeMap<>(heard);
+        if (memory.equals(MessageMemory.NOTHING)) {
+            more.remove(device);
+        } else {
+            more.put(device, memory);
+        }
+        return new World(places, values, strange, more, turned);
+    }
+
+    /** Whether an alternating switch does the other at the next press. */
+    public boolean isTurned(SwitchAt at) {
+        return turned.contains(at);
+    }
+
+    /** With an alternating switch at its other side. */
+    public World turning(SwitchAt at) {
+        SortedSet<SwitchAt> more = new TreeSet<>(turned);
+        if (!more.remove(at)) {
+            more.add(at);
+        }
+        return new World(places, values, strange, heard, more);
     }
 
     /** What a device has heard so far. */
@@ -136,7 +167,7 @@ public final class RigState {
     }
 
     /** The places where two states of one rig differ. */
-    public SortedSet<Place> differences(RigState other) {
+    public SortedSet<Place> differences(World other) {
         SortedSet<Place> different = new TreeSet<>();
         for (int device = 0; device < values.length; device++) {
             if (values[device] != other.values[device]) {
@@ -163,7 +194,7 @@ public final class RigState {
     }
 
     /** Whether two states of one rig differ anywhere. */
-    boolean differs(RigState other) {
+    public boolean differs(World other) {
         for (int device = 0; device < values.length; device++) {
             if (values[device] != other.values[device] && !Arrays.equals(values[device], other.values[device])) {
                 return true;
@@ -173,18 +204,27 @@ public final class RigState {
     }
 
     /** The place that an action on a device changes. */
-    static Place place(DeviceId device, Action action) {
+    public static Place place(DeviceId device, Action action) {
         return new Place(device, action.part(), action.verb().aspect());
     }
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof RigState that && values.length == that.values.length && !differs(that);
+        return other instanceof World that
+                && values.length == that.values.length
+                && !differs(that)
+                && heard.equals(that.heard)
+                && turned.equals(that.turned);
     }
 
+    /** The same on every machine. */
     @Override
     public int hashCode() {
-        return Arrays.deepHashCode(values);
+        int hash = Arrays.deepHashCode(values);
+        for (SwitchAt at : turned) {
+            hash = 31 * hash + at.key().hashCode();
+        }
+        return hash;
     }
 
     @Override
@@ -197,6 +237,6 @@ public final class RigState {
                 }
             }
         }
-        return "RigState" + told;
+        return "World" + told;
     }
 }

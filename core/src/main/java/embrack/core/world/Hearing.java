@@ -1,7 +1,8 @@
-package embrack.core.sim;
+package embrack.core.world;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.MessageMemory;
+import embrack.core.gear.Ability;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
@@ -32,8 +33,8 @@ record Hearing(
                 implementation.quirks().hearsAllChannels()
                         ? Optional.empty()
                         : rig.setting(device, Purpose.RECEIVE_CHANNEL).map(Channel::new),
-                off(rig, device, Purpose.INPUT_FOR_REMOTE),
-                off(rig, device, Purpose.INPUT_FOR_SYNC));
+                off(rig, device, Ability.HEARS_REMOTE),
+                off(rig, device, Ability.HEARS_SYNC));
     }
 
     Reading reading(Message message, MessageMemory heard) {
@@ -48,10 +49,8 @@ record Hearing(
         return onItsChannel ? new Reading.MeansNothing() : new Reading.OtherChannel(listensOn.orElseThrow());
     }
 
-    private static Optional<String> off(Rig rig, DeviceId device, Purpose input) {
-        return rig.setting(device, input)
-                .filter(value -> value == 0)
-                .flatMap(value -> rig.model(device).setting(input))
-                .map(setting -> setting.name().text());
+    private static Optional<String> off(Rig rig, DeviceId device, Ability input) {
+        return rig.unmet(device, input)
+                .map(condition -> rig.settingOf(device, condition).name().text());
     }
 }

@@ -1,4 +1,4 @@
-package embrack.core.sim;
+package embrack.core.world;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package embrack.core.sim;
+package embrack.core.world;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.Part;
@@ -21,7 +21,7 @@ import java.util.stream.IntStream;
  * All places of a rig, each with a number, so that a state is a few arrays. What an action does to them is worked out
  * once and can then be done to any state.
  */
-final class Places {
+public final class Places {
 
     private final Map<DeviceId, Integer> devices = new HashMap<>();
     private final Map<Place, Integer> numbers = new HashMap<>();
@@ -29,7 +29,7 @@ final class Places {
     private final Map<Place, int[]> putOut = new HashMap<>();
     private final Rig rig;
 
-    Places(Rig rig) {
+    public Places(Rig rig) {
         this.rig = rig;
         for (Device device : rig.devices()) {
             Model model = rig.model(device.id());
@@ -47,12 +47,12 @@ final class Places {
     }
 
     /** How many devices there are. */
-    int devices() {
+    public int devices() {
         return places.size();
     }
 
     /** The places of a device by its number. */
-    List<Place> of(int device) {
+    public List<Place> of(int device) {
         return places.get(device);
     }
 
@@ -73,13 +73,13 @@ final class Places {
      * @param number of the place; -1 for one that the hardware does not have
      * @param out the numbers of the places that the action ends
      */
-    record Move(int device, int number, Place place, Verb verb, int amount, int[] out) {}
+    public record Move(int device, int number, Place place, Verb verb, int amount, int[] out) {}
 
     /** What actions on a device do, in their order. */
-    List<Move> moves(DeviceId device, List<Action> actions) {
+    public List<Move> moves(DeviceId device, List<Action> actions) {
         return actions.stream()
                 .map(action -> {
-                    Place place = RigState.place(device, action);
+                    Place place = World.place(device, action);
                     return new Move(
                             devices.getOrDefault(device, 0),
                             number(place),

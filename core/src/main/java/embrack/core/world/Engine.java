@@ -1,4 +1,4 @@
-package embrack.core.sim;
+package embrack.core.world;
 
 import embrack.core.chart.MessageMemory;
 import embrack.core.compile.CompiledSwitch;
@@ -20,6 +20,7 @@ import embrack.core.way.Ways;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,7 +33,13 @@ import java.util.stream.Stream;
  * microseconds, MIDI 1.0); what is merged, filtered or taken off another kind of link is sent anew, one message behind
  * the other.
  */
-public final class Simulator {
+public final class Engine {
+
+    /**
+     * As many copies of a message are followed over a piece of its way, so that one press costs at most pieces times
+     * messages, whatever is wired in a ring. Two show all that copies can do: what turns round has turned back.
+     */
+    private static final int MOST_COPIES = 2;
 
     /** When a foot that pressed lets go, microseconds later. Common practice, no source. */
     private static final long LET_GO_MICROS = 150_000;
@@ -45,12 +52,12 @@ public final class Simulator {
     private final Map<DeviceId, Hearing> hearings = new HashMap<>();
     private final Map<Hop, Passage> passages = new HashMap<>();
 
-    public Simulator(Plan plan) {
+    public Engine(Plan plan) {
         this(plan, new Ways(plan.rig()));
     }
 
-    /** A simulator on ways that are worked out already. */
-    Simulator(Plan plan, Ways ways) {
+    /** A engine on ways that are worked out already. */
+    public Engine(Plan plan, Ways ways) {
         this.plan = plan;
         this.rig = plan.rig();
         this.ways = ways;
@@ -64,25 +71,21 @@ public final class Simulator {
      * @param before the state of the rig
      * @param startMicros the moment of the press, 0 or more
      */
-    public Pressed press(RigState before, SwitchAt at, long startMicros) {
+    public Pressed press(World before, SwitchAt at, long startMicros) {
         return press(before, at, Moment.PRESS, startMicros);
     }
 
     /** Does with a switch what belongs to a moment, once, and waits until all is quiet. */
-    public Pressed press(RigState before, SwitchAt at, Moment moment, long startMicros) {
+    public Pressed press(World before, SwitchAt at, Moment moment, long startMicros) {
         return play(before, journey(compiler.compile(plan.switches().at(at)), moment, startMicros));
     }
 
-    /**
-     * Presses a switch and lets it go.
-     *
-     * @param time how often it has been pressed, this one included: an alternating switch sends the other every second
-     * time
-     */
-    Pressed tap(RigState before, SwitchAt at, int time) {
+    /** Presses a switch and lets it go. */
+    public Pressed tap(World before, SwitchAt at) {
         CompiledSwitch compiled = compiler.compile(plan.switches().at(at));
-        boolean second = compiled.mode() == SwitchMode.ALTERNATING && time % 2 == 0;
-        Pressed down = play(before, journey(compiled, second ? Moment.AGAIN : Moment.PRESS, 0));
+        boolean alternates = compiled.mode() == SwitchMode.ALTERNATING;
+        Moment side = alternates && before.isTurned(at) ? Moment.AGAIN : Moment.PRESS;
+        Pressed down = play(alternates ? before.turning(at) : before, journey(compiled, side, 0));
         Pressed up = play(down.after(), journey(compiled, Moment.RELEASE, LET_GO_MICROS));
         return new Pressed(
                 up.after(),
@@ -90,12 +93,13 @@ public final class Simulator {
     }
 
     /** What a switch sends and when it arrives, at each of its moments. */
-    Journey journey(CompiledSwitch compiled, Moment moment, long startMicros) {
+    public Journey journey(CompiledSwitch compiled, Moment moment, long startMicros) {
         return journey(compiled.at().board(), compiled.sendings(moment), compiled.runningStatus(), startMicros);
     }
 
     /** Where the messages that a box sends go and when; that does not depend on the state of the rig. */
-    Journey journey(DeviceId sender, List<Sending> sendings, Wire.RunningStatus runningStatus, long startMicros) {
+    public Journey journey(
+            DeviceId sender, List<Sending> sendings, Wire.RunningStatus runningStatus, long startMicros) {
         var run = new Run();
         ways.outputs(sender).forEach(output -> run.send(output, sendings, runningStatus, startMicros));
         return run.untilQuiet();
@@ -106,18 +110,18 @@ public final class Simulator {
      *
      * @param atMicros when it begins, if nothing is in its way
      */
-    record Timed(Message message, long atMicros) {}
+    public record Timed(Message message, long atMicros) {}
 
     /** Where messages go that a player sends at times of their own. */
-    Journey journey(DeviceId sender, List<Timed> messages) {
+    public Journey journey(DeviceId sender, List<Timed> messages) {
         var run = new Run();
         ways.outputs(sender).forEach(output -> messages.forEach(timed -> run.send(output, timed)));
         return run.untilQuiet();
     }
 
     /** What a journey does to a rig in some state. */
-    Pressed play(RigState before, Journey journey) {
-        RigState state = before;
+    public Pressed play(World before, Journey journey) {
+        World state = before;
         List<Event> trace = new ArrayList<>(journey.others());
         for (Journey.Delivery delivery : journey.deliveries()) {
             DeviceId device = delivery.to().device();
@@ -126,9 +130,8 @@ public final class Simulator {
             if (reading instanceof Reading.Acts acts) {
                 state = state.after(device, acts.actions());
             }
-            if (hearing(device).implementation().remembers()) {
-                state = state.hearing(device, delivery.message());
-            }
+            state = state.remembering(
+                    device, hearing(device).implementation().remember(state.heardBy(device), delivery.message()));
         }
         trace.sort(Comparator.comparingLong(Event::atMicros));
         return new Pressed(state, trace);
@@ -138,7 +141,7 @@ public final class Simulator {
      * What a journey does, whatever the state of the rig; empty when a box that it reaches reads it by what came
      * before.
      */
-    Optional<List<Places.Move>> moves(Places places, Journey journey) {
+    public Optional<List<Places.Move>> moves(Places places, Journey journey) {
         List<Places.Move> moves = new ArrayList<>();
         for (Journey.Delivery delivery : journey.deliveries()) {
             DeviceId device = delivery.to().device();
@@ -172,8 +175,11 @@ public final class Simulator {
                         timing.waiting(h).worst(), rig.kind(h.link()) == LinkKind.FIVE_PIN && !ways.isRepeated(h)));
     }
 
+    /** A message, by what was sent that it comes from: what is sent twice is no copy. */
+    private record Copy(int sending, Message message) {}
+
     /** Messages on their way, taken in order of time, then of sending. */
-    private record InFlight(long arrivesMicros, int sequence, Hop hop, Message message, List<Hop> before) {
+    private record InFlight(long arrivesMicros, int sequence, int sending, Hop hop, Message message, List<Hop> before) {
         static final Comparator<InFlight> ORDER =
                 Comparator.comparingLong(InFlight::arrivesMicros).thenComparingInt(InFlight::sequence);
 
@@ -196,6 +202,8 @@ public final class Simulator {
         private final List<Event> others = new ArrayList<>();
         private final List<Journey.Delivery> deliveries = new ArrayList<>();
         private final Map<Socket, Long> busyUntil = new HashMap<>();
+        private final Map<Hop, Map<Copy, Integer>> copies = new IdentityHashMap<>();
+        private int sent;
         private int sequence;
 
         void send(Socket output, List<Sending> sendings, Wire.RunningStatus runningStatus, long startMicros) {
@@ -218,8 +226,9 @@ public final class Simulator {
                 if (hops.isEmpty()) {
                     others.add(new Event.Lost(time, output, message));
                 }
+                sent++;
                 for (Hop hop : hops) {
-                    controlAssignment(time, hop, message, List.of());
+                    setOff(time, sent, hop, message, List.of());
                 }
             }
         }
@@ -240,7 +249,8 @@ public final class Simulator {
             if (hops.isEmpty()) {
                 others.add(new Event.Lost(out, output, message));
             }
-            hops.forEach(hop -> controlAssignment(out, hop, message, List.of()));
+            sent++;
+            hops.forEach(hop -> setOff(out, sent, hop, message, List.of()));
         }
 
         Journey untilQuiet() {
@@ -253,8 +263,12 @@ public final class Simulator {
         private void arrive(InFlight flight) {
             Socket at = flight.hop().to();
             Message message = flight.message();
-            if (flight.cameRound()) {
-                others.add(new Event.CameRound(flight.arrivesMicros(), at, message));
+            int copy = copies.computeIfAbsent(flight.hop(), hop -> new HashMap<>())
+                    .merge(new Copy(flight.sending(), message), 1, Integer::sum);
+            if (flight.cameRound() || copy > MOST_COPIES) {
+                if (copy <= MOST_COPIES + 1) {
+                    others.add(new Event.CameRound(flight.arrivesMicros(), at, message));
+                }
                 return;
             }
             deliveries.add(new Journey.Delivery(flight.arrivesMicros(), at, message));
@@ -264,8 +278,12 @@ public final class Simulator {
                 before.add(flight.hop());
                 onward.forEach(next -> next.pass(message)
                         .ifPresentOrElse(
-                                passed -> controlAssignment(
-                                        sentAnew(flight.arrivesMicros(), next, passed), next, passed, before),
+                                passed -> setOff(
+                                        sentAnew(flight.arrivesMicros(), next, passed),
+                                        flight.sending(),
+                                        next,
+                                        passed,
+                                        before),
                                 () -> others.add(new Event.KeptBack(
                                         flight.arrivesMicros(), next.from(), message, next.filter()))));
             }
@@ -281,8 +299,8 @@ public final class Simulator {
             return out;
         }
 
-        private void controlAssignment(long time, Hop hop, Message message, List<Hop> before) {
-            queue.add(new InFlight(time + passage(hop).waitMicros(), sequence++, hop, message, before));
+        private void setOff(long time, int sending, Hop hop, Message message, List<Hop> before) {
+            queue.add(new InFlight(time + passage(hop).waitMicros(), sequence++, sending, hop, message, before));
         }
     }
 }

@@ -1,4 +1,4 @@
-package embrack.core.sim;
+package embrack.core.world;
 
 import embrack.core.chart.Aspect;
 import embrack.core.chart.Part;

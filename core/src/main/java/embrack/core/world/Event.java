@@ -1,4 +1,4 @@
-package embrack.core.sim;
+package embrack.core.world;
 
 import embrack.core.midi.Message;
 import embrack.core.rig.MidiFilter;

@@ -1,4 +1,4 @@
-package embrack.core.sim;
+package embrack.core.world;
 
 import embrack.core.chart.Action;
 import embrack.core.midi.Channel;

@@ -1,4 +1,4 @@
-package embrack.core.sim;
+package embrack.core.world;
 
 import java.util.List;
 
@@ -8,7 +8,7 @@ import java.util.List;
  * @param after the state when the last message has arrived
  * @param trace everything that happened, in order of time
  */
-public record Pressed(RigState after, List<Event> trace) {
+public record Pressed(World after, List<Event> trace) {
 
     public Pressed {
         trace = List.copyOf(trace);

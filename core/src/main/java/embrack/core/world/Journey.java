@@ -1,4 +1,4 @@
-package embrack.core.sim;
+package embrack.core.world;
 
 import embrack.core.midi.Message;
 import embrack.core.rig.Socket;
@@ -10,13 +10,13 @@ import java.util.List;
  * @param others what happens beside arriving: sent, lost, kept back, come round; as it came up
  * @param deliveries in the order of arriving
  */
-record Journey(List<Event> others, List<Delivery> deliveries) {
+public record Journey(List<Event> others, List<Delivery> deliveries) {
 
-    Journey {
+    public Journey {
         others = List.copyOf(others);
         deliveries = List.copyOf(deliveries);
     }
 
     /** The last byte of a message comes in at a port, so many microseconds after the simulation began. */
-    record Delivery(long atMicros, Socket to, Message message) {}
+    public record Delivery(long atMicros, Socket to, Message message) {}
 }
