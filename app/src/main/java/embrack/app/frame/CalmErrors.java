@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MultipartException;
 
@@ -106,8 +107,8 @@ class CalmErrors {
     @ExceptionHandler
     @Nullable
     String anythingElse(Exception e, HttpServletRequest request, HttpServletResponse response, Model page) {
-        if (response.isCommitted() || e instanceof IOException) {
-            return null; // whoever asked has gone
+        if (response.isCommitted() || isNobodyThere(e)) {
+            return null;
         }
         if (e instanceof ErrorResponse answer) {
             response.setStatus(answer.getStatusCode().value());
@@ -175,6 +176,14 @@ class CalmErrors {
 
     private static String shortened(String typed) {
         return typed.length() <= 60 ? typed : typed.substring(0, 60) + "...";
+    }
+
+    /**
+     * Whether no page of an error can be shown: whoever asked has gone, or listened to changes for as long as a page
+     * does, and what was written to as a stream of events takes no page.
+     */
+    static boolean isNobodyThere(Exception e) {
+        return e instanceof IOException || e instanceof AsyncRequestTimeoutException;
     }
 
     private static String calm(Model page, String title, String words, boolean looksAgain) {
