@@ -207,9 +207,7 @@ public final class Engine {
         private int sequence;
 
         void send(Socket output, List<Sending> sendings, Wire.RunningStatus runningStatus, long startMicros) {
-            List<Hop> hops = ways.leaving(output.device()).stream()
-                    .filter(hop -> hop.from().equals(output))
-                    .toList();
+            List<Hop> hops = leaving(output);
             boolean serial = rig.port(output).connector().isSerial();
             if (hops.isEmpty() && !serial) {
                 return;
@@ -223,20 +221,12 @@ public final class Engine {
                 others.add(new Event.Sent(time, output, message, bytes));
                 time += serial ? Wire.micros(bytes) : 0;
                 running = Wire.running(message, running);
-                if (hops.isEmpty()) {
-                    others.add(new Event.Lost(time, output, message));
-                }
-                sent++;
-                for (Hop hop : hops) {
-                    setOff(time, sent, hop, message, List.of());
-                }
+                leave(time, output, hops, message);
             }
         }
 
         void send(Socket output, Timed timed) {
-            List<Hop> hops = ways.leaving(output.device()).stream()
-                    .filter(hop -> hop.from().equals(output))
-                    .toList();
+            List<Hop> hops = leaving(output);
             boolean serial = rig.port(output).connector().isSerial();
             if (hops.isEmpty() && !serial) {
                 return;
@@ -246,11 +236,22 @@ public final class Engine {
             long out = begins + (serial ? Wire.micros(message.length()) : 0);
             busyUntil.put(output, out);
             others.add(new Event.Sent(begins, output, message, message.length()));
+            leave(out, output, hops, message);
+        }
+
+        private List<Hop> leaving(Socket output) {
+            return ways.leaving(output.device()).stream()
+                    .filter(hop -> hop.from().equals(output))
+                    .toList();
+        }
+
+        /** A message has left an output: by all pieces that begin there, or it is lost. */
+        private void leave(long time, Socket output, List<Hop> hops, Message message) {
             if (hops.isEmpty()) {
-                others.add(new Event.Lost(out, output, message));
+                others.add(new Event.Lost(time, output, message));
             }
             sent++;
-            hops.forEach(hop -> setOff(out, sent, hop, message, List.of()));
+            hops.forEach(hop -> setOff(time, sent, hop, message, List.of()));
         }
 
         Journey untilQuiet() {

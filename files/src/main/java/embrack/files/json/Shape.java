@@ -35,6 +35,6 @@ public interface Shape<C, V> {
 
     /** The same, with something to be done as soon as the value is read. */
     default Shape<C, V> then(BiConsumer<C, V> done) {
-        return new Then<>(this, done);
+        return Shapes.then(this, done);
     }
 }

@@ -8,6 +8,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.BiConsumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
@@ -202,6 +203,15 @@ public final class Shapes {
                     return schema;
                 },
                 "by " + key.words() + ": " + value.holds());
+    }
+
+    /** As another shape, with something that is done as soon as a value is read. */
+    static <C, V> Shape<C, V> then(Shape<C, V> shape, BiConsumer<C, V> done) {
+        return readAs(shape, (fields, name, before) -> {
+            V value = shape.read(fields, name, before);
+            done.accept(before.context(), value);
+            return value;
+        });
     }
 
     /** As another shape, read in a way of its own. */
