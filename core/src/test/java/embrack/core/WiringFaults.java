@@ -148,7 +148,7 @@ public final class WiringFaults {
                 "wiring.output-off",
                 Severity.STOPS,
                 "Tracks",
-                "Output port of Tracks is off, and something is linked to it.",
+                "Output port of Tracks is off, and it is meant to send.",
                 output.plan(),
                 on(output.plan()).set("tracks", "output-port", "on").plan()));
         Sketch homeless = clean().box("Computer", "computer")

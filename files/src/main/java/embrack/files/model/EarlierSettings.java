@@ -18,10 +18,10 @@ final class EarlierSettings {
 
     private EarlierSettings() {}
 
-    /** What was guessed then: a box did it while the setting was not at 0. */
+    /** What was guessed then: a box did it while the setting was on, not off. */
     static List<Condition> conditions(List<Setting> settings) {
         return settings.stream()
-                .filter(setting -> setting.min() <= 1 && setting.max() >= 1)
+                .filter(setting -> setting.min() == 0 && setting.max() == 1)
                 .flatMap(setting -> Optional.ofNullable(MEANT.get(setting.id().text()))
                         .map(ability -> new Condition(ability, setting.id(), 1))
                         .stream())

@@ -14,7 +14,7 @@ import embrack.core.rig.Rig;
 import embrack.core.switches.Switches;
 import java.util.stream.Stream;
 
-/** A box is linked onwards and not set to send. */
+/** A box is meant to send, and not set to. */
 final class OutputOff implements Rule {
 
     @Override
