@@ -5,7 +5,8 @@ import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
 import embrack.core.world.Event;
-import embrack.core.world.Pressed;
+import embrack.core.world.Happened;
+import embrack.core.world.Outcome;
 import embrack.core.world.World;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -42,8 +43,8 @@ public class HopBenchmark {
 
     /** Makes sure that a press takes as many hops as are counted. */
     public HopBenchmark() {
-        long hops = engine.press(start, at, 0).trace().stream()
-                .filter(event -> event instanceof Event.Arrived)
+        long hops = engine.settled(start, new Event.Press(at)).trace().stream()
+                .filter(event -> event instanceof Happened.Arrived)
                 .count();
         if (hops != HOPS) {
             throw new IllegalStateException("a press takes %d hops, not %d".formatted(hops, HOPS));
@@ -52,8 +53,8 @@ public class HopBenchmark {
 
     @Benchmark
     @OperationsPerInvocation(HOPS)
-    public Pressed hops() {
-        return engine.press(start, at, 0);
+    public Outcome hops() {
+        return engine.settled(start, new Event.Press(at));
     }
 
     @Benchmark

@@ -15,7 +15,8 @@ import embrack.core.rig.Socket;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
-import embrack.core.world.Pressed;
+import embrack.core.world.Event;
+import embrack.core.world.Outcome;
 import embrack.core.world.World;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -53,8 +54,8 @@ public class ProofBenchmark {
     }
 
     @Benchmark
-    public Pressed baselineOnePress() {
-        return engine.press(start, new SwitchAt(BOARD, 1, 1), 0);
+    public Outcome baselineOnePress() {
+        return engine.settled(start, new Event.Press(new SwitchAt(BOARD, 1, 1)));
     }
 
     private static Plan plan() {

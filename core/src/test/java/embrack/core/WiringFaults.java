@@ -176,6 +176,31 @@ public final class WiringFaults {
                 "Player A and Player B differ. Buffer: 128 samples, 256 samples.",
                 on(pair.plan()).set("player-b", "buffer", "256 samples").plan(),
                 pair.plan()));
+        Sketch guarded = on(pair.plan())
+                .box("Failover", "playback-interface-a-b")
+                .set("failover", "receive-channel", "5")
+                .feed("failover.output-8", List.of(Sound.HEARTBEAT), List.of())
+                .link("failover.computer-a > computer-a.usb-1", "failover.computer-b > computer-b.usb-1");
+        faults.add(fault(
+                "a-pair-that-waits-for-a-hand",
+                "wiring.pair-stays",
+                Severity.LOOK,
+                "Player A, Player B",
+                "If Player A fails, Player B does not come in: Fail over of Failover is by hand.",
+                on(guarded.plan()).set("failover", "fail-over", "by hand").plan(),
+                guarded.plan()));
+        faults.add(fault(
+                "a-heartbeat-on-another-output",
+                "wiring.pair-stays",
+                Severity.LOOK,
+                "Player A, Player B",
+                "If Player A fails, Player B does not come in: Failover waits for the heartbeat on Failover Output 8,"
+                        + " and it is on Failover Output 7.",
+                on(guarded.plan())
+                        .feed("failover.output-8", List.of(), List.of())
+                        .feed("failover.output-7", List.of(Sound.HEARTBEAT), List.of())
+                        .plan(),
+                guarded.plan()));
         faults.add(fault(
                 "cable-across-the-hall",
                 "wiring.too-long",

@@ -20,7 +20,7 @@ public record Mark(String shape, String tone, String words) {
         return switch (verdict) {
             case EXACT -> new Mark("tick", "exact", said(verdict.words()));
             case LATE, ALSO -> of(Severity.LOOK, said(verdict.words()));
-            case PART, EVERY_OTHER, WRONG, DEAD, NO_WAY -> of(Severity.STOPS, said(verdict.words()));
+            case PART, NOT_KNOWN, EVERY_OTHER, WRONG, DEAD, NO_WAY -> of(Severity.STOPS, said(verdict.words()));
         };
     }
 

@@ -94,7 +94,7 @@ record ModelPage(
                                 ? ""
                                 : "%d memories".formatted(model.memory().memories()),
                         model.writing().orElse("Keeps everything at once.")),
-                model.implementation().quirks().words(),
+                habitsOf(model),
                 model.power().map(Power::words).orElse(""),
                 new Obeys(
                         model.chart().text(),
@@ -127,6 +127,20 @@ record ModelPage(
                                 model.port(e.getKey().from()).orElseThrow().name(),
                                 model.port(e.getKey().to()).orElseThrow().name(),
                                 e.getValue() ? "" : ", off in a new one"))
+                .toList();
+    }
+
+    /** What the chart does not show: its habits, and what it does only while something is so. */
+    private static List<String> habitsOf(Model model) {
+        Stream<String> conditions = model.memory().conditions().stream().map(condition -> {
+            Setting setting = model.setting(condition.setting()).orElseThrow();
+            return "%s only while %s is %s."
+                    .formatted(capital(condition.ability().words()), setting.name(), setting.shown(condition.value()));
+        });
+        Stream<String> heartbeat = model.sockets().heartbeat().flatMap(model::port).stream()
+                .map(port -> "The other of a pair plays on only while the heartbeat is on %s.".formatted(port.name()));
+        return Stream.of(model.implementation().quirks().words().stream(), conditions, heartbeat)
+                .flatMap(each -> each)
                 .toList();
     }
 

@@ -15,7 +15,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.sim.Rehearsal;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Place;
 import embrack.core.world.Reading;
 import embrack.core.world.World;
@@ -167,12 +167,12 @@ record TrialView(
                         .toList());
     }
 
-    private static Stream<TapeLine> line(Plan plan, Board board, Event event) {
+    private static Stream<TapeLine> line(Plan plan, Board board, Happened event) {
         ShownMessage shown = ShownMessage.on(board, event.message());
         String message = shown.line().replaceAll(" +", " ");
         return switch (event) {
-            case Event.Sent sent -> Stream.empty();
-            case Event.Lost lost ->
+            case Happened.Sent sent -> Stream.empty();
+            case Happened.Lost lost ->
                 Stream.of(new TapeLine(
                         Wire.millis(lost.atMicros()),
                         way(plan, lost.socket()),
@@ -180,7 +180,15 @@ record TrialView(
                         shown.bytes(),
                         "nothing is plugged in here",
                         "stop"));
-            case Event.KeptBack kept ->
+            case Happened.Failed failed ->
+                Stream.of(new TapeLine(
+                        Wire.millis(failed.atMicros()),
+                        way(plan, failed.socket()),
+                        message,
+                        shown.bytes(),
+                        "lost: the link is out, or what it leads to is off",
+                        "stop"));
+            case Happened.KeptBack kept ->
                 Stream.of(new TapeLine(
                         Wire.millis(kept.atMicros()),
                         way(plan, kept.socket()),
@@ -188,7 +196,7 @@ record TrialView(
                         shown.bytes(),
                         "kept back: it " + kept.filter().words(),
                         "note"));
-            case Event.CameRound round ->
+            case Happened.CameRound round ->
                 Stream.of(new TapeLine(
                         Wire.millis(round.atMicros()),
                         way(plan, round.socket()),
@@ -196,7 +204,7 @@ record TrialView(
                         shown.bytes(),
                         "comes round again, and would for ever",
                         "stop"));
-            case Event.Arrived arrived ->
+            case Happened.Arrived arrived ->
                 Stream.of(new TapeLine(
                         Wire.millis(arrived.atMicros()),
                         way(plan, arrived.socket()),
@@ -211,7 +219,7 @@ record TrialView(
         return plan.rig().words(socket);
     }
 
-    private static String outcome(Plan plan, Event.Arrived arrived) {
+    private static String outcome(Plan plan, Happened.Arrived arrived) {
         return switch (arrived.reading()) {
             case Reading.Acts acts ->
                 Words.list(acts.actions().stream()
@@ -220,6 +228,9 @@ record TrialView(
             case Reading.OtherChannel other ->
                 "ignored: it listens on channel " + other.listensOn().number();
             case Reading.InputOff off -> "ignored: %s is off".formatted(off.setting());
+            case Reading.Deaf deaf -> "ignored: it loads or starts, and obeys nothing yet";
+            case Reading.NotWritten memory ->
+                "ignored: nothing was written into memory %d, which it has loaded".formatted(memory.memory());
             case Reading.MeansNothing nothing -> "ignored: it means nothing to this box";
         };
     }

@@ -51,6 +51,19 @@ final class ActionReader {
         throw fault;
     }
 
+    /** Actions with semicolons between them, up to the end. */
+    static List<Action> list(Cursor cursor, BiPredicate<Verb, PartId> known) {
+        List<Action> actions = new ArrayList<>();
+        do {
+            int semicolon = cursor.find(';');
+            actions.addAll(read(cursor.until(semicolon < 0 ? Integer.MAX_VALUE : semicolon), known));
+            if (semicolon < 0) {
+                break;
+            }
+        } while (!cursor.isAtEnd());
+        return actions;
+    }
+
     private static List<Action> read(Cursor cursor, Verb verb, BiPredicate<Verb, PartId> known) {
         cursor.accept(verb.phrase());
         Optional<Integer> amount = Optional.empty();

@@ -12,11 +12,13 @@ import java.util.SequencedMap;
  * @param safe what makes the box safe, in order
  * @param needs what stands still without something else, with what that is
  * @param meanings what parts are to a show, in the order in which they are named
+ * @param standing how parts come to stand as they do, whatever messages say
  */
-public record Beside(List<Action> safe, Map<PartId, PartId> needs, SequencedMap<PartId, Meaning> meanings) {
+public record Beside(
+        List<Action> safe, Map<PartId, PartId> needs, SequencedMap<PartId, Meaning> meanings, Standing standing) {
 
     /** Nothing beside the rows. */
-    public static final Beside NOTHING = new Beside(List.of(), Map.of(), new LinkedHashMap<>());
+    public static final Beside NOTHING = new Beside(List.of(), Map.of(), new LinkedHashMap<>(), Standing.PLAIN);
 
     public Beside {
         safe = List.copyOf(safe);

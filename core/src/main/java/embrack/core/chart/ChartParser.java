@@ -35,6 +35,7 @@ final class ChartParser {
     private final List<Action> safe = new ArrayList<>();
     private final Map<PartId, PartId> needs = new LinkedHashMap<>();
     private final SequencedMap<PartId, Meaning> meanings = new LinkedHashMap<>();
+    private final StandingReader standing = new StandingReader(this::known, this::isKnown);
     private final List<Problem> problems = new ArrayList<>();
     private final Map<PartId, Part> parts = new HashMap<>();
     private Conventions conventions = Conventions.UNSAID;
@@ -57,7 +58,7 @@ final class ChartParser {
         } else {
             text.lines().forEach(this::readLine);
         }
-        Beside beside = new Beside(safe, needs, meanings);
+        Beside beside = new Beside(safe, needs, meanings, standing.standing());
         Optional<Chart> chart = problems.isEmpty()
                 ? Optional.of(new Chart(
                         text, conventions, rows.stream().map(LinedRow::row).toList(), learnables, beside))
@@ -101,7 +102,7 @@ final class ChartParser {
             readNeed(cursor);
         } else if (cursor.accept("means")) {
             readMeaning(cursor);
-        } else {
+        } else if (!standing.accepts(cursor)) {
             boolean except = cursor.accept("except");
             readRule(cursor, except);
         }
@@ -220,14 +221,14 @@ final class ChartParser {
         if (!cursor.accept(":")) {
             throw cursor.fault("A colon is missing: safe: stop all Tracks; open Main");
         }
-        do {
-            int semicolon = cursor.find(';');
-            Cursor part = cursor.until(semicolon < 0 ? Integer.MAX_VALUE : semicolon);
-            ActionReader.read(part, this::isKnown).forEach(safe::add);
-            if (semicolon < 0) {
-                return;
-            }
-        } while (!cursor.isAtEnd());
+        safe.addAll(ActionReader.list(cursor, this::isKnown));
+    }
+
+    /** The parts that are named at a cursor, all of which lines above are about. */
+    private List<Part> known(Cursor cursor) {
+        Span<Part> names = NameReader.read(cursor);
+        requireKnown(names, names);
+        return names.each();
     }
 
     /**

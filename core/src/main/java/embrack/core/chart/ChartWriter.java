@@ -67,22 +67,53 @@ public final class ChartWriter {
                             .flatMap(id -> known.part(id).stream())
                             .toList()));
         }
+        lines.addAll(standing(known, beside.standing()));
         if (!beside.safe().isEmpty()) {
-            lines.add("safe: "
-                    + beside.safe().stream()
-                            .map(action -> action.verb().phrase() + " "
-                                    + known.part(action.part())
-                                            .map(ChartWriter::name)
-                                            .orElseThrow()
-                                    + action.amount().map(a -> " at " + a).orElse(""))
-                            .collect(Collectors.joining("; ")));
+            lines.add("safe: " + actions(known, beside.safe()));
         }
         return String.join("\n", lines);
     }
 
+    private static String actions(Chart known, List<Action> actions) {
+        return actions.stream()
+                .map(action -> action.verb().phrase() + " "
+                        + known.part(action.part()).map(ChartWriter::name).orElseThrow()
+                        + action.amount().map(a -> " at " + a).orElse(""))
+                .collect(Collectors.joining("; "));
+    }
+
+    private static List<String> standing(Chart known, Standing standing) {
+        List<String> lines = new ArrayList<>();
+        standing.alone().forEach(group -> lines.add("one at a time: " + names(known, group)));
+        if (!standing.atStart().isEmpty()) {
+            lines.add("at start: " + actions(known, standing.atStart()));
+        }
+        known.parts().stream()
+                .map(Part::id)
+                .filter(standing.kept()::contains)
+                .forEach(part -> lines.add("kept at power-off: " + names(known, List.of(part))));
+        standing.loading()
+                .ifPresent(loading -> lines.add("loads memory: " + names(known, loading.memories())
+                        + (loading.deafMillis() == 0 ? "" : "; deaf for %d ms".formatted(loading.deafMillis()))));
+        return lines;
+    }
+
+    private static String names(Chart known, List<PartId> parts) {
+        return String.join(
+                "; ",
+                runs(parts.stream().map(part -> known.part(part).orElseThrow()).toList()));
+    }
+
     /** The lines that say what parts are to a show, those that step together in one. */
     public static List<String> meanings(Meaning meaning, List<Part> parts) {
-        List<String> lines = new ArrayList<>();
+        return runs(parts).stream()
+                .map(run -> "means %s: %s".formatted(meaning.words(), run))
+                .toList();
+    }
+
+    /** The names of parts, those that step together as one. */
+    private static List<String> runs(List<Part> parts) {
+        List<String> runs = new ArrayList<>();
         for (int i = 0; i < parts.size(); ) {
             Optional<Stepping> stepping = Stepping.of(parts.get(i));
             int end = i + 1;
@@ -92,14 +123,11 @@ public final class ChartWriter {
                     && parts.get(end).name().text().equals(stepping.get().at(end - i))) {
                 end++;
             }
-            lines.add("means %s: %s%s"
-                    .formatted(
-                            meaning.words(),
-                            name(parts.get(i)),
-                            end == i + 1 ? "" : ".." + (stepping.get().number() + end - i - 1)));
+            runs.add(name(parts.get(i))
+                    + (end == i + 1 ? "" : ".." + (stepping.orElseThrow().number() + end - i - 1)));
             i = end;
         }
-        return lines;
+        return runs;
     }
 
     /** Where the run of rows that step together ends, exclusive. */

@@ -18,13 +18,15 @@ import java.util.stream.Stream;
  * @param steps by the moment in which they are done
  * @param byItself what the board sends beside, since its mode wants it: the other value of a message, at the second
  * press or on release
+ * @param pressAlsoWhenHeld whether its press is sent at once even where it may become a hold
  */
 public record CompiledSwitch(
         SwitchAt at,
         SwitchMode mode,
         SortedMap<Moment, List<CompiledStep>> steps,
         SortedMap<Moment, List<Message>> byItself,
-        Wire.RunningStatus runningStatus) {
+        Wire.RunningStatus runningStatus,
+        boolean pressAlsoWhenHeld) {
 
     /** How long a board waits for a second press before it believes in a single one. Common practice, no source. */
     public static final int DOUBLE_PRESS_MILLIS = 250;
@@ -79,6 +81,11 @@ public record CompiledSwitch(
     /** How long the board holds a press back to see whether it becomes a double press, ms. */
     public int heldBackMillis() {
         return steps(Moment.DOUBLE_PRESS).isEmpty() ? 0 : DOUBLE_PRESS_MILLIS;
+    }
+
+    /** Whether the board waits with a press until the foot lets go, since it may become a hold. */
+    public boolean isHeldBackForHold() {
+        return !pressAlsoWhenHeld && !steps(Moment.HOLD).isEmpty();
     }
 
     /** The waits of a moment together, ms. */

@@ -63,7 +63,17 @@ public final class Compiler {
         SortedMap<Moment, List<CompiledStep>> compiled = new TreeMap<>();
         assignment.moments().forEach((moment, steps) -> compiled.put(moment, compile(assignment.at(), steps)));
         requireMode(mode, board, compiled);
-        return new CompiledSwitch(assignment.at(), mode, compiled, byItself(mode, compiled), board.runningStatus());
+        return new CompiledSwitch(
+                assignment.at(),
+                mode,
+                compiled,
+                byItself(mode, compiled),
+                board.runningStatus(),
+                plan.rig()
+                        .model(assignment.at().board())
+                        .implementation()
+                        .quirks()
+                        .pressAlsoWhenHeld());
     }
 
     /** One step, as it would be if nothing else were sent in the same press. */

@@ -11,7 +11,9 @@ public enum Ability {
     /** It obeys its chart, but for clock and transport. */
     HEARS_REMOTE,
     /** It follows clock, time code and transport. */
-    HEARS_SYNC;
+    HEARS_SYNC,
+    /** When the one of a pair that hangs on it fails, it brings in the other by itself. */
+    FAILS_OVER;
 
     /** As the text of a box has it: "hears notes". */
     public String words() {

@@ -4,6 +4,7 @@ import embrack.core.chart.Action;
 import embrack.core.chart.Chart;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
+import embrack.core.chart.Standing;
 import embrack.core.chart.Trigger;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
@@ -104,6 +105,11 @@ public record Model(
 
     public Chart chart() {
         return implementation.chart();
+    }
+
+    /** How its parts come to stand as they do, whatever messages say. */
+    public Standing standing() {
+        return chart().beside().standing();
     }
 
     /** What can be acted on, in the order of the chart. */

@@ -10,8 +10,9 @@ import java.util.TreeSet;
  *
  * @param sources at least one
  * @param milliamps what it draws at 5 V from USB, or at its supply's voltage, 1 to 20000; 0 when it is not known
+ * @param startSeconds how long it takes from being switched on until it obeys, in s, 0 to 600
  */
-public record Power(SortedSet<Source> sources, int milliamps) {
+public record Power(SortedSet<Source> sources, int milliamps, int startSeconds) {
 
     /** Where power comes from. */
     public enum Source {
@@ -45,11 +46,15 @@ public record Power(SortedSet<Source> sources, int milliamps) {
         if (milliamps < 0 || milliamps > 20_000) {
             throw new IllegalArgumentException("a box draws 0 to 20000 mA, was " + milliamps);
         }
+        if (startSeconds < 0 || startSeconds > 600) {
+            throw new IllegalArgumentException("a box starts in 0 to 600 s, was " + startSeconds);
+        }
     }
 
     /** In words: "USB or batteries, 120 mA". */
     public String words() {
         return Words.list(sources.stream().map(Source::words).toList()).replace(" and ", " or ")
-                + (milliamps == 0 ? "" : ", " + milliamps + " mA");
+                + (milliamps == 0 ? "" : ", " + milliamps + " mA")
+                + (startSeconds == 0 ? "" : ", starts in %d s".formatted(startSeconds));
     }
 }

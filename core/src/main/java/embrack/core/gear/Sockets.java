@@ -16,8 +16,11 @@ import java.util.TreeMap;
  * @param shared sockets with more uses than they can have at once
  * @param passes ways through the box, beside those from its inputs to its THRU; true for those that are open in a new
  * box
+ * @param heartbeat the output on which the heartbeat of what hangs on the box has to be, so that its other side plays
+ * on when that stops
  */
-public record Sockets(List<Port> ports, List<SharedSocket> shared, SortedMap<Route, Boolean> passes) {
+public record Sockets(
+        List<Port> ports, List<SharedSocket> shared, SortedMap<Route, Boolean> passes, Optional<PortId> heartbeat) {
 
     public Sockets {
         ports = List.copyOf(ports);
@@ -37,6 +40,9 @@ public record Sockets(List<Port> ports, List<SharedSocket> shared, SortedMap<Rou
                     throw new IllegalArgumentException(
                             "a shared socket names the port \"%s\", which is not there".formatted(id));
                 });
+        heartbeat.filter(id -> !ids.contains(id)).ifPresent(id -> {
+            throw new IllegalArgumentException("the heartbeat is on \"%s\", which is not there".formatted(id));
+        });
         for (Route route : passes.keySet()) {
             requireIsWay(ports, route);
         }
@@ -44,7 +50,7 @@ public record Sockets(List<Port> ports, List<SharedSocket> shared, SortedMap<Rou
 
     /** Sockets that nothing shares and nothing but a THRU passes on between. */
     public Sockets(List<Port> ports, List<SharedSocket> shared) {
-        this(ports, shared, Collections.emptySortedMap());
+        this(ports, shared, Collections.emptySortedMap(), Optional.empty());
     }
 
     /** Sockets that nothing shares. */

@@ -60,12 +60,12 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
         World start = World.poweredOn(plan.rig());
         World after = plan.switches().at(at).steps().isEmpty()
                 ? start
-                : engine.press(start, at, 0).after();
+                : engine.tap(start, at).after();
         List<Miss> misses = new ArrayList<>();
         Board board = plan.board(at.board());
         for (int number : board.besides(at.number())) {
             SwitchAt hit = new SwitchAt(at.board(), at.bank(), number);
-            World missed = engine.press(after, hit, 0).after();
+            World missed = engine.tap(after, hit).after();
             List<Phrase> changes = after.differences(missed).stream()
                     .map(place -> changed(place, missed))
                     .toList();

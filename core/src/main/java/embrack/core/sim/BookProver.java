@@ -19,12 +19,12 @@ import embrack.core.switches.Switches;
 import embrack.core.way.Timing;
 import embrack.core.way.Ways;
 import embrack.core.world.Engine;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Journey;
 import embrack.core.world.Lane;
+import embrack.core.world.Outcome;
 import embrack.core.world.Place;
 import embrack.core.world.Places;
-import embrack.core.world.Pressed;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -82,7 +82,7 @@ public final class BookProver {
             Verdict verdict,
             SortedSet<Place> targets,
             SortedSet<Place> wrong,
-            List<Event> trace,
+            List<Happened> trace,
             long worst,
             long usual,
             Deed deed) {}
@@ -213,12 +213,13 @@ public final class BookProver {
             List<Trial> trials =
                     starts.stream().map(start -> trial(start, plain)).toList();
             SortedSet<Place> wrong = Trial.wrongPlaces(trials);
-            Pressed once = engine.play(starts.getFirst(), journey);
+            Outcome once = engine.play(starts.getFirst(), journey);
             boolean stopped = steps.stream().anyMatch(step -> step.obstacle().isPresent());
             boolean unexplained = sent.steps().isEmpty();
             Verdict verdict = stopped
                     ? Verdict.NO_WAY
                     : unexplained ? Verdict.EXACT : Judge.steadyVerdict(targets, wrong, trials, false);
+            Verdict told = journey.cameRoundAt().isPresent() ? Judge.unknown(verdict) : verdict;
             List<Step> settled = sent.steps().stream()
                     .map(step -> step.action().verb().turnsRound()
                             ? new Step(
@@ -232,7 +233,7 @@ public final class BookProver {
                     deeds.of(unexplained ? List.of() : settled, journey).meant(), journey, plain.moves());
             return new Proven(
                     steps,
-                    verdict,
+                    told,
                     targets,
                     unexplained ? new TreeSet<>() : wrong,
                     once.trace(),

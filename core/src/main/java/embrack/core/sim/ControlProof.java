@@ -2,7 +2,7 @@ package embrack.core.sim;
 
 import embrack.core.compile.CompiledControl;
 import embrack.core.switches.ControlAt;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Place;
 import java.util.Collections;
 import java.util.List;
@@ -25,7 +25,7 @@ public record ControlProof(
         SortedSet<Place> targets,
         SortedSet<Place> wrongPlaces,
         List<Trial> trials,
-        List<Event> trace) {
+        List<Happened> trace) {
 
     public ControlProof {
         targets = Collections.unmodifiableSortedSet(new TreeSet<>(targets));

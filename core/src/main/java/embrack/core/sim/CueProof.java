@@ -3,7 +3,7 @@ package embrack.core.sim;
 import embrack.core.compile.CompiledStep;
 import embrack.core.midi.Message;
 import embrack.core.show.Cue;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Place;
 import java.util.Collections;
 import java.util.List;
@@ -31,7 +31,7 @@ public record CueProof(
         Verdict verdict,
         SortedSet<Place> targets,
         SortedSet<Place> wrongPlaces,
-        List<Event> trace,
+        List<Happened> trace,
         long worstMicros,
         long usualMicros,
         long leadMicros,

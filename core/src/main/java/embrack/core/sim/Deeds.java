@@ -6,11 +6,11 @@ import embrack.core.rig.Rig;
 import embrack.core.switches.Step;
 import embrack.core.way.Timing;
 import embrack.core.world.Engine;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Journey;
+import embrack.core.world.Outcome;
 import embrack.core.world.Place;
 import embrack.core.world.Places;
-import embrack.core.world.Pressed;
 import embrack.core.world.Reading;
 import embrack.core.world.World;
 import java.util.Collection;
@@ -67,10 +67,10 @@ final class Deeds {
     }
 
     /** When the last message that does something has done it, with what its box still waits for. */
-    long worstMicros(Pressed pressed) {
+    long worstMicros(Outcome pressed) {
         long worst = pressed.lastArrivalMicros();
-        for (Event event : pressed.trace()) {
-            if (event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts) {
+        for (Happened event : pressed.trace()) {
+            if (event instanceof Happened.Arrived arrived && arrived.reading() instanceof Reading.Acts) {
                 worst = Math.max(
                         worst,
                         event.atMicros()

@@ -19,6 +19,11 @@ final class Judge {
         return steadyVerdict(targets, wrong, trials, isLate);
     }
 
+    /** What can be said where messages come round: what is wrong already is wrong, else nobody knows. */
+    static Verdict unknown(Verdict proven) {
+        return proven.compareTo(Verdict.NOT_KNOWN) < 0 ? Verdict.NOT_KNOWN : proven;
+    }
+
     /** What a movement showed, for which being right at some positions is not being right at all. */
     static Verdict steadyVerdict(SortedSet<Place> targets, SortedSet<Place> wrong, List<Trial> trials, boolean isLate) {
         if (wrong.isEmpty()) {

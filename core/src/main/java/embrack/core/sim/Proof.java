@@ -2,12 +2,14 @@ package embrack.core.sim;
 
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.CompiledSwitch;
+import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Place;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
 
@@ -21,7 +23,8 @@ import java.util.TreeSet;
  * @param wrongPlaces every place that was ever wrong
  * @param trials the presses it rests on: from power-on, and from the opposite of it
  * @param trace what the gesture does once, message by message
- * @param worstMicros when the last message of the gesture has arrived, microseconds after it
+ * @param cameRoundAt the first box to which a message came round, so that nobody knows what it leaves
+ * @param last of its moments the one that takes longest, and how long
  */
 public record Proof(
         CompiledSwitch compiled,
@@ -30,8 +33,27 @@ public record Proof(
         SortedSet<Place> targets,
         SortedSet<Place> wrongPlaces,
         List<Trial> trials,
-        List<Event> trace,
-        long worstMicros) {
+        List<Happened> trace,
+        Optional<DeviceId> cameRoundAt,
+        Arrival last) {
+
+    /**
+     * When all that a moment sends has been done.
+     *
+     * @param moment a press, its second press, its release, a hold, a double press
+     * @param worstMicros after it, at worst
+     */
+    public record Arrival(Moment moment, long worstMicros) {
+
+        /** How much of that is not meant: all but the waits that the steps ask for. */
+        long lateness(CompiledSwitch compiled) {
+            return worstMicros - compiled.waitMillis(moment) * 1_000L;
+        }
+
+        boolean isLate(CompiledSwitch compiled) {
+            return lateness(compiled) > Prover.LATEST_MICROS;
+        }
+    }
 
     /** The moments that a press has in it. */
     private static final List<Moment> OF_A_PRESS = List.of(Moment.PRESS, Moment.AGAIN, Moment.RELEASE);
@@ -41,6 +63,11 @@ public record Proof(
         wrongPlaces = Collections.unmodifiableSortedSet(new TreeSet<>(wrongPlaces));
         trials = List.copyOf(trials);
         trace = List.copyOf(trace);
+    }
+
+    /** When the last message of the gesture has arrived, microseconds after the moment that takes longest. */
+    public long worstMicros() {
+        return last.worstMicros();
     }
 
     public SwitchAt at() {

@@ -4,8 +4,10 @@ import embrack.core.compile.CompiledControl;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.gear.SwitchMode;
+import embrack.core.midi.DataByte;
 import embrack.core.midi.Wire;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Moment;
@@ -14,11 +16,11 @@ import embrack.core.switches.Target;
 import embrack.core.way.Timing;
 import embrack.core.way.Ways;
 import embrack.core.world.Engine;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Journey;
+import embrack.core.world.Outcome;
 import embrack.core.world.Place;
 import embrack.core.world.Places;
-import embrack.core.world.Pressed;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -26,6 +28,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -108,17 +111,51 @@ public final class Prover {
         long heldBack = gesture == Moment.PRESS ? compiled.heldBackMillis() * 1_000L : 0;
         moments.forEach(moment ->
                 byMoment.put(moment, deeds.of(assignment.steps(moment), engine.journey(compiled, moment, heldBack))));
+        if (gesture == Moment.HOLD && compiled.pressAlsoWhenHeld()) {
+            around(compiled, byMoment);
+        }
         List<Trial> trials = starts.stream()
                 .map(start -> trial(start, compiled, gesture, byMoment))
                 .toList();
-        Pressed once = engine.play(
+        Outcome once = engine.play(
                 starts.getFirst(), Objects.requireNonNull(byMoment.get(gesture)).journey());
-        long worst = deeds.worstMicros(once);
-        boolean isLate = worst - compiled.waitMillis(gesture) * 1_000L > LATEST_MICROS;
+        Proof.Arrival last = arrival(compiled, gesture, byMoment);
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
-        Verdict verdict =
-                compiled.isObstructed(moments) ? Verdict.NO_WAY : Judge.verdict(targets, wrong, trials, isLate);
-        return new Proof(compiled, gesture, verdict, targets, wrong, trials, once.trace(), worst);
+        Verdict verdict = compiled.isObstructed(moments)
+                ? Verdict.NO_WAY
+                : Judge.verdict(targets, wrong, trials, last.isLate(compiled));
+        Optional<DeviceId> round = byMoment.values().stream()
+                .flatMap(deed -> deed.journey().cameRoundAt().stream())
+                .findFirst();
+        return new Proof(
+                compiled,
+                gesture,
+                round.isEmpty() ? verdict : Judge.unknown(verdict),
+                targets,
+                wrong,
+                trials,
+                once.trace(),
+                round,
+                last);
+    }
+
+    /** What a board sends before and after a hold of which only the hold is meant. */
+    private void around(CompiledSwitch compiled, Map<Moment, Deed> byMoment) {
+        for (Moment moment : Proof.moments(Moment.PRESS)) {
+            byMoment.put(moment, deeds.of(List.of(), engine.journey(compiled, moment, 0)));
+        }
+    }
+
+    /** Of all moments of a gesture the one after which it takes longest until all is done; the first of equals. */
+    private Proof.Arrival arrival(CompiledSwitch compiled, Moment gesture, Map<Moment, Deed> byMoment) {
+        return Proof.moments(gesture).stream()
+                .map(moment -> new Proof.Arrival(
+                        moment,
+                        deeds.worstMicros(engine.play(
+                                starts.getFirst(),
+                                Objects.requireNonNull(byMoment.get(moment)).journey()))))
+                .reduce((a, b) -> b.lateness(compiled) > a.lateness(compiled) ? b : a)
+                .orElseThrow();
     }
 
     /** One treadle, fader or knob that moves a level. */
@@ -130,9 +167,10 @@ public final class Prover {
                 .map(start -> sweep(start, controlAssignment, compiled))
                 .toList();
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
-        List<Event> trace =
-                engine.play(starts.getFirst(), journey(compiled, 127)).trace();
-        Verdict verdict = compiled.isObstructed() ? Verdict.NO_WAY : Judge.steadyVerdict(targets, wrong, trials, false);
+        List<Happened> trace =
+                engine.play(starts.getFirst(), journey(compiled, DataByte.MAX)).trace();
+        Verdict proven = compiled.isObstructed() ? Verdict.NO_WAY : Judge.steadyVerdict(targets, wrong, trials, false);
+        Verdict verdict = journey(compiled, DataByte.MAX).cameRoundAt().isPresent() ? Judge.unknown(proven) : proven;
         return new ControlProof(compiled, verdict, targets, wrong, trials, trace);
     }
 
@@ -172,21 +210,26 @@ public final class Prover {
         Deed press = Objects.requireNonNull(byMoment.get(gesture));
         Deed again = byMoment.getOrDefault(Moment.AGAIN, press);
         Deed release = byMoment.getOrDefault(Moment.RELEASE, press);
+        boolean pressBefore = gesture != Moment.PRESS && byMoment.containsKey(Moment.PRESS);
+        boolean released = (gesture == Moment.PRESS || pressBefore) && !release.isNothing();
+        boolean alternates = (gesture == Moment.PRESS || pressBefore) && compiled.mode() == SwitchMode.ALTERNATING;
         World ideal = start;
         World actual = start;
         for (int number = 1; number <= PRESSES; number++) {
-            boolean alternates = gesture == Moment.PRESS && compiled.mode() == SwitchMode.ALTERNATING;
             boolean second = alternates && actual.isTurned(compiled.at());
             World before = actual;
             actual = alternates ? actual.turning(compiled.at()) : actual;
-            ideal = ideal.after((second && !again.meant().isEmpty() ? again : press).meant());
-            actual = deeds.done(actual, second ? again : press);
+            Deed down = second ? again : byMoment.getOrDefault(Moment.PRESS, press);
+            Deed meant = pressBefore ? press : down;
+            ideal = ideal.after((meant.meant().isEmpty() ? press : meant).meant());
+            actual = deeds.done(actual, down);
+            actual = pressBefore ? deeds.done(actual, press) : actual;
             presses.add(new Press(number, second ? Moment.AGAIN : gesture, before, ideal, actual));
-            if (gesture == Moment.PRESS && !release.isNothing()) {
-                World down = actual;
+            if (released) {
+                World held = actual;
                 ideal = ideal.after(release.meant());
                 actual = deeds.done(actual, release);
-                presses.add(new Press(number, Moment.RELEASE, down, ideal, actual));
+                presses.add(new Press(number, Moment.RELEASE, held, ideal, actual));
             }
         }
         return new Trial(start, presses);

@@ -3,7 +3,7 @@ package embrack.core.sim;
 import embrack.core.plan.Plan;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
-import embrack.core.world.Pressed;
+import embrack.core.world.Outcome;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,7 +17,7 @@ import java.util.List;
 public record Rehearsal(World start, List<Played> played) {
 
     /** One press of the rehearsal. */
-    public record Played(SwitchAt at, Pressed pressed) {}
+    public record Played(SwitchAt at, Outcome pressed) {}
 
     public Rehearsal {
         played = List.copyOf(played);
@@ -29,7 +29,7 @@ public record Rehearsal(World start, List<Played> played) {
         World state = start;
         List<Played> played = new ArrayList<>();
         for (SwitchAt at : presses) {
-            Pressed pressed = engine.tap(state, at);
+            Outcome pressed = engine.tap(state, at);
             state = pressed.after();
             played.add(new Played(at, pressed));
         }

@@ -2,7 +2,7 @@ package embrack.core.sim;
 
 import embrack.core.plan.Plan;
 import embrack.core.switches.Step;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Reading;
 import java.util.List;
 
@@ -29,8 +29,8 @@ public record Story(List<String> intended, List<String> actual, List<String> pat
                         .toList());
     }
 
-    private static List<Step> done(Event event) {
-        return event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts acts
+    private static List<Step> done(Happened event) {
+        return event instanceof Happened.Arrived arrived && arrived.reading() instanceof Reading.Acts acts
                 ? acts.actions().stream()
                         .map(action -> new Step(arrived.socket().device(), action))
                         .toList()

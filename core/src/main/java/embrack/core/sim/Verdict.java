@@ -11,6 +11,8 @@ public enum Verdict {
     ALSO("also"),
     /** Some of what was meant; the rest does not move. */
     PART("part"),
+    /** Its messages come round, and nobody knows what they leave in the end. */
+    NOT_KNOWN("not known"),
     /** Right on some presses, wrong on others. */
     EVERY_OTHER("every other"),
     /** Something else than what was meant. */

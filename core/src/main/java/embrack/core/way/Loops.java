@@ -3,6 +3,7 @@ package embrack.core.way;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.RealTime;
+import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -31,6 +32,11 @@ public final class Loops {
     public record Loop(List<Hop> hops) {
         public Loop {
             hops = List.copyOf(hops);
+        }
+
+        /** Whether it goes through a box. */
+        public boolean passes(DeviceId box) {
+            return hops.stream().anyMatch(hop -> hop.arrivesAt().equals(box));
         }
     }
 

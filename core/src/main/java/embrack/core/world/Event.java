@@ -1,30 +1,74 @@
 package embrack.core.world;
 
 import embrack.core.midi.Message;
-import embrack.core.rig.MidiFilter;
-import embrack.core.rig.Socket;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.Pair;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.SwitchAt;
 
-/** Something that happens to a message, with the time since the simulation began in microseconds. */
+/** What comes upon a rig from outside: feet and hands, time, and what goes wrong. */
 public sealed interface Event {
 
-    long atMicros();
+    /** Time goes by, and messages go on their ways. {@code micros} in microseconds, 0 or more. */
+    record Wait(long micros) implements Event {
+        public Wait {
+            if (micros < 0) {
+                throw new IllegalArgumentException("time goes on, by 0 microseconds or more, was " + micros);
+            }
+        }
+    }
 
-    Socket socket();
+    /** A foot goes down on a switch. The board shows its bank from then on. */
+    record Press(SwitchAt at) implements Event {}
 
-    Message message();
+    /** A foot that is down has been so long enough for a hold. */
+    record Hold(SwitchAt at) implements Event {}
 
-    /** A board begins to send at one of its outputs. {@code bytes} is what goes on the cable, 1 to 3. */
-    record Sent(long atMicros, Socket socket, Message message, int bytes) implements Event {}
+    /** A foot lets go. */
+    record Release(SwitchAt at) implements Event {}
 
-    /** A message leaves by a socket that holds no cable. */
-    record Lost(long atMicros, Socket socket, Message message) implements Event {}
+    /** A foot presses twice, so fast that the board takes it for a double press. */
+    record DoublePress(SwitchAt at) implements Event {}
 
-    /** A box on the way passes it on by no port, because of what its ways through let pass. */
-    record KeptBack(long atMicros, Socket socket, Message message, MidiFilter filter) implements Event {}
+    /** A board is turned to a bank, counted from 1. */
+    record TurnTo(DeviceId board, int bank) implements Event {}
 
-    /** It comes back to where it has been; it would go round for ever, and is followed no further. */
-    record CameRound(long atMicros, Socket socket, Message message) implements Event {}
+    /** A hand or foot moves a control to a position, 0 to 127. */
+    record Move(ControlAt at, int position) implements Event {}
 
-    /** The last byte is in at a box's input, which makes something of it. */
-    record Arrived(long atMicros, Socket socket, Message message, Reading reading) implements Event {}
+    /** A box sends a message of its own, as a player does for a cue; for a pair that went over, the other one does. */
+    record Send(DeviceId from, Message message) implements Event {}
+
+    /** A link comes out, and what is on it is lost. */
+    record LinkOut(Link link) implements Event {}
+
+    /** A link is put back. */
+    record LinkBack(Link link) implements Event {}
+
+    /** A box goes dark, with all that it powers and hosts; it forgets what it does not keep. */
+    record Off(DeviceId device) implements Event {}
+
+    /** A box is switched on again, with what went dark by it, and obeys once it has started. */
+    record On(DeviceId device) implements Event {}
+
+    /** The other one of a pair takes over, by somebody's hand. */
+    record GoOver(Pair pair) implements Event {}
+
+    /** The first one of a pair takes over again. */
+    record GoBack(Pair pair) implements Event {}
+
+    /** Something befalls the next message over a link. */
+    record Mishap(Link link, Fate fate) implements Event {}
+
+    /** What can befall a message. */
+    enum Fate {
+        LOST,
+        DOUBLED,
+        /** It comes later by {@link #LATE_MICROS}. */
+        LATE;
+
+        /** How late it comes, in microseconds. */
+        public static final long LATE_MICROS = 100_000;
+    }
 }

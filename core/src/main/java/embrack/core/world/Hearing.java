@@ -1,7 +1,8 @@
 package embrack.core.world;
 
 import embrack.core.chart.Action;
-import embrack.core.chart.MessageMemory;
+import embrack.core.chart.PartId;
+import embrack.core.chart.Standing.Loading;
 import embrack.core.gear.Ability;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Purpose;
@@ -9,27 +10,41 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
-import embrack.core.rig.Traffic;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * How one device of a rig takes what arrives, as it is set.
  *
+ * @param implementation what it obeys, with what it has learned
+ * @param unwritten what it obeys in memories into which nothing was written
+ * @param written into how many of its memories what it learned was written, from the first
+ * @param loading the parts that load a memory when they are chosen
+ * @param loadingMicros for how long it is deaf then
  * @param listensOn the channel it listens to; empty when it listens to all
  * @param remoteOff the name of its input for controllers, if that is off
  * @param syncOff the name of its input for clock and transport, if that is off
  */
 record Hearing(
         Implementation implementation,
+        Implementation unwritten,
+        int written,
+        Set<PartId> loading,
+        long loadingMicros,
         Optional<Channel> listensOn,
         Optional<String> remoteOff,
         Optional<String> syncOff) {
 
     static Hearing of(Rig rig, DeviceId device) {
         Implementation implementation = rig.implementation(device);
+        Optional<Loading> loading = rig.model(device).standing().loading();
         return new Hearing(
                 implementation,
+                rig.model(device).implementation(),
+                rig.memoriesUsed(device),
+                loading.map(Loading::memories).map(Set::copyOf).orElse(Set.of()),
+                loading.map(Loading::deafMillis).orElse(0) * 1_000L,
                 implementation.quirks().hearsAllChannels()
                         ? Optional.empty()
                         : rig.setting(device, Purpose.RECEIVE_CHANNEL).map(Channel::new),
@@ -37,16 +52,43 @@ record Hearing(
                 off(rig, device, Ability.HEARS_SYNC));
     }
 
-    Reading reading(Message message, MessageMemory heard) {
+    /** What the device makes of a message that arrives so many microseconds from now. */
+    Reading reading(DeviceId device, Message message, World world, long atMicros) {
+        if (world.ears().isDeaf(device, atMicros)) {
+            return new Reading.Deaf();
+        }
         boolean onItsChannel = listensOn.isEmpty()
                 || !(message instanceof Message.Voice voice)
                 || voice.channel().equals(listensOn.get());
+        var heard = world.ears().heardBy(device);
         List<Action> actions = implementation.reactionsTo(message, heard, onItsChannel);
-        if (!actions.isEmpty()) {
-            Optional<String> off = Traffic.of(message) == Traffic.SYNC ? syncOff : remoteOff;
-            return off.<Reading>map(Reading.InputOff::new).orElseGet(() -> new Reading.Acts(actions));
+        if (actions.isEmpty()) {
+            return onItsChannel ? new Reading.MeansNothing() : new Reading.OtherChannel(listensOn.orElseThrow());
         }
-        return onItsChannel ? new Reading.MeansNothing() : new Reading.OtherChannel(listensOn.orElseThrow());
+        Optional<String> off =
+                embrack.core.rig.Traffic.of(message) == embrack.core.rig.Traffic.SYNC ? syncOff : remoteOff;
+        if (off.isPresent()) {
+            return new Reading.InputOff(off.get());
+        }
+        if (isPartlyWritten() && world.loadedMemory(device) > written) {
+            List<Action> left = unwritten.reactionsTo(message, heard, onItsChannel);
+            return left.isEmpty() ? new Reading.NotWritten(world.loadedMemory(device)) : new Reading.Acts(left);
+        }
+        return new Reading.Acts(actions);
+    }
+
+    /** Whether what it makes of a message depends on what came before. */
+    boolean dependsOnBefore() {
+        return implementation.remembers() || isPartlyWritten();
+    }
+
+    private boolean isPartlyWritten() {
+        return written < loading.size();
+    }
+
+    /** Whether an action loads a memory. */
+    boolean isLoading(Action action) {
+        return action.verb().isExclusive() && loading.contains(action.part());
     }
 
     private static Optional<String> off(Rig rig, DeviceId device, Ability input) {

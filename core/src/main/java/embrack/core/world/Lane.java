@@ -4,22 +4,26 @@ import embrack.core.chart.Aspect;
 import embrack.core.chart.Part;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import java.util.Optional;
 
 /**
- * What can only be one thing at a time: a place, or a family of choices of which one holds, such as the scenes of a
- * desk.
+ * What can only be one thing at a time: a place, or choices of which one holds, such as the scenes of a desk.
  */
 public record Lane(DeviceId device, String name, Aspect aspect) implements Comparable<Lane> {
 
     /** The lane that a place lies in. */
     public static Lane of(Rig rig, Place place) {
-        String name = place.aspect() == Aspect.CHOSEN
-                ? rig.model(place.device())
-                        .part(place.part())
-                        .map(Part::family)
-                        .orElseGet(() -> place.part().text())
-                : place.part().text();
-        return new Lane(place.device(), name, place.aspect());
+        Optional<String> group = rig.model(place.device()).standing().alone().stream()
+                .filter(parts -> parts.contains(place.part()))
+                .map(parts -> parts.getFirst().text())
+                .findFirst();
+        Optional<String> family = place.aspect() == Aspect.CHOSEN
+                ? rig.model(place.device()).part(place.part()).map(Part::family)
+                : Optional.empty();
+        return new Lane(
+                place.device(),
+                group.or(() -> family).orElseGet(() -> place.part().text()),
+                place.aspect());
     }
 
     @Override

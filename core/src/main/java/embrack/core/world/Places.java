@@ -3,6 +3,7 @@ package embrack.core.world;
 import embrack.core.chart.Action;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
+import embrack.core.chart.Standing;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Model;
 import embrack.core.rig.Device;
@@ -10,10 +11,12 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
@@ -23,9 +26,13 @@ import java.util.stream.IntStream;
  */
 public final class Places {
 
+    private static final int[] NOTHING = {};
+
     private final Map<DeviceId, Integer> devices = new HashMap<>();
     private final Map<Place, Integer> numbers = new HashMap<>();
     private final List<List<Place>> places = new ArrayList<>();
+    private final List<DeviceId> ids = new ArrayList<>();
+    private final List<int[]> memories = new ArrayList<>();
     private final Map<Place, int[]> putOut = new HashMap<>();
     private final Rig rig;
 
@@ -43,6 +50,14 @@ public final class Places {
                 numbers.put(own.get(i), i);
             }
             places.add(own);
+            ids.add(device.id());
+            memories.add(model.standing()
+                    .loading()
+                    .map(loading -> IntStream.range(0, loading.memories().size())
+                            .map(i -> number(
+                                    new Place(device.id(), loading.memories().get(i), Verb.SELECT.aspect())))
+                            .toArray())
+                    .orElse(NOTHING));
         }
     }
 
@@ -54,6 +69,61 @@ public final class Places {
     /** The places of a device by its number. */
     public List<Place> of(int device) {
         return places.get(device);
+    }
+
+    /** The values of a device that has just been switched on. */
+    int[] atStart(int device) {
+        int[] values = new int[of(device).size()];
+        moves(ids.get(device), standing(device).atStart()).forEach(move -> {
+            values[move.number()] = move.verb().applyTo(values[move.number()], move.amount());
+            if (values[move.number()] != 0 || move.verb() == Verb.STOP_ALL) {
+                for (int number : move.out()) {
+                    values[number] = 0;
+                }
+            }
+        });
+        return values;
+    }
+
+    /** The values of a device as far from those at its start as they can be; of parts of which one is on, the first. */
+    int[] farFromStart(int device) {
+        List<Place> own = of(device);
+        int[] values = new int[own.size()];
+        Set<List<PartId>> on = new HashSet<>();
+        for (int i = 0; i < values.length; i++) {
+            Place place = own.get(i);
+            boolean first = group(device, place.part()).map(on::add).orElse(true);
+            values[i] = first ? place.aspect().far() : 0;
+        }
+        return values;
+    }
+
+    /** The values of a device that was off and is on again: what it keeps, and else those at its start. */
+    int[] restarted(int device, int[] before) {
+        int[] values = atStart(device);
+        Set<PartId> kept = standing(device).kept();
+        for (int i = 0; i < values.length; i++) {
+            if (kept.contains(of(device).get(i).part())) {
+                values[i] = before[i];
+            }
+        }
+        return values;
+    }
+
+    /** The numbers of the places that say which memory a device has loaded, in the order of the memories. */
+    int[] memories(int device) {
+        return memories.get(device);
+    }
+
+    private Standing standing(int device) {
+        return rig.model(ids.get(device)).standing();
+    }
+
+    /** The parts of which one is on at most, this one among them. */
+    private Optional<List<PartId>> group(int device, PartId part) {
+        return standing(device).alone().stream()
+                .filter(group -> group.contains(part))
+                .findFirst();
     }
 
     /** The number of a device; empty when it is not in the rig. */
@@ -71,7 +141,7 @@ public final class Places {
      *
      * @param device the number of the device
      * @param number of the place; -1 for one that the hardware does not have
-     * @param out the numbers of the places that the action ends
+     * @param out the numbers of the places that the action ends, unless it puts its own place out
      */
     public record Move(int device, int number, Place place, Verb verb, int amount, int[] out) {}
 
@@ -92,13 +162,22 @@ public final class Places {
     }
 
     private int[] out(Place place, Verb verb) {
-        if (!verb.isExclusive() && verb != Verb.STOP_ALL) {
+        Integer device = devices.get(place.device());
+        if (device == null) {
             return NOTHING;
         }
-        return putOut.computeIfAbsent(place, p -> verb.isExclusive() ? siblings(p) : others(p));
+        Optional<List<PartId>> group = group(device, place.part());
+        if (!verb.isExclusive() && verb != Verb.STOP_ALL && group.isEmpty()) {
+            return NOTHING;
+        }
+        if (verb == Verb.STOP_ALL) {
+            return others(place);
+        }
+        return putOut.computeIfAbsent(
+                place,
+                p -> group.<int[]>map(parts -> numbersOf(p, other -> parts.contains(other.part())))
+                        .orElseGet(() -> siblings(p)));
     }
-
-    private static final int[] NOTHING = {};
 
     /** Of what is chosen of a family, one holds. */
     private int[] siblings(Place place) {

@@ -20,6 +20,12 @@ public sealed interface Reading {
     /** An input of the app is off that the message would need. {@code setting} in words. */
     record InputOff(String setting) implements Reading {}
 
+    /** It loads a memory, or starts, and obeys nothing meanwhile. */
+    record Deaf() implements Reading {}
+
+    /** The memory that it has loaded was never written: what it learned is not in there. {@code memory} from 1. */
+    record NotWritten(int memory) implements Reading {}
+
     /** The message is on its channel but means nothing to it, or it listens to nothing. */
     record MeansNothing() implements Reading {}
 }

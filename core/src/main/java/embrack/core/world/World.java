@@ -2,9 +2,11 @@ package embrack.core.world;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.Aspect;
-import embrack.core.chart.MessageMemory;
 import embrack.core.chart.PartId;
+import embrack.core.chart.Verb;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.Pair;
 import embrack.core.rig.Rig;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Places.Move;
@@ -16,45 +18,55 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.function.ToIntFunction;
 
 /**
  * Everything that a rig remembers at one moment, as a value: how every part of every device stands, what devices
- * remember of the messages that reached them, at which side alternating switches are. Two worlds of one rig are equal
- * when nothing that could be done to both could ever tell them apart; what people can see of them now is compared by
- * {@link #differs}. A world shares with the one it comes from what did not change, so that a step costs the parts of
- * its device, and a comparison those of the devices that were touched.
+ * remember of the messages that reached them, what boards remember of feet, what is under way, what has failed. Two
+ * worlds of one rig are equal when nothing that could be done to both could ever tell them apart; what people can see
+ * of them now is compared by {@link #differs}. A world shares with the one it comes from what did not change, so that a
+ * step costs the parts of its device, and a comparison those of the devices that were touched.
  */
 public final class World {
 
     private final Places places;
     private final int[][] values;
     private final Map<Place, Integer> strange;
-    private final SortedMap<DeviceId, MessageMemory> heard;
-    private final SortedSet<SwitchAt> turned;
+    private final Ears ears;
+    private final Hands hands;
+    private final Faults faults;
+    private final Traffic traffic;
+    private final long clockMicros;
 
     /**
      * A state.
      *
      * @param values by device and place; arrays that other states have too are not changed any more
      * @param strange values at places that the hardware does not have
-     * @param heard of devices that remember anything
-     * @param turned alternating switches that do the other at the next press
+     * @param clockMicros how long it has gone on, in microseconds; two worlds may be equal at different times
      */
     private World(
             Places places,
             int[][] values,
             Map<Place, Integer> strange,
-            SortedMap<DeviceId, MessageMemory> heard,
-            SortedSet<SwitchAt> turned) {
+            Ears ears,
+            Hands hands,
+            Faults faults,
+            Traffic traffic,
+            long clockMicros) {
         this.places = places;
         this.values = values;
         this.strange = strange;
-        this.heard = heard;
-        this.turned = turned;
+        this.ears = ears;
+        this.hands = hands;
+        this.faults = faults;
+        this.traffic = traffic;
+        this.clockMicros = clockMicros;
     }
 
-    /** The rig just switched on: every aspect at its first value, so all strips open. */
+    /**
+     * The rig just switched on: every aspect at its first value, so all strips open, but for what boxes do by
+     * themselves when they start.
+     */
     public static World poweredOn(Rig rig) {
         return poweredOn(new Places(rig));
     }
@@ -67,21 +79,23 @@ public final class World {
     }
 
     public static World poweredOn(Places places) {
-        return of(places, aspect -> 0);
+        return of(places, places::atStart);
     }
 
     public static World opposite(Places places) {
-        return of(places, Aspect::far);
+        return of(places, places::farFromStart);
     }
 
-    private static World of(Places places, ToIntFunction<Aspect> value) {
+    private interface Values {
+        int[] of(int device);
+    }
+
+    private static World of(Places places, Values each) {
         int[][] values = new int[places.devices()][];
         for (int device = 0; device < values.length; device++) {
-            values[device] = places.of(device).stream()
-                    .mapToInt(place -> value.applyAsInt(place.aspect()))
-                    .toArray();
+            values[device] = each.of(device);
         }
-        return new World(places, values, Map.of(), new TreeMap<>(), new TreeSet<>());
+        return new World(places, values, Map.of(), Ears.NONE, Hands.NONE, Faults.NONE, Traffic.QUIET, 0);
     }
 
     /** The state after actions on one device of the rig, in their order. */
@@ -108,49 +122,123 @@ public final class World {
                 next[move.device()] = own;
             }
             own[move.number()] = move.verb().applyTo(own[move.number()], move.amount());
-            for (int number : move.out()) {
-                own[number] = 0;
+            if (own[move.number()] != 0 || move.verb() == Verb.STOP_ALL) {
+                for (int number : move.out()) {
+                    own[number] = 0;
+                }
             }
         }
-        return new World(places, next, odd, heard, turned);
+        return new World(places, next, odd, ears, hands, faults, traffic, clockMicros);
     }
 
     /** This world with all parts as in another one of the same rig; what is remembered stays. */
     public World corrected(World other) {
-        return new World(places, other.values, other.strange, heard, turned);
+        return new World(places, other.values, other.strange, ears, hands, faults, traffic, clockMicros);
     }
 
-    /** With what a device remembers now. */
-    World remembering(DeviceId device, MessageMemory memory) {
-        if (memory.equals(heardBy(device))) {
-            return this;
-        }
-        SortedMap<DeviceId, MessageMemory> more = new TreeMap<>(heard);
-        if (memory.equals(MessageMemory.NOTHING)) {
-            more.remove(device);
-        } else {
-            more.put(device, memory);
-        }
-        return new World(places, values, strange, more, turned);
+    /** With the parts of a device as they are when it has been switched on again. */
+    World restarted(DeviceId id) {
+        int device = places.device(id).orElseThrow();
+        int[][] next = values.clone();
+        next[device] = places.restarted(device, values[device]);
+        return new World(places, next, strange, ears, hands, faults, traffic, clockMicros);
+    }
+
+    /** What receivers remember. */
+    Ears ears() {
+        return ears;
+    }
+
+    World with(Ears others) {
+        return others == ears ? this : new World(places, values, strange, others, hands, faults, traffic, clockMicros);
+    }
+
+    /** What boards remember. */
+    Hands hands() {
+        return hands;
+    }
+
+    World with(Hands others) {
+        return new World(places, values, strange, ears, others, faults, traffic, clockMicros);
+    }
+
+    Faults faults() {
+        return faults;
+    }
+
+    World with(Faults others) {
+        return new World(places, values, strange, ears, hands, others, traffic, clockMicros);
+    }
+
+    Traffic traffic() {
+        return traffic;
+    }
+
+    /** As it is when so much time has gone by, with what is then under way. */
+    World later(long micros, Traffic others) {
+        return new World(places, values, strange, ears.later(micros), hands, faults, others, clockMicros + micros);
+    }
+
+    /** As it is when every box has come to rest. */
+    World rested() {
+        return ears.deaf().isEmpty() ? this : with(ears.later(Long.MAX_VALUE));
+    }
+
+    /** How long it has gone on, in microseconds. Two worlds may be equal at different times. */
+    public long clockMicros() {
+        return clockMicros;
+    }
+
+    /** Whether nothing is under way, and no device is deaf. */
+    public boolean isAtRest() {
+        return traffic.isQuiet() && ears.deaf().isEmpty();
     }
 
     /** Whether an alternating switch does the other at the next press. */
     public boolean isTurned(SwitchAt at) {
-        return turned.contains(at);
+        return hands.turned().contains(at);
     }
 
     /** With an alternating switch at its other side. */
     public World turning(SwitchAt at) {
-        SortedSet<SwitchAt> more = new TreeSet<>(turned);
-        if (!more.remove(at)) {
-            more.add(at);
-        }
-        return new World(places, values, strange, heard, more);
+        return with(hands.turning(at));
     }
 
-    /** What a device has heard so far. */
-    MessageMemory heardBy(DeviceId device) {
-        return heard.getOrDefault(device, MessageMemory.NOTHING);
+    /** The bank that a board shows, counted from 1. */
+    public int shownBank(DeviceId board) {
+        return hands.shown().getOrDefault(board, 1);
+    }
+
+    /** Whether a foot is on a switch. */
+    public boolean isHeld(SwitchAt at) {
+        return hands.held().containsKey(at);
+    }
+
+    /** Whether a box is off. */
+    public boolean isDark(DeviceId device) {
+        return faults.dark().contains(device);
+    }
+
+    /** Links that are out. */
+    public SortedSet<Link> linksOut() {
+        return faults.out();
+    }
+
+    /** Whether the second one of a pair is used. */
+    public boolean isOver(Pair pair) {
+        return faults.over().contains(pair);
+    }
+
+    /** The memory that a device has loaded, counted from 1: the first, where none was chosen. */
+    int loadedMemory(DeviceId id) {
+        int device = places.device(id).orElseThrow();
+        int[] memories = places.memories(device);
+        for (int i = 0; i < memories.length; i++) {
+            if (values[device][memories[i]] != 0) {
+                return i + 1;
+            }
+        }
+        return 1;
     }
 
     /** The value at a place; 0 for a part that the hardware does not have. */
@@ -213,16 +301,18 @@ public final class World {
         return other instanceof World that
                 && values.length == that.values.length
                 && !differs(that)
-                && heard.equals(that.heard)
-                && turned.equals(that.turned);
+                && ears.equals(that.ears)
+                && hands.equals(that.hands)
+                && faults.equals(that.faults)
+                && traffic.equals(that.traffic);
     }
 
     /** The same on every machine. */
     @Override
     public int hashCode() {
         int hash = Arrays.deepHashCode(values);
-        for (SwitchAt at : turned) {
-            hash = 31 * hash + at.key().hashCode();
+        for (int part : new int[] {ears.hash(), hands.hash(), faults.hash(), traffic.hash()}) {
+            hash = 31 * hash + part;
         }
         return hash;
     }

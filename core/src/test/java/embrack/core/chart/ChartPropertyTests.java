@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedMap;
+import java.util.Set;
 import java.util.stream.IntStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -35,16 +36,21 @@ class ChartPropertyTests {
             @ForAll NoteNaming notes,
             @ForAll List<Meaning> meant) {
         var conventions = new Conventions(Optional.of(programs), Optional.of(notes), Optional.empty());
+        List<PartId> parts =
+                rows.stream().map(row -> row.part().id()).distinct().toList();
+        var standing = new Standing(
+                parts.size() < 2 ? List.of() : List.of(parts), List.of(), Set.copyOf(parts), Optional.empty());
         SequencedMap<PartId, Meaning> meanings = new LinkedHashMap<>();
         for (int i = 0; i < Math.min(rows.size(), meant.size()); i++) {
             meanings.put(rows.get(i).part().id(), meant.get(i));
         }
-        var beside = new Beside(List.of(), Map.of(), meanings);
+        var beside = new Beside(List.of(), Map.of(), meanings, standing);
         String text = ChartWriter.write(conventions, rows, List.of(), beside);
         ChartReading reading = ChartReading.of(text);
         assertThat(reading.errors()).as(text).isEmpty();
         assertThat(reading.chart().orElseThrow().rows()).as(text).isEqualTo(rows);
         assertThat(reading.conventions()).isEqualTo(conventions);
+        assertThat(reading.beside().standing()).as(text).isEqualTo(standing);
         for (Meaning meaning : Meaning.values()) {
             assertThat(reading.beside().all(meaning)).as(text).isEqualTo(beside.all(meaning));
         }

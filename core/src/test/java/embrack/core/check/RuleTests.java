@@ -112,6 +112,13 @@ class RuleTests {
                                         "Voice board sends on channel 2; Vocal mixer listens on channel 5.",
                                         MuteBoard.with(receive(MIXER, 5), send(5))),
                                 Arguments.of(
+                                        "switches.comes-round",
+                                        ways(3),
+                                        Severity.STOPS,
+                                        "Board, bank A, switch 1",
+                                        "What Board, bank A, switch 1 sends comes to Mixer a third time.",
+                                        ways(2)),
+                                Arguments.of(
                                         "switches.late",
                                         slow(32),
                                         Severity.LOOK,
@@ -167,6 +174,25 @@ class RuleTests {
                                         MuteBoard.plan())))
                 .sorted(Comparator.comparing(row -> (String) row.get()[0]))
                 .toList();
+    }
+
+    /** A board and a mixer with so many ways between them, all over one last merger. */
+    private static Plan ways(int number) {
+        Sketch sketch = Sketch.of("Ways")
+                .box("Board", "four-switch-desk-board")
+                .box("Split", "thru-box-1-to-4")
+                .box("One", "merger-2-to-1")
+                .box("Two", "merger-2-to-1")
+                .box("Last", "merger-2-to-1")
+                .box("Mixer", "rack-mixer-24")
+                .set("mixer", "receive-channel", "2")
+                .link("board.out > split.in", "one.out > two.in-1", "two.out > last.in-1", "last.out > mixer.in")
+                .step("board 1: mixer mute:input-1");
+        for (int way = 1; way <= number; way++) {
+            sketch.link("split.thru-%d > %s"
+                    .formatted(way, List.of("one.in-1", "one.in-2", "two.in-2").get(way - 1)));
+        }
+        return sketch.plan();
     }
 
     /** The fault that stands for each rule that has no row of its own below. */
@@ -287,7 +313,8 @@ class RuleTests {
                         "wiring.input-off",
                         "wiring.loop",
                         "wiring.not-ready",
-                        "wiring.output-off");
+                        "wiring.output-off",
+                        "wiring.pair-stays");
     }
 
     @Test

@@ -19,7 +19,7 @@ import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.word.Language;
 import embrack.core.word.Wording;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import java.util.List;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -51,7 +51,7 @@ class EditPropertyTests {
             assertThat(report.findings(proof.at()).isEmpty())
                     .as(proof.verdict() + " at " + proof.at())
                     .isEqualTo(proof.verdict() == Verdict.EXACT);
-            assertThat(proof.trace()).extracting(Event::atMicros).isSorted();
+            assertThat(proof.trace()).extracting(Happened::atMicros).isSorted();
             assertThat(proof.compiled().sent())
                     .hasSizeLessThanOrEqualTo(plan.board(proof.at().board()).messagesPerPress());
         }

@@ -166,7 +166,7 @@ class OtherGearTests {
                 host.power());
         Model moved = plugged.withImplementation(
                 Implementation.of(Chart.of("on Effect 1: cc 40 over 63\noff Effect 1: cc 40 under 64"))
-                        .with(new Quirks(true, false, false, 0)));
+                        .with(new Quirks(true, false, false, 0, false)));
         Plan plan = MuteBoard.edited(
                 MuteBoard.plan(),
                 new GearEdit.AddDevice("Host", moved),

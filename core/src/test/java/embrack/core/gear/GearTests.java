@@ -67,15 +67,15 @@ class GearTests {
     @Test
     void habitsDecideWhatAReleaseDoes() {
         Implementation patient = Implementation.of(Chart.of("toggle Scene 1..8: note 6..13"));
-        Implementation nervous = patient.with(new Quirks(false, true, false, 0));
+        Implementation nervous = patient.with(new Quirks(false, true, false, 0, false));
         for (Message release : List.of(new Message.NoteOff(ONE, 7, 64), new Message.NoteOn(ONE, 7, 0))) {
             assertThat(patient.reactionsTo(release, MessageMemory.NOTHING, true))
                     .isEmpty();
             assertThat(nervous.reactionsTo(release, MessageMemory.NOTHING, true))
                     .containsExactly(Action.parse("toggle:scene-2"));
         }
-        assertThat(new Quirks(true, true, true, 16).words())
-                .hasSize(4)
+        assertThat(new Quirks(true, true, true, 16, true).words())
+                .hasSize(5)
                 .allSatisfy(words -> assertThat(words).endsWith("."));
     }
 

@@ -17,7 +17,7 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.CueAt;
 import embrack.core.show.SongId;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Reading;
 import java.util.ArrayList;
 import java.util.List;
@@ -249,10 +249,10 @@ class CueProofTests {
         }
     }
 
-    private static List<String> acts(List<Event> trace) {
+    private static List<String> acts(List<Happened> trace) {
         return trace.stream()
                 .flatMap(event ->
-                        event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.Acts acts
+                        event instanceof Happened.Arrived arrived && arrived.reading() instanceof Reading.Acts acts
                                 ? Stream.of(arrived.socket().device() + " " + acts.actions())
                                 : Stream.empty())
                 .toList();

@@ -41,7 +41,7 @@ import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -83,7 +83,7 @@ class EveryBoxTests {
                 .allSatisfy(proof -> assertThat(proof.verdict())
                         .as(proof.compiled().toString())
                         .isEqualTo(EXACT));
-        assertThat(proofs).allMatch(proof -> proof.trace().stream().noneMatch(Event.Lost.class::isInstance));
+        assertThat(proofs).allMatch(proof -> proof.trace().stream().noneMatch(Happened.Lost.class::isInstance));
     }
 
     /** What a box really does against what its chart promises. */
@@ -164,7 +164,7 @@ class EveryBoxTests {
                 .isEqualTo(EXACT);
         plan = neighbour(
                 plan(box(Implementation.of(Chart.of("recall Scene 1: note 36"))), actions("recall:scene-1")),
-                pad.with(new Quirks(true, false, false, 0)));
+                pad.with(new Quirks(true, false, false, 0, false)));
         assertThat(new Prover(plan).all())
                 .singleElement()
                 .extracting(Proof::verdict)

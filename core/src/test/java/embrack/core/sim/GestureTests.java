@@ -21,7 +21,7 @@ import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Target;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.World;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -120,8 +120,8 @@ class GestureTests {
                 MappingFaults.floor().mode("foot-board 1", SwitchMode.MOMENTARY).plan();
         Rehearsal rehearsal = Rehearsal.of(plan, World.poweredOn(plan.rig()), List.of(Sketch.at("foot-board 1")));
         assertThat(rehearsal.played().getFirst().pressed().trace())
-                .filteredOn(e -> e instanceof Event.Arrived)
-                .extracting(Event::atMicros)
+                .filteredOn(e -> e instanceof Happened.Arrived)
+                .extracting(Happened::atMicros)
                 .containsExactly(960L, 150_960L);
         assertThat(rehearsal.state()).isEqualTo(rehearsal.start());
     }

@@ -33,7 +33,8 @@ import embrack.core.midi.Wire;
 import embrack.core.plan.Plan;
 import embrack.core.world.Engine;
 import embrack.core.world.Event;
-import embrack.core.world.Pressed;
+import embrack.core.world.Happened;
+import embrack.core.world.Outcome;
 import embrack.core.world.World;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -101,12 +102,12 @@ class ProverTests {
     void timeIsThatOfTheBytesOnTheCable() {
         Proof proof = new Prover(MuteBoard.plan()).all().getFirst();
         assertThat(proof.trace())
-                .filteredOn(Event.Sent.class::isInstance)
-                .extracting(Event::atMicros)
+                .filteredOn(Happened.Sent.class::isInstance)
+                .extracting(Happened::atMicros)
                 .containsExactly(0L, 960L, 1920L, 2880L);
         assertThat(proof.trace())
-                .filteredOn(Event.Arrived.class::isInstance)
-                .extracting(Event::atMicros)
+                .filteredOn(Happened.Arrived.class::isInstance)
+                .extracting(Happened::atMicros)
                 .containsExactly(960L, 1920L, 2880L, 3840L);
         assertThat(Wire.millis(proof.worstMicros())).isEqualTo("3.840 ms");
     }
@@ -127,18 +128,20 @@ class ProverTests {
     void pressingMovesTheStripsAndTheTraceTellsOfLostMessages() {
         Plan plan = MuteBoard.plan();
         World start = World.poweredOn(plan.rig());
-        Pressed pressed = new Engine(plan).press(start, at(2), 5_000);
+        Outcome pressed = new Engine(plan).settled(start, new Event.Press(at(2)));
         assertThat(pressed.after().word(MIXER, new PartId("return-1"), Aspect.MUTED))
                 .isEqualTo("muted");
         assertThat(start.differences(pressed.after()))
                 .extracting(p -> p.part().text())
                 .containsExactly("return-1", "return-2");
-        assertThat(pressed.trace().getFirst().atMicros()).isEqualTo(5_000);
-        Pressed unplugged = new Engine(MuteBoard.with(new WiringEdit.Disconnect(OUT, IN))).press(start, at(2), 0);
+        assertThat(pressed.trace().getFirst().atMicros()).isZero();
+        Outcome unplugged =
+                new Engine(MuteBoard.with(new WiringEdit.Disconnect(OUT, IN))).settled(start, new Event.Press(at(2)));
         assertThat(unplugged.trace())
                 .hasSize(4)
-                .filteredOn(Event.Lost.class::isInstance)
+                .filteredOn(Happened.Lost.class::isInstance)
                 .hasSize(2);
-        assertThat(unplugged.after()).isEqualTo(start);
+        assertThat(unplugged.after().differs(start)).isFalse();
+        assertThat(unplugged.after().isHeld(at(2))).isTrue();
     }
 }

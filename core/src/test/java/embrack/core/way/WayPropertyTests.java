@@ -20,6 +20,7 @@ import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
 import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.World;
 import java.util.List;
 import java.util.Map;
@@ -78,9 +79,9 @@ class WayPropertyTests {
         Plan straight = plan;
         for (CompiledSwitch compiled : new Compiler(straight).all()) {
             assertThat(new Engine(straight)
-                            .press(World.poweredOn(straight.rig()), compiled.at(), 0)
+                            .settled(World.poweredOn(straight.rig()), new Event.Press(compiled.at()))
                             .trace())
-                    .noneMatch(Event.CameRound.class::isInstance);
+                    .noneMatch(Happened.CameRound.class::isInstance);
         }
     }
 
@@ -130,12 +131,12 @@ class WayPropertyTests {
                 long expected = Timing.total(timing.shares(all.getFirst(), compiled.bytes(), 0))
                                 .worst()
                         - tail;
-                Optional<Event> arrived = new Engine(plan)
-                        .press(World.poweredOn(plan.rig()), compiled.at(), 0).trace().stream()
-                                .filter(event -> event instanceof Event.Arrived
+                Optional<Happened> arrived = new Engine(plan)
+                        .settled(World.poweredOn(plan.rig()), new Event.Press(compiled.at())).trace().stream()
+                                .filter(event -> event instanceof Happened.Arrived
                                         && event.socket().device().equals(receiver))
                                 .findFirst();
-                assertThat(arrived.map(Event::atMicros))
+                assertThat(arrived.map(Happened::atMicros))
                         .as(all.getFirst().words(plan.rig()))
                         .contains(expected);
             }

@@ -15,6 +15,7 @@ import embrack.core.sim.Verdict;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
 import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.World;
 import java.util.List;
 import java.util.Optional;
@@ -77,12 +78,12 @@ class WaysTests {
         assertThat(loops.all()).hasSize(1);
         assertThat(ring.rig().words(loops.cut(loops.all().getFirst())))
                 .isEqualTo("from Thru box THRU 2 to Merger one IN 2");
-        List<Event> trace = new Engine(ring)
-                .press(World.poweredOn(ring.rig()), new SwitchAt(BOARD, 1, 1), 0)
+        List<Happened> trace = new Engine(ring)
+                .settled(World.poweredOn(ring.rig()), new Event.Press(new SwitchAt(BOARD, 1, 1)))
                 .trace();
         assertThat(trace)
-                .filteredOn(Event.CameRound.class::isInstance)
-                .as("followed once round")
+                .filteredOn(Happened.CameRound.class::isInstance)
+                .as("followed twice round")
                 .hasSize(1);
         Plan sieved = Sketch.on(ring)
                 .filter("merger-one", "in-2 > out", false, "", "")
@@ -95,13 +96,13 @@ class WaysTests {
     @Test
     void aMessageThatArrivesTwiceIsActedOnTwice() {
         Plan twice = fault("two-ways-to-the-mixer");
-        List<Event> trace = new Engine(twice)
-                .press(World.poweredOn(twice.rig()), new SwitchAt(BOARD, 1, 1), 0)
+        List<Happened> trace = new Engine(twice)
+                .settled(World.poweredOn(twice.rig()), new Event.Press(new SwitchAt(BOARD, 1, 1)))
                 .trace();
         assertThat(trace)
-                .filteredOn(
-                        e -> e instanceof Event.Arrived && e.socket().device().equals(MIXER))
-                .extracting(Event::atMicros)
+                .filteredOn(e ->
+                        e instanceof Happened.Arrived && e.socket().device().equals(MIXER))
+                .extracting(Happened::atMicros)
                 .as("960 for the board, then one behind the other out of the merger")
                 .containsExactly(1_920L, 2_880L);
     }

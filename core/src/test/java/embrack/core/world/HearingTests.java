@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.Sketch;
 import embrack.core.chart.Action;
-import embrack.core.chart.MessageMemory;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
@@ -23,13 +22,14 @@ class HearingTests {
                 .messagesFor(Action.parse("play:tracks"), new Channel(1))
                 .orElseThrow()
                 .getLast();
-        assertThat(Hearing.of(PLAYER.rig(), TRACKS).reading(play, MessageMemory.NOTHING))
+        assertThat(Hearing.of(PLAYER.rig(), TRACKS).reading(TRACKS, play, World.poweredOn(PLAYER.rig()), 0))
                 .isEqualTo(new Reading.InputOff("Input for remote"));
         Sketch on = Sketch.on(PLAYER.plan()).set("tracks", "input-for-remote", "on");
-        assertThat(Hearing.of(on.rig(), TRACKS).reading(play, MessageMemory.NOTHING))
+        assertThat(Hearing.of(on.rig(), TRACKS).reading(TRACKS, play, World.poweredOn(PLAYER.rig()), 0))
                 .isInstanceOf(Reading.Acts.class);
         assertThat(Hearing.of(PLAYER.rig(), TRACKS)
-                        .reading(new Message.ProgramChange(new Channel(3), 5), MessageMemory.NOTHING))
+                        .reading(
+                                TRACKS, new Message.ProgramChange(new Channel(3), 5), World.poweredOn(PLAYER.rig()), 0))
                 .isEqualTo(new Reading.MeansNothing());
     }
 }

@@ -52,11 +52,11 @@ class WorldTests {
         ring.link(before + ".out > first.in-2");
         int pieces = 4 * pairs + 3;
         Engine engine = new Engine(ring.plan());
-        Pressed pressed = engine.play(
+        Outcome pressed = engine.play(
                 World.poweredOn(ring.rig()),
                 engine.journey(BOARD, List.of(new Engine.Timed(new Message.NoteOn(new Channel(1), 1, 1), 0))));
         assertThat(pressed.trace()).hasSizeLessThanOrEqualTo(1 + 3 * pieces);
-        assertThat(pressed.trace()).anyMatch(Event.CameRound.class::isInstance);
+        assertThat(pressed.trace()).anyMatch(Happened.CameRound.class::isInstance);
     }
 
     /** A press that turns round leaves a world that looks as it did and is another one. */

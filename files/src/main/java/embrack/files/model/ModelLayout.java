@@ -167,7 +167,8 @@ public final class ModelLayout {
                 var ability = t.needs(
                         "ability",
                         word(FileWords.byWord(Ability.values())),
-                        "`sends`; `hears-notes`, for its tracks and sounds; `hears-remote`, its chart; `hears-sync`",
+                        "`sends`; `hears-notes`, for its tracks and sounds; `hears-remote`, its chart; `hears-sync`;"
+                                + " `fails-over`, to the other of a pair",
                         Condition::ability);
                 var setting = t.needs("setting", Texts.SETTING, "the setting", Condition::setting);
                 var value = t.needs("value", whole(), "how it has to be", Condition::value);
@@ -189,13 +190,20 @@ public final class ModelLayout {
                         0,
                         "how many sources it can learn from",
                         q -> Optional.of(q.assignableInputs()));
-                return g -> new Quirks(g.get(all), g.get(off), g.get(start), g.get(inputs));
+                var held = told(
+                        t,
+                        "pressAlsoWhenHeld",
+                        "a press is sent also by a switch that is held",
+                        Quirks::pressAlsoWhenHeld);
+                return g -> new Quirks(g.get(all), g.get(off), g.get(start), g.get(inputs), g.get(held));
             });
 
     private static final Layout<Object, Power> POWER = Layout.of("power", "What the box runs on.", t -> {
         var from = t.needs("from", words(FileWords.byWord(Power.Source.values())), "what can feed it", Power::sources);
         var milliamps = t.needs("milliamps", whole(0, 20_000), "mA; 0 when it is not known", Power::milliamps);
-        return g -> new Power(g.get(from), g.get(milliamps));
+        var starts =
+                t.or("startSeconds", whole(0, 600), 0, "s until it obeys when it is switched on", Power::startSeconds);
+        return g -> new Power(g.get(from), g.get(milliamps), g.get(starts));
     });
 
     /** A model, inside a plan. */
@@ -233,6 +241,11 @@ public final class ModelLayout {
                 List.of(),
                 "ways through the box",
                 m -> List.copyOf(m.sockets().passes().entrySet()));
+        var heartbeat = t.may(
+                "heartbeat",
+                Texts.PORT,
+                "the output on which the heartbeat of what hangs on it has to be",
+                m -> m.sockets().heartbeat());
         var board = t.may("board", one(BoardLayout.BOARD), "its switches", Model::board);
         var groups = t.or(
                 "controls",
@@ -283,7 +296,7 @@ public final class ModelLayout {
                 g.get(kind),
                 g.at(
                         g.get(passes).isEmpty() ? ports : passes,
-                        () -> new Sockets(g.get(ports), g.get(shared), open(g.get(passes)))),
+                        () -> new Sockets(g.get(ports), g.get(shared), open(g.get(passes)), g.get(heartbeat))),
                 new Surface(g.get(board), g.get(groups)),
                 g.at(
                         settings,

@@ -48,7 +48,7 @@ final class ControlNotAsMeant implements Rule {
         boolean also = proof.verdict() == Verdict.ALSO;
         return found(also ? Severity.LOOK : Severity.STOPS)
                 .with("control", proof.at())
-                .cause(also ? "also" : "otherwise")
+                .cause(also ? "also" : proof.verdict() == Verdict.NOT_KNOWN ? "comes-round" : "otherwise")
                 .with("places", wrong)
                 .mend(remedy(plan, proof))
                 .made();

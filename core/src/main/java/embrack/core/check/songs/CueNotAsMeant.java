@@ -18,7 +18,7 @@ import java.util.stream.Stream;
 final class CueNotAsMeant implements Rule {
 
     private static final Set<Verdict> WRONG =
-            EnumSet.of(Verdict.ALSO, Verdict.PART, Verdict.WRONG, Verdict.DEAD, Verdict.EVERY_OTHER);
+            EnumSet.of(Verdict.ALSO, Verdict.PART, Verdict.NOT_KNOWN, Verdict.WRONG, Verdict.DEAD, Verdict.EVERY_OTHER);
 
     @Override
     public RuleInfo info() {
@@ -39,7 +39,7 @@ final class CueNotAsMeant implements Rule {
         boolean also = sung.proof().verdict() == Verdict.ALSO;
         return found(also ? Severity.LOOK : Severity.STOPS)
                 .with("at", sung.moment())
-                .cause(also ? "also" : "otherwise")
+                .cause(also ? "also" : sung.proof().verdict() == Verdict.NOT_KNOWN ? "comes-round" : "otherwise")
                 .with("places", places)
                 .in(sung.at())
                 .made();

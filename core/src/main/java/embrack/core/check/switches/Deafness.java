@@ -5,7 +5,7 @@ import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Place;
 import embrack.core.world.Reading;
 import java.util.Optional;
@@ -33,8 +33,8 @@ record Deafness(Proof proof, DeviceId device, Channel sentOn, Channel listensOn)
                 .distinct();
     }
 
-    private static Optional<Deafness> at(Proof proof, Event event) {
-        return event instanceof Event.Arrived arrived && arrived.reading() instanceof Reading.OtherChannel other
+    private static Optional<Deafness> at(Proof proof, Happened event) {
+        return event instanceof Happened.Arrived arrived && arrived.reading() instanceof Reading.OtherChannel other
                 ? Optional.of(new Deafness(
                         proof,
                         arrived.socket().device(),

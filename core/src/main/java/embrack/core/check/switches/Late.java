@@ -24,7 +24,10 @@ final class Late implements Rule {
                 .filter(proof -> proof.verdict() == Verdict.LATE && !HeldBack.explains(proof))
                 .map(proof -> found(Severity.LOOK)
                         .about(proof.at())
-                        .with("messages", proof.compiled().sent().size())
+                        .word("moment", proof.last().moment().key())
+                        .with(
+                                "messages",
+                                proof.compiled().sent(proof.last().moment()).size())
                         .with("worst", proof.worstMicros())
                         .with("limit", Prover.LATEST_MICROS)
                         .made());

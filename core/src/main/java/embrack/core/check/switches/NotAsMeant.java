@@ -15,7 +15,7 @@ import embrack.core.sim.Press;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
 import embrack.core.word.Fact;
-import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Place;
 import embrack.core.world.Reading;
 import java.util.EnumSet;
@@ -73,7 +73,7 @@ final class NotAsMeant implements Rule {
         Optional<Message> decisive = proof.trace().stream()
                 .filter(event -> decides(event, place))
                 .reduce((first, last) -> last)
-                .map(Event::message);
+                .map(Happened::message);
         Optional<DeviceId> other = decisive.flatMap(message -> meantFor(proof, message, place.device()));
         decisive.ifPresent(message -> found.with("message", message.hex()));
         other.ifPresent(device -> found.with("meant-for", device));
@@ -81,8 +81,8 @@ final class NotAsMeant implements Rule {
                 .made();
     }
 
-    private static boolean decides(Event event, Place place) {
-        return event instanceof Event.Arrived arrived
+    private static boolean decides(Happened event, Place place) {
+        return event instanceof Happened.Arrived arrived
                 && arrived.socket().device().equals(place.device())
                 && arrived.reading() instanceof Reading.Acts acts
                 && acts.actions().stream().anyMatch(action -> action.part().equals(place.part()));

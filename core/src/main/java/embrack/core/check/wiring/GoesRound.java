@@ -1,6 +1,7 @@
 package embrack.core.check.wiring;
 
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Found;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
@@ -9,6 +10,9 @@ import embrack.core.check.rule.Topic;
 import embrack.core.edit.WiringEdit;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
+import embrack.core.sim.Proof;
+import embrack.core.sim.Verdict;
+import embrack.core.switches.SwitchAt;
 import embrack.core.way.Loops;
 import java.util.List;
 import java.util.stream.Stream;
@@ -30,12 +34,24 @@ final class GoesRound implements Rule {
                     .map(hop -> hop.from().device())
                     .distinct()
                     .toList();
-            return found(Severity.STOPS)
+            List<SwitchAt> around = around(subject, loop);
+            Found found = found(Severity.STOPS);
+            return (around.isEmpty() ? found : found.about(around))
                     .with("boxes", boxes)
                     .with("first", boxes.getFirst())
                     .with("cut", cut)
                     .mend("pull", new WiringEdit.Disconnect(cut.from(), cut.to()))
                     .made();
         });
+    }
+
+    /** The switches of which nobody knows what they do, since their messages come round in it. */
+    private static List<SwitchAt> around(Subject subject, Loops.Loop loop) {
+        return subject.proofs().stream()
+                .filter(proof -> proof.verdict() == Verdict.NOT_KNOWN
+                        && proof.cameRoundAt().filter(loop::passes).isPresent())
+                .map(Proof::at)
+                .distinct()
+                .toList();
     }
 }

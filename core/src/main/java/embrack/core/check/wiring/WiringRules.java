@@ -15,6 +15,7 @@ public final class WiringRules {
             new NotReady(),
             new OutputOff(),
             new PairDiffers(),
+            new PairStays(),
             new TooLong());
 
     private WiringRules() {}

@@ -23,6 +23,7 @@ final class Lights {
             toggle Sound follow: note 45
             toggle Blackout: note 46
             needs Auto run: Chase 1..6
+            one at a time: Scene 1..8
             means blackout: Blackout
             """);
 

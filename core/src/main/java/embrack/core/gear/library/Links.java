@@ -115,8 +115,9 @@ final class Links {
             pass MIDI IN to Computer A
             pass MIDI IN to Computer B
             setting MIDI receive channel: 1..16, factory 1
-            setting Fail over: by hand, by heartbeat; factory by heartbeat, not about messages: who brings in the other
-            setting Heartbeat output: 1..8, factory 8, not about messages: which output it listens to
+            setting Fail over: by hand, by heartbeat; factory by heartbeat
+            fails over only while Fail over is by heartbeat
+            plays on only while Heartbeat is on Output 8
             power: mains
             """, """
             use Computer {A, B}: cc 100..101 over 63

@@ -138,6 +138,8 @@ final class Players {
             # Memories and the two that are always there; the rest is assigned in each memory.
             programs from 1
             select Memory 1..99: pc 1..99
+            loads memory: Memory 1..99; deaf for 100 ms
+            at start: select Memory 1
             play Rhythm: cc 90 over 63
             stop Rhythm: cc 90 under 64
             record Track 1..5: learns cc, not value 0

@@ -49,6 +49,7 @@ final class BoxReader {
     private final List<Condition> conditions = new ArrayList<>();
     private final BoardReader board = new BoardReader();
     private final Map<String, Consumer<Cursor>> lines;
+    private Optional<PortId> heartbeat = Optional.empty();
     private Optional<String> keep = Optional.empty();
     private Optional<Power> power = Optional.empty();
     private Quirks quirks = Quirks.NONE;
@@ -80,7 +81,7 @@ final class BoxReader {
     private Optional<Box> whole() {
         try {
             return Optional.of(new Box(
-                    new Sockets(ports, shared, passes),
+                    new Sockets(ports, shared, passes, heartbeat),
                     new Surface(board.board(), groups),
                     new Memory(settings, conditions, memories, keep),
                     quirks,
@@ -119,6 +120,8 @@ final class BoxReader {
             share(cursor);
         } else if (cursor.accept("pass")) {
             pass(cursor);
+        } else if (cursor.accept("plays on")) {
+            heartbeat(cursor);
         } else if (cursor.accept("setting")) {
             settings.add(SettingReader.read(cursor));
         } else if (!readCondition(cursor) && !board.accepts(cursor) && !acceptsGroup(cursor)) {
@@ -285,33 +288,50 @@ final class BoxReader {
                     "What does it run from? USB, a supply of its own, batteries or mains."));
         } while (cursor.accept("or"));
         int milliamps = 0;
-        if (cursor.accept(",")) {
-            milliamps = milliamps(cursor);
+        int seconds = 0;
+        while (cursor.accept(",")) {
+            if (cursor.accept("starts in")) {
+                seconds = Pieces.number(cursor, 1, 600);
+                if (!cursor.accept("s")) {
+                    throw cursor.fault("A time to start is given in s: starts in 20 s.");
+                }
+            } else {
+                milliamps = milliamps(cursor);
+            }
         }
-        power = Optional.of(new Power(sources, milliamps));
+        power = Optional.of(new Power(sources, milliamps, seconds));
+    }
+
+    private void heartbeat(Cursor cursor) {
+        if (!cursor.accept("only while heartbeat is on")) {
+            throw cursor.fault("On which output has the heartbeat to be? plays on only while Heartbeat is on Output 8");
+        }
+        heartbeat = Optional.of(portBefore(cursor, ","));
     }
 
     private void habits(Cursor cursor) {
         do {
-            if (cursor.accept("listens to all channels")) {
-                quirks = new Quirks(
-                        true, quirks.actsOnNoteOff(), quirks.looksForPortsAtStart(), quirks.assignableInputs());
-            } else if (cursor.accept("acts on note-off")) {
-                quirks = new Quirks(
-                        quirks.hearsAllChannels(), true, quirks.looksForPortsAtStart(), quirks.assignableInputs());
-            } else if (cursor.accept("looks for ports at start")) {
-                quirks = new Quirks(quirks.hearsAllChannels(), quirks.actsOnNoteOff(), true, quirks.assignableInputs());
-            } else if (cursor.peek().matches("\\d+")) {
-                int inputs = Pieces.number(cursor, 1, 128);
-                if (!cursor.accept("assignable inputs")) {
-                    throw cursor.fault("Write such as \"16 assignable inputs\".");
-                }
-                quirks = new Quirks(
-                        quirks.hearsAllChannels(), quirks.actsOnNoteOff(), quirks.looksForPortsAtStart(), inputs);
-            } else {
-                throw cursor.fault("Known habits: listens to all channels; acts on note-off; looks for ports at start; "
-                        + "16 assignable inputs.");
-            }
+            quirks = habit(cursor);
         } while (cursor.accept(";") || cursor.accept(","));
+    }
+
+    private Quirks habit(Cursor cursor) {
+        if (cursor.accept("listens to all channels")) {
+            return quirks.withAllChannels();
+        } else if (cursor.accept("acts on note-off")) {
+            return quirks.withNoteOffs();
+        } else if (cursor.accept("looks for ports at start")) {
+            return quirks.withPortsAtStart();
+        } else if (cursor.accept("press also sends when held")) {
+            return quirks.withPressWhenHeld();
+        } else if (cursor.peek().matches("\\d+")) {
+            int inputs = Pieces.number(cursor, 1, 128);
+            if (!cursor.accept("assignable inputs")) {
+                throw cursor.fault("Write such as \"16 assignable inputs\".");
+            }
+            return quirks.withInputs(inputs);
+        }
+        throw cursor.fault("Known habits: listens to all channels; acts on note-off; looks for ports at start; "
+                + "press also sends when held; 16 assignable inputs.");
     }
 }

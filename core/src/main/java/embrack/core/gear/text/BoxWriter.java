@@ -40,6 +40,7 @@ public final class BoxWriter {
         box.sockets().ports().forEach(writer::port);
         box.sockets().shared().forEach(shared -> writer.shared(box, shared));
         box.sockets().passes().forEach((route, open) -> writer.pass(box, route, open));
+        box.sockets().heartbeat().ifPresent(port -> writer.heartbeat(box, port));
         box.surface().board().ifPresent(writer::board);
         box.surface().groups().forEach(writer::group);
         box.memory().settings().forEach(writer::setting);
@@ -65,6 +66,10 @@ public final class BoxWriter {
 
     private void pass(Box box, Route route, boolean open) {
         lines.add("pass %s to %s%s".formatted(name(box, route.from()), name(box, route.to()), open ? "" : ", off"));
+    }
+
+    private void heartbeat(Box box, PortId port) {
+        lines.add("plays on only while Heartbeat is on " + name(box, port));
     }
 
     private static String name(Box box, PortId port) {
@@ -186,6 +191,9 @@ public final class BoxWriter {
         if (quirks.looksForPortsAtStart()) {
             habits.add("looks for ports at start");
         }
+        if (quirks.pressAlsoWhenHeld()) {
+            habits.add("press also sends when held");
+        }
         if (quirks.assignableInputs() > 0) {
             habits.add(quirks.assignableInputs() + " assignable inputs");
         }
@@ -196,7 +204,8 @@ public final class BoxWriter {
 
     private void power(Power power) {
         lines.add("power: " + power.sources().stream().map(Power.Source::words).collect(Collectors.joining(" or "))
-                + (power.milliamps() == 0 ? "" : ", %d mA".formatted(power.milliamps())));
+                + (power.milliamps() == 0 ? "" : ", %d mA".formatted(power.milliamps()))
+                + (power.startSeconds() == 0 ? "" : ", starts in %d s".formatted(power.startSeconds())));
     }
 
     private static String sends(Collection<MessageType> types) {

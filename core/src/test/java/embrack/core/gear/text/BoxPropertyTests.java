@@ -35,6 +35,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.SortedSet;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 import net.jqwik.api.Arbitraries;
@@ -121,12 +122,22 @@ class BoxPropertyTests {
     @Provide
     Arbitrary<Box> boxes() {
         Arbitrary<Optional<Power>> power = Combinators.combine(
-                        someOf(Power.Source.class), Arbitraries.integers().between(0, 20_000))
-                .as((sources, draw) -> new Power(sources, draw))
+                        someOf(Power.Source.class),
+                        Arbitraries.integers().between(0, 20_000),
+                        Arbitraries.integers().between(0, 600))
+                .as(Power::new)
                 .optional();
         return Combinators.combine(ports(), board().optional(), groups(), memory(), quirks(), power)
-                .as((ports, board, groups, memory, quirks, supply) ->
-                        new Box(new Sockets(ports, List.of()), new Surface(board, groups), memory, quirks, supply));
+                .as((ports, board, groups, memory, quirks, supply) -> new Box(
+                        new Sockets(
+                                ports,
+                                List.of(),
+                                new TreeMap<>(),
+                                ports.stream().map(Port::id).findFirst()),
+                        new Surface(board, groups),
+                        memory,
+                        quirks,
+                        supply));
     }
 
     private static Arbitrary<List<Port>> ports() {
@@ -266,7 +277,8 @@ class BoxPropertyTests {
                         Arbitraries.of(true, false),
                         Arbitraries.of(true, false),
                         Arbitraries.of(true, false),
-                        Arbitraries.integers().between(0, 128))
+                        Arbitraries.integers().between(0, 128),
+                        Arbitraries.of(true, false))
                 .as(Quirks::new);
     }
 

@@ -38,6 +38,7 @@ class BoxTextTests {
                 memories: 12
                 keep: Hold WRITE.
                 habits: listens to all channels; acts on note-off; looks for ports at start; 16 assignable inputs
+                habits: press also sends when held
                 power: USB or batteries, 120 mA
                 """).box().orElseThrow();
         Board board = box.surface().board().orElseThrow();
@@ -53,9 +54,9 @@ class BoxTextTests {
                 .containsExactly("send-channel", "curve", "odd");
         assertThat(box.memory().settings().get(1).shown(1)).isEqualTo("steep");
         assertThat(box.memory().settings().get(1).scope()).isEqualTo(Scope.MEMORY);
-        assertThat(box.quirks().words()).hasSize(4);
+        assertThat(box.quirks().words()).hasSize(5);
         assertThat(box.power().orElseThrow())
-                .isEqualTo(new Power(box.power().orElseThrow().sources(), 120));
+                .isEqualTo(new Power(box.power().orElseThrow().sources(), 120, 0));
         assertThat(BoxReading.of(BoxWriter.write(box)).box()).contains(box);
     }
 
@@ -76,7 +77,7 @@ class BoxTextTests {
                 "setting Mode: a, b; factory c   | 29 | The factory's value is none of the words before.",
                 "setting Channel: 1..16 factory 17 | 32 | A number from 1 to 16 is needed here.",
                 "habits: sings                   |  9 | Known habits: listens to all channels; acts on "
-                        + "note-off; looks for ports at start; 16 assignable inputs.",
+                        + "note-off; looks for ports at start; press also sends when held; 16 assignable inputs.",
                 "power: steam                    |  8 | What does it run from? USB, a supply of its own, "
                         + "batteries or mains.",
                 "memories: 99 more               | 14 | \"more\" is not understood here.",

@@ -1,0 +1,59 @@
+package embrack.core.world;
+
+import embrack.core.midi.Message;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Messages that are under way, all times in microseconds from now.
+ *
+ * @param flights in the order in which they arrive
+ * @param busy until when ports are sending, by their numbers; ports that are not are left out
+ * @param copies how often a message has taken a piece of its way
+ * @param sent how many messages have been sent since all was quiet
+ */
+record Traffic(List<Flight> flights, Map<Integer, Long> busy, Map<Copy, Integer> copies, int sent) {
+
+    /** All is quiet. */
+    static final Traffic QUIET = new Traffic(List.of(), Map.of(), Map.of(), 0);
+
+    Traffic {
+        flights = List.copyOf(flights);
+        busy = Map.copyOf(busy);
+        copies = Map.copyOf(copies);
+    }
+
+    /** A message, by what was sent that it comes from, on a piece: what is sent twice is no copy. */
+    record Copy(int piece, int sending, Message message) {}
+
+    /**
+     * A message on a piece of its way.
+     *
+     * @param atMicros when it arrives
+     * @param sequence of two that arrive at once the lower goes first
+     * @param sending which of those that were sent it comes from
+     */
+    record Flight(long atMicros, int sequence, int sending, Pieces.Piece piece, Message message)
+            implements Comparable<Flight> {
+
+        @Override
+        public int compareTo(Flight other) {
+            int byTime = Long.compare(atMicros, other.atMicros);
+            return byTime != 0 ? byTime : Integer.compare(sequence, other.sequence);
+        }
+    }
+
+    boolean isQuiet() {
+        return flights.isEmpty();
+    }
+
+    /** The same on every machine. */
+    int hash() {
+        int hash = 1;
+        for (Flight flight : flights) {
+            hash = 31 * (31 * hash + Long.hashCode(flight.atMicros()))
+                    + flight.message().hex().hashCode();
+        }
+        return hash;
+    }
+}
