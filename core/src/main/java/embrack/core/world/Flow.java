@@ -205,7 +205,8 @@ final class Flow {
         long late = fate == Fate.LATE ? arrives + Fate.LATE_MICROS : arrives;
         queue.add(new Flight(late, sequence++, sending, piece, message));
         if (fate == Fate.DOUBLED) {
-            queue.add(new Flight(late, sequence++, sending, piece, message));
+            sent++;
+            queue.add(new Flight(late, sequence++, sent, piece, message));
         }
     }
 

@@ -1,14 +1,16 @@
 package embrack.core.second;
 
 import embrack.core.chart.ChartRow;
+import embrack.core.chart.PartId;
+import embrack.core.chart.Standing;
 import embrack.core.chart.Trigger;
 import embrack.core.chart.Verb;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
 import embrack.core.midi.SystemMessage;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -16,84 +18,182 @@ import java.util.Set;
 import java.util.TreeMap;
 
 /**
- * A second player of messages, which shares nothing with the engine but what texts of models say: maps, lists, whole
- * histories, message by message. It is held against the engine; a mistake of the same kind in both is not likely.
+ * A second player of messages, faults and waits, which shares nothing with the engine but what texts of models say:
+ * maps, lists, whole histories, message by message. It is held against the engine; a mistake of the same kind in both
+ * is not likely.
  */
 final class SecondPlayer {
-
-    /** Ways of being wrong, each of which the comparison has to notice. */
-    enum Mistake {
-        CHANNEL_OF_THE_BOX_IGNORED,
-        CHANNEL_OF_THE_ROW_IGNORED,
-        PREFIX_ON_ANY_CHANNEL,
-        PREFIX_IGNORED,
-        PREFIX_FORGOTTEN_ONCE_USED,
-        SHORT_ROW_BESIDE_THE_LONG,
-        ONLY_THE_NEWEST_BEFORE,
-        NOTE_OFF_IS_A_NOTE,
-        NOTE_OFF_NEVER_ACTS,
-        VELOCITY_ZERO_IS_A_NOTE,
-        VALUES_FROM_ONE_MORE,
-        NUMBERS_FROM_ONE,
-        FAMILY_NOT_PUT_OUT,
-        STOP_ALL_STOPS_ONE,
-        TOGGLE_ONLY_ON,
-        LEVEL_TURNED,
-        STEP_BY_TWO,
-        THRU_KEEPS_BACK,
-        COPIES_MERGED_INTO_ONE,
-        ALTERNATES_AT_LOW_VALUES
-    }
 
     /**
      * A box.
      *
+     * @param standing what its chart says of how parts come to stand
      * @param channel that it is set to; 0 when it hears all
+     * @param written into how many memories what it learned was written
+     * @param startSeconds how long it takes until it obeys
      * @param passes out ports by in port
      */
-    record Box(List<ChartRow> rows, int channel, boolean noteOffs, Map<String, List<String>> passes) {}
+    record Box(
+            List<ChartRow> rows,
+            Standing standing,
+            int channel,
+            boolean noteOffs,
+            int written,
+            int startSeconds,
+            Map<String, List<String>> passes) {}
 
     /** A lead from a port of a box to one of another. */
     record Lead(String from, String out, String to, String in) {}
 
+    /** A message that will arrive over a lead, and the port of the box before by which it came into that. */
+    private record Flight(long at, String through, Lead lead, int sent, Message message) {}
+
     private final Map<String, Box> boxes;
     private final List<Lead> leads;
-    private final Set<Mistake> mistakes = EnumSet.noneOf(Mistake.class);
     private final Map<String, Integer> values = new TreeMap<>();
     private final Map<String, List<Message>> histories = new HashMap<>();
+    private final List<Flight> flights = new ArrayList<>();
+    private final Map<String, Long> busy = new HashMap<>();
+    private final Map<List<Object>, Integer> taken = new HashMap<>();
+    private final Map<String, Long> deaf = new HashMap<>();
+    private final Set<Lead> out = new HashSet<>();
+    private final Set<String> dark = new HashSet<>();
+    private final Map<Lead, String> fates = new HashMap<>();
+    private long now;
+    private int sent;
 
     SecondPlayer(Map<String, Box> boxes, List<Lead> leads) {
         this.boxes = boxes;
         this.leads = leads;
+        boxes.forEach((name, box) -> start(name, box));
     }
 
-    SecondPlayer mistaken(Mistake mistake) {
-        mistakes.add(mistake);
-        return this;
-    }
-
-    /** A message leaves a box by all its leads, and goes on until it has arrived everywhere. */
+    /** A message leaves a box by all its leads, as soon as the box has sent what it was to send before. */
     void send(String sender, Message message) {
-        Map<Lead, Integer> taken = new HashMap<>();
-        List<Lead> open = new ArrayList<>(
-                leads.stream().filter(lead -> lead.from().equals(sender)).toList());
-        while (!open.isEmpty()) {
-            Lead lead = open.removeFirst();
-            int most = mistakes.contains(Mistake.COPIES_MERGED_INTO_ONE) ? 1 : 2;
-            if (taken.merge(lead, 1, Integer::sum) > most) {
-                continue;
-            }
-            arrive(lead.to(), message);
-            if (!mistakes.contains(Mistake.THRU_KEEPS_BACK)) {
-                box(lead.to())
-                        .passes()
-                        .getOrDefault(lead.in(), List.of())
-                        .forEach(out -> leads.stream()
-                                .filter(next -> next.from().equals(lead.to())
-                                        && next.out().equals(out))
-                                .forEach(open::add));
-            }
+        if (dark.contains(sender)) {
+            return;
         }
+        long gone = Math.max(now, busy.getOrDefault(sender, 0L)) + 320L * message.length();
+        busy.put(sender, gone);
+        sent++;
+        leads.stream()
+                .filter(lead -> lead.from().equals(sender))
+                .forEach(lead -> setOff(gone, "", lead, sent, message));
+    }
+
+    void pull(Lead lead) {
+        out.add(lead);
+    }
+
+    void putBack(Lead lead) {
+        out.remove(lead);
+    }
+
+    /** What befalls the next message over a lead: "lost", "doubled", "late". */
+    void befall(Lead lead, String fate) {
+        fates.put(lead, fate);
+    }
+
+    void switchOff(String name) {
+        dark.add(name);
+        histories.remove(name);
+        deaf.remove(name);
+        Box box = box(name);
+        List<String> kept = box.standing().kept().stream()
+                .map(part -> name + " " + part + " ")
+                .toList();
+        values.keySet()
+                .removeIf(key -> key.startsWith(name + " ") && kept.stream().noneMatch(key::startsWith));
+        Map<String, Integer> before = new TreeMap<>(values);
+        start(name, box);
+        before.forEach((key, value) -> {
+            if (kept.stream().anyMatch(key::startsWith)) {
+                values.put(key, value);
+            }
+        });
+        values.keySet().removeIf(key -> kept.stream().anyMatch(key::startsWith) && !before.containsKey(key));
+    }
+
+    void switchOn(String name) {
+        if (dark.remove(name) && box(name).startSeconds() > 0) {
+            deaf.put(name, now + box(name).startSeconds() * 1_000_000L);
+        }
+    }
+
+    /** Time goes by, and what arrives in it arrives. */
+    void elapse(long micros) {
+        long end = now + micros;
+        while (true) {
+            Flight next = null;
+            for (Flight flight : flights) {
+                if (flight.at() <= end && (next == null || flight.at() < next.at())) {
+                    next = flight;
+                }
+            }
+            if (next == null) {
+                break;
+            }
+            flights.remove(next);
+            now = next.at();
+            land(next);
+        }
+        now = end;
+        if (flights.isEmpty()) {
+            taken.clear();
+        }
+    }
+
+    private void setOff(long at, String through, Lead lead, int number, Message message) {
+        String fate = fates.remove(lead);
+        if (!isWhole(lead) || "lost".equals(fate)) {
+            return;
+        }
+        long arrives = "late".equals(fate) ? at + 100_000 : at;
+        flights.add(new Flight(arrives, through, lead, number, message));
+        if ("doubled".equals(fate)) {
+            sent++;
+            flights.add(new Flight(arrives, through, lead, sent, message));
+        }
+    }
+
+    private boolean isWhole(Lead lead) {
+        return !out.contains(lead) && !dark.contains(lead.from()) && !dark.contains(lead.to());
+    }
+
+    private void land(Flight flight) {
+        Lead lead = flight.lead();
+        List<Object> piece = List.of(flight.through(), lead, flight.sent(), flight.message());
+        if (!isWhole(lead) || taken.merge(piece, 1, Integer::sum) > 2) {
+            return;
+        }
+        arrive(lead.to(), flight.message());
+        for (String port : box(lead.to()).passes().getOrDefault(lead.in(), List.of())) {
+            leads.stream()
+                    .filter(next -> next.from().equals(lead.to()) && next.out().equals(port))
+                    .forEach(next ->
+                            setOff(anew(next, flight.message()), lead.in(), next, flight.sent(), flight.message()));
+        }
+    }
+
+    /** A THRU only repeats; any other port sends anew, one message behind the other. */
+    private long anew(Lead lead, Message message) {
+        if (lead.out().startsWith("thru")) {
+            return now;
+        }
+        String port = lead.from() + "." + lead.out();
+        long gone = Math.max(now, busy.getOrDefault(port, 0L)) + 320L * message.length();
+        busy.put(port, gone);
+        return gone;
+    }
+
+    private void start(String name, Box box) {
+        box.standing()
+                .atStart()
+                .forEach(action -> box.rows().stream()
+                        .filter(row ->
+                                row.verb() == action.verb() && row.part().id().equals(action.part()))
+                        .findFirst()
+                        .ifPresent(row -> act(name, box, row, 127)));
     }
 
     /** The value of an aspect of a part of a box: 0 until something changed it. */
@@ -102,19 +202,18 @@ final class SecondPlayer {
     }
 
     private Box box(String name) {
-        return boxes.getOrDefault(name, new Box(List.of(), 0, false, Map.of()));
+        return boxes.getOrDefault(name, new Box(List.of(), Standing.PLAIN, 0, false, 0, 0, Map.of()));
     }
 
     private void arrive(String name, Message arrived) {
         Box box = box(name);
+        if (deaf.getOrDefault(name, 0L) > now) {
+            return;
+        }
         Message message = arrived;
-        boolean release = arrived.type() == MessageType.NOTE_OFF
-                || arrived.type() == MessageType.NOTE_ON
-                        && arrived.data2() == 0
-                        && !mistakes.contains(Mistake.VELOCITY_ZERO_IS_A_NOTE);
-        boolean acts = box.noteOffs() && !mistakes.contains(Mistake.NOTE_OFF_NEVER_ACTS)
-                || mistakes.contains(Mistake.NOTE_OFF_IS_A_NOTE);
-        if (release && acts && arrived instanceof Message.Voice voice) {
+        boolean release =
+                arrived.type() == MessageType.NOTE_OFF || arrived.type() == MessageType.NOTE_ON && arrived.data2() == 0;
+        if (release && box.noteOffs() && arrived instanceof Message.Voice voice) {
             message = new Message.NoteOn(voice.channel(), arrived.data1(), 127);
             release = false;
         }
@@ -126,12 +225,13 @@ final class SecondPlayer {
     }
 
     private void react(String name, Box box, Message message, List<Message> history) {
+        boolean written = memory(name, box) <= box.written();
         List<ChartRow> fitting = new ArrayList<>();
         int longest = 0;
         for (ChartRow row : box.rows()) {
-            Trigger last = row.triggers().getLast();
-            if (fits(last, message, box.channel())
-                    && (mistakes.contains(Mistake.PREFIX_IGNORED) || came(row, message, history))
+            if ((written || !row.assigned())
+                    && fits(row.triggers().getLast(), message, box.channel())
+                    && came(row, message, history)
                     && works(row, message, history)) {
                 fitting.add(row);
                 longest = Math.max(longest, row.triggers().size());
@@ -139,31 +239,51 @@ final class SecondPlayer {
         }
         Set<String> done = new LinkedHashSet<>();
         for (ChartRow row : fitting) {
-            boolean counts = row.triggers().size() == longest || mistakes.contains(Mistake.SHORT_ROW_BESIDE_THE_LONG);
-            if (counts && done.add(row.verb() + " " + row.part().id())) {
-                act(name, box, row, message);
+            if (row.triggers().size() == longest
+                    && done.add(row.verb() + " " + row.part().id())) {
+                act(name, box, row, message.data2());
+                load(name, box, row);
             }
         }
+    }
+
+    /** The memory that a box has loaded: the first, where none was chosen. */
+    private int memory(String name, Box box) {
+        if (box.standing().loading().isEmpty()) {
+            return 0;
+        }
+        List<PartId> memories = box.standing().loading().get().memories();
+        for (int i = 0; i < memories.size(); i++) {
+            if (value(name, memories.get(i).text(), "CHOSEN") == 1) {
+                return i + 1;
+            }
+        }
+        return 1;
+    }
+
+    private void load(String name, Box box, ChartRow row) {
+        box.standing()
+                .loading()
+                .filter(loading -> row.verb().isExclusive()
+                        && loading.memories().contains(row.part().id())
+                        && loading.deafMillis() > 0)
+                .ifPresent(loading -> deaf.merge(name, now + loading.deafMillis() * 1_000L, Math::max));
     }
 
     private boolean fits(Trigger trigger, Message message, int set) {
         if (!(trigger instanceof Trigger.Voice voice)) {
             return trigger.equals(wholeOf(message));
         }
-        if (!(message instanceof Message.Voice sent) || message.type() != voice.type()) {
+        if (!(message instanceof Message.Voice arrived) || message.type() != voice.type()) {
             return false;
         }
-        int shift = mistakes.contains(Mistake.NUMBERS_FROM_ONE) && voice.type() == MessageType.PROGRAM_CHANGE ? 1 : 0;
-        int lowest = voice.values().low() + (mistakes.contains(Mistake.VALUES_FROM_ONE_MORE) ? 1 : 0);
         boolean value = voice.type() == MessageType.PROGRAM_CHANGE
-                || message.data2() >= lowest
+                || message.data2() >= voice.values().low()
                         && message.data2() <= voice.values().high();
-        int wanted = voice.channel().isPresent() && !mistakes.contains(Mistake.CHANNEL_OF_THE_ROW_IGNORED)
-                ? voice.channel().get().number()
-                : mistakes.contains(Mistake.CHANNEL_OF_THE_BOX_IGNORED) ? 0 : set;
-        return message.data1() == voice.number() + shift
+        int wanted = voice.channel().isPresent() ? voice.channel().get().number() : set;
+        return message.data1() == voice.number()
                 && value
-                && (wanted == 0 || sent.channel().number() == wanted);
+                && (wanted == 0 || arrived.channel().number() == wanted);
     }
 
     private static Object wholeOf(Message message) {
@@ -173,16 +293,10 @@ final class SecondPlayer {
     /** Whether all that must stand before the last message of a row did come, looking back through all that came. */
     private boolean came(ChartRow row, Message last, List<Message> history) {
         List<Message> same = history.stream()
-                .filter(before -> mistakes.contains(Mistake.PREFIX_ON_ANY_CHANNEL) || channel(before) == channel(last))
+                .filter(before -> channel(before) == channel(last))
                 .toList();
         int back = 0;
         List<Trigger> before = row.triggers().subList(0, row.triggers().size() - 1);
-        if (!before.isEmpty()
-                && mistakes.contains(Mistake.PREFIX_FORGOTTEN_ONCE_USED)
-                && !same.isEmpty()
-                && same.getLast().type() == MessageType.PROGRAM_CHANGE) {
-            return false;
-        }
         for (Trigger trigger : before.reversed()) {
             Trigger.Voice voice = (Trigger.Voice) trigger;
             List<Message> candidates = same.stream()
@@ -190,9 +304,8 @@ final class SecondPlayer {
                             ? m.type() == MessageType.CONTROL_CHANGE && m.data1() == voice.number()
                             : m.type() != MessageType.CONTROL_CHANGE)
                     .toList();
-            int at = voice.type() == MessageType.CONTROL_CHANGE
-                    ? candidates.size() - 1
-                    : candidates.size() - 1 - (mistakes.contains(Mistake.ONLY_THE_NEWEST_BEFORE) ? 0 : back++);
+            int at =
+                    voice.type() == MessageType.CONTROL_CHANGE ? candidates.size() - 1 : candidates.size() - 1 - back++;
             boolean there = at >= 0
                     && !candidates.get(at).isRelease()
                     && candidates.get(at).type() == voice.type()
@@ -213,7 +326,6 @@ final class SecondPlayer {
         if (!row.assigned() || row.verb() == Verb.LEVEL || message.type() == MessageType.PROGRAM_CHANGE) {
             return true;
         }
-        int half = mistakes.contains(Mistake.ALTERNATES_AT_LOW_VALUES) ? 0 : 64;
         if (!row.response().alternating()) {
             return (message.data2() >= 64
                             ? row.response().high()
@@ -224,9 +336,9 @@ final class SecondPlayer {
                 .filter(m -> m.type() == message.type()
                         && m.data1() == message.data1()
                         && channel(m) == channel(message)
-                        && m.data2() >= half)
+                        && m.data2() >= 64)
                 .count();
-        return message.data2() >= half
+        return message.data2() >= 64
                 && (before % 2 == 0 ? row.response().high() : row.response().low()) >= 64;
     }
 
@@ -234,59 +346,49 @@ final class SecondPlayer {
         return message instanceof Message.Voice voice ? voice.channel().number() : 0;
     }
 
-    private void act(String name, Box box, ChartRow row, Message message) {
+    private void act(String name, Box box, ChartRow row, int value) {
         String part = name + " " + row.part().id() + " ";
         switch (row.verb()) {
             case MUTE -> values.put(part + "MUTED", 1);
             case OPEN -> values.put(part + "MUTED", 0);
-            case TOGGLE_MUTE -> values.merge(part + "MUTED", 1, this::turned);
-            case ON -> values.put(part + "SWITCHED", 1);
-            case OFF -> values.put(part + "SWITCHED", 0);
-            case TOGGLE -> values.merge(part + "SWITCHED", 1, this::turned);
-            case LEVEL -> values.put(part + "LEVEL", level(row, message.data2()));
+            case TOGGLE_MUTE -> values.merge(part + "MUTED", 1, (was, by) -> 1 - was);
+            case ON -> turnOn(name, box, row, 1);
+            case OFF -> turnOn(name, box, row, 0);
+            case TOGGLE -> turnOn(name, box, row, 1 - values.getOrDefault(part + "SWITCHED", 0));
+            case LEVEL -> values.put(part + "LEVEL", level(row, value));
             case PLAY -> values.put(part + "TRANSPORT", 1);
             case STOP, FADE_OUT -> values.put(part + "TRANSPORT", 0);
             case PAUSE -> values.put(part + "TRANSPORT", 2);
             case STOP_ALL -> {
                 values.put(part + "TRANSPORT", 0);
-                if (!mistakes.contains(Mistake.STOP_ALL_STOPS_ONE)) {
-                    values.replaceAll(
-                            (key, value) -> key.startsWith(name + " ") && key.endsWith(" TRANSPORT") ? 0 : value);
-                }
+                values.replaceAll((key, was) -> key.startsWith(name + " ") && key.endsWith(" TRANSPORT") ? 0 : was);
             }
-            case NEXT -> values.merge(part + "STEP", step(), (was, by) -> (was + by) % 1_000);
-            case PREVIOUS ->
-                values.put(part + "STEP", (values.getOrDefault(part + "STEP", 0) + 1_000 - step()) % 1_000);
+            case NEXT -> values.merge(part + "STEP", 1, (was, by) -> (was + by) % 1_000);
+            case PREVIOUS -> values.put(part + "STEP", (values.getOrDefault(part + "STEP", 0) + 999) % 1_000);
             case SELECT, RECALL, LOAD, GO, JUMP, RUN, USE -> choose(name, box, row);
             default -> throw new IllegalArgumentException("not played here: " + row.verb());
         }
     }
 
-    private int turned(int was, int by) {
-        return mistakes.contains(Mistake.TOGGLE_ONLY_ON) ? 1 : 1 - was;
+    private void turnOn(String name, Box box, ChartRow row, int on) {
+        if (on == 1) {
+            box.standing().alone().stream()
+                    .filter(group -> group.contains(row.part().id()))
+                    .forEach(group -> group.forEach(
+                            part -> values.computeIfPresent(name + " " + part + " SWITCHED", (k, was) -> 0)));
+        }
+        values.put(name + " " + row.part().id() + " SWITCHED", on);
     }
 
-    private int step() {
-        return mistakes.contains(Mistake.STEP_BY_TWO) ? 2 : 1;
-    }
-
-    private int level(ChartRow row, int value) {
-        int low = mistakes.contains(Mistake.LEVEL_TURNED)
-                ? row.response().high()
-                : row.response().low();
-        int high = mistakes.contains(Mistake.LEVEL_TURNED)
-                ? row.response().low()
-                : row.response().high();
-        return low + (int) Math.round((high - low) * value / 127.0);
+    private static int level(ChartRow row, int value) {
+        int low = row.response().low();
+        return low + (int) Math.round((row.response().high() - low) * value / 127.0);
     }
 
     private void choose(String name, Box box, ChartRow chosen) {
-        if (!mistakes.contains(Mistake.FAMILY_NOT_PUT_OUT)) {
-            box.rows().stream()
-                    .filter(row -> row.part().family().equals(chosen.part().family()))
-                    .forEach(row ->
-                            values.computeIfPresent(name + " " + row.part().id() + " CHOSEN", (key, was) -> 0));
-        }
+        box.rows().stream()
+                .filter(row -> row.part().family().equals(chosen.part().family()))
+                .forEach(row -> values.computeIfPresent(name + " " + row.part().id() + " CHOSEN", (key, was) -> 0));
         values.put(name + " " + chosen.part().id() + " CHOSEN", 1);
     }
 }

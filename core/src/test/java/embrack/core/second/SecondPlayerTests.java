@@ -4,83 +4,18 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.importer.ClassFileImporter;
-import embrack.core.Sketch;
-import embrack.core.chart.Chart;
-import embrack.core.chart.Learnable;
-import embrack.core.chart.Learned;
-import embrack.core.chart.Response;
-import embrack.core.chart.Verb;
-import embrack.core.edit.GearEdit;
-import embrack.core.gear.Kind;
-import embrack.core.gear.ModelId;
-import embrack.core.gear.Purpose;
-import embrack.core.gear.Quirks;
-import embrack.core.gear.text.BoxReading;
-import embrack.core.midi.Channel;
-import embrack.core.midi.Message;
-import embrack.core.midi.MessageType;
-import embrack.core.name.TapeLabel;
-import embrack.core.plan.Plan;
-import embrack.core.rig.Device;
-import embrack.core.rig.DeviceId;
-import embrack.core.rig.Rig;
-import embrack.core.second.SecondPlayer.Mistake;
-import embrack.core.world.Engine;
-import embrack.core.world.Place;
-import embrack.core.world.World;
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.Random;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
-/** The engine against a second player, on random rigs of at most three boxes behind a board, message by message. */
+/** The engine against a second player, on random rigs of at most three boxes behind a board, event by event. */
 class SecondPlayerTests {
 
-    private static final int RIGS = Integer.getInteger("embrack.rigs", 200);
-    private static final int MESSAGES = 200;
-    private static final DeviceId BOARD = new DeviceId("board");
-
-    private static final List<String> LINES = List.of(
-            "mute Input 1..3: cc 1..3 over 63\nopen Input 1..3: cc 1..3 under 64",
-            "toggle mute Main: note 1",
-            "toggle Light 1..2: note 2..3",
-            "on Haze: cc 4 = 100 from 90..110\noff Haze: cc 4 = 0",
-            "recall Scene 1..3: note 1..3",
-            "select Patch 1..3: pc 1..3\nselect Patch 4..6: cc 0 = 1 + pc 1..3",
-            "load Song 1..3: cc 0 = 2 + cc 5 over 63 + pc 1..3",
-            "run Chase 1: note 1 + note 4\ntoggle Auto: note 4",
-            "go Cue 1: note 1 + note 2 + note 3",
-            "level Fader: cc 3",
-            "play Tracks: note 2 on channel 3\nstop Tracks: note 3 on channel 3",
-            "pause Tracks: pc 4\nstop all Tracks: cc 5 over 63",
-            "play Loop 1..2: pc 2..3",
-            "next Slide: note 4\nprevious Slide: cc 2 = 127");
-
-    /** A random rig, for the engine and for the second player. */
-    private record Twin(Plan plan, Map<String, SecondPlayer.Box> boxes, List<SecondPlayer.Lead> leads) {}
+    private static final int RIGS = Integer.getInteger("embrack.rigs", 300);
 
     @Test
     void theEngineAndASecondPlayerPlayTheSame() {
         for (int seed = 0; seed < RIGS; seed++) {
-            assertThat(difference(seed, Optional.empty())).as("rig " + seed).isEmpty();
+            assertThat(Duel.difference(seed)).as("rig " + seed).isEmpty();
         }
-    }
-
-    /** Each mistake shows within the first rigs, so that the comparison is worth something. */
-    @ParameterizedTest
-    @EnumSource(Mistake.class)
-    void aMistakeWouldShow(Mistake mistake) {
-        assertThat(IntStream.range(0, 300)
-                        .filter(seed -> difference(seed, Optional.of(mistake)).isPresent())
-                        .findFirst())
-                .isPresent();
     }
 
     @Test
@@ -94,150 +29,5 @@ class SecondPlayerTests {
                 .onlyDependOnClassesThat()
                 .resideInAnyPackage("java..", "embrack.core.chart", "embrack.core.midi", "embrack.core.second")
                 .check(new ClassFileImporter().importPackages("embrack.core.second"));
-    }
-
-    /** Where the two part, if they do. */
-    private static Optional<String> difference(int seed, Optional<Mistake> mistake) {
-        Random random = new Random(seed);
-        Twin twin = twin(random);
-        SecondPlayer second = new SecondPlayer(twin.boxes, twin.leads);
-        mistake.ifPresent(second::mistaken);
-        Engine engine = new Engine(twin.plan);
-        World world = World.poweredOn(twin.plan.rig());
-        List<Place> places = places(twin.plan.rig());
-        for (int i = 0; i < MESSAGES; i++) {
-            Message message = message(random);
-            world = engine.play(world, engine.journey(BOARD, List.of(new Engine.Timed(message, 0))))
-                    .after();
-            second.send("board", message);
-            for (Place place : places) {
-                int engines = world.value(place);
-                int seconds = second.value(
-                        place.device().text(),
-                        place.part().text(),
-                        place.aspect().name());
-                if (engines != seconds) {
-                    return Optional.of("message %d, %s: %s is %d, and %d to the second player"
-                            .formatted(i, message.hex(), place, engines, seconds));
-                }
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static List<Place> places(Rig rig) {
-        List<Place> places = new ArrayList<>();
-        for (Device device : rig.devices()) {
-            Chart chart = rig.chart(device.id());
-            chart.parts()
-                    .forEach(part -> chart.aspects(part.id())
-                            .forEach(aspect -> places.add(new Place(device.id(), part.id(), aspect))));
-        }
-        return places;
-    }
-
-    private static Message message(Random random) {
-        Channel channel = new Channel(2 + random.nextInt(3));
-        int value = List.of(0, 1, 2, 63, 64, 100, 127).get(random.nextInt(7));
-        return switch (random.nextInt(6)) {
-            case 0, 1 -> new Message.NoteOn(channel, 1 + random.nextInt(4), value);
-            case 2 -> new Message.NoteOff(channel, 1 + random.nextInt(4), value);
-            case 3, 4 -> new Message.ControlChange(channel, random.nextInt(6), value);
-            default -> new Message.ProgramChange(channel, random.nextInt(4));
-        };
-    }
-
-    private static Twin twin(Random random) {
-        Sketch sketch = Sketch.of("Twin").box("Board", "four-switch-desk-board");
-        List<SecondPlayer.Lead> leads = new ArrayList<>();
-        int shape = random.nextInt(4);
-        if (shape == 3) {
-            sketch.box("Split", "thru-box-1-to-4").box("Join", "merger-2-to-1").edit(box(random, "box-a"));
-            lead(sketch, leads, "board.out > split.in");
-            lead(sketch, leads, "split.thru-1 > join.in-1");
-            lead(sketch, leads, "split.thru-2 > join.in-2");
-            lead(sketch, leads, "join.out > box-a.in");
-        } else {
-            String before = "board.out";
-            for (String name : List.of("box-a", "box-b", "box-c").subList(0, shape + 1)) {
-                sketch.edit(box(random, name));
-                lead(sketch, leads, before + " > " + name + ".in");
-                before = name + ".thru";
-            }
-        }
-        Plan plan = sketch.plan();
-        for (Device device : sketch.rig().devices()) {
-            plan = taught(random, plan, device);
-        }
-        Rig rig = plan.rig();
-        Map<String, SecondPlayer.Box> boxes = new HashMap<>();
-        rig.devices().forEach(device -> boxes.put(device.id().text(), box(rig, device.id())));
-        return new Twin(plan, boxes, leads);
-    }
-
-    private static void lead(Sketch sketch, List<SecondPlayer.Lead> leads, String words) {
-        sketch.link(words);
-        String[] ends = words.split(" > |\\.");
-        leads.add(new SecondPlayer.Lead(ends[0], ends[1], ends[2], ends[3]));
-    }
-
-    private static GearEdit box(Random random, String name) {
-        List<String> lines =
-                new ArrayList<>(List.of("programs from 1", "on Learned: learns cc", "level Hand: learns cc"));
-        LINES.stream().filter(line -> random.nextInt(3) == 0).forEach(lines::add);
-        List<String> habits = Stream.of("listens to all channels", "acts on note-off")
-                .filter(habit -> random.nextInt(4) == 0)
-                .toList();
-        String text =
-                """
-                port MIDI IN: 5-pin in
-                port MIDI THRU: 5-pin thru
-                setting MIDI receive channel: 1..16, factory %d
-                """.formatted(2 + random.nextInt(3)) + (habits.isEmpty() ? "" : "habits: " + String.join("; ", habits));
-        return new GearEdit.AddDevice(
-                name,
-                BoxReading.of(text)
-                        .box()
-                        .orElseThrow()
-                        .model(
-                                new ModelId(name),
-                                new TapeLabel(name),
-                                Kind.LIGHT_DESK,
-                                Chart.of(String.join("\n", lines)),
-                                Chart.EMPTY));
-    }
-
-    private static Plan taught(Random random, Plan plan, Device device) {
-        Plan taught = plan;
-        for (Learnable learnable : plan.rig().model(device.id()).chart().learnables()) {
-            boolean level = learnable.verb() == Verb.LEVEL;
-            Learned message = new Learned(
-                    MessageType.CONTROL_CHANGE,
-                    random.nextBoolean() ? Optional.empty() : Optional.of(new Channel(2 + random.nextInt(3))),
-                    random.nextInt(6),
-                    level
-                            ? new Response(false, random.nextInt(60), 60 + random.nextInt(60))
-                            : new Response(random.nextBoolean(), random.nextInt(2) * 127, 127),
-                    false);
-            if (random.nextBoolean()) {
-                taught = taught.withRig(
-                        taught.rig().withDeviceChanged(device.id(), d -> d.withLearned(learnable.id(), message)));
-            }
-        }
-        return taught;
-    }
-
-    private static SecondPlayer.Box box(Rig rig, DeviceId id) {
-        Map<String, List<String>> passes = new HashMap<>();
-        rig.model(id)
-                .sockets()
-                .routes()
-                .keySet()
-                .forEach(route -> passes.computeIfAbsent(route.from().text(), port -> new ArrayList<>())
-                        .add(route.to().text()));
-        Quirks quirks = rig.model(id).implementation().quirks();
-        int channel = rig.setting(id, Purpose.RECEIVE_CHANNEL).orElse(0);
-        return new SecondPlayer.Box(
-                rig.chart(id).rows(), quirks.hearsAllChannels() ? 0 : channel, quirks.actsOnNoteOff(), passes);
     }
 }
