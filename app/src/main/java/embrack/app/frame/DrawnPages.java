@@ -93,6 +93,7 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
     private Optional<Key> key(HttpServletRequest request) {
         Matcher path = OF_A_RIG.matcher(request.getRequestURI());
         if (!request.getMethod().equals("GET")
+                || Trying.token(request).isPresent()
                 || request.getAttribute("said") != null
                 || request.getAttribute(CsrfToken.class.getName()) == null
                 || !path.matches()

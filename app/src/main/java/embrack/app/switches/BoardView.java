@@ -6,6 +6,8 @@ import embrack.core.gear.Board;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.sim.Rehearsal.Foot;
+import embrack.core.sim.Rehearsal.Tread;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.ControlAt;
@@ -48,7 +50,7 @@ record BoardView(
      * A switch.
      *
      * @param key what it is on the clipboard
-     * @param press what a press of it is in a link
+     * @param tread what a press of it with its release is in a form
      * @param shown what the box's own display shows for it; empty when it shows no names
      * @param does what it does, shortened, a line a device
      */
@@ -56,7 +58,7 @@ record BoardView(
             int number,
             String key,
             String href,
-            String press,
+            String tread,
             String label,
             String shown,
             List<String> does,
@@ -170,7 +172,7 @@ record BoardView(
                 at.number(),
                 at.key(),
                 href(path, at),
-                Played.text(plan, at),
+                new Tread(Foot.TAP, at).key(),
                 assignment.label().map(Object::toString).orElse(""),
                 shown,
                 does(plan, assignment),

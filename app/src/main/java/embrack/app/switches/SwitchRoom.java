@@ -9,6 +9,8 @@ import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
+import embrack.app.store.Trial;
+import embrack.app.store.TrialStore;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.Refused;
@@ -35,16 +37,20 @@ class SwitchRoom {
 
     private final RigStore rigs;
     private final Reports reports;
+    private final TrialStore store;
+    private final Trials trials;
 
-    SwitchRoom(RigStore rigs, Reports reports) {
+    SwitchRoom(RigStore rigs, Reports reports, TrialStore store, Trials trials) {
         this.rigs = rigs;
         this.reports = reports;
+        this.store = store;
+        this.trials = trials;
     }
 
-    /** What is typed or pressed on the floor plan, beside edits. */
-    record Look(Moment on, String find, String played, String press) {
+    /** What is typed on the floor plan beside edits, and the token of what is tried there. */
+    record Look(Moment on, String find, String trial) {
 
-        static final Look PLAIN = new Look(Moment.PRESS, "", "", "");
+        static final Look PLAIN = new Look(Moment.PRESS, "", "");
     }
 
     /** The floor plan with a switch selected; elsewhere when the switch is on no board. */
@@ -64,9 +70,12 @@ class SwitchRoom {
                 "",
                 echo,
                 page);
+        Trial kept = look.trial().isEmpty()
+                ? Trial.none(false)
+                : store.find(id, look.trial()).orElse(Trial.none(false));
         page.addAttribute("board", BoardView.of(report, at, path))
                 .addAttribute("panel", PanelView.of(report, at, path, look.on(), look.find()))
-                .addAttribute("trial", TrialView.of(plan, at.board(), Played.parse(plan, look.played(), look.press())));
+                .addAttribute("trial", TrialView.of(plan, at, kept, trials.play(stored, kept)));
         return "switches/switches";
     }
 
@@ -131,7 +140,6 @@ class SwitchRoom {
                         new Look(
                                 moment(echo.typed().getOrDefault("on", "press")),
                                 echo.typed().getOrDefault("find", ""),
-                                "",
                                 ""),
                         echo,
                         page);

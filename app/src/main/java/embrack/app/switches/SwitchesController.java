@@ -2,6 +2,7 @@ package embrack.app.switches;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.OfPlanAlone;
+import embrack.app.frame.Trying;
 import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
@@ -26,6 +27,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -67,13 +69,12 @@ class SwitchesController {
             @PathVariable int number,
             @RequestParam(defaultValue = "press") String on,
             @RequestParam(defaultValue = "") String find,
-            @RequestParam(defaultValue = "") String played,
-            @RequestParam(defaultValue = "") String press,
+            @CookieValue(name = Trying.COOKIE, defaultValue = "") String trial,
             Model page) {
         return room.floor(
                 id,
                 new SwitchAt(board, bank, number),
-                new SwitchRoom.Look(SwitchRoom.moment(on), find, played, press),
+                new SwitchRoom.Look(SwitchRoom.moment(on), find, trial),
                 Echo.NONE,
                 page);
     }

@@ -1,9 +1,11 @@
 package embrack.app.switches;
 
+import embrack.app.store.Trial;
 import embrack.core.chart.Aspect;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
 import embrack.core.gear.Board;
+import embrack.core.gear.Gesture;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ShownMessage;
@@ -15,26 +17,32 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.sim.Rehearsal;
+import embrack.core.sim.Rehearsal.Foot;
+import embrack.core.sim.Rehearsal.Tread;
+import embrack.core.switches.SwitchAt;
 import embrack.core.world.Happened;
 import embrack.core.world.Place;
 import embrack.core.world.Reading;
 import embrack.core.world.World;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** What presses on this page do to the simulated boxes, and the message tape. */
-record TrialView(
-        String played, boolean fromMuted, int presses, boolean isFull, List<Card> boxes, List<TapePress> tape) {
+record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List<Card> boxes, List<TapePress> tape) {
 
-    private static final int PRESSES_ON_TAPE = 4;
+    /**
+     * What feet can do with the chosen switch beside tapping it, each by its key.
+     *
+     * @param here the key of the switch
+     * @param isDown whether a foot is on it
+     * @param held the others that a foot is on, in words
+     */
+    record Feet(String here, boolean isDown, String down, String up, String hold, String twice, String held) {}
 
     /**
      * A box that reacts.
@@ -68,21 +76,35 @@ record TrialView(
     /** A message on the tape; {@code time} in milliseconds since the press. */
     record TapeLine(String time, String way, String message, String bytes, String outcome, String tone) {}
 
-    static TrialView of(Plan plan, DeviceId board, Played played) {
-        Rehearsal rehearsal = Rehearsal.of(plan, played.start(plan), played.presses());
+    static TrialView of(Plan plan, SwitchAt at, Trial trial, Rehearsal rehearsal) {
         World state = rehearsal.state();
-        Set<Place> moved = rehearsal.stateBeforeLast().differences(state);
+        Set<Place> moved = rehearsal.before().differences(state);
         return new TrialView(
-                played.text(plan),
-                played.fromMuted(),
-                played.presses().size(),
-                played.isFull(),
+                trial.muted(),
+                rehearsal.treads(),
+                trial.isFull(),
+                feet(plan, at, state),
                 plan.rig().devices().stream()
                         .filter(d -> !plan.rig().model(d.id()).parts().isEmpty())
-                        .sorted(Comparator.comparing(d -> !isMeant(plan, board, d)))
+                        .sorted(Comparator.comparing(d -> !isMeant(plan, at.board(), d)))
                         .map(d -> card(plan, d, rehearsal, moved))
                         .toList(),
                 tape(plan, rehearsal));
+    }
+
+    private static Feet feet(Plan plan, SwitchAt at, World state) {
+        Set<Gesture> knows = plan.board(at.board()).gestures();
+        return new Feet(
+                at.key(),
+                state.isHeld(at),
+                new Tread(Foot.DOWN, at).key(),
+                new Tread(Foot.UP, at).key(),
+                knows.contains(Gesture.HOLD) ? new Tread(Foot.HOLD, at).key() : "",
+                knows.contains(Gesture.DOUBLE_PRESS) ? new Tread(Foot.TWICE, at).key() : "",
+                Words.list(state.heldSwitches().stream()
+                        .filter(other -> !other.equals(at))
+                        .map(plan::words)
+                        .toList()));
     }
 
     /** Whether any switch of the board is about the device: those boxes are looked at first. */
@@ -147,22 +169,27 @@ record TrialView(
     }
 
     private static List<TapePress> tape(Plan plan, Rehearsal rehearsal) {
-        List<Rehearsal.Played> all = rehearsal.played();
-        List<TapePress> presses = new ArrayList<>(IntStream.range(Math.max(0, all.size() - PRESSES_ON_TAPE), all.size())
-                .mapToObj(i -> press(plan, i + 1, all.get(i)))
-                .toList());
-        Collections.reverse(presses);
-        return presses;
+        return rehearsal.last().reversed().stream()
+                .map(played -> press(plan, played))
+                .toList();
     }
 
-    private static TapePress press(Plan plan, int number, Rehearsal.Played played) {
-        Board board = plan.board(played.at().board());
-        String label =
-                plan.switches().at(played.at()).label().map(l -> " (" + l + ")").orElse("");
+    private static TapePress press(Plan plan, Rehearsal.Played played) {
+        SwitchAt at = played.tread().at();
+        Board board = plan.board(at.board());
+        String label = plan.switches().at(at).label().map(l -> " (" + l + ")").orElse("");
+        String foot =
+                switch (played.tread().foot()) {
+                    case TAP -> "";
+                    case DOWN -> ", foot down";
+                    case HOLD -> ", held";
+                    case UP -> ", let go";
+                    case TWICE -> ", pressed twice";
+                };
         return new TapePress(
-                number,
-                plan.words(played.at()) + label,
-                played.pressed().trace().stream()
+                played.number(),
+                plan.words(at) + label + foot,
+                played.outcome().trace().stream()
                         .flatMap(event -> line(plan, board, event))
                         .toList());
     }

@@ -3,48 +3,116 @@ package embrack.core.sim;
 import embrack.core.plan.Plan;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
+import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.Outcome;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
- * Presses of switches, one after the other.
+ * A world that is tried with the feet, one tread after the other.
  *
- * @param start the state before the first press
- * @param played each press with what came of it; times count from its own moment
+ * @param start before the first tread
+ * @param before before the last one
+ * @param state now
+ * @param treads how many there were
+ * @param last the last few, the newest last; times count from each one's own moment
  */
-public record Rehearsal(World start, List<Played> played) {
+public record Rehearsal(World start, World before, World state, int treads, List<Played> last) {
 
-    /** One press of the rehearsal. */
-    public record Played(SwitchAt at, Outcome pressed) {}
+    /** As many of the last treads are kept with all that they sent. */
+    private static final int KEPT = 4;
+
+    /** What a foot does with a switch. */
+    public enum Foot {
+        /** It presses and lets go. */
+        TAP,
+        /** It goes down, and stays. */
+        DOWN,
+        /** It stays down so long that the board takes it for a hold. */
+        HOLD,
+        /** It lets go. */
+        UP,
+        /** It presses twice, fast. */
+        TWICE;
+
+        private String key() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /** What a foot does, and where. */
+    public record Tread(Foot foot, SwitchAt at) {
+
+        /** In one word for links and files: {@code tap.quay-board.1.3}. */
+        public String key() {
+            return foot.key() + "." + at.key();
+        }
+
+        /** The tread that {@link #key()} wrote; empty when it is none. */
+        public static Optional<Tread> parse(String key) {
+            int dot = key.indexOf('.');
+            return Stream.of(Foot.values())
+                    .filter(foot -> dot > 0 && foot.key().equals(key.substring(0, dot)))
+                    .findFirst()
+                    .flatMap(foot -> SwitchAt.parse(key.substring(dot + 1)).map(at -> new Tread(foot, at)));
+        }
+    }
+
+    /** A tread with what came of it. */
+    public record Played(int number, Tread tread, Outcome outcome) {}
 
     public Rehearsal {
-        played = List.copyOf(played);
+        last = List.copyOf(last);
     }
 
-    /** Plays presses through, in their order. */
+    /** Before the first tread. */
+    public static Rehearsal begun(World start) {
+        return new Rehearsal(start, start, start, 0, List.of());
+    }
+
+    /** Presses in their order, each with its release. */
     public static Rehearsal of(Plan plan, World start, List<SwitchAt> presses) {
         Engine engine = new Engine(plan);
-        World state = start;
-        List<Played> played = new ArrayList<>();
+        Rehearsal rehearsal = begun(start);
         for (SwitchAt at : presses) {
-            Outcome pressed = engine.tap(state, at);
-            state = pressed.after();
-            played.add(new Played(at, pressed));
+            rehearsal = rehearsal.then(engine, new Tread(Foot.TAP, at));
         }
-        return new Rehearsal(start, played);
+        return rehearsal;
     }
 
-    /** The state now. */
-    public World state() {
-        return played.isEmpty() ? start : played.getLast().pressed().after();
+    /** After one more tread, when all is quiet again. */
+    public Rehearsal then(Engine engine, Tread tread) {
+        Outcome done =
+                switch (tread.foot()) {
+                    case TAP -> engine.tap(state, tread.at());
+                    case DOWN -> engine.settled(state, new Event.Press(tread.at()));
+                    case HOLD -> held(engine, tread.at());
+                    case UP -> engine.settled(state, new Event.Release(tread.at()));
+                    case TWICE -> engine.settled(state, new Event.DoublePress(tread.at()));
+                };
+        List<Happened> trace = done.trace().stream()
+                .map(event -> event.later(-state.clockMicros()))
+                .toList();
+        List<Played> more = new ArrayList<>(last);
+        more.add(new Played(treads + 1, tread, new Outcome(done.after(), trace)));
+        return new Rehearsal(
+                start, state, done.after(), treads + 1, more.subList(Math.max(0, more.size() - KEPT), more.size()));
     }
 
-    /** The state before the last press. */
-    public World stateBeforeLast() {
-        return played.size() < 2
-                ? start
-                : played.get(played.size() - 2).pressed().after();
+    /** A foot that is not down yet goes down first. */
+    private Outcome held(Engine engine, SwitchAt at) {
+        if (state.isHeld(at)) {
+            return engine.settled(state, new Event.Hold(at));
+        }
+        Outcome down = engine.settled(state, new Event.Press(at));
+        Outcome held = engine.settled(down.after(), new Event.Hold(at));
+        return new Outcome(
+                held.after(),
+                Stream.concat(down.trace().stream(), held.trace().stream()).toList());
     }
 }

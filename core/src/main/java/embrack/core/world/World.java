@@ -214,6 +214,11 @@ public final class World {
         return hands.held().containsKey(at);
     }
 
+    /** The switches that a foot is on. */
+    public SortedSet<SwitchAt> heldSwitches() {
+        return new TreeSet<>(hands.held().keySet());
+    }
+
     /** Whether a box is off. */
     public boolean isDark(DeviceId device) {
         return faults.dark().contains(device);

@@ -119,7 +119,7 @@ class GestureTests {
         Plan plan =
                 MappingFaults.floor().mode("foot-board 1", SwitchMode.MOMENTARY).plan();
         Rehearsal rehearsal = Rehearsal.of(plan, World.poweredOn(plan.rig()), List.of(Sketch.at("foot-board 1")));
-        assertThat(rehearsal.played().getFirst().pressed().trace())
+        assertThat(rehearsal.last().getFirst().outcome().trace())
                 .filteredOn(e -> e instanceof Happened.Arrived)
                 .extracting(Happened::atMicros)
                 .containsExactly(960L, 150_960L);
