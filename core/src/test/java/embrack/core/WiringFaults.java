@@ -5,6 +5,7 @@ import embrack.core.edit.GearEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
+import embrack.core.name.Slug;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Ear;
@@ -27,6 +28,29 @@ public final class WiringFaults {
                 .set("vocal-mixer", "receive-channel", "2")
                 .link("voice-board.out > merger.in-1", "merger.out > vocal-mixer.in")
                 .step("voice-board 1: vocal-mixer mute:input-1", "voice-board 2: vocal-mixer open:input-1");
+    }
+
+    private static Sketch pair() {
+        return clean().box("Computer A", "computer")
+                .box("Computer B", "computer")
+                .app("Player A", "launch-grid-player", "computer-a")
+                .app("Player B", "launch-grid-player", "computer-b")
+                .pair("player-a", "player-b");
+    }
+
+    /** Two players on an interface that goes over when the heartbeat stops, if one is there. */
+    public static Sketch guarded(boolean heartbeat) {
+        Sketch guarded = guarded("Failover");
+        return heartbeat ? guarded : guarded.feed("failover.output-8", List.of(), List.of());
+    }
+
+    /** Two players on an interface of that name. */
+    public static Sketch guarded(String name) {
+        String it = Slug.of(name);
+        return pair().box(name, "playback-interface-a-b")
+                .set(it, "receive-channel", "5")
+                .feed(it + ".output-8", List.of(Sound.HEARTBEAT), List.of())
+                .link(it + ".computer-a > computer-a.usb-1", it + ".computer-b > computer-b.usb-1");
     }
 
     public static List<Fault> all() {
@@ -163,11 +187,7 @@ public final class WiringFaults {
                 "Tracks lives in no computer.",
                 homeless.plan(),
                 on(homeless.plan()).lives("tracks", "computer").plan()));
-        Sketch pair = clean().box("Computer A", "computer")
-                .box("Computer B", "computer")
-                .app("Player A", "launch-grid-player", "computer-a")
-                .app("Player B", "launch-grid-player", "computer-b")
-                .pair("player-a", "player-b");
+        Sketch pair = pair();
         faults.add(fault(
                 "buffers-of-a-pair",
                 "wiring.pair-differs",
@@ -176,11 +196,7 @@ public final class WiringFaults {
                 "Player A and Player B differ. Buffer: 128 samples, 256 samples.",
                 on(pair.plan()).set("player-b", "buffer", "256 samples").plan(),
                 pair.plan()));
-        Sketch guarded = on(pair.plan())
-                .box("Failover", "playback-interface-a-b")
-                .set("failover", "receive-channel", "5")
-                .feed("failover.output-8", List.of(Sound.HEARTBEAT), List.of())
-                .link("failover.computer-a > computer-a.usb-1", "failover.computer-b > computer-b.usb-1");
+        Sketch guarded = guarded(true);
         faults.add(fault(
                 "a-pair-that-waits-for-a-hand",
                 "wiring.pair-stays",

@@ -39,10 +39,10 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
      * What feet can do with the chosen switch beside tapping it, each by its key.
      *
      * @param here the key of the switch
-     * @param isDown whether a foot is on it
+     * @param pressed whether a foot is on it
      * @param held the others that a foot is on, in words
      */
-    record Feet(String here, boolean isDown, String down, String up, String hold, String twice, String held) {}
+    record Feet(String here, boolean pressed, String down, String up, String hold, String twice, String held) {}
 
     /**
      * A box that reacts.

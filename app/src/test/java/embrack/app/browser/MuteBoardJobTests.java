@@ -107,6 +107,21 @@ class MuteBoardJobTests extends AtTheBrowser {
         hand.page.keyboard().press("1");
         assertThat(hand.page.locator(".strip.moved")).hasCount(4);
         assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "open");
+        hand.page.reload();
+        assertThat(hand.page.locator("#trial header")).containsText("1 press, all began muted");
+        assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "open");
+        button("Foot down").click();
+        assertThat(hand.page.locator(".tape-press h4").first()).containsText(", foot down");
+        button("Let go").click();
+        assertThat(button("Foot down")).isVisible();
+        button("Back one").click();
+        assertThat(button("Let go")).isVisible();
+        assertThat(hand.page.locator("#trial header")).containsText("2 presses");
+    }
+
+    private Locator button(String name) {
+        return hand.page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private void readTheSheet() {

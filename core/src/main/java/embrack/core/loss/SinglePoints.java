@@ -6,15 +6,19 @@ import embrack.core.compile.Compiler;
 import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
 import embrack.core.power.PowerPlan;
+import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
-import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import embrack.core.switches.SwitchAt;
 import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
+import embrack.core.world.Engine;
+import embrack.core.world.Event;
+import embrack.core.world.Happened;
+import embrack.core.world.Outcome;
+import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -25,20 +29,21 @@ import java.util.TreeSet;
 
 /**
  * Every single failure that takes a switch away. A step outlives a failure when its message still finds a way to the
- * device, or to the one that stands in for it. Cost: errands (board, receiver, message sort) times the pieces of their
- * ways times one search.
+ * device, or to the one that stands in for it: each failure is done to a world, and what is sent is followed in that.
+ * Cost: errands (board, receiver, message sort) times the pieces of their ways times the pieces that a message takes.
  */
 public final class SinglePoints {
 
     private final Rig rig;
-    private final Ways ways;
+    private final Engine engine;
+    private final World whole;
     private final PowerPlan power;
     private final Map<Errand, Set<SwitchAt>> errands = new LinkedHashMap<>();
-    private final Map<DeviceId, Set<DeviceId>> dying = new HashMap<>();
 
     private SinglePoints(Plan plan, Ways ways) {
         this.rig = plan.rig();
-        this.ways = ways;
+        this.engine = new Engine(plan, ways);
+        this.whole = World.poweredOn(rig);
         this.power = new PowerPlan(rig);
         for (CompiledSwitch compiled : new Compiler(plan, ways).all()) {
             compiled.allSteps().stream()
@@ -120,17 +125,19 @@ public final class SinglePoints {
     }
 
     private Loss loss(Failure failure) {
-        Set<Link> links = failure instanceof Failure.LinkFails f ? Set.of(f.link()) : Set.of();
-        Set<DeviceId> dead = failure instanceof Failure.DeviceFails f
-                ? dying.computeIfAbsent(f.device(), power::diesWith)
-                : Set.of();
-        Ways left = ways.without(links, dead);
+        World failed = engine.step(
+                        whole,
+                        switch (failure) {
+                            case Failure.LinkFails fails -> new Event.LinkOut(fails.link());
+                            case Failure.DeviceFails fails -> new Event.Off(fails.device());
+                        })
+                .after();
         Set<SwitchAt> lost = new TreeSet<>();
         Set<SwitchAt> touched = new TreeSet<>();
         errands.forEach((errand, switches) -> {
-            if (isHit(errand, links, dead)) {
+            if (isHit(errand, failed)) {
                 touched.addAll(switches);
-                if (!arrives(left, errand, dead)) {
+                if (!arrives(failed, errand)) {
                     lost.addAll(switches);
                 }
             }
@@ -139,30 +146,29 @@ public final class SinglePoints {
         return new Loss(
                 failure,
                 List.copyOf(lost),
-                dead.stream()
-                        .filter(d -> !(failure instanceof Failure.DeviceFails f
-                                && f.device().equals(d)))
+                rig.devices().stream()
+                        .map(Device::id)
+                        .filter(d -> failed.isDark(d)
+                                && !(failure instanceof Failure.DeviceFails f
+                                        && f.device().equals(d)))
                         .toList(),
                 List.copyOf(touched));
     }
 
-    private static boolean isHit(Errand errand, Set<Link> links, Set<DeviceId> dead) {
-        return dead.contains(errand.board)
+    private static boolean isHit(Errand errand, World failed) {
+        return failed.isDark(errand.board)
                 || errand.way.hops().stream()
-                        .anyMatch(hop -> links.contains(hop.link()) || dead.contains(hop.arrivesAt()));
+                        .anyMatch(hop -> failed.linksOut().contains(hop.link()) || failed.isDark(hop.arrivesAt()));
     }
 
-    private boolean arrives(Ways left, Errand errand, Set<DeviceId> dead) {
-        if (dead.contains(errand.board)) {
-            return false;
-        }
-        boolean first = !dead.contains(errand.receiver)
-                && left.between(errand.board, errand.receiver, errand.message).isPresent();
-        return first
-                || rig.standIn(errand.receiver)
-                        .filter(second -> !dead.contains(second)
-                                && left.between(errand.board, second, errand.message)
-                                        .isPresent())
-                        .isPresent();
+    /** Whether what is sent still comes to the device, or to the one that stands in for it. */
+    private boolean arrives(World failed, Errand errand) {
+        Outcome sent = engine.settled(failed, new Event.Send(errand.board, errand.message));
+        Optional<DeviceId> second = rig.standIn(errand.receiver);
+        return sent.trace().stream()
+                .filter(Happened.Arrived.class::isInstance)
+                .map(arrived -> arrived.socket().device())
+                .anyMatch(device -> device.equals(errand.receiver)
+                        || second.filter(device::equals).isPresent());
     }
 }

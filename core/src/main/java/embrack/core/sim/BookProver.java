@@ -9,9 +9,11 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
+import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
+import embrack.core.show.When;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
@@ -180,7 +182,7 @@ public final class BookProver {
         long room =
                 micros.map(at -> Math.max(0, at - song.trims().startMicros())).orElse(0L);
         long lead = cue.early() ? Math.min(room, Math.min(MAX_LEAD_MICROS, known.usual())) : 0;
-        boolean late = known.worst() - lead - waits(cue) > Prover.LATEST_MICROS;
+        boolean late = !isBeforeTheMusic(cue) && known.worst() - lead - waits(cue) > Prover.LATEST_MICROS;
         Verdict verdict = known.verdict() == Verdict.EXACT && late ? Verdict.LATE : known.verdict();
         return new CueProof(
                 cue,
@@ -193,6 +195,11 @@ public final class BookProver {
                 known.usual(),
                 lead,
                 micros);
+    }
+
+    /** Whether nobody sees yet when it comes: what a song sends as it is loaded. */
+    private static boolean isBeforeTheMusic(Cue cue) {
+        return cue.at() instanceof Anchor.Automatic at && at.when() == When.LOAD;
     }
 
     private static long waits(Cue cue) {

@@ -6,6 +6,7 @@ import embrack.core.compile.Compiler;
 import embrack.core.compile.Sending;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Message;
+import embrack.core.midi.RealTime;
 import embrack.core.midi.Wire;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -19,6 +20,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /**
  * The actual rig at its slowest: boards send, links take the longest that they may, boxes pass on and react. A board
@@ -71,8 +74,29 @@ public final class Engine {
             case Event.Move move -> move(before, move.at(), move.position());
             case Event.Send send ->
                 send(before, outage.sender(before, send.from()), List.of(new Sending(send.message())));
+            case Event.Clock clock -> quiet(before.with(before.traffic().withClock(clock.from(), clock.tempo())));
             default -> quiet(outage.after(before, event));
         };
+    }
+
+    /**
+     * The clocks that come to each device now, by who sends them, in beats a minute: two at one device fight, and a
+     * device that is left out follows none.
+     */
+    public SortedMap<DeviceId, SortedMap<DeviceId, Integer>> clocks(World world) {
+        SortedMap<DeviceId, SortedMap<DeviceId, Integer>> heard = new TreeMap<>();
+        world.traffic().clocks().forEach((from, tempo) -> {
+            if (!world.isDark(from)) {
+                Flow flow = new Flow(pieces, rig, world.faults().withFates(new TreeMap<>()), Traffic.QUIET);
+                ways.outputs(from).forEach(output -> flow.send(output, new Timed(RealTime.CLOCK, 0)));
+                flow.untilQuiet().deliveries().stream()
+                        .map(delivery -> delivery.to().device())
+                        .filter(device -> receivers.hearsClock(device))
+                        .forEach(device -> heard.computeIfAbsent(device, d -> new TreeMap<>())
+                                .put(from, tempo));
+            }
+        });
+        return heard;
     }
 
     /** Does one thing to a world and waits until all is quiet. */
@@ -91,7 +115,9 @@ public final class Engine {
                         .mapToLong(Long::longValue)
                         .max()
                         .orElse(0));
-        World after = arrived.after().with(flow.faults()).later(Math.max(0, end), Traffic.QUIET);
+        World after = arrived.after()
+                .with(flow.faults())
+                .later(Math.max(0, end), before.traffic().quieted());
         return new Outcome(after, arrived.trace());
     }
 

@@ -40,6 +40,21 @@ public sealed interface Event {
     /** A box sends a message of its own, as a player does for a cue; for a pair that went over, the other one does. */
     record Send(DeviceId from, Message message) implements Event {}
 
+    /**
+     * A box begins to send clock, goes on at another tempo, or ends. Clock is a flow: 24 messages a quarter are not
+     * followed one by one, but where they come to ({@link Engine#clocks}). Start, continue and stop are messages as
+     * any other ({@link Send}).
+     *
+     * @param tempo in beats a minute, 1 to 999; 0 when it ends
+     */
+    record Clock(DeviceId from, int tempo) implements Event {
+        public Clock {
+            if (tempo < 0 || tempo > 999) {
+                throw new IllegalArgumentException("a clock has 0 to 999 beats a minute, was " + tempo);
+            }
+        }
+    }
+
     /** A link comes out, and what is on it is lost. */
     record LinkOut(Link link) implements Event {}
 

@@ -35,6 +35,7 @@ final class Flow {
     private final Pieces pieces;
     private final Rig rig;
     private final Faults faults;
+    private final Traffic traffic;
     private final boolean faultless;
     private final SortedMap<Link, Fate> fates;
     private final PriorityQueue<Flight> queue = new PriorityQueue<>();
@@ -49,6 +50,7 @@ final class Flow {
         this.pieces = pieces;
         this.rig = rig;
         this.faults = faults;
+        this.traffic = traffic;
         this.faultless = faults.equals(Faults.NONE);
         this.fates = new TreeMap<>(faults.fates());
         this.copies = new HashMap<>(traffic.copies());
@@ -133,7 +135,9 @@ final class Flow {
                 busy.put(port, busyUntil[port] - micros);
             }
         }
-        return flights.isEmpty() && busy.isEmpty() ? Traffic.QUIET : new Traffic(flights, busy, copies, sent);
+        return flights.isEmpty() && busy.isEmpty()
+                ? traffic.quieted()
+                : new Traffic(flights, busy, copies, sent, traffic.clocks());
     }
 
     /** What is not as it should be, less what has befallen messages. */

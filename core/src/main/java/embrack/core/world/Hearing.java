@@ -23,6 +23,7 @@ import java.util.Set;
  * @param loading the parts that load a memory when they are chosen
  * @param loadingMicros for how long it is deaf then
  * @param listensOn the channel it listens to; empty when it listens to all
+ * @param notesOff the name of its input for its own tracks and sounds, if that is off
  * @param remoteOff the name of its input for controllers, if that is off
  * @param syncOff the name of its input for clock and transport, if that is off
  */
@@ -33,6 +34,7 @@ record Hearing(
         Set<PartId> loading,
         long loadingMicros,
         Optional<Channel> listensOn,
+        Optional<String> notesOff,
         Optional<String> remoteOff,
         Optional<String> syncOff) {
 
@@ -48,6 +50,7 @@ record Hearing(
                 implementation.quirks().hearsAllChannels()
                         ? Optional.empty()
                         : rig.setting(device, Purpose.RECEIVE_CHANNEL).map(Channel::new),
+                off(rig, device, Ability.HEARS_NOTES),
                 off(rig, device, Ability.HEARS_REMOTE),
                 off(rig, device, Ability.HEARS_SYNC));
     }
@@ -62,13 +65,16 @@ record Hearing(
                 || voice.channel().equals(listensOn.get());
         var heard = world.ears().heardBy(device);
         List<Action> actions = implementation.reactionsTo(message, heard, onItsChannel);
-        if (actions.isEmpty()) {
-            return onItsChannel ? new Reading.MeansNothing() : new Reading.OtherChannel(listensOn.orElseThrow());
+        boolean isSync = embrack.core.rig.Traffic.of(message) == embrack.core.rig.Traffic.SYNC;
+        if (actions.isEmpty() && !onItsChannel) {
+            return new Reading.OtherChannel(listensOn.orElseThrow());
         }
-        Optional<String> off =
-                embrack.core.rig.Traffic.of(message) == embrack.core.rig.Traffic.SYNC ? syncOff : remoteOff;
+        Optional<String> off = isSync ? syncOff : actions.isEmpty() ? notesOff : remoteOff;
         if (off.isPresent()) {
             return new Reading.InputOff(off.get());
+        }
+        if (actions.isEmpty()) {
+            return new Reading.MeansNothing();
         }
         if (isPartlyWritten() && world.loadedMemory(device) > written) {
             List<Action> left = unwritten.reactionsTo(message, heard, onItsChannel);

@@ -9,12 +9,16 @@ import embrack.core.rig.Socket;
 import embrack.core.way.Hop;
 import embrack.core.way.Timing;
 import embrack.core.way.Ways;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** The pieces of all ways of a rig, each with a number and with what it does to the time of a message. */
@@ -54,7 +58,7 @@ final class Pieces {
             this.waitMicros = timing.waiting(hop).worst();
             this.anew = rig.kind(hop.link()) == LinkKind.FIVE_PIN && !ways.isRepeated(hop);
             this.plain = hop.filter().isPlain();
-            this.joins = !plain || Pieces.this.joins(hop);
+            this.joins = !plain || hasManyBefore(hop) || comesBack(hop);
         }
 
         int number() {
@@ -130,11 +134,27 @@ final class Pieces {
         return found.toArray(Piece[]::new);
     }
 
+    /** Whether a piece leads to itself again. */
+    private boolean comesBack(Hop hop) {
+        Set<Hop> seen = Collections.newSetFromMap(new IdentityHashMap<>());
+        Deque<Hop> open = new ArrayDeque<>(ways.onward(hop));
+        while (!open.isEmpty()) {
+            Hop next = open.poll();
+            if (next == hop) {
+                return true;
+            }
+            if (seen.add(next)) {
+                open.addAll(ways.onward(next));
+            }
+        }
+        return false;
+    }
+
     /**
      * Whether more than one piece may lead to this one. Where that is not plain, it is taken to be so: what is counted
      * needlessly is counted rightly.
      */
-    private boolean joins(Hop hop) {
+    private boolean hasManyBefore(Hop hop) {
         Optional<Socket> input =
                 hop.through().map(Route::from).map(port -> new Socket(hop.from().device(), port));
         if (input.isEmpty()) {

@@ -139,6 +139,11 @@ final class Receivers {
         return Optional.of(moves);
     }
 
+    /** Whether a device follows a clock that comes to it, as it is set. */
+    boolean hearsClock(DeviceId device) {
+        return hearing(device).syncOff().isEmpty();
+    }
+
     private Hearing hearing(DeviceId device) {
         return hearings.computeIfAbsent(device, id -> Hearing.of(rig, id));
     }

@@ -1,8 +1,12 @@
 package embrack.core.world;
 
 import embrack.core.midi.Message;
+import embrack.core.rig.DeviceId;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /**
  * Messages that are under way, all times in microseconds from now.
@@ -11,16 +15,23 @@ import java.util.Map;
  * @param busy until when ports are sending, by their numbers; ports that are not are left out
  * @param copies how often a message has taken a piece of its way
  * @param sent how many messages have been sent since all was quiet
+ * @param clocks the tempo of each box that sends clock, in beats a minute
  */
-record Traffic(List<Flight> flights, Map<Integer, Long> busy, Map<Copy, Integer> copies, int sent) {
+record Traffic(
+        List<Flight> flights,
+        Map<Integer, Long> busy,
+        Map<Copy, Integer> copies,
+        int sent,
+        SortedMap<DeviceId, Integer> clocks) {
 
     /** All is quiet. */
-    static final Traffic QUIET = new Traffic(List.of(), Map.of(), Map.of(), 0);
+    static final Traffic QUIET = new Traffic(List.of(), Map.of(), Map.of(), 0, Collections.emptySortedMap());
 
     Traffic {
         flights = List.copyOf(flights);
         busy = Map.copyOf(busy);
         copies = Map.copyOf(copies);
+        clocks = Collections.unmodifiableSortedMap(new TreeMap<>(clocks));
     }
 
     /** A message, by what was sent that it comes from, on a piece: what is sent twice is no copy. */
@@ -43,6 +54,22 @@ record Traffic(List<Flight> flights, Map<Integer, Long> busy, Map<Copy, Integer>
         }
     }
 
+    /** With a clock at another tempo, or without it. */
+    Traffic withClock(DeviceId from, int tempo) {
+        SortedMap<DeviceId, Integer> others = new TreeMap<>(clocks);
+        if (tempo == 0) {
+            others.remove(from);
+        } else {
+            others.put(from, tempo);
+        }
+        return new Traffic(flights, busy, copies, sent, others);
+    }
+
+    /** As this, with nothing under way but clocks. */
+    Traffic quieted() {
+        return clocks.isEmpty() ? QUIET : new Traffic(List.of(), Map.of(), Map.of(), 0, clocks);
+    }
+
     boolean isQuiet() {
         return flights.isEmpty();
     }
@@ -53,6 +80,9 @@ record Traffic(List<Flight> flights, Map<Integer, Long> busy, Map<Copy, Integer>
         for (Flight flight : flights) {
             hash = 31 * (31 * hash + Long.hashCode(flight.atMicros()))
                     + flight.message().hex().hashCode();
+        }
+        for (var clock : clocks.entrySet()) {
+            hash = 31 * (31 * hash + clock.getKey().text().hashCode()) + clock.getValue();
         }
         return hash;
     }

@@ -174,6 +174,10 @@ public final class World {
         return traffic;
     }
 
+    World with(Traffic others) {
+        return new World(places, values, strange, ears, hands, faults, others, clockMicros);
+    }
+
     /** As it is when so much time has gone by, with what is then under way. */
     World later(long micros, Traffic others) {
         return new World(places, values, strange, ears.later(micros), hands, faults, others, clockMicros + micros);

@@ -49,7 +49,7 @@ class PlantedMistakesTests {
             Hearing ~ voice.channel().equals(listensOn.get()) ~ voice.channel().number() > 0
             Receivers ~ if (read instanceof Reading.Deaf) ~ if (read instanceof Reading.NotWritten)
             Receivers ~ hearing.loadingMicros() > 0 ~ hearing.loadingMicros() < 0
-            Receivers ~ .remember(state.ears().heardBy(device), delivery.message()) ~ .remember(embrack.core.chart.MessageMemory.NOTHING, delivery.message())
+            Receivers ~ state.ears().heardBy(device) ~ Ears.NONE.heardBy(device)
             World ~ if (own[move.number()] != 0 || move.verb() == Verb.STOP_ALL) ~ if (move.verb() == Verb.STOP_ALL)
             World ~ if (values[device][memories[i]] != 0) ~ if (values[device][memories[i]] == 0)
             Places ~ .filter(group -> group.contains(part)) ~ .filter(group -> group.isEmpty())

@@ -2,26 +2,44 @@ package embrack.core.world;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import embrack.core.MappingFaults;
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
+import embrack.core.WiringFaults;
+import embrack.core.chart.Action;
+import embrack.core.chart.Aspect;
 import embrack.core.chart.Chart;
+import embrack.core.chart.PartId;
+import embrack.core.chart.Verb;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
+import embrack.core.edit.ControlEdit;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Ability;
+import embrack.core.gear.ControlType;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
+import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.SwitchMode;
+import embrack.core.gear.library.Library;
 import embrack.core.gear.text.BoxReading;
+import embrack.core.level.Takeover;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.Pair;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -57,6 +75,22 @@ class WorldTests {
                 engine.journey(BOARD, List.of(new Engine.Timed(new Message.NoteOn(new Channel(1), 1, 1), 0))));
         assertThat(pressed.trace()).hasSizeLessThanOrEqualTo(1 + 3 * pieces);
         assertThat(pressed.trace()).anyMatch(Happened.CameRound.class::isInstance);
+    }
+
+    /** A ring that the sender is in itself ends as well. */
+    @Test
+    void whatComesBackToItsSenderEnds() {
+        Sketch sketch = Sketch.of("Ring")
+                .box("One", "bluetooth-bridge-pair")
+                .box("Other", "bluetooth-bridge-pair")
+                .set("one", "role", "connects")
+                .link("one.bluetooth > other.bluetooth", "other.out > one.in");
+        Engine engine = new Engine(sketch.plan());
+        Outcome sent = engine.settled(
+                World.poweredOn(sketch.rig()),
+                new Event.Send(new DeviceId("one"), new Message.NoteOn(new Channel(1), 1, 1)));
+        assertThat(sent.trace()).anyMatch(Happened.CameRound.class::isInstance).hasSizeLessThan(20);
+        assertThat(sent.after().isAtRest()).isTrue();
     }
 
     /** A press that turns round leaves a world that looks as it did and is another one. */
@@ -114,6 +148,161 @@ class WorldTests {
         Plan mended = finding.remedy().orElseThrow().edit().apply(sketch.plan());
         assertThat(mended.rig().unmet(new DeviceId("keys"), Ability.SENDS)).isEmpty();
         assertThat(Report.of(mended).proofs()).extracting(Proof::verdict).doesNotContain(Verdict.NO_WAY);
+    }
+
+    /** All that a world remembers of hands, faults and time is part of its equality. */
+    @Test
+    void twoWorldsAreEqualWhenNothingCanTellThemApart() {
+        Plan plan = MuteBoard.plan();
+        Engine engine = new Engine(plan);
+        World rest = World.poweredOn(plan.rig());
+        SwitchAt second = new SwitchAt(new DeviceId("voice-board"), 1, 2);
+        Link cable = plan.rig().links().getFirst();
+        List<Event> events = List.of(
+                new Event.Press(second),
+                new Event.TurnTo(second.board(), 2),
+                new Event.LinkOut(cable),
+                new Event.Off(second.board()),
+                new Event.Mishap(cable, Event.Fate.LATE),
+                new Event.Clock(second.board(), 96));
+        for (Event event : events) {
+            assertThat(engine.step(rest, event).after()).as("%s", event).isNotEqualTo(rest);
+        }
+        assertThat(engine.step(rest, new Event.Wait(7)).after()).isEqualTo(rest).hasSameHashCodeAs(rest);
+        World back = rest;
+        for (Event event : List.of(
+                new Event.LinkOut(cable),
+                new Event.TurnTo(second.board(), 2),
+                new Event.LinkBack(cable),
+                new Event.TurnTo(second.board(), 1),
+                new Event.Clock(second.board(), 96),
+                new Event.Clock(second.board(), 0))) {
+            back = engine.step(back, event).after();
+        }
+        assertThat(back).isEqualTo(rest).hasSameHashCodeAs(rest);
+    }
+
+    /** What is on a cable that comes out is lost; what is sent meanwhile too; back in, it works again. */
+    @Test
+    void messagesAreUnderWayWhileTimeGoesBy() {
+        Plan plan = MuteBoard.plan();
+        Engine engine = new Engine(plan);
+        World rest = World.poweredOn(plan.rig());
+        SwitchAt second = new SwitchAt(new DeviceId("voice-board"), 1, 2);
+        Link cable = plan.rig().links().getFirst();
+        World sent = engine.step(rest, new Event.Press(second)).after();
+        assertThat(sent.differs(rest)).as("nothing has arrived").isFalse();
+        World first = engine.step(sent, new Event.Wait(960)).after();
+        assertThat(first.differences(rest)).extracting(p -> p.part().text()).containsExactly("return-1");
+        World out = engine.step(first, new Event.LinkOut(cable)).after();
+        Outcome later = engine.step(out, new Event.Wait(1_000_000));
+        assertThat(later.trace()).hasOnlyElementsOfType(Happened.Failed.class);
+        assertThat(later.after().differences(rest)).hasSize(1);
+        World mended = engine.step(later.after(), new Event.LinkBack(cable)).after();
+        World pressed = engine.tap(mended, second).after();
+        assertThat(pressed.differences(rest)).hasSize(2);
+        assertThat(pressed.clockMicros()).isGreaterThan(1_000_960);
+    }
+
+    /** Before a hold the board waits, unless its habit is to send the press all the same. */
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void aHoldHasItsPressBeforeItWhereTheBoardSendsItAllTheSame(boolean also) {
+        Sketch sketch = Sketch.of("Holds");
+        Model board = Library.find(new ModelId("eight-switch-long-press-board")).orElseThrow();
+        Implementation habits = board.implementation();
+        sketch.edit(new GearEdit.AddDevice(
+                        "Board",
+                        also
+                                ? board.withImplementation(
+                                        habits.with(habits.quirks().withPressWhenHeld()))
+                                : board))
+                .box("Mixer", "rack-mixer-24")
+                .set("mixer", "receive-channel", "2")
+                .link("board.out > mixer.in")
+                .step("board 1: mixer mute:input-1")
+                .then("board 1", Moment.HOLD, "mixer mute:input-2");
+        Engine engine = new Engine(sketch.plan());
+        World start = World.poweredOn(sketch.rig());
+        World down = engine.settled(start, new Event.Press(FIRST)).after();
+        assertThat(down.differs(start)).isEqualTo(also);
+        World held = engine.settled(down, new Event.Hold(FIRST)).after();
+        World up = engine.settled(held, new Event.Release(FIRST)).after();
+        assertThat(up.differences(start)).hasSize(also ? 2 : 1);
+        assertThat(up.isHeld(FIRST)).isFalse();
+        World tapped = engine.tap(start, FIRST).after();
+        assertThat(tapped.differences(start)).extracting(p -> p.part().text()).containsExactly("input-1");
+        assertThat(Report.of(sketch.plan()).proofs())
+                .extracting(Proof::verdict)
+                .containsExactly(Verdict.EXACT, also ? Verdict.ALSO : Verdict.EXACT);
+    }
+
+    /** A fader that stands elsewhere than the value moves nothing until it passes it. */
+    @Test
+    void aFaderCatchesTheValueThatAnotherMessageSet() {
+        Sketch sketch = MappingFaults.sounds().move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127);
+        ControlAt treadle = new ControlAt(new DeviceId("foot-board"), ControlType.TREADLE, 1, 1);
+        Plan plan = new ControlEdit.ChooseTakeover(treadle, Takeover.CATCH).apply(sketch.plan());
+        Engine engine = new Engine(plan);
+        Place level = new Place(new DeviceId("piano"), new PartId("control-1"), Aspect.LEVEL);
+        World low = engine.settled(World.poweredOn(plan.rig()), new Event.Move(treadle, 20))
+                .after();
+        assertThat(low.value(level)).isEqualTo(20);
+        World set = low.after(level.device(), List.of(new Action(Verb.LEVEL, level.part(), Optional.of(100))));
+        World moved = engine.settled(set, new Event.Move(treadle, 60)).after();
+        assertThat(moved.value(level)).as("not met").isEqualTo(100);
+        assertThat(engine.settled(moved, new Event.Move(treadle, 110)).after().value(level))
+                .as("passed")
+                .isEqualTo(110);
+    }
+
+    /** The first of a pair fails: the second goes on where the interface hears the heartbeat stop, and else nobody. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void aPairGoesOverByItselfWhereItsInterfaceIsSetSo(boolean heartbeat) {
+        Plan plan = WiringFaults.guarded(heartbeat).plan();
+        Pair pair = plan.rig().pairs().getFirst();
+        Engine engine = new Engine(plan);
+        World start = World.poweredOn(plan.rig());
+        World failed =
+                engine.step(start, new Event.Off(new DeviceId("computer-a"))).after();
+        assertThat(failed.isDark(pair.first())).as("lives in it").isTrue();
+        assertThat(failed.isOver(pair)).isEqualTo(heartbeat);
+        World byHand = engine.step(failed, new Event.GoOver(pair)).after();
+        assertThat(byHand.isOver(pair)).isTrue();
+        assertThat(engine.step(byHand, new Event.GoBack(pair)).after().isOver(pair))
+                .isFalse();
+    }
+
+    /** Clock is a flow: it comes to whatever it is wired to and hears it, and to nothing behind a link that is out. */
+    @Test
+    void aClockComesToWhatHearsIt() {
+        Plan plan = MuteBoard.plan();
+        Engine engine = new Engine(plan);
+        DeviceId board = new DeviceId("voice-board");
+        World ticking = engine.step(World.poweredOn(plan.rig()), new Event.Clock(board, 96))
+                .after();
+        assertThat(engine.clocks(ticking).get(new DeviceId("vocal-mixer"))).containsExactly(Map.entry(board, 96));
+        World cut = engine.step(ticking, new Event.LinkOut(plan.rig().links().getFirst()))
+                .after();
+        assertThat(engine.clocks(cut)).isEmpty();
+        assertThat(engine.clocks(engine.untilQuiet(ticking).after())).isEqualTo(engine.clocks(ticking));
+    }
+
+    /** A release of sixteen messages takes sixteen times 960 microseconds, MIDI 1.0, and is told so. */
+    @Test
+    void aReleaseIsTimedAsAPressIs() {
+        Sketch sketch = Sketch.of("Releases")
+                .box("Board", "eight-switch-long-press-board")
+                .box("Mixer", "rack-mixer-24")
+                .set("mixer", "receive-channel", "2")
+                .link("board.out > mixer.in")
+                .step("board 1: mixer mute:input-1");
+        for (int strip = 1; strip <= 16; strip++) {
+            sketch.then("board 1", Moment.RELEASE, "mixer open:input-" + strip);
+        }
+        Proof proof = Report.of(sketch.plan()).proof(FIRST).orElseThrow();
+        assertThat(proof.last()).isEqualTo(new Proof.Arrival(Moment.RELEASE, 16 * 960));
     }
 
     private static String chosen(Engine engine, Sketch sketch, int bankChannel) {

@@ -378,8 +378,8 @@ class PlanFileTests {
                         "\"chart\" : [",
                         "\"colour\" : 1, \"chart\" : [",
                         "models[1].colour: is not a field of this format;"
-                                + " known here are board, chart, conditions, controls, habits, heartbeat, id, kind, memories, "
-                                + "name, passes, ports, power, reality, settings, sharedSockets, writing"),
+                                + " known here are board, chart, conditions, controls, habits, heartbeat, id, kind, "
+                                + "memories, name, passes, ports, power, reality, settings, sharedSockets, writing"),
                 Arguments.of(
                         "\"direction\" : \"out\"",
                         "\"direction\" : \"sideways\"",
