@@ -1,13 +1,19 @@
 package embrack.bench;
 
+import embrack.core.compile.CompiledSwitch;
+import embrack.core.compile.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
 import embrack.core.world.Event;
 import embrack.core.world.Happened;
+import embrack.core.world.Journey;
 import embrack.core.world.Outcome;
+import embrack.core.world.Places;
 import embrack.core.world.World;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -39,6 +45,12 @@ public class HopBenchmark {
     private final Engine engine = new Engine(plan);
     private final World start = World.poweredOn(plan.rig());
     private final SwitchAt at = new SwitchAt(new DeviceId("left-1"), 1, 1);
+    private final CompiledSwitch compiled =
+            new Compiler(plan).compile(plan.switches().at(at));
+    private final Places places = new Places(plan.rig());
+    private final List<Places.Move> moves =
+            engine.moves(places, engine.journey(compiled, Moment.PRESS, 0)).orElseThrow();
+    private final World free = World.poweredOn(places);
     private final int[] numbers = new int[HOPS];
 
     /** Makes sure that a press takes as many hops as are counted. */
@@ -55,6 +67,19 @@ public class HopBenchmark {
     @OperationsPerInvocation(HOPS)
     public Outcome hops() {
         return engine.settled(start, new Event.Press(at));
+    }
+
+    /** The ways alone, without what boxes make of it. */
+    @Benchmark
+    @OperationsPerInvocation(HOPS)
+    public Journey pieces() {
+        return engine.journey(compiled, Moment.PRESS, 0);
+    }
+
+    /** A world of 60 devices, copied and changed: once an invocation. */
+    @Benchmark
+    public World worlds() {
+        return free.after(moves);
     }
 
     @Benchmark

@@ -119,7 +119,7 @@ public final class Prover {
                 .toList();
         Outcome once = engine.play(
                 starts.getFirst(), Objects.requireNonNull(byMoment.get(gesture)).journey());
-        Proof.Arrival last = arrival(compiled, gesture, byMoment);
+        Proof.Arrival last = arrival(compiled, gesture, once, byMoment);
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
         Verdict verdict = compiled.isObstructed(moments)
                 ? Verdict.NO_WAY
@@ -146,14 +146,22 @@ public final class Prover {
         }
     }
 
+    private static Deed deed(Map<Moment, Deed> byMoment, Moment moment) {
+        return Objects.requireNonNull(byMoment.get(moment));
+    }
+
     /** Of all moments of a gesture the one after which it takes longest until all is done; the first of equals. */
-    private Proof.Arrival arrival(CompiledSwitch compiled, Moment gesture, Map<Moment, Deed> byMoment) {
+    private Proof.Arrival arrival(CompiledSwitch compiled, Moment gesture, Outcome once, Map<Moment, Deed> byMoment) {
         return Proof.moments(gesture).stream()
+                .filter(moment -> moment == gesture || !deed(byMoment, moment).isNothing())
                 .map(moment -> new Proof.Arrival(
                         moment,
-                        deeds.worstMicros(engine.play(
-                                starts.getFirst(),
-                                Objects.requireNonNull(byMoment.get(moment)).journey()))))
+                        deeds.worstMicros(
+                                moment == gesture
+                                        ? once
+                                        : engine.play(
+                                                starts.getFirst(),
+                                                deed(byMoment, moment).journey()))))
                 .reduce((a, b) -> b.lateness(compiled) > a.lateness(compiled) ? b : a)
                 .orElseThrow();
     }

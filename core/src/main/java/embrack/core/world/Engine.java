@@ -220,6 +220,9 @@ public final class Engine {
 
     /** Where the messages that a box sends go and when, from rest and without faults. */
     public Journey journey(DeviceId sender, List<Sending> sendings, Wire.RunningStatus status, long startMicros) {
+        if (sendings.isEmpty()) {
+            return Journey.NOTHING;
+        }
         Flow flow = new Flow(pieces, rig, Faults.NONE, Traffic.QUIET);
         ways.outputs(sender).forEach(output -> flow.send(output, sendings, status, startMicros));
         return flow.untilQuiet();

@@ -13,6 +13,7 @@ import embrack.core.world.Traffic.Copy;
 import embrack.core.world.Traffic.Flight;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -52,7 +53,7 @@ final class Flow {
         this.faults = faults;
         this.traffic = traffic;
         this.faultless = faults.equals(Faults.NONE);
-        this.fates = new TreeMap<>(faults.fates());
+        this.fates = faultless ? Collections.emptySortedMap() : new TreeMap<>(faults.fates());
         this.copies = new HashMap<>(traffic.copies());
         this.sent = traffic.sent();
         traffic.flights()

@@ -1,6 +1,7 @@
 package embrack.core.world;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.MessageMemory;
 import embrack.core.chart.PartId;
 import embrack.core.chart.Standing.Loading;
 import embrack.core.gear.Ability;
@@ -60,27 +61,34 @@ record Hearing(
         if (world.ears().isDeaf(device, atMicros)) {
             return new Reading.Deaf();
         }
-        boolean onItsChannel = listensOn.isEmpty()
-                || !(message instanceof Message.Voice voice)
-                || voice.channel().equals(listensOn.get());
-        var heard = world.ears().heardBy(device);
+        MessageMemory heard = world.ears().heardBy(device);
+        Reading reading = reading(message, heard);
+        if (!isPartlyWritten() || !(reading instanceof Reading.Acts) || world.loadedMemory(device) <= written) {
+            return reading;
+        }
+        List<Action> left = unwritten.reactionsTo(message, heard, isOnItsChannel(message));
+        return left.isEmpty() ? new Reading.NotWritten(world.loadedMemory(device)) : new Reading.Acts(left);
+    }
+
+    /** What the device makes of a message, in a memory into which all was written. */
+    Reading reading(Message message, MessageMemory heard) {
+        boolean onItsChannel = isOnItsChannel(message);
         List<Action> actions = implementation.reactionsTo(message, heard, onItsChannel);
-        boolean isSync = embrack.core.rig.Traffic.of(message) == embrack.core.rig.Traffic.SYNC;
         if (actions.isEmpty() && !onItsChannel) {
             return new Reading.OtherChannel(listensOn.orElseThrow());
         }
+        boolean isSync = embrack.core.rig.Traffic.of(message) == embrack.core.rig.Traffic.SYNC;
         Optional<String> off = isSync ? syncOff : actions.isEmpty() ? notesOff : remoteOff;
         if (off.isPresent()) {
             return new Reading.InputOff(off.get());
         }
-        if (actions.isEmpty()) {
-            return new Reading.MeansNothing();
-        }
-        if (isPartlyWritten() && world.loadedMemory(device) > written) {
-            List<Action> left = unwritten.reactionsTo(message, heard, onItsChannel);
-            return left.isEmpty() ? new Reading.NotWritten(world.loadedMemory(device)) : new Reading.Acts(left);
-        }
-        return new Reading.Acts(actions);
+        return actions.isEmpty() ? new Reading.MeansNothing() : new Reading.Acts(actions);
+    }
+
+    private boolean isOnItsChannel(Message message) {
+        return listensOn.isEmpty()
+                || !(message instanceof Message.Voice voice)
+                || voice.channel().equals(listensOn.get());
     }
 
     /** Whether what it makes of a message depends on what came before. */

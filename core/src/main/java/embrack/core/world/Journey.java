@@ -14,6 +14,9 @@ import java.util.Optional;
  */
 public record Journey(List<Happened> others, List<Delivery> deliveries) {
 
+    /** Nothing is sent. */
+    static final Journey NOTHING = new Journey(List.of(), List.of());
+
     public Journey {
         others = List.copyOf(others);
         deliveries = List.copyOf(deliveries);

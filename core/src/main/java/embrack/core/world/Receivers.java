@@ -1,6 +1,7 @@
 package embrack.core.world;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.MessageMemory;
 import embrack.core.chart.Verb;
 import embrack.core.level.Takeover;
 import embrack.core.midi.DataByte;
@@ -118,14 +119,13 @@ final class Receivers {
     Optional<List<Places.Move>> moves(Places places, Journey journey) {
         List<Places.Move> moves = new ArrayList<>();
         Set<DeviceId> loading = new HashSet<>();
-        World nothing = World.poweredOn(places);
         for (Journey.Delivery delivery : journey.deliveries()) {
             DeviceId device = delivery.to().device();
             Hearing hearing = hearing(device);
             if (hearing.dependsOnBefore() || loading.contains(device)) {
                 return Optional.empty();
             }
-            if (hearing.reading(device, delivery.message(), nothing, 0) instanceof Reading.Acts acts) {
+            if (hearing.reading(delivery.message(), MessageMemory.NOTHING) instanceof Reading.Acts acts) {
                 if (!takeovers.isEmpty()
                         && acts.actions().stream().anyMatch(a -> takeovers.containsKey(World.place(device, a)))) {
                     return Optional.empty();
