@@ -327,9 +327,16 @@ record PanelView(
                 proof.moment() == Moment.PRESS ? "presses" : proof.moment().words() + "s";
         return proof.verdict() == Verdict.EXACT
                 ? ("%d %s from each end, all boxes compared: exactly as meant. The last message is there %s "
-                                + "after the press.")
-                        .formatted(Prover.PRESSES, what, Wire.millis(proof.worstMicros()))
+                                + "after %s.")
+                        .formatted(Prover.PRESSES, what, Wire.millis(proof.worstMicros()), slowest(proof))
                 : "";
+    }
+
+    /** The moment from which the last message is counted. */
+    private static String slowest(Proof proof) {
+        return proof.last().moment() == Moment.RELEASE
+                ? "the foot lets go"
+                : "the " + proof.last().moment().words();
     }
 
     private static List<PressRow> presses(Plan plan, Proof proof) {

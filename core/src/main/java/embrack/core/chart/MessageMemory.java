@@ -43,6 +43,12 @@ public record MessageMemory(
             return new OnChannel(channelOf(message), message.type(), message.data1());
         }
 
+        /** The same on every machine, which that of an enum is not. */
+        @Override
+        public int hashCode() {
+            return 31 * (31 * channel + type.ordinal()) + number;
+        }
+
         @Override
         public int compareTo(OnChannel other) {
             int byChannel = Integer.compare(channel, other.channel);
@@ -55,6 +61,19 @@ public record MessageMemory(
         controls = Collections.unmodifiableSortedMap(new TreeMap<>(controls));
         recent = Collections.unmodifiableSortedMap(new TreeMap<>(recent));
         turned = Collections.unmodifiableSortedSet(new TreeSet<>(turned));
+    }
+
+    /** The same on every machine. */
+    @Override
+    public int hashCode() {
+        int hash = 31 * controls.hashCode() + turned.hashCode();
+        for (var last : recent.entrySet()) {
+            hash = 31 * hash + last.getKey();
+            for (Message message : last.getValue()) {
+                hash = 31 * hash + message.hex().hashCode();
+            }
+        }
+        return hash;
     }
 
     /** With another last value of a controller. */

@@ -36,7 +36,8 @@ import java.util.stream.Stream;
 /**
  * Proves switches by differential simulation: the ideal rig, to which the steps are applied straight, against the
  * actual rig, which gets the messages. Each gesture is made three times from two starts at opposite ends, so that
- * every part is seen in both of its states: a switch that opens what is open already has shown nothing. A press is a
+ * every part is seen in both of its states: a switch that opens what is open already has shown nothing. One that
+ * alternates begins at either of its sides. A press is a
  * press with its release; a hold and a double press are taken to send theirs and nothing else.
  *
  * <p>Cost: for each gesture, its messages travel once; reading them costs presses times starts times messages that mean
@@ -114,7 +115,7 @@ public final class Prover {
         if (gesture == Moment.HOLD && compiled.pressAlsoWhenHeld()) {
             around(compiled, byMoment);
         }
-        List<Trial> trials = starts.stream()
+        List<Trial> trials = starts(compiled, byMoment)
                 .map(start -> trial(start, compiled, gesture, byMoment))
                 .toList();
         Outcome once = engine.play(
@@ -144,6 +145,14 @@ public final class Prover {
         for (Moment moment : Proof.moments(Moment.PRESS)) {
             byMoment.put(moment, deeds.of(List.of(), engine.journey(compiled, moment, 0)));
         }
+    }
+
+    /** Both ends, and of a switch that alternates each of them at either side: it may have been pressed before. */
+    private Stream<World> starts(CompiledSwitch compiled, Map<Moment, Deed> byMoment) {
+        boolean alternates = byMoment.containsKey(Moment.AGAIN) && compiled.mode() == SwitchMode.ALTERNATING;
+        return alternates
+                ? Stream.concat(starts.stream(), starts.stream().map(start -> start.turning(compiled.at())))
+                : starts.stream();
     }
 
     private static Deed deed(Map<Moment, Deed> byMoment, Moment moment) {

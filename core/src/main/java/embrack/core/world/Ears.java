@@ -93,6 +93,9 @@ record Ears(
         for (var entry : deaf.entrySet()) {
             hash = 31 * (31 * hash + entry.getKey().text().hashCode()) + Long.hashCode(entry.getValue());
         }
-        return 31 * hash + levels.values().hashCode();
+        for (int level : levels.values()) {
+            hash = 31 * hash + level;
+        }
+        return hash;
     }
 }

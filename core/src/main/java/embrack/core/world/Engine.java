@@ -66,17 +66,28 @@ public final class Engine {
     public Outcome step(World before, Event event) {
         return switch (event) {
             case Event.Wait wait -> wait(before, wait.micros());
-            case Event.Press press -> press(before, press.at());
-            case Event.Hold hold -> hold(before, hold.at());
-            case Event.Release release -> release(before, release.at());
-            case Event.DoublePress twice -> send(shown(before, twice.at()), twice.at(), Moment.DOUBLE_PRESS, 0);
-            case Event.TurnTo turn -> quiet(before.with(before.hands().showing(turn.board(), turn.bank())));
-            case Event.Move move -> move(before, move.at(), move.position());
+            case Event.ByHand hand -> isAwake(before, hand.box()) ? done(before, hand) : quiet(before);
             case Event.Send send ->
                 send(before, outage.sender(before, send.from()), List.of(new Sending(send.message())));
             case Event.Clock clock -> quiet(before.with(before.traffic().withClock(clock.from(), clock.tempo())));
             default -> quiet(outage.after(before, event));
         };
+    }
+
+    private Outcome done(World before, Event.ByHand hand) {
+        return switch (hand) {
+            case Event.Press press -> press(before, press.at());
+            case Event.Hold hold -> hold(before, hold.at());
+            case Event.Release release -> release(before, release.at());
+            case Event.DoublePress twice -> send(shown(before, twice.at()), twice.at(), Moment.DOUBLE_PRESS, 0);
+            case Event.TurnTo turn -> quiet(before.with(before.hands().showing(turn.box(), turn.bank())));
+            case Event.Move move -> move(before, move.at(), move.position());
+        };
+    }
+
+    /** Whether a box takes notice of hands and feet: it is on, and has started. */
+    private static boolean isAwake(World world, DeviceId box) {
+        return !world.isDark(box) && !world.ears().isDeaf(box, 0);
     }
 
     /**
@@ -164,7 +175,7 @@ public final class Engine {
     }
 
     private Outcome hold(World before, SwitchAt at) {
-        Held how = before.hands().held().getOrDefault(at, Held.SENT);
+        Held how = before.hands().held().getOrDefault(at, compiled(at).isHeldBackForHold() ? Held.WAITING : Held.SENT);
         World held = before.with(before.hands().holding(at, how == Held.WAITING ? Held.HELD : how));
         return send(held, at, Moment.HOLD, 0);
     }
@@ -200,7 +211,7 @@ public final class Engine {
 
     private Outcome send(
             World before, DeviceId from, List<Sending> sendings, Wire.RunningStatus status, long startMicros) {
-        if (sendings.isEmpty() || before.isDark(from) || before.ears().isDeaf(from, 0)) {
+        if (sendings.isEmpty() || !isAwake(before, from)) {
             return quiet(before);
         }
         Flow flow = flow(before);

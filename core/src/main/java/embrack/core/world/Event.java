@@ -19,23 +19,53 @@ public sealed interface Event {
         }
     }
 
+    /** What a foot or hand does to a box, which takes notice only while it is on. */
+    sealed interface ByHand extends Event {
+        DeviceId box();
+    }
+
     /** A foot goes down on a switch. The board shows its bank from then on. */
-    record Press(SwitchAt at) implements Event {}
+    record Press(SwitchAt at) implements ByHand {
+        @Override
+        public DeviceId box() {
+            return at.board();
+        }
+    }
 
     /** A foot that is down has been so long enough for a hold. */
-    record Hold(SwitchAt at) implements Event {}
+    record Hold(SwitchAt at) implements ByHand {
+        @Override
+        public DeviceId box() {
+            return at.board();
+        }
+    }
 
     /** A foot lets go. */
-    record Release(SwitchAt at) implements Event {}
+    record Release(SwitchAt at) implements ByHand {
+        @Override
+        public DeviceId box() {
+            return at.board();
+        }
+    }
 
     /** A foot presses twice, so fast that the board takes it for a double press. */
-    record DoublePress(SwitchAt at) implements Event {}
+    record DoublePress(SwitchAt at) implements ByHand {
+        @Override
+        public DeviceId box() {
+            return at.board();
+        }
+    }
 
     /** A board is turned to a bank, counted from 1. */
-    record TurnTo(DeviceId board, int bank) implements Event {}
+    record TurnTo(DeviceId box, int bank) implements ByHand {}
 
     /** A hand or foot moves a control to a position, 0 to 127. */
-    record Move(ControlAt at, int position) implements Event {}
+    record Move(ControlAt at, int position) implements ByHand {
+        @Override
+        public DeviceId box() {
+            return at.box();
+        }
+    }
 
     /** A box sends a message of its own, as a player does for a cue; for a pair that went over, the other one does. */
     record Send(DeviceId from, Message message) implements Event {}

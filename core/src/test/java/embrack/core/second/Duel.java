@@ -2,15 +2,18 @@ package embrack.core.second;
 
 import embrack.core.Sketch;
 import embrack.core.chart.Chart;
+import embrack.core.chart.ChartRow;
 import embrack.core.chart.Learnable;
 import embrack.core.chart.Learned;
 import embrack.core.chart.Response;
 import embrack.core.chart.Verb;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Kind;
+import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.Purpose;
 import embrack.core.gear.Quirks;
+import embrack.core.gear.library.Library;
 import embrack.core.gear.text.BoxReading;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
@@ -38,6 +41,8 @@ import java.util.stream.Stream;
 public final class Duel {
 
     private static final int EVENTS = 200;
+    private static final List<Model> SHIPPED =
+            Library.all().stream().filter(model -> !model.chart().isEmpty()).toList();
     private static final DeviceId BOARD = new DeviceId("board");
 
     private static final List<String> LINES = List.of(
@@ -107,7 +112,7 @@ public final class Duel {
     private static Event event(Random random, Twin twin) {
         int sort = random.nextInt(20);
         if (sort < 8) {
-            return new Event.Send(BOARD, message(random));
+            return new Event.Send(BOARD, random.nextBoolean() ? message(random) : meant(random, twin.plan.rig()));
         } else if (sort < 16) {
             return new Event.Wait(
                     List.of(0L, 500L, 1_000L, 4_000L, 50_000L, 3_000_000L).get(random.nextInt(6)));
@@ -146,6 +151,19 @@ public final class Duel {
                 link.from().port().text(),
                 link.to().device().text(),
                 link.to().port().text());
+    }
+
+    /** One of the messages that a box of the rig obeys, on any channel. */
+    private static Message meant(Random random, Rig rig) {
+        List<Device> devices = List.copyOf(rig.devices());
+        Chart chart = rig.chart(devices.get(random.nextInt(devices.size())).id());
+        if (chart.rows().isEmpty()) {
+            return message(random);
+        }
+        ChartRow row = chart.rows().get(random.nextInt(chart.rows().size()));
+        return chart.messagesFor(row.actions().getFirst(), new Channel(2 + random.nextInt(3)))
+                .map(messages -> messages.get(random.nextInt(messages.size())))
+                .orElseGet(() -> message(random));
     }
 
     private static Message message(Random random) {
@@ -200,8 +218,10 @@ public final class Duel {
         List<String> lines =
                 new ArrayList<>(List.of("programs from 1", "on Learned: learns cc", "level Hand: learns cc"));
         LINES.stream().filter(line -> random.nextInt(3) == 0).forEach(lines::add);
+        Optional<Model> shipped =
+                random.nextInt(4) > 0 ? Optional.empty() : Optional.of(SHIPPED.get(random.nextInt(SHIPPED.size())));
         List<String> habits = Stream.of("listens to all channels", "acts on note-off")
-                .filter(habit -> random.nextInt(4) == 0)
+                .filter(habit -> shipped.map(model -> hasHabit(model, habit)).orElseGet(() -> random.nextInt(4) == 0))
                 .toList();
         String text = """
                 port MIDI IN: 5-pin in
@@ -210,7 +230,7 @@ public final class Duel {
                 """.formatted(2 + random.nextInt(3)) + "power: mains"
                 + (random.nextBoolean() ? ", starts in 2 s\n" : "\n")
                 + (habits.isEmpty() ? "" : "habits: " + String.join("; ", habits))
-                + "\nmemories: 3";
+                + "\nmemories: 99";
         return new GearEdit.AddDevice(
                 name,
                 BoxReading.of(text)
@@ -220,8 +240,13 @@ public final class Duel {
                                 new ModelId(name),
                                 new TapeLabel(name),
                                 Kind.LIGHT_DESK,
-                                Chart.of(String.join("\n", lines)),
+                                shipped.map(Model::chart).orElseGet(() -> Chart.of(String.join("\n", lines))),
                                 Chart.EMPTY));
+    }
+
+    private static boolean hasHabit(Model model, String habit) {
+        Quirks quirks = model.implementation().quirks();
+        return habit.equals("acts on note-off") ? quirks.actsOnNoteOff() : quirks.hearsAllChannels();
     }
 
     private static Plan taught(Random random, Plan plan, Device device) {

@@ -45,7 +45,7 @@ class PlantedMistakesTests {
             Flow ~ Math.max(startMicros, busyUntil(port)) ~ startMicros
             Flow ~ f.atMicros() - micros ~ f.atMicros()
             Hearing ~ if (world.ears().isDeaf(device, atMicros)) ~ if (world.ears().isDeaf(device, -1) && atMicros < 0)
-            Hearing ~ world.loadedMemory(device) > written ~ world.loadedMemory(device) > written + 1
+            Hearing ~ world.loadedMemory(device) <= written ~ world.loadedMemory(device) <= written + 1
             Hearing ~ voice.channel().equals(listensOn.get()) ~ voice.channel().number() > 0
             Receivers ~ if (read instanceof Reading.Deaf) ~ if (read instanceof Reading.NotWritten)
             Receivers ~ hearing.loadingMicros() > 0 ~ hearing.loadingMicros() < 0
@@ -58,7 +58,7 @@ class PlantedMistakesTests {
             Outage ~ .with(after.ears().forgetting(dead)) ~ .with(after.ears())
             Outage ~ seconds > 0 ~ seconds < 0
             Outage ~ links.remove(back.link()) ~ links.add(back.link())
-            Engine ~ before.isDark(from) ||  ~ before.isDark(from) && sendings.isEmpty() ||
+            Engine ~ !world.isDark(box) && ~ (world != null || !world.isDark(box)) &&
             Ears ~ until - micros ~ until
             """)
     void aMistakeInTheEngineShows(String file, String right, String wrong) throws Exception {

@@ -4,17 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.MappingFaults;
 import embrack.core.Sketch;
+import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
 import embrack.core.check.Report;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Obstacle;
 import embrack.core.edit.ControlEdit;
+import embrack.core.edit.GearEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.gear.ControlType;
+import embrack.core.gear.Kind;
+import embrack.core.gear.Model;
+import embrack.core.gear.ModelId;
 import embrack.core.gear.SwitchMode;
+import embrack.core.gear.text.BoxReading;
 import embrack.core.level.Curve;
 import embrack.core.level.Law;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.ControlAt;
@@ -66,6 +73,39 @@ class GestureTests {
         assertThat(Rehearsal.of(plan, World.poweredOn(plan.rig()), List.of(SIX, SIX))
                         .state())
                 .isEqualTo(World.poweredOn(plan.rig()));
+    }
+
+    /**
+     * A stop that acts at values over 63, on a board whose switches only alternate: the second press sends 0 and stops
+     * nothing. What plays when it is at that side plays on.
+     */
+    @Test
+    void aSwitchThatAlternatesIsProvenFromBothOfItsSides() {
+        Sketch sketch = Sketch.of("Kill");
+        sketch.edit(new GearEdit.AddDevice("Board", box("board", Kind.FLOOR_BOARD, """
+                        port MIDI OUT: 5-pin out
+                        switches: 2 in rows of 2, send cc, 1 a press
+                        modes: alternating
+                        """, "")))
+                .edit(new GearEdit.AddDevice(
+                        "Looper",
+                        box("looper", Kind.LOOPER, """
+                        port MIDI IN: 5-pin in
+                        setting MIDI receive channel: 1..16, factory 2
+                        """, "play Track 1: cc 81 over 63\nstop all Tracks: cc 80 over 63")))
+                .link("board.out > looper.in")
+                .step("board 1: looper stop-all:tracks");
+        Report report = Report.of(sketch.plan());
+        SwitchAt kill = Sketch.at("board 1");
+        assertThat(report.proof(kill).orElseThrow().verdict()).isEqualTo(Verdict.EVERY_OTHER);
+        assertThat(report.findings(kill)).isNotEmpty();
+    }
+
+    private static Model box(String id, Kind kind, String text, String chart) {
+        return BoxReading.of(text)
+                .box()
+                .orElseThrow()
+                .model(new ModelId(id), new TapeLabel(id), kind, Chart.of(chart), Chart.EMPTY);
     }
 
     @Test

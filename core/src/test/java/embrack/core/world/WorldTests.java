@@ -305,6 +305,51 @@ class WorldTests {
         assertThat(proof.last()).isEqualTo(new Proof.Arrival(Moment.RELEASE, 16 * 960));
     }
 
+    /** A board that is off takes no notice of feet; on again, it begins anew. */
+    @Test
+    void feetOnADarkBoardDoNothing() {
+        Sketch sketch = Sketch.on(MuteBoard.plan()).mode("voice-board 1", SwitchMode.ALTERNATING);
+        SwitchAt at = new SwitchAt(new DeviceId("voice-board"), 1, 1);
+        Engine engine = new Engine(sketch.plan());
+        World once = engine.tap(World.poweredOn(sketch.rig()), at).after();
+        World dark = engine.step(once, new Event.Off(at.board())).after();
+        assertThat(engine.tap(dark, at).after()).isEqualTo(dark);
+        World back = engine.step(dark, new Event.On(at.board())).after();
+        assertThat(back.isTurned(at)).isFalse();
+        assertThat(engine.tap(back, new SwitchAt(at.board(), 1, 2)).trace()).isNotEmpty();
+    }
+
+    /** Of a world with memories and feet in it, so that a run that is replayed elsewhere can be compared. */
+    @Test
+    void theHashIsTheSameOnEveryMachine() {
+        Sketch sketch = Sketch.of("Banks").box("Board", "four-switch-desk-board");
+        sketch.edit(new GearEdit.AddDevice(
+                        "Sounds",
+                        BoxReading.of("port MIDI IN: 5-pin in\nsetting MIDI receive channel: 1..16, factory 2")
+                                .box()
+                                .orElseThrow()
+                                .model(
+                                        new ModelId("sounds"),
+                                        new TapeLabel("Sounds"),
+                                        Kind.SOUND_SWITCHER,
+                                        Chart.of("programs from 1\nselect Patch 5..8: cc 0 = 1 + pc 1..4\n"
+                                                + "toggle mute Main: note 1\non Lamp: note 2 + note 3"),
+                                        Chart.EMPTY)))
+                .link("board.out > sounds.in");
+        Engine engine = new Engine(sketch.plan());
+        World world = World.poweredOn(sketch.rig());
+        for (Message message : List.of(
+                new Message.ControlChange(new Channel(2), 0, 1),
+                new Message.NoteOn(new Channel(2), 1, 100),
+                new Message.NoteOn(new Channel(2), 2, 100))) {
+            world = engine.settled(world, new Event.Send(BOARD, message)).after();
+        }
+        world = engine.step(world, new Event.Press(FIRST)).after();
+        world = engine.step(world, new Event.LinkOut(sketch.rig().links().getFirst()))
+                .after();
+        assertThat(world.hashCode()).isEqualTo(467814942);
+    }
+
     private static String chosen(Engine engine, Sketch sketch, int bankChannel) {
         World world = World.poweredOn(sketch.rig());
         for (Message message : List.of(
