@@ -367,8 +367,8 @@ final class SecondPlayer {
             case PREVIOUS -> values.put(part + "STEP", (values.getOrDefault(part + "STEP", 0) + 999) % 1_000);
             case PAGE_UP -> values.merge(part + "PAGE", 1, (was, by) -> (was + by) % 1_000);
             case PAGE_DOWN -> values.put(part + "PAGE", (values.getOrDefault(part + "PAGE", 0) + 999) % 1_000);
-            case TOGGLE_PLAY -> values.merge(part + "TRANSPORT", 1, (was, by) -> was == 0 ? 1 : 0);
-            case RECORD -> values.put(part + "TRANSPORT", values.getOrDefault(part + "TRANSPORT", 0) == 1 ? 3 : 1);
+            case TOGGLE_PLAY -> values.merge(part + "TRANSPORT", 1, (was, by) -> was == 1 ? 0 : 1);
+            case RECORD -> values.put(part + "TRANSPORT", values.getOrDefault(part + "TRANSPORT", 0) == 3 ? 1 : 3);
             case CLEAR -> values.merge(part + "CLEARED", 1, (was, by) -> (was + by) % 1_000);
             case UNDO -> values.merge(part + "UNDONE", 1, (was, by) -> (was + by) % 1_000);
             case REPEAT -> values.merge(part + "REPEATED", 1, (was, by) -> (was + by) % 1_000);
