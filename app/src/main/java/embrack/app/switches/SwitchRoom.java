@@ -165,7 +165,8 @@ class SwitchRoom {
                 .orElse(Moment.PRESS);
     }
 
-    private static boolean isOnBoard(Plan plan, SwitchAt at) {
+    /** Whether a plan has a switch. */
+    static boolean isOnBoard(Plan plan, SwitchAt at) {
         return Optional.of(at.board())
                 .filter(plan.boards()::contains)
                 .map(plan::board)

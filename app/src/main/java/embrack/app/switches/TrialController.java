@@ -3,9 +3,11 @@ package embrack.app.switches;
 import embrack.app.frame.Trying;
 import embrack.app.store.Because;
 import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
 import embrack.app.store.Trial;
 import embrack.app.store.TrialStore;
 import embrack.core.edit.Refused;
+import embrack.core.plan.Plan;
 import embrack.core.sim.Rehearsal.Tread;
 import embrack.core.switches.SwitchAt;
 import jakarta.servlet.http.HttpServletResponse;
@@ -27,9 +29,11 @@ class TrialController {
 
     private static final Duration KEPT = Duration.ofDays(30);
 
+    private final RigStore rigs;
     private final TrialStore trials;
 
-    TrialController(TrialStore trials) {
+    TrialController(RigStore rigs, TrialStore trials) {
+        this.rigs = rigs;
         this.trials = trials;
     }
 
@@ -45,7 +49,8 @@ class TrialController {
             @RequestParam(defaultValue = "") String tread,
             @RequestParam(defaultValue = "") String here,
             HttpServletResponse response) {
-        Optional<Tread> made = Tread.parse(tread);
+        Plan plan = rigs.load(id).plan();
+        Optional<Tread> made = Tread.parse(tread).filter(t -> SwitchRoom.isOnBoard(plan, t.at()));
         if (made.isPresent()) {
             keep(id, trials.add(id, token, made.get()), response);
         }

@@ -4,11 +4,9 @@ import embrack.app.store.Memo;
 import embrack.app.store.RigId;
 import embrack.app.store.StoredRig;
 import embrack.app.store.Trial;
-import embrack.core.gear.Board;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Rehearsal;
 import embrack.core.sim.Rehearsal.Tread;
-import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
 import embrack.core.world.World;
 import java.util.List;
@@ -34,7 +32,7 @@ class Trials {
     Rehearsal play(StoredRig rig, Trial trial) {
         Plan plan = rig.plan();
         List<Tread> treads = trial.treads().stream()
-                .filter(tread -> isOnBoard(plan, tread.at()))
+                .filter(tread -> SwitchRoom.isOnBoard(plan, tread.at()))
                 .toList();
         Key key = new Key(rig.id(), rig.revision(), trial.muted(), treads);
         return played.get(key, () -> play(plan, key));
@@ -52,13 +50,5 @@ class Trials {
 
     private static World start(Plan plan, boolean muted) {
         return muted ? World.opposite(plan.rig()) : World.poweredOn(plan.rig());
-    }
-
-    private static boolean isOnBoard(Plan plan, SwitchAt at) {
-        if (!plan.boards().contains(at.board())) {
-            return false;
-        }
-        Board board = plan.board(at.board());
-        return at.bank() <= board.banks().size() && at.number() <= board.switches();
     }
 }

@@ -91,11 +91,15 @@ public record Proof(
                 .sum();
     }
 
-    /** The trial that shows best what is wrong: the one with the most differences, the first of equals. */
+    /**
+     * The trial that shows best what is wrong: the one with the most differences, the first of equals; of those that
+     * begin at the second side of a switch only where no other shows any.
+     */
     public Trial tellingTrial() {
-        return trials.stream()
-                .reduce((a, b) -> wrongness(b) > wrongness(a) ? b : a)
-                .orElseThrow();
+        List<Trial> plain =
+                trials.stream().filter(trial -> !trial.start().isTurned(at())).toList();
+        return (plain.stream().anyMatch(trial -> wrongness(trial) > 0) ? plain : trials)
+                .stream().reduce((a, b) -> wrongness(b) > wrongness(a) ? b : a).orElseThrow();
     }
 
     private static int wrongness(Trial trial) {
