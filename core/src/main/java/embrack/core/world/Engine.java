@@ -69,7 +69,7 @@ public final class Engine {
             case Event.ByHand hand -> isAwake(before, hand.box()) ? done(before, hand) : quiet(before);
             case Event.Send send ->
                 send(before, outage.sender(before, send.from()), List.of(new Sending(send.message())));
-            case Event.Clock clock -> quiet(before.with(before.traffic().withClock(clock.from(), clock.tempo())));
+            case Event.Clock clock -> quiet(before.with(before.underWay().withClock(clock.from(), clock.tempo())));
             default -> quiet(outage.after(before, event));
         };
     }
@@ -96,9 +96,9 @@ public final class Engine {
      */
     public SortedMap<DeviceId, SortedMap<DeviceId, Integer>> clocks(World world) {
         SortedMap<DeviceId, SortedMap<DeviceId, Integer>> heard = new TreeMap<>();
-        world.traffic().clocks().forEach((from, tempo) -> {
+        world.underWay().clocks().forEach((from, tempo) -> {
             if (!world.isDark(from)) {
-                Flow flow = new Flow(pieces, rig, world.faults().withFates(new TreeMap<>()), Traffic.QUIET);
+                Flow flow = new Flow(pieces, rig, world.faults().withFates(new TreeMap<>()), UnderWay.QUIET);
                 ways.outputs(from).forEach(output -> flow.send(output, new Timed(RealTime.CLOCK, 0)));
                 flow.untilQuiet().deliveries().stream()
                         .map(delivery -> delivery.to().device())
@@ -128,7 +128,7 @@ public final class Engine {
                         .orElse(0));
         World after = arrived.after()
                 .with(flow.faults())
-                .later(Math.max(0, end), before.traffic().quieted());
+                .later(Math.max(0, end), before.underWay().quieted());
         return new Outcome(after, arrived.trace());
     }
 
@@ -150,7 +150,7 @@ public final class Engine {
     }
 
     private Flow flow(World world) {
-        return new Flow(pieces, rig, world.faults(), world.traffic());
+        return new Flow(pieces, rig, world.faults(), world.underWay());
     }
 
     /** Turns a board to the bank of a switch. */
@@ -234,7 +234,7 @@ public final class Engine {
         if (sendings.isEmpty()) {
             return Journey.NOTHING;
         }
-        Flow flow = new Flow(pieces, rig, Faults.NONE, Traffic.QUIET);
+        Flow flow = new Flow(pieces, rig, Faults.NONE, UnderWay.QUIET);
         ways.outputs(sender).forEach(output -> flow.send(output, sendings, status, startMicros));
         return flow.untilQuiet();
     }
@@ -248,7 +248,7 @@ public final class Engine {
 
     /** Where messages go that a player sends at times of their own, from rest and without faults. */
     public Journey journey(DeviceId sender, List<Timed> messages) {
-        Flow flow = new Flow(pieces, rig, Faults.NONE, Traffic.QUIET);
+        Flow flow = new Flow(pieces, rig, Faults.NONE, UnderWay.QUIET);
         ways.outputs(sender).forEach(output -> messages.forEach(timed -> flow.send(output, timed)));
         return flow.untilQuiet();
     }

@@ -24,37 +24,27 @@ public sealed interface Event {
         DeviceId box();
     }
 
-    /** A foot goes down on a switch. The board shows its bank from then on. */
-    record Press(SwitchAt at) implements ByHand {
+    /** What a foot does to a switch. */
+    sealed interface ByFoot extends ByHand {
+        SwitchAt at();
+
         @Override
-        public DeviceId box() {
-            return at.board();
+        default DeviceId box() {
+            return at().board();
         }
     }
+
+    /** A foot goes down on a switch. The board shows its bank from then on. */
+    record Press(SwitchAt at) implements ByFoot {}
 
     /** A foot that is down has been so long enough for a hold. */
-    record Hold(SwitchAt at) implements ByHand {
-        @Override
-        public DeviceId box() {
-            return at.board();
-        }
-    }
+    record Hold(SwitchAt at) implements ByFoot {}
 
     /** A foot lets go. */
-    record Release(SwitchAt at) implements ByHand {
-        @Override
-        public DeviceId box() {
-            return at.board();
-        }
-    }
+    record Release(SwitchAt at) implements ByFoot {}
 
     /** A foot presses twice, so fast that the board takes it for a double press. */
-    record DoublePress(SwitchAt at) implements ByHand {
-        @Override
-        public DeviceId box() {
-            return at.board();
-        }
-    }
+    record DoublePress(SwitchAt at) implements ByFoot {}
 
     /** A board is turned to a bank, counted from 1. */
     record TurnTo(DeviceId box, int bank) implements ByHand {}

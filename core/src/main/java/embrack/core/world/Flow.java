@@ -9,8 +9,8 @@ import embrack.core.rig.Socket;
 import embrack.core.world.Engine.Timed;
 import embrack.core.world.Event.Fate;
 import embrack.core.world.Pieces.Piece;
-import embrack.core.world.Traffic.Copy;
-import embrack.core.world.Traffic.Flight;
+import embrack.core.world.UnderWay.Copy;
+import embrack.core.world.UnderWay.Flight;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -23,7 +23,7 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
- * Messages on their ways, in order of time, then of sending. It goes on where some traffic stood, and can be stopped.
+ * Messages on their ways, in order of time, then of sending. It begins with what is under way, and can be stopped.
  */
 final class Flow {
 
@@ -36,7 +36,7 @@ final class Flow {
     private final Pieces pieces;
     private final Rig rig;
     private final Faults faults;
-    private final Traffic traffic;
+    private final UnderWay underWay;
     private final boolean faultless;
     private final SortedMap<Link, Fate> fates;
     private final PriorityQueue<Flight> queue = new PriorityQueue<>();
@@ -47,18 +47,18 @@ final class Flow {
     private int sent;
     private int sequence;
 
-    Flow(Pieces pieces, Rig rig, Faults faults, Traffic traffic) {
+    Flow(Pieces pieces, Rig rig, Faults faults, UnderWay underWay) {
         this.pieces = pieces;
         this.rig = rig;
         this.faults = faults;
-        this.traffic = traffic;
+        this.underWay = underWay;
         this.faultless = faults.equals(Faults.NONE);
         this.fates = faultless ? Collections.emptySortedMap() : new TreeMap<>(faults.fates());
-        this.copies = new HashMap<>(traffic.copies());
-        this.sent = traffic.sent();
-        traffic.flights()
+        this.copies = new HashMap<>(underWay.copies());
+        this.sent = underWay.sent();
+        underWay.flights()
                 .forEach(f -> queue.add(new Flight(f.atMicros(), sequence++, f.sending(), f.piece(), f.message())));
-        traffic.busy().forEach(this::busy);
+        underWay.busy().forEach(this::busy);
     }
 
     /** All messages of a moment at one output, one behind the other, and behind what it was to send before. */
@@ -124,7 +124,7 @@ final class Flow {
     }
 
     /** What is still under way, seen from a moment. */
-    Traffic left(long micros) {
+    UnderWay left(long micros) {
         List<Flight> flights = new ArrayList<>();
         queue.stream()
                 .sorted()
@@ -137,8 +137,8 @@ final class Flow {
             }
         }
         return flights.isEmpty() && busy.isEmpty()
-                ? traffic.quieted()
-                : new Traffic(flights, busy, copies, sent, traffic.clocks());
+                ? underWay.quieted()
+                : new UnderWay(flights, busy, copies, sent, underWay.clocks());
     }
 
     /** What is not as it should be, less what has befallen messages. */

@@ -11,6 +11,7 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.rig.Traffic;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -77,7 +78,7 @@ record Hearing(
         if (actions.isEmpty() && !onItsChannel) {
             return new Reading.OtherChannel(listensOn.orElseThrow());
         }
-        boolean isSync = embrack.core.rig.Traffic.of(message) == embrack.core.rig.Traffic.SYNC;
+        boolean isSync = Traffic.of(message) == Traffic.SYNC;
         Optional<String> off = isSync ? syncOff : actions.isEmpty() ? notesOff : remoteOff;
         if (off.isPresent()) {
             return new Reading.InputOff(off.get());

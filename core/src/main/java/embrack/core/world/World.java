@@ -34,7 +34,7 @@ public final class World {
     private final Ears ears;
     private final Hands hands;
     private final Faults faults;
-    private final Traffic traffic;
+    private final UnderWay underWay;
     private final long clockMicros;
 
     /**
@@ -51,7 +51,7 @@ public final class World {
             Ears ears,
             Hands hands,
             Faults faults,
-            Traffic traffic,
+            UnderWay underWay,
             long clockMicros) {
         this.places = places;
         this.values = values;
@@ -59,7 +59,7 @@ public final class World {
         this.ears = ears;
         this.hands = hands;
         this.faults = faults;
-        this.traffic = traffic;
+        this.underWay = underWay;
         this.clockMicros = clockMicros;
     }
 
@@ -95,7 +95,7 @@ public final class World {
         for (int device = 0; device < values.length; device++) {
             values[device] = each.of(device);
         }
-        return new World(places, values, Map.of(), Ears.NONE, Hands.NONE, Faults.NONE, Traffic.QUIET, 0);
+        return new World(places, values, Map.of(), Ears.NONE, Hands.NONE, Faults.NONE, UnderWay.QUIET, 0);
     }
 
     /** The state after actions on one device of the rig, in their order. */
@@ -128,12 +128,12 @@ public final class World {
                 }
             }
         }
-        return new World(places, next, odd, ears, hands, faults, traffic, clockMicros);
+        return new World(places, next, odd, ears, hands, faults, underWay, clockMicros);
     }
 
     /** This world with all parts as in another one of the same rig; what is remembered stays. */
     public World corrected(World other) {
-        return new World(places, other.values, other.strange, ears, hands, faults, traffic, clockMicros);
+        return new World(places, other.values, other.strange, ears, hands, faults, underWay, clockMicros);
     }
 
     /** With the parts of a device as they are when it has been switched on again. */
@@ -141,7 +141,7 @@ public final class World {
         int device = places.device(id).orElseThrow();
         int[][] next = values.clone();
         next[device] = places.restarted(device, values[device]);
-        return new World(places, next, strange, ears, hands, faults, traffic, clockMicros);
+        return new World(places, next, strange, ears, hands, faults, underWay, clockMicros);
     }
 
     /** What receivers remember. */
@@ -150,7 +150,7 @@ public final class World {
     }
 
     World with(Ears others) {
-        return others == ears ? this : new World(places, values, strange, others, hands, faults, traffic, clockMicros);
+        return others == ears ? this : new World(places, values, strange, others, hands, faults, underWay, clockMicros);
     }
 
     /** What boards remember. */
@@ -159,7 +159,7 @@ public final class World {
     }
 
     World with(Hands others) {
-        return new World(places, values, strange, ears, others, faults, traffic, clockMicros);
+        return new World(places, values, strange, ears, others, faults, underWay, clockMicros);
     }
 
     Faults faults() {
@@ -167,19 +167,19 @@ public final class World {
     }
 
     World with(Faults others) {
-        return new World(places, values, strange, ears, hands, others, traffic, clockMicros);
+        return new World(places, values, strange, ears, hands, others, underWay, clockMicros);
     }
 
-    Traffic traffic() {
-        return traffic;
+    UnderWay underWay() {
+        return underWay;
     }
 
-    World with(Traffic others) {
+    World with(UnderWay others) {
         return new World(places, values, strange, ears, hands, faults, others, clockMicros);
     }
 
     /** As it is when so much time has gone by, with what is then under way. */
-    World later(long micros, Traffic others) {
+    World later(long micros, UnderWay others) {
         return new World(places, values, strange, ears.later(micros), hands, faults, others, clockMicros + micros);
     }
 
@@ -195,7 +195,7 @@ public final class World {
 
     /** Whether nothing is under way, and no device is deaf. */
     public boolean isAtRest() {
-        return traffic.isQuiet() && ears.deaf().isEmpty();
+        return underWay.isQuiet() && ears.deaf().isEmpty();
     }
 
     /** Whether an alternating switch does the other at the next press. */
@@ -313,14 +313,14 @@ public final class World {
                 && ears.equals(that.ears)
                 && hands.equals(that.hands)
                 && faults.equals(that.faults)
-                && traffic.equals(that.traffic);
+                && underWay.equals(that.underWay);
     }
 
     /** The same on every machine. */
     @Override
     public int hashCode() {
         int hash = Arrays.deepHashCode(values);
-        for (int part : new int[] {ears.hash(), hands.hash(), faults.hash(), traffic.hash()}) {
+        for (int part : new int[] {ears.hash(), hands.hash(), faults.hash(), underWay.hash()}) {
             hash = 31 * hash + part;
         }
         return hash;

@@ -112,20 +112,8 @@ class WorldTests {
     /** A bank select that is meant for a box on channel 3 says nothing to one on channel 2 that hears it too. */
     @Test
     void whatCameOnAnotherChannelReadsNoProgram() {
-        Sketch sketch = Sketch.of("Banks").box("Board", "four-switch-desk-board");
-        sketch.edit(new GearEdit.AddDevice(
-                "Sounds",
-                BoxReading.of("port MIDI IN: 5-pin in\nsetting MIDI receive channel: 1..16, factory 2")
-                        .box()
-                        .orElseThrow()
-                        .model(
-                                new ModelId("sounds"),
-                                new TapeLabel("Sounds"),
-                                Kind.SOUND_SWITCHER,
-                                Chart.of("programs from 1\nselect Patch 1..4: pc 1..4\n"
-                                        + "select Patch 5..8: cc 0 = 1 + pc 1..4"),
-                                Chart.EMPTY)));
-        sketch.link("board.out > sounds.in");
+        Sketch sketch =
+                sounds("programs from 1\nselect Patch 1..4: pc 1..4\n" + "select Patch 5..8: cc 0 = 1 + pc 1..4");
         Engine engine = new Engine(sketch.plan());
         assertThat(chosen(engine, sketch, 3)).isEqualTo("patch-1");
         assertThat(chosen(engine, sketch, 2)).isEqualTo("patch-5");
@@ -322,20 +310,8 @@ class WorldTests {
     /** Of a world with memories and feet in it, so that a run that is replayed elsewhere can be compared. */
     @Test
     void theHashIsTheSameOnEveryMachine() {
-        Sketch sketch = Sketch.of("Banks").box("Board", "four-switch-desk-board");
-        sketch.edit(new GearEdit.AddDevice(
-                        "Sounds",
-                        BoxReading.of("port MIDI IN: 5-pin in\nsetting MIDI receive channel: 1..16, factory 2")
-                                .box()
-                                .orElseThrow()
-                                .model(
-                                        new ModelId("sounds"),
-                                        new TapeLabel("Sounds"),
-                                        Kind.SOUND_SWITCHER,
-                                        Chart.of("programs from 1\nselect Patch 5..8: cc 0 = 1 + pc 1..4\n"
-                                                + "toggle mute Main: note 1\non Lamp: note 2 + note 3"),
-                                        Chart.EMPTY)))
-                .link("board.out > sounds.in");
+        Sketch sketch = sounds("programs from 1\nselect Patch 5..8: cc 0 = 1 + pc 1..4\n"
+                + "toggle mute Main: note 1\non Lamp: note 2 + note 3");
         Engine engine = new Engine(sketch.plan());
         World world = World.poweredOn(sketch.rig());
         for (Message message : List.of(
@@ -348,6 +324,24 @@ class WorldTests {
         world = engine.step(world, new Event.LinkOut(sketch.rig().links().getFirst()))
                 .after();
         assertThat(world.hashCode()).isEqualTo(467814942);
+    }
+
+    /** A board before a box on channel 2 with that chart. */
+    private static Sketch sounds(String chart) {
+        return Sketch.of("Banks")
+                .box("Board", "four-switch-desk-board")
+                .edit(new GearEdit.AddDevice(
+                        "Sounds",
+                        BoxReading.of("port MIDI IN: 5-pin in\nsetting MIDI receive channel: 1..16, factory 2")
+                                .box()
+                                .orElseThrow()
+                                .model(
+                                        new ModelId("sounds"),
+                                        new TapeLabel("Sounds"),
+                                        Kind.SOUND_SWITCHER,
+                                        Chart.of(chart),
+                                        Chart.EMPTY)))
+                .link("board.out > sounds.in");
     }
 
     private static String chosen(Engine engine, Sketch sketch, int bankChannel) {

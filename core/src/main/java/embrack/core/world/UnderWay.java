@@ -17,7 +17,7 @@ import java.util.TreeMap;
  * @param sent how many messages have been sent since all was quiet
  * @param clocks the tempo of each box that sends clock, in beats a minute
  */
-record Traffic(
+record UnderWay(
         List<Flight> flights,
         Map<Integer, Long> busy,
         Map<Copy, Integer> copies,
@@ -25,9 +25,9 @@ record Traffic(
         SortedMap<DeviceId, Integer> clocks) {
 
     /** All is quiet. */
-    static final Traffic QUIET = new Traffic(List.of(), Map.of(), Map.of(), 0, Collections.emptySortedMap());
+    static final UnderWay QUIET = new UnderWay(List.of(), Map.of(), Map.of(), 0, Collections.emptySortedMap());
 
-    Traffic {
+    UnderWay {
         flights = List.copyOf(flights);
         busy = Map.copyOf(busy);
         copies = Map.copyOf(copies);
@@ -55,19 +55,19 @@ record Traffic(
     }
 
     /** With a clock at another tempo, or without it. */
-    Traffic withClock(DeviceId from, int tempo) {
+    UnderWay withClock(DeviceId from, int tempo) {
         SortedMap<DeviceId, Integer> others = new TreeMap<>(clocks);
         if (tempo == 0) {
             others.remove(from);
         } else {
             others.put(from, tempo);
         }
-        return new Traffic(flights, busy, copies, sent, others);
+        return new UnderWay(flights, busy, copies, sent, others);
     }
 
     /** As this, with nothing under way but clocks. */
-    Traffic quieted() {
-        return clocks.isEmpty() ? QUIET : new Traffic(List.of(), Map.of(), Map.of(), 0, clocks);
+    UnderWay quieted() {
+        return clocks.isEmpty() ? QUIET : new UnderWay(List.of(), Map.of(), Map.of(), 0, clocks);
     }
 
     boolean isQuiet() {
