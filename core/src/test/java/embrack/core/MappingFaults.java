@@ -235,9 +235,19 @@ public final class MappingFaults {
                 "switches.stands-still",
                 Severity.STOPS,
                 "Foot board, bank A, switch 4",
-                "Chase 1 of Lantern desk stands still without Auto run.",
+                "Press Foot board, bank A, switch 4: Auto run is off, Chase 1 stands still.",
                 chase.plan(),
                 on(chase).step("foot-board 4: lantern-desk toggle:auto-run").plan()));
+        Sketch meant = lights().step("foot-board 4: lantern-desk toggle:scene-2");
+        faults.add(new Fault(
+                "a-state-of-a-box-that-only-toggles",
+                "switches.turns-round",
+                Severity.LOOK,
+                "Foot board, bank A, switch 4",
+                "Press Foot board, bank A, switch 4, then press Foot board, bank A, switch 4: "
+                        + "Scene 2 of Lantern desk is off.",
+                lights().step("foot-board 4: lantern-desk on:scene-2").plan(),
+                meant.plan()));
         Sketch side = Sketch.on(floor().plan())
                 .box("Side board", "eight-switch-long-press-board")
                 .box("Merger", "merger-2-to-1")

@@ -19,7 +19,7 @@ public record Mark(String shape, String tone, String words) {
     public static Mark of(Verdict verdict) {
         return switch (verdict) {
             case EXACT -> new Mark("tick", "exact", said(verdict.words()));
-            case LATE, ALSO -> of(Severity.LOOK, said(verdict.words()));
+            case TRIED, LATE, ALSO, SHOWN_NOTHING -> of(Severity.LOOK, said(verdict.words()));
             case PART, NOT_KNOWN, EVERY_OTHER, WRONG, DEAD, NO_WAY -> of(Severity.STOPS, said(verdict.words()));
         };
     }

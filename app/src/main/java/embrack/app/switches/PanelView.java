@@ -19,7 +19,6 @@ import embrack.core.offer.Offers;
 import embrack.core.place.Surroundings;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
-import embrack.core.sim.Prover;
 import embrack.core.sim.Story;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.Assignment;
@@ -326,9 +325,9 @@ record PanelView(
         String what =
                 proof.moment() == Moment.PRESS ? "presses" : proof.moment().words() + "s";
         return proof.verdict() == Verdict.EXACT
-                ? ("%d %s from each end, all boxes compared: exactly as meant. The last message is there %s "
+                ? ("Whatever was pressed before, all boxes compared: exactly as meant. The last message is there %s "
                                 + "after %s.")
-                        .formatted(Prover.PRESSES, what, Wire.millis(proof.worstMicros()), slowest(proof))
+                        .formatted(Wire.millis(proof.worstMicros()), slowest(proof))
                 : "";
     }
 
@@ -340,18 +339,13 @@ record PanelView(
     }
 
     private static List<PressRow> presses(Plan plan, Proof proof) {
-        return proof.tellingTrial().presses().stream()
-                .flatMap(press -> proof.wrongPlaces().stream()
-                        .limit(2)
-                        .map(place -> new PressRow(
-                                press.moment() == Moment.RELEASE
-                                        ? "let go " + press.number()
-                                        : String.valueOf(press.number()),
-                                name(plan, place),
-                                place.aspect().word(press.ideal().value(place)),
-                                place.aspect().word(press.actual().value(place)),
-                                press.differences().contains(place))))
-                .limit(PRESS_ROWS_SHOWN)
+        return proof.broken().stream()
+                .map(broken -> new PressRow(
+                        Spoken.of(plan).say(broken.phrase(plan)),
+                        name(plan, broken.place()),
+                        broken.place().aspect().word(broken.meant()),
+                        broken.place().aspect().word(broken.actual()),
+                        true))
                 .toList();
     }
 

@@ -49,6 +49,16 @@ public enum Aspect {
         return far;
     }
 
+    /** Whether it only counts what was done, so that nothing depends on where it stands. */
+    public boolean isCount() {
+        return size > LEVEL.size;
+    }
+
+    /** Values that stand for all others where a part may stand anywhere: its ends. */
+    public List<Integer> ends() {
+        return isCount() ? List.of(0) : this == LEVEL ? List.of(0, size - 1) : List.of(0, 1);
+    }
+
     /** A value in a word: "open", "muted", "64", "moved 2". */
     public String word(int value) {
         if (!words.isEmpty()) {

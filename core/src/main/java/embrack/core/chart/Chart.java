@@ -14,6 +14,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -207,9 +208,44 @@ public final class Chart {
                 .toList();
     }
 
-    /** The rows for an action, the one that is used first; several when the box knows several messages for it. */
+    /**
+     * Everything that can be wanted of the box: its {@link #actions}, and before what only turns round the states that
+     * it turns between. A state is meant, a toggle is sent.
+     */
+    public List<Action> wishes() {
+        return actions().stream()
+                .flatMap(action -> Stream.concat(
+                        Stream.of(action.verb().settled(false), action.verb().settled(true))
+                                .filter(state -> state != action.verb())
+                                .map(state -> new Action(state, action.part()))
+                                .filter(state -> isByToggle(state)
+                                        && rowsFor(state).getFirst().verb() == action.verb()),
+                        Stream.of(action)))
+                .distinct()
+                .toList();
+    }
+
+    /** Whether no message says a state as it is, and one turns it round. */
+    public boolean isByToggle(Action state) {
+        List<ChartRow> rows = rowsFor(state);
+        return !rows.isEmpty()
+                && rows.getFirst().verb() != state.verb()
+                && lessonFor(state).isEmpty();
+    }
+
+    /**
+     * The rows for an action, the one that is used first; several when the box knows several messages for it. Where
+     * none says a state as it is, those that turn it round.
+     */
     public List<ChartRow> rowsFor(Action action) {
-        return byAction.getOrDefault(new VerbAndPart(action.verb(), action.part()), List.of());
+        List<ChartRow> rows = byAction.getOrDefault(new VerbAndPart(action.verb(), action.part()), List.of());
+        return rows.isEmpty()
+                ? action.verb()
+                        .alternating()
+                        .filter(toggle -> toggle.aspect() == action.verb().aspect())
+                        .map(toggle -> byAction.getOrDefault(new VerbAndPart(toggle, action.part()), rows))
+                        .orElse(rows)
+                : rows;
     }
 
     /** What the box learns an action as, if it learns it. */
@@ -291,6 +327,42 @@ public final class Chart {
                         .map(row -> row.action(message))
                         .distinct()
                         .toList();
+    }
+
+    /**
+     * What a box that obeys this chart may do when a message arrives: the actions of all rows that take it, whatever
+     * came before.
+     */
+    public List<Action> possibleReactionsTo(Message message, boolean onItsChannel) {
+        return rowsTaking(message, onItsChannel)
+                .map(row -> row.action(message))
+                .distinct()
+                .toList();
+    }
+
+    /** What of what came before decides what a message means to a box that obeys this chart. */
+    public Set<MessageMemory.Key> decidedBy(Message message, boolean onItsChannel) {
+        return rowsTaking(message, onItsChannel)
+                .flatMap(row -> Stream.concat(
+                        MessageMemory.asked(row.before(), message),
+                        row.response().alternating()
+                                ? Stream.of(new MessageMemory.Turned(MessageMemory.OnChannel.of(message)))
+                                : Stream.empty()))
+                .collect(Collectors.toSet());
+    }
+
+    /** What a message may change of what a box that obeys this chart remembers. */
+    public Set<MessageMemory.Key> changedBy(Message message) {
+        return remembers ? reduction.changedBy(message) : Set.of();
+    }
+
+    private Stream<ChartRow> rowsTaking(Message message, boolean onItsChannel) {
+        return byMessage.getOrDefault(key(message), List.of()).stream()
+                .filter(row -> (onItsChannel
+                                || row.last() instanceof Trigger.Voice voice
+                                        && voice.channel().isPresent())
+                        && row.last().matches(message)
+                        && (row.response().alternating() || row.acts(message, MessageMemory.NOTHING)));
     }
 
     private static int key(Trigger trigger) {

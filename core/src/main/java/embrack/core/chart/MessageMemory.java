@@ -11,6 +11,7 @@ import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * What a box remembers of the messages that came, apart by the channel on which they arrived, and no more than can ever
@@ -27,6 +28,9 @@ public record MessageMemory(
 
     /** No row of a chart has more messages than this. */
     static final int MOST = 8;
+
+    /** The value of a controller that has not come. */
+    private static final int NEVER = -1;
 
     /** Nothing has come yet. */
     public static final MessageMemory NOTHING =
@@ -57,6 +61,18 @@ public record MessageMemory(
         }
     }
 
+    /** One thing that is remembered, apart from all others. */
+    public sealed interface Key {}
+
+    /** The last value of a controller. */
+    public record Control(OnChannel at) implements Key {}
+
+    /** What alternates by a message. */
+    public record Turned(OnChannel at) implements Key {}
+
+    /** The last messages on a channel, 1 to 16, or 0 for those that go to none. */
+    public record Recent(int channel) implements Key {}
+
     public MessageMemory {
         controls = Collections.unmodifiableSortedMap(new TreeMap<>(controls));
         recent = Collections.unmodifiableSortedMap(new TreeMap<>(recent));
@@ -76,9 +92,39 @@ public record MessageMemory(
         return hash;
     }
 
+    /** Of all this, one thing alone. */
+    public MessageMemory only(Key key) {
+        return switch (key) {
+            case Control control -> NOTHING.withControl(control.at, controls.getOrDefault(control.at, NEVER));
+            case Turned side -> turned.contains(side.at) ? NOTHING.withTurned(side.at) : NOTHING;
+            case Recent last -> NOTHING.withRecent(last.channel, recent.getOrDefault(last.channel, List.of()));
+        };
+    }
+
+    /** This and what another one remembers beside it. */
+    public MessageMemory and(MessageMemory other) {
+        if (other.isNothing()) {
+            return this;
+        }
+        if (isNothing()) {
+            return other;
+        }
+        var allControls = new TreeMap<>(controls);
+        allControls.putAll(other.controls);
+        var allRecent = new TreeMap<>(recent);
+        allRecent.putAll(other.recent);
+        var allTurned = new TreeSet<>(turned);
+        allTurned.addAll(other.turned);
+        return new MessageMemory(allControls, allRecent, allTurned);
+    }
+
+    private boolean isNothing() {
+        return controls.isEmpty() && recent.isEmpty() && turned.isEmpty();
+    }
+
     /** With another last value of a controller. */
     MessageMemory withControl(OnChannel at, int value) {
-        if (Integer.valueOf(value).equals(controls.get(at))) {
+        if (value == controls.getOrDefault(at, NEVER)) {
             return this;
         }
         var more = new TreeMap<>(controls);
@@ -136,6 +182,18 @@ public record MessageMemory(
             }
         }
         return true;
+    }
+
+    /** What {@link #hold} asks about. */
+    static Stream<Key> asked(List<Trigger> triggers, Message last) {
+        return triggers.stream().flatMap(trigger -> switch (trigger) {
+            case Trigger.Voice voice
+            when voice.type() == MessageType.CONTROL_CHANGE ->
+                channels(voice, last)
+                        .mapToObj(channel -> new Control(new OnChannel(channel, voice.type(), voice.number())));
+            case Trigger.Voice voice -> channels(voice, last).mapToObj(Recent::new);
+            case Trigger.Whole whole -> Stream.of(new Recent(0));
+        });
     }
 
     private boolean holds(Trigger.Voice voice, int channel) {

@@ -1,5 +1,6 @@
 package embrack.core.chart;
 
+import embrack.core.chart.MessageMemory.Key;
 import embrack.core.chart.MessageMemory.OnChannel;
 import embrack.core.midi.DataByte;
 import embrack.core.midi.Message;
@@ -67,12 +68,32 @@ final class Reduction {
         return value;
     }
 
-    MessageMemory remember(MessageMemory before, Message message) {
-        MessageMemory after = before;
-        if (message instanceof Message.Voice
+    /** What a message may change of what is remembered. */
+    Set<Key> changedBy(Message message) {
+        Set<Key> changed = new HashSet<>();
+        if (turns(message)) {
+            changed.add(new MessageMemory.Turned(OnChannel.of(message)));
+        }
+        if (message instanceof Message.ControlChange change) {
+            if (classes.containsKey(change.controller())) {
+                changed.add(new MessageMemory.Control(OnChannel.of(message)));
+            }
+        } else if (depth > 0) {
+            changed.add(new MessageMemory.Recent(MessageMemory.channelOf(message)));
+        }
+        return changed;
+    }
+
+    private boolean turns(Message message) {
+        return message instanceof Message.Voice
                 && !message.isRelease()
                 && message.data2() >= Response.ON
-                && alternating.contains(key(message.type(), message.data1()))) {
+                && alternating.contains(key(message.type(), message.data1()));
+    }
+
+    MessageMemory remember(MessageMemory before, Message message) {
+        MessageMemory after = before;
+        if (turns(message)) {
             after = after.withTurned(OnChannel.of(message));
         }
         if (message instanceof Message.ControlChange change) {

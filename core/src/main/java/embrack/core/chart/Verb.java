@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.Stream;
 
 /** What can be done to a part of a box. */
@@ -163,6 +164,21 @@ public enum Verb {
      */
     public int applyTo(int before, int amount) {
         return Math.floorMod(effect.after(before, amount), aspect.size());
+    }
+
+    /**
+     * What a verb leaves, however things stood; empty when that depends on how they stood.
+     *
+     * @param amount how much, 0 to 127, for a verb that takes an amount; else ignored
+     */
+    public OptionalInt leaves(int amount) {
+        int value = applyTo(0, amount);
+        for (int before = 1; before < Math.min(aspect.size(), 4); before++) {
+            if (applyTo(before, amount) != value) {
+                return OptionalInt.empty();
+            }
+        }
+        return OptionalInt.of(value);
     }
 
     private interface Effect {

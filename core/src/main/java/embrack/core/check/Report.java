@@ -10,14 +10,11 @@ import embrack.core.sim.BookProver;
 import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Prover;
-import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
 import embrack.core.way.Ways;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
  * All that can be said of a plan: what was proven and what was found.
@@ -38,7 +35,7 @@ public record Report(
 
     /** Proves and checks a plan. */
     public static Report of(Plan plan) {
-        return of(plan, Map.of(), new BookProver(plan.rig()));
+        return of(plan, new BookProver(plan.rig()));
     }
 
     /** As {@link #of(Plan)}, for a plan that somebody edited: what the edit did not touch is not proven again. */
@@ -46,25 +43,14 @@ public record Report(
         if (plan.equals(before.plan)) {
             return before;
         }
-        return plan.rig().equals(before.plan.rig())
-                ? of(
-                        plan,
-                        before.proofs.stream()
-                                .collect(Collectors.groupingBy(
-                                        proof -> before.plan.switches().at(proof.at()))),
-                        before.bookProver)
-                : of(plan);
+        return of(plan, plan.rig().equals(before.plan.rig()) ? before.bookProver : new BookProver(plan.rig()));
     }
 
-    /** Proves and checks a plan, with what is proven already of assignments and cues that it may have. */
-    private static Report of(Plan plan, Map<Assignment, List<Proof>> known, BookProver bookProver) {
+    /** Proves and checks a plan, with what is proven already of cues that it may have. */
+    private static Report of(Plan plan, BookProver bookProver) {
         Ways ways = new Ways(plan.rig());
         Prover prover = new Prover(plan, ways);
-        List<Proof> proofs = plan.switches().assignments().stream()
-                .filter(a -> !a.steps().isEmpty())
-                .flatMap(a -> Optional.ofNullable(known.get(a)).orElseGet(() -> prover.prove(a)).stream())
-                .toList();
-        Subject subject = new Subject(plan, proofs, prover.controlAssignments(), bookProver.prove(plan), ways);
+        Subject subject = new Subject(plan, prover.all(), prover.controlAssignments(), bookProver.prove(plan), ways);
         List<Finding> findings = Catalogue.rules().stream()
                 .flatMap(rule -> rule.check(subject))
                 .sorted()

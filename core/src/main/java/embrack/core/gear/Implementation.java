@@ -71,22 +71,40 @@ public record Implementation(Chart chart, Chart reality, Quirks quirks) {
      * @param onItsChannel whether the message is on the channel that the box listens to; system messages always are
      */
     public List<Action> reactionsTo(Message message, MessageMemory heard, boolean onItsChannel) {
-        if (!message.isRelease()) {
-            return obeyed().reactionsTo(message, heard, onItsChannel);
-        }
-        Message.Voice release = (Message.Voice) message;
-        return quirks.actsOnNoteOff()
-                ? obeyed().reactionsTo(new Message.NoteOn(release.channel(), release.data1(), 127), heard, onItsChannel)
-                : List.of();
+        return message.isRelease() && !quirks.actsOnNoteOff()
+                ? List.of()
+                : obeyed().reactionsTo(taken(message), heard, onItsChannel);
     }
 
     /** What the box remembers when one more message has come. */
     public MessageMemory remember(MessageMemory heard, Message message) {
-        return obeyed().remember(
-                        heard,
-                        quirks.actsOnNoteOff() && message.isRelease() && message instanceof Message.Voice release
-                                ? new Message.NoteOn(release.channel(), release.data1(), 127)
-                                : message);
+        return obeyed().remember(heard, taken(message));
+    }
+
+    /** What the box may do when a message arrives, whatever came before. */
+    public List<Action> possibleReactionsTo(Message message, boolean onItsChannel) {
+        return message.isRelease() && !quirks.actsOnNoteOff()
+                ? List.of()
+                : obeyed().possibleReactionsTo(taken(message), onItsChannel);
+    }
+
+    /** What of what came before decides what a message means to the box. */
+    public Set<MessageMemory.Key> decidedBy(Message message, boolean onItsChannel) {
+        return message.isRelease() && !quirks.actsOnNoteOff()
+                ? Set.of()
+                : obeyed().decidedBy(taken(message), onItsChannel);
+    }
+
+    /** What a message may change of what the box remembers. */
+    public Set<MessageMemory.Key> changedBy(Message message) {
+        return obeyed().changedBy(taken(message));
+    }
+
+    /** What the box takes a message for: a release for a note, where it acts on releases. */
+    private Message taken(Message message) {
+        return quirks.actsOnNoteOff() && message.isRelease() && message instanceof Message.Voice release
+                ? new Message.NoteOn(release.channel(), release.data1(), 127)
+                : message;
     }
 
     /**

@@ -1,5 +1,6 @@
 package embrack.core.level;
 
+import embrack.core.midi.DataByte;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -53,6 +54,22 @@ public enum Takeover {
                     case CATCH -> before.hasMet() || isPassed(before, fader) ? fader : before.value();
                     case SCALED -> before.hasMet() ? fader : scaled(before, fader);
                 });
+    }
+
+    /**
+     * The level that comes of a control that is moved.
+     *
+     * @param last where the control stood, 0 to 127
+     * @param level the level before, 0 to 127
+     * @param wanted where the control is moved to, 0 to 127
+     */
+    public int level(int last, int level, int wanted) {
+        Position after = move(new Position(share(last), share(level)), share(wanted));
+        return (int) Math.round(after.value() * DataByte.MAX);
+    }
+
+    private static double share(int level) {
+        return level / (double) DataByte.MAX;
     }
 
     /** Where both are after each of several moves. */

@@ -80,7 +80,7 @@ public final class Offers {
         return new Offer(words, step, compiled, along);
     }
 
-    /** A chase comes with its auto-run, as one thing to pick. */
+    /** A chase comes with its auto-run, as one thing to pick; what a message only turns round is never added. */
     private Optional<Step> along(Step step) {
         boolean ends = step.action().verb() == Verb.OFF || step.action().verb() == Verb.STOP;
         return ends
@@ -89,14 +89,13 @@ public final class Offers {
                         .chart(step.device())
                         .need(step.action().part())
                         .flatMap(need -> plan.rig().chart(step.device()).actions().stream()
-                                .filter(action -> action.part().equals(need)
-                                        && (action.verb() == Verb.ON || action.verb() == Verb.TOGGLE))
+                                .filter(action -> action.part().equals(need) && action.verb() == Verb.ON)
                                 .findFirst())
                         .map(action -> new Step(step.device(), action));
     }
 
     private Stream<Step> actions(Device device, boolean taped, Optional<Integer> to) {
-        return plan.rig().chart(device.id()).actions().stream()
+        return plan.rig().chart(device.id()).wishes().stream()
                 .map(action -> to.isPresent() && action.verb().takesAmount()
                         ? new Action(action.verb(), action.part(), to)
                         : action)
@@ -108,7 +107,7 @@ public final class Offers {
     /** Whether the crew likes to work another way: mutes that toggle, or rather mutes that do not. */
     private boolean isLessWanted(Step step) {
         boolean hasBoth = step.action().verb().aspect() == Aspect.MUTED
-                && plan.rig().chart(step.device()).actions().stream()
+                && plan.rig().chart(step.device()).wishes().stream()
                                 .filter(action ->
                                         action.part().equals(step.action().part())
                                                 && action.verb().aspect() == Aspect.MUTED)

@@ -1,22 +1,45 @@
 package embrack.core.sim;
 
+import embrack.core.proof.Broken;
+import embrack.core.proof.Seen;
+import embrack.core.switches.Moment;
 import embrack.core.world.Place;
 import java.util.List;
+import java.util.Set;
 import java.util.SortedSet;
+import java.util.stream.Collectors;
 
 /** Puts what the trials showed into one word. */
 final class Judge {
 
     private Judge() {}
 
-    /** What the presses of a switch showed. */
-    static Verdict verdict(SortedSet<Place> targets, SortedSet<Place> wrong, List<Trial> trials, boolean isLate) {
-        if (!wrong.isEmpty()
-                && trials.stream().anyMatch(Trial::anythingMoved)
-                && wrong.stream().anyMatch(place -> trials.stream().anyMatch(trial -> trial.alternatesAt(place)))) {
+    /** What the gestures of a switch showed, in all states. */
+    static Verdict verdict(SortedSet<Place> targets, SortedSet<Place> wrong, List<Seen> seen, boolean isLate) {
+        boolean anythingMoved = seen.stream().anyMatch(Seen::moved);
+        if (wrong.isEmpty()) {
+            return !targets.isEmpty() && !anythingMoved
+                    ? Verdict.SHOWN_NOTHING
+                    : isLate ? Verdict.LATE : seen.stream().allMatch(Seen::whole) ? Verdict.EXACT : Verdict.TRIED;
+        }
+        if (anythingMoved && wrong.stream().anyMatch(place -> isBySide(place, seen))) {
             return Verdict.EVERY_OTHER;
         }
-        return steadyVerdict(targets, wrong, trials, isLate);
+        if (seen.stream().flatMap(s -> s.broken().stream()).allMatch(Broken::standsStill)) {
+            return Verdict.PART;
+        }
+        boolean wrongOnesMoved = seen.stream().anyMatch(s -> s.moved() && wrong.contains(s.place()));
+        return steady(targets, wrong, anythingMoved, wrongOnesMoved);
+    }
+
+    /** Whether a place is right while something alternates at one side, and wrong at the other. */
+    private static boolean isBySide(Place place, List<Seen> seen) {
+        List<Seen> here = seen.stream().filter(s -> s.place().equals(place)).toList();
+        Set<Boolean> pressed = here.stream()
+                .filter(s -> s.gesture().moment() == Moment.PRESS || s.gesture().moment() == Moment.AGAIN)
+                .map(s -> s.broken().isPresent())
+                .collect(Collectors.toSet());
+        return here.stream().anyMatch(Seen::bySide) || pressed.size() > 1;
     }
 
     /** What can be said where messages come round: what is wrong already is wrong, else nobody knows. */
@@ -29,15 +52,20 @@ final class Judge {
         if (wrong.isEmpty()) {
             return isLate ? Verdict.LATE : Verdict.EXACT;
         }
-        if (trials.stream().noneMatch(Trial::anythingMoved)) {
+        boolean wrongOnesMoved = trials.stream()
+                .flatMap(trial -> trial.presses().stream())
+                .anyMatch(press -> press.moved().stream().anyMatch(wrong::contains));
+        return steady(targets, wrong, trials.stream().anyMatch(Trial::anythingMoved), wrongOnesMoved);
+    }
+
+    private static Verdict steady(
+            SortedSet<Place> targets, SortedSet<Place> wrong, boolean anythingMoved, boolean wrongOnesMoved) {
+        if (!anythingMoved) {
             return Verdict.DEAD;
         }
         if (wrong.stream().noneMatch(targets::contains)) {
             return Verdict.ALSO;
         }
-        boolean wrongOnesMoved = trials.stream()
-                .flatMap(trial -> trial.presses().stream())
-                .anyMatch(press -> press.moved().stream().anyMatch(wrong::contains));
         return wrongOnesMoved || wrong.containsAll(targets) ? Verdict.WRONG : Verdict.PART;
     }
 }

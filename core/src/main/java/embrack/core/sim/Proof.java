@@ -2,6 +2,8 @@ package embrack.core.sim;
 
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.CompiledSwitch;
+import embrack.core.proof.Broken;
+import embrack.core.proof.Seen;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
@@ -21,7 +23,7 @@ import java.util.TreeSet;
  * @param verdict the judgement
  * @param targets the places that its steps are about
  * @param wrongPlaces every place that was ever wrong
- * @param trials the presses it rests on: from power-on, and from the opposite of it
+ * @param seen what it does at each place, in every state that the rig can reach
  * @param trace what the gesture does once, message by message
  * @param cameRoundAt the first box to which a message came round, so that nobody knows what it leaves
  * @param last of its moments the one that takes longest, and how long
@@ -32,7 +34,7 @@ public record Proof(
         Verdict verdict,
         SortedSet<Place> targets,
         SortedSet<Place> wrongPlaces,
-        List<Trial> trials,
+        List<Seen> seen,
         List<Happened> trace,
         Optional<DeviceId> cameRoundAt,
         Arrival last) {
@@ -61,7 +63,7 @@ public record Proof(
     public Proof {
         targets = Collections.unmodifiableSortedSet(new TreeSet<>(targets));
         wrongPlaces = Collections.unmodifiableSortedSet(new TreeSet<>(wrongPlaces));
-        trials = List.copyOf(trials);
+        seen = List.copyOf(seen);
         trace = List.copyOf(trace);
     }
 
@@ -91,20 +93,13 @@ public record Proof(
                 .sum();
     }
 
-    /**
-     * The trial that shows best what is wrong: the one with the most differences, the first of equals; of those that
-     * begin at the second side of a switch only where no other shows any.
-     */
-    public Trial tellingTrial() {
-        List<Trial> plain =
-                trials.stream().filter(trial -> !trial.start().isTurned(at())).toList();
-        return (plain.stream().anyMatch(trial -> wrongness(trial) > 0) ? plain : trials)
-                .stream().reduce((a, b) -> wrongness(b) > wrongness(a) ? b : a).orElseThrow();
+    /** The shortest story in which it fails, the first of equals; empty when there is none. */
+    public Optional<Broken> broken() {
+        return seen.stream().flatMap(s -> s.broken().stream()).reduce((a, b) -> b.length() < a.length() ? b : a);
     }
 
-    private static int wrongness(Trial trial) {
-        return trial.presses().stream()
-                .mapToInt(press -> press.differences().size())
-                .sum();
+    /** How many states were looked at that decide about it. */
+    public int states() {
+        return seen.stream().mapToInt(Seen::states).max().orElse(1);
     }
 }

@@ -3,10 +3,10 @@ package embrack.core.sim;
 import embrack.core.compile.CompiledControl;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
-import embrack.core.gear.SwitchMode;
 import embrack.core.midi.DataByte;
-import embrack.core.midi.Wire;
 import embrack.core.plan.Plan;
+import embrack.core.proof.Seen;
+import embrack.core.proof.States;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
@@ -34,19 +34,13 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
- * Proves switches by differential simulation: the ideal rig, to which the steps are applied straight, against the
- * actual rig, which gets the messages. Each gesture is made three times from two starts at opposite ends, so that
- * every part is seen in both of its states: a switch that opens what is open already has shown nothing. One that
- * alternates begins at either of its sides. A press is a
- * press with its release; a hold and a double press are taken to send theirs and nothing else.
+ * Proves switches: what each gesture does is held against what is meant, in every state that the rig can reach
+ * ({@link States}), and its messages are timed. Treadles, faders and knobs are moved from heel to toe and back, from
+ * two starts at opposite ends.
  *
- * <p>Cost: for each gesture, its messages travel once; reading them costs presses times starts times messages that mean
- * something to a box.
+ * <p>Cost: for each gesture, its messages travel once; looking at it costs the states of what it depends on.
  */
 public final class Prover {
-
-    /** How often each gesture is made: the second shows alternation, the third that it comes back. */
-    public static final int PRESSES = 3;
 
     /**
      * The latest that a change may come, 30 ms after the press. Common practice, no source: later, people notice that
@@ -62,7 +56,8 @@ public final class Prover {
     private final Engine engine;
     private final Places places;
     private final Deeds deeds;
-    private final List<World> starts;
+    private final World start;
+    private final States states;
 
     public Prover(Plan plan) {
         this(plan, new Ways(plan.rig()));
@@ -75,7 +70,8 @@ public final class Prover {
         this.engine = new Engine(plan, ways);
         this.places = new Places(plan.rig());
         this.deeds = new Deeds(plan.rig(), engine, places, new Timing(ways));
-        this.starts = List.of(World.poweredOn(places), World.opposite(places));
+        this.start = World.poweredOn(places);
+        this.states = new States(plan, compiler, engine, places);
     }
 
     /** All gestures that have steps, in order. */
@@ -108,25 +104,24 @@ public final class Prover {
         List<Moment> moments = Proof.moments(gesture);
         SortedSet<Place> targets = new TreeSet<>();
         moments.forEach(moment -> assignment.steps(moment).forEach(step -> addTargets(step, targets)));
-        Map<Moment, Deed> byMoment = new EnumMap<>(Moment.class);
+        Map<Moment, Journey> byMoment = new EnumMap<>(Moment.class);
         long heldBack = gesture == Moment.PRESS ? compiled.heldBackMillis() * 1_000L : 0;
-        moments.forEach(moment ->
-                byMoment.put(moment, deeds.of(assignment.steps(moment), engine.journey(compiled, moment, heldBack))));
+        moments.forEach(moment -> byMoment.put(moment, engine.journey(compiled, moment, heldBack)));
         if (gesture == Moment.HOLD && compiled.pressAlsoWhenHeld()) {
             around(compiled, byMoment);
         }
-        List<Trial> trials = starts(compiled, byMoment)
-                .map(start -> trial(start, compiled, gesture, byMoment))
+        List<Seen> seen = states.of(assignment.at()).stream()
+                .filter(s -> moments.contains(s.gesture().moment()))
                 .toList();
-        Outcome once = engine.play(
-                starts.getFirst(), Objects.requireNonNull(byMoment.get(gesture)).journey());
+        Outcome once = engine.play(start, Objects.requireNonNull(byMoment.get(gesture)));
         Proof.Arrival last = arrival(compiled, gesture, once, byMoment);
-        SortedSet<Place> wrong = Trial.wrongPlaces(trials);
+        SortedSet<Place> wrong = new TreeSet<>();
+        seen.stream().filter(s -> s.broken().isPresent()).forEach(s -> wrong.add(s.place()));
         Verdict verdict = compiled.isObstructed(moments)
                 ? Verdict.NO_WAY
-                : Judge.verdict(targets, wrong, trials, last.isLate(compiled));
+                : Judge.verdict(targets, wrong, seen, last.isLate(compiled));
         Optional<DeviceId> round = byMoment.values().stream()
-                .flatMap(deed -> deed.journey().cameRoundAt().stream())
+                .flatMap(journey -> journey.cameRoundAt().stream())
                 .findFirst();
         return new Proof(
                 compiled,
@@ -134,43 +129,33 @@ public final class Prover {
                 round.isEmpty() ? verdict : Judge.unknown(verdict),
                 targets,
                 wrong,
-                trials,
+                seen,
                 once.trace(),
                 round,
                 last);
     }
 
     /** What a board sends before and after a hold of which only the hold is meant. */
-    private void around(CompiledSwitch compiled, Map<Moment, Deed> byMoment) {
+    private void around(CompiledSwitch compiled, Map<Moment, Journey> byMoment) {
         for (Moment moment : Proof.moments(Moment.PRESS)) {
-            byMoment.put(moment, deeds.of(List.of(), engine.journey(compiled, moment, 0)));
+            byMoment.put(moment, engine.journey(compiled, moment, 0));
         }
     }
 
-    /** Both ends, and of a switch that alternates each of them at either side: it may have been pressed before. */
-    private Stream<World> starts(CompiledSwitch compiled, Map<Moment, Deed> byMoment) {
-        boolean alternates = byMoment.containsKey(Moment.AGAIN) && compiled.mode() == SwitchMode.ALTERNATING;
-        return alternates
-                ? Stream.concat(starts.stream(), starts.stream().map(start -> start.turning(compiled.at())))
-                : starts.stream();
-    }
-
-    private static Deed deed(Map<Moment, Deed> byMoment, Moment moment) {
-        return Objects.requireNonNull(byMoment.get(moment));
-    }
-
     /** Of all moments of a gesture the one after which it takes longest until all is done; the first of equals. */
-    private Proof.Arrival arrival(CompiledSwitch compiled, Moment gesture, Outcome once, Map<Moment, Deed> byMoment) {
+    private Proof.Arrival arrival(
+            CompiledSwitch compiled, Moment gesture, Outcome once, Map<Moment, Journey> byMoment) {
         return Proof.moments(gesture).stream()
-                .filter(moment -> moment == gesture || !deed(byMoment, moment).isNothing())
+                .filter(moment -> moment == gesture
+                        || !Objects.requireNonNull(byMoment.get(moment))
+                                .deliveries()
+                                .isEmpty())
                 .map(moment -> new Proof.Arrival(
                         moment,
                         deeds.worstMicros(
                                 moment == gesture
                                         ? once
-                                        : engine.play(
-                                                starts.getFirst(),
-                                                deed(byMoment, moment).journey()))))
+                                        : engine.play(start, Objects.requireNonNull(byMoment.get(moment))))))
                 .reduce((a, b) -> b.lateness(compiled) > a.lateness(compiled) ? b : a)
                 .orElseThrow();
     }
@@ -180,20 +165,16 @@ public final class Prover {
         CompiledControl compiled = compiler.compile(controlAssignment);
         SortedSet<Place> targets = new TreeSet<>();
         controlAssignment.targets().forEach(target -> addTargets(step(target, 0), targets));
-        List<Trial> trials = starts.stream()
-                .map(start -> sweep(start, controlAssignment, compiled))
+        List<Trial> trials = Stream.of(start, World.opposite(places))
+                .map(from -> sweep(from, controlAssignment, compiled))
                 .toList();
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);
         List<Happened> trace =
-                engine.play(starts.getFirst(), journey(compiled, DataByte.MAX)).trace();
+                engine.play(start, engine.journey(compiled, DataByte.MAX)).trace();
         Verdict proven = compiled.isObstructed() ? Verdict.NO_WAY : Judge.steadyVerdict(targets, wrong, trials, false);
-        Verdict verdict = journey(compiled, DataByte.MAX).cameRoundAt().isPresent() ? Judge.unknown(proven) : proven;
+        Verdict verdict =
+                engine.journey(compiled, DataByte.MAX).cameRoundAt().isPresent() ? Judge.unknown(proven) : proven;
         return new ControlProof(compiled, verdict, targets, wrong, trials, trace);
-    }
-
-    private Journey journey(CompiledControl compiled, int position) {
-        return engine.journey(
-                compiled.controlAssignment().at().box(), compiled.sendings(position), Wire.RunningStatus.NOT_USED, 0);
     }
 
     private static Step step(Target target, int position) {
@@ -210,7 +191,7 @@ public final class Prover {
                     controlAssignment.targets().stream()
                             .map(target -> step(target, position))
                             .toList(),
-                    journey(compiled, position));
+                    engine.journey(compiled, position));
             ideal = ideal.after(deed.meant());
             actual = deeds.done(actual, deed);
             presses.add(new Press(position, Moment.PRESS, before, ideal, actual));
@@ -220,35 +201,5 @@ public final class Prover {
 
     private void addTargets(Step step, Collection<Place> targets) {
         targets.addAll(deeds.targets(List.of(step)));
-    }
-
-    private Trial trial(World start, CompiledSwitch compiled, Moment gesture, Map<Moment, Deed> byMoment) {
-        List<Press> presses = new ArrayList<>();
-        Deed press = Objects.requireNonNull(byMoment.get(gesture));
-        Deed again = byMoment.getOrDefault(Moment.AGAIN, press);
-        Deed release = byMoment.getOrDefault(Moment.RELEASE, press);
-        boolean pressBefore = gesture != Moment.PRESS && byMoment.containsKey(Moment.PRESS);
-        boolean released = (gesture == Moment.PRESS || pressBefore) && !release.isNothing();
-        boolean alternates = (gesture == Moment.PRESS || pressBefore) && compiled.mode() == SwitchMode.ALTERNATING;
-        World ideal = start;
-        World actual = start;
-        for (int number = 1; number <= PRESSES; number++) {
-            boolean second = alternates && actual.isTurned(compiled.at());
-            World before = actual;
-            actual = alternates ? actual.turning(compiled.at()) : actual;
-            Deed down = second ? again : byMoment.getOrDefault(Moment.PRESS, press);
-            Deed meant = pressBefore ? press : down;
-            ideal = ideal.after((meant.meant().isEmpty() ? press : meant).meant());
-            actual = deeds.done(actual, down);
-            actual = pressBefore ? deeds.done(actual, press) : actual;
-            presses.add(new Press(number, second ? Moment.AGAIN : gesture, before, ideal, actual));
-            if (released) {
-                World held = actual;
-                ideal = ideal.after(release.meant());
-                actual = deeds.done(actual, release);
-                presses.add(new Press(number, Moment.RELEASE, held, ideal, actual));
-            }
-        }
-        return new Trial(start, presses);
     }
 }

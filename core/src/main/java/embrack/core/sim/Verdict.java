@@ -5,6 +5,8 @@ public enum Verdict {
 
     /** Exactly what was meant, and in time. */
     EXACT("exact"),
+    /** What was meant, in as many states as were tried, which are not all that the rig can reach. */
+    TRIED("tried"),
     /** What was meant, but later than people notice. */
     LATE("late"),
     /** What was meant, and something else moved too. */
@@ -13,10 +15,12 @@ public enum Verdict {
     PART("part"),
     /** Its messages come round, and nobody knows what they leave in the end. */
     NOT_KNOWN("not known"),
-    /** Right on some presses, wrong on others. */
+    /** Right while something that alternates is at one side, wrong while it is at the other. */
     EVERY_OTHER("every other"),
     /** Something else than what was meant. */
     WRONG("wrong"),
+    /** What it does leaves everything as it was, in every state: there is nothing to see. */
+    SHOWN_NOTHING("shown nothing"),
     /** Nothing moves, ever. */
     DEAD("dead"),
     /** A step cannot be sent or cannot get there. */
@@ -26,6 +30,11 @@ public enum Verdict {
 
     Verdict(String words) {
         this.words = words;
+    }
+
+    /** Whether a switch does what is meant, as far as anybody knows. */
+    public boolean isRight() {
+        return compareTo(LATE) <= 0;
     }
 
     /** The verdict as it is written beside a switch. */

@@ -73,7 +73,7 @@ public sealed interface Fact {
     record Said(Phrase phrase) implements Fact {}
 
     /** Several things, said one after the other; counted by plural patterns. Styles: {@code commas}, {@code
-     * semicolons}. */
+     * semicolons}, {@code then}. */
     record Many(List<Fact> all) implements Fact {
 
         public Many {

@@ -121,6 +121,9 @@ public final class Wording {
         if (style.equals("commas")) {
             return String.join(comma, words);
         }
+        if (style.equals("then")) {
+            return String.join(language.text(OWN, "list.then").orElseThrow(), words);
+        }
         if (style.equals("semicolons")) {
             return String.join("; ", words);
         }

@@ -5,6 +5,7 @@ import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Sending;
 import embrack.core.gear.SwitchMode;
+import embrack.core.level.Takeover;
 import embrack.core.midi.Message;
 import embrack.core.midi.RealTime;
 import embrack.core.midi.Wire;
@@ -229,6 +230,11 @@ public final class Engine {
         return journey(what.at().board(), what.sendings(moment), what.runningStatus(), startMicros);
     }
 
+    /** Where what a control sends at a position goes and when, from rest and without faults. */
+    public Journey journey(CompiledControl what, int position) {
+        return journey(what.controlAssignment().at().box(), what.sendings(position), Wire.RunningStatus.NOT_USED, 0);
+    }
+
     /** Where the messages that a box sends go and when, from rest and without faults. */
     public Journey journey(DeviceId sender, List<Sending> sendings, Wire.RunningStatus status, long startMicros) {
         if (sendings.isEmpty()) {
@@ -257,6 +263,16 @@ public final class Engine {
     public Outcome play(World before, Journey journey) {
         Outcome arrived = receivers.take(before, journey);
         return new Outcome(arrived.after().rested(), arrived.trace());
+    }
+
+    /** How a device hears. */
+    public Hearing hearing(DeviceId device) {
+        return receivers.hearing(device);
+    }
+
+    /** What a control does that moves a place while it stands elsewhere; empty where none moves it, or it jumps. */
+    public Optional<Takeover> takeover(Place place) {
+        return receivers.takeover(place);
     }
 
     /**

@@ -29,7 +29,7 @@ import java.util.Set;
  * @param remoteOff the name of its input for controllers, if that is off
  * @param syncOff the name of its input for clock and transport, if that is off
  */
-record Hearing(
+public record Hearing(
         Implementation implementation,
         Implementation unwritten,
         int written,
@@ -40,7 +40,8 @@ record Hearing(
         Optional<String> remoteOff,
         Optional<String> syncOff) {
 
-    static Hearing of(Rig rig, DeviceId device) {
+    /** How a device of a rig hears, as it is set. */
+    public static Hearing of(Rig rig, DeviceId device) {
         Implementation implementation = rig.implementation(device);
         Optional<Loading> loading = rig.model(device).standing().loading();
         return new Hearing(
@@ -59,16 +60,35 @@ record Hearing(
 
     /** What the device makes of a message that arrives so many microseconds from now. */
     Reading reading(DeviceId device, Message message, World world, long atMicros) {
-        if (world.ears().isDeaf(device, atMicros)) {
-            return new Reading.Deaf();
-        }
-        MessageMemory heard = world.ears().heardBy(device);
+        return world.ears().isDeaf(device, atMicros)
+                ? new Reading.Deaf()
+                : reading(message, world.ears().heardBy(device), isPartlyWritten() ? world.loadedMemory(device) : 1);
+    }
+
+    /**
+     * What the device makes of a message.
+     *
+     * @param loaded the memory that it has loaded, from 1
+     */
+    public Reading reading(Message message, MessageMemory heard, int loaded) {
         Reading reading = reading(message, heard);
-        if (!isPartlyWritten() || !(reading instanceof Reading.Acts) || world.loadedMemory(device) <= written) {
+        if (!isPartlyWritten() || !(reading instanceof Reading.Acts) || loaded <= written) {
             return reading;
         }
         List<Action> left = unwritten.reactionsTo(message, heard, isOnItsChannel(message));
-        return left.isEmpty() ? new Reading.NotWritten(world.loadedMemory(device)) : new Reading.Acts(left);
+        return left.isEmpty() ? new Reading.NotWritten(loaded) : new Reading.Acts(left);
+    }
+
+    /** All that the device may do when a message arrives, whatever came before and whatever it has loaded. */
+    public List<Action> possibleReactionsTo(Message message) {
+        return (Traffic.of(message) == Traffic.SYNC ? syncOff : remoteOff).isPresent()
+                ? List.of()
+                : implementation.possibleReactionsTo(message, isOnItsChannel(message));
+    }
+
+    /** What of what came before decides what a message means to the device. */
+    public Set<MessageMemory.Key> decidedBy(Message message) {
+        return implementation.decidedBy(message, isOnItsChannel(message));
     }
 
     /** What the device makes of a message, in a memory into which all was written. */
@@ -97,12 +117,13 @@ record Hearing(
         return implementation.remembers() || isPartlyWritten();
     }
 
-    private boolean isPartlyWritten() {
+    /** Whether it depends on the memory that it has loaded what it makes of a message. */
+    public boolean isPartlyWritten() {
         return written < loading.size();
     }
 
     /** Whether an action loads a memory. */
-    boolean isLoading(Action action) {
+    public boolean isLoading(Action action) {
         return action.verb().isExclusive() && loading.contains(action.part());
     }
 

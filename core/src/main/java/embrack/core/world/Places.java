@@ -10,6 +10,7 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -113,6 +114,26 @@ public final class Places {
     /** The numbers of the places that say which memory a device has loaded, in the order of the memories. */
     int[] memories(int device) {
         return memories.get(device);
+    }
+
+    /** The places that say which memory a device has loaded, in the order of the memories. */
+    public List<Place> memories(DeviceId id) {
+        int device = device(id).orElseThrow();
+        return Arrays.stream(memories(device))
+                .mapToObj(number -> of(device).get(number))
+                .toList();
+    }
+
+    /** The places that a move ends, unless it puts its own place out. */
+    public List<Place> endedBy(Move move) {
+        return Arrays.stream(move.out())
+                .mapToObj(number -> of(move.device()).get(number))
+                .toList();
+    }
+
+    /** Whether a place stands after power-off as it stood before. */
+    public boolean isKept(Place place) {
+        return rig.model(place.device()).standing().kept().contains(place.part());
     }
 
     private Standing standing(int device) {

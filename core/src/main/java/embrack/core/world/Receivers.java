@@ -4,7 +4,6 @@ import embrack.core.chart.Action;
 import embrack.core.chart.MessageMemory;
 import embrack.core.chart.Verb;
 import embrack.core.level.Takeover;
-import embrack.core.midi.DataByte;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
@@ -102,14 +101,10 @@ final class Receivers {
         }
         int value = before.value(place);
         int last = before.ears().levels().getOrDefault(place, value);
-        Takeover.Position after = takeover.move(
-                new Takeover.Position(share(last), share(value)),
-                share(action.amount().orElse(0)));
-        return new Action(Verb.LEVEL, action.part(), Optional.of((int) Math.round(after.value() * DataByte.MAX)));
-    }
-
-    private static double share(int level) {
-        return level / (double) DataByte.MAX;
+        return new Action(
+                Verb.LEVEL,
+                action.part(),
+                Optional.of(takeover.level(last, value, action.amount().orElse(0))));
     }
 
     /**
@@ -144,7 +139,12 @@ final class Receivers {
         return hearing(device).syncOff().isEmpty();
     }
 
-    private Hearing hearing(DeviceId device) {
+    /** What a control does at a place that stands elsewhere; empty where it jumps. */
+    Optional<Takeover> takeover(Place place) {
+        return Optional.ofNullable(takeovers.get(place));
+    }
+
+    Hearing hearing(DeviceId device) {
         return hearings.computeIfAbsent(device, id -> Hearing.of(rig, id));
     }
 }

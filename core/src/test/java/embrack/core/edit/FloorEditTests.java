@@ -218,11 +218,11 @@ class FloorEditTests {
     }
 
     @Test
-    void aChaseIsOfferedWithItsAutoRunAsOneThing() {
+    void aChaseOfADeskThatOnlyTogglesIsOfferedAsAState() {
         Plan plan = MappingFaults.lights().plan();
         Offer offer = new Offers(plan).find(at(6), "chase 2").getFirst();
-        assertThat(offer.words()).isEqualTo("Lantern desk: toggle Chase 2 and toggle Auto run");
-        assertThat(offer.along()).containsExactly(Sketch.stepOf("lantern-desk toggle:auto-run"));
+        assertThat(offer.words()).isEqualTo("Lantern desk: switch on Chase 2");
+        assertThat(offer.along()).as("a toggle is never added by itself").isEmpty();
         assertThat(new LevelOffers(MappingFaults.sounds().plan()).find("control 3"))
                 .extracting(t -> t.part().text())
                 .containsExactly("control-3");

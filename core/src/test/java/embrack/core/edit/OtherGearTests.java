@@ -53,7 +53,7 @@ class OtherGearTests {
                 "patch 12              | sounds-switcher       | Box: select Patch 12            | C1 0B",
                 "preset 130            | floor-modeller        | Box: select Preset 130          | B1 20 01 C1 02",
                 "snapshot 3            | floor-modeller        | Box: recall Snapshot 3          | B1 45 02",
-                "chase 6               | scene-desk            | Box: toggle Chase 6 and toggle Auto run | 91 05 7F",
+                "chase 6               | scene-desk            | Box: switch on Chase 6          | 91 05 7F",
                 "play timeline         | projection-server     | Box: play Timeline              | F0 7F 7F "
                         + "02 40 01 F7",
                 "song 64               | tablet-track-player   | Box: load Song 64               | C1 3F",
@@ -191,7 +191,7 @@ class OtherGearTests {
         assertThat(swapped.rig().links()).isEqualTo(plan.rig().links());
         assertThat(swapped.rig().device(MIXER).labels()).hasSize(3);
         assertThat(swapped.rig().setting(MIXER, Purpose.RECEIVE_CHANNEL)).contains(2);
-        assertThat(Report.of(swapped).findings()).extracting(Finding::code).containsExactly("switches.no-chart-line");
+        assertThat(Report.of(swapped).findings()).extracting(Finding::code).containsExactly("switches.cannot-send");
         Plan usbOnly = new GearEdit.SwapHardware(
                         BOARD, Library.find(new ModelId("two-switch-foot-box")).orElseThrow())
                 .apply(MuteBoard.edited(plan, new SwitchEdit.ClearSwitch(at(3)), new SwitchEdit.ClearSwitch(at(4))));

@@ -1,18 +1,22 @@
 package embrack.core.offer;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.core.Evening;
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
+import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
-import embrack.core.chart.Verb;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
+import embrack.core.gear.Implementation;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.library.Library;
 import embrack.core.plan.Plan;
-import embrack.core.rig.DeviceId;
 import embrack.core.switches.Practice;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -36,7 +40,8 @@ class OffersTests {
                 "ment 1 mute 2;Nothing",
                 "level input 2 to 64;Vocal mixer: set level of Input 2 to 64",
                 "level input 2 to 200;Nothing",
-                "auto run;Old desk: toggle Auto run"
+                "auto run;Old desk: switch on Auto run",
+                "toggle auto run;Old desk: toggle Auto run"
             })
     void theFirstThatIsFoundHasEveryWord(String search, String first) {
         List<String> found = found(Evening.plan(), search);
@@ -75,19 +80,27 @@ class OffersTests {
         assertThat(other.getFirst()).contains("toggle");
     }
 
-    /** A chase stands still without its auto run, so both are one thing to pick; what ends it comes alone. */
-    @Test
-    void whatStandsStillAloneComesWithWhatItNeeds() {
-        Plan plan = Evening.plan();
-        DeviceId desk = new DeviceId("old-desk");
-        List<Offer> chases = new Offers(plan).find(Sketch.at("foot-board 1"), "old desk chase 2");
-        assertThat(chases).isNotEmpty().allSatisfy(offer -> {
-            boolean needs =
-                    plan.rig().chart(desk).need(offer.step().action().part()).isPresent();
-            boolean ends = offer.step().action().verb() == Verb.OFF
-                    || offer.step().action().verb() == Verb.STOP;
-            assertThat(!offer.along().isEmpty()).isEqualTo(needs && !ends);
-        });
+    /** A chase stands still without its auto run: both are one thing to pick, but a toggle is never added by itself. */
+    @ParameterizedTest
+    @CsvSource({"'on Auto run: note 9', on Auto run", "'toggle Auto run: note 9', ''"})
+    void whatStandsStillAloneComesWithWhatItNeeds(String row, String along) {
+        Plan plan = Sketch.of("Chases")
+                .box("Foot board", "ten-switch-treadle-board")
+                .edit(new GearEdit.AddDevice(
+                        "Desk",
+                        Library.find(new ModelId("scene-desk"))
+                                .orElseThrow()
+                                .withImplementation(Implementation.of(Chart.of(
+                                        "toggle Chase 1..2: note 1..2\n" + row + "\nneeds Auto run: Chase 1..2")))))
+                .plan();
+        List<Offer> offers = new Offers(plan).find(Sketch.at("foot-board 1"), "chase 2");
+        assertThat(offers)
+                .extracting(
+                        offer -> offer.step().action().verb().phrase(),
+                        offer -> offer.along().stream()
+                                .map(step -> step.action().verb().phrase() + " Auto run")
+                                .collect(Collectors.joining()))
+                .containsExactly(tuple("on", along), tuple("off", ""), tuple("toggle", along));
     }
 
     @Test
@@ -95,7 +108,7 @@ class OffersTests {
         Plan plan = Evening.plan();
         long all = plan.rig().devices().stream()
                 .mapToLong(d ->
-                        plan.rig().chart(d.id()).actions().stream().distinct().count())
+                        plan.rig().chart(d.id()).wishes().stream().distinct().count())
                 .sum();
         assertThat(found(plan, "")).hasSize((int) all);
     }

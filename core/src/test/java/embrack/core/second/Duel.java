@@ -66,7 +66,7 @@ public final class Duel {
             "play Reel: cc 1\nstop Reel: cc 2\nkept at power-off: Reel");
 
     /** A random rig, for the engine and for the second player. */
-    private record Twin(Plan plan, Map<String, SecondPlayer.Box> boxes, List<SecondPlayer.Lead> leads) {}
+    record Twin(Plan plan, Map<String, SecondPlayer.Box> boxes, List<SecondPlayer.Lead> leads) {}
 
     private Duel() {}
 
@@ -179,12 +179,19 @@ public final class Duel {
     }
 
     private static Twin twin(Random random) {
-        Sketch sketch = Sketch.of("Twin").box("Board", "four-switch-desk-board");
+        return twin(Sketch.of("Twin").box("Board", "four-switch-desk-board"), random, random.nextInt(4), SHIPPED);
+    }
+
+    /** A small random rig behind a board: one or two boxes that do not ship. */
+    static Twin small(Random random, GearEdit board) {
+        return twin(Sketch.of("Twin").edit(board), random, random.nextInt(3) / 2, List.of());
+    }
+
+    private static Twin twin(Sketch sketch, Random random, int shape, List<Model> shipped) {
         List<SecondPlayer.Lead> leads = new ArrayList<>();
-        int shape = random.nextInt(4);
         if (shape == 3) {
-            sketch.box("Split", "thru-box-1-to-4").box("Join", "merger-2-to-1").edit(box(random, "box-a"));
-            sketch.edit(box(random, "box-b"));
+            sketch.box("Split", "thru-box-1-to-4").box("Join", "merger-2-to-1").edit(box(random, "box-a", shipped));
+            sketch.edit(box(random, "box-b", shipped));
             lead(sketch, leads, "board.out > split.in");
             lead(sketch, leads, "split.thru-1 > join.in-1");
             lead(sketch, leads, "split.thru-2 > join.in-2");
@@ -193,7 +200,7 @@ public final class Duel {
         } else {
             String before = "board.out";
             for (String name : List.of("box-a", "box-b", "box-c").subList(0, shape + 1)) {
-                sketch.edit(box(random, name));
+                sketch.edit(box(random, name, shipped));
                 lead(sketch, leads, before + " > " + name + ".in");
                 before = name + ".thru";
             }
@@ -214,12 +221,13 @@ public final class Duel {
         leads.add(new SecondPlayer.Lead(ends[0], ends[1], ends[2], ends[3]));
     }
 
-    private static GearEdit box(Random random, String name) {
+    private static GearEdit box(Random random, String name, List<Model> models) {
         List<String> lines =
                 new ArrayList<>(List.of("programs from 1", "on Learned: learns cc", "level Hand: learns cc"));
         LINES.stream().filter(line -> random.nextInt(3) == 0).forEach(lines::add);
-        Optional<Model> shipped =
-                random.nextInt(4) > 0 ? Optional.empty() : Optional.of(SHIPPED.get(random.nextInt(SHIPPED.size())));
+        Optional<Model> shipped = models.isEmpty() || random.nextInt(4) > 0
+                ? Optional.empty()
+                : Optional.of(models.get(random.nextInt(models.size())));
         List<String> habits = Stream.of("listens to all channels", "acts on note-off")
                 .filter(habit -> shipped.map(model -> hasHabit(model, habit)).orElseGet(() -> random.nextInt(4) == 0))
                 .toList();

@@ -44,8 +44,8 @@ class PlantedMistakesTests {
             Flow ~ Math.max(time, busyUntil(piece.port())) ~ time
             Flow ~ Math.max(startMicros, busyUntil(port)) ~ startMicros
             Flow ~ f.atMicros() - micros ~ f.atMicros()
-            Hearing ~ if (world.ears().isDeaf(device, atMicros)) ~ if (world.ears().isDeaf(device, -1) && atMicros < 0)
-            Hearing ~ world.loadedMemory(device) <= written ~ world.loadedMemory(device) <= written + 1
+            Hearing ~ return world.ears().isDeaf(device, atMicros) ~ return atMicros < 0 && world != null
+            Hearing ~ || loaded <= written ~ || loaded <= written + 1
             Hearing ~ voice.channel().equals(listensOn.get()) ~ voice.channel().number() > 0
             Receivers ~ if (read instanceof Reading.Deaf) ~ if (read instanceof Reading.NotWritten)
             Receivers ~ hearing.loadingMicros() > 0 ~ hearing.loadingMicros() < 0

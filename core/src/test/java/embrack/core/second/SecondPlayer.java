@@ -59,6 +59,7 @@ final class SecondPlayer {
     private final Set<Lead> out = new HashSet<>();
     private final Set<String> dark = new HashSet<>();
     private final Map<Lead, String> fates = new HashMap<>();
+    private final Set<String> aimed = new HashSet<>();
     private long now;
     private int sent;
 
@@ -66,6 +67,104 @@ final class SecondPlayer {
         this.boxes = boxes;
         this.leads = leads;
         boxes.forEach((name, box) -> start(name, box));
+    }
+
+    /** The same once more, at rest. */
+    SecondPlayer copy() {
+        SecondPlayer other = new SecondPlayer(boxes, leads);
+        other.values.clear();
+        other.values.putAll(values);
+        histories.forEach((name, history) -> other.histories.put(name, new ArrayList<>(history)));
+        return other;
+    }
+
+    /** All that anything later could depend on, at rest, in one line; more rather than less. */
+    String key() {
+        Map<String, Integer> lasting = new TreeMap<>(values);
+        lasting.keySet().removeIf(SecondPlayer::isCount);
+        lasting.values().removeIf(value -> value == 0);
+        StringBuilder key = new StringBuilder(lasting.toString());
+        new TreeMap<>(histories).forEach((name, history) -> {
+            Map<String, Integer> last = new TreeMap<>();
+            Map<Integer, String> recent = new TreeMap<>();
+            for (Message message : history) {
+                String what = channel(message) + " " + message.type() + " " + message.data1();
+                if (message.type() == MessageType.CONTROL_CHANGE) {
+                    last.put(what, message.data2());
+                } else {
+                    String before = recent.getOrDefault(channel(message), "");
+                    String more = before + message.hex();
+                    recent.put(channel(message), more.substring(Math.max(0, more.length() - RECENT)));
+                }
+                if (message.data2() >= 64) {
+                    last.merge("odd " + what, 1, (was, by) -> 1 - was);
+                }
+            }
+            key.append(name).append(last).append(recent);
+        });
+        return key.toString();
+    }
+
+    /** Letters of the last messages: two of three bytes, more than any row here looks back. */
+    private static final int RECENT = 16;
+
+    static boolean isCount(String place) {
+        return List.of("STEP", "PAGE", "CLEARED", "UNDONE", "REPEATED", "TAPPED").stream()
+                .anyMatch(place::endsWith);
+    }
+
+    /** The same, with parts that keep how they stand left in every way; {@code ends} has their highest values. */
+    List<SecondPlayer> leftAnyWay(Map<String, Integer> ends) {
+        List<SecondPlayer> starts = new ArrayList<>(List.of(this));
+        ends.forEach((place, end) -> {
+            String[] words = place.split(" ");
+            boolean isKept = box(words[0]).standing().kept().stream()
+                    .anyMatch(part -> part.text().equals(words[1]));
+            if (isKept && !isCount(place)) {
+                for (SecondPlayer known : List.copyOf(starts)) {
+                    for (int value : List.of(0, end)) {
+                        SecondPlayer other = known.copy();
+                        other.set(place, value);
+                        starts.add(other);
+                    }
+                }
+            }
+        });
+        return starts;
+    }
+
+    /** Whatever only counts begins anew. */
+    void countFromZero() {
+        values.keySet().removeIf(SecondPlayer::isCount);
+    }
+
+    /** A part stands as somebody set it. */
+    void set(String place, int value) {
+        values.put(place, value);
+    }
+
+    /** The value at a place, by its box, part and aspect in one line. */
+    int at(String place) {
+        return values.getOrDefault(place, 0);
+    }
+
+    /** Places that a message, or what was meant, aimed at since this was asked last. */
+    Set<String> aimedAt() {
+        Set<String> places = new HashSet<>(aimed);
+        aimed.clear();
+        return places;
+    }
+
+    /** Does a thing at once, without any message. */
+    void doAtOnce(String name, Verb verb, PartId part, int amount) {
+        box(name).rows().stream()
+                .filter(row -> row.part().id().equals(part))
+                .findFirst()
+                .ifPresent(row -> act(
+                        name,
+                        box(name),
+                        new ChartRow(verb, row.part(), row.triggers(), embrack.core.chart.Response.PLAIN, false),
+                        amount));
     }
 
     /** A message leaves a box by all its leads, as soon as the box has sent what it was to send before. */
@@ -348,6 +447,7 @@ final class SecondPlayer {
 
     private void act(String name, Box box, ChartRow row, int value) {
         String part = name + " " + row.part().id() + " ";
+        aimed.add(part + row.verb().aspect());
         switch (row.verb()) {
             case MUTE -> values.put(part + "MUTED", 1);
             case OPEN -> values.put(part + "MUTED", 0);
@@ -362,6 +462,8 @@ final class SecondPlayer {
             case STOP_ALL -> {
                 values.put(part + "TRANSPORT", 0);
                 values.replaceAll((key, was) -> key.startsWith(name + " ") && key.endsWith(" TRANSPORT") ? 0 : was);
+                aimed.removeIf(key -> key.startsWith(name + " ") && key.endsWith(" TRANSPORT"));
+                aimed.add(part + "TRANSPORT");
             }
             case NEXT -> values.merge(part + "STEP", 1, (was, by) -> (was + by) % 1_000);
             case PREVIOUS -> values.put(part + "STEP", (values.getOrDefault(part + "STEP", 0) + 999) % 1_000);
@@ -381,8 +483,8 @@ final class SecondPlayer {
         if (on == 1) {
             box.standing().alone().stream()
                     .filter(group -> group.contains(row.part().id()))
-                    .forEach(group -> group.forEach(
-                            part -> values.computeIfPresent(name + " " + part + " SWITCHED", (k, was) -> 0)));
+                    .forEach(group -> group.forEach(part -> putOut(name + " " + part + " SWITCHED")));
+            aimed.add(name + " " + row.part().id() + " SWITCHED");
         }
         values.put(name + " " + row.part().id() + " SWITCHED", on);
     }
@@ -395,7 +497,13 @@ final class SecondPlayer {
     private void choose(String name, Box box, ChartRow chosen) {
         box.rows().stream()
                 .filter(row -> row.part().family().equals(chosen.part().family()))
-                .forEach(row -> values.computeIfPresent(name + " " + row.part().id() + " CHOSEN", (key, was) -> 0));
+                .forEach(row -> putOut(name + " " + row.part().id() + " CHOSEN"));
         values.put(name + " " + chosen.part().id() + " CHOSEN", 1);
+        aimed.add(name + " " + chosen.part().id() + " CHOSEN");
+    }
+
+    private void putOut(String place) {
+        values.computeIfPresent(place, (key, was) -> 0);
+        aimed.remove(place);
     }
 }

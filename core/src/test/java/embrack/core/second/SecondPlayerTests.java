@@ -18,6 +18,21 @@ class SecondPlayerTests {
         }
     }
 
+    /** Every state of small rigs: the same gestures fail at the same places, in stories of the same length. */
+    @Test
+    void theProofAndAPlainSearchFindTheSameStories() {
+        int searched = 0;
+        int broken = 0;
+        for (int seed = 0; seed < RIGS; seed++) {
+            StatesDuel.Result result = StatesDuel.of(seed);
+            assertThat(result.difference()).as("rig " + seed).isEmpty();
+            searched += result.searched() ? 1 : 0;
+            broken += result.broken();
+        }
+        assertThat(searched).as("rigs small enough").isGreaterThan(RIGS / 4);
+        assertThat(broken).as("stories").isGreaterThan(RIGS / 2);
+    }
+
     @Test
     void theSecondPlayerKnowsNothingOfTheEngine() {
         classes()

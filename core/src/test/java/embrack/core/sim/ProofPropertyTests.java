@@ -16,9 +16,7 @@ import embrack.core.gear.SwitchMode;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
-import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
-import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -32,23 +30,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What holds of proofs and findings on any rig, with any gestures. */
 class ProofPropertyTests {
-
-    /** The proof works out once what messages do; pressing message by message comes to the same. */
-    @Property(tries = 120)
-    void theProofAndTheRehearsalAgree(
-            @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 14) int boxes) {
-        Plan plan = RandomRigs.withGestures(seed, boxes);
-        World start = World.poweredOn(plan.rig());
-        for (Proof proof : new Prover(plan).all()) {
-            if (proof.moment() == Moment.PRESS) {
-                World rehearsed = Rehearsal.of(plan, start, Collections.nCopies(Prover.PRESSES, proof.at()))
-                        .state();
-                assertThat(proof.trials().getFirst().presses().getLast().actual())
-                        .as(plan.words(proof.at()))
-                        .isEqualTo(rehearsed);
-            }
-        }
-    }
 
     /** A gesture is exact or late just when no place was ever wrong, and has a finding just when it is not exact. */
     @Property(tries = 120)
@@ -131,7 +112,7 @@ class ProofPropertyTests {
         "false, 0, 127, MOMENTARY, EXACT",
         "false, 0, 127, ALTERNATING, EVERY_OTHER",
         "false, 127, 127, ALTERNATING, EXACT",
-        "false, 127, 127, MOMENTARY, EVERY_OTHER",
+        "false, 127, 127, MOMENTARY, WRONG",
         "false, 0, 63, ONE_SHOT, DEAD",
         "false, 0, 64, ONE_SHOT, EXACT",
         "true, 0, 127, ONE_SHOT, EVERY_OTHER",

@@ -10,8 +10,8 @@ import embrack.core.check.rule.Topic;
 import embrack.core.compile.CompiledStep;
 import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
+import embrack.core.proof.Broken;
 import embrack.core.rig.DeviceId;
-import embrack.core.sim.Press;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
 import embrack.core.word.Fact;
@@ -38,6 +38,8 @@ final class NotAsMeant implements Rule {
     public Stream<Finding> check(Subject subject) {
         return subject.proofs().stream()
                 .filter(proof -> VERDICTS.contains(proof.verdict()))
+                .filter(proof ->
+                        proof.broken().filter(broken -> !broken.standsStill()).isPresent())
                 .filter(proof -> isUnexplained(subject.plan(), proof))
                 .map(proof -> finding(subject.plan(), proof));
     }
@@ -47,6 +49,7 @@ final class NotAsMeant implements Rule {
         return Deafness.of(proof).findAny().isEmpty()
                 && !usesContradictedLine(plan, proof)
                 && !ModeUndoes.explains(plan, proof)
+                && !TurnsRound.explains(plan, proof)
                 && DeadInput.culprit(plan, proof).isEmpty();
     }
 
@@ -58,18 +61,15 @@ final class NotAsMeant implements Rule {
     }
 
     private Finding finding(Plan plan, Proof proof) {
-        Press press = proof.tellingTrial().presses().stream()
-                .filter(p -> !p.differences().isEmpty())
-                .findFirst()
-                .orElseThrow();
-        Place place = press.differences().first();
+        Broken broken = proof.broken().orElseThrow();
+        Place place = broken.place();
         Found found = found(Severity.STOPS)
                 .about(proof.at())
-                .with("press", press.number())
+                .with("story", broken.phrase(plan))
                 .with("device", place.device())
                 .with("place", new Fact.PartOf(place.device(), place.part()))
-                .word("actual", place.aspect().word(press.actual().value(place)))
-                .word("meant", place.aspect().word(press.ideal().value(place)));
+                .word("actual", place.aspect().word(broken.actual()))
+                .word("meant", place.aspect().word(broken.meant()));
         Optional<Message> decisive = proof.trace().stream()
                 .filter(event -> decides(event, place))
                 .reduce((first, last) -> last)

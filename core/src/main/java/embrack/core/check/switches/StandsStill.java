@@ -1,9 +1,9 @@
 package embrack.core.check.switches;
 
-import embrack.core.chart.Action;
 import embrack.core.chart.PartId;
 import embrack.core.chart.Verb;
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Found;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
@@ -12,10 +12,13 @@ import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.plan.Plan;
+import embrack.core.proof.Broken;
+import embrack.core.sim.Proof;
 import embrack.core.switches.Assignment;
-import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
 import embrack.core.word.Fact;
+import embrack.core.world.Place;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -30,40 +33,42 @@ final class StandsStill implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.plan().switches().assignments().stream()
-                .flatMap(assignment -> assignment.moments().entrySet().stream()
-                        .flatMap(e -> e.getValue().stream()
-                                .flatMap(step -> need(subject.plan(), step)
-                                        .filter(need -> isMissing(e.getValue(), step, need))
-                                        .map(need -> finding(subject.plan(), assignment, e.getKey(), step, need))
-                                        .stream())));
+        return subject.proofs().stream()
+                .flatMap(proof -> proof.seen().stream()
+                        .flatMap(seen -> seen.broken().stream())
+                        .filter(Broken::standsStill)
+                        .map(broken -> finding(subject.plan(), proof, broken)));
     }
 
-    private static Optional<PartId> need(Plan plan, Step step) {
-        boolean starts = step.action().verb() != Verb.OFF && step.action().verb() != Verb.STOP;
-        return starts ? plan.rig().chart(step.device()).need(step.action().part()) : Optional.empty();
-    }
-
-    private static boolean isMissing(List<Step> steps, Step step, PartId need) {
-        return steps.stream()
-                .noneMatch(other -> other.device().equals(step.device())
-                        && other.action().part().equals(need));
-    }
-
-    private Finding finding(Plan plan, Assignment assignment, Moment moment, Step step, PartId need) {
-        Optional<Remedy> remedy = plan.rig().chart(step.device()).actions().stream()
-                .filter(action -> action.part().equals(need))
-                .filter(action -> action.verb() == Verb.ON || action.verb() == Verb.TOGGLE)
+    private Finding finding(Plan plan, Proof proof, Broken broken) {
+        Place still = broken.still().orElseThrow();
+        PartId need = broken.place().part();
+        List<SwitchAt> others = plan.switches().assignments().stream()
+                .filter(a -> !a.at().equals(proof.at()) && a.steps().stream().anyMatch(step -> turnsOn(step, broken)))
+                .map(Assignment::at)
+                .toList();
+        Optional<Remedy> remedy = plan.rig().chart(broken.place().device()).actions().stream()
+                .filter(action -> action.part().equals(need) && action.verb() == Verb.ON)
                 .findFirst()
-                .map((Action action) -> new Remedy(
+                .map(action -> new Remedy(
                         "add",
-                        new SwitchEdit.AddSteps(assignment.at(), moment, List.of(new Step(step.device(), action)))));
-        return found(Severity.STOPS)
-                .about(assignment.at())
-                .word("moment", moment.words())
-                .with("place", new Fact.PartOf(step.device(), step.action().part()))
-                .with("need", new Fact.PartOf(step.device(), need))
-                .mend(remedy)
-                .made();
+                        new SwitchEdit.AddSteps(
+                                proof.at(),
+                                broken.last().moment(),
+                                List.of(new Step(broken.place().device(), action)))));
+        Found found = found(Severity.STOPS)
+                .about(proof.at())
+                .with("story", broken.phrase(plan))
+                .with("place", new Fact.PartOf(still.device(), still.part()))
+                .with("need", new Fact.PartOf(still.device(), need))
+                .cause(others.isEmpty() ? "nobody" : "others")
+                .with("others", others);
+        return found.mend(remedy).made();
+    }
+
+    private static boolean turnsOn(Step step, Broken broken) {
+        return step.device().equals(broken.place().device())
+                && step.action().part().equals(broken.place().part())
+                && step.action().verb() != Verb.OFF;
     }
 }

@@ -26,7 +26,8 @@ public final class SwitchRules {
             new KeptBack(),
             new NothingLearned(),
             new SendsItsOwn(),
-            new TooManyMessages());
+            new TooManyMessages(),
+            new TurnsRound());
 
     private SwitchRules() {}
 }

@@ -1,0 +1,51 @@
+package embrack.core.proof;
+
+import embrack.core.plan.Plan;
+import embrack.core.word.Phrase;
+import embrack.core.world.Place;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * The shortest story in which a gesture does not do what is meant.
+ *
+ * @param before what is done before it, from the start
+ * @param last the gesture that fails
+ * @param place where it shows
+ * @param meant how it should stand then
+ * @param actual how it stands; as meant where it stands still
+ * @param still what it started and what stands still, since {@code place} is off; empty for any other failure
+ */
+public record Broken(List<Doing> before, Doing.Foot last, Place place, int meant, int actual, Optional<Place> still) {
+
+    public Broken {
+        before = List.copyOf(before);
+    }
+
+    /** Whether something was started and stands still. */
+    public boolean standsStill() {
+        return still.isPresent();
+    }
+
+    /** How many things are done in it; how things were left before is not counted. */
+    public int length() {
+        return (int) before.stream()
+                        .filter(doing -> !(doing instanceof Doing.Left))
+                        .count()
+                + 1;
+    }
+
+    /** All that is done in it, the gesture that fails last. */
+    public List<Doing> doings() {
+        return Stream.concat(before.stream(), Stream.of(last)).toList();
+    }
+
+    /** What is done in it, in words: "press Kill, then press Kill". */
+    public Phrase phrase(Plan plan) {
+        return Phrase.of(Doing.ROOM, "story")
+                .with(
+                        "steps",
+                        doings().stream().map(doing -> doing.phrase(plan)).toList());
+    }
+}

@@ -1,0 +1,80 @@
+package embrack.core.proof;
+
+import embrack.core.proof.Transition.Guard;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+
+/**
+ * All that decides about some variables, and no more: with each variable what every gesture that writes it reads to do
+ * so, and what allows that gesture. Every run of the rig is one of the cone, and every run of the cone is one of the
+ * rig, of the same length.
+ *
+ * @param variables in the order of their numbers
+ * @param moves what gestures do within it, in the order of the plan
+ */
+record Cone(BitSet variables, List<Move> moves) {
+
+    /**
+     * A gesture, as far as it concerns a cone.
+     *
+     * @param guards what has to be so
+     * @param effects those that matter
+     * @param passing variables beyond the cone that are written on the way, and cleared afterwards
+     */
+    record Move(Transition transition, List<Guard> guards, Effect[] effects, int[] passing) {
+
+        boolean isPossible(int[] state) {
+            return transition.isPossible(state);
+        }
+
+        /** Does it to a state. */
+        void run(int[] state) {
+            for (Effect effect : effects) {
+                effect.run(state);
+            }
+            for (int variable : passing) {
+                state[variable] = 0;
+            }
+        }
+    }
+
+    /** The cone of some variables. */
+    static Cone of(Machine machine, BitSet seeds) {
+        BitSet variables = new BitSet();
+        BitSet touching = new BitSet();
+        BitSet open = machine.lasting(seeds);
+        for (int next = open.nextSetBit(0); next >= 0; next = open.nextSetBit(0)) {
+            open.clear(next);
+            variables.set(next);
+            BitSet writing = machine.writing(next);
+            touching.or(writing);
+            for (Transition transition : machine.transitions(writing)) {
+                for (Guard guard : transition.guards()) {
+                    if (!variables.get(guard.variable())) {
+                        open.set(guard.variable());
+                    }
+                }
+                BitSet reads = machine.lasting(transition.done(next).reads());
+                reads.andNot(variables);
+                open.or(reads);
+            }
+        }
+        List<Move> moves = new ArrayList<>();
+        for (Transition transition : machine.transitions(touching)) {
+            moves.add(move(transition, variables));
+        }
+        return new Cone(variables, moves);
+    }
+
+    private static Move move(Transition transition, BitSet variables) {
+        Live live = Live.of(transition.actual(), variables);
+        BitSet passing = (BitSet) live.used().clone();
+        passing.andNot(variables);
+        return new Move(
+                transition,
+                transition.guards(),
+                live.effects().toArray(Effect[]::new),
+                passing.stream().toArray());
+    }
+}

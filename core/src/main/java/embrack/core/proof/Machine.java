@@ -1,0 +1,144 @@
+package embrack.core.proof;
+
+import embrack.core.world.Place;
+import embrack.core.world.Places;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+
+/** All that can be done with a rig, and what each of it writes. */
+final class Machine {
+
+    /** As many parts that stand after power-off are looked at in all ways in which they may stand together. */
+    private static final int MOST_KEPT = 12;
+
+    private final Variables variables;
+    private final Places places;
+    private final List<Transition> transitions = new ArrayList<>();
+    private final Map<Integer, BitSet> writing = new HashMap<>();
+    private final Map<BitSet, Cone> cones = new HashMap<>();
+    private final Map<BitSet, Reach> reaches = new HashMap<>();
+    private final BitSet feet = new BitSet();
+    private int[] scratch = new int[0];
+
+    Machine(Variables variables, Places places) {
+        this.variables = variables;
+        this.places = places;
+    }
+
+    /** With more gestures. They stand behind those that are there already. */
+    void add(List<Transition> more) {
+        for (Transition transition : more) {
+            int number = transitions.size();
+            transitions.add(transition);
+            transition.touched().stream().forEach(variable -> {
+                writing.computeIfAbsent(variable, v -> new BitSet()).set(number);
+                if (variables.get(variable) instanceof Variable.Down) {
+                    feet.set(variable);
+                }
+            });
+        }
+    }
+
+    Variables variables() {
+        return variables;
+    }
+
+    List<Transition> transitions() {
+        return transitions;
+    }
+
+    /** Some gestures, by their numbers. */
+    List<Transition> transitions(BitSet numbers) {
+        return numbers.stream().mapToObj(transitions::get).toList();
+    }
+
+    /** The numbers of the gestures that may change a variable. */
+    BitSet writing(int variable) {
+        return writing.getOrDefault(variable, NONE);
+    }
+
+    private static final BitSet NONE = new BitSet();
+
+    /** Of some variables those that last from one gesture to the next. */
+    BitSet lasting(BitSet some) {
+        BitSet lasting = (BitSet) some.clone();
+        some.stream().filter(v -> variables.get(v).isFresh()).forEach(lasting::clear);
+        return lasting;
+    }
+
+    /** The variables that say whether a foot is on a switch. */
+    BitSet feet() {
+        return feet;
+    }
+
+    /** An array of all variables, all 0, for one use at a time. */
+    int[] scratch() {
+        if (scratch.length < variables.size()) {
+            scratch = new int[variables.size()];
+        }
+        return scratch;
+    }
+
+    /** All states of the cone of some variables. */
+    Reach reach(BitSet seeds) {
+        Cone cone = cones.computeIfAbsent(seeds, s -> Cone.of(this, s));
+        return reaches.computeIfAbsent(cone.variables(), v -> new Reach(this, cone));
+    }
+
+    /**
+     * How some variables may stand before the first press: as at power-on; what is kept at power-off may have been left
+     * any way.
+     */
+    List<int[]> starts(int[] some) {
+        int[] start = IntStream.of(some).map(variables::start).toArray();
+        List<int[]> starts = new ArrayList<>(List.of(start));
+        int kept = 0;
+        for (int i = 0; i < some.length; i++) {
+            List<Integer> values = keptValues(some[i]);
+            if (!values.isEmpty() && kept++ < MOST_KEPT) {
+                for (int[] known : List.copyOf(starts)) {
+                    for (int value : values) {
+                        if (value != known[i]) {
+                            int[] other = known.clone();
+                            other[i] = value;
+                            starts.add(other);
+                        }
+                    }
+                }
+            }
+        }
+        return starts;
+    }
+
+    private List<Integer> keptValues(int variable) {
+        return variables.get(variable) instanceof Variable.Stands stands
+                        && !stands.isFresh()
+                        && places.isKept(stands.place())
+                ? stands.place().aspect().ends()
+                : List.of();
+    }
+
+    /** How parts were left by somebody, where a start is not as at power-on. */
+    List<Doing> startWay(int[] some, int[] start) {
+        List<Doing> way = new ArrayList<>();
+        for (int i = 0; i < some.length; i++) {
+            if (start[i] != variables.start(some[i]) && variables.get(some[i]) instanceof Variable.Stands stands) {
+                way.add(new Doing.Left(stands.place(), start[i]));
+            }
+        }
+        return way;
+    }
+
+    /** The place that a variable is about; only for variables that say how a part stands. */
+    Place place(int variable) {
+        return ((Variable.Stands) variables.get(variable)).place();
+    }
+
+    boolean isPlace(int variable) {
+        return variables.get(variable) instanceof Variable.Stands;
+    }
+}
