@@ -23,6 +23,7 @@ import java.util.Optional;
  * @param controlAssignments a proof for every treadle, fader and knob that moves a level, in order
  * @param book the proofs of its cues, and how the show runs
  * @param findings worst first
+ * @param prover what is remembered of switches, for the next report
  * @param bookProver what is remembered of cues, for the next report on the same rig
  */
 public record Report(
@@ -31,11 +32,12 @@ public record Report(
         List<ControlProof> controlAssignments,
         BookProof book,
         List<Finding> findings,
+        Prover prover,
         BookProver bookProver) {
 
     /** Proves and checks a plan. */
     public static Report of(Plan plan) {
-        return of(plan, new BookProver(plan.rig()));
+        return of(plan, Optional.empty(), new BookProver(plan.rig()));
     }
 
     /** As {@link #of(Plan)}, for a plan that somebody edited: what the edit did not touch is not proven again. */
@@ -43,19 +45,22 @@ public record Report(
         if (plan.equals(before.plan)) {
             return before;
         }
-        return of(plan, plan.rig().equals(before.plan.rig()) ? before.bookProver : new BookProver(plan.rig()));
+        return plan.rig().equals(before.plan.rig())
+                ? of(plan, Optional.of(before.prover), before.bookProver)
+                : of(plan);
     }
 
     /** Proves and checks a plan, with what is proven already of cues that it may have. */
-    private static Report of(Plan plan, BookProver bookProver) {
+    private static Report of(Plan plan, Optional<Prover> before, BookProver bookProver) {
         Ways ways = new Ways(plan.rig());
-        Prover prover = new Prover(plan, ways);
+        Prover prover = new Prover(plan, ways, before);
         Subject subject = new Subject(plan, prover.all(), prover.controlAssignments(), bookProver.prove(plan), ways);
         List<Finding> findings = Catalogue.rules().stream()
                 .flatMap(rule -> rule.check(subject))
                 .sorted()
                 .toList();
-        return new Report(plan, subject.proofs(), subject.controlAssignments(), subject.book(), findings, bookProver);
+        return new Report(
+                plan, subject.proofs(), subject.controlAssignments(), subject.book(), findings, prover, bookProver);
     }
 
     /** How many findings are that severe. */

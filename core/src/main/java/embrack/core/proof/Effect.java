@@ -76,6 +76,11 @@ interface Effect {
             this(place, verb, amount, out, verb.leaves(amount).isPresent());
         }
 
+        /** What it leaves at a variable that it touches, if it is absolute. */
+        int leaves(int touched) {
+            return touched == place ? verb.applyTo(0, amount) : 0;
+        }
+
         private boolean putsOut() {
             return out.length > 0 && (!absolute || verb == Verb.STOP_ALL || verb.applyTo(0, amount) != 0);
         }

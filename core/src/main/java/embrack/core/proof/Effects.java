@@ -142,22 +142,27 @@ final class Effects {
         return takeover.isEmpty()
                 ? move(move)
                 : new Effect.Approach(
-                        stands(move.place()),
-                        variables.number(new Variable.Came(move.place())),
-                        takeover.get(),
-                        move.amount());
+                        stands(move), variables.number(new Variable.Came(move.place())), takeover.get(), move.amount());
     }
 
     private Effect move(Places.Move move) {
-        return new Effect.Move(
-                stands(move.place()),
-                move.verb(),
-                move.amount(),
-                places.endedBy(move).stream().mapToInt(this::stands).toArray());
+        int[] out = new int[move.out().length];
+        for (int i = 0; i < out.length; i++) {
+            out[i] = variables.stands(move.device(), move.out()[i]);
+        }
+        return new Effect.Move(stands(move), move.verb(), move.amount(), out);
     }
 
-    int stands(Place place) {
-        return variables.number(new Variable.Stands(place));
+    private int stands(Places.Move move) {
+        return move.number() < 0
+                ? variables.number(new Variable.Stands(move.place()))
+                : variables.stands(move.device(), move.number());
+    }
+
+    private int stands(Place place) {
+        return places.numberOf(place)
+                .map(at -> variables.stands(at.device(), at.place()))
+                .orElseGet(() -> variables.number(new Variable.Stands(place)));
     }
 
     private int memory(DeviceId device, MessageMemory.Key key) {

@@ -5,7 +5,6 @@ import embrack.core.gear.SwitchMode;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
-import embrack.core.world.Engine;
 import embrack.core.world.Journey;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,17 +13,16 @@ import java.util.stream.Stream;
 /** The transitions of a switch: one for each thing that a foot can do with it and each side that it may be at. */
 final class Gestures {
 
-    private final Engine engine;
     private final Effects effects;
     private final Variables variables;
 
-    Gestures(Engine engine, Effects effects, Variables variables) {
-        this.engine = engine;
+    Gestures(Effects effects, Variables variables) {
         this.effects = effects;
         this.variables = variables;
     }
 
-    List<Transition> of(Assignment assignment, CompiledSwitch compiled) {
+    List<Transition> of(Assignment assignment, Sent sent) {
+        CompiledSwitch compiled = sent.compiled();
         List<Transition> made = new ArrayList<>();
         boolean alternates = compiled.mode() == SwitchMode.ALTERNATING;
         boolean releases = !assignment.steps(Moment.RELEASE).isEmpty()
@@ -39,7 +37,7 @@ final class Gestures {
             Moment moment = turned == 0 ? Moment.PRESS : Moment.AGAIN;
             List<Effect> sides = alternates ? List.of(new Effect.Write(side, 1 - turned)) : List.of();
             List<Transition.Guard> guards = alternates ? with(up, new Transition.Guard(side, turned)) : up;
-            Journey journey = engine.journey(compiled, moment, 0);
+            Journey journey = sent.journey(moment);
             if (isPressed) {
                 List<Step> own = assignment.steps(moment);
                 List<Step> steps = own.isEmpty() ? assignment.steps(Moment.PRESS) : own;
@@ -47,7 +45,7 @@ final class Gestures {
                         assignment, moment, guards, Stream.of(effects.arriving(journey), sides, goesDown), steps));
             }
             if (!assignment.steps(Moment.HOLD).isEmpty() && (turned == 0 || compiled.pressAlsoWhenHeld())) {
-                List<Effect> held = effects.arriving(engine.journey(compiled, Moment.HOLD, 0));
+                List<Effect> held = effects.arriving(sent.journey(Moment.HOLD));
                 made.add(
                         compiled.pressAlsoWhenHeld()
                                 ? transition(
@@ -70,7 +68,7 @@ final class Gestures {
                     assignment,
                     Moment.DOUBLE_PRESS,
                     up,
-                    Stream.of(effects.arriving(engine.journey(compiled, Moment.DOUBLE_PRESS, 0))),
+                    Stream.of(effects.arriving(sent.journey(Moment.DOUBLE_PRESS))),
                     assignment.steps(Moment.DOUBLE_PRESS)));
         }
         if (releases && (isPressed || compiled.pressAlsoWhenHeld())) {
@@ -78,9 +76,7 @@ final class Gestures {
                     assignment,
                     Moment.RELEASE,
                     List.of(new Transition.Guard(down, 1)),
-                    Stream.of(
-                            effects.arriving(engine.journey(compiled, Moment.RELEASE, 0)),
-                            List.of(new Effect.Write(down, 0))),
+                    Stream.of(effects.arriving(sent.journey(Moment.RELEASE)), List.of(new Effect.Write(down, 0))),
                     assignment.steps(Moment.RELEASE)));
         }
         return made;

@@ -5,12 +5,12 @@ import embrack.core.midi.Message;
 import embrack.core.world.Hearing;
 import embrack.core.world.Reading;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 
 /** A message arrives at a device that reads it by what came before. What it makes of it is worked out once. */
@@ -28,7 +28,7 @@ final class Hear implements Effect {
     private final long atMicros;
     private final boolean mayLoad;
     private final int[] touches;
-    private final Map<List<Integer>, Done> known = new HashMap<>();
+    private final Map<List<Integer>, Done> known = new ConcurrentHashMap<>();
 
     /** Makes effects of what a device does. */
     interface Made {

@@ -20,6 +20,7 @@ final class Reach {
     private static final int FEET = 2;
 
     private final Machine machine;
+    private final BitSet cone;
     private final int[] variables;
     private final List<int[]> states = new ArrayList<>();
     private final List<Integer> before = new ArrayList<>();
@@ -40,7 +41,8 @@ final class Reach {
 
     Reach(Machine machine, Cone cone) {
         this.machine = machine;
-        this.variables = cone.variables().stream().toArray();
+        this.cone = cone.variables();
+        this.variables = this.cone.stream().toArray();
         BitSet feet = machine.feet();
         int[] downs = Arrays.stream(variables).filter(feet::get).toArray();
         Map<Key, Integer> known = new HashMap<>();
@@ -101,6 +103,11 @@ final class Reach {
         for (int variable : variables) {
             from[variable] = 0;
         }
+    }
+
+    /** The variables that its states are of. */
+    BitSet cone() {
+        return cone;
     }
 
     /** How many states there are. */

@@ -3,8 +3,8 @@ package embrack.core.proof;
 import embrack.core.chart.MessageMemory;
 import embrack.core.gear.Implementation;
 import embrack.core.midi.Message;
-import java.util.HashMap;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A device remembers a message in one respect.
@@ -21,7 +21,7 @@ record Remember(
         implements Effect {
 
     Remember(Variables variables, Implementation implementation, Message message, MessageMemory.Key key, int variable) {
-        this(variables, implementation, message, key, variable, new HashMap<>());
+        this(variables, implementation, message, key, variable, new ConcurrentHashMap<>());
     }
 
     @Override

@@ -21,4 +21,10 @@ public record Seen(
         boolean bySide,
         int states,
         boolean whole,
-        Optional<Broken> broken) {}
+        Optional<Broken> broken) {
+
+    /** A gesture that does what it should however the rig stands. */
+    static Seen always(Doing.Foot gesture, Place place) {
+        return new Seen(gesture, place, true, true, false, 1, true, Optional.empty());
+    }
+}

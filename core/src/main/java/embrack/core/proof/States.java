@@ -1,12 +1,10 @@
 package embrack.core.proof;
 
-import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
-import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
 import embrack.core.world.Places;
 import embrack.core.world.World;
@@ -15,6 +13,7 @@ import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -27,24 +26,52 @@ public final class States {
     /** Where a control is taken to be: at its ends, and between. */
     private static final List<Integer> POSITIONS = List.of(0, 64, 127);
 
+    private final Variables variables;
     private final Machine machine;
-    private final Map<SwitchAt, List<Transition>> gestures = new LinkedHashMap<>();
+    private final Map<Assignment, Own> own = new LinkedHashMap<>();
+    private final BitSet changed = new BitSet();
+
+    /**
+     * What is known of a switch.
+     *
+     * @param depends what decides about it; empty until it was looked at
+     */
+    private record Own(Sent sent, List<Transition> gestures, List<Seen> seen, BitSet depends, boolean looked) {}
 
     /** The states of a plan, from power-on. */
     public States(Plan plan, Compiler compiler, Engine engine, Places places) {
+        this(plan, compiler, engine, places, Optional.empty());
+    }
+
+    /**
+     * The states of a plan that somebody edited.
+     *
+     * @param before the states of the same rig with other switches; what none of these decides about is kept
+     */
+    public States(Plan plan, Compiler compiler, Engine engine, Places places, Optional<States> before) {
         Rig rig = plan.rig();
-        var variables = new Variables(World.poweredOn(places));
+        variables =
+                before.map(states -> states.variables).orElseGet(() -> new Variables(places, World.poweredOn(places)));
         var effects = new Effects(rig, engine, places, variables);
-        var made = new Gestures(engine, effects, variables);
+        var made = new Gestures(effects, variables);
         machine = new Machine(variables, places);
         for (Assignment assignment : plan.switches().assignments()) {
             if (!assignment.steps().isEmpty()) {
-                CompiledSwitch compiled = compiler.compile(assignment);
-                List<Transition> own = made.of(assignment, compiled);
-                gestures.put(assignment.at(), own);
-                machine.add(own);
+                Own known = before.map(states -> states.own.get(assignment)).orElseGet(() -> {
+                    Sent sent = new Sent(compiler.compile(assignment), engine);
+                    List<Transition> gestures = made.of(assignment, sent);
+                    gestures.forEach(gesture -> changed.or(gesture.touched()));
+                    return new Own(sent, gestures, List.of(), new BitSet(), false);
+                });
+                own.put(assignment, known);
+                machine.add(known.gestures);
             }
         }
+        before.ifPresent(states -> states.own.forEach((assignment, known) -> {
+            if (!own.containsKey(assignment)) {
+                known.gestures.forEach(gesture -> changed.or(gesture.touched()));
+            }
+        }));
         for (ControlAssignment control : plan.switches().controlAssignments()) {
             var compiled = compiler.compile(control);
             for (int position : POSITIONS) {
@@ -58,21 +85,48 @@ public final class States {
         }
     }
 
+    /** What a switch sends that has steps. */
+    public Sent sent(Assignment assignment) {
+        return known(assignment).sent;
+    }
+
+    private Own known(Assignment assignment) {
+        return Objects.requireNonNull(own.get(assignment), () -> assignment.at() + " has no steps");
+    }
+
+    /** Whether no edit since the states before these decides about a switch. */
+    public boolean isKept(Assignment assignment) {
+        Own known = own.get(assignment);
+        return known != null && known.looked && !known.depends.intersects(changed);
+    }
+
     /** What the gestures of a switch do, at each place that one of them changes or is meant to change. */
-    public List<Seen> of(SwitchAt at) {
+    public List<Seen> of(Assignment assignment) {
+        Own known = known(assignment);
+        if (isKept(assignment)) {
+            return known.seen;
+        }
         List<Seen> seen = new ArrayList<>();
-        for (Transition transition : gestures.getOrDefault(at, List.of())) {
+        BitSet depends = new BitSet();
+        for (Transition transition : known.gestures) {
+            depends.or(transition.touched());
             BitSet places = (BitSet) transition.touched().clone();
             places.or(transition.targets());
             places.stream()
                     .filter(machine::isPlace)
-                    .forEach(place -> look(transition, place).ifPresent(seen::add));
-            transition.needs().forEach(need -> look(transition, need).ifPresent(seen::add));
+                    .forEach(place -> look(transition, place, depends).ifPresent(seen::add));
+            transition.needs().forEach(need -> look(transition, need, depends).ifPresent(seen::add));
         }
+        own.put(assignment, new Own(known.sent, known.gestures, List.copyOf(seen), depends, true));
         return seen;
     }
 
-    private Optional<Seen> look(Transition transition, int place) {
+    private Optional<Seen> look(Transition transition, int place, BitSet depends) {
+        if (transition.settlesAsMeant(place)) {
+            return transition.isAbout(place)
+                    ? Optional.of(Seen.always((Doing.Foot) transition.doing(), machine.place(place)))
+                    : Optional.empty();
+        }
         Live done = transition.done(place);
         Live wanted = transition.wanted(place);
         BitSet reads = reads(done, wanted);
@@ -83,6 +137,7 @@ public final class States {
         reads.set(place);
         transition.guards().forEach(guard -> reads.set(guard.variable()));
         Reach reach = machine.reach(reads);
+        depends.or(reach.cone());
         return Optional.of(new Look(machine, transition, place, reach).seen());
     }
 
@@ -117,7 +172,7 @@ public final class States {
         return after;
     }
 
-    private Optional<Seen> look(Transition transition, Transition.Need need) {
+    private Optional<Seen> look(Transition transition, Transition.Need need, BitSet depends) {
         BitSet wanted = new BitSet();
         wanted.set(need.started());
         IntStream.of(need.by()).forEach(wanted::set);
@@ -125,6 +180,7 @@ public final class States {
         BitSet reads = machine.lasting(done.reads());
         transition.guards().forEach(guard -> reads.set(guard.variable()));
         Reach reach = machine.reach(reads);
+        depends.or(reach.cone());
         return Optional.of(Look.standing(machine, transition, need, done, reach));
     }
 }

@@ -4,6 +4,7 @@ import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** A gesture as a step from one state of a rig to the next, with what it is meant to do. */
 final class Transition {
@@ -25,8 +26,10 @@ final class Transition {
     private final List<Need> needs;
     private final BitSet touched = new BitSet();
     private final BitSet targets = new BitSet();
-    private final Map<Integer, Live> done = new HashMap<>();
-    private final Map<Integer, Live> wanted = new HashMap<>();
+    private final Map<Integer, Effect> lastDone = new HashMap<>();
+    private final Map<Integer, Effect> lastMeant = new HashMap<>();
+    private final Map<Integer, Live> done = new ConcurrentHashMap<>();
+    private final Map<Integer, Live> wanted = new ConcurrentHashMap<>();
 
     Transition(Doing doing, List<Guard> guards, List<Effect> actual, List<Effect> meant, List<Need> needs) {
         this.doing = doing;
@@ -34,14 +37,29 @@ final class Transition {
         this.actual = actual;
         this.meant = meant;
         this.needs = needs;
-        actual.forEach(effect -> add(effect.touches(), touched));
-        meant.forEach(effect -> add(effect.touches(), targets));
+        actual.forEach(effect -> add(effect, touched, lastDone));
+        meant.forEach(effect -> add(effect, targets, lastMeant));
     }
 
-    private static void add(int[] variables, BitSet to) {
-        for (int variable : variables) {
+    private static void add(Effect effect, BitSet to, Map<Integer, Effect> last) {
+        for (int variable : effect.touches()) {
             to.set(variable);
+            last.put(variable, effect);
         }
+    }
+
+    /** Whether a variable is left in one way, however the rig stands, and that is what is meant. */
+    boolean settlesAsMeant(int variable) {
+        return lastDone.get(variable) instanceof Effect.Move done
+                && lastMeant.get(variable) instanceof Effect.Move wanted
+                && done.absolute()
+                && wanted.absolute()
+                && done.leaves(variable) == wanted.leaves(variable);
+    }
+
+    /** Whether the last that is meant for a variable is about it, and does not only put it out. */
+    boolean isAbout(int variable) {
+        return lastMeant.get(variable) instanceof Effect.Move wanted && wanted.place() == variable;
     }
 
     Doing doing() {

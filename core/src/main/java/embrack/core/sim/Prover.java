@@ -6,6 +6,7 @@ import embrack.core.compile.Compiler;
 import embrack.core.midi.DataByte;
 import embrack.core.plan.Plan;
 import embrack.core.proof.Seen;
+import embrack.core.proof.Sent;
 import embrack.core.proof.States;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
@@ -25,6 +26,7 @@ import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -58,6 +60,7 @@ public final class Prover {
     private final Deeds deeds;
     private final World start;
     private final States states;
+    private final Map<Assignment, List<Proof>> known = new HashMap<>();
 
     public Prover(Plan plan) {
         this(plan, new Ways(plan.rig()));
@@ -65,13 +68,28 @@ public final class Prover {
 
     /** A prover on ways that are worked out already. */
     public Prover(Plan plan, Ways ways) {
+        this(plan, ways, Optional.empty());
+    }
+
+    /**
+     * A prover of a plan that somebody edited.
+     *
+     * @param before of the plan before; what its rig and the edit leave as it was is not proven again
+     */
+    public Prover(Plan plan, Ways ways, Optional<Prover> before) {
         this.plan = plan;
         this.compiler = new Compiler(plan, ways);
         this.engine = new Engine(plan, ways);
         this.places = new Places(plan.rig());
         this.deeds = new Deeds(plan.rig(), engine, places, new Timing(ways));
         this.start = World.poweredOn(places);
-        this.states = new States(plan, compiler, engine, places);
+        Optional<Prover> same = before.filter(prover -> prover.plan.rig().equals(plan.rig())
+                && prover.plan
+                        .switches()
+                        .controlAssignments()
+                        .equals(plan.switches().controlAssignments()));
+        this.states = new States(plan, compiler, engine, places, same.map(prover -> prover.states));
+        same.ifPresent(prover -> known.putAll(prover.known));
     }
 
     /** All gestures that have steps, in order. */
@@ -92,25 +110,36 @@ public final class Prover {
 
     /** The gestures of one switch that have steps. */
     public List<Proof> prove(Assignment assignment) {
-        CompiledSwitch compiled = compiler.compile(assignment);
-        return Stream.of(Moment.PRESS, Moment.HOLD, Moment.DOUBLE_PRESS)
+        if (assignment.steps().isEmpty()) {
+            return List.of();
+        }
+        List<Proof> kept = known.getOrDefault(assignment, List.of());
+        if (!kept.isEmpty() && states.isKept(assignment)) {
+            return kept;
+        }
+        Sent sent = states.sent(assignment);
+        List<Proof> proofs = Stream.of(Moment.PRESS, Moment.HOLD, Moment.DOUBLE_PRESS)
                 .filter(gesture -> Proof.moments(gesture).stream()
                         .anyMatch(moment -> !assignment.steps(moment).isEmpty()))
-                .map(gesture -> prove(assignment, compiled, gesture))
+                .map(gesture -> prove(assignment, sent, gesture))
                 .toList();
+        known.put(assignment, proofs);
+        return proofs;
     }
 
-    private Proof prove(Assignment assignment, CompiledSwitch compiled, Moment gesture) {
+    private Proof prove(Assignment assignment, Sent sent, Moment gesture) {
+        CompiledSwitch compiled = sent.compiled();
         List<Moment> moments = Proof.moments(gesture);
         SortedSet<Place> targets = new TreeSet<>();
         moments.forEach(moment -> assignment.steps(moment).forEach(step -> addTargets(step, targets)));
         Map<Moment, Journey> byMoment = new EnumMap<>(Moment.class);
         long heldBack = gesture == Moment.PRESS ? compiled.heldBackMillis() * 1_000L : 0;
-        moments.forEach(moment -> byMoment.put(moment, engine.journey(compiled, moment, heldBack)));
+        moments.forEach(moment -> byMoment.put(
+                moment, heldBack == 0 ? sent.journey(moment) : engine.journey(compiled, moment, heldBack)));
         if (gesture == Moment.HOLD && compiled.pressAlsoWhenHeld()) {
-            around(compiled, byMoment);
+            around(sent, byMoment);
         }
-        List<Seen> seen = states.of(assignment.at()).stream()
+        List<Seen> seen = states.of(assignment).stream()
                 .filter(s -> moments.contains(s.gesture().moment()))
                 .toList();
         Outcome once = engine.play(start, Objects.requireNonNull(byMoment.get(gesture)));
@@ -136,9 +165,9 @@ public final class Prover {
     }
 
     /** What a board sends before and after a hold of which only the hold is meant. */
-    private void around(CompiledSwitch compiled, Map<Moment, Journey> byMoment) {
+    private static void around(Sent sent, Map<Moment, Journey> byMoment) {
         for (Moment moment : Proof.moments(Moment.PRESS)) {
-            byMoment.put(moment, engine.journey(compiled, moment, 0));
+            byMoment.put(moment, sent.journey(moment));
         }
     }
 
@@ -201,5 +230,16 @@ public final class Prover {
 
     private void addTargets(Step step, Collection<Place> targets) {
         targets.addAll(deeds.targets(List.of(step)));
+    }
+
+    /** Two provers are equal when they prove the same plan; what they remember follows from it. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Prover that && plan.equals(that.plan);
+    }
+
+    @Override
+    public int hashCode() {
+        return plan.hashCode();
     }
 }

@@ -124,11 +124,13 @@ public final class Places {
                 .toList();
     }
 
-    /** The places that a move ends, unless it puts its own place out. */
-    public List<Place> endedBy(Move move) {
-        return Arrays.stream(move.out())
-                .mapToObj(number -> of(move.device()).get(number))
-                .toList();
+    /** A device of the rig and a place of it, by their numbers. */
+    public record At(int device, int place) {}
+
+    /** The numbers of a place; empty for one that the hardware does not have. */
+    public Optional<At> numberOf(Place place) {
+        int number = number(place);
+        return number < 0 ? Optional.empty() : device(place.device()).map(device -> new At(device, number));
     }
 
     /** Whether a place stands after power-off as it stood before. */

@@ -65,7 +65,7 @@ public final class StatesDuel {
         Map<String, Integer> proven = new TreeMap<>();
         States states = new States(plan, compiler, new Engine(plan), new Places(plan.rig()));
         for (Assignment assignment : plan.switches().assignments()) {
-            for (Seen seen : states.of(assignment.at())) {
+            for (Seen seen : states.of(assignment)) {
                 seen.broken()
                         .filter(broken -> !broken.standsStill())
                         .ifPresent(broken -> proven.merge(
