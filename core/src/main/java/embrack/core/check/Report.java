@@ -10,10 +10,14 @@ import embrack.core.sim.BookProver;
 import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Prover;
+import embrack.core.sim.Verdict;
 import embrack.core.switches.ControlAt;
+import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.way.Ways;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -54,7 +58,13 @@ public record Report(
     private static Report of(Plan plan, Optional<Prover> before, BookProver bookProver) {
         Ways ways = new Ways(plan.rig());
         Prover prover = new Prover(plan, ways, before);
-        Subject subject = new Subject(plan, prover.all(), prover.controlAssignments(), bookProver.prove(plan), ways);
+        List<Proof> proofs = prover.all();
+        Map<SwitchAt, Verdict> pressed = new HashMap<>();
+        proofs.stream()
+                .filter(proof -> proof.moment() == Moment.PRESS)
+                .forEach(proof -> pressed.put(proof.at(), proof.verdict()));
+        BookProof book = bookProver.prove(plan).withFeet(at -> Optional.ofNullable(pressed.get(at)));
+        Subject subject = new Subject(plan, proofs, prover.controlAssignments(), book, ways);
         List<Finding> findings = Catalogue.rules().stream()
                 .flatMap(rule -> rule.check(subject))
                 .sorted()

@@ -1,8 +1,10 @@
 package embrack.core.sim;
 
 import embrack.core.show.SongId;
+import embrack.core.switches.SwitchAt;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * What was proven of a prompt book.
@@ -20,5 +22,26 @@ public record BookProof(List<SongProof> songs, ShowRun run) {
 
     public Optional<SongProof> song(SongId id) {
         return songs.stream().filter(proof -> proof.song().id().equals(id)).findFirst();
+    }
+
+    /**
+     * With the verdicts of cues that a foot presses: that of its switch, unless it only fails at other moments than
+     * those at which it is pressed.
+     */
+    public BookProof withFeet(Function<SwitchAt, Optional<Verdict>> switches) {
+        return new BookProof(
+                songs.stream()
+                        .map(song -> song.map(proof -> proof.cue()
+                                .foot()
+                                .map(at -> footed(proof, at, switches))
+                                .orElse(proof)))
+                        .toList(),
+                run);
+    }
+
+    private CueProof footed(CueProof proof, SwitchAt at, Function<SwitchAt, Optional<Verdict>> switches) {
+        Verdict anyTime = switches.apply(at).orElse(Verdict.EXACT);
+        boolean held = anyTime.isRight() || anyTime == Verdict.NOT_KNOWN || anyTime == Verdict.NO_WAY;
+        return proof.withVerdict(!held && run.isRightAsPlayed(at) ? Verdict.EXACT : anyTime);
     }
 }

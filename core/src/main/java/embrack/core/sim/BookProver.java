@@ -27,6 +27,7 @@ import embrack.core.world.Lane;
 import embrack.core.world.Outcome;
 import embrack.core.world.Place;
 import embrack.core.world.Places;
+import embrack.core.world.Reading;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -225,7 +226,7 @@ public final class BookProver {
             boolean unexplained = sent.steps().isEmpty();
             Verdict verdict = stopped
                     ? Verdict.NO_WAY
-                    : unexplained ? Verdict.EXACT : Judge.steadyVerdict(targets, wrong, trials, false);
+                    : unexplained ? rawVerdict(sent, once) : Judge.steadyVerdict(targets, wrong, trials, false);
             Verdict told = journey.cameRoundAt().isPresent() ? Judge.unknown(verdict) : verdict;
             List<Step> settled = sent.steps().stream()
                     .map(step -> step.action().verb().turnsRound()
@@ -248,6 +249,17 @@ public final class BookProver {
                     usual(steps),
                     deed);
         });
+    }
+
+    /** What is said of messages as they are: known where some box of the rig does something with each. */
+    private static Verdict rawVerdict(Sent sent, Outcome once) {
+        Set<Message> known = new HashSet<>();
+        for (Happened event : once.trace()) {
+            if (event instanceof Happened.Arrived arrived && arrived.reading() instanceof Reading.Acts) {
+                known.add(arrived.message());
+            }
+        }
+        return known.containsAll(sent.raw()) ? Verdict.EXACT : Verdict.NOT_KNOWN;
     }
 
     private Trial trial(World start, Deed deed) {

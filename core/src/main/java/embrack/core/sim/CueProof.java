@@ -44,6 +44,11 @@ public record CueProof(
         trace = List.copyOf(trace);
     }
 
+    CueProof withVerdict(Verdict other) {
+        return new CueProof(
+                cue, steps, other, targets, wrongPlaces, trace, worstMicros, usualMicros, leadMicros, micros);
+    }
+
     /** When it is sent, microseconds from bar 1; empty where only the player knows. */
     public Optional<Long> sentMicros() {
         return micros.map(at -> at - leadMicros);

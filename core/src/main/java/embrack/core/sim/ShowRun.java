@@ -1,8 +1,10 @@
 package embrack.core.sim;
 
 import embrack.core.show.SongId;
+import embrack.core.switches.SwitchAt;
 import embrack.core.world.Place;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -11,14 +13,21 @@ import java.util.Optional;
  * @param upsets cues that leave something else than they are meant to, each once, the first time
  * @param leftovers what one song leaves behind for the next, in the order of the show
  * @param jumps how many jumps were tried
+ * @param feet switches that cues have pressed, and whether each did what it should every time
  */
-public record ShowRun(List<Upset> upsets, List<Leftover> leftovers, int jumps) {
+public record ShowRun(List<Upset> upsets, List<Leftover> leftovers, int jumps, Map<SwitchAt, Boolean> feet) {
 
-    public static final ShowRun NONE = new ShowRun(List.of(), List.of(), 0);
+    public static final ShowRun NONE = new ShowRun(List.of(), List.of(), 0, Map.of());
 
     public ShowRun {
         upsets = List.copyOf(upsets);
         leftovers = List.copyOf(leftovers);
+        feet = Map.copyOf(feet);
+    }
+
+    /** Whether a switch is pressed where cues say so, and does what it should wherever they do. */
+    public boolean isRightAsPlayed(SwitchAt at) {
+        return feet.getOrDefault(at, false);
     }
 
     /**

@@ -19,6 +19,7 @@ import embrack.core.world.Place;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -40,6 +41,7 @@ final class ShowRunner {
     private final Map<SongId, Script> scripts = new LinkedHashMap<>();
     private final Map<List<Object>, Upset> upsets = new LinkedHashMap<>();
     private final List<Leftover> leftovers = new ArrayList<>();
+    private final Map<SwitchAt, Boolean> feet = new HashMap<>();
     private int jumps;
 
     /**
@@ -101,7 +103,7 @@ final class ShowRunner {
         for (int i = 0; i < courses.size(); i++) {
             jumps(courses, i);
         }
-        return new ShowRun(List.copyOf(upsets.values()), leftovers, jumps);
+        return new ShowRun(List.copyOf(upsets.values()), leftovers, jumps, feet);
     }
 
     /** Tonight's order, or all songs one behind the other. */
@@ -226,10 +228,33 @@ final class ShowRunner {
         BookProver.Footwork work = prover.footwork(plan.switches().at(at));
         boolean alternates = work.compiled().mode() == SwitchMode.ALTERNATING;
         Moment side = alternates && state.isTurned(at) ? Moment.AGAIN : Moment.PRESS;
-        World down = deeds.done(
-                alternates ? state.turning(at) : state,
-                Objects.requireNonNull(work.deeds().get(side)));
-        return deeds.done(down, Objects.requireNonNull(work.deeds().get(Moment.RELEASE)));
+        World turned = alternates ? state.turning(at) : state;
+        World down = pressed(work, side, turned);
+        return pressed(work, Moment.RELEASE, down);
+    }
+
+    /** One moment of a press, held against what is meant by it. */
+    private World pressed(BookProver.Footwork work, Moment moment, World state) {
+        Deed deed = Objects.requireNonNull(work.deeds().get(moment));
+        Deed press = Objects.requireNonNull(work.deeds().get(Moment.PRESS));
+        boolean same = moment == Moment.AGAIN && deed.meant().isEmpty();
+        World after = deeds.done(state, deed);
+        boolean isRight =
+                !state.after((same ? press : deed).meant()).differs(after) && !standsStill(work, moment, after);
+        feet.merge(work.compiled().at(), isRight, Boolean::logicalAnd);
+        return after;
+    }
+
+    private boolean standsStill(BookProver.Footwork work, Moment moment, World after) {
+        return work.compiled().steps(moment).stream()
+                .map(compiled -> compiled.step())
+                .filter(step -> after.value(World.place(step.device(), step.action())) != 0)
+                .anyMatch(step -> prover.rig()
+                        .chart(step.device())
+                        .need(step.action().part())
+                        .filter(need -> prover.rig().model(step.device()).implementation().aspects(need).stream()
+                                .noneMatch(aspect -> after.value(new Place(step.device(), need, aspect)) != 0))
+                        .isPresent());
     }
 
     private void jumps(List<Course> courses, int i) {

@@ -4,6 +4,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.show.Song;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * What the proof found out about the cues of one song.
@@ -25,5 +26,15 @@ public record SongProof(
     /** The proof of a cue by its number. */
     public Optional<CueProof> cue(int number) {
         return cues.stream().filter(proof -> proof.cue().number() == number).findFirst();
+    }
+
+    /** With other proofs of its cues. */
+    SongProof map(UnaryOperator<CueProof> other) {
+        return new SongProof(
+                song,
+                player,
+                cues.stream().map(other).toList(),
+                always.stream().map(other).toList(),
+                queues);
     }
 }

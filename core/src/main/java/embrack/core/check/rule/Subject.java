@@ -4,6 +4,7 @@ import embrack.core.plan.Plan;
 import embrack.core.sim.BookProof;
 import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
+import embrack.core.switches.Moment;
 import embrack.core.way.Ways;
 import java.util.List;
 
@@ -19,5 +20,15 @@ public record Subject(Plan plan, List<Proof> proofs, List<ControlProof> controlA
     public Subject {
         proofs = List.copyOf(proofs);
         controlAssignments = List.copyOf(controlAssignments);
+    }
+
+    /**
+     * How grave it is that a switch fails in some state: it stops the show, unless cues say when it is pressed and it
+     * is right wherever they do.
+     */
+    public Severity severity(Proof proof) {
+        return proof.moment() == Moment.PRESS && book.run().isRightAsPlayed(proof.at())
+                ? Severity.LOOK
+                : Severity.STOPS;
     }
 }

@@ -28,7 +28,9 @@ final class CueNotAsMeant implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         return CueWords.cues(subject)
-                .filter(sung -> WRONG.contains(sung.proof().verdict()))
+                .filter(sung -> sung.proof().cue().foot().isEmpty()
+                        && !sung.proof().steps().isEmpty()
+                        && WRONG.contains(sung.proof().verdict()))
                 .map(sung -> finding(sung));
     }
 

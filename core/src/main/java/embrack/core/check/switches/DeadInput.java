@@ -30,8 +30,9 @@ final class DeadInput implements Rule {
     public Stream<Finding> check(Subject subject) {
         return subject.proofs().stream()
                 .filter(proof -> proof.verdict() != Verdict.EXACT && proof.verdict() != Verdict.NO_WAY)
-                .flatMap(proof ->
-                        culprit(subject.plan(), proof).map(step -> finding(subject.plan(), proof, step)).stream());
+                .flatMap(proof -> culprit(subject.plan(), proof)
+                        .map(step -> finding(subject.plan(), proof, step, subject.severity(proof)))
+                        .stream());
     }
 
     /** The step whose input, set plainly, would make the switch do as it should. */
@@ -53,9 +54,9 @@ final class DeadInput implements Rule {
         return new NumberEdit.Respond(step.device(), LearnableId.of(step.action()), false, "0", "127");
     }
 
-    private Finding finding(Plan plan, Proof proof, Step step) {
+    private Finding finding(Plan plan, Proof proof, Step step, Severity severity) {
         Response response = learned(plan, step).orElseThrow().response();
-        return found(Severity.STOPS)
+        return found(severity)
                 .about(proof.at())
                 .with("device", step.device())
                 .with("deed", step)

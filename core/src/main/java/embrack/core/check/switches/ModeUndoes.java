@@ -35,7 +35,7 @@ final class ModeUndoes implements Rule {
     public Stream<Finding> check(Subject subject) {
         return subject.proofs().stream()
                 .filter(proof -> explains(subject.plan(), proof))
-                .map(proof -> finding(subject.plan(), proof));
+                .map(proof -> finding(subject.plan(), proof, subject.severity(proof)));
     }
 
     /** Whether the mode alone is to blame: as a one-shot the switch would do as it should. */
@@ -56,14 +56,14 @@ final class ModeUndoes implements Rule {
                 .filter(remedy -> Mending.works(plan, remedy.edit(), proof.at()));
     }
 
-    private Finding finding(Plan plan, Proof proof) {
+    private Finding finding(Plan plan, Proof proof, Severity severity) {
         boolean alternates = proof.compiled().mode() == SwitchMode.ALTERNATING;
         List<String> sent = proof.compiled().byItself().values().stream()
                 .flatMap(List::stream)
                 .map(Message::hex)
                 .distinct()
                 .toList();
-        return found(Severity.STOPS)
+        return found(severity)
                 .about(proof.at())
                 .cause(alternates ? "alternates" : "momentary")
                 .with("sent", sent)

@@ -41,7 +41,7 @@ final class NotAsMeant implements Rule {
                 .filter(proof ->
                         proof.broken().filter(broken -> !broken.standsStill()).isPresent())
                 .filter(proof -> isUnexplained(subject.plan(), proof))
-                .map(proof -> finding(subject.plan(), proof));
+                .map(proof -> finding(subject.plan(), proof, subject.severity(proof)));
     }
 
     /** Whether no other rule has a better word for it. */
@@ -60,10 +60,10 @@ final class NotAsMeant implements Rule {
                         plan.rig().model(step.device()).contradictedActions().contains(step.action()));
     }
 
-    private Finding finding(Plan plan, Proof proof) {
+    private Finding finding(Plan plan, Proof proof, Severity severity) {
         Broken broken = proof.broken().orElseThrow();
         Place place = broken.place();
-        Found found = found(Severity.STOPS)
+        Found found = found(severity)
                 .about(proof.at())
                 .with("story", broken.phrase(plan))
                 .with("device", place.device())

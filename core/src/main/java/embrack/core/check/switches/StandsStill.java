@@ -37,10 +37,10 @@ final class StandsStill implements Rule {
                 .flatMap(proof -> proof.seen().stream()
                         .flatMap(seen -> seen.broken().stream())
                         .filter(Broken::standsStill)
-                        .map(broken -> finding(subject.plan(), proof, broken)));
+                        .map(broken -> finding(subject.plan(), proof, broken, subject.severity(proof))));
     }
 
-    private Finding finding(Plan plan, Proof proof, Broken broken) {
+    private Finding finding(Plan plan, Proof proof, Broken broken, Severity severity) {
         Place still = broken.still().orElseThrow();
         PartId need = broken.place().part();
         List<SwitchAt> others = plan.switches().assignments().stream()
@@ -56,7 +56,7 @@ final class StandsStill implements Rule {
                                 proof.at(),
                                 broken.last().moment(),
                                 List.of(new Step(broken.place().device(), action)))));
-        Found found = found(Severity.STOPS)
+        Found found = found(severity)
                 .about(proof.at())
                 .with("story", broken.phrase(plan))
                 .with("place", new Fact.PartOf(still.device(), still.part()))
