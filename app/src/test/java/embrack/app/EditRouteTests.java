@@ -77,6 +77,10 @@ class EditRouteTests {
             "POST /rigs/{id}/gear/{device}/keep-model",
             "a new model"));
 
+    static {
+        OTHERS.put("POST /rigs/{id}/switches/trial/story", "what is tried is no part of the plan");
+    }
+
     /** Routes that may read the plan before they edit, and why. */
     private static final Map<String, String> READERS = Map.of(
             "SongsController.read",

@@ -2,23 +2,36 @@ package embrack.app.preflight;
 
 import embrack.app.frame.FindingView;
 import embrack.app.frame.Mark;
+import embrack.app.frame.Spoken;
 import embrack.core.check.Report;
 import embrack.core.midi.Wire;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.sim.CueProof;
+import embrack.core.sim.MakeSafe;
 import embrack.core.sim.Proof;
 import embrack.core.sim.SongProof;
 import embrack.core.sim.Story;
 import embrack.core.sim.Verdict;
 import embrack.core.switches.Moment;
+import java.math.BigInteger;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 
 /** All that the preflight room shows. */
 record PreflightPage(
-        List<FindingView> findings, List<ProofRow> proofs, List<ControlRow> controls, List<SongRow> songs, String run) {
+        List<FindingView> findings,
+        String states,
+        List<SafeRow> safety,
+        Matrix matrix,
+        List<ProofRow> proofs,
+        List<ControlRow> controls,
+        List<SongRow> songs,
+        String run) {
+
+    /** A switch that makes safe or stops all, and what is proven of it. */
+    record SafeRow(String label, String href, String says, Mark mark) {}
 
     /** A switch with what was meant and what happens. */
     record ProofRow(
@@ -43,6 +56,11 @@ record PreflightPage(
     static PreflightPage of(Report report, String path) {
         return new PreflightPage(
                 FindingView.all(report.findings().stream(), report.plan()),
+                states(report),
+                report.safety().stream()
+                        .map(safe -> safe(report.plan(), safe, path))
+                        .toList(),
+                Matrix.of(report, path),
                 report.proofs().stream()
                         .map(proof -> row(report.plan(), proof, path))
                         .toList(),
@@ -68,6 +86,44 @@ record PreflightPage(
                         : ("The show was run in its order, and again with %s: songs left out, sections played "
                                         + "twice, songs begun again.")
                                 .formatted(Words.count(report.book().run().jumps(), "jump")));
+    }
+
+    private static String states(Report report) {
+        long right = report.proofs().stream()
+                .filter(proof -> proof.verdict().isRight())
+                .count();
+        return report.proofs().isEmpty()
+                ? ""
+                : "%s of %s hold whatever was pressed before. The hardest was looked at in %s."
+                        .formatted(
+                                right,
+                                Words.count(report.proofs().size(), "gesture"),
+                                Words.count(report.states(), "state"));
+    }
+
+    private static SafeRow safe(Plan plan, MakeSafe safe, String path) {
+        String label =
+                plan.switches().at(safe.at()).label().map(Object::toString).orElse(plan.words(safe.at()));
+        String from = "%s%,d %s"
+                .formatted(
+                        safe.whole() ? "" : "more than ",
+                        safe.states(),
+                        safe.states().equals(BigInteger.ONE) ? "state" : "states");
+        return new SafeRow(
+                label,
+                "%s/switches/%s/%d/%d"
+                        .formatted(
+                                path,
+                                safe.at().board(),
+                                safe.at().bank(),
+                                safe.at().number()),
+                safe.broken().isEmpty()
+                        ? "One press brings %s where they belong, from each of %s."
+                                .formatted(Words.count(safe.parts(), "part"), from)
+                        : "One press is not enough: %s."
+                                .formatted(
+                                        Spoken.of(plan).say(safe.broken().get().phrase(plan))),
+                Mark.of(safe.broken().isPresent() ? Verdict.WRONG : safe.whole() ? Verdict.EXACT : Verdict.TRIED));
     }
 
     private static SongRow row(SongProof song, String path) {

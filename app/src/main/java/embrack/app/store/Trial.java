@@ -1,6 +1,6 @@
 package embrack.app.store;
 
-import embrack.core.sim.Rehearsal.Tread;
+import embrack.core.sim.Tread;
 import java.util.List;
 
 /**

@@ -1,6 +1,6 @@
 package embrack.app.store;
 
-import embrack.core.sim.Rehearsal.Tread;
+import embrack.core.sim.Tread;
 import java.security.SecureRandom;
 import java.util.HexFormat;
 import java.util.List;

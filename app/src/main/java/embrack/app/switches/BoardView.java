@@ -6,8 +6,7 @@ import embrack.core.gear.Board;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.sim.Rehearsal.Foot;
-import embrack.core.sim.Rehearsal.Tread;
+import embrack.core.sim.Tread;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.ControlAt;
@@ -172,7 +171,7 @@ record BoardView(
                 at.number(),
                 at.key(),
                 href(path, at),
-                new Tread(Foot.TAP, at).key(),
+                new Tread.OnSwitch(Tread.Foot.TAP, at).key(),
                 assignment.label().map(Object::toString).orElse(""),
                 shown,
                 does(plan, assignment),

@@ -14,10 +14,13 @@ import embrack.core.gear.ShownMessage;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
+import embrack.core.name.Words;
 import embrack.core.offer.Offer;
 import embrack.core.offer.Offers;
 import embrack.core.place.Surroundings;
 import embrack.core.plan.Plan;
+import embrack.core.proof.Broken;
+import embrack.core.proof.Doing;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Story;
 import embrack.core.sim.Verdict;
@@ -74,7 +77,7 @@ record PanelView(
     record Does(List<StepRow> steps, String byItself) {}
 
     /** What simulation showed. */
-    record Proved(String proven, String route, List<PressRow> presses) {}
+    record Proved(String proven, String route, Optional<Tale> tale) {}
 
     /** What is searched for and found. */
     record Search(String find, List<OfferRow> offers, int moreOffers) {}
@@ -124,8 +127,16 @@ record PanelView(
             String reads,
             String obstacle) {}
 
-    /** What was meant and what happens at one place after one press. */
-    record PressRow(String press, String place, String meant, String happens, boolean isWrong) {}
+    /**
+     * The shortest story in which a gesture fails.
+     *
+     * @param gesture press, hold or double press
+     * @param end what is so in the end, and what was meant
+     */
+    record Tale(String gesture, List<Told> told, String end) {}
+
+    /** One thing that a story tells. */
+    record Told(int number, String words) {}
 
     /** An action to add; {@code along} are the keys of what comes with it. */
     record OfferRow(
@@ -158,7 +169,7 @@ record PanelView(
                         proof.map(PanelView::proven).orElse(""),
                         proof.map(p -> String.join("; ", Story.of(plan, p).path()))
                                 .orElse(""),
-                        proof.map(p -> presses(plan, p)).orElse(List.of())),
+                        proof.flatMap(p -> tale(plan, p))),
                 FindingView.all(report.findings(at).stream(), plan),
                 assignment.steps().stream()
                         .flatMap(s -> plan.rig().chart(s.device()).caution(s.action()).stream())
@@ -325,9 +336,13 @@ record PanelView(
         String what =
                 proof.moment() == Moment.PRESS ? "presses" : proof.moment().words() + "s";
         return proof.verdict() == Verdict.EXACT
-                ? ("Whatever was pressed before, all boxes compared: exactly as meant. The last message is there %s "
-                                + "after %s.")
-                        .formatted(Wire.millis(proof.worstMicros()), slowest(proof))
+                ? ("Holds whatever was pressed before%s: exactly as meant. The last message is there %s after " + "%s.")
+                        .formatted(
+                                proof.states() > 1
+                                        ? ", in %s that matter here".formatted(Words.count(proof.states(), "state"))
+                                        : "",
+                                Wire.millis(proof.worstMicros()),
+                                slowest(proof))
                 : "";
     }
 
@@ -338,15 +353,25 @@ record PanelView(
                 : "the " + proof.last().moment().words();
     }
 
-    private static List<PressRow> presses(Plan plan, Proof proof) {
-        return proof.broken().stream()
-                .map(broken -> new PressRow(
-                        Spoken.of(plan).say(broken.phrase(plan)),
-                        name(plan, broken.place()),
-                        broken.place().aspect().word(broken.meant()),
-                        broken.place().aspect().word(broken.actual()),
-                        true))
-                .toList();
+    private static Optional<Tale> tale(Plan plan, Proof proof) {
+        return proof.broken().map(broken -> {
+            List<Told> told = new ArrayList<>();
+            for (Doing doing : broken.doings()) {
+                told.add(new Told(told.size() + 1, Spoken.of(plan).say(doing.phrase(plan))));
+            }
+            return new Tale(proof.moment().key(), told, end(plan, broken));
+        });
+    }
+
+    private static String end(Plan plan, Broken broken) {
+        String place = name(plan, broken.place());
+        return broken.still()
+                .map(still -> "%s is off, %s stands still".formatted(place, name(plan, still)))
+                .orElseGet(() -> "%s is %s; %s was meant"
+                        .formatted(
+                                place,
+                                broken.place().aspect().word(broken.actual()),
+                                broken.place().aspect().word(broken.meant())));
     }
 
     private static String name(Plan plan, Place place) {

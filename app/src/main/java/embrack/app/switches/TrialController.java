@@ -2,16 +2,19 @@ package embrack.app.switches;
 
 import embrack.app.frame.Trying;
 import embrack.app.store.Because;
+import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
 import embrack.app.store.Trial;
 import embrack.app.store.TrialStore;
 import embrack.core.edit.Refused;
 import embrack.core.plan.Plan;
-import embrack.core.sim.Rehearsal.Tread;
+import embrack.core.sim.Tread;
 import embrack.core.switches.SwitchAt;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
@@ -30,10 +33,12 @@ class TrialController {
     private static final Duration KEPT = Duration.ofDays(30);
 
     private final RigStore rigs;
+    private final Reports reports;
     private final TrialStore trials;
 
-    TrialController(RigStore rigs, TrialStore trials) {
+    TrialController(RigStore rigs, Reports reports, TrialStore trials) {
         this.rigs = rigs;
+        this.reports = reports;
         this.trials = trials;
     }
 
@@ -50,7 +55,7 @@ class TrialController {
             @RequestParam(defaultValue = "") String here,
             HttpServletResponse response) {
         Plan plan = rigs.load(id).plan();
-        Optional<Tread> made = Tread.parse(tread).filter(t -> SwitchRoom.isOnBoard(plan, t.at()));
+        Optional<Tread> made = Tread.parse(tread).filter(t -> t.isPossible(plan));
         if (made.isPresent()) {
             keep(id, trials.add(id, token, made.get()), response);
         }
@@ -76,6 +81,36 @@ class TrialController {
             @RequestParam(defaultValue = "") String here,
             HttpServletResponse response) {
         keep(id, trials.begin(id, token, muted), response);
+        return shown(id, here);
+    }
+
+    /**
+     * The story in which a gesture of a switch fails, as far as it has been told.
+     *
+     * @param gesture press, hold or double press
+     * @param told how many of the things that it tells are done, from the first
+     */
+    @PostMapping("/story")
+    String story(
+            @PathVariable RigId id,
+            @CookieValue(name = Trying.COOKIE, defaultValue = "") String token,
+            @RequestParam(defaultValue = "press") String gesture,
+            @RequestParam(defaultValue = "0") int told,
+            @RequestParam(defaultValue = "") String here,
+            HttpServletResponse response) {
+        StoredRig stored = rigs.load(id);
+        List<Tread> treads = SwitchAt.parse(here).stream()
+                .flatMap(at -> reports.of(stored).proofs(at).stream())
+                .filter(proof -> proof.moment().key().equals(gesture))
+                .flatMap(proof -> proof.broken().stream())
+                .flatMap(broken -> Tread.of(stored.plan(), broken).stream().limit(told))
+                .flatMap(List::stream)
+                .toList();
+        Trial trial = trials.begin(id, token, false);
+        for (Tread tread : treads) {
+            trial = trials.add(id, trial.token(), tread);
+        }
+        keep(id, trial, response);
         return shown(id, here);
     }
 

@@ -2,6 +2,7 @@ package embrack.app.switches;
 
 import embrack.app.store.Trial;
 import embrack.core.chart.Aspect;
+import embrack.core.chart.ChartWords;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
 import embrack.core.gear.Board;
@@ -17,8 +18,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.sim.Rehearsal;
-import embrack.core.sim.Rehearsal.Foot;
-import embrack.core.sim.Rehearsal.Tread;
+import embrack.core.sim.Tread;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Happened;
 import embrack.core.world.Place;
@@ -97,10 +97,10 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
         return new Feet(
                 at.key(),
                 state.isHeld(at),
-                new Tread(Foot.DOWN, at).key(),
-                new Tread(Foot.UP, at).key(),
-                knows.contains(Gesture.HOLD) ? new Tread(Foot.HOLD, at).key() : "",
-                knows.contains(Gesture.DOUBLE_PRESS) ? new Tread(Foot.TWICE, at).key() : "",
+                new Tread.OnSwitch(Tread.Foot.DOWN, at).key(),
+                new Tread.OnSwitch(Tread.Foot.UP, at).key(),
+                knows.contains(Gesture.HOLD) ? new Tread.OnSwitch(Tread.Foot.HOLD, at).key() : "",
+                knows.contains(Gesture.DOUBLE_PRESS) ? new Tread.OnSwitch(Tread.Foot.TWICE, at).key() : "",
                 Words.list(state.heldSwitches().stream()
                         .filter(other -> !other.equals(at))
                         .map(plan::words)
@@ -175,28 +175,55 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
     }
 
     private static TapePress press(Plan plan, Rehearsal.Played played) {
-        SwitchAt at = played.tread().at();
-        Board board = plan.board(at.board());
-        String label = plan.switches().at(at).label().map(l -> " (" + l + ")").orElse("");
-        String foot =
-                switch (played.tread().foot()) {
-                    case TAP -> "";
-                    case DOWN -> ", foot down";
-                    case HOLD -> ", held";
-                    case UP -> ", let go";
-                    case TWICE -> ", pressed twice";
-                };
         return new TapePress(
                 played.number(),
-                plan.words(at) + label + foot,
+                words(plan, played.tread()),
                 played.outcome().trace().stream()
-                        .flatMap(event -> line(plan, board, event))
+                        .flatMap(event -> line(plan, board(plan, played.tread()), event))
                         .toList());
     }
 
-    private static Stream<TapeLine> line(Plan plan, Board board, Happened event) {
-        ShownMessage shown = ShownMessage.on(board, event.message());
-        String message = shown.line().replaceAll(" +", " ");
+    private static String words(Plan plan, Tread tread) {
+        return switch (tread) {
+            case Tread.OnSwitch foot ->
+                plan.words(foot.at())
+                        + plan.switches()
+                                .at(foot.at())
+                                .label()
+                                .map(label -> " (" + label + ")")
+                                .orElse("")
+                        + switch (foot.foot()) {
+                            case TAP -> "";
+                            case DOWN -> ", foot down";
+                            case HOLD -> ", held";
+                            case UP -> ", let go";
+                            case TWICE -> ", pressed twice";
+                        };
+            case Tread.OnControl move -> "%s to %d".formatted(plan.words(move.at()), move.position());
+            case Tread.ByHand hand ->
+                "By hand: %s of %s is %s"
+                        .formatted(
+                                plan.rig()
+                                        .partName(
+                                                hand.place().device(),
+                                                hand.place().part()),
+                                plan.rig().name(hand.place().device()),
+                                hand.place().aspect().word(hand.value()));
+        };
+    }
+
+    private static Optional<Board> board(Plan plan, Tread tread) {
+        return switch (tread) {
+            case Tread.OnSwitch foot -> Optional.of(plan.board(foot.at().board()));
+            case Tread.OnControl move -> plan.rig().model(move.at().box()).board();
+            case Tread.ByHand hand -> Optional.empty();
+        };
+    }
+
+    private static Stream<TapeLine> line(Plan plan, Optional<Board> board, Happened event) {
+        String message = board.map(
+                        b -> ShownMessage.on(b, event.message()).line().replaceAll(" +", " "))
+                .orElseGet(() -> ChartWords.of(event.message()));
         return switch (event) {
             case Happened.Sent sent -> Stream.empty();
             case Happened.Lost lost ->
@@ -204,7 +231,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                         Wire.millis(lost.atMicros()),
                         way(plan, lost.socket()),
                         message,
-                        shown.bytes(),
+                        event.message().hex(),
                         "nothing is plugged in here",
                         "stop"));
             case Happened.Failed failed ->
@@ -212,7 +239,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                         Wire.millis(failed.atMicros()),
                         way(plan, failed.socket()),
                         message,
-                        shown.bytes(),
+                        event.message().hex(),
                         "lost: the link is out, or what it leads to is off",
                         "stop"));
             case Happened.KeptBack kept ->
@@ -220,7 +247,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                         Wire.millis(kept.atMicros()),
                         way(plan, kept.socket()),
                         message,
-                        shown.bytes(),
+                        event.message().hex(),
                         "kept back: it " + kept.filter().words(),
                         "note"));
             case Happened.CameRound round ->
@@ -228,7 +255,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                         Wire.millis(round.atMicros()),
                         way(plan, round.socket()),
                         message,
-                        shown.bytes(),
+                        event.message().hex(),
                         "comes round again, and would for ever",
                         "stop"));
             case Happened.Arrived arrived ->
@@ -236,7 +263,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                         Wire.millis(arrived.atMicros()),
                         way(plan, arrived.socket()),
                         message,
-                        shown.bytes(),
+                        event.message().hex(),
                         outcome(plan, arrived),
                         arrived.reading() instanceof Reading.Acts ? "exact" : "note"));
         };

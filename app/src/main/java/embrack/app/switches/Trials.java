@@ -6,7 +6,7 @@ import embrack.app.store.StoredRig;
 import embrack.app.store.Trial;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Rehearsal;
-import embrack.core.sim.Rehearsal.Tread;
+import embrack.core.sim.Tread;
 import embrack.core.world.Engine;
 import embrack.core.world.World;
 import java.util.List;
@@ -31,9 +31,8 @@ class Trials {
     /** A trial on the newest plan of its rig; what is no longer on any board is passed over. */
     Rehearsal play(StoredRig rig, Trial trial) {
         Plan plan = rig.plan();
-        List<Tread> treads = trial.treads().stream()
-                .filter(tread -> SwitchRoom.isOnBoard(plan, tread.at()))
-                .toList();
+        List<Tread> treads =
+                trial.treads().stream().filter(tread -> tread.isPossible(plan)).toList();
         Key key = new Key(rig.id(), rig.revision(), trial.muted(), treads);
         return played.get(key, () -> play(plan, key));
     }

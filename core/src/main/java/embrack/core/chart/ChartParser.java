@@ -221,7 +221,18 @@ final class ChartParser {
         if (!cursor.accept(":")) {
             throw cursor.fault("A colon is missing: safe: stop all Tracks; open Main");
         }
-        safe.addAll(ActionReader.list(cursor, this::isKnown));
+        int column = cursor.column();
+        List<Action> actions = ActionReader.list(cursor, this::isKnown);
+        for (Action action : actions) {
+            if (action.verb().turnsRound()) {
+                throw new Fault(
+                        column,
+                        action.verb().phrase().length(),
+                        "\"%s\" makes nothing safe: it undoes what is safe already. Name a state: stop, off, open."
+                                .formatted(action.verb().phrase()));
+            }
+        }
+        safe.addAll(actions);
     }
 
     /** The parts that are named at a cursor, all of which lines above are about. */

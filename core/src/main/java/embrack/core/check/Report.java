@@ -8,6 +8,7 @@ import embrack.core.show.SongId;
 import embrack.core.sim.BookProof;
 import embrack.core.sim.BookProver;
 import embrack.core.sim.ControlProof;
+import embrack.core.sim.MakeSafe;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Prover;
 import embrack.core.sim.Verdict;
@@ -24,6 +25,7 @@ import java.util.Optional;
  * All that can be said of a plan: what was proven and what was found.
  *
  * @param proofs a proof for every gesture that has steps, in order
+ * @param safety the switches that make safe or stop all, each proven from every state
  * @param controlAssignments a proof for every treadle, fader and knob that moves a level, in order
  * @param book the proofs of its cues, and how the show runs
  * @param findings worst first
@@ -33,6 +35,7 @@ import java.util.Optional;
 public record Report(
         Plan plan,
         List<Proof> proofs,
+        List<MakeSafe> safety,
         List<ControlProof> controlAssignments,
         BookProof book,
         List<Finding> findings,
@@ -70,7 +73,19 @@ public record Report(
                 .sorted()
                 .toList();
         return new Report(
-                plan, subject.proofs(), subject.controlAssignments(), subject.book(), findings, prover, bookProver);
+                plan,
+                subject.proofs(),
+                prover.safety(),
+                subject.controlAssignments(),
+                subject.book(),
+                findings,
+                prover,
+                bookProver);
+    }
+
+    /** How many states decided about a switch, the most of any. */
+    public int states() {
+        return proofs.stream().mapToInt(Proof::states).max().orElse(0);
     }
 
     /** How many findings are that severe. */

@@ -160,9 +160,7 @@ final class Effects {
     }
 
     private int stands(Place place) {
-        return places.numberOf(place)
-                .map(at -> variables.stands(at.device(), at.place()))
-                .orElseGet(() -> variables.number(new Variable.Stands(place)));
+        return variables.number(place);
     }
 
     private int memory(DeviceId device, MessageMemory.Key key) {

@@ -6,10 +6,13 @@ import embrack.core.rig.Rig;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
 import embrack.core.world.Engine;
+import embrack.core.world.Place;
 import embrack.core.world.Places;
 import embrack.core.world.World;
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -119,6 +122,34 @@ public final class States {
         }
         own.put(assignment, new Own(known.sent, known.gestures, List.copyOf(seen), depends, true));
         return seen;
+    }
+
+    /** How many states places can be in together, and whether all of them were looked at. */
+    public record Count(BigInteger states, boolean whole) {}
+
+    /** In how many states places can be together: what depends on nothing in common is multiplied. */
+    public Count count(Collection<Place> places) {
+        List<BitSet> cones = new ArrayList<>();
+        for (Place place : places) {
+            BitSet cone = new BitSet();
+            cone.set(variables.number(place));
+            cone.or(machine.reach(cone).cone());
+            for (BitSet other : List.copyOf(cones)) {
+                if (other.intersects(cone)) {
+                    cone.or(other);
+                    cones.remove(other);
+                }
+            }
+            cones.add(cone);
+        }
+        BigInteger states = BigInteger.ONE;
+        boolean whole = true;
+        for (BitSet cone : cones) {
+            Reach reach = machine.reach(cone);
+            states = states.multiply(BigInteger.valueOf(reach.size()));
+            whole &= reach.isWhole();
+        }
+        return new Count(states, whole);
     }
 
     private Optional<Seen> look(Transition transition, int place, BitSet depends) {

@@ -1,6 +1,7 @@
 package embrack.core.proof;
 
 import embrack.core.chart.MessageMemory;
+import embrack.core.world.Place;
 import embrack.core.world.Places;
 import embrack.core.world.World;
 import java.util.ArrayList;
@@ -14,6 +15,7 @@ import java.util.Map;
  */
 final class Variables {
 
+    private final Places places;
     private final World start;
     private final int[] firsts;
     private final Map<Variable, Integer> numbers = new HashMap<>();
@@ -22,6 +24,7 @@ final class Variables {
     private final List<MessageMemory> memories = new ArrayList<>();
 
     Variables(Places places, World start) {
+        this.places = places;
         this.start = start;
         this.firsts = new int[places.devices()];
         for (int device = 0; device < firsts.length; device++) {
@@ -34,6 +37,13 @@ final class Variables {
     /** The variable of a place by the numbers that the rig has for it. */
     int stands(int device, int place) {
         return firsts[device] + place;
+    }
+
+    /** The variable of a place. */
+    int number(Place place) {
+        return places.numberOf(place)
+                .map(at -> stands(at.device(), at.place()))
+                .orElseGet(() -> number(new Variable.Stands(place)));
     }
 
     /** The variable of anything but a place of the rig. */

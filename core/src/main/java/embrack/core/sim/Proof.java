@@ -102,4 +102,28 @@ public record Proof(
     public int states() {
         return seen.stream().mapToInt(Seen::states).max().orElse(1);
     }
+
+    /** What it does to one box; empty when it is not about it and changes nothing there. */
+    public Optional<Verdict> on(DeviceId device) {
+        List<Seen> there =
+                seen.stream().filter(s -> s.place().device().equals(device)).toList();
+        SortedSet<Place> meant = there(targets, device);
+        if (there.isEmpty() && meant.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean isStopped = moments(moment).stream()
+                .flatMap(m -> compiled.steps(m).stream())
+                .anyMatch(step ->
+                        step.obstacle().isPresent() && step.step().device().equals(device));
+        return Optional.of(
+                isStopped
+                        ? Verdict.NO_WAY
+                        : Judge.verdict(meant, there(wrongPlaces, device), there, verdict == Verdict.LATE));
+    }
+
+    private static SortedSet<Place> there(SortedSet<Place> places, DeviceId device) {
+        SortedSet<Place> there = new TreeSet<>(places);
+        there.removeIf(place -> !place.device().equals(device));
+        return there;
+    }
 }

@@ -11,6 +11,7 @@ import embrack.core.proof.States;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
+import embrack.core.switches.Duty;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.Target;
@@ -106,6 +107,31 @@ public final class Prover {
                 .filter(t -> !t.targets().isEmpty())
                 .map(this::prove)
                 .toList();
+    }
+
+    /** The switches whose duty is to make safe or to stop all, each proven whole. */
+    public List<MakeSafe> safety() {
+        return plan.switches().assignments().stream()
+                .filter(a -> a.isFor(Duty.SAFE) || a.isFor(Duty.KILL))
+                .filter(a -> !a.steps(Moment.PRESS).isEmpty())
+                .map(this::makeSafe)
+                .toList();
+    }
+
+    private MakeSafe makeSafe(Assignment assignment) {
+        SortedSet<Place> places = deeds.targets(assignment.steps(Moment.PRESS));
+        States.Count count = states.count(places);
+        return new MakeSafe(
+                assignment.at(),
+                places.size(),
+                count.states(),
+                count.whole(),
+                prove(assignment).stream()
+                        .filter(proof -> proof.moment() == Moment.PRESS)
+                        .flatMap(proof -> proof.seen().stream())
+                        .filter(seen -> places.contains(seen.place()))
+                        .flatMap(seen -> seen.broken().stream())
+                        .reduce((a, b) -> b.length() < a.length() ? b : a));
     }
 
     /** The gestures of one switch that have steps. */

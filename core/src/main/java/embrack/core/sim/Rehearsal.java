@@ -9,8 +9,6 @@ import embrack.core.world.Outcome;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -26,42 +24,6 @@ public record Rehearsal(World start, World before, World state, int treads, List
 
     /** As many of the last treads are kept with all that they sent. */
     private static final int KEPT = 4;
-
-    /** What a foot does with a switch. */
-    public enum Foot {
-        /** It presses and lets go. */
-        TAP,
-        /** It goes down, and stays. */
-        DOWN,
-        /** It stays down so long that the board takes it for a hold. */
-        HOLD,
-        /** It lets go. */
-        UP,
-        /** It presses twice, fast. */
-        TWICE;
-
-        private String key() {
-            return name().toLowerCase(Locale.ROOT);
-        }
-    }
-
-    /** What a foot does, and where. */
-    public record Tread(Foot foot, SwitchAt at) {
-
-        /** In one word for links and files: {@code tap.quay-board.1.3}. */
-        public String key() {
-            return foot.key() + "." + at.key();
-        }
-
-        /** The tread that {@link #key()} wrote; empty when it is none. */
-        public static Optional<Tread> parse(String key) {
-            int dot = key.indexOf('.');
-            return Stream.of(Foot.values())
-                    .filter(foot -> dot > 0 && foot.key().equals(key.substring(0, dot)))
-                    .findFirst()
-                    .flatMap(foot -> SwitchAt.parse(key.substring(dot + 1)).map(at -> new Tread(foot, at)));
-        }
-    }
 
     /** A tread with what came of it. */
     public record Played(int number, Tread tread, Outcome outcome) {}
@@ -80,7 +42,7 @@ public record Rehearsal(World start, World before, World state, int treads, List
         Engine engine = new Engine(plan);
         Rehearsal rehearsal = begun(start);
         for (SwitchAt at : presses) {
-            rehearsal = rehearsal.then(engine, new Tread(Foot.TAP, at));
+            rehearsal = rehearsal.then(engine, new Tread.OnSwitch(Tread.Foot.TAP, at));
         }
         return rehearsal;
     }
@@ -88,12 +50,10 @@ public record Rehearsal(World start, World before, World state, int treads, List
     /** After one more tread, when all is quiet again. */
     public Rehearsal then(Engine engine, Tread tread) {
         Outcome done =
-                switch (tread.foot()) {
-                    case TAP -> engine.tap(state, tread.at());
-                    case DOWN -> engine.settled(state, new Event.Press(tread.at()));
-                    case HOLD -> held(engine, tread.at());
-                    case UP -> engine.settled(state, new Event.Release(tread.at()));
-                    case TWICE -> engine.settled(state, new Event.DoublePress(tread.at()));
+                switch (tread) {
+                    case Tread.OnSwitch foot -> done(engine, foot);
+                    case Tread.OnControl move -> engine.settled(state, new Event.Move(move.at(), move.position()));
+                    case Tread.ByHand hand -> engine.settled(state, new Event.Set(hand.place(), hand.value()));
                 };
         List<Happened> trace = done.trace().stream()
                 .map(event -> event.later(-state.clockMicros()))
@@ -102,6 +62,16 @@ public record Rehearsal(World start, World before, World state, int treads, List
         more.add(new Played(treads + 1, tread, new Outcome(done.after(), trace)));
         return new Rehearsal(
                 start, state, done.after(), treads + 1, more.subList(Math.max(0, more.size() - KEPT), more.size()));
+    }
+
+    private Outcome done(Engine engine, Tread.OnSwitch tread) {
+        return switch (tread.foot()) {
+            case TAP -> engine.tap(state, tread.at());
+            case DOWN -> engine.settled(state, new Event.Press(tread.at()));
+            case HOLD -> held(engine, tread.at());
+            case UP -> engine.settled(state, new Event.Release(tread.at()));
+            case TWICE -> engine.settled(state, new Event.DoublePress(tread.at()));
+        };
     }
 
     /** A foot that is not down yet goes down first. */

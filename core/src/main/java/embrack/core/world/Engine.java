@@ -82,6 +82,7 @@ public final class Engine {
             case Event.Release release -> release(before, release.at());
             case Event.DoublePress twice -> send(shown(before, twice.at()), twice.at(), Moment.DOUBLE_PRESS, 0);
             case Event.TurnTo turn -> quiet(before.with(before.hands().showing(turn.box(), turn.bank())));
+            case Event.Set set -> quiet(before.with(set.place(), set.value()));
             case Event.Move move -> move(before, move.at(), move.position());
         };
     }

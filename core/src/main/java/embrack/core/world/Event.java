@@ -57,6 +57,14 @@ public sealed interface Event {
         }
     }
 
+    /** Somebody sets a part at its box, so that it stands otherwise and no message told anybody. */
+    record Set(Place place, int value) implements ByHand {
+        @Override
+        public DeviceId box() {
+            return place.device();
+        }
+    }
+
     /** A box sends a message of its own, as a player does for a cue; for a pair that went over, the other one does. */
     record Send(DeviceId from, Message message) implements Event {}
 

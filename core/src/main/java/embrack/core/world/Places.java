@@ -184,6 +184,14 @@ public final class Places {
                 .toList();
     }
 
+    /** The numbers of the places that are out while this one is on. */
+    int[] besides(Place place) {
+        boolean alone = place.aspect() == Verb.SELECT.aspect()
+                || group(Objects.requireNonNull(devices.get(place.device())), place.part())
+                        .isPresent();
+        return alone ? out(place, Verb.SELECT) : NOTHING;
+    }
+
     private int[] out(Place place, Verb verb) {
         Integer device = devices.get(place.device());
         if (device == null) {

@@ -131,6 +131,23 @@ public final class World {
         return new World(places, next, odd, ears, hands, faults, underWay, clockMicros);
     }
 
+    /** With a part as somebody set it; of those of which one is chosen at a time, the others are put out. */
+    public World with(Place place, int value) {
+        if (places.number(place) < 0) {
+            return this;
+        }
+        int device = places.device(place.device()).orElseThrow();
+        int[][] next = values.clone();
+        next[device] = values[device].clone();
+        if (value != 0) {
+            for (int number : places.besides(place)) {
+                next[device][number] = 0;
+            }
+        }
+        next[device][places.number(place)] = value;
+        return new World(places, next, strange, ears, hands, faults, underWay, clockMicros);
+    }
+
     /** This world with all parts as in another one of the same rig; what is remembered stays. */
     public World corrected(World other) {
         return new World(places, other.values, other.strange, ears, hands, faults, underWay, clockMicros);
