@@ -248,6 +248,15 @@ public final class MappingFaults {
                         + "Scene 2 of Lantern desk is off.",
                 lights().step("foot-board 4: lantern-desk on:scene-2").plan(),
                 meant.plan()));
+        faults.add(new Fault(
+                "one-press-mutes-and-opens",
+                "switches.undoes-itself",
+                Severity.LOOK,
+                "Foot board, bank A, switch 6",
+                "\"Vocal mixer: open Input 2\" undoes \"Vocal mixer: mute Input 2\" in the same press.",
+                floor().step("foot-board 6: vocal-mixer mute:input-2", "foot-board 6: vocal-mixer open:input-2")
+                        .plan(),
+                floor().step("foot-board 6: vocal-mixer open:input-2").plan()));
         Sketch side = Sketch.on(floor().plan())
                 .box("Side board", "eight-switch-long-press-board")
                 .box("Merger", "merger-2-to-1")

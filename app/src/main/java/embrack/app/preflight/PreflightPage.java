@@ -123,7 +123,7 @@ record PreflightPage(
                         : "One press is not enough: %s."
                                 .formatted(
                                         Spoken.of(plan).say(safe.broken().get().phrase(plan))),
-                Mark.of(safe.broken().isPresent() ? Verdict.WRONG : safe.whole() ? Verdict.EXACT : Verdict.TRIED));
+                Mark.of(safe.verdict()));
     }
 
     private static SongRow row(SongProof song, String path) {

@@ -17,6 +17,8 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -100,10 +102,18 @@ class SwitchPagesTests {
         RigId id = rigs.create(rigs.load(new RigId(1)).plan(), "Copy");
         Report before = reports.of(rigs.load(id));
         assertThat(reports.of(rigs.load(id))).isSameAs(before);
-        rigs.edit(id, Hand.ANY, new SwitchEdit.ClearSwitch(new SwitchAt(new DeviceId("quay-board"), 1, 1)));
+        SwitchAt at = new SwitchAt(new DeviceId("quay-board"), 1, 1);
+        Set<DeviceId> touched = before.proof(at).orElseThrow().seen().stream()
+                .map(seen -> seen.place().device())
+                .collect(Collectors.toSet());
+        rigs.edit(id, Hand.ANY, new SwitchEdit.ClearSwitch(at));
         Report after = reports.of(rigs.load(id));
         assertThat(after.proofs()).hasSize(before.proofs().size() - 1);
-        assertThat(after.proofs()).allMatch(proof -> before.proofs().stream().anyMatch(known -> known == proof));
+        assertThat(after.proofs())
+                .filteredOn(
+                        proof -> touched.stream().noneMatch(box -> proof.on(box).isPresent()))
+                .isNotEmpty()
+                .allMatch(proof -> before.proofs().stream().anyMatch(known -> known == proof));
         assertThat(after.findings()).isEqualTo(Report.of(rigs.load(id).plan()).findings());
     }
 

@@ -92,6 +92,10 @@ public final class ChartWriter {
                 .map(Part::id)
                 .filter(standing.kept()::contains)
                 .forEach(part -> lines.add("kept at power-off: " + names(known, List.of(part))));
+        known.parts().stream()
+                .map(Part::id)
+                .filter(standing.byHand()::contains)
+                .forEach(part -> lines.add("also by hand: " + names(known, List.of(part))));
         standing.loading()
                 .ifPresent(loading -> lines.add("loads memory: " + names(known, loading.memories())
                         + (loading.deafMillis() == 0 ? "" : "; deaf for %d ms".formatted(loading.deafMillis()))));

@@ -10,17 +10,24 @@ import java.util.Set;
  * @param alone groups of parts of which one is on at most: whichever goes on puts the others out
  * @param atStart what the box does by itself when it is switched on, in order
  * @param kept parts that stand after power-off as they stood before
+ * @param byHand parts that somebody may also set at the box, so that no message tells how they stand
  * @param loading how it loads memories; empty when what it learned holds whatever is loaded
  */
-public record Standing(List<List<PartId>> alone, List<Action> atStart, Set<PartId> kept, Optional<Loading> loading) {
+public record Standing(
+        List<List<PartId>> alone,
+        List<Action> atStart,
+        Set<PartId> kept,
+        Set<PartId> byHand,
+        Optional<Loading> loading) {
 
     /** A box of which nothing is said: its parts are independent, and at their first value when it is switched on. */
-    public static final Standing PLAIN = new Standing(List.of(), List.of(), Set.of(), Optional.empty());
+    public static final Standing PLAIN = new Standing(List.of(), List.of(), Set.of(), Set.of(), Optional.empty());
 
     public Standing {
         alone = alone.stream().map(List::copyOf).toList();
         atStart = List.copyOf(atStart);
         kept = Set.copyOf(kept);
+        byHand = Set.copyOf(byHand);
     }
 
     /**

@@ -20,6 +20,7 @@ final class StandingReader {
     private final List<List<PartId>> alone = new ArrayList<>();
     private final List<Action> atStart = new ArrayList<>();
     private final Set<PartId> kept = new LinkedHashSet<>();
+    private final Set<PartId> byHand = new LinkedHashSet<>();
     private Optional<Loading> loading = Optional.empty();
 
     /**
@@ -44,6 +45,9 @@ final class StandingReader {
         } else if (cursor.accept("kept at power-off")) {
             colon(cursor, "kept at power-off: Input 1..16");
             parts(cursor).forEach(part -> kept.add(part.id()));
+        } else if (cursor.accept("also by hand")) {
+            colon(cursor, "also by hand: Input 1..16");
+            parts(cursor).forEach(part -> byHand.add(part.id()));
         } else if (cursor.accept("loads memory")) {
             colon(cursor, "loads memory: Memory 1..99; deaf for 300 ms");
             readLoading(cursor);
@@ -54,7 +58,7 @@ final class StandingReader {
     }
 
     Standing standing() {
-        return new Standing(alone, atStart, kept, loading);
+        return new Standing(alone, atStart, kept, byHand, loading);
     }
 
     private void readAlone(Cursor cursor) {

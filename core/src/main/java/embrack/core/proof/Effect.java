@@ -36,6 +36,11 @@ interface Effect {
         return false;
     }
 
+    /** Whether it turns a variable round. */
+    default boolean turns(int variable) {
+        return false;
+    }
+
     /** Whether it always overwrites one of the variables that it touches. */
     boolean settles(int touched);
 
@@ -102,6 +107,11 @@ interface Effect {
             }
             boolean puts = verb == Verb.STOP_ALL || verb.applyTo(state[place], amount) != 0;
             return puts && isIn(variable, out) ? Aim.PUTS_OUT : Aim.PASSES;
+        }
+
+        @Override
+        public boolean turns(int variable) {
+            return variable == place && !absolute;
         }
 
         @Override

@@ -94,6 +94,11 @@ final class Hear implements Effect {
     }
 
     @Override
+    public boolean turns(int variable) {
+        return possible.stream().anyMatch(effect -> effect.turns(variable));
+    }
+
+    @Override
     public boolean settles(int touched) {
         return deaf < 0
                 && memory(touched).filter(memory -> memory.settles(touched)).isPresent();

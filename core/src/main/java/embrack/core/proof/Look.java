@@ -11,6 +11,9 @@ import java.util.Optional;
 /** One gesture looked at in every state of a cone, at one place. */
 final class Look {
 
+    /** What has more values is no side of anything. */
+    private static final int MOST_SIDES = 4;
+
     private final Machine machine;
     private final Transition transition;
     private final int place;
@@ -70,7 +73,8 @@ final class Look {
         return switch (machine.variables().get(variable)) {
             case Variable.Heard heard -> heard.key() instanceof MessageMemory.Turned;
             case Variable.Stands stands ->
-                !stands.isFresh() && stands.place().aspect().size() == 2;
+                stands.place().aspect().size() <= MOST_SIDES
+                        && done.effects().stream().anyMatch(effect -> effect.turns(variable));
             default -> false;
         };
     }

@@ -27,4 +27,9 @@ public record Seen(
     static Seen always(Doing.Foot gesture, Place place) {
         return new Seen(gesture, place, true, true, false, 1, true, Optional.empty());
     }
+
+    /** A gesture that is meant to do nothing in the end, and does nothing. */
+    static Seen never(Doing.Foot gesture, Place place) {
+        return new Seen(gesture, place, false, false, false, 1, true, Optional.empty());
+    }
 }

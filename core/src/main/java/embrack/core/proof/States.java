@@ -5,6 +5,7 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
+import embrack.core.switches.Moment;
 import embrack.core.world.Engine;
 import embrack.core.world.Place;
 import embrack.core.world.Places;
@@ -75,6 +76,7 @@ public final class States {
                 known.gestures.forEach(gesture -> changed.or(gesture.touched()));
             }
         }));
+        machine.add(byHand(rig, places));
         for (ControlAssignment control : plan.switches().controlAssignments()) {
             var compiled = compiler.compile(control);
             for (int position : POSITIONS) {
@@ -86,6 +88,26 @@ public final class States {
                         List.of())));
             }
         }
+    }
+
+    /** What hands may set at boxes, as far as their text says so. */
+    private List<Transition> byHand(Rig rig, Places places) {
+        return IntStream.range(0, places.devices())
+                .mapToObj(places::of)
+                .flatMap(List::stream)
+                .filter(place -> !place.aspect().isCount()
+                        && rig.model(place.device()).standing().byHand().contains(place.part()))
+                .flatMap(place -> place.aspect().ends().stream().map(value -> set(places, place, value)))
+                .toList();
+    }
+
+    private Transition set(Places places, Place place, int value) {
+        List<Effect> effects = new ArrayList<>();
+        if (value != 0) {
+            places.besides(place).forEach(other -> effects.add(new Effect.Write(variables.number(other), 0)));
+        }
+        effects.add(new Effect.Write(variables.number(place), value));
+        return new Transition(new Doing.ByHand(place, value), List.of(), effects, List.of(), List.of());
     }
 
     /** What a switch sends that has steps. */
@@ -122,6 +144,15 @@ public final class States {
         }
         own.put(assignment, new Own(known.sent, known.gestures, List.copyOf(seen), depends, true));
         return seen;
+    }
+
+    /** All places that a press of a switch is meant to change, those that it puts out among them. */
+    public List<Place> targets(Assignment assignment) {
+        return known(assignment).gestures.stream()
+                .filter(gesture -> ((Doing.Foot) gesture.doing()).moment() == Moment.PRESS)
+                .flatMap(gesture -> machine.lasting(gesture.targets()).stream().mapToObj(machine::place))
+                .distinct()
+                .toList();
     }
 
     /** How many states places can be in together, and whether all of them were looked at. */
@@ -163,7 +194,10 @@ public final class States {
         BitSet reads = reads(done, wanted);
         Doing.Foot gesture = (Doing.Foot) transition.doing();
         if (isAlike(done, wanted, reads, place)) {
-            return Optional.of(new Seen(gesture, machine.place(place), true, true, false, 1, true, Optional.empty()));
+            boolean moves = IntStream.range(0, machine.place(place).aspect().size())
+                    .anyMatch(value -> after(done, place, value) != value);
+            return Optional.of(
+                    moves ? Seen.always(gesture, machine.place(place)) : Seen.never(gesture, machine.place(place)));
         }
         reads.set(place);
         transition.guards().forEach(guard -> reads.set(guard.variable()));

@@ -5,9 +5,7 @@ import embrack.core.proof.Seen;
 import embrack.core.switches.Moment;
 import embrack.core.world.Place;
 import java.util.List;
-import java.util.Set;
 import java.util.SortedSet;
-import java.util.stream.Collectors;
 
 /** Puts what the trials showed into one word. */
 final class Judge {
@@ -34,12 +32,17 @@ final class Judge {
 
     /** Whether a place is right while something alternates at one side, and wrong at the other. */
     private static boolean isBySide(Place place, List<Seen> seen) {
-        List<Seen> here = seen.stream().filter(s -> s.place().equals(place)).toList();
-        Set<Boolean> pressed = here.stream()
-                .filter(s -> s.gesture().moment() == Moment.PRESS || s.gesture().moment() == Moment.AGAIN)
-                .map(s -> s.broken().isPresent())
-                .collect(Collectors.toSet());
-        return here.stream().anyMatch(Seen::bySide) || pressed.size() > 1;
+        List<Seen> here = seen.stream()
+                .filter(s -> s.place().equals(place)
+                        && s.broken().filter(Broken::standsStill).isEmpty())
+                .toList();
+        return here.stream().anyMatch(Seen::bySide)
+                || here.stream()
+                        .anyMatch(one -> here.stream()
+                                .anyMatch(other -> one.gesture().moment() == Moment.PRESS
+                                        && other.gesture().moment() == Moment.AGAIN
+                                        && one.broken().isPresent()
+                                                != other.broken().isPresent()));
     }
 
     /** What can be said where messages come round: what is wrong already is wrong, else nobody knows. */

@@ -11,6 +11,8 @@ import java.util.Optional;
  * @param parts how many parts it brings into the state that was meant
  * @param states from how many states of these parts, whatever was pressed before
  * @param whole whether these are all; else that many were tried
+ * @param verdict what is said of it: exact or tried, else that of its press
  * @param broken the shortest story in which it does not; empty when there is none
  */
-public record MakeSafe(SwitchAt at, int parts, BigInteger states, boolean whole, Optional<Broken> broken) {}
+public record MakeSafe(
+        SwitchAt at, int parts, BigInteger states, boolean whole, Verdict verdict, Optional<Broken> broken) {}

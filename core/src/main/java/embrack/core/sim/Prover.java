@@ -5,6 +5,7 @@ import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.midi.DataByte;
 import embrack.core.plan.Plan;
+import embrack.core.proof.Broken;
 import embrack.core.proof.Seen;
 import embrack.core.proof.Sent;
 import embrack.core.proof.States;
@@ -119,19 +120,24 @@ public final class Prover {
     }
 
     private MakeSafe makeSafe(Assignment assignment) {
-        SortedSet<Place> places = deeds.targets(assignment.steps(Moment.PRESS));
+        List<Place> places = states.targets(assignment);
         States.Count count = states.count(places);
+        Proof press = prove(assignment).stream()
+                .filter(proof -> proof.moment() == Moment.PRESS)
+                .findFirst()
+                .orElseThrow();
+        Optional<Broken> broken = press.seen().stream()
+                .filter(seen -> places.contains(seen.place()))
+                .flatMap(seen -> seen.broken().stream())
+                .reduce((a, b) -> b.length() < a.length() ? b : a);
+        Verdict whole = count.whole() ? Verdict.EXACT : Verdict.TRIED;
         return new MakeSafe(
                 assignment.at(),
                 places.size(),
                 count.states(),
                 count.whole(),
-                prove(assignment).stream()
-                        .filter(proof -> proof.moment() == Moment.PRESS)
-                        .flatMap(proof -> proof.seen().stream())
-                        .filter(seen -> places.contains(seen.place()))
-                        .flatMap(seen -> seen.broken().stream())
-                        .reduce((a, b) -> b.length() < a.length() ? b : a));
+                broken.isPresent() || press.verdict() == Verdict.NO_WAY ? press.verdict() : whole,
+                broken);
     }
 
     /** The gestures of one switch that have steps. */

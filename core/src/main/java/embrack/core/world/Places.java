@@ -184,12 +184,16 @@ public final class Places {
                 .toList();
     }
 
-    /** The numbers of the places that are out while this one is on. */
-    int[] besides(Place place) {
+    /** The places that are out while this one is on. */
+    public List<Place> besides(Place place) {
+        int device = Objects.requireNonNull(devices.get(place.device()));
         boolean alone = place.aspect() == Verb.SELECT.aspect()
-                || group(Objects.requireNonNull(devices.get(place.device())), place.part())
-                        .isPresent();
-        return alone ? out(place, Verb.SELECT) : NOTHING;
+                || group(device, place.part()).isPresent();
+        return alone
+                ? Arrays.stream(out(place, Verb.SELECT))
+                        .mapToObj(of(device)::get)
+                        .toList()
+                : List.of();
     }
 
     private int[] out(Place place, Verb verb) {

@@ -140,8 +140,8 @@ public final class World {
         int[][] next = values.clone();
         next[device] = values[device].clone();
         if (value != 0) {
-            for (int number : places.besides(place)) {
-                next[device][number] = 0;
+            for (Place other : places.besides(place)) {
+                next[device][places.number(other)] = 0;
             }
         }
         next[device][places.number(place)] = value;

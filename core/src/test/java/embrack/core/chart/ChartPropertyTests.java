@@ -39,7 +39,11 @@ class ChartPropertyTests {
         List<PartId> parts =
                 rows.stream().map(row -> row.part().id()).distinct().toList();
         var standing = new Standing(
-                parts.size() < 2 ? List.of() : List.of(parts), List.of(), Set.copyOf(parts), Optional.empty());
+                parts.size() < 2 ? List.of() : List.of(parts),
+                List.of(),
+                Set.copyOf(parts),
+                Set.copyOf(parts),
+                Optional.empty());
         SequencedMap<PartId, Meaning> meanings = new LinkedHashMap<>();
         for (int i = 0; i < Math.min(rows.size(), meant.size()); i++) {
             meanings.put(rows.get(i).part().id(), meant.get(i));

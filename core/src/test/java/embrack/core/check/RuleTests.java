@@ -309,6 +309,7 @@ class RuleTests {
                         "switches.reserved-number",
                         "switches.sends-its-own",
                         "switches.too-many-messages",
+                        "switches.undoes-itself",
                         "wiring.homeless-app",
                         "wiring.input-off",
                         "wiring.loop",

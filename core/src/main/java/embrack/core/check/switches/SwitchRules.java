@@ -27,7 +27,8 @@ public final class SwitchRules {
             new NothingLearned(),
             new SendsItsOwn(),
             new TooManyMessages(),
-            new TurnsRound());
+            new TurnsRound(),
+            new UndoesItself());
 
     private SwitchRules() {}
 }

@@ -1,0 +1,228 @@
+package embrack.core.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import embrack.core.Sketch;
+import embrack.core.chart.Chart;
+import embrack.core.chart.ChartReading;
+import embrack.core.check.Report;
+import embrack.core.check.rule.Finding;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.SwitchEdit;
+import embrack.core.gear.Kind;
+import embrack.core.gear.Model;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.SwitchMode;
+import embrack.core.gear.text.BoxReading;
+import embrack.core.name.TapeLabel;
+import embrack.core.plan.Plan;
+import embrack.core.sim.MakeSafe;
+import embrack.core.sim.Proof;
+import embrack.core.sim.Rehearsal;
+import embrack.core.sim.Tread;
+import embrack.core.sim.Verdict;
+import embrack.core.switches.Duty;
+import embrack.core.switches.Moment;
+import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
+import embrack.core.word.Language;
+import embrack.core.word.Wording;
+import embrack.core.world.Engine;
+import embrack.core.world.World;
+import java.math.BigInteger;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Faults that only some order of presses shows, each beside a twin that has none. */
+class StoryTests {
+
+    private static final String LIGHTS =
+            "on Chase 1..2: cc 1..2 over 63; off Chase 1..2: cc 1..2 under 64; toggle Auto: note 9; on Haze: note 7;"
+                    + " off Haze: note 8; needs Auto: Chase 1..2";
+    private static final String PATCH =
+            "programs from 1; select Patch 1..3: cc 0 = 1 + pc 1..3; select Tone 1..3: cc 0 = 2 + pc 1..3";
+    private static final String LOOPS = "play Track 1..2: cc 81..82 over 63; stop all Tracks: cc 80 over 63;"
+            + " stop Track 1..2: cc 83..84 over 63";
+    private static final String KEEPS = LOOPS + "; kept at power-off: Track 1";
+
+    /**
+     * Steps of switches ("1: toggle:chase-1; 2 hold: ..."), modes of switches ("1 alternating"), the switch that is
+     * asked about, what is said of it, and the story.
+     */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            another turned it round | LIGHTS | 1: on:chase-1 + toggle:auto; 2: on:chase-2 + toggle:auto | | 2 | PART | 1 2
+            its twin: one turns it, once | LIGHTS | 1: on:haze; 2: off:haze |  | 2 | EXACT |
+            a state by a toggle | LIGHTS | 1: on:auto |  | 1 | EVERY_OTHER | 1 1
+            its twin turns round | LIGHTS | 1: toggle:auto |  | 1 | EXACT |
+            two share a toggle | LIGHTS | 1: on:auto; 2: on:auto |  | 2 | EVERY_OTHER | 1 2
+            its twin: both turn round | LIGHTS | 1: toggle:auto; 2: toggle:auto |  | 2 | EXACT |
+            a stop that alternates | LOOPS | 1: stop-all:tracks | 1 alternating | 1 | EVERY_OTHER | 1 hand 1
+            its twin is one-shot | LOOPS | 1: stop-all:tracks |  | 1 | EXACT |
+            started by another | LOOPS | 1: stop-all:tracks; 2: play:track-1 | 1 alternating | 1 | EVERY_OTHER | 1 2 1
+            its twin is one-shot too | LOOPS | 1: stop-all:tracks; 2: play:track-1 |  | 1 | EXACT |
+            momentary stops what it plays | HALF | 1: play:track-1 | 1 momentary | 1 | WRONG | 1 up1
+            its twin plays on | HALF | 1: play:track-1 |  | 1 | EXACT |
+            left playing, stopped by a toggle | REEL | 1: stop:reel |  | 1 | EVERY_OTHER | 1
+            its twin stops it as it is | KEEPS | 1: stop:track-1 |  | 1 | EXACT |
+            set by hand as well | HANDS | 1: on:lamp; 1 again: off:lamp | 1 alternating | 1 | EVERY_OTHER | hand 1
+            its twin nobody touches | LAMP | 1: on:lamp; 1 again: off:lamp | 1 alternating | 1 | EXACT |
+            by hand, absolute | FAN | 1: on:fan |  | 1 | EXACT |
+            a bank that another switch left | BANKS | 1: select:patch-2; 2: select:tone-1 |  | 1 | WRONG | 2 1
+            its twin sends its own bank | PATCH | 1: select:patch-2; 2: select:tone-1 |  | 1 | EXACT |
+            """)
+    void aStoryIsTheShortest(
+            String name, String chart, String steps, String modes, String asked, Verdict verdict, String story) {
+        Plan plan = plan(chart(chart), steps, modes);
+        Proof proof = Report.of(plan).proof(at(asked)).orElseThrow();
+        assertThat(proof.verdict()).as(proof.seen().toString()).isEqualTo(verdict);
+        assertThat(proof.broken().map(StoryTests::words)).isEqualTo(Optional.ofNullable(story));
+        assertThat(Report.of(plan).findings(at(asked)).stream()
+                        .noneMatch(finding -> finding.code().startsWith("switches.")))
+                .isEqualTo(verdict == Verdict.EXACT);
+        proof.broken()
+                .ifPresent(broken -> assertThat(played(plan, broken).value(broken.place()))
+                        .as("the engine plays the story to the same end")
+                        .isEqualTo(broken.actual()));
+    }
+
+    @Test
+    void aStoryIsToldByTheNamesOnTheTape() {
+        Plan plan = plan(LIGHTS, "1: on:chase-1 + toggle:auto; 2: on:chase-2 + toggle:auto", "");
+        plan = new SwitchEdit.NameSwitch(at("1"), "Verse").apply(plan);
+        plan = new SwitchEdit.NameSwitch(at("2"), "Chorus").apply(plan);
+        Broken broken = Report.of(plan).proof(at("2")).orElseThrow().broken().orElseThrow();
+        assertThat(new Wording(plan.rig(), plan.book(), Language.ENGLISH).say(broken.phrase(plan)))
+                .isEqualTo("press Verse, then press Chorus");
+    }
+
+    @Test
+    void whatIsTurnedRoundTwiceShowsNothing() {
+        Plan plan = plan(chart("LAMP"), "1: toggle:lamp", "");
+        Step toggle = plan.switches().at(at("1")).steps().getFirst();
+        plan = plan.withSwitches(
+                plan.switches().with(plan.switches().at(at("1")).withStep(Moment.PRESS, toggle)));
+        Proof proof = Report.of(plan).proof(at("1")).orElseThrow();
+        assertThat(proof.verdict()).as(proof.seen().toString()).isEqualTo(Verdict.SHOWN_NOTHING);
+        assertThat(Report.of(plan).findings(at("1")))
+                .extracting(Finding::code)
+                .containsExactly("switches.undoes-itself");
+    }
+
+    /** 31 tracks, each played by a switch of its own: 2^31 states, one press for all. */
+    @Test
+    void makingSafeIsProvenFromEveryStateAndTheirNumberIsTold() {
+        String tracks = "play Track 1..31: cc 1..31 over 63; stop all Tracks: cc 80 over 63";
+        String plays = IntStream.rangeClosed(1, 31)
+                .mapToObj(n -> "%d: play:track-%d".formatted(n, n))
+                .collect(Collectors.joining("; "));
+        Plan plan = plan(tracks, plays + "; 32: stop-all:tracks", "");
+        plan = plan.withSwitches(
+                plan.switches().with(plan.switches().at(at("32")).withDuty(Optional.of(Duty.KILL))));
+        MakeSafe kill = Report.of(plan).safety().getFirst();
+        assertThat(kill.verdict()).isEqualTo(Verdict.EXACT);
+        assertThat(kill.states()).isEqualTo(BigInteger.TWO.pow(31));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"safe: toggle Lamp", "safe: open Main; toggle Lamp"})
+    void aToggleIsNoWayToMakeSafe(String line) {
+        assertThat(ChartReading.of("toggle Lamp: note 1\nopen Main: note 2\n" + line)
+                        .errors())
+                .singleElement()
+                .asString()
+                .contains("makes nothing safe");
+    }
+
+    private static World played(Plan plan, Broken broken) {
+        Rehearsal rehearsal = Rehearsal.begun(World.poweredOn(plan.rig()));
+        Engine engine = new Engine(plan);
+        for (List<Tread> treads : Tread.of(plan, broken)) {
+            for (Tread tread : treads) {
+                assertThat(Tread.parse(tread.key())).contains(tread);
+                assertThat(tread.isPossible(plan)).isTrue();
+                rehearsal = rehearsal.then(engine, tread);
+            }
+        }
+        return rehearsal.state();
+    }
+
+    private static String words(Broken broken) {
+        return broken.doings().stream()
+                .filter(doing -> !(doing instanceof Doing.Left))
+                .map(doing -> switch (doing) {
+                    case Doing.Foot foot ->
+                        (foot.moment() == Moment.RELEASE ? "up" : "")
+                                + foot.at().number();
+                    case Doing.ByHand hand -> "hand";
+                    default -> doing.toString();
+                })
+                .collect(Collectors.joining(" "));
+    }
+
+    private static String chart(String name) {
+        return switch (name) {
+            case "LIGHTS" -> LIGHTS;
+            case "LOOPS" -> LOOPS;
+            case "KEEPS" -> KEEPS;
+            case "HALF" -> "play Track 1: cc 5 over 63; stop Track 1: cc 5 under 64";
+            case "REEL" -> "toggle play Reel: cc 5 over 63; kept at power-off: Reel";
+            case "PATCH" -> PATCH;
+            case "BANKS" -> PATCH.replace("cc 0 = 1 + pc", "pc");
+            case "LAMP" -> "toggle Lamp: cc 5";
+            case "HANDS" -> "toggle Lamp: cc 5; also by hand: Lamp";
+            default -> "on Fan: cc 5 over 63; off Fan: cc 5 under 64; also by hand: Fan";
+        };
+    }
+
+    private static SwitchAt at(String number) {
+        return Sketch.at("board " + number);
+    }
+
+    private static Plan plan(String chart, String steps, String modes) {
+        Sketch sketch = Sketch.of("Story");
+        sketch.edit(new GearEdit.AddDevice("Board", box("board", Kind.FLOOR_BOARD, """
+                        port MIDI OUT: 5-pin out
+                        switches: 32 in rows of 8, send note, cc, pc, 8 a press
+                        gestures: press, release, hold
+                        modes: one-shot, momentary, alternating
+                        """, "")))
+                .edit(new GearEdit.AddDevice("Box", box("box", Kind.LIGHT_DESK, """
+                        port MIDI IN: 5-pin in
+                        setting MIDI receive channel: 1..16, factory 2
+                        """, chart)))
+                .link("board.out > box.in");
+        for (String part : steps.split("; ")) {
+            String[] ends = part.split(": ");
+            String[] where = ends[0].split(" ");
+            Moment moment = where.length == 1 ? Moment.PRESS : Moment.valueOf(where[1].toUpperCase(Locale.ROOT));
+            for (String step : ends[1].split(" \\+ ")) {
+                sketch.then("board " + where[0], moment, "box " + step);
+            }
+        }
+        if (modes != null && !modes.isEmpty()) {
+            String[] mode = modes.split(" ");
+            sketch.mode("board " + mode[0], SwitchMode.valueOf(mode[1].toUpperCase(Locale.ROOT)));
+        }
+        return sketch.plan();
+    }
+
+    /** A box; behind two strokes stands what it really does, where that is not what its chart says. */
+    private static Model box(String id, Kind kind, String text, String chart) {
+        List<Chart> texts = Stream.of((chart + " // ").split(" // ", -1))
+                .limit(2)
+                .map(each -> Chart.of(each.replace("; ", "\n")))
+                .toList();
+        return BoxReading.of(text)
+                .box()
+                .orElseThrow()
+                .model(new ModelId(id), new TapeLabel(id), kind, texts.getFirst(), texts.getLast());
+    }
+}
