@@ -49,7 +49,7 @@ class Screenshots {
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models?can=mute+by+control+change", "models-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/models/keyboard-workstation?rig=1", "model-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight#states", "matrix-desk", "");
     }
 
     private void shot(ColorScheme ground, int width, int height, String path, String name, String keys) {

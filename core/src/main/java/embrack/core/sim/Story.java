@@ -2,18 +2,21 @@ package embrack.core.sim;
 
 import embrack.core.plan.Plan;
 import embrack.core.switches.Step;
+import embrack.core.word.Language;
+import embrack.core.word.Wording;
 import embrack.core.world.Happened;
 import embrack.core.world.Reading;
 import java.util.List;
 
 /** A proof in words. */
-public record Story(List<String> intended, List<String> actual, List<String> path) {
+public record Story(List<String> intended, List<String> actual, List<String> path, List<String> failing) {
 
     /**
      * The words of a proof.
      *
      * <p>{@code intended}: the steps, in order. {@code actual}: what the boxes do when the messages of one press
-     * arrive, in order of time. {@code path}: the ways that the messages take, each once.
+     * arrive, in order of time. {@code path}: the ways that the messages take, each once. {@code failing}: what is done
+     * in the shortest story in which the gesture fails.
      */
     public static Story of(Plan plan, Proof proof) {
         return new Story(
@@ -26,6 +29,10 @@ public record Story(List<String> intended, List<String> actual, List<String> pat
                         .flatMap(step -> step.way().stream())
                         .distinct()
                         .map(way -> way.words(plan.rig()))
+                        .toList(),
+                proof.broken().stream()
+                        .flatMap(broken -> broken.doings().stream())
+                        .map(doing -> new Wording(plan.rig(), plan.book(), Language.ENGLISH).say(doing.phrase(plan)))
                         .toList());
     }
 

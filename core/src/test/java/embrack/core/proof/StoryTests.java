@@ -58,7 +58,7 @@ class StoryTests {
      */
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', textBlock = """
-            another turned it round | LIGHTS | 1: on:chase-1 + toggle:auto; 2: on:chase-2 + toggle:auto | | 2 | PART | 1 2
+            another turned it | LIGHTS | 1: on:chase-1 + toggle:auto; 2: on:chase-2 + toggle:auto | | 2 | PART | 1 2
             its twin: one turns it, once | LIGHTS | 1: on:haze; 2: off:haze |  | 2 | EXACT |
             a state by a toggle | LIGHTS | 1: on:auto |  | 1 | EVERY_OTHER | 1 1
             its twin turns round | LIGHTS | 1: toggle:auto |  | 1 | EXACT |

@@ -56,7 +56,11 @@ final class ReportJson {
     private static void proof(ObjectNode f, Plan plan, Proof proof) {
         Story story = Story.of(plan, proof);
         f.put("trigger", plan.words(proof.at()) + ReportText.gesture(proof))
-                .put("verdict", proof.verdict().words());
+                .put("verdict", proof.verdict().words())
+                .put("states", proof.states());
+        if (!story.failing().isEmpty()) {
+            texts(f.putArray("story"), story.failing());
+        }
         texts(f.putArray("intended"), story.intended());
         texts(f.putArray("actual"), story.actual());
         ArrayNode messages = f.putArray("messages");

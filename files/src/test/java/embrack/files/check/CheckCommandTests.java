@@ -58,9 +58,12 @@ class CheckCommandTests {
                         + "\"setting\":\"MIDI receive channel\",\"cause\":\"free\"}");
         JsonNode proof = report.get("proofs").get(1);
         assertThat(proof.propertyNames())
-                .containsExactly("trigger", "verdict", "intended", "actual", "messages", "path", "worstMs");
+                .containsExactly(
+                        "trigger", "verdict", "states", "story", "intended", "actual", "messages", "path", "worstMs");
         assertThat(proof.toString())
                 .isEqualTo("{\"trigger\":\"Voice board, bank A, switch 2\",\"verdict\":\"dead\","
+                        + "\"states\":1,\"story\":[\"press Voice board, bank A, "
+                        + "switch 2\"],"
                         + "\"intended\":[\"Vocal mixer: mute Vocal reverb return\",\"Vocal mixer: mute Vocal "
                         + "delay return\"],\"actual\":[],"
                         + "\"messages\":[{\"type\":\"CC\",\"channel\":2,\"number\":\"56\",\"value\":\"127\","
