@@ -23,7 +23,7 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets", "sheet-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/quay-board/1/treadle/1", "treadle-desk", "");
+        shot(ColorScheme.DARK, 1280, 800, "/rigs/1/switches/choir-board/1/3", "story-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/numbers", "numbers-desk", "");
         shot(
                 ColorScheme.LIGHT,
@@ -66,6 +66,11 @@ class Screenshots {
             for (char key : keys.toCharArray()) {
                 hand.page.keyboard().press(String.valueOf(key));
                 hand.page.waitForTimeout(900);
+            }
+            if (name.startsWith("story")) {
+                hand.page.locator(".tale li button").last().click();
+                hand.page.locator("#trial .tape-press").first().waitFor();
+                hand.page.locator(".tale .end").scrollIntoViewIfNeeded();
             }
             if (path.endsWith("sheets")) {
                 hand.page.evaluate("[...document.querySelectorAll('.sheet')].find(s => s.textContent.includes('Voice "

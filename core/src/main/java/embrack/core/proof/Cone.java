@@ -16,6 +16,12 @@ import java.util.List;
 record Cone(BitSet variables, List<Move> moves) {
 
     /**
+     * Of more alternating switches than these, each is taken to be at either side at any time: pressing it once more
+     * brings it there. So nothing that can fail is missed, but a story may leave out such a press.
+     */
+    private static final int MOST_SIDES = 10;
+
+    /**
      * A gesture, as far as it concerns a cone.
      *
      * @param guards what has to be so
@@ -25,7 +31,12 @@ record Cone(BitSet variables, List<Move> moves) {
     record Move(Transition transition, List<Guard> guards, Effect[] effects, int[] passing) {
 
         boolean isPossible(int[] state) {
-            return transition.isPossible(state);
+            for (Guard guard : guards) {
+                if (state[guard.variable()] != guard.value()) {
+                    return false;
+                }
+            }
+            return true;
         }
 
         /** Does it to a state. */
@@ -60,6 +71,11 @@ record Cone(BitSet variables, List<Move> moves) {
                 open.or(reads);
             }
         }
+        BitSet sides = machine.sidesAmong(variables);
+        sides.andNot(seeds);
+        if (sides.cardinality() > MOST_SIDES) {
+            variables.andNot(sides);
+        }
         List<Move> moves = new ArrayList<>();
         for (Transition transition : machine.transitions(touching)) {
             moves.add(move(transition, variables));
@@ -73,7 +89,9 @@ record Cone(BitSet variables, List<Move> moves) {
         passing.andNot(variables);
         return new Move(
                 transition,
-                transition.guards(),
+                transition.guards().stream()
+                        .filter(guard -> variables.get(guard.variable()))
+                        .toList(),
                 live.effects().toArray(Effect[]::new),
                 passing.stream().toArray());
     }

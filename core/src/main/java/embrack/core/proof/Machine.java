@@ -15,6 +15,11 @@ final class Machine {
     /** As many parts that stand after power-off are looked at in all ways in which they may stand together. */
     private static final int MOST_KEPT = 12;
 
+    /** As many states of a plan are looked at in all; from then on a few in each cone. */
+    private static final int MOST_IN_ALL = 2_000_000;
+
+    private static final int LEAST_STATES = 1_000;
+
     private final Variables variables;
     private final Places places;
     private final List<Transition> transitions = new ArrayList<>();
@@ -23,6 +28,7 @@ final class Machine {
     private final Map<BitSet, Reach> reaches = new HashMap<>();
     private final BitSet feet = new BitSet();
     private int[] scratch = new int[0];
+    private int looked;
 
     Machine(Variables variables, Places places) {
         this.variables = variables;
@@ -70,6 +76,18 @@ final class Machine {
         return lasting;
     }
 
+    /** Of some variables those that are sides of switches. */
+    BitSet sidesAmong(BitSet some) {
+        BitSet sides = new BitSet();
+        some.stream().filter(v -> variables.get(v) instanceof Variable.Side).forEach(sides::set);
+        return sides;
+    }
+
+    /** As many states as may still be looked at in one cone. */
+    int room() {
+        return Math.clamp(MOST_IN_ALL - looked, LEAST_STATES, Reach.MOST_STATES);
+    }
+
     /** The variables that say whether a foot is on a switch. */
     BitSet feet() {
         return feet;
@@ -86,7 +104,13 @@ final class Machine {
     /** All states of the cone of some variables. */
     Reach reach(BitSet seeds) {
         Cone cone = cones.computeIfAbsent(seeds, s -> Cone.of(this, s));
-        return reaches.computeIfAbsent(cone.variables(), v -> new Reach(this, cone));
+        Reach known = reaches.get(cone.variables());
+        if (known == null) {
+            known = new Reach(this, cone);
+            looked += known.size();
+            reaches.put(cone.variables(), known);
+        }
+        return known;
     }
 
     /**

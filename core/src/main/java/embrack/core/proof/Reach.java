@@ -20,6 +20,7 @@ final class Reach {
     private static final int FEET = 2;
 
     private final Machine machine;
+    private final int most;
     private final BitSet cone;
     private final int[] variables;
     private final List<int[]> states = new ArrayList<>();
@@ -41,6 +42,7 @@ final class Reach {
 
     Reach(Machine machine, Cone cone) {
         this.machine = machine;
+        this.most = machine.room();
         this.cone = cone.variables();
         this.variables = this.cone.stream().toArray();
         BitSet feet = machine.feet();
@@ -73,7 +75,7 @@ final class Reach {
     }
 
     private void add(Map<Key, Integer> known, int[] values, int from, @Nullable Transition transition) {
-        if (states.size() >= MOST_STATES) {
+        if (states.size() >= most) {
             whole = false;
         } else if (known.putIfAbsent(new Key(values), states.size()) == null) {
             states.add(values);

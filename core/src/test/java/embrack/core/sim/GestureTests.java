@@ -7,6 +7,7 @@ import embrack.core.Sketch;
 import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
 import embrack.core.check.Report;
+import embrack.core.check.rule.Remedy;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Obstacle;
@@ -23,6 +24,7 @@ import embrack.core.level.Curve;
 import embrack.core.level.Law;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
+import embrack.core.proof.Doing;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
@@ -32,6 +34,8 @@ import embrack.core.world.Happened;
 import embrack.core.world.World;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** What feet do with a switch beside pressing it, and treadles and faders. */
 class GestureTests {
@@ -70,10 +74,11 @@ class GestureTests {
 
     /**
      * A stop that acts at values over 63, on a board whose switches only alternate: the second press sends 0 and stops
-     * nothing. What plays when it is at that side plays on.
+     * nothing that plays by then. Where the box has learned the stop, its input can take both values alike.
      */
-    @Test
-    void aSwitchThatAlternatesIsProvenFromBothOfItsSides() {
+    @ParameterizedTest
+    @CsvSource({"stop all Tracks: cc 80 over 63, use-hardware", "stop all Tracks: learns cc, low-value"})
+    void aKillSwitchOnABoardThatOnlyAlternatesFailsAtItsSecondPress(String stop, String wayOut) {
         Sketch sketch = Sketch.of("Kill");
         sketch.edit(new GearEdit.AddDevice("Board", box("board", Kind.FLOOR_BOARD, """
                         port MIDI OUT: 5-pin out
@@ -81,17 +86,27 @@ class GestureTests {
                         modes: alternating
                         """, "")))
                 .edit(new GearEdit.AddDevice(
-                        "Looper",
-                        box("looper", Kind.LOOPER, """
+                        "Looper", box("looper", Kind.LOOPER, """
                         port MIDI IN: 5-pin in
                         setting MIDI receive channel: 1..16, factory 2
-                        """, "play Track 1: cc 81 over 63\nstop all Tracks: cc 80 over 63")))
+                        """, "play Track 1: cc 81 over 63\n" + stop)))
                 .link("board.out > looper.in")
                 .step("board 1: looper stop-all:tracks");
         Report report = Report.of(sketch.plan());
         SwitchAt kill = Sketch.at("board 1");
-        assertThat(report.proof(kill).orElseThrow().verdict()).isEqualTo(Verdict.EVERY_OTHER);
-        assertThat(report.findings(kill)).isNotEmpty();
+        Proof proof = report.proof(kill).orElseThrow();
+        assertThat(proof.verdict()).isEqualTo(Verdict.EVERY_OTHER);
+        assertThat(proof.broken().orElseThrow().doings())
+                .filteredOn(Doing.Foot.class::isInstance)
+                .as("two presses")
+                .hasSize(2);
+        Remedy remedy = report.findings(kill).getFirst().remedy().orElseThrow();
+        assertThat(remedy.name()).isEqualTo(wayOut);
+        assertThat(Report.of(remedy.edit().apply(sketch.plan()))
+                        .proof(kill)
+                        .orElseThrow()
+                        .verdict())
+                .isEqualTo(Verdict.EXACT);
     }
 
     private static Model box(String id, Kind kind, String text, String chart) {
