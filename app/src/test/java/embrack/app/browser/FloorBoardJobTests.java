@@ -189,7 +189,7 @@ class FloorBoardJobTests extends AtTheBrowser {
         assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile(".*wait before.*"));
         assertThat(page.locator(".moments a[aria-current]")).hasText("hold1");
         assertThat(hand.tile(6)).containsText("on hold Lantern desk: recall Scene 4");
-        assertThat(page.locator(".proven")).containsText("3 holds from each end");
+        assertThat(page.locator(".proven")).containsText("Holds whatever was pressed before");
         hand.set("wait before", "20000");
         assertThat(page.locator(".wait-form .problem")).hasText("a wait is 0 to 10000 ms, was 20000");
         open("/switches/side-board/1/6");
@@ -211,7 +211,9 @@ class FloorBoardJobTests extends AtTheBrowser {
         assertThat(hand.tile(1).locator(".verdict")).hasText("every other");
         assertThat(hand.page.locator(".side .finding .what"))
                 .containsText("The switch alternates: every second press sends the other value, B7 01 00.");
-        assertThat(hand.page.locator(".presses tbody tr.stop td").first()).hasText("2");
+        assertThat(hand.page.locator(".tale li")).hasCount(2);
+        hand.page.locator(".tale li button").last().click();
+        assertThat(hand.page.locator("#trial .tape-press")).hasCount(2);
         hand.click("Make it one-shot");
         assertThat(hand.tile(1).locator(".verdict")).hasText("exact");
     }

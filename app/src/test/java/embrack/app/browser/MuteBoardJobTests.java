@@ -187,8 +187,8 @@ class MuteBoardJobTests extends AtTheBrowser {
                         + "mixer hears these switches and ignores them."
                         + " Do this: Set MIDI receive channel of Vocal mixer to 2, in the plan and on "
                         + "the box. Set Vocal mixer to channel 2");
-        assertThat(hand.page.locator(".presses tbody tr").first())
-                .hasText(Pattern.compile("1\\s*.*\\s*(open|muted)\\s*(open|muted)"));
+        assertThat(hand.page.locator(".tale .end"))
+                .hasText(Pattern.compile("\\s*.* is (open|muted); (open|muted) was meant\\s*"));
         hand.page.keyboard().press("2");
         assertThat(hand.page.locator(".tape-press li").first()).containsText("ignored: it listens on channel 5");
         assertThat(hand.page.locator(".strip.moved")).hasCount(0);
@@ -247,7 +247,7 @@ class MuteBoardJobTests extends AtTheBrowser {
                         "Vocal mixer, chart of Rack mixer, 24 strips",
                         "The chart has CC 40 value 0 for \"mute Input 1\", but the box takes it as \"open Input 1\".");
         hand.chooseSwitch(4);
-        assertThat(hand.page.locator(".presses tbody tr").first()).containsText("Main");
+        assertThat(hand.page.locator(".tale .end")).containsText("was meant");
         hand.click("Correct the chart");
         assertThat(hand.page.locator(".finding")).hasCount(0);
         assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
