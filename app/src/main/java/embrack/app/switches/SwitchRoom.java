@@ -57,7 +57,7 @@ class SwitchRoom {
     String floor(RigId id, SwitchAt at, Look look, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
         Plan plan = stored.plan();
-        if (!isOnBoard(plan, at)) {
+        if (!plan.has(at)) {
             return "redirect:/rigs/%s/switches".formatted(id);
         }
         Report report = reports.of(stored);
@@ -83,7 +83,7 @@ class SwitchRoom {
     String control(RigId id, ControlAt at, int fader, int value, String find, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
         Plan plan = stored.plan();
-        if (!isOnBox(plan, at)) {
+        if (!plan.has(at)) {
             return "redirect:/rigs/%s/switches".formatted(id);
         }
         Report report = reports.of(stored);
@@ -132,7 +132,7 @@ class SwitchRoom {
         Plan plan = rigs.load(id).plan();
         if (type.isEmpty()) {
             SwitchAt at = new SwitchAt(new DeviceId(board), bank, number);
-            if (isOnBoard(plan, at)) {
+            if (plan.has(at)) {
                 Echo echo = Refusals.answer(refused, request, response);
                 return floor(
                         id,
@@ -146,7 +146,7 @@ class SwitchRoom {
             }
         } else {
             Optional<ControlAt> at =
-                    ControlController.control(board, bank, type, number).filter(c -> isOnBox(plan, c));
+                    ControlController.control(board, bank, type, number).filter(c -> plan.has(c));
             if (at.isPresent()) {
                 Echo echo = Refusals.answer(refused, request, response);
                 return control(
@@ -163,20 +163,5 @@ class SwitchRoom {
                 .filter(moment -> moment.key().equals(key))
                 .findFirst()
                 .orElse(Moment.PRESS);
-    }
-
-    /** Whether a plan has a switch. */
-    static boolean isOnBoard(Plan plan, SwitchAt at) {
-        return Optional.of(at.board())
-                .filter(plan.boards()::contains)
-                .map(plan::board)
-                .filter(board -> at.bank() <= board.banks().size() && at.number() <= board.switches())
-                .isPresent();
-    }
-
-    private static boolean isOnBox(Plan plan, ControlAt at) {
-        return plan.rig().find(at.box()).isPresent()
-                && at.bank() <= plan.banks(at.box())
-                && plan.controlsOf(at.box(), at.bank()).contains(at);
     }
 }

@@ -104,6 +104,22 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
         return new Wording(rig);
     }
 
+    /** Whether a switch is on a board of the rig. */
+    public boolean has(SwitchAt at) {
+        return Optional.of(at.board())
+                .filter(boards()::contains)
+                .map(this::board)
+                .filter(board -> at.bank() <= board.banks().size() && at.number() <= board.switches())
+                .isPresent();
+    }
+
+    /** Whether a control is on a box of the rig. */
+    public boolean has(ControlAt at) {
+        return rig.find(at.box()).isPresent()
+                && at.bank() <= banks(at.box())
+                && controlsOf(at.box(), at.bank()).contains(at);
+    }
+
     /** A bank as the board shows it: "A". */
     public TapeLabel bankName(SwitchAt at) {
         return board(at.board()).banks().get(at.bank() - 1);

@@ -109,11 +109,8 @@ public sealed interface Tread {
     /** Whether it can be done in a plan: the switch, the control or the part is there. */
     default boolean isPossible(Plan plan) {
         return switch (this) {
-            case OnSwitch tread -> isOnBoard(plan, tread.at);
-            case OnControl move ->
-                plan.rig().find(move.at.box()).isPresent()
-                        && move.at.bank() <= plan.banks(move.at.box())
-                        && plan.controlsOf(move.at.box(), move.at.bank()).contains(move.at);
+            case OnSwitch tread -> plan.has(tread.at);
+            case OnControl move -> plan.has(move.at);
             case ByHand hand ->
                 plan.rig().find(hand.place.device()).isPresent()
                         && plan.rig()
@@ -122,14 +119,6 @@ public sealed interface Tread {
                                 .aspects(hand.place.part())
                                 .contains(hand.place.aspect());
         };
-    }
-
-    private static boolean isOnBoard(Plan plan, SwitchAt at) {
-        return Optional.of(at.board())
-                .filter(plan.boards()::contains)
-                .map(plan::board)
-                .filter(board -> at.bank() <= board.banks().size() && at.number() <= board.switches())
-                .isPresent();
     }
 
     /** What is done in a story, one list for each thing that it tells. */
