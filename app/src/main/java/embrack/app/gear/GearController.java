@@ -12,8 +12,10 @@ import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
+import embrack.core.chart.Action;
 import embrack.core.chart.PartId;
 import embrack.core.edit.GearEdit;
+import embrack.core.edit.HandEdit;
 import embrack.core.edit.Refused;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.DeviceId;
@@ -133,6 +135,46 @@ class GearController {
             @PathVariable PartId part,
             @RequestParam(defaultValue = "") String name) {
         rigs.edit(id, hand, new GearEdit.LabelPart(device, part, name));
+        return toBox(id, device);
+    }
+
+    /** People set a part at this box before the first press. */
+    @PostMapping("/{device}/doors")
+    String setAtDoors(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String state) {
+        rigs.edit(id, hand, new HandEdit.SetAtDoors(device, state));
+        return toBox(id, device);
+    }
+
+    @PostMapping("/{device}/doors/leave")
+    String leaveAtDoors(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String action) {
+        Action left = Refused.at("state", Because.of("no.no-action"), () -> Action.parse(action));
+        rigs.edit(id, hand, new HandEdit.LeaveAtDoors(device, left));
+        return toBox(id, device);
+    }
+
+    /** People move a part of this box at it. */
+    @PostMapping("/{device}/by-hand")
+    String workByHand(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String part) {
+        rigs.edit(id, hand, new HandEdit.WorkByHand(device, part));
+        return toBox(id, device);
+    }
+
+    @PostMapping("/{device}/by-hand/leave")
+    String leaveToMessages(
+            @PathVariable RigId id, Hand hand, @PathVariable DeviceId device, @RequestParam PartId part) {
+        rigs.edit(id, hand, new HandEdit.LeaveToMessages(device, part));
         return toBox(id, device);
     }
 

@@ -8,6 +8,7 @@ import embrack.core.gear.Model;
 import embrack.core.gear.Scope;
 import embrack.core.gear.Setting;
 import embrack.core.name.TapeLabel;
+import embrack.core.offer.Settable;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -49,7 +50,14 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
             List<SettingField> settings,
             List<SettingField> inMemory,
             List<Family> families,
-            List<ModelChoice> hardware) {}
+            List<ModelChoice> hardware,
+            Hands hands) {}
+
+    /** What people do at it with their hands, and what they could. */
+    record Hands(List<Named> atDoors, List<String> states, List<Named> worked, List<String> parts) {}
+
+    /** Something with its name. */
+    record Named(String key, String words) {}
 
     /**
      * The model that it is.
@@ -114,7 +122,24 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
                 models.stream()
                         .filter(m -> m.kind() == model.kind())
                         .map(m -> choice(m, m.id().equals(model.id())))
-                        .toList());
+                        .toList(),
+                hands(rig, device));
+    }
+
+    private static Hands hands(Rig rig, Device device) {
+        var settable = new Settable(rig, device.id());
+        return new Hands(
+                device.handWork().atDoors().stream()
+                        .map(action -> new Named(action.key(), rig.words(device.id(), action)))
+                        .toList(),
+                settable.states().stream()
+                        .map(action -> rig.words(device.id(), action))
+                        .toList(),
+                device.handWork().worked().stream()
+                        .map(part -> new Named(
+                                part.text(), rig.partName(device.id(), part).text()))
+                        .toList(),
+                settable.partNames());
     }
 
     private static List<SettingField> settings(Rig rig, Device device, Scope scope) {

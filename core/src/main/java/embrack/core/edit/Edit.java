@@ -9,6 +9,7 @@ import embrack.core.word.Phrase;
  */
 public sealed interface Edit
         permits GearEdit,
+                HandEdit,
                 WiringEdit,
                 SwitchEdit,
                 DutyEdit,

@@ -3,6 +3,7 @@ package embrack.core.edit;
 import embrack.core.music.Clock;
 import embrack.core.music.Key;
 import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.show.Day;
 import embrack.core.show.Entry;
@@ -135,13 +136,9 @@ public sealed interface OrderEdit extends Edit {
     record AddPart(ShowId show, Item item, String name, String length) implements OrderEdit {
         @Override
         public Plan apply(Plan plan) {
-            TapeLabel label = Typed.label("name", name.isBlank() ? capital(item.words()) : name);
+            TapeLabel label = Typed.label("name", name.isBlank() ? Words.capital(item.words()) : name);
             long micros = Typed.optional("length", length, Clock::parse).orElse(0L);
             return change(plan, show, "length", old -> old.withMore(Entry.of(old.nextNumber(), item, label, micros)));
-        }
-
-        private static String capital(String words) {
-            return Character.toUpperCase(words.charAt(0)) + words.substring(1);
         }
 
         @Override

@@ -2,6 +2,7 @@ package embrack.core.name;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 
 /** How things are put together in a sentence. */
 public final class Words {
@@ -21,6 +22,11 @@ public final class Words {
     public static String a(Object thing) {
         String words = thing.toString();
         return (!words.isEmpty() && "AEIOUaeiou".indexOf(words.charAt(0)) >= 0 ? "an " : "a ") + words;
+    }
+
+    /** Words at the beginning of a sentence. */
+    public static String capital(String words) {
+        return words.isEmpty() ? words : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
     /** A number with its noun: "1 message", "4 messages". */

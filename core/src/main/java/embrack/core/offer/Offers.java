@@ -26,7 +26,7 @@ import java.util.stream.Stream;
 public final class Offers {
 
     /** How much, at the end of a search: "level main to 100". */
-    private static final Pattern AMOUNT = Pattern.compile("\\s+(?:to|at)\\s+(\\d{1,3})\\s*$");
+    static final Pattern AMOUNT = Pattern.compile("\\s+(?:to|at)\\s+(\\d{1,3})\\s*$");
 
     private final Plan plan;
     private final Compiler compiler;

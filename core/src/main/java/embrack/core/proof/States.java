@@ -76,7 +76,7 @@ public final class States {
                 known.gestures.forEach(gesture -> changed.or(gesture.touched()));
             }
         }));
-        machine.add(byHand(rig, places));
+        machine.add(byHand(places));
         for (ControlAssignment control : plan.switches().controlAssignments()) {
             var compiled = compiler.compile(control);
             for (int position : POSITIONS) {
@@ -90,13 +90,12 @@ public final class States {
         }
     }
 
-    /** What hands may set at boxes, as far as their text says so. */
-    private List<Transition> byHand(Rig rig, Places places) {
+    /** What hands may set at boxes. */
+    private List<Transition> byHand(Places places) {
         return IntStream.range(0, places.devices())
                 .mapToObj(places::of)
                 .flatMap(List::stream)
-                .filter(place -> !place.aspect().isCount()
-                        && rig.model(place.device()).standing().byHand().contains(place.part()))
+                .filter(places::isWorkedByHand)
                 .flatMap(place -> place.aspect().ends().stream().map(value -> set(places, place, value)))
                 .toList();
     }

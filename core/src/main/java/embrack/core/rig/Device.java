@@ -27,6 +27,7 @@ import java.util.TreeMap;
  * @param feeds what is on its sound outputs, where anything is
  * @param learned the messages that it has been given for what it learns
  * @param memoriesUsed how many of its memories the show uses, from the first; 0 for all
+ * @param handWork what people do at it with their hands
  */
 public record Device(
         DeviceId id,
@@ -38,13 +39,15 @@ public record Device(
         SortedMap<Route, MidiFilter> filters,
         SortedMap<PortId, Feed> feeds,
         SortedMap<LearnableId, Learned> learned,
-        int memoriesUsed) {
+        int memoriesUsed,
+        HandWork handWork) {
 
     public Device {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(model, "model");
         Objects.requireNonNull(spot, "spot");
+        Objects.requireNonNull(handWork, "handWork");
         settings = Collections.unmodifiableSortedMap(new TreeMap<>(settings));
         labels = Collections.unmodifiableSortedMap(new TreeMap<>(labels));
         filters = Collections.unmodifiableSortedMap(new TreeMap<>(filters));
@@ -64,11 +67,12 @@ public record Device(
                 new TreeMap<>(),
                 new TreeMap<>(),
                 new TreeMap<>(),
-                0);
+                0,
+                HandWork.NONE);
     }
 
     public Device withName(TapeLabel other) {
-        return new Device(id, other, model, settings, labels, spot, filters, feeds, learned, memoriesUsed);
+        return new Device(id, other, model, settings, labels, spot, filters, feeds, learned, memoriesUsed, handWork);
     }
 
     /** The same job done by other hardware, with what of the settings, the tape, the sieves and the feeds is kept. */
@@ -78,27 +82,57 @@ public record Device(
             SortedMap<PartId, TapeLabel> tape,
             SortedMap<Route, MidiFilter> through,
             SortedMap<PortId, Feed> sound) {
-        return new Device(id, name, other, kept, tape, spot, through, sound, learned, memoriesUsed);
+        return new Device(id, name, other, kept, tape, spot, through, sound, learned, memoriesUsed, handWork);
     }
 
     public Device withSetting(SettingId setting, int value) {
         return new Device(
-                id, name, model, with(settings, setting, value), labels, spot, filters, feeds, learned, memoriesUsed);
+                id,
+                name,
+                model,
+                with(settings, setting, value),
+                labels,
+                spot,
+                filters,
+                feeds,
+                learned,
+                memoriesUsed,
+                handWork);
     }
 
     public Device withLabel(PartId part, TapeLabel label) {
         return new Device(
-                id, name, model, settings, with(labels, part, label), spot, filters, feeds, learned, memoriesUsed);
+                id,
+                name,
+                model,
+                settings,
+                with(labels, part, label),
+                spot,
+                filters,
+                feeds,
+                learned,
+                memoriesUsed,
+                handWork);
     }
 
     /** The device without tape on a part, which then goes by the name printed on the box. */
     public Device withoutLabel(PartId part) {
         return new Device(
-                id, name, model, settings, without(labels, part), spot, filters, feeds, learned, memoriesUsed);
+                id,
+                name,
+                model,
+                settings,
+                without(labels, part),
+                spot,
+                filters,
+                feeds,
+                learned,
+                memoriesUsed,
+                handWork);
     }
 
     public Device withSpot(Spot other) {
-        return new Device(id, name, model, settings, labels, other, filters, feeds, learned, memoriesUsed);
+        return new Device(id, name, model, settings, labels, other, filters, feeds, learned, memoriesUsed, handWork);
     }
 
     /** The device in a computer or tablet; without one, nowhere yet. */
@@ -108,7 +142,17 @@ public record Device(
 
     public Device withFilter(Route route, MidiFilter filter) {
         return new Device(
-                id, name, model, settings, labels, spot, with(filters, route, filter), feeds, learned, memoriesUsed);
+                id,
+                name,
+                model,
+                settings,
+                labels,
+                spot,
+                with(filters, route, filter),
+                feeds,
+                learned,
+                memoriesUsed,
+                handWork);
     }
 
     /** The device with something else on an output; an output that is not used is forgotten. */
@@ -123,7 +167,8 @@ public record Device(
                 filters,
                 feed.equals(Feed.NONE) ? without(feeds, output) : with(feeds, output, feed),
                 learned,
-                memoriesUsed);
+                memoriesUsed,
+                handWork);
     }
 
     /** The device with a message for something that it learns. */
@@ -132,11 +177,15 @@ public record Device(
     }
 
     public Device withLearned(SortedMap<LearnableId, Learned> others) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, others, memoriesUsed);
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, others, memoriesUsed, handWork);
     }
 
     public Device withMemoriesUsed(int first) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, first);
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, first, handWork);
+    }
+
+    public Device withHandWork(HandWork other) {
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, memoriesUsed, other);
     }
 
     /** What is on an output. */

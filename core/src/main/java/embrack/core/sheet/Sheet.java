@@ -24,7 +24,9 @@ public record Sheet(Job job, String id, String title, String hardware, List<Sect
         CABLES,
         SWITCH_ON,
         /** Every switch is tried. */
-        TRY
+        TRY,
+        /** Boxes are set by hand before the first press. */
+        DOORS
     }
 
     public Sheet {

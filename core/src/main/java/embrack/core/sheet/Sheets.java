@@ -35,12 +35,13 @@ import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
  * Makes the sheets of a plan: receivers first, then cables and the order of switching on, then the boxes with switches
- * and controls, then what learns from them, then the first try.
+ * and controls, then what learns from them, then the first try, and what is set at doors.
  */
 public final class Sheets {
 
@@ -75,6 +76,7 @@ public final class Sheets {
                 .forEach(sheets::add);
         rig.devices().stream().flatMap(device -> learnables(device).stream()).forEach(sheets::add);
         firstTry().ifPresent(sheets::add);
+        atDoors().ifPresent(sheets::add);
         return sheets;
     }
 
@@ -389,6 +391,30 @@ public final class Sheets {
                         "",
                         List.of(new Section.Todo("Press each twice and look at the boxes", lines)),
                         cautions));
+    }
+
+    /** What people set before the first press: the proofs begin there. */
+    private Optional<Sheet> atDoors() {
+        List<Section> sections = rig.devices().stream()
+                .filter(device -> !device.handWork().atDoors().isEmpty())
+                .<Section>map(device -> new Section.Todo(
+                        device.name().text(),
+                        device.handWork().atDoors().stream()
+                                .map(action -> new Task(
+                                        "doors/%s/%s/%s"
+                                                .formatted(
+                                                        device.id(),
+                                                        action.part(),
+                                                        action.verb()
+                                                                .aspect()
+                                                                .name()
+                                                                .toLowerCase(Locale.ROOT)),
+                                        Words.capital(rig.words(device.id(), action)) + "."))
+                                .toList()))
+                .toList();
+        return sections.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Sheet(Job.DOORS, "doors", "At doors, by hand", "", sections, List.of()));
     }
 
     private Task tryLine(Proof proof) {

@@ -7,6 +7,7 @@ import embrack.core.gear.Board;
 import embrack.core.midi.Wire;
 import embrack.core.music.Clock;
 import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.show.Book;
@@ -16,7 +17,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /** Says things by the names that a rig and its prompt book have for them, in a language. */
@@ -266,7 +266,7 @@ public final class Wording {
         private String styled(Fact fact, String style) {
             return switch (style) {
                 case "a" -> Articles.withArticle(language, say(fact));
-                case "capital" -> capital(say(fact));
+                case "capital" -> Words.capital(say(fact));
                 default -> say(fact, style);
             };
         }
@@ -323,9 +323,5 @@ public final class Wording {
                 default -> "other";
             };
         }
-    }
-
-    private static String capital(String words) {
-        return words.isEmpty() ? words : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 }

@@ -75,15 +75,35 @@ public final class Places {
     /** The values of a device that has just been switched on. */
     int[] atStart(int device) {
         int[] values = new int[of(device).size()];
-        moves(ids.get(device), standing(device).atStart()).forEach(move -> {
+        set(values, moves(ids.get(device), standing(device).atStart()));
+        return values;
+    }
+
+    /** The values of a device before the first press: switched on, and set as people set it at doors. */
+    int[] atDoors(int device) {
+        int[] values = atStart(device);
+        set(values, setAtDoors(device));
+        return values;
+    }
+
+    private List<Move> setAtDoors(int device) {
+        List<Action> actions = rig.device(ids.get(device)).handWork().atDoors();
+        return actions.isEmpty()
+                ? List.of()
+                : moves(ids.get(device), actions).stream()
+                        .filter(move -> move.number() >= 0)
+                        .toList();
+    }
+
+    private static void set(int[] values, List<Move> moves) {
+        for (Move move : moves) {
             values[move.number()] = move.verb().applyTo(values[move.number()], move.amount());
             if (values[move.number()] != 0 || move.verb() == Verb.STOP_ALL) {
                 for (int number : move.out()) {
                     values[number] = 0;
                 }
             }
-        });
-        return values;
+        }
     }
 
     /** The values of a device as far from those at its start as they can be; of parts of which one is on, the first. */
@@ -133,9 +153,29 @@ public final class Places {
         return number < 0 ? Optional.empty() : device(place.device()).map(device -> new At(device, number));
     }
 
-    /** Whether a place stands after power-off as it stood before. */
+    /** Whether a place stands after power-off as it stood before, and nobody sets it at doors. */
     public boolean isKept(Place place) {
-        return rig.model(place.device()).standing().kept().contains(place.part());
+        return rig.model(place.device()).standing().kept().contains(place.part()) && !isSetAtDoors(place);
+    }
+
+    private boolean isSetAtDoors(Place place) {
+        int number = number(place);
+        return device(place.device())
+                .filter(device ->
+                        setAtDoors(device).stream().anyMatch(move -> move.number() == number || ends(move, number)))
+                .isPresent();
+    }
+
+    private static boolean ends(Move move, int number) {
+        return (move.verb() == Verb.STOP_ALL || move.verb().applyTo(0, move.amount()) != 0)
+                && Arrays.stream(move.out()).anyMatch(out -> out == number);
+    }
+
+    /** Whether people may set a place at its box at any time. */
+    public boolean isWorkedByHand(Place place) {
+        return !place.aspect().isCount()
+                && (rig.model(place.device()).standing().byHand().contains(place.part())
+                        || rig.device(place.device()).handWork().worked().contains(place.part()));
     }
 
     private Standing standing(int device) {

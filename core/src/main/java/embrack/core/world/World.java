@@ -64,8 +64,8 @@ public final class World {
     }
 
     /**
-     * The rig just switched on: every aspect at its first value, so all strips open, but for what boxes do by
-     * themselves when they start.
+     * The rig before the first press: every aspect at its first value, so all strips open, but for what boxes do by
+     * themselves when they start, and for what people set at doors.
      */
     public static World poweredOn(Rig rig) {
         return poweredOn(new Places(rig));
@@ -79,7 +79,7 @@ public final class World {
     }
 
     public static World poweredOn(Places places) {
-        return of(places, places::atStart);
+        return of(places, places::atDoors);
     }
 
     public static World opposite(Places places) {

@@ -8,6 +8,7 @@ import embrack.core.chart.ChartReading;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.edit.GearEdit;
+import embrack.core.edit.HandEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
@@ -16,6 +17,7 @@ import embrack.core.gear.SwitchMode;
 import embrack.core.gear.text.BoxReading;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.sim.MakeSafe;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Rehearsal;
@@ -91,6 +93,30 @@ class StoryTests {
                 .ifPresent(broken -> assertThat(played(plan, broken).value(broken.place()))
                         .as("the engine plays the story to the same end")
                         .isEqualTo(broken.actual()));
+    }
+
+    /** What hands do, "at doors" or "by hand", then as above. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            what it needs runs from doors on | LIGHTS | at doors Auto on | 1: on:chase-1 |  | EXACT |
+            its twin: nobody has set it | LIGHTS | at doors Auto off | 1: on:chase-1 |  | PART | 1
+            set at doors, ended by a switch | LIGHTS | at doors Auto on | 1: on:chase-1; 2: off:auto |  | PART | 2 1
+            worked at the desk too | LAMP | by hand Lamp | 1: on:lamp; 1 again: off:lamp | 1 alternating | EVERY_OTHER | hand 1
+            its twin says a state | HAZE | by hand every haze | 1: on:haze-1 |  | EXACT |
+            """)
+    void handsChangeWhatHolds(
+            String name, String chart, String hands, String steps, String modes, Verdict verdict, String story) {
+        Plan bare = plan(chart(chart), steps, modes);
+        var box = new DeviceId("box");
+        Plan plan = hands.startsWith("by hand ")
+                ? new HandEdit.WorkByHand(box, hands.substring(8)).apply(bare)
+                : new HandEdit.SetAtDoors(box, hands.substring(9)).apply(bare);
+        Proof proof = Report.of(plan).proof(at("1")).orElseThrow();
+        assertThat(proof.verdict()).as(proof.seen().toString()).isEqualTo(verdict);
+        assertThat(proof.broken().map(StoryTests::words)).isEqualTo(Optional.ofNullable(story));
+        assertThat(Report.after(Report.of(bare), plan).proof(at("1")).orElseThrow())
+                .as("the same after an edit")
+                .isEqualTo(proof);
     }
 
     @Test
@@ -190,6 +216,7 @@ class StoryTests {
             case "PATCH" -> PATCH;
             case "BANKS" -> PATCH.replace("cc 0 = 1 + pc", "pc");
             case "LAMP" -> "toggle Lamp: cc 5";
+            case "HAZE" -> "on Haze 1..2: note 7..8; off Haze 1..2: note 9..10";
             case "HANDS" -> "toggle Lamp: cc 5; also by hand: Lamp";
             default -> "on Fan: cc 5 over 63; off Fan: cc 5 under 64; also by hand: Fan";
         };

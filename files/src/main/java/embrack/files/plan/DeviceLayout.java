@@ -4,12 +4,15 @@ import static embrack.files.json.Shapes.keyed;
 import static embrack.files.json.Shapes.list;
 import static embrack.files.json.Shapes.one;
 import static embrack.files.json.Shapes.readAs;
+import static embrack.files.json.Shapes.texts;
 import static embrack.files.json.Shapes.truth;
 import static embrack.files.json.Shapes.whole;
 import static embrack.files.json.Shapes.wholes;
 import static embrack.files.json.Shapes.word;
 import static embrack.files.json.Shapes.words;
 
+import embrack.core.chart.Action;
+import embrack.core.chart.ChartReading;
 import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
 import embrack.core.chart.PartId;
@@ -27,6 +30,7 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Ear;
 import embrack.core.rig.Feed;
+import embrack.core.rig.HandWork;
 import embrack.core.rig.Length;
 import embrack.core.rig.Link;
 import embrack.core.rig.MidiFilter;
@@ -175,6 +179,15 @@ final class DeviceLayout {
                                 g.get(pinned)));
             });
 
+    private static final Layout<Object, Action> STATE =
+            Layout.of("state", "A state that somebody sets a part to.", t -> {
+                var verb = t.needs("verb", VERB, "what the part is made to do", Action::verb);
+                var part = t.needs("part", Texts.PART, "the part", Action::part);
+                var amount =
+                        t.may("amount", whole(0, 127), "how much, for the verb `level` and no other", Action::amount);
+                return g -> new Action(g.get(verb), g.get(part), g.get(amount));
+            });
+
     /** A device; the rig grows by it. */
     static final Layout<RigSoFar, Device> DEVICE =
             Layout.of("device", "A job in the rig and the hardware that does it.", t -> {
@@ -248,6 +261,18 @@ final class DeviceLayout {
                         0,
                         "how many of its memories the show uses, from the first; missing or 0 for all",
                         Device::memoriesUsed);
+                var atDoors = t.or(
+                        "atDoors",
+                        list(STATE, HandWork.MOST),
+                        List.of(),
+                        "how people set it before the first press",
+                        d -> d.handWork().atDoors());
+                var worked = t.or(
+                        "alsoByHand",
+                        texts(Texts.PART, 0, ChartReading.MAX_ROWS),
+                        List.of(),
+                        "parts that people may move at it at any time of the show",
+                        d -> List.copyOf(d.handWork().worked()));
                 return g -> g.context()
                         .add(
                                 new Device(
@@ -260,7 +285,10 @@ final class DeviceLayout {
                                         sorted(g.get(filters)),
                                         sorted(g.get(feeds)),
                                         sorted(g.get(learned)),
-                                        g.get(memories)),
+                                        g.get(memories),
+                                        g.at(
+                                                atDoors,
+                                                () -> new HandWork(g.get(atDoors), new TreeSet<>(g.get(worked))))),
                                 g.get(host),
                                 g.fields());
             });
