@@ -1,12 +1,20 @@
 package embrack.core;
 
+import embrack.core.chart.Chart;
 import embrack.core.check.rule.Severity;
 import embrack.core.edit.CueEdit;
+import embrack.core.edit.GearEdit;
 import embrack.core.edit.OrderEdit;
 import embrack.core.edit.SongEdit;
 import embrack.core.edit.SwitchEdit;
+import embrack.core.gear.Kind;
+import embrack.core.gear.Model;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.text.BoxReading;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
+import embrack.core.name.TapeLabel;
+import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Item;
@@ -220,7 +228,38 @@ public final class ShowFaults {
                         s -> s.cues("ebb", "9|1 = old-desk toggle:scene-4")
                                 .edit(leavingOff(EBB, s, "20|1 = old-desk toggle:scene-4")),
                         s -> s.cues("ebb", "18|1 = old-desk toggle:scene-4")
-                                .edit(leavingOff(EBB, s, "20|1 = old-desk toggle:scene-4"))));
+                                .edit(leavingOff(EBB, s, "20|1 = old-desk toggle:scene-4"))),
+                fault(
+                        "bank-of-a-foot",
+                        "songs.depends-on-before",
+                        Severity.LOOK,
+                        "Lanterns, on load",
+                        "Press Foot board, bank A, switch 5, then play Lanterns, on load: Patch 2 of Strings is not"
+                                + " chosen; chosen was meant.",
+                        s -> strings(s, "pc 1..3"),
+                        s -> strings(s, "cc 0 = 1 + pc 1..3")));
+    }
+
+    /** A box of two banks of sounds, of which a foot chooses one and songs the other. */
+    private static Sketch strings(Sketch sketch, String patch) {
+        Model strings = BoxReading.of("port MIDI IN: 5-pin in\nsetting MIDI receive channel: 1..16, factory 6")
+                .box()
+                .orElseThrow()
+                .model(
+                        new ModelId("strings"),
+                        new TapeLabel("Strings box"),
+                        Kind.SOUND_SWITCHER,
+                        Chart.of("programs from 1\nselect Patch 1..3: " + patch
+                                + "\nselect Tone 1..3: cc 0 = 2 + pc 1..3"),
+                        Chart.EMPTY);
+        sketch.edit(new GearEdit.RemoveDevice(new DeviceId("vocal-mixer"), true))
+                .edit(new GearEdit.AddDevice("Strings", strings))
+                .link("thru-box.thru-3 > strings.in")
+                .step("foot-board 5: strings select:tone-1");
+        for (String song : List.of("lanterns", "ebb", "slow-boats")) {
+            sketch.cues(song, "on load = strings select:patch-2");
+        }
+        return sketch;
     }
 
     private static List<Fault> orders() {

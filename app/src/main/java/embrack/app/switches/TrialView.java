@@ -17,6 +17,7 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
+import embrack.core.show.Song;
 import embrack.core.sim.Rehearsal;
 import embrack.core.sim.Tread;
 import embrack.core.switches.SwitchAt;
@@ -200,6 +201,17 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                             case TWICE -> ", pressed twice";
                         };
             case Tread.OnControl move -> "%s to %d".formatted(plan.words(move.at()), move.position());
+            case Tread.ByCue cue ->
+                plan.book()
+                        .cue(cue.song(), cue.number(), cue.every())
+                        .map(found -> {
+                            Song song = plan.book().song(cue.song());
+                            return "%s, %s"
+                                    .formatted(
+                                            song.title(),
+                                            found.at().text(song.form().tempoMap()));
+                        })
+                        .orElseThrow();
             case Tread.ByHand hand ->
                 "By hand: %s of %s is %s"
                         .formatted(
@@ -216,6 +228,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
         return switch (tread) {
             case Tread.OnSwitch foot -> Optional.of(plan.board(foot.at().board()));
             case Tread.OnControl move -> plan.rig().model(move.at().box()).board();
+            case Tread.ByCue cue -> Optional.empty();
             case Tread.ByHand hand -> Optional.empty();
         };
     }

@@ -66,7 +66,10 @@ public record Report(
         proofs.stream()
                 .filter(proof -> proof.moment() == Moment.PRESS)
                 .forEach(proof -> pressed.put(proof.at(), proof.verdict()));
-        BookProof book = bookProver.prove(plan).withFeet(at -> Optional.ofNullable(pressed.get(at)));
+        BookProof book = bookProver
+                .prove(plan)
+                .withFeet(at -> Optional.ofNullable(pressed.get(at)))
+                .withBreaks(prover.breaks());
         Subject subject = new Subject(plan, proofs, prover.controlAssignments(), book, ways);
         List<Finding> findings = Catalogue.rules().stream()
                 .flatMap(rule -> rule.check(subject))

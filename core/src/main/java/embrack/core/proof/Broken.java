@@ -17,7 +17,7 @@ import java.util.stream.Stream;
  * @param actual how it stands; as meant where it stands still
  * @param still what it started and what stands still, since {@code place} is off; empty for any other failure
  */
-public record Broken(List<Doing> before, Doing.Foot last, Place place, int meant, int actual, Optional<Place> still) {
+public record Broken(List<Doing> before, Doing last, Place place, int meant, int actual, Optional<Place> still) {
 
     public Broken {
         before = List.copyOf(before);

@@ -1,6 +1,7 @@
 package embrack.core.proof;
 
 import embrack.core.plan.Plan;
+import embrack.core.show.SongId;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
@@ -16,6 +17,9 @@ public sealed interface Doing {
 
     /** A treadle, fader or knob is moved to a position, 0 to 127. */
     record Moved(ControlAt at, int position) implements Doing {}
+
+    /** A player sends what a cue says, or a cue that every song sends. */
+    record Cue(SongId song, int number, boolean always) implements Doing {}
 
     /** Something that no message brought about: a part stands as somebody set it at its box. */
     record ByHand(Place place, int value) implements Doing {}
@@ -38,6 +42,14 @@ public sealed interface Doing {
                                         .orElseGet(() -> Fact.of(foot.at)));
             case Moved moved ->
                 Phrase.of(ROOM, "moved").with("control", moved.at).with("position", moved.position);
+            case Cue cue ->
+                Phrase.of(ROOM, "cue")
+                        .with(
+                                "moment",
+                                plan.book()
+                                        .cue(cue.song, cue.number, cue.always)
+                                        .map(found -> Fact.of(plan.book().song(cue.song), found))
+                                        .orElseGet(() -> new Fact.SongOf(cue.song)));
             case ByHand hand ->
                 Phrase.of(ROOM, "by-hand")
                         .with("part", new Fact.PartOf(hand.place.device(), hand.place.part()))

@@ -58,14 +58,7 @@ final class Look {
         }
         boolean bySide = broken.isPresent() && sides.values().stream().anyMatch(Look::decides);
         return new Seen(
-                (Doing.Foot) transition.doing(),
-                machine.place(place),
-                right,
-                moved,
-                bySide,
-                reach.size(),
-                reach.isWhole(),
-                broken);
+                transition.doing(), machine.place(place), right, moved, bySide, reach.size(), reach.isWhole(), broken);
     }
 
     /** Whether a variable is one that turns round: a side of something that alternates, or what is toggled. */
@@ -147,7 +140,7 @@ final class Look {
     }
 
     private Broken told(List<Doing> way, int meant, int actual) {
-        return new Broken(way, (Doing.Foot) transition.doing(), machine.place(place), meant, actual, Optional.empty());
+        return new Broken(way, transition.doing(), machine.place(place), meant, actual, Optional.empty());
     }
 
     /** Whether what a gesture starts has what it needs, in every state. */
@@ -168,18 +161,12 @@ final class Look {
                 right |= isOn && !stands;
                 if (isOn && stands && broken.isEmpty()) {
                     broken = Optional.of(new Broken(
-                            reach.way(at),
-                            (Doing.Foot) transition.doing(),
-                            by,
-                            1,
-                            0,
-                            Optional.of(machine.place(need.started()))));
+                            reach.way(at), transition.doing(), by, 1, 0, Optional.of(machine.place(need.started()))));
                 }
             }
             done.clear(state);
             reach.clear(state);
         }
-        return new Seen(
-                (Doing.Foot) transition.doing(), by, right, right, false, reach.size(), reach.isWhole(), broken);
+        return new Seen(transition.doing(), by, right, right, false, reach.size(), reach.isWhole(), broken);
     }
 }

@@ -1,5 +1,6 @@
 package embrack.core.proof;
 
+import embrack.core.switches.Moment;
 import embrack.core.world.Place;
 import java.util.Optional;
 
@@ -14,7 +15,7 @@ import java.util.Optional;
  * @param broken the shortest story in which it fails, if there is any
  */
 public record Seen(
-        Doing.Foot gesture,
+        Doing gesture,
         Place place,
         boolean right,
         boolean moved,
@@ -23,13 +24,18 @@ public record Seen(
         boolean whole,
         Optional<Broken> broken) {
 
+    /** Whether the gesture is what a foot does at a moment. */
+    public boolean isAt(Moment moment) {
+        return gesture instanceof Doing.Foot foot && foot.moment() == moment;
+    }
+
     /** A gesture that does what it should however the rig stands. */
-    static Seen always(Doing.Foot gesture, Place place) {
+    static Seen always(Doing gesture, Place place) {
         return new Seen(gesture, place, true, true, false, 1, true, Optional.empty());
     }
 
     /** A gesture that is meant to do nothing in the end, and does nothing. */
-    static Seen never(Doing.Foot gesture, Place place) {
+    static Seen never(Doing gesture, Place place) {
         return new Seen(gesture, place, false, false, false, 1, true, Optional.empty());
     }
 }

@@ -33,6 +33,7 @@ public final class States {
     private final Variables variables;
     private final Machine machine;
     private final Map<Assignment, Own> own = new LinkedHashMap<>();
+    private final Map<CueSent, OwnCue> cues = new LinkedHashMap<>();
     private final BitSet changed = new BitSet();
 
     /**
@@ -41,6 +42,19 @@ public final class States {
      * @param depends what decides about it; empty until it was looked at
      */
     private record Own(Sent sent, List<Transition> gestures, List<Seen> seen, BitSet depends, boolean looked) {}
+
+    /**
+     * What is known of a cue, and of all that send the same.
+     *
+     * @param seen what it does; empty until it was looked at
+     * @param depends what decides about it
+     */
+    private record OwnCue(Transition transition, List<Seen> seen, BitSet depends, boolean looked) {
+
+        OwnCue(Transition transition) {
+            this(transition, List.of(), new BitSet(), false);
+        }
+    }
 
     /** The states of a plan, from power-on. */
     public States(Plan plan, Compiler compiler, Engine engine, Places places) {
@@ -76,6 +90,7 @@ public final class States {
                 known.gestures.forEach(gesture -> changed.or(gesture.touched()));
             }
         }));
+        addCues(new CueGestures(plan, compiler, engine, effects), before);
         machine.add(byHand(places));
         for (ControlAssignment control : plan.switches().controlAssignments()) {
             var compiled = compiler.compile(control);
@@ -88,6 +103,25 @@ public final class States {
                         List.of())));
             }
         }
+    }
+
+    private void addCues(CueGestures made, Optional<States> before) {
+        made.sent().forEach((cue, first) -> {
+            Optional<OwnCue> known = before.map(states -> states.cues.get(cue))
+                    .filter(old -> old.transition.doing().equals(first));
+            OwnCue now = known.orElseGet(() -> {
+                Transition transition = made.transition(cue, first);
+                changed.or(transition.touched());
+                return new OwnCue(transition);
+            });
+            cues.put(cue, now);
+            machine.add(List.of(now.transition));
+        });
+        before.ifPresent(states -> states.cues.forEach((cue, known) -> {
+            if (!cues.containsKey(cue)) {
+                changed.or(known.transition.touched());
+            }
+        }));
     }
 
     /** What hands may set at boxes. */
@@ -134,14 +168,50 @@ public final class States {
         BitSet depends = new BitSet();
         for (Transition transition : known.gestures) {
             depends.or(transition.touched());
-            BitSet places = (BitSet) transition.touched().clone();
-            places.or(transition.targets());
-            places.stream()
+            both(transition.touched(), transition.targets()).stream()
                     .filter(machine::isPlace)
                     .forEach(place -> look(transition, place, depends).ifPresent(seen::add));
             transition.needs().forEach(need -> look(transition, need, depends).ifPresent(seen::add));
         }
         own.put(assignment, new Own(known.sent, known.gestures, List.copyOf(seen), depends, true));
+        return seen;
+    }
+
+    /**
+     * The shortest story in which each cue does not do what is meant, of those that send states. What one turns round
+     * depends on where the show is; there is no story of that here.
+     */
+    public Map<CueSent, Broken> brokenCues() {
+        Map<CueSent, Broken> broken = new LinkedHashMap<>();
+        cues.keySet()
+                .forEach(cue -> of(cue).stream()
+                        .flatMap(seen -> seen.broken().stream())
+                        .reduce((a, b) -> b.length() < a.length() ? b : a)
+                        .ifPresent(story -> broken.put(cue, story)));
+        return broken;
+    }
+
+    private static BitSet both(BitSet some, BitSet others) {
+        BitSet both = (BitSet) some.clone();
+        both.or(others);
+        return both;
+    }
+
+    /** What a cue does at each place that it changes or is meant to change, unless it turns it round. */
+    public List<Seen> of(CueSent cue) {
+        OwnCue known = Objects.requireNonNull(cues.get(cue), () -> cue + " is not sent");
+        if (known.looked && !known.depends.intersects(changed)) {
+            return known.seen;
+        }
+        Transition transition = known.transition;
+        BitSet depends = (BitSet) transition.touched().clone();
+        List<Seen> seen = both(transition.touched(), transition.targets()).stream()
+                .filter(place -> machine.isPlace(place)
+                        && (variables.get(place).isFresh() || !transition.turns(place)))
+                .mapToObj(place -> look(transition, place, depends))
+                .flatMap(Optional::stream)
+                .toList();
+        cues.put(cue, new OwnCue(transition, seen, depends, true));
         return seen;
     }
 
@@ -185,13 +255,13 @@ public final class States {
     private Optional<Seen> look(Transition transition, int place, BitSet depends) {
         if (transition.settlesAsMeant(place)) {
             return transition.isAbout(place)
-                    ? Optional.of(Seen.always((Doing.Foot) transition.doing(), machine.place(place)))
+                    ? Optional.of(Seen.always(transition.doing(), machine.place(place)))
                     : Optional.empty();
         }
         Live done = transition.done(place);
         Live wanted = transition.wanted(place);
         BitSet reads = reads(done, wanted);
-        Doing.Foot gesture = (Doing.Foot) transition.doing();
+        Doing gesture = transition.doing();
         if (isAlike(done, wanted, reads, place)) {
             boolean moves = IntStream.range(0, machine.place(place).aspect().size())
                     .anyMatch(value -> after(done, place, value) != value);

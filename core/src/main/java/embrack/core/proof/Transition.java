@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
 /** A gesture as a step from one state of a rig to the next, with what it is meant to do. */
 final class Transition {
@@ -60,6 +61,11 @@ final class Transition {
     /** Whether the last that is meant for a variable is about it, and does not only put it out. */
     boolean isAbout(int variable) {
         return lastMeant.get(variable) instanceof Effect.Move wanted && wanted.place() == variable;
+    }
+
+    /** Whether it turns a variable round, or is meant to. */
+    boolean turns(int variable) {
+        return Stream.concat(actual.stream(), meant.stream()).anyMatch(effect -> effect.turns(variable));
     }
 
     Doing doing() {

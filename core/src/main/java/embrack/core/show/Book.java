@@ -80,6 +80,13 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows, int las
         return find(id).orElseThrow(() -> new IllegalArgumentException("there is no song \"%s\"".formatted(id)));
     }
 
+    /** A cue by its number: one of a song, or one that every song sends. */
+    public Optional<Cue> cue(SongId song, int number, boolean every) {
+        return every
+                ? always.stream().filter(cue -> cue.number() == number).findFirst()
+                : find(song).flatMap(found -> found.cue(number));
+    }
+
     public Optional<Show> find(ShowId id) {
         return shows.stream().filter(show -> show.id().equals(id)).findFirst();
     }

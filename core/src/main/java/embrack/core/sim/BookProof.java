@@ -11,13 +11,15 @@ import java.util.function.Function;
  *
  * @param songs one for each song, in the order of the book
  * @param run tonight's show, or all songs in the order of the book when there is none
+ * @param breaks what cues do not do in some state, in whatever order
  */
-public record BookProof(List<SongProof> songs, ShowRun run) {
+public record BookProof(List<SongProof> songs, ShowRun run, List<CueBreak> breaks) {
 
-    public static final BookProof NONE = new BookProof(List.of(), ShowRun.NONE);
+    public static final BookProof NONE = new BookProof(List.of(), ShowRun.NONE, List.of());
 
     public BookProof {
         songs = List.copyOf(songs);
+        breaks = List.copyOf(breaks);
     }
 
     public Optional<SongProof> song(SongId id) {
@@ -36,7 +38,13 @@ public record BookProof(List<SongProof> songs, ShowRun run) {
                                 .map(at -> footed(proof, at, switches))
                                 .orElse(proof)))
                         .toList(),
-                run);
+                run,
+                breaks);
+    }
+
+    /** With what cues do not do in some state. */
+    public BookProof withBreaks(List<CueBreak> others) {
+        return new BookProof(songs, run, others);
     }
 
     private CueProof footed(CueProof proof, SwitchAt at, Function<SwitchAt, Optional<Verdict>> switches) {

@@ -6,6 +6,7 @@ import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
+import embrack.core.proof.CueSent;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
@@ -67,7 +68,7 @@ public final class BookProver {
     private final Places places;
     private final Deeds deeds;
     private final List<World> starts;
-    private final Map<Sent, Proven> proven = new HashMap<>();
+    private final Map<CueSent, Proven> proven = new HashMap<>();
     private final Map<SongId, SongProof> songs = new HashMap<>();
     private final Map<SongProof, ShowRunner.Script> scripts = new IdentityHashMap<>();
     private final Map<Single, Map<Socket, Long>> alone = new HashMap<>();
@@ -75,9 +76,6 @@ public final class BookProver {
     private final Map<Assignment, Footwork> feet = new HashMap<>();
     private List<Cue> always = List.of();
     private Switches switches = Switches.NONE;
-
-    /** What a cue sends, whenever it does: two cues that send the same are proven once. */
-    private record Sent(DeviceId player, List<Step> steps, List<Message> raw, boolean leavesOff) {}
 
     /** What is known of all cues that send the same. {@code deed} has what toggling steps are meant to leave. */
     private record Proven(
@@ -147,7 +145,7 @@ public final class BookProver {
                 .toList();
         songs.values().retainAll(kept(proofs));
         scripts.keySet().retainAll(kept(proofs));
-        return new BookProof(proofs, new ShowRunner(plan, this).run(proofs));
+        return new BookProof(proofs, new ShowRunner(plan, this).run(proofs), List.of());
     }
 
     private static Set<SongProof> kept(List<SongProof> proofs) {
@@ -208,15 +206,12 @@ public final class BookProver {
     }
 
     private Proven proven(DeviceId player, Cue cue) {
-        return proven.computeIfAbsent(new Sent(player, cue.steps(), cue.raw(), cue.leavesOff()), sent -> {
+        return proven.computeIfAbsent(CueSent.of(player, cue), sent -> {
             List<CompiledStep> steps = sent.steps().stream()
                     .map(step -> compiler.compile(player, step))
                     .toList();
-            Journey journey = engine.journey(player, timed(steps, sent.raw(), 0));
-            List<Step> byItself = sent.steps().stream()
-                    .filter(step -> step.device().equals(player))
-                    .toList();
-            Deed plain = deeds.of(sent.steps(), byItself, journey);
+            Journey journey = engine.journey(player, Engine.timed(steps, sent.raw(), 0));
+            Deed plain = deeds.of(sent.steps(), sent.byItself(), journey);
             SortedSet<Place> targets = deeds.targets(sent.steps());
             List<Trial> trials =
                     starts.stream().map(start -> trial(start, plain)).toList();
@@ -252,7 +247,7 @@ public final class BookProver {
     }
 
     /** What is said of messages as they are: known where some box of the rig does something with each. */
-    private static Verdict rawVerdict(Sent sent, Outcome once) {
+    private static Verdict rawVerdict(CueSent sent, Outcome once) {
         Set<Message> known = new HashSet<>();
         for (Happened event : once.trace()) {
             if (event instanceof Happened.Arrived arrived && arrived.reading() instanceof Reading.Acts) {
@@ -275,24 +270,6 @@ public final class BookProver {
                         .usual())
                 .max()
                 .orElse(0);
-    }
-
-    /** What a cue sends, each message as soon as what stands before it has waited. */
-    private static List<Engine.Timed> timed(List<CompiledStep> steps, List<Message> raw, long from) {
-        List<Engine.Timed> timed = new ArrayList<>();
-        long at = from;
-        for (CompiledStep step : steps) {
-            at += step.step().waitMillis() * 1_000L;
-            if (step.isSent()) {
-                for (Message message : step.messages()) {
-                    timed.add(new Engine.Timed(message, at));
-                }
-            }
-        }
-        for (Message message : raw) {
-            timed.add(new Engine.Timed(message, at));
-        }
-        return timed;
     }
 
     /** What really happens by a cue, and what is meant. */
@@ -348,7 +325,8 @@ public final class BookProver {
         long first = sentAt(cues, 0);
         List<Engine.Timed> messages = new ArrayList<>();
         for (CueProof cue : cues) {
-            messages.addAll(timed(cue.steps(), cue.cue().raw(), cue.sentMicros().orElseThrow() - first));
+            messages.addAll(
+                    Engine.timed(cue.steps(), cue.cue().raw(), cue.sentMicros().orElseThrow() - first));
         }
         messages.sort(Comparator.comparingLong(Engine.Timed::atMicros));
         return crowds.computeIfAbsent(new Crowd(player, messages), this::worst)

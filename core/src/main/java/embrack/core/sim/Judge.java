@@ -39,8 +39,8 @@ final class Judge {
         return here.stream().anyMatch(Seen::bySide)
                 || here.stream()
                         .anyMatch(one -> here.stream()
-                                .anyMatch(other -> one.gesture().moment() == Moment.PRESS
-                                        && other.gesture().moment() == Moment.AGAIN
+                                .anyMatch(other -> one.isAt(Moment.PRESS)
+                                        && other.isAt(Moment.AGAIN)
                                         && one.broken().isPresent()
                                                 != other.broken().isPresent()));
     }

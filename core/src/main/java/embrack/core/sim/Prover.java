@@ -6,10 +6,13 @@ import embrack.core.compile.Compiler;
 import embrack.core.midi.DataByte;
 import embrack.core.plan.Plan;
 import embrack.core.proof.Broken;
+import embrack.core.proof.CueSent;
 import embrack.core.proof.Seen;
 import embrack.core.proof.Sent;
 import embrack.core.proof.States;
 import embrack.core.rig.DeviceId;
+import embrack.core.show.CueAt;
+import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Duty;
@@ -29,6 +32,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -110,6 +114,26 @@ public final class Prover {
                 .toList();
     }
 
+    /** What cues do not do in some state, in whatever order they come. */
+    public List<CueBreak> breaks() {
+        Map<CueSent, Broken> broken = states.brokenCues();
+        Map<CueSent, List<CueAt>> cues = new LinkedHashMap<>();
+        for (Song song : broken.isEmpty() ? List.<Song>of() : plan.book().songs()) {
+            plan.player(song).ifPresent(player -> {
+                plan.book()
+                        .always()
+                        .forEach(cue -> cues.computeIfAbsent(CueSent.of(player, cue), k -> new ArrayList<>())
+                                .add(CueAt.whole(song.id())));
+                song.cues()
+                        .forEach(cue -> cues.computeIfAbsent(CueSent.of(player, cue), k -> new ArrayList<>())
+                                .add(new CueAt(song.id(), cue.number())));
+            });
+        }
+        return broken.entrySet().stream()
+                .map(each -> new CueBreak(each.getValue(), cues.getOrDefault(each.getKey(), List.of())))
+                .toList();
+    }
+
     /** The switches whose duty is to make safe or to stop all, each proven whole. */
     public List<MakeSafe> safety() {
         return plan.switches().assignments().stream()
@@ -172,7 +196,7 @@ public final class Prover {
             around(sent, byMoment);
         }
         List<Seen> seen = states.of(assignment).stream()
-                .filter(s -> moments.contains(s.gesture().moment()))
+                .filter(s -> moments.stream().anyMatch(s::isAt))
                 .toList();
         Outcome once = engine.play(start, Objects.requireNonNull(byMoment.get(gesture)));
         Proof.Arrival last = arrival(compiled, gesture, once, byMoment);

@@ -53,6 +53,7 @@ public record Rehearsal(World start, World before, World state, int treads, List
                 switch (tread) {
                     case Tread.OnSwitch foot -> done(engine, foot);
                     case Tread.OnControl move -> engine.settled(state, new Event.Move(move.at(), move.position()));
+                    case Tread.ByCue cue -> engine.cue(state, cue.song(), cue.number(), cue.every());
                     case Tread.ByHand hand -> engine.settled(state, new Event.Set(hand.place(), hand.value()));
                 };
         List<Happened> trace = done.trace().stream()

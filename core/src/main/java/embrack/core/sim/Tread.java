@@ -9,6 +9,7 @@ import embrack.core.plan.Plan;
 import embrack.core.proof.Broken;
 import embrack.core.proof.Doing;
 import embrack.core.rig.DeviceId;
+import embrack.core.show.SongId;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
@@ -49,6 +50,9 @@ public sealed interface Tread {
     /** Somebody sets a part at its box. */
     record ByHand(Place place, int value) implements Tread {}
 
+    /** A player sends a cue of a song, or one that every song sends. */
+    record ByCue(SongId song, int number, boolean every) implements Tread {}
+
     /** In one word for links and files: {@code tap.quay-board.1.3}. */
     default String key() {
         return switch (this) {
@@ -57,6 +61,7 @@ public sealed interface Tread {
                 "move.%s.%s.%d.%d.%d"
                         .formatted(
                                 move.at.box(), move.at.type().key(), move.at.bank(), move.at.number(), move.position);
+            case ByCue cue -> "%s.%s.%d".formatted(cue.every ? "every" : "cue", cue.song, cue.number);
             case ByHand hand ->
                 "hand.%s.%s.%s.%d"
                         .formatted(
@@ -80,6 +85,8 @@ public sealed interface Tread {
                                     Integer.parseInt(words[3]),
                                     Integer.parseInt(words[4])),
                             within(words[5], 128)));
+                case "cue", "every" ->
+                    Optional.of(new ByCue(new SongId(words[1]), Integer.parseInt(words[2]), words[0].equals("every")));
                 case "hand" -> {
                     Aspect aspect = Aspect.valueOf(words[3].toUpperCase(Locale.ROOT));
                     yield Optional.of(new ByHand(
@@ -111,6 +118,9 @@ public sealed interface Tread {
         return switch (this) {
             case OnSwitch tread -> plan.has(tread.at);
             case OnControl move -> plan.has(move.at);
+            case ByCue cue ->
+                plan.book().cue(cue.song, cue.number, cue.every).isPresent()
+                        && plan.book().find(cue.song).isPresent();
             case ByHand hand ->
                 plan.rig().find(hand.place.device()).isPresent()
                         && plan.rig()
@@ -132,6 +142,7 @@ public sealed interface Tread {
                         case Doing.Foot foot ->
                             of(compiler.compile(plan.switches().at(foot.at())), foot);
                         case Doing.Moved moved -> List.of(new OnControl(moved.at(), moved.position()));
+                        case Doing.Cue cue -> List.of(new ByCue(cue.song(), cue.number(), cue.always()));
                         case Doing.ByHand hand -> List.of(new ByHand(hand.place(), hand.value()));
                         case Doing.Left left -> List.of(new ByHand(left.place(), left.value()));
                     });

@@ -1,6 +1,7 @@
 package embrack.core.world;
 
 import embrack.core.compile.CompiledControl;
+import embrack.core.compile.CompiledStep;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Sending;
@@ -12,11 +13,15 @@ import embrack.core.midi.Wire;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.show.Cue;
+import embrack.core.show.SongId;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
+import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.way.Ways;
 import embrack.core.world.Hands.Held;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -253,11 +258,55 @@ public final class Engine {
      */
     public record Timed(Message message, long atMicros) {}
 
+    /**
+     * What a player sends for steps and messages as they are, each message as soon as what stands before it has waited.
+     *
+     * @param from when it begins, in microseconds
+     */
+    public static List<Timed> timed(List<CompiledStep> steps, List<Message> raw, long from) {
+        List<Timed> timed = new ArrayList<>();
+        long at = from;
+        for (CompiledStep step : steps) {
+            at += step.step().waitMillis() * 1_000L;
+            if (step.isSent()) {
+                for (Message message : step.messages()) {
+                    timed.add(new Timed(message, at));
+                }
+            }
+        }
+        for (Message message : raw) {
+            timed.add(new Timed(message, at));
+        }
+        return timed;
+    }
+
     /** Where messages go that a player sends at times of their own, from rest and without faults. */
     public Journey journey(DeviceId sender, List<Timed> messages) {
         Flow flow = new Flow(pieces, rig, Faults.NONE, UnderWay.QUIET);
         ways.outputs(sender).forEach(output -> messages.forEach(timed -> flow.send(output, timed)));
         return flow.untilQuiet();
+    }
+
+    /**
+     * What a player sends for a cue, from rest, and when all has come to rest again; nothing where no such cue is.
+     *
+     * @param every whether it is one that every song sends
+     */
+    public Outcome cue(World before, SongId song, int number, boolean every) {
+        Optional<Cue> cue = plan.book().cue(song, number, every);
+        Optional<DeviceId> player = plan.book().find(song).flatMap(plan::player);
+        if (cue.isEmpty() || player.isEmpty()) {
+            return quiet(before);
+        }
+        DeviceId from = player.get();
+        World moved = before;
+        for (Step step : cue.get().steps()) {
+            moved = step.device().equals(from) ? moved.after(from, List.of(step.action())) : moved;
+        }
+        List<CompiledStep> steps = cue.get().steps().stream()
+                .map(step -> compiler.compile(from, step))
+                .toList();
+        return play(moved, journey(from, timed(steps, cue.get().raw(), 0)));
     }
 
     /** What a journey does to a rig at rest, and when all has come to rest again. */

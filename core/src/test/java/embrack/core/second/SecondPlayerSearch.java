@@ -20,7 +20,7 @@ import java.util.TreeMap;
  */
 final class SecondPlayerSearch {
 
-    private static final int MOST_STATES = Integer.getInteger("embrack.states", 150);
+    private static final int MOST_STATES = Integer.getInteger("embrack.states", 300);
     private static final int FEET = 2;
     private static final long REST = 100_000_000;
 

@@ -14,6 +14,7 @@ public final class SongRules {
             new WaitsInQueue(),
             new WrongWayRound(),
             new AfterJump(),
+            new DependsOnBefore(),
             new SentTwice(),
             new SameInstant(),
             new FootAgainstCue(),

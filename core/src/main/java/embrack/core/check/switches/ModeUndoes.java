@@ -61,8 +61,8 @@ final class ModeUndoes implements Rule {
                 && proof.moment() == Moment.PRESS
                 && !proof.compiled().byItself().isEmpty()
                 && proof.seen().stream()
-                        .allMatch(seen -> seen.gesture().moment() != Moment.PRESS
-                                || seen.broken().isEmpty())
+                        .allMatch(seen ->
+                                !seen.isAt(Moment.PRESS) || seen.broken().isEmpty())
                 && (remedy(plan, proof).isPresent()
                         || new OtherHardware(plan, proof.at().board())
                                 .remedy(board -> board.modes().contains(SwitchMode.ONE_SHOT))

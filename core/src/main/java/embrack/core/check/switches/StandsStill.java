@@ -13,6 +13,7 @@ import embrack.core.check.rule.Topic;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.plan.Plan;
 import embrack.core.proof.Broken;
+import embrack.core.proof.Doing;
 import embrack.core.sim.Proof;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
@@ -54,7 +55,7 @@ final class StandsStill implements Rule {
                         "add",
                         new SwitchEdit.AddSteps(
                                 proof.at(),
-                                broken.last().moment(),
+                                broken.last() instanceof Doing.Foot foot ? foot.moment() : proof.moment(),
                                 List.of(new Step(broken.place().device(), action)))));
         Found found = found(severity)
                 .about(proof.at())
