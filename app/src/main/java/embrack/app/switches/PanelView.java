@@ -328,6 +328,7 @@ record PanelView(
             case Obstacle.CannotShape o -> "neither box can be given a range";
             case Obstacle.NoPath o -> "no link leads there";
             case Obstacle.KeptBack o -> Spoken.of(plan).say(o.where());
+            case Obstacle.OneNumber o -> "one more than the control sends as it moves";
             case Obstacle.OneTooMany o -> "one more than the board sends in a press";
         };
     }

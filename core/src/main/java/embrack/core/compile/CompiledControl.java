@@ -30,6 +30,10 @@ public record CompiledControl(ControlAssignment controlAssignment, List<Compiled
             at = List.copyOf(at);
         }
 
+        CompiledTarget stoppedBy(Obstacle other) {
+            return new CompiledTarget(target, at, way, Optional.of(other));
+        }
+
         public boolean isSent() {
             return !at.isEmpty() && obstacle.map(Obstacle::isSentAllTheSame).orElse(true);
         }
@@ -39,7 +43,9 @@ public record CompiledControl(ControlAssignment controlAssignment, List<Compiled
     public List<Sending> sendings(int position) {
         return targets.stream()
                 .filter(CompiledTarget::isSent)
-                .map(target -> new Sending(target.at().get(position)))
+                .map(target -> target.at().get(position))
+                .distinct()
+                .map(Sending::new)
                 .toList();
     }
 

@@ -29,8 +29,10 @@ import embrack.core.switches.Target;
 import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
@@ -116,11 +118,20 @@ public final class Compiler {
 
     /** What one treadle, fader or knob sends. */
     public CompiledControl compile(ControlAssignment controlAssignment) {
-        return new CompiledControl(
-                controlAssignment,
-                controlAssignment.targets().stream()
-                        .map(target -> compile(controlAssignment.at(), target))
-                        .toList());
+        int most = plan.controls(controlAssignment.at()).numbers();
+        List<CompiledControl.CompiledTarget> compiled = new ArrayList<>();
+        Set<List<Message>> sent = new HashSet<>();
+        for (Target target : controlAssignment.targets()) {
+            CompiledControl.CompiledTarget next = compile(controlAssignment.at(), target);
+            if (next.isSent() && !sent.contains(next.at()) && sent.size() >= most) {
+                next = next.stoppedBy(new Obstacle.OneNumber(most));
+            }
+            if (next.isSent()) {
+                sent.add(next.at());
+            }
+            compiled.add(next);
+        }
+        return new CompiledControl(controlAssignment, compiled);
     }
 
     /** What a switch does down and up: what was chosen, or the plainest that serves its steps. */

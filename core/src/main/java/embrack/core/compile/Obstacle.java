@@ -49,6 +49,9 @@ public sealed interface Obstacle {
     /** The board has already sent all that it can in one press. */
     record OneTooMany() implements Obstacle {}
 
+    /** The control sends other messages already as it moves. {@code most} is how many it can. */
+    record OneNumber(int most) implements Obstacle {}
+
     /** Whether the message is on the cable all the same. */
     default boolean isSentAllTheSame() {
         return this instanceof NoPath || this instanceof KeptBack || this instanceof CannotShape;

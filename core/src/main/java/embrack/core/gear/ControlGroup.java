@@ -16,6 +16,7 @@ import java.util.TreeSet;
  * @param sends what they can send, at least one type
  * @param channel the channel they keep whatever the box is set to, as pads often do
  * @param shaping what the box makes of their way before it sends it
+ * @param numbers how many different messages one of them can send as it moves, 1 to 16
  */
 public record ControlGroup(
         ControlType type,
@@ -23,7 +24,11 @@ public record ControlGroup(
         int columns,
         SortedSet<MessageType> sends,
         Optional<Channel> channel,
-        Shaping shaping) {
+        Shaping shaping,
+        int numbers) {
+
+    /** No control is known that sends more. */
+    public static final int MOST_NUMBERS = 16;
 
     public ControlGroup {
         sends = Collections.unmodifiableSortedSet(new TreeSet<>(sends));
@@ -33,15 +38,19 @@ public record ControlGroup(
         if (columns < 1 || columns > count) {
             throw new IllegalArgumentException("a row has 1 to %d %s, was %d".formatted(count, type.plural(), columns));
         }
+        if (numbers < 1 || numbers > MOST_NUMBERS) {
+            throw new IllegalArgumentException(
+                    "one of %s sends 1 to %d messages, was %d".formatted(type.plural(), MOST_NUMBERS, numbers));
+        }
         if (sends.isEmpty()) {
             throw new IllegalArgumentException("%s send at least one type of message".formatted(type.plural()));
         }
     }
 
-    /** Controls that send their way as it is. */
+    /** Controls that send their way as it is, by one message. */
     public ControlGroup(
             ControlType type, int count, int columns, SortedSet<MessageType> sends, Optional<Channel> channel) {
-        this(type, count, columns, sends, channel, Shaping.NONE);
+        this(type, count, columns, sends, channel, Shaping.NONE, 1);
     }
 
     /** The group in words: "8 faders, send control changes". */
@@ -52,6 +61,7 @@ public record ControlGroup(
                         count == 1 ? "sends" : "send",
                         Words.list(sends.stream().map(MessageType::plural).toList()),
                         channel.map(c -> ", always on channel " + c.number()).orElse("")
-                                + (shaping == Shaping.NONE ? "" : ", with " + shaping.words()));
+                                + (shaping == Shaping.NONE ? "" : ", with " + shaping.words())
+                                + (numbers == 1 ? "" : ", %d messages each".formatted(numbers)));
     }
 }

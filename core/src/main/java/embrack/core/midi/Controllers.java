@@ -15,6 +15,9 @@ public final class Controllers {
     public static final int BANK_SELECT = 0;
     public static final int BANK_SELECT_LOW = 32;
 
+    /** The fine half of a controller lies so far above it. Source: MIDI 1.0 Detailed Specification, table III. */
+    private static final int FINE = 32;
+
     /** From here on the numbers are channel mode messages, not controllers. */
     public static final int FIRST_MODE = 120;
 
@@ -103,6 +106,11 @@ public final class Controllers {
                             .formatted(controller, Controllers.name(controller).orElseThrow());
             };
         }
+    }
+
+    /** The controller of which this one is the fine half: 32 to 63 are those of 0 to 31; empty for any other. */
+    public static Optional<Integer> coarse(int controller) {
+        return controller >= FINE && controller < 2 * FINE ? Optional.of(controller - FINE) : Optional.empty();
     }
 
     /** Why a number is better not chosen freely; empty when it may be. */

@@ -2,8 +2,10 @@ package embrack.core.numbers;
 
 import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
+import embrack.core.chart.Trigger;
 import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
+import embrack.core.midi.Controllers;
 import embrack.core.midi.MessageType;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -12,6 +14,7 @@ import embrack.core.show.Book;
 import embrack.core.show.Cue;
 import embrack.core.switches.Switches;
 import embrack.core.way.Ways;
+import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -84,6 +87,25 @@ public final class Allocator {
     /** Why a number is better not chosen for a message; empty when it may be. */
     public static Optional<Phrase> objection(MessageType type, int number) {
         return Reserved.why(type, number);
+    }
+
+    /**
+     * Why it is better not to give a number to something of a box: it is the fine half of a level that the box has.
+     * Source: MIDI 1.0 Detailed Specification, table III.
+     */
+    public static Optional<Phrase> fineHalf(Rig rig, DeviceId device, MessageType type, int number) {
+        return Controllers.coarse(number)
+                .filter(coarse -> type == MessageType.CONTROL_CHANGE)
+                .flatMap(coarse -> rig.chart(device).rows().stream()
+                        .filter(row -> row.verb().takesAmount()
+                                && row.last() instanceof Trigger.Voice voice
+                                && voice.type() == MessageType.CONTROL_CHANGE
+                                && voice.number() == coarse)
+                        .findFirst()
+                        .map(row -> Phrase.of("core/numbers", "fine-half")
+                                .with("number", number)
+                                .with("coarse", coarse)
+                                .with("part", new Fact.PartOf(device, row.part().id()))));
     }
 
     private Rig settle() {

@@ -5,6 +5,7 @@ import embrack.core.midi.DataByte;
 import embrack.core.midi.MessageType;
 import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -49,7 +50,7 @@ final class Reserved {
         return reserved.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    /** All numbers that may be chosen, those to take first in front. */
+    /** All numbers that may be chosen, those to take first in front, fine halves last. */
     static List<Integer> free(MessageType type) {
         if (type != MessageType.CONTROL_CHANGE) {
             return IntStream.rangeClosed(0, DataByte.MAX).boxed().toList();
@@ -59,6 +60,8 @@ final class Reserved {
                         IntStream.rangeClosed(0, DataByte.MAX).filter(n -> !UNDEFINED.contains(n)))
                 .filter(number -> why(type, number).isEmpty())
                 .boxed()
+                .sorted(Comparator.comparing(
+                        number -> Controllers.coarse(number).isPresent()))
                 .toList();
     }
 }

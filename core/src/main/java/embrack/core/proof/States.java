@@ -206,8 +206,7 @@ public final class States {
         Transition transition = known.transition;
         BitSet depends = (BitSet) transition.touched().clone();
         List<Seen> seen = both(transition.touched(), transition.targets()).stream()
-                .filter(place -> machine.isPlace(place)
-                        && (variables.get(place).isFresh() || !transition.turns(place)))
+                .filter(place -> machine.isPlace(place) && (variables.get(place).isFresh() || !transition.turns(place)))
                 .mapToObj(place -> look(transition, place, depends))
                 .flatMap(Optional::stream)
                 .toList();

@@ -19,6 +19,7 @@ import embrack.core.MappingFaults;
 import embrack.core.Mixers;
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
+import embrack.core.StateFaults;
 import embrack.core.WiringFaults;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
@@ -202,6 +203,7 @@ class RuleTests {
                 "switches.also-moves",
                 "switches.cannot-send",
                 "switches.channel-mismatch",
+                "switches.not-as-meant",
                 "switches.sends-its-own",
                 "switches.too-many-messages",
                 "gear.chart-contradicts-box");
@@ -213,7 +215,8 @@ class RuleTests {
     }
 
     static Stream<Fault> faults() {
-        return Stream.concat(WiringFaults.all().stream(), MappingFaults.all().stream());
+        return Stream.of(WiringFaults.all(), MappingFaults.all(), StateFaults.all())
+                .flatMap(List::stream);
     }
 
     /** Rigs with one mistake each: found, and silent when it is mended, by hand or by the button. */
@@ -289,6 +292,7 @@ class RuleTests {
                         "controls.jumps",
                         "controls.not-as-meant",
                         "controls.reversed",
+                        "controls.shares-a-level",
                         "controls.stopped",
                         "gear.chart-contradicts-box",
                         "place.no-kill-switch",

@@ -3,19 +3,12 @@ package embrack.core.proof;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.Sketch;
-import embrack.core.chart.Chart;
+import embrack.core.StoryRig;
 import embrack.core.chart.ChartReading;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
-import embrack.core.edit.GearEdit;
 import embrack.core.edit.HandEdit;
 import embrack.core.edit.SwitchEdit;
-import embrack.core.gear.Kind;
-import embrack.core.gear.Model;
-import embrack.core.gear.ModelId;
-import embrack.core.gear.SwitchMode;
-import embrack.core.gear.text.BoxReading;
-import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.MakeSafe;
@@ -33,26 +26,15 @@ import embrack.core.world.Engine;
 import embrack.core.world.World;
 import java.math.BigInteger;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Faults that only some order of presses shows, each beside a twin that has none. */
 class StoryTests {
-
-    private static final String LIGHTS =
-            "on Chase 1..2: cc 1..2 over 63; off Chase 1..2: cc 1..2 under 64; toggle Auto: note 9; on Haze: note 7;"
-                    + " off Haze: note 8; needs Auto: Chase 1..2";
-    private static final String PATCH =
-            "programs from 1; select Patch 1..3: cc 0 = 1 + pc 1..3; select Tone 1..3: cc 0 = 2 + pc 1..3";
-    private static final String LOOPS = "play Track 1..2: cc 81..82 over 63; stop all Tracks: cc 80 over 63;"
-            + " stop Track 1..2: cc 83..84 over 63";
-    private static final String KEEPS = LOOPS + "; kept at power-off: Track 1";
 
     /**
      * Steps of switches ("1: toggle:chase-1; 2 hold: ..."), modes of switches ("1 alternating"), the switch that is
@@ -82,7 +64,7 @@ class StoryTests {
             """)
     void aStoryIsTheShortest(
             String name, String chart, String steps, String modes, String asked, Verdict verdict, String story) {
-        Plan plan = plan(chart(chart), steps, modes);
+        Plan plan = StoryRig.of(StoryRig.chart(chart), steps, modes);
         Proof proof = Report.of(plan).proof(at(asked)).orElseThrow();
         assertThat(proof.verdict()).as(proof.seen().toString()).isEqualTo(verdict);
         assertThat(proof.broken().map(StoryTests::words)).isEqualTo(Optional.ofNullable(story));
@@ -106,7 +88,7 @@ class StoryTests {
             """)
     void handsChangeWhatHolds(
             String name, String chart, String hands, String steps, String modes, Verdict verdict, String story) {
-        Plan bare = plan(chart(chart), steps, modes);
+        Plan bare = StoryRig.of(StoryRig.chart(chart), steps, modes);
         var box = new DeviceId("box");
         Plan plan = hands.startsWith("by hand ")
                 ? new HandEdit.WorkByHand(box, hands.substring(8)).apply(bare)
@@ -121,7 +103,8 @@ class StoryTests {
 
     @Test
     void aStoryIsToldByTheNamesOnTheTape() {
-        Plan plan = plan(LIGHTS, "1: on:chase-1 + toggle:auto; 2: on:chase-2 + toggle:auto", "");
+        Plan plan =
+                StoryRig.of(StoryRig.chart("LIGHTS"), "1: on:chase-1 + toggle:auto; 2: on:chase-2 + toggle:auto", "");
         plan = new SwitchEdit.NameSwitch(at("1"), "Verse").apply(plan);
         plan = new SwitchEdit.NameSwitch(at("2"), "Chorus").apply(plan);
         Broken broken = Report.of(plan).proof(at("2")).orElseThrow().broken().orElseThrow();
@@ -131,7 +114,7 @@ class StoryTests {
 
     @Test
     void whatIsTurnedRoundTwiceShowsNothing() {
-        Plan plan = plan(chart("LAMP"), "1: toggle:lamp", "");
+        Plan plan = StoryRig.of(StoryRig.chart("LAMP"), "1: toggle:lamp", "");
         Step toggle = plan.switches().at(at("1")).steps().getFirst();
         plan = plan.withSwitches(
                 plan.switches().with(plan.switches().at(at("1")).withStep(Moment.PRESS, toggle)));
@@ -149,7 +132,7 @@ class StoryTests {
         String plays = IntStream.rangeClosed(1, 31)
                 .mapToObj(n -> "%d: play:track-%d".formatted(n, n))
                 .collect(Collectors.joining("; "));
-        Plan plan = plan(tracks, plays + "; 32: stop-all:tracks", "");
+        Plan plan = StoryRig.of(tracks, plays + "; 32: stop-all:tracks", "");
         plan = plan.withSwitches(
                 plan.switches().with(plan.switches().at(at("32")).withDuty(Optional.of(Duty.KILL))));
         MakeSafe kill = Report.of(plan).safety().getFirst();
@@ -163,9 +146,9 @@ class StoryTests {
         String scenes = IntStream.rangeClosed(1, 24)
                 .mapToObj(n -> "%d: recall:scene-%d".formatted(n, n))
                 .collect(Collectors.joining("; "));
-        Report whole = Report.of(plan("recall Scene 1..24: cc 1..24", scenes, "all alternating"));
+        Report whole = Report.of(StoryRig.of("recall Scene 1..24: cc 1..24", scenes, "all alternating"));
         assertThat(whole.proofs()).hasSize(24).allMatch(proof -> proof.verdict() == Verdict.EXACT);
-        Report half = Report.of(plan("recall Scene 1..24: cc 1..24 over 63", scenes, "all alternating"));
+        Report half = Report.of(StoryRig.of("recall Scene 1..24: cc 1..24 over 63", scenes, "all alternating"));
         assertThat(half.proofs()).hasSize(24).allMatch(proof -> proof.verdict() == Verdict.EVERY_OTHER);
         assertThat(half.proofs().getLast().broken().map(StoryTests::words)).contains("24 1 24");
     }
@@ -206,67 +189,7 @@ class StoryTests {
                 .collect(Collectors.joining(" "));
     }
 
-    private static String chart(String name) {
-        return switch (name) {
-            case "LIGHTS" -> LIGHTS;
-            case "LOOPS" -> LOOPS;
-            case "KEEPS" -> KEEPS;
-            case "HALF" -> "play Track 1: cc 5 over 63; stop Track 1: cc 5 under 64";
-            case "REEL" -> "toggle play Reel: cc 5 over 63; kept at power-off: Reel";
-            case "PATCH" -> PATCH;
-            case "BANKS" -> PATCH.replace("cc 0 = 1 + pc", "pc");
-            case "LAMP" -> "toggle Lamp: cc 5";
-            case "HAZE" -> "on Haze 1..2: note 7..8; off Haze 1..2: note 9..10";
-            case "HANDS" -> "toggle Lamp: cc 5; also by hand: Lamp";
-            default -> "on Fan: cc 5 over 63; off Fan: cc 5 under 64; also by hand: Fan";
-        };
-    }
-
     private static SwitchAt at(String number) {
         return Sketch.at("board " + number);
-    }
-
-    private static Plan plan(String chart, String steps, String modes) {
-        Sketch sketch = Sketch.of("Story");
-        sketch.edit(new GearEdit.AddDevice("Board", box("board", Kind.FLOOR_BOARD, """
-                        port MIDI OUT: 5-pin out
-                        switches: 32 in rows of 8, send note, cc, pc, 8 a press
-                        gestures: press, release, hold
-                        modes: one-shot, momentary, alternating
-                        """, "")))
-                .edit(new GearEdit.AddDevice("Box", box("box", Kind.LIGHT_DESK, """
-                        port MIDI IN: 5-pin in
-                        setting MIDI receive channel: 1..16, factory 2
-                        """, chart)))
-                .link("board.out > box.in");
-        for (String part : steps.split("; ")) {
-            String[] ends = part.split(": ");
-            String[] where = ends[0].split(" ");
-            Moment moment = where.length == 1 ? Moment.PRESS : Moment.valueOf(where[1].toUpperCase(Locale.ROOT));
-            for (String step : ends[1].split(" \\+ ")) {
-                sketch.then("board " + where[0], moment, "box " + step);
-            }
-        }
-        if (modes != null && !modes.isEmpty()) {
-            String[] mode = modes.split(" ");
-            sketch.plan().switches().assignments().stream()
-                    .map(assignment -> String.valueOf(assignment.at().number()))
-                    .filter(number -> mode[0].equals("all") || mode[0].equals(number))
-                    .forEach(number ->
-                            sketch.mode("board " + number, SwitchMode.valueOf(mode[1].toUpperCase(Locale.ROOT))));
-        }
-        return sketch.plan();
-    }
-
-    /** A box; behind two strokes stands what it really does, where that is not what its chart says. */
-    private static Model box(String id, Kind kind, String text, String chart) {
-        List<Chart> texts = Stream.of((chart + " // ").split(" // ", -1))
-                .limit(2)
-                .map(each -> Chart.of(each.replace("; ", "\n")))
-                .toList();
-        return BoxReading.of(text)
-                .box()
-                .orElseThrow()
-                .model(new ModelId(id), new TapeLabel(id), kind, texts.getFirst(), texts.getLast());
     }
 }

@@ -117,8 +117,20 @@ public final class ModelLayout {
                         Shaping.NONE,
                         "what the box makes of their way before it sends it",
                         ControlGroup::shaping);
+                var numbers = t.or(
+                        "numbers",
+                        whole(1, ControlGroup.MOST_NUMBERS),
+                        1,
+                        "how many different messages one of them can send as it moves",
+                        ControlGroup::numbers);
                 return g -> new ControlGroup(
-                        g.get(type), g.get(count), g.get(columns), g.get(sends), g.get(channel), g.get(shaping));
+                        g.get(type),
+                        g.get(count),
+                        g.get(columns),
+                        g.get(sends),
+                        g.get(channel),
+                        g.get(shaping),
+                        g.get(numbers));
             });
 
     static final Layout<Object, Setting> SETTING =

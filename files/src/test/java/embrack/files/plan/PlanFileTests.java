@@ -213,6 +213,22 @@ class PlanFileTests {
                         .isEmpty());
     }
 
+    /** Small rigs that fail in some order of presses only, and the same mended. */
+    @ParameterizedTest
+    @MethodSource("embrack.core.StateFaults#all")
+    void aFileThatFailsInSomeStateSaysThat(Fault fault) throws IOException {
+        String text = Files.readString(Path.of("src/test/resources/state-faults/%s.json".formatted(fault.name())));
+        Plan plan = PlanFile.read(text);
+        assertThat(plan).isEqualTo(fault.faulty());
+        List<Finding> findings = Report.of(plan).findings();
+        assertThat(findings).extracting(Finding::code).containsOnly(fault.code());
+        assertThat(findings.getFirst().severity()).isEqualTo(fault.severity());
+        Told told = Told.of(findings.getFirst(), plan);
+        assertThat(List.of(told.where(), told.what())).isEqualTo(List.of(fault.where(), fault.what()));
+        assertThat(Report.of(PlanFile.read(PlanFile.write(fault.mended()))).findings())
+                .isEmpty();
+    }
+
     /** Whole evenings with one fault of the show each. */
     @ParameterizedTest
     @MethodSource("embrack.core.ShowFaults#all")

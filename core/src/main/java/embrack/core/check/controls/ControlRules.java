@@ -6,8 +6,13 @@ import java.util.List;
 /** The rules of this package. */
 public final class ControlRules {
 
-    public static final List<Rule> ALL =
-            List.of(new ControlStopped(), new ControlNotAsMeant(), new AboveUnity(), new Jumps(), new Reversed());
+    public static final List<Rule> ALL = List.of(
+            new ControlStopped(),
+            new ControlNotAsMeant(),
+            new AboveUnity(),
+            new Jumps(),
+            new SharesALevel(),
+            new Reversed());
 
     private ControlRules() {}
 }

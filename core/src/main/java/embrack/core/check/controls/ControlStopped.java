@@ -58,6 +58,7 @@ final class ControlStopped implements Rule {
                 found.cause("cannot-shape")
                         .with("heel", target.shown(target.at(0).amount().orElseThrow()))
                         .with("toe", target.shown(target.at(127).amount().orElseThrow()));
+            case Obstacle.OneNumber o -> found.cause("one-number").with("most", o.most());
             case Obstacle.KeptBack o -> found.cause("kept-back").with("stop", o.where());
             default -> found.cause("no-link");
         };

@@ -12,7 +12,7 @@ import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Target;
 import java.util.stream.Stream;
 
-/** A level jumps to where the control happens to stand. */
+/** A level jumps to where the control happens to stand, and no other control moves it. */
 final class Jumps implements Rule {
 
     private static final int HALF_WAY = 64;
@@ -26,7 +26,9 @@ final class Jumps implements Rule {
     public Stream<Finding> check(Subject subject) {
         return subject.plan().switches().controlAssignments().stream()
                 .filter(controlAssignment -> controlAssignment.takeover() == Takeover.JUMP
-                        && !controlAssignment.targets().isEmpty())
+                        && !controlAssignment.targets().isEmpty()
+                        && SharesALevel.shared(subject.plan(), controlAssignment)
+                                .isEmpty())
                 .map(controlAssignment -> finding(controlAssignment));
     }
 

@@ -45,13 +45,15 @@ final class BoardsFight implements Rule {
                 .flatMap(one -> plan.switches().assignments().stream()
                         .filter(other -> other != one
                                 && !(alternating.contains(other) && other.at().compareTo(one.at()) < 0)
-                                && parts(other).stream().anyMatch(parts(one)::contains))
+                                && parts(plan, other).stream().anyMatch(parts(plan, one)::contains))
                         .limit(1)
                         .map(other -> finding(plan, one, other)));
     }
 
-    private static Set<Part> parts(Assignment assignment) {
+    /** What a switch changes; not what its box can only turn round, of which {@link TurnsRound} tells. */
+    private static Set<Part> parts(Plan plan, Assignment assignment) {
         return assignment.steps().stream()
+                .filter(s -> !plan.rig().chart(s.device()).isByToggle(s.action()))
                 .map(s -> new Part(
                         s.device(), s.action().part(), s.action().verb().aspect()))
                 .collect(Collectors.toSet());

@@ -29,6 +29,11 @@ final class ReservedNumber implements Rule {
                 .flatMap(device -> device.learned().entrySet().stream()
                         .flatMap(e -> Allocator.objection(
                                 e.getValue().type(), e.getValue().number())
+                                .or(() -> Allocator.fineHalf(
+                                        subject.plan().rig(),
+                                        device.id(),
+                                        e.getValue().type(),
+                                        e.getValue().number()))
                                 .map(why -> finding(device, e.getKey(), e.getValue(), why))
                                 .stream()));
     }

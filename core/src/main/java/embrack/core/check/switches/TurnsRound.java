@@ -25,7 +25,10 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** A state is wanted of a box that can only turn it round: right, until it is so already. Said once a box. */
+/**
+ * A state is wanted of a box that can only turn it round: right, until it is so already. Said once a box; graver where a
+ * switch is at the wrong side from the start.
+ */
 final class TurnsRound implements Rule {
 
     @Override
@@ -50,9 +53,10 @@ final class TurnsRound implements Rule {
                 .filter(step -> plan.rig().chart(step.device()).isByToggle(step.action()))
                 .map(TurnsRound::place)
                 .collect(Collectors.toSet());
-        return proof.verdict() == Verdict.EVERY_OTHER
+        return (proof.verdict() == Verdict.EVERY_OTHER || proof.verdict() == Verdict.WRONG)
                 && proof.broken().isPresent()
-                && turned.containsAll(proof.wrongPlaces());
+                && turned.containsAll(proof.wrongPlaces())
+                && proof.seen().stream().allMatch(seen -> seen.broken().isEmpty() || seen.moved());
     }
 
     private static Place place(Step step) {
@@ -61,7 +65,8 @@ final class TurnsRound implements Rule {
 
     private Finding finding(Plan plan, DeviceId device, List<Proof> proofs) {
         Broken broken = proofs.getFirst().broken().orElseThrow();
-        return found(Severity.LOOK)
+        boolean always = proofs.stream().anyMatch(proof -> proof.verdict() == Verdict.WRONG);
+        return found(always ? Severity.STOPS : Severity.LOOK)
                 .about(proofs.stream().map(Proof::at).toList())
                 .with("device", device)
                 .with("story", broken.phrase(plan))

@@ -1,5 +1,6 @@
 package embrack.core.check.switches;
 
+import embrack.core.chart.Verb;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
@@ -51,7 +52,16 @@ final class UndoesItself implements Rule {
                         .verb()
                         .leaves(earlier.action().amount().orElse(0))
                         .isPresent();
-        return sameLane && !counts && !sameState;
+        return sameLane && !counts && !sameState || stops(earlier, later);
+    }
+
+    /** Whether all is stopped of what one step has just started. */
+    private static boolean stops(Step earlier, Step later) {
+        Verb verb = earlier.action().verb();
+        return later.action().verb() == Verb.STOP_ALL
+                && earlier.device().equals(later.device())
+                && verb.aspect() == Verb.STOP_ALL.aspect()
+                && verb.applyTo(0, 0) != 0;
     }
 
     private static Lane lane(Rig rig, Step step) {

@@ -257,11 +257,25 @@ final class BoxReader {
                                 Shaping::words,
                                 "\"with range\" or \"with range and curve\"?")
                         : Shaping.NONE;
-                groups.add(Pieces.fit(column, () -> new ControlGroup(type, count, columns, sends, channel, shaping)));
+                int numbers = messagesEach(cursor);
+                groups.add(Pieces.fit(
+                        column, () -> new ControlGroup(type, count, columns, sends, channel, shaping, numbers)));
                 return true;
             }
         }
         return false;
+    }
+
+    /** "2 messages each", or nothing for one. */
+    private static int messagesEach(Cursor cursor) {
+        if (!cursor.accept(",")) {
+            return 1;
+        }
+        int numbers = Pieces.number(cursor, 1, ControlGroup.MOST_NUMBERS);
+        if (!cursor.accept("messages each") && !cursor.accept("message each")) {
+            throw cursor.fault("How many can one send? Such as: 2 messages each");
+        }
+        return numbers;
     }
 
     private void memories(Cursor cursor) {

@@ -147,7 +147,8 @@ public final class BoxWriter {
                         group.channel().map(c -> ", on channel " + c.number()).orElse("")
                                 + (group.shaping() == Shaping.NONE
                                         ? ""
-                                        : ", with " + group.shaping().words())));
+                                        : ", with " + group.shaping().words())
+                                + (group.numbers() == 1 ? "" : ", %d messages each".formatted(group.numbers()))));
     }
 
     private void condition(Memory memory, Condition condition) {
