@@ -52,6 +52,7 @@ public final class StoryRig {
             gestures: press, release, hold, double press
             modes: one-shot, momentary, alternating
             faders: 2, send cc
+            knobs: 1, send cc, 2 messages each
             """;
 
     private StoryRig() {}

@@ -52,8 +52,8 @@ public record Report(
         if (plan.equals(before.plan)) {
             return before;
         }
-        return plan.rig().equals(before.plan.rig())
-                ? of(plan, Optional.of(before.prover), before.bookProver)
+        return plan.rig().isAlikeForMessages(before.plan.rig())
+                ? of(plan, Optional.of(before.prover), before.bookProver.on(plan.rig()))
                 : of(plan);
     }
 

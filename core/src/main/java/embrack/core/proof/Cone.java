@@ -11,9 +11,10 @@ import java.util.List;
  * rig, of the same length.
  *
  * @param variables in the order of their numbers
+ * @param depends all that these gestures read, also what never changes as things are
  * @param moves what gestures do within it, in the order of the plan
  */
-record Cone(BitSet variables, List<Move> moves) {
+record Cone(BitSet variables, BitSet depends, List<Move> moves) {
 
     /**
      * Of more alternating switches than these, each is taken to be at either side at any time: pressing it once more
@@ -55,6 +56,7 @@ record Cone(BitSet variables, List<Move> moves) {
         BitSet variables = new BitSet();
         BitSet touching = new BitSet();
         BitSet open = machine.lasting(seeds);
+        BitSet depends = (BitSet) seeds.clone();
         for (int next = open.nextSetBit(0); next >= 0; next = open.nextSetBit(0)) {
             open.clear(next);
             variables.set(next);
@@ -66,11 +68,13 @@ record Cone(BitSet variables, List<Move> moves) {
                         open.set(guard.variable());
                     }
                 }
+                depends.or(transition.done(next).reads());
                 BitSet reads = machine.lasting(transition.done(next).reads());
                 reads.andNot(variables);
                 open.or(reads);
             }
         }
+        depends.or(variables);
         BitSet sides = machine.sidesAmong(variables);
         sides.andNot(seeds);
         if (sides.cardinality() > MOST_SIDES) {
@@ -80,7 +84,7 @@ record Cone(BitSet variables, List<Move> moves) {
         for (Transition transition : machine.transitions(touching)) {
             moves.add(move(transition, variables));
         }
-        return new Cone(variables, moves);
+        return new Cone(variables, depends, moves);
     }
 
     private static Move move(Transition transition, BitSet variables) {

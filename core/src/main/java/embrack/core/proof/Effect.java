@@ -3,6 +3,7 @@ package embrack.core.proof;
 import embrack.core.chart.Verb;
 import embrack.core.level.Takeover;
 import java.util.Arrays;
+import java.util.BitSet;
 
 /**
  * A part of what a gesture does, on states of all variables. It says what it touches and what it reads to do so, so
@@ -12,6 +13,11 @@ interface Effect {
 
     /** What it may change. */
     int[] touches();
+
+    /** What it may bring to anything but 0. */
+    default int[] raises() {
+        return touches();
+    }
 
     /** How an effect comes upon a variable. */
     enum Aim {
@@ -47,6 +53,13 @@ interface Effect {
     /** What it reads to change one of the variables that it touches. */
     int[] reads(int touched);
 
+    /** Adds what it reads to change one of the variables that it touches. */
+    default void addReads(int touched, BitSet to) {
+        for (int variable : reads(touched)) {
+            to.set(variable);
+        }
+    }
+
     /** Does it. */
     void run(int[] state);
 
@@ -56,6 +69,11 @@ interface Effect {
         @Override
         public int[] touches() {
             return new int[] {variable};
+        }
+
+        @Override
+        public int[] raises() {
+            return value == 0 ? NOTHING : touches();
         }
 
         @Override
@@ -98,6 +116,11 @@ interface Effect {
             int[] touched = Arrays.copyOf(out, out.length + 1);
             touched[out.length] = place;
             return touched;
+        }
+
+        @Override
+        public int[] raises() {
+            return new int[] {place};
         }
 
         @Override

@@ -5,13 +5,14 @@ import embrack.core.midi.Message;
 import embrack.core.world.Hearing;
 import embrack.core.world.Reading;
 import java.util.Arrays;
-import java.util.HashSet;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** A message arrives at a device that reads it by what came before. What it makes of it is worked out once. */
 final class Hear implements Effect {
@@ -27,7 +28,10 @@ final class Hear implements Effect {
     private final int deaf;
     private final long atMicros;
     private final boolean mayLoad;
+    private final BitSet always = new BitSet();
+    private final List<BitSet> possibleTouches;
     private final int[] touches;
+    private final int[] raises;
     private final Map<List<Integer>, Done> known = new ConcurrentHashMap<>();
 
     /** Makes effects of what a device does. */
@@ -68,13 +72,30 @@ final class Hear implements Effect {
         var acts = new Reading.Acts(hearing.possibleReactionsTo(message));
         this.possible = made.of(acts);
         this.mayLoad = deaf >= 0 && acts.actions().stream().anyMatch(hearing::isLoading);
-        Set<Integer> touched = new HashSet<>();
-        possible.forEach(effect -> IntStream.of(effect.touches()).forEach(touched::add));
-        remembered.forEach(memory -> touched.add(memory.variable()));
-        if (mayLoad) {
-            touched.add(deaf);
+        IntStream.concat(IntStream.of(decided), IntStream.of(loaded)).forEach(always::set);
+        if (deaf >= 0) {
+            always.set(deaf);
         }
-        this.touches = touched.stream().mapToInt(Integer::intValue).sorted().toArray();
+        this.possibleTouches = possible.stream()
+                .map(effect -> IntStream.of(effect.touches()).collect(BitSet::new, BitSet::set, BitSet::or))
+                .toList();
+        this.touches = all(Effect::touches);
+        this.raises = all(Effect::raises);
+    }
+
+    private int[] all(Function<Effect, int[]> which) {
+        return IntStream.concat(
+                        Stream.concat(possible.stream(), remembered.stream())
+                                .flatMapToInt(effect -> IntStream.of(which.apply(effect))),
+                        mayLoad ? IntStream.of(deaf) : IntStream.empty())
+                .distinct()
+                .sorted()
+                .toArray();
+    }
+
+    @Override
+    public int[] raises() {
+        return raises;
     }
 
     @Override
@@ -95,7 +116,12 @@ final class Hear implements Effect {
 
     @Override
     public boolean turns(int variable) {
-        return possible.stream().anyMatch(effect -> effect.turns(variable));
+        for (Effect effect : possible) {
+            if (effect.turns(variable)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     @Override
@@ -105,30 +131,40 @@ final class Hear implements Effect {
     }
 
     private Optional<Remember> memory(int touched) {
-        return remembered.stream()
-                .filter(memory -> memory.variable() == touched)
-                .findFirst();
+        for (Remember memory : remembered) {
+            if (memory.variable() == touched) {
+                return Optional.of(memory);
+            }
+        }
+        return Optional.empty();
     }
 
     @Override
     public int[] reads(int touched) {
+        BitSet read = new BitSet();
+        addReads(touched, read);
+        return read.stream().toArray();
+    }
+
+    @Override
+    public void addReads(int touched, BitSet to) {
         Optional<Remember> memory = memory(touched);
         if (memory.isPresent()) {
-            return deaf < 0 ? memory.get().reads(touched) : new int[] {touched, deaf};
+            if (deaf < 0) {
+                memory.get().addReads(touched, to);
+            } else {
+                to.set(touched);
+                to.set(deaf);
+            }
+            return;
         }
-        Set<Integer> read = new HashSet<>();
-        IntStream.of(decided).forEach(read::add);
-        IntStream.of(loaded).forEach(read::add);
-        if (deaf >= 0) {
-            read.add(deaf);
-        }
-        read.add(touched);
-        for (Effect effect : possible) {
-            if (IntStream.of(effect.touches()).anyMatch(t -> t == touched)) {
-                IntStream.of(effect.reads(touched)).forEach(read::add);
+        to.or(always);
+        to.set(touched);
+        for (int i = 0; i < possible.size(); i++) {
+            if (possibleTouches.get(i).get(touched)) {
+                possible.get(i).addReads(touched, to);
             }
         }
-        return read.stream().mapToInt(Integer::intValue).toArray();
     }
 
     @Override
@@ -153,8 +189,9 @@ final class Hear implements Effect {
     }
 
     private List<Integer> before(int[] state) {
-        return IntStream.concat(Arrays.stream(decided), Arrays.stream(loaded))
-                .mapToObj(variable -> state[variable])
+        return IntStream.concat(
+                        Arrays.stream(decided).map(variable -> state[variable]), IntStream.of(loadedMemory(state)))
+                .boxed()
                 .toList();
     }
 

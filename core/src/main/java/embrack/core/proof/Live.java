@@ -25,9 +25,7 @@ record Live(BitSet reads, List<Effect> effects, BitSet used) {
             for (int touched : touches) {
                 if (needed.get(touched)) {
                     matters = true;
-                    for (int variable : effect.reads(touched)) {
-                        read.set(variable);
-                    }
+                    effect.addReads(touched, read);
                 }
             }
             if (matters) {

@@ -7,6 +7,7 @@ import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** All that can be done with a rig, and what each of it writes. */
@@ -27,6 +28,8 @@ final class Machine {
     private final Map<BitSet, Cone> cones = new HashMap<>();
     private final Map<BitSet, Reach> reaches = new HashMap<>();
     private final BitSet feet = new BitSet();
+    private final BitSet raised = new BitSet();
+    private Optional<BitSet> varying = Optional.empty();
     private int[] scratch = new int[0];
     private int looked;
 
@@ -40,6 +43,8 @@ final class Machine {
         for (Transition transition : more) {
             int number = transitions.size();
             transitions.add(transition);
+            varying = Optional.empty();
+            transition.actual().forEach(effect -> IntStream.of(effect.raises()).forEach(raised::set));
             transition.touched().stream().forEach(variable -> {
                 writing.computeIfAbsent(variable, v -> new BitSet()).set(number);
                 if (variables.get(variable) instanceof Variable.Down) {
@@ -69,11 +74,25 @@ final class Machine {
 
     private static final BitSet NONE = new BitSet();
 
-    /** Of some variables those that last from one gesture to the next. */
+    /** Of some variables those that last from one gesture to the next, and that anything ever brings from 0. */
     BitSet lasting(BitSet some) {
         BitSet lasting = (BitSet) some.clone();
-        some.stream().filter(v -> variables.get(v).isFresh()).forEach(lasting::clear);
+        lasting.and(varying.orElseGet(this::allVarying));
         return lasting;
+    }
+
+    private BitSet allVarying() {
+        BitSet all = new BitSet();
+        for (int variable = 0; variable < variables.size(); variable++) {
+            if (!variables.get(variable).isFresh()
+                    && (raised.get(variable)
+                            || variables.start(variable) != 0
+                            || !keptValues(variable).isEmpty())) {
+                all.set(variable);
+            }
+        }
+        varying = Optional.of(all);
+        return all;
     }
 
     /** Of some variables those that are sides of switches. */

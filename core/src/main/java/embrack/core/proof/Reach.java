@@ -22,6 +22,7 @@ final class Reach {
     private final Machine machine;
     private final int most;
     private final BitSet cone;
+    private final BitSet depends;
     private final int[] variables;
     private final List<int[]> states = new ArrayList<>();
     private final List<Integer> before = new ArrayList<>();
@@ -44,6 +45,7 @@ final class Reach {
         this.machine = machine;
         this.most = machine.room();
         this.cone = cone.variables();
+        this.depends = cone.depends();
         this.variables = this.cone.stream().toArray();
         BitSet feet = machine.feet();
         int[] downs = Arrays.stream(variables).filter(feet::get).toArray();
@@ -110,6 +112,11 @@ final class Reach {
     /** The variables that its states are of. */
     BitSet cone() {
         return cone;
+    }
+
+    /** All that decides about its states, also what never changes as things are. */
+    BitSet depends() {
+        return depends;
     }
 
     /** How many states there are. */

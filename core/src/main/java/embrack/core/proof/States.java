@@ -19,6 +19,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 
 /**
@@ -168,9 +170,7 @@ public final class States {
         BitSet depends = new BitSet();
         for (Transition transition : known.gestures) {
             depends.or(transition.touched());
-            both(transition.touched(), transition.targets()).stream()
-                    .filter(machine::isPlace)
-                    .forEach(place -> look(transition, place, depends).ifPresent(seen::add));
+            seen.addAll(looks(transition, depends, machine::isPlace));
             transition.needs().forEach(need -> look(transition, need, depends).ifPresent(seen::add));
         }
         own.put(assignment, new Own(known.sent, known.gestures, List.copyOf(seen), depends, true));
@@ -191,6 +191,28 @@ public final class States {
         return broken;
     }
 
+    /** What a gesture does at each of some places; not at those that are right wherever another one is, which is. */
+    private List<Seen> looks(Transition transition, BitSet depends, IntPredicate which) {
+        List<Seen> seen = new ArrayList<>();
+        BitSet right = new BitSet();
+        BitSet places = both(transition.touched(), transition.targets());
+        for (int pass = 0; pass < 2; pass++) {
+            for (int place = places.nextSetBit(0); place >= 0; place = places.nextSetBit(place + 1)) {
+                OptionalInt other = transition.goesAlongWith(place);
+                if (other.isPresent() == (pass == 1)
+                        && !(other.isPresent() && right.get(other.getAsInt()))
+                        && which.test(place)) {
+                    Optional<Seen> one = look(transition, place, depends);
+                    one.ifPresent(seen::add);
+                    right.set(
+                            place,
+                            one.map(s -> s.whole() && s.broken().isEmpty()).orElse(true));
+                }
+            }
+        }
+        return seen;
+    }
+
     private static BitSet both(BitSet some, BitSet others) {
         BitSet both = (BitSet) some.clone();
         both.or(others);
@@ -205,11 +227,10 @@ public final class States {
         }
         Transition transition = known.transition;
         BitSet depends = (BitSet) transition.touched().clone();
-        List<Seen> seen = both(transition.touched(), transition.targets()).stream()
-                .filter(place -> machine.isPlace(place) && (variables.get(place).isFresh() || !transition.turns(place)))
-                .mapToObj(place -> look(transition, place, depends))
-                .flatMap(Optional::stream)
-                .toList();
+        List<Seen> seen = looks(
+                transition,
+                depends,
+                place -> machine.isPlace(place) && (variables.get(place).isFresh() || !transition.turns(place)));
         cues.put(cue, new OwnCue(transition, seen, depends, true));
         return seen;
     }
@@ -259,6 +280,8 @@ public final class States {
         }
         Live done = transition.done(place);
         Live wanted = transition.wanted(place);
+        depends.or(done.reads());
+        depends.or(wanted.reads());
         BitSet reads = reads(done, wanted);
         Doing gesture = transition.doing();
         if (isAlike(done, wanted, reads, place)) {
@@ -270,7 +293,7 @@ public final class States {
         reads.set(place);
         transition.guards().forEach(guard -> reads.set(guard.variable()));
         Reach reach = machine.reach(reads);
-        depends.or(reach.cone());
+        depends.or(reach.depends());
         return Optional.of(new Look(machine, transition, place, reach).seen());
     }
 
@@ -310,10 +333,11 @@ public final class States {
         wanted.set(need.started());
         IntStream.of(need.by()).forEach(wanted::set);
         Live done = Live.of(transition.actual(), wanted);
+        depends.or(done.reads());
         BitSet reads = machine.lasting(done.reads());
         transition.guards().forEach(guard -> reads.set(guard.variable()));
         Reach reach = machine.reach(reads);
-        depends.or(reach.cone());
+        depends.or(reach.depends());
         return Optional.of(Look.standing(machine, transition, need, done, reach));
     }
 }

@@ -1,11 +1,13 @@
 package embrack.core.proof;
 
+import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** A gesture as a step from one state of a rig to the next, with what it is meant to do. */
 final class Transition {
@@ -27,8 +29,8 @@ final class Transition {
     private final List<Need> needs;
     private final BitSet touched = new BitSet();
     private final BitSet targets = new BitSet();
-    private final Map<Integer, Effect> lastDone = new HashMap<>();
-    private final Map<Integer, Effect> lastMeant = new HashMap<>();
+    private final Map<Integer, List<Effect>> doneAt = new HashMap<>();
+    private final Map<Integer, List<Effect>> meantAt = new HashMap<>();
     private final Map<Integer, Live> done = new ConcurrentHashMap<>();
     private final Map<Integer, Live> wanted = new ConcurrentHashMap<>();
 
@@ -38,21 +40,60 @@ final class Transition {
         this.actual = actual;
         this.meant = meant;
         this.needs = needs;
-        actual.forEach(effect -> add(effect, touched, lastDone));
-        meant.forEach(effect -> add(effect, targets, lastMeant));
+        actual.forEach(effect -> add(effect, touched, doneAt));
+        meant.forEach(effect -> add(effect, targets, meantAt));
     }
 
-    private static void add(Effect effect, BitSet to, Map<Integer, Effect> last) {
+    private static void add(Effect effect, BitSet to, Map<Integer, List<Effect>> at) {
+        List<Effect> alone = List.of(effect);
         for (int variable : effect.touches()) {
             to.set(variable);
-            last.put(variable, effect);
+            at.merge(variable, alone, Transition::both);
         }
+    }
+
+    private static List<Effect> both(List<Effect> some, List<Effect> more) {
+        List<Effect> both = new ArrayList<>(some);
+        both.addAll(more);
+        return both;
+    }
+
+    private static @Nullable Effect last(Map<Integer, List<Effect>> at, int variable) {
+        List<Effect> all = at.get(variable);
+        return all == null ? null : all.getLast();
+    }
+
+    /**
+     * The variable that another one goes along with: the gesture is meant to choose that one of a family, and all that
+     * is done or meant to the other is that it goes out. Where the chosen one is right, so is the other.
+     */
+    OptionalInt goesAlongWith(int variable) {
+        return last(meantAt, variable) instanceof Effect.Move wanted
+                        && wanted.place() != variable
+                        && isSame(doneAt, variable, wanted.place())
+                        && isSame(meantAt, variable, wanted.place())
+                ? OptionalInt.of(wanted.place())
+                : OptionalInt.empty();
+    }
+
+    private static boolean isSame(Map<Integer, List<Effect>> at, int one, int other) {
+        List<Effect> there = at.get(one);
+        List<Effect> here = at.get(other);
+        if (there == null || here == null || there.size() != here.size()) {
+            return false;
+        }
+        for (int i = 0; i < here.size(); i++) {
+            if (here.get(i) != there.get(i)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Whether a variable is left in one way, however the rig stands, and that is what is meant. */
     boolean settlesAsMeant(int variable) {
-        return lastDone.get(variable) instanceof Effect.Move done
-                && lastMeant.get(variable) instanceof Effect.Move wanted
+        return last(doneAt, variable) instanceof Effect.Move done
+                && last(meantAt, variable) instanceof Effect.Move wanted
                 && done.absolute()
                 && wanted.absolute()
                 && done.leaves(variable) == wanted.leaves(variable);
@@ -60,12 +101,21 @@ final class Transition {
 
     /** Whether the last that is meant for a variable is about it, and does not only put it out. */
     boolean isAbout(int variable) {
-        return lastMeant.get(variable) instanceof Effect.Move wanted && wanted.place() == variable;
+        return last(meantAt, variable) instanceof Effect.Move wanted && wanted.place() == variable;
     }
 
     /** Whether it turns a variable round, or is meant to. */
     boolean turns(int variable) {
-        return Stream.concat(actual.stream(), meant.stream()).anyMatch(effect -> effect.turns(variable));
+        return turns(doneAt, variable) || turns(meantAt, variable);
+    }
+
+    private static boolean turns(Map<Integer, List<Effect>> at, int variable) {
+        for (Effect effect : at.getOrDefault(variable, List.of())) {
+            if (effect.turns(variable)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     Doing doing() {

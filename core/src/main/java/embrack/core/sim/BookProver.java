@@ -110,6 +110,30 @@ public final class BookProver {
         this.starts = List.of(World.poweredOn(places), World.opposite(places));
     }
 
+    /**
+     * A prover of another rig that knows what this one knows.
+     *
+     * @throws IllegalArgumentException when messages meet something else there
+     */
+    public synchronized BookProver on(Rig other) {
+        if (!rig.isAlikeForMessages(other)) {
+            throw new IllegalArgumentException("messages meet something else in that rig");
+        }
+        if (rig.equals(other)) {
+            return this;
+        }
+        var prover = new BookProver(other);
+        prover.proven.putAll(proven);
+        prover.songs.putAll(songs);
+        prover.scripts.putAll(scripts);
+        prover.alone.putAll(alone);
+        prover.crowds.putAll(crowds);
+        prover.feet.putAll(feet);
+        prover.always = always;
+        prover.switches = switches;
+        return prover;
+    }
+
     /** Whether it can prove a plan: it is of the same rig. */
     public boolean fits(Plan plan) {
         return plan.rig() == rig || plan.rig().equals(rig);

@@ -89,7 +89,7 @@ public final class Prover {
         this.places = new Places(plan.rig());
         this.deeds = new Deeds(plan.rig(), engine, places, new Timing(ways));
         this.start = World.poweredOn(places);
-        Optional<Prover> same = before.filter(prover -> prover.plan.rig().equals(plan.rig())
+        Optional<Prover> same = before.filter(prover -> prover.plan.rig().isAlikeForMessages(plan.rig())
                 && prover.plan
                         .switches()
                         .controlAssignments()

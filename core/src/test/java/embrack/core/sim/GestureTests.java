@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.MappingFaults;
 import embrack.core.Sketch;
+import embrack.core.StoryRig;
 import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
 import embrack.core.check.Report;
@@ -204,11 +205,19 @@ class GestureTests {
         assertThat(proof.trials().getFirst().presses())
                 .extracting(Press::number)
                 .containsExactly(0, 32, 64, 96, 127, 64, 0);
-        Plan two =
-                new ControlEdit.AddTarget(at, new Target(new DeviceId("piano"), new PartId("control-2"))).apply(plan);
-        assertThat(Report.of(two).proof(at).orElseThrow().compiled().sendings(64))
-                .as("one treadle, two levels, each with its own range")
+    }
+
+    /** A knob whose text says "2 messages each" moves two levels; a fader of which nothing is said moves one. */
+    @ParameterizedTest
+    @CsvSource({"KNOB, B1 07 40; B1 14 40", "FADER, B1 07 40"})
+    void aControlSendsAsManyNumbersAsItsModelSays(ControlType type, String sent) {
+        var at = new ControlAt(new DeviceId("board"), type, 1, 1);
+        Plan plan = StoryRig.of(StoryRig.chart("TAUGHT"), "1: on:lamp-1", "");
+        for (String part : List.of("main", "aux")) {
+            plan = new ControlEdit.AddTarget(at, new Target(new DeviceId("box"), new PartId(part))).apply(plan);
+        }
+        assertThat(Report.of(plan).proof(at).orElseThrow().compiled().sendings(64))
                 .extracting(s -> s.message().hex())
-                .containsExactly("B4 14 20", "B4 15 40");
+                .containsExactly(sent.split("; "));
     }
 }

@@ -9,6 +9,8 @@ import embrack.core.chart.LearnableId;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
+import embrack.core.edit.Edit;
+import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.Refused;
 import embrack.core.edit.SwitchEdit;
@@ -88,10 +90,7 @@ class ProofPropertyTests {
         List<Assignment> all = new ArrayList<>(plan.switches().assignments());
         Collections.shuffle(all, random);
         for (Assignment assignment : all.subList(0, Math.min(3, all.size()))) {
-            plan = random.nextBoolean()
-                    ? new SwitchEdit.ClearSwitch(assignment.at()).apply(plan)
-                    : new SwitchEdit.ChooseMode(assignment.at(), Optional.of(SwitchMode.values()[random.nextInt(3)]))
-                            .apply(plan);
+            plan = edit(plan, assignment, random).apply(plan);
             report = Report.after(report, plan);
             Report whole = Report.of(plan);
             assertThat(report.findings()).isEqualTo(whole.findings());
@@ -99,6 +98,24 @@ class ProofPropertyTests {
                     .extracting(Proof::verdict)
                     .isEqualTo(whole.proofs().stream().map(Proof::verdict).toList());
         }
+    }
+
+    private static Edit edit(Plan plan, Assignment assignment, Random random) {
+        return switch (random.nextInt(4)) {
+            case 0 -> new SwitchEdit.ClearSwitch(assignment.at());
+            case 1 -> new SwitchEdit.ChooseMode(assignment.at(), Optional.of(SwitchMode.values()[random.nextInt(3)]));
+            case 2 -> new GearEdit.RenameRig("Rig " + random.nextInt(100));
+            default ->
+                assignment.steps().stream()
+                        .findFirst()
+                        .filter(step -> plan.rig()
+                                .model(step.device())
+                                .part(step.action().part())
+                                .isPresent())
+                        .<Edit>map(step -> new GearEdit.LabelPart(
+                                step.device(), step.action().part(), "Tape " + random.nextInt(1_000_000)))
+                        .orElseGet(() -> new SwitchEdit.NameSwitch(assignment.at(), "Other"));
+        };
     }
 
     /**
