@@ -1,7 +1,9 @@
 package embrack.bench;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.PartId;
 import embrack.core.check.Report;
+import embrack.core.edit.GearEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -41,6 +43,10 @@ public class GestureBenchmark {
                     new SwitchAt(new DeviceId("left-1"), 1, 1),
                     new Step(new DeviceId("mixer-1"), Action.parse("open:input-2")))
             .apply(large);
+    private final Plan taped =
+            new GearEdit.LabelPart(new DeviceId("mixer-1"), new PartId("input-2"), "Reed").apply(large);
+    private final Plan tracks = SafeRig.of(43);
+    private final Plan halfTheTracks = SafeRig.of(21);
 
     @Benchmark
     public List<?> proofs() {
@@ -63,7 +69,33 @@ public class GestureBenchmark {
     }
 
     @Benchmark
+    public Report afterTape() {
+        return Report.after(report, taped);
+    }
+
+    @Benchmark
     public Report baselineWholeReport() {
         return Report.of(large);
+    }
+
+    /** One press that stops 43 tracks, from each of 2^43 states (8.8 times 10^12). */
+    @Benchmark
+    public List<?> makingSafe() {
+        return new Prover(tracks).safety();
+    }
+
+    @Benchmark
+    public List<?> baselineMakingSafeOfHalfTheTracks() {
+        return new Prover(halfTheTracks).safety();
+    }
+
+    /** What a machine takes to multiply and add ten million times, each after the other. */
+    @Benchmark
+    public int calibration() {
+        int sum = 0;
+        for (int i = 0; i < 10_000_000; i++) {
+            sum = sum * 31 + i;
+        }
+        return sum;
     }
 }

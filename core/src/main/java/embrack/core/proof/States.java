@@ -283,6 +283,9 @@ public final class States {
         depends.or(done.reads());
         depends.or(wanted.reads());
         BitSet reads = reads(done, wanted);
+        if (done.reads().get(place) || wanted.reads().get(place)) {
+            reads.set(place);
+        }
         Doing gesture = transition.doing();
         if (isAlike(done, wanted, reads, place)) {
             boolean moves = IntStream.range(0, machine.place(place).aspect().size())
