@@ -110,7 +110,7 @@ final class Look {
      * place stood elsewhere. What is meant has to come about from some state at least, what is not meant from none.
      */
     private void elsewhere() {
-        boolean isMeant = transition.targets().get(place);
+        boolean isMeant = false;
         Optional<Broken> failure = Optional.empty();
         for (int at : possible) {
             reach.load(at, state);
@@ -119,8 +119,10 @@ final class Look {
             for (int value : machine.place(place).aspect().ends()) {
                 if (value != before) {
                     int actual = after(done, at, value);
-                    boolean counts = isMeant || aimed;
+                    boolean hit = aimed;
                     int meant = after(wanted, at, value);
+                    isMeant |= aimed || meant != value;
+                    boolean counts = isMeant || hit;
                     moved |= actual != value && counts;
                     right |= actual == meant && actual != value;
                     if (actual != meant && counts && failure.isEmpty()) {

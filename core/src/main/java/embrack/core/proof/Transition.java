@@ -70,6 +70,8 @@ final class Transition {
     OptionalInt goesAlongWith(int variable) {
         return last(meantAt, variable) instanceof Effect.Move wanted
                         && wanted.place() != variable
+                        && wanted.absolute()
+                        && wanted.leaves(wanted.place()) != 0
                         && isSame(doneAt, variable, wanted.place())
                         && isSame(meantAt, variable, wanted.place())
                 ? OptionalInt.of(wanted.place())

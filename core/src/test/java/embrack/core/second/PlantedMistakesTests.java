@@ -6,6 +6,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.net.URI;
 import java.nio.file.Files;
@@ -23,6 +24,7 @@ import javax.tools.JavaFileManager;
 import javax.tools.JavaFileObject;
 import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -30,6 +32,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class PlantedMistakesTests {
 
     private static final Path ENGINE = Path.of("src/main/java/embrack/core/world");
+
+    private static final Path PROOF = Path.of("src/main/java/embrack/core/proof");
 
     /** Each mistake shows within so many rigs. */
     private static final int RIGS = 600;
@@ -62,7 +66,7 @@ class PlantedMistakesTests {
             Ears ~ until - micros ~ until
             """)
     void aMistakeInTheEngineShows(String file, String right, String wrong) throws Exception {
-        Method duel = mistaken(file + ".java", right, wrong)
+        Method duel = mistaken(ENGINE, file + ".java", right, wrong)
                 .loadClass(Duel.class.getName())
                 .getMethod("difference", int.class);
         for (int seed = 0; seed < RIGS; seed++) {
@@ -73,17 +77,49 @@ class PlantedMistakesTests {
         assertThat(wrong).as("a mistake that shows").isNull();
     }
 
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource(delimiter = '~', quoteCharacter = '`', textBlock = """
+            Cone ~ if (!variables.get(guard.variable())) ~ if (guard.value() > 9)
+            Gestures ~ new Effect.Write(side, 1 - turned) ~ new Effect.Write(side, turned)
+            Gestures ~ new Effect.Write(down, 1) ~ new Effect.Write(down, 0)
+            Hear ~ state[deaf] > atMicros ~ state[deaf] > atMicros + 9_999_999
+            Live ~ : effects.reversed()) ~ : effects)
+            Look ~ if (!shown) { ~ if (shown) {
+            Look ~ isMeant && right ? Optional.empty() : failure ~ isMeant ? Optional.empty() : failure
+            Look ~ boolean counts = isMeant || hit; ~ boolean counts = isMeant;
+            Machine ~ variables.start(variable) != 0 ~ variables.start(variable) > 9
+            Machine ~ raised::set ~ raised::clear
+            States ~ other.isPresent() && right.get( ~ other.isPresent() && !right.get(
+            Transition ~ done.leaves(variable) == wanted.leaves(variable) ~ done.absolute()
+            """)
+    void aMistakeInTheProofShows(String file, String right, @Nullable String wrong) throws Exception {
+        ClassLoader mistaken = mistaken(PROOF, file + ".java", right, Objects.requireNonNullElse(wrong, ""));
+        Method duel = mistaken.loadClass(StatesDuel.class.getName()).getMethod("of", int.class);
+        Method difference =
+                mistaken.loadClass(StatesDuel.Result.class.getName()).getMethod("difference");
+        for (int seed = 0; seed < RIGS; seed++) {
+            try {
+                if (((Optional<?>) difference.invoke(duel.invoke(null, seed))).isPresent()) {
+                    return;
+                }
+            } catch (InvocationTargetException e) {
+                return;
+            }
+        }
+        assertThat(wrong).as("a mistake that shows").isNull();
+    }
+
     /** Lost is a difference, and an engine that gives up as well. */
     private static boolean isLost(Method duel, int seed) throws IllegalAccessException {
         try {
             return ((Optional<?>) Objects.requireNonNull(duel.invoke(null, seed))).isPresent();
-        } catch (java.lang.reflect.InvocationTargetException e) {
+        } catch (InvocationTargetException e) {
             return true;
         }
     }
 
     /** The classes of the engine with a mistake, and of the duel, before those of everything else. */
-    private static ClassLoader mistaken(String file, String right, String wrong) throws IOException {
+    private static ClassLoader mistaken(Path sourcesOf, String file, String right, String wrong) throws IOException {
         Map<String, ByteArrayOutputStream> compiled = new HashMap<>();
         JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
         JavaFileManager files =
@@ -100,7 +136,7 @@ class PlantedMistakesTests {
                     }
                 };
         List<JavaFileObject> sources;
-        try (Stream<Path> each = Files.list(ENGINE)) {
+        try (Stream<Path> each = Files.list(sourcesOf)) {
             sources = each.map(path -> source(path, file, right, wrong)).toList();
         }
         List<String> options = List.of("-proc:none", "-nowarn", "-cp", System.getProperty("java.class.path"));
