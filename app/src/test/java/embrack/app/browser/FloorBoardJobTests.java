@@ -218,6 +218,31 @@ class FloorBoardJobTests extends AtTheBrowser {
         assertThat(hand.tile(1).locator(".verdict")).hasText("exact");
     }
 
+    /** How people set a box before the first press is said in its panel, refused where it can mean several, printed. */
+    @Test
+    void whatHandsDoAtABoxIsSaidAndPrinted() {
+        open("/gear/lantern-desk");
+        hands("State at doors", "scene", "Set it");
+        assertThat(hand.page.locator("#hands .problem")).containsText("That can mean several states: recall Scene 1");
+        hands("State at doors", "blackout off", "Set it");
+        assertThat(hand.page.getByLabel("Set at doors", new Page.GetByLabelOptions().setExact(true)))
+                .containsText("switch off Blackout");
+        hands("Part that is worked by hand", "every chase", "Mark it");
+        Locator worked = hand.page.getByLabel("Also worked by hand", new Page.GetByLabelOptions().setExact(true));
+        assertThat(worked.locator("li")).hasCount(2);
+        hand.click("Leave Chase 1 to messages");
+        assertThat(worked.locator("li")).hasCount(1);
+        open("/sheets");
+        assertThat(hand.page.locator("main")).containsText("At doors, by hand");
+        assertThat(hand.page.locator("main")).containsText("Switch off Blackout.");
+    }
+
+    private void hands(String field, String text, String button) {
+        hand.page.getByLabel(field).fill(text);
+        hand.page.getByLabel(field).press("Escape");
+        hand.click(button);
+    }
+
     @Test
     void aFaderThatStandsElsewhereSaysHowFarItJumps() {
         open("/switches/quay-board/1/treadle/1");

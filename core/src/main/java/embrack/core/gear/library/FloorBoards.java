@@ -90,7 +90,7 @@ final class FloorBoards {
             modes: momentary, alternating, one-shot
             send channel: each message
             waits: up to 5000 ms
-            treadles: 1 in rows of 1, send cc, with range and curve
+            treadles: 1 in rows of 1, send cc, with range and curve, 2 messages each
             keep: Hold EXIT for two seconds; the display counts down and says KEPT.
             power: USB or a supply of its own, 350 mA
             """, "");
