@@ -518,7 +518,7 @@ public final class Rig {
         linksBySocket.computeIfAbsent(link.to(), s -> new ArrayList<>()).add(link);
     }
 
-    /** Whether another rig differs from this one in nothing that messages meet: its name, tape and sound feeds alone. */
+    /** Whether another rig differs in nothing that messages meet: in its name, tape and sound feeds alone. */
     public boolean isAlikeForMessages(Rig other) {
         return this == other
                 || models.equals(other.models)

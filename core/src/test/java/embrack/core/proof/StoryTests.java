@@ -83,7 +83,7 @@ class StoryTests {
             what it needs runs from doors on | LIGHTS | at doors Auto on | 1: on:chase-1 |  | EXACT |
             its twin: nobody has set it | LIGHTS | at doors Auto off | 1: on:chase-1 |  | PART | 1
             set at doors, ended by a switch | LIGHTS | at doors Auto on | 1: on:chase-1; 2: off:auto |  | PART | 2 1
-            worked at the desk too | LAMP | by hand Lamp | 1: on:lamp; 1 again: off:lamp | 1 alternating | EVERY_OTHER | hand 1
+            at the desk too | LAMP | by hand Lamp | 1: on:lamp; 1 again: off:lamp | 1 alternating | EVERY_OTHER | hand 1
             its twin says a state | HAZE | by hand every haze | 1: on:haze-1 |  | EXACT |
             """)
     void handsChangeWhatHolds(

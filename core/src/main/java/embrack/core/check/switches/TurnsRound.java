@@ -26,8 +26,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * A state is wanted of a box that can only turn it round: right, until it is so already. Said once a box; graver where a
- * switch is at the wrong side from the start.
+ * A state is wanted of a box that can only turn it round: right, until it is so already. Said once a box; graver where
+ * a switch is at the wrong side from the start.
  */
 final class TurnsRound implements Rule {
 
