@@ -117,13 +117,19 @@ record PreflightPage(
                                 safe.at().board(),
                                 safe.at().bank(),
                                 safe.at().number()),
-                safe.broken().isEmpty()
-                        ? "One press brings %s where they belong, from each of %s."
-                                .formatted(Words.count(safe.parts(), "part"), from)
-                        : "One press is not enough: %s."
-                                .formatted(
-                                        Spoken.of(plan).say(safe.broken().get().phrase(plan))),
+                says(plan, safe, from),
                 Mark.of(safe.verdict()));
+    }
+
+    private static String says(Plan plan, MakeSafe safe, String from) {
+        return safe.broken().isPresent()
+                ? "One press is not enough: %s."
+                        .formatted(Spoken.of(plan).say(safe.broken().get().phrase(plan)))
+                : safe.verdict() == Verdict.NO_WAY
+                        ? "A step of it has no way to its box. What it reaches comes where it belongs, from each of %s."
+                                .formatted(from)
+                        : "One press brings %s where they belong, from each of %s."
+                                .formatted(Words.count(safe.parts(), "part"), from);
     }
 
     private static SongRow row(SongProof song, String path) {
