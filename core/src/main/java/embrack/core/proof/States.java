@@ -179,11 +179,12 @@ public final class States {
 
     /**
      * The shortest story in which each cue does not do what is meant, of those that send states. What one turns round
-     * depends on where the show is; there is no story of that here.
+     * depends on where the show is, and of messages as they are nobody knows what is meant: there is no story of these.
      */
     public Map<CueSent, Broken> brokenCues() {
         Map<CueSent, Broken> broken = new LinkedHashMap<>();
-        cues.keySet()
+        cues.keySet().stream()
+                .filter(cue -> !cue.steps().isEmpty())
                 .forEach(cue -> of(cue).stream()
                         .flatMap(seen -> seen.broken().stream())
                         .reduce((a, b) -> b.length() < a.length() ? b : a)
@@ -239,7 +240,9 @@ public final class States {
     public List<Place> targets(Assignment assignment) {
         return known(assignment).gestures.stream()
                 .filter(gesture -> ((Doing.Foot) gesture.doing()).moment() == Moment.PRESS)
-                .flatMap(gesture -> machine.lasting(gesture.targets()).stream().mapToObj(machine::place))
+                .flatMap(gesture -> gesture.targets().stream()
+                        .filter(target -> !variables.get(target).isFresh())
+                        .mapToObj(machine::place))
                 .distinct()
                 .toList();
     }

@@ -5,11 +5,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import embrack.core.Evening;
 import embrack.core.Fault;
 import embrack.core.ShowFaults;
+import embrack.core.Sketch;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Told;
+import embrack.core.edit.CueEdit;
+import embrack.core.midi.Channel;
+import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
+import embrack.core.show.Anchor;
+import embrack.core.show.Cue;
+import embrack.core.show.SongId;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -29,6 +37,23 @@ class ShowRuleTests {
     @Test
     void anEveningOnWhichNothingIsWrongIsSilent() {
         assertThat(found(Evening.plan())).isEmpty();
+    }
+
+    /** What a recorded message does is all that can be meant by it. */
+    @Test
+    void aRecordedMessageThatAChartExplainsIsAsMeant() {
+        Sketch sketch = Evening.sketch();
+        Cue recorded = new Cue(
+                90,
+                Optional.empty(),
+                Anchor.parse("20|1", sketch.songOf("ebb").form()),
+                List.of(),
+                List.of(new Message.ProgramChange(new Channel(5), 0)),
+                Optional.empty(),
+                false,
+                false);
+        sketch.edit(new CueEdit.AddCues(new SongId("ebb"), List.of(recorded)));
+        assertThat(found(sketch.plan())).extracting(Finding::code).doesNotContain("songs.depends-on-before");
     }
 
     @ParameterizedTest

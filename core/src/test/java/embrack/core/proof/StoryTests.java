@@ -140,6 +140,15 @@ class StoryTests {
         assertThat(kill.states()).isEqualTo(BigInteger.TWO.pow(31));
     }
 
+    /** Nothing else brings a track to play; somebody may still find it playing. */
+    @Test
+    void makingSafeIsNotProvenByWhatCannotHappenYet() {
+        Plan plan = StoryRig.of(StoryRig.chart("LOOPS"), "1: stop-all:tracks", "1 alternating", "kill 1");
+        MakeSafe kill = Report.of(plan).safety().getFirst();
+        assertThat(kill.verdict()).isEqualTo(Verdict.EVERY_OTHER);
+        assertThat(kill.broken()).isPresent();
+    }
+
     /** 24 scenes on switches that only alternate have 2^24 sides, which decide nothing here. */
     @Test
     void sidesThatDecideNothingAreNotMultiplied() {
