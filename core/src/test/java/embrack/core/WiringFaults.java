@@ -153,7 +153,8 @@ public final class WiringFaults {
         Sketch player = clean().box("Computer", "computer")
                 .box("Big board", "ten-switch-treadle-board")
                 .app("Tracks", "linear-timeline-player", "computer")
-                .link("big-board.usb > computer.usb-1", "computer.usb-1 > tracks.in");
+                .link("big-board.usb > computer.usb-1", "computer.usb-1 > tracks.in")
+                .step("big-board 1: tracks jump:song-1");
         faults.add(fault(
                 "remote-input-off",
                 "wiring.input-off",
@@ -281,6 +282,14 @@ public final class WiringFaults {
                 "Merger keeps it back: towards OUT it passes channel 5.",
                 clean().filter("merger", "in-1 > out", true, "5", "").plan(),
                 clean().filter("merger", "in-1 > out", true, "2, 5", "").plan()));
+        faults.add(fault(
+                "merger-moves-the-channel",
+                "switches.channel-moved",
+                Severity.STOPS,
+                "Voice board, bank A, switches 1 and 2",
+                "Merger puts channel 2 onto channel 3.",
+                clean().filter("merger", "in-1 > out", true, "", "3").plan(),
+                clean().plan()));
         return List.copyOf(faults);
     }
 

@@ -1,5 +1,6 @@
 package embrack.app.preflight;
 
+import embrack.app.frame.FindingView;
 import embrack.app.frame.Frame;
 import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
@@ -12,13 +13,16 @@ import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
+import embrack.core.check.Healing.Healed;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.edit.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -51,6 +55,26 @@ class PreflightController {
         return "preflight/preflight";
     }
 
+    /** What mends a finding, tried on the whole plan; asked for by a page that shows it. */
+    @OfPlanAlone
+    @GetMapping("/remedies")
+    String remedies(
+            @PathVariable RigId id,
+            @RequestParam String code,
+            @RequestParam String key,
+            @RequestParam(defaultValue = "") String back,
+            Model page) {
+        Report report = reports.of(rigs.load(id));
+        page.addAttribute("path", "/rigs/" + id)
+                .addAttribute("back", back)
+                .addAttribute(
+                        "f",
+                        found(report, code, key)
+                                .map(finding -> FindingView.healed(finding, report))
+                                .orElse(null));
+        return "frame/bits :: ways-out";
+    }
+
     /** Mends a finding by its button; a finding that is no longer there needs no mending. */
     @PostMapping("/remedies")
     String mend(
@@ -58,15 +82,23 @@ class PreflightController {
             Hand hand,
             @RequestParam String code,
             @RequestParam String key,
+            @RequestParam(defaultValue = "0") int way,
             @RequestParam(defaultValue = "") String back) {
-        reports.of(rigs.load(id)).findings().stream()
-                .filter(f -> f.code().equals(code) && f.key().equals(key))
-                .map(Finding::remedy)
-                .flatMap(remedy -> remedy.stream())
+        Report report = reports.of(rigs.load(id));
+        found(report, code, key).map(report.healing()::of).stream()
+                .flatMap(List::stream)
+                .skip(Math.max(0, way))
                 .findFirst()
+                .map(Healed::remedy)
                 .map(Remedy::edit)
                 .ifPresent(edit -> rigs.edit(id, hand, edit));
         return WayBack.to(id, back);
+    }
+
+    private static Optional<Finding> found(Report report, String code, String key) {
+        return report.findings().stream()
+                .filter(f -> f.code().equals(code) && f.key().equals(key))
+                .findFirst();
     }
 
     /** Somebody changed the plan at the same moment; the page it came from shows how it is now. */

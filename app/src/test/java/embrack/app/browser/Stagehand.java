@@ -99,10 +99,12 @@ final class Stagehand implements AutoCloseable {
     }
 
     void click(String button) {
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(button).setExact(true))
-                .click();
+        Locator found = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button).setExact(true));
+        if (found.count() == 0) {
+            untilTried();
+        }
+        found.click();
     }
 
     void go(String room) {
@@ -168,8 +170,18 @@ final class Stagehand implements AutoCloseable {
                 .toList();
     }
 
+    /** Looks at each finding until what mends it has been tried. */
+    void untilTried() {
+        Locator trying = page.locator(".trying");
+        for (int left = trying.count(); left > 0; left = trying.count()) {
+            trying.first().scrollIntoViewIfNeeded();
+            assertThat(trying).not().hasCount(left);
+        }
+    }
+
     /** The findings beside the chosen switch or in preflight, each in one line. */
     List<String> findings() {
+        untilTried();
         return page.locator(".finding").allInnerTexts().stream()
                 .map(text -> text.replaceAll("\\s+", " "))
                 .toList();

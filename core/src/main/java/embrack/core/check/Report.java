@@ -1,13 +1,16 @@
 package embrack.core.check;
 
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Halted;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.plan.Plan;
 import embrack.core.show.SongId;
+import embrack.core.sim.Blame;
 import embrack.core.sim.BookProof;
 import embrack.core.sim.BookProver;
 import embrack.core.sim.ControlProof;
+import embrack.core.sim.Diagnosis;
 import embrack.core.sim.MakeSafe;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Prover;
@@ -70,7 +73,9 @@ public record Report(
                 .prove(plan)
                 .withFeet(at -> Optional.ofNullable(pressed.get(at)))
                 .withBreaks(prover.breaks());
-        Subject subject = new Subject(plan, proofs, prover.controlAssignments(), book, ways);
+        List<ControlProof> controls = prover.controlAssignments();
+        List<Blame> blames = new Diagnosis(plan, ways).all(proofs, controls, book);
+        Subject subject = new Subject(plan, proofs, controls, book, blames, Halted.all(proofs, controls, book), ways);
         List<Finding> findings = Catalogue.rules().stream()
                 .flatMap(rule -> rule.check(subject))
                 .sorted()
@@ -117,6 +122,22 @@ public record Report(
         return controlAssignments.stream()
                 .filter(proof -> proof.at().equals(at))
                 .findFirst();
+    }
+
+    /** What mends its findings. */
+    public Healing healing() {
+        return new Healing(this, Integer.MAX_VALUE);
+    }
+
+    /**
+     * What mends its findings, the first of them: of a large plan fewer tries are made, so that all of them together
+     * take about as long as a few reports, whatever its size.
+     */
+    public Healing healingOfTheFirst() {
+        int size = 1_000
+                + 10 * plan.switches().assignments().size()
+                + plan.book().cues().size();
+        return new Healing(this, 60_000 / size);
     }
 
     /** What was found about a song and its cues. */

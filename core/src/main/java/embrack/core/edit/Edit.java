@@ -18,7 +18,8 @@ public sealed interface Edit
                 NumberEdit,
                 SongEdit,
                 CueEdit,
-                OrderEdit {
+                OrderEdit,
+                InTurn {
 
     /**
      * The plan with this change.

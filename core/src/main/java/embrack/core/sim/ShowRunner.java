@@ -27,6 +27,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Runs a show: the ideal rig and the actual one side by side, cue by cue and press by press. After each of them the two
@@ -137,6 +138,7 @@ final class ShowRunner {
         for (Beat beat : inside) {
             (beat.at() < soon ? early : all).addAll(lanes(beat));
         }
+        Stream.concat(stop.stream(), loop.stream()).forEach(beat -> all.addAll(lanes(beat)));
         all.addAll(early);
         return new Script(song, load, inside, stop, loop, turns, early, all);
     }
@@ -300,7 +302,8 @@ final class ShowRunner {
             boolean known = leftovers.stream()
                     .anyMatch(l -> l.song().equals(course.script().song().id())
                             && l.place().equals(place));
-            if (!set && !known && stands(place, value) && (next.isPresent() || goesOn(place))) {
+            boolean isMeant = course.script().all().contains(lane);
+            if (isMeant && !set && !known && stands(place, value) && (next.isPresent() || goesOn(place))) {
                 leftovers.add(new Leftover(
                         jump,
                         course.script().song().id(),

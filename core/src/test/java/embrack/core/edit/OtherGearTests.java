@@ -177,8 +177,10 @@ class OtherGearTests {
                 .findFirst()
                 .orElseThrow();
         assertThat(Told.of(finding, plan).why())
-                .isEqualTo("The messages reach Host as well, and it listens to all channels.");
-        assertThat(finding.remedy()).isEmpty();
+                .isEqualTo("What is meant for Vocal mixer reaches Host as well, and it listens to all channels.");
+        assertThat(Report.of(plan).healing().of(finding))
+                .extracting(healed -> healed.remedy().name())
+                .containsExactly("keep-away");
         assertThat(plan.rig().name(MIXER).text()).isEqualTo("Vocal mixer");
     }
 

@@ -69,7 +69,7 @@ class CueProofTests {
                 .containsExactly("vocal-mixer return-1");
         assertThat(Report.of(sketch.plan()).findings())
                 .extracting(Finding::code)
-                .contains("songs.not-as-meant");
+                .containsExactly("songs.left-behind", "switches.also-moves");
     }
 
     /**
@@ -119,10 +119,15 @@ class CueProofTests {
                 .filter(f -> f.code().equals("songs.late"))
                 .toList();
         assertThat(found).extracting(f -> Told.of(f, late).where()).containsExactly("Ebb, bar 5", "Ebb, on play");
-        assertThat(found.getLast().remedy())
+        assertThat(Report.of(late).healing().of(found.getLast()))
                 .as("what comes on play cannot come earlier")
                 .isEmpty();
-        Plan mended = found.getFirst().remedy().orElseThrow().edit().apply(late);
+        Plan mended = Report.of(late)
+                .healing()
+                .best(found.getFirst())
+                .orElseThrow()
+                .edit()
+                .apply(late);
         assertThat(Report.of(mended).findings(EBB)).noneMatch(f -> f.cues().contains(new CueAt(EBB, 5)));
         assertThat(prove(mended).song(EBB).orElseThrow().cue(5).orElseThrow().verdict())
                 .isEqualTo(Verdict.EXACT);
@@ -194,10 +199,10 @@ class CueProofTests {
                         new DeviceId("lantern-desk"), Evening.rig().rig().model(new DeviceId("old-desk")))
                 .apply(Evening.plan());
         List<Finding> found = Report.of(plan).findings().stream()
-                .filter(f -> f.code().equals("songs.not-sent"))
+                .filter(f -> f.code().equals("switches.no-chart-line"))
                 .toList();
         assertThat(found).hasSize(1);
-        assertThat(Told.of(found.getFirst(), plan).what()).isEqualTo("The chart of Lantern desk has no line for it.");
+        assertThat(Told.of(found.getFirst(), plan).what()).startsWith("Lantern desk has no message for: ");
         assertThat(found.getFirst().cues()).hasSize(7);
     }
 

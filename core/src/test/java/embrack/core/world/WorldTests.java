@@ -133,7 +133,7 @@ class WorldTests {
                 .filter(f -> f.code().equals("wiring.output-off"))
                 .findFirst()
                 .orElseThrow();
-        Plan mended = finding.remedy().orElseThrow().edit().apply(sketch.plan());
+        Plan mended = finding.remedies().all().findFirst().orElseThrow().edit().apply(sketch.plan());
         assertThat(mended.rig().unmet(new DeviceId("keys"), Ability.SENDS)).isEmpty();
         assertThat(Report.of(mended).proofs()).extracting(Proof::verdict).doesNotContain(Verdict.NO_WAY);
     }

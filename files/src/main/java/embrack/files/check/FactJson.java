@@ -41,6 +41,7 @@ final class FactJson {
             case Fact.Number number -> all.add(number.value());
             case Fact.Name text -> all.add(text.text());
             case Fact.Word word -> all.add(word.key());
+            case Fact.Switches switches -> switches.all().forEach(at -> at(all.addObject(), at));
             default -> object(all.addObject(), fact);
         }
     }

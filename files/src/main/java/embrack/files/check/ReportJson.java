@@ -1,5 +1,6 @@
 package embrack.files.check;
 
+import embrack.core.check.Healing;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Told;
@@ -29,8 +30,8 @@ final class ReportJson {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("rig", report.plan().rig().name().text()).put("stopsTheShow", report.stopsTheShow());
         ArrayNode findings = root.putArray("findings");
-        report.findings()
-                .forEach(finding -> finding(findings.addObject(), Told.of(finding, report.plan(), language), finding));
+        Healing healing = report.healingOfTheFirst();
+        report.findings().forEach(finding -> finding(findings.addObject(), healing.told(finding, language), finding));
         ArrayNode proofs = root.putArray("proofs");
         report.proofs().forEach(proof -> proof(proofs.addObject(), report.plan(), proof));
         ArrayNode controls = root.putArray("controls");
@@ -50,6 +51,7 @@ final class ReportJson {
                 .put("what", told.what())
                 .put("why", told.why())
                 .put("fix", told.fix());
+        told.button().ifPresent(mends -> f.put("mends", mends));
         FactJson.put(f.putObject("facts"), finding.facts());
     }
 

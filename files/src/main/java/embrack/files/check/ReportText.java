@@ -1,5 +1,6 @@
 package embrack.files.check;
 
+import embrack.core.check.Healing;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Severity;
@@ -26,8 +27,9 @@ final class ReportText {
                                 : "nothing stops the show",
                         report.count(Severity.LOOK) + " to look at",
                         Words.count(report.count(Severity.NOTE), "note")));
+        Healing healing = report.healingOfTheFirst();
         for (Finding finding : report.findings()) {
-            Told told = Told.of(finding, report.plan(), language);
+            Told told = healing.told(finding, language);
             text.append("\n%s  %s  [%s]\n  %s\n  %s\n  %s\n"
                     .formatted(
                             finding.severity().words().toUpperCase(Locale.ROOT),

@@ -48,11 +48,13 @@ class CheckCommandTests {
         JsonNode report = JsonMapper.shared().readTree(out.toString(StandardCharsets.UTF_8));
         assertThat(report.get("stopsTheShow").booleanValue()).isTrue();
         JsonNode finding = report.get("findings").get(0);
-        assertThat(finding.propertyNames()).containsExactly("code", "severity", "where", "what", "why", "fix", "facts");
+        assertThat(finding.propertyNames())
+                .containsExactly("code", "severity", "where", "what", "why", "fix", "mends", "facts");
         assertThat(finding.get("code").stringValue()).isEqualTo("switches.channel-mismatch");
         assertThat(finding.get("severity").stringValue()).isEqualTo("stops");
         assertThat(finding.get("facts").toString())
                 .isEqualTo("{\"switches\":[" + switchOf(1) + "," + switchOf(2) + "," + switchOf(3) + "," + switchOf(4)
+                        + "],\"scene\":[" + switchOf(1) + "," + switchOf(2) + "," + switchOf(3) + "," + switchOf(4)
                         + "],\"board\":{\"device\":\"voice-board\"},\"sent\":2,"
                         + "\"device\":{\"device\":\"vocal-mixer\"},\"listens\":5,"
                         + "\"setting\":\"MIDI receive channel\",\"cause\":\"free\"}");

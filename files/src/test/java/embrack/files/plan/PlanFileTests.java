@@ -205,8 +205,9 @@ class PlanFileTests {
                 .containsExactly(tuple(fault.code(), fault.what()));
         assertThat(PlanFile.read(PlanFile.write(plan))).isEqualTo(plan);
         assertThat(schemaErrors(PlanFile.write(plan))).isEmpty();
-        findings.getFirst()
-                .remedy()
+        Report.of(plan)
+                .healing()
+                .best(findings.getFirst())
                 .ifPresent(remedy -> assertThat(
                                 Report.of(remedy.edit().apply(plan)).findings())
                         .as(remedy.name())

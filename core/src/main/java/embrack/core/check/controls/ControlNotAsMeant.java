@@ -1,27 +1,22 @@
 package embrack.core.check.controls;
 
-import embrack.core.chart.LearnableId;
-import embrack.core.chart.Learned;
-import embrack.core.chart.Verb;
+import embrack.core.check.remedy.OtherNumber;
+import embrack.core.check.remedy.OwnChannel;
 import embrack.core.check.rule.Finding;
-import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.edit.Edit;
-import embrack.core.edit.NumberEdit;
-import embrack.core.edit.Refused;
+import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.sim.Cause;
 import embrack.core.sim.ControlProof;
-import embrack.core.sim.Prover;
 import embrack.core.sim.Verdict;
 import embrack.core.word.Fact;
 import embrack.core.world.Place;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -36,53 +31,48 @@ final class ControlNotAsMeant implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         return subject.controlAssignments().stream()
-                .filter(proof -> proof.verdict() != Verdict.EXACT && proof.verdict() != Verdict.NO_WAY)
-                .map(proof -> finding(subject.plan(), proof));
+                .filter(proof -> proof.verdict() == Verdict.NOT_KNOWN
+                        || subject.blames().stream()
+                                .anyMatch(blame ->
+                                        blame.control().equals(Optional.of(proof.at())) && isOurs(blame.cause())))
+                .map(proof -> finding(subject, proof));
     }
 
-    private Finding finding(Plan plan, ControlProof proof) {
+    /** Whether no other rule has a better word for it. */
+    private static boolean isOurs(Cause cause) {
+        return switch (cause) {
+            case Cause.Overheard c -> true;
+            case Cause.LearnedTwice c -> true;
+            case Cause.Unwritten c -> true;
+            case Cause.ReadByBefore c -> true;
+            case Cause.Deaf c -> true;
+            case Cause.NotReached c -> true;
+            case Cause.Nothing c -> true;
+            default -> false;
+        };
+    }
+
+    private Finding finding(Subject subject, ControlProof proof) {
+        Plan plan = subject.plan();
         List<Fact> wrong = proof.wrongPlaces().stream()
                 .<Fact>map(place -> new Fact.PartOf(place.device(), place.part()))
                 .distinct()
                 .toList();
         boolean also = proof.verdict() == Verdict.ALSO;
+        List<DeviceId> devices = Stream.concat(
+                        proof.wrongPlaces().stream().map(Place::device),
+                        proof.targets().stream().map(Place::device))
+                .distinct()
+                .toList();
+        List<Message> messages = proof.compiled().targets().stream()
+                .flatMap(target -> target.at().stream().limit(1))
+                .toList();
         return found(also ? Severity.LOOK : Severity.STOPS)
                 .with("control", proof.at())
                 .cause(also ? "also" : proof.verdict() == Verdict.NOT_KNOWN ? "comes-round" : "otherwise")
                 .with("places", wrong)
-                .mend(remedy(plan, proof))
+                .mend(OtherNumber.instead(plan, devices, messages))
+                .mend(OwnChannel.of(plan, devices))
                 .made();
-    }
-
-    /** Another number for what this moves, or for what it also moves; whichever makes it right. */
-    private static Optional<Remedy> remedy(Plan plan, ControlProof proof) {
-        Stream<DeviceId> devices = Stream.concat(
-                        proof.compiled().controlAssignment().targets().stream().map(t -> t.device()),
-                        proof.wrongPlaces().stream().map(Place::device))
-                .distinct();
-        return devices.flatMap(device -> plan.rig().device(device).learned().entrySet().stream()
-                        .filter(e -> isConcerned(proof, device, e))
-                        .<Edit>map(e -> new NumberEdit.PinNumber(
-                                device, e.getKey(), e.getValue().type(), "", "")))
-                .filter(edit -> works(plan, edit, proof))
-                .findFirst()
-                .map(edit -> new Remedy("choose-number", edit));
-    }
-
-    private static boolean isConcerned(ControlProof proof, DeviceId device, Map.Entry<LearnableId, Learned> learned) {
-        return Stream.concat(proof.targets().stream(), proof.wrongPlaces().stream())
-                .anyMatch(place -> place.device().equals(device)
-                        && place.part().equals(learned.getKey().part())
-                        && (place.aspect() != Verb.LEVEL.aspect()
-                                || learned.getKey().verb() == Verb.LEVEL));
-    }
-
-    private static boolean works(Plan plan, Edit edit, ControlProof proof) {
-        try {
-            Plan mended = edit.apply(plan);
-            return new Prover(mended).prove(mended.switches().at(proof.at())).verdict() == Verdict.EXACT;
-        } catch (Refused e) {
-            return false;
-        }
     }
 }

@@ -2,6 +2,7 @@ package embrack.core.check.controls;
 
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Found;
+import embrack.core.check.rule.Halted;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
@@ -17,6 +18,7 @@ import embrack.core.level.Range;
 import embrack.core.sim.ControlProof;
 import embrack.core.switches.Target;
 import embrack.core.word.Fact;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -30,10 +32,30 @@ final class ControlStopped implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
+        List<Halted> feet =
+                subject.halted().stream().filter(each -> each.at().isPresent()).toList();
         return subject.controlAssignments().stream()
                 .flatMap(proof -> proof.compiled().targets().stream()
+                        .filter(target -> !isToldElsewhere(proof, target, feet))
                         .flatMap(target ->
                                 target.obstacle().map(obstacle -> finding(proof, target, obstacle)).stream()));
+    }
+
+    /** Whether what stops a switch too, or a way that is shut, is told there. */
+    private static boolean isToldElsewhere(
+            ControlProof proof, CompiledControl.CompiledTarget target, List<Halted> feet) {
+        return target.obstacle()
+                .filter(obstacle -> obstacle instanceof Obstacle.KeptBack
+                        || feet.stream()
+                                .anyMatch(new Halted(
+                                        Optional.empty(),
+                                        Optional.of(proof.at()),
+                                        Optional.empty(),
+                                        proof.at().box(),
+                                        target.target().device(),
+                                        Optional.empty(),
+                                        obstacle)::isStoppedAs))
+                .isPresent();
     }
 
     private Finding finding(ControlProof proof, CompiledControl.CompiledTarget compiled, Obstacle obstacle) {
@@ -59,7 +81,6 @@ final class ControlStopped implements Rule {
                         .with("heel", target.shown(target.at(0).amount().orElseThrow()))
                         .with("toe", target.shown(target.at(127).amount().orElseThrow()));
             case Obstacle.OneNumber o -> found.cause("one-number").with("most", o.most());
-            case Obstacle.KeptBack o -> found.cause("kept-back").with("stop", o.where());
             default -> found.cause("no-link");
         };
     }

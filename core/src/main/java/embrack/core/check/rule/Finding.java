@@ -13,7 +13,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -26,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param facts what it is about, by the names that its patterns have for it; "cause" where there are several ways
  * @param switches the switches that it explains; may be none
  * @param cues the cues that it explains, or the songs; may be none
- * @param remedy an edit that mends it, where there is one
+ * @param remedies edits that may mend it, in the order in which they are tried
  */
 public record Finding(
         RuleInfo rule,
@@ -34,7 +33,7 @@ public record Finding(
         Map<String, Fact> facts,
         List<SwitchAt> switches,
         List<CueAt> cues,
-        Optional<Remedy> remedy)
+        Remedies remedies)
         implements Comparable<Finding> {
 
     private static final Comparator<Finding> ORDER =
@@ -53,7 +52,9 @@ public record Finding(
 
     /** Whether it is about a treadle, fader or knob. */
     public boolean isAbout(ControlAt control) {
-        return facts.containsValue(new Fact.Control(control));
+        return facts.values().stream()
+                .flatMap(fact -> fact instanceof Fact.Many many ? many.all().stream() : Stream.of(fact))
+                .anyMatch(new Fact.Control(control)::equals);
     }
 
     public boolean isAbout(Topic topic) {

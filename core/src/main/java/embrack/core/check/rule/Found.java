@@ -1,13 +1,19 @@
 package embrack.core.check.rule;
 
 import embrack.core.edit.Edit;
+import embrack.core.plan.Plan;
 import embrack.core.show.CueAt;
+import embrack.core.sim.Blame;
+import embrack.core.sim.Proof;
+import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
 import embrack.core.word.Fact;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** A finding in the making: facts by the names that its patterns have for them. */
 public final class Found {
@@ -17,7 +23,7 @@ public final class Found {
     private final Map<String, Fact> facts = new LinkedHashMap<>();
     private List<SwitchAt> switches = List.of();
     private List<CueAt> cues = List.of();
-    private Optional<Remedy> remedy = Optional.empty();
+    private Remedies remedies = Remedies.NONE;
 
     Found(RuleInfo rule, Severity severity) {
         this.rule = rule;
@@ -52,24 +58,72 @@ public final class Found {
         return about(List.of(explained));
     }
 
+    /**
+     * The switches, controls and cues in which it shows; as the fact "scene" the switches and controls, then the cue,
+     * or the songs of several.
+     */
+    public Found blaming(Plan plan, List<Blame> blames) {
+        return in(
+                plan,
+                blames.stream().flatMap(blame -> blame.proof().map(Proof::at).stream()),
+                blames.stream().flatMap(blame -> blame.control().stream()),
+                blames.stream().flatMap(blame -> blame.cue().stream()));
+    }
+
+    /** As {@link #blaming}, for what an obstacle stops. */
+    public Found halting(Plan plan, List<Halted> halted) {
+        return in(
+                plan,
+                halted.stream().flatMap(each -> each.at().stream()),
+                halted.stream().flatMap(each -> each.control().stream()),
+                halted.stream().flatMap(each -> each.cue().stream()));
+    }
+
+    private Found in(Plan plan, Stream<SwitchAt> feet, Stream<ControlAt> controls, Stream<CueAt> sung) {
+        about(feet.distinct().sorted().toList()).in(sung.distinct().toList());
+        List<Fact> scene = new ArrayList<>();
+        if (!switches.isEmpty()) {
+            scene.add(new Fact.Switches(switches));
+        }
+        controls.distinct().map(Fact.Control::new).forEach(scene::add);
+        if (cues.size() == 1) {
+            scene.add(moment(plan, cues.getFirst()));
+        } else {
+            cues.stream().map(CueAt::song).distinct().map(Fact.SongOf::new).forEach(scene::add);
+        }
+        return with("scene", scene);
+    }
+
+    private static Fact moment(Plan plan, CueAt at) {
+        return plan.book()
+                .cue(at.song(), at.number(), false)
+                .map(cue -> Fact.of(plan.book().song(at.song()), cue))
+                .orElseGet(() -> new Fact.SongOf(at.song()));
+    }
+
     /** The cues that it explains, or the songs. */
     public Found in(List<CueAt> explained) {
         cues = explained;
         return this;
     }
 
-    /** An edit that mends it; what its button says has the key {@code NAME.do.remedy}. */
+    /** An edit that may mend it; what its button says has the key {@code NAME.do.remedy}. */
     public Found mend(String name, Edit edit) {
-        return mend(Optional.of(new Remedy(name, edit)));
+        return mend(Remedies.of(new Remedy(name, edit)));
     }
 
-    /** What mends it, where there is something. */
+    /** What may mend it, where there is something. */
     public Found mend(Optional<Remedy> found) {
-        remedy = found;
+        return mend(found.map(Remedies::of).orElse(Remedies.NONE));
+    }
+
+    /** What may mend it, after what was said before; looked for when somebody asks. */
+    public Found mend(Remedies more) {
+        remedies = remedies.or(more);
         return this;
     }
 
     public Finding made() {
-        return new Finding(rule, severity, facts, switches, cues, remedy);
+        return new Finding(rule, severity, facts, switches, cues, remedies);
     }
 }

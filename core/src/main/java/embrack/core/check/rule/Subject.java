@@ -1,25 +1,75 @@
 package embrack.core.check.rule;
 
+import embrack.core.compile.Obstacle;
 import embrack.core.plan.Plan;
+import embrack.core.sim.Blame;
 import embrack.core.sim.BookProof;
+import embrack.core.sim.Cause;
 import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
 import embrack.core.switches.Moment;
 import embrack.core.way.Ways;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * What rules look at: a plan and the proofs of its switches.
  *
  * @param controlAssignments the proofs of its treadles, faders and knobs
  * @param book the proofs of its cues, and how the show runs
+ * @param blames what is to blame for each place that a switch or cue leaves otherwise than meant
+ * @param halted all that an obstacle stops
  * @param ways the ways through its rig
  */
-public record Subject(Plan plan, List<Proof> proofs, List<ControlProof> controlAssignments, BookProof book, Ways ways) {
+public record Subject(
+        Plan plan,
+        List<Proof> proofs,
+        List<ControlProof> controlAssignments,
+        BookProof book,
+        List<Blame> blames,
+        List<Halted> halted,
+        Ways ways) {
 
     public Subject {
         proofs = List.copyOf(proofs);
+        blames = List.copyOf(blames);
+        halted = List.copyOf(halted);
         controlAssignments = List.copyOf(controlAssignments);
+    }
+
+    /** What an obstacle of a sort stops, those together of which each is stopped by the same. */
+    public List<List<Halted>> halted(Class<? extends Obstacle> sort) {
+        List<List<Halted>> groups = new ArrayList<>();
+        for (Halted one : halted) {
+            if (sort.isInstance(one.obstacle())) {
+                groups.stream()
+                        .filter(group -> group.getFirst().isStoppedAs(one))
+                        .findFirst()
+                        .orElseGet(() -> {
+                            groups.add(new ArrayList<>());
+                            return groups.getLast();
+                        })
+                        .add(one);
+            }
+        }
+        return groups;
+    }
+
+    /** What is to blame, as far as it is of one sort. */
+    public <C extends Cause> Stream<Blame> blamed(Class<C> sort) {
+        return blames.stream().filter(blame -> sort.isInstance(blame.cause()));
+    }
+
+    /** How grave the worst is of what one thing is to blame for. */
+    public Severity severity(List<Blame> blames) {
+        return blames.stream()
+                .map(blame -> !blame.isMeant()
+                        ? Severity.LOOK
+                        : blame.proof().map(this::severity).orElse(Severity.STOPS))
+                .min(Comparator.naturalOrder())
+                .orElse(Severity.LOOK);
     }
 
     /**

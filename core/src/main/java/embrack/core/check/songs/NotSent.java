@@ -2,6 +2,7 @@ package embrack.core.check.songs;
 
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Found;
+import embrack.core.check.rule.Halted;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
@@ -16,6 +17,7 @@ import embrack.core.show.Song;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A player cannot make a device do what a cue says; one finding for each reason, however many cues it stops. */
@@ -30,10 +32,13 @@ final class NotSent implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
+        List<Halted> feet =
+                subject.halted().stream().filter(each -> each.cue().isEmpty()).toList();
         Map<Reason, List<Sung>> stopped = new LinkedHashMap<>();
         CueWords.cues(subject)
                 .forEach(sung -> sung.proof().steps().stream()
                         .filter(step -> step.obstacle().isPresent())
+                        .filter(step -> !isToldElsewhere(subject, sung, step, feet))
                         .forEach(step -> stopped.merge(
                                 reason(subject.plan(), sung.song(), step),
                                 List.of(sung),
@@ -41,6 +46,20 @@ final class NotSent implements Rule {
                                         .distinct()
                                         .toList())));
         return stopped.entrySet().stream().map(e -> finding(e.getKey(), e.getValue()));
+    }
+
+    /** Whether what stops a switch or control too, or a way that is shut, is told there. */
+    private static boolean isToldElsewhere(Subject subject, Sung sung, CompiledStep step, List<Halted> feet) {
+        Obstacle obstacle = step.obstacle().orElseThrow();
+        Halted here = new Halted(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(CueWords.at(sung.song(), sung.cue())),
+                subject.plan().player(sung.song()).orElseThrow(),
+                step.step().device(),
+                Optional.empty(),
+                obstacle);
+        return obstacle instanceof Obstacle.KeptBack || feet.stream().anyMatch(here::isStoppedAs);
     }
 
     private static Reason reason(Plan plan, Song song, CompiledStep step) {
@@ -54,7 +73,6 @@ final class NotSent implements Rule {
         Found found = found(Severity.STOPS);
         return switch (obstacle) {
             case Obstacle.NothingLearned learned -> found.cause("nothing-learned");
-            case Obstacle.KeptBack kept -> found.cause("kept-back").with("stop", kept.where());
             case Obstacle.NoPath path -> found.cause("no-path");
             default -> found.cause("no-chart-line");
         };

@@ -1,33 +1,31 @@
 package embrack.core.check.switches;
 
+import embrack.core.check.remedy.OtherHardware;
+import embrack.core.check.remedy.OtherNumber;
+import embrack.core.check.remedy.OwnChannel;
+import embrack.core.check.remedy.Passage;
 import embrack.core.check.rule.Finding;
-import embrack.core.check.rule.Remedy;
+import embrack.core.check.rule.Remedies;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
-import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.edit.GearEdit;
-import embrack.core.edit.NumberEdit;
 import embrack.core.gear.Purpose;
+import embrack.core.gear.SendChannel;
+import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.sim.Proof;
-import embrack.core.sim.Verdict;
+import embrack.core.sim.Blame;
+import embrack.core.sim.Cause;
 import embrack.core.word.Fact;
-import embrack.core.world.Place;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
-import java.util.stream.IntStream;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** A switch does what it should and moves something else too. */
+/** A message does something else too: another box hears it, or it means more to its box than was meant. */
 final class AlsoMoves implements Rule {
 
     @Override
@@ -37,81 +35,77 @@ final class AlsoMoves implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        Map<Stopped.Ends, List<Proof>> byEnds = new LinkedHashMap<>();
-        subject.proofs().stream()
-                .filter(proof -> proof.verdict() == Verdict.ALSO && !ModeUndoes.explains(subject.plan(), proof))
-                .forEach(proof -> proof.wrongPlaces().stream()
-                        .map(Place::device)
-                        .distinct()
-                        .forEach(device -> byEnds.computeIfAbsent(
-                                        new Stopped.Ends(proof.at().board(), device), e -> new ArrayList<>())
-                                .add(proof)));
-        return byEnds.entrySet().stream().map(e -> finding(subject.plan(), e.getKey(), e.getValue()));
+        Map<DeviceId, List<Blame>> byHearer = Stream.concat(
+                        subject.blamed(Cause.Overheard.class), subject.blamed(Cause.LearnedTwice.class))
+                .filter(blame -> blame.control().isEmpty())
+                .collect(Collectors.groupingBy(Blame::device, TreeMap::new, Collectors.toList()));
+        return byHearer.entrySet().stream().map(e -> finding(subject, e.getKey(), e.getValue()));
     }
 
-    private Finding finding(Plan plan, Stopped.Ends ends, List<Proof> proofs) {
-        List<Fact> parts = proofs.stream()
-                .flatMap(proof -> proof.wrongPlaces().stream())
-                .filter(place -> place.device().equals(ends.device()))
-                .map(Place::part)
+    private Finding finding(Subject subject, DeviceId device, List<Blame> blames) {
+        Plan plan = subject.plan();
+        List<Fact> parts = blames.stream()
+                .map(blame -> blame.place().part())
                 .distinct()
                 .sorted(Comparator.comparing(
-                        part -> plan.rig().partName(ends.device(), part).text()))
-                .<Fact>map(part -> new Fact.PartOf(ends.device(), part))
+                        part -> plan.rig().partName(device, part).text()))
+                .<Fact>map(part -> new Fact.PartOf(device, part))
                 .toList();
-        boolean uninvolved = proofs.stream()
-                .noneMatch(p -> p.targets().stream().anyMatch(t -> t.device().equals(ends.device())));
-        Optional<Remedy> remedy = otherNumber(plan, proofs.getFirst(), ends.device())
-                .or(() -> uninvolved && !hearsAll(plan, ends.device())
-                        ? ownChannel(plan, ends.device())
-                        : Optional.empty());
-        return found(Severity.LOOK)
-                .about(proofs.stream().map(Proof::at).toList())
-                .with("device", ends.device())
+        List<DeviceId> others = blames.stream()
+                .map(AlsoMoves::meantFor)
+                .filter(other -> !other.equals(device))
+                .distinct()
+                .toList();
+        boolean isTwice = blames.stream().anyMatch(blame -> blame.cause() instanceof Cause.LearnedTwice);
+        return found(subject.severity(blames))
+                .blaming(plan, blames)
+                .with("device", device)
                 .with("parts", parts)
-                .cause(hearsAll(plan, ends.device()) ? "all-channels" : uninvolved ? "same-channel" : "means-more")
-                .mend(remedy)
+                .with("others", others)
+                .cause(
+                        isTwice
+                                ? "learned-twice"
+                                : others.isEmpty()
+                                        ? "means-more"
+                                        : hearsAll(plan, device) ? "all-channels" : "same-channel")
+                .mend(remedies(subject, device, others, blames))
                 .made();
     }
 
-    /** Another number for what was learned, by the box that moves too or by the one that was meant. */
-    private static Optional<Remedy> otherNumber(Plan plan, Proof proof, DeviceId also) {
-        return Stream.concat(Stream.of(also), proof.targets().stream().map(Place::device))
-                .distinct()
-                .flatMap(device -> plan.rig().device(device).learned().entrySet().stream()
-                        .filter(e -> proof.compiled().sent().stream()
-                                .anyMatch(m -> m.type() == e.getValue().type()
-                                        && m.data1() == e.getValue().number()))
-                        .map(e -> new NumberEdit.PinNumber(
-                                device, e.getKey(), e.getValue().type(), "", "")))
-                .filter(edit -> Mending.works(plan, edit, proof.at()))
-                .findFirst()
-                .map(edit -> new Remedy("choose-number", edit));
+    /** Other numbers, other channels, a way that is shut, a board with a channel for each message. */
+    private static Remedies remedies(Subject subject, DeviceId device, List<DeviceId> others, List<Blame> blames) {
+        Plan plan = subject.plan();
+        DeviceId sender = blames.getFirst().sender();
+        List<Message> messages =
+                blames.stream().map(blame -> message(blame.cause())).distinct().toList();
+        List<DeviceId> both = Stream.concat(Stream.of(device), others.stream()).toList();
+        Remedies numbers = OtherNumber.instead(plan, both, messages);
+        if (others.isEmpty()) {
+            return numbers;
+        }
+        Remedies channels = OwnChannel.of(plan, hearsAll(plan, device) ? others : both);
+        Remedies board = plan.boards().contains(sender)
+                ? OtherHardware.instead(plan, sender, b -> b.sendChannel() == SendChannel.EACH_MESSAGE)
+                : Remedies.NONE;
+        return numbers.or(channels)
+                .or(Passage.shut(subject.ways(), sender, device, messages.getFirst()))
+                .or(board);
+    }
+
+    private static DeviceId meantFor(Blame blame) {
+        return blame.cause() instanceof Cause.Overheard overheard ? overheard.meantFor() : blame.device();
+    }
+
+    private static Message message(Cause cause) {
+        return switch (cause) {
+            case Cause.Overheard overheard -> overheard.message();
+            case Cause.LearnedTwice twice -> twice.message();
+            default -> throw new IllegalStateException("no cause of this rule");
+        };
     }
 
     private static boolean hearsAll(Plan plan, DeviceId device) {
         return plan.rig().model(device).implementation().quirks().hearsAllChannels()
                 || plan.rig().setting(device, Purpose.RECEIVE_CHANNEL).isEmpty();
-    }
-
-    private static Optional<Remedy> ownChannel(Plan plan, DeviceId device) {
-        Set<Integer> taken = new HashSet<>();
-        plan.rig()
-                .devices()
-                .forEach(d -> Stream.of(Purpose.RECEIVE_CHANNEL, Purpose.SEND_CHANNEL)
-                        .forEach(setting -> plan.rig().setting(d.id(), setting).ifPresent(taken::add)));
-        return IntStream.rangeClosed(2, 16)
-                .filter(channel -> !taken.contains(channel))
-                .boxed()
-                .findFirst()
-                .map(channel -> new Remedy(
-                                "set-channel",
-                                new GearEdit.ChangeSetting(
-                                        device,
-                                        plan.rig()
-                                                .settingFor(device, Purpose.RECEIVE_CHANNEL)
-                                                .id(),
-                                        String.valueOf(channel)))
-                        .with("channel", channel));
     }
 }

@@ -2,6 +2,7 @@ package embrack.core.check.switches;
 
 import embrack.core.chart.Aspect;
 import embrack.core.chart.PartId;
+import embrack.core.check.remedy.Spare;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;

@@ -1,5 +1,6 @@
 package embrack.core.check.switches;
 
+import embrack.core.check.remedy.OtherHardware;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
@@ -47,7 +48,7 @@ final class CannotSend implements Rule {
                 .with("model", plan.rig().model(board).name())
                 .with("sends", plan.board(board).sendsWords())
                 .with("needs", type.plural())
-                .mend(new OtherHardware(plan, board).remedy())
+                .mend(OtherHardware.instead(plan, board))
                 .made();
     }
 }

@@ -1,25 +1,25 @@
 package embrack.core.check.switches;
 
 import embrack.core.chart.LearnableId;
-import embrack.core.chart.Learned;
 import embrack.core.chart.Response;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
-import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.compile.CompiledStep;
 import embrack.core.edit.NumberEdit;
-import embrack.core.plan.Plan;
-import embrack.core.sim.Proof;
-import embrack.core.sim.Verdict;
-import embrack.core.switches.Step;
-import java.util.Optional;
+import embrack.core.rig.DeviceId;
+import embrack.core.sim.Blame;
+import embrack.core.sim.Cause;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** The receiver's input is set so that some or all presses do nothing. */
 final class DeadInput implements Rule {
+
+    private record Input(DeviceId device, Cause.InputSet set) {}
 
     @Override
     public RuleInfo info() {
@@ -28,42 +28,29 @@ final class DeadInput implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.proofs().stream()
-                .filter(proof -> proof.verdict() != Verdict.EXACT && proof.verdict() != Verdict.NO_WAY)
-                .flatMap(proof -> culprit(subject.plan(), proof)
-                        .map(step -> finding(subject.plan(), proof, step, subject.severity(proof)))
-                        .stream());
+        return subject
+                .blamed(Cause.InputSet.class)
+                .collect(Collectors.groupingBy(
+                        blame -> new Input(blame.device(), (Cause.InputSet) blame.cause()),
+                        LinkedHashMap::new,
+                        Collectors.toList()))
+                .entrySet()
+                .stream()
+                .map(e -> finding(subject, e.getKey(), e.getValue()));
     }
 
-    /** The step whose input, set plainly, would make the switch do as it should. */
-    static Optional<Step> culprit(Plan plan, Proof proof) {
-        return proof.steps().stream()
-                .map(CompiledStep::step)
-                .filter(step -> learned(plan, step)
-                        .filter(l -> !l.response().equals(Response.PLAIN))
-                        .isPresent())
-                .filter(step -> !step.action().verb().takesAmount() && Mending.works(plan, plainly(step), proof.at()))
-                .findFirst();
-    }
-
-    private static Optional<Learned> learned(Plan plan, Step step) {
-        return Optional.ofNullable(plan.rig().device(step.device()).learned().get(LearnableId.of(step.action())));
-    }
-
-    private static NumberEdit.Respond plainly(Step step) {
-        return new NumberEdit.Respond(step.device(), LearnableId.of(step.action()), false, "0", "127");
-    }
-
-    private Finding finding(Plan plan, Proof proof, Step step, Severity severity) {
-        Response response = learned(plan, step).orElseThrow().response();
-        return found(severity)
-                .about(proof.at())
-                .with("device", step.device())
-                .with("deed", step)
+    private Finding finding(Subject subject, Input input, List<Blame> blames) {
+        LearnableId function = LearnableId.of(input.set().step().action());
+        Response response = input.set().response();
+        return found(subject.severity(blames))
+                .blaming(subject.plan(), blames)
+                .with("device", input.device())
+                .with("deed", input.set().step())
                 .with("low", response.low())
                 .with("high", response.high())
                 .cause(response.alternating() ? "alternates" : response.high() < Response.ON ? "high" : "low")
-                .mend("set-plainly", plainly(step))
+                .mend("set-plainly", new NumberEdit.Respond(input.device(), function, false, "0", "127"))
+                .mend("low-value", new NumberEdit.Respond(input.device(), function, false, "127", "127"))
                 .made();
     }
 }

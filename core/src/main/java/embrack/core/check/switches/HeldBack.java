@@ -1,5 +1,6 @@
 package embrack.core.check.switches;
 
+import embrack.core.check.remedy.Spare;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;

@@ -1,6 +1,7 @@
 package embrack.core.check.switches;
 
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Halted;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
@@ -9,7 +10,6 @@ import embrack.core.check.rule.Topic;
 import embrack.core.compile.Obstacle;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.switches.SwitchAt;
 import embrack.core.word.Fact;
 import java.util.List;
 import java.util.Map;
@@ -29,14 +29,18 @@ final class NoChartLine implements Rule {
     public Stream<Finding> check(Subject subject) {
         Map<DeviceId, List<Stopped<Obstacle.NoChartLine>>> byDevice = Stopped.all(subject, Obstacle.NoChartLine.class)
                 .collect(Collectors.groupingBy(s -> s.step().step().device(), TreeMap::new, Collectors.toList()));
-        return byDevice.entrySet().stream().map(e -> finding(subject.plan(), e.getKey(), e.getValue()));
+        return byDevice.entrySet().stream().map(e -> finding(subject, e.getKey(), e.getValue()));
     }
 
-    private Finding finding(Plan plan, DeviceId device, List<Stopped<Obstacle.NoChartLine>> stopped) {
-        List<SwitchAt> switches = stopped.stream().map(Stopped::at).toList();
+    private Finding finding(Subject subject, DeviceId device, List<Stopped<Obstacle.NoChartLine>> stopped) {
+        Plan plan = subject.plan();
         List<Fact> deeds = Stopped.deeds(stopped);
+        List<Halted> all = subject.halted(Obstacle.NoChartLine.class).stream()
+                .filter(group -> group.getFirst().device().equals(device))
+                .flatMap(List::stream)
+                .toList();
         return found(Severity.STOPS)
-                .about(switches)
+                .halting(plan, all)
                 .with("device", device)
                 .with("deeds", deeds)
                 .with("model", plan.rig().model(device).name())

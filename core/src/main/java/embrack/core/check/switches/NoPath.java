@@ -1,6 +1,7 @@
 package embrack.core.check.switches;
 
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Halted;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
@@ -16,10 +17,8 @@ import embrack.core.rig.Link;
 import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
-import embrack.core.switches.SwitchAt;
 import embrack.core.way.Ways;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A switch has a step on a box that no links from its board lead to. */
@@ -32,17 +31,19 @@ final class NoPath implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return Stopped.switchesByEnds(Stopped.all(subject, Obstacle.NoPath.class)).entrySet().stream()
-                .map(entry -> finding(subject, entry.getKey(), entry.getValue()));
+        return subject.halted(Obstacle.NoPath.class).stream()
+                .filter(all -> all.stream().anyMatch(each -> each.at().isPresent()))
+                .map(all -> finding(subject, all));
     }
 
-    private Finding finding(Subject subject, Stopped.Ends ends, List<SwitchAt> switches) {
+    private Finding finding(Subject subject, List<Halted> all) {
         Rig rig = subject.plan().rig();
+        var ends = new Stopped.Ends(all.getFirst().sender(), all.getFirst().device());
         return found(Severity.STOPS)
-                .about(switches)
+                .halting(subject.plan(), all)
                 .with("board", ends.board())
                 .with("device", ends.device())
-                .mend(missingLink(rig, ends)
+                .mend(() -> missingLink(rig, ends)
                         .map(link -> new Remedy("link", link)
                                 .with("from", link.from())
                                 .with("to", link.to())))
@@ -55,7 +56,7 @@ final class NoPath implements Rule {
     /**
      * From the board's own free output, or else from a free port of a box that the board reaches and that passes on.
      */
-    private static Optional<WiringEdit.Connect> missingLink(Rig rig, Stopped.Ends ends) {
+    private static Stream<WiringEdit.Connect> missingLink(Rig rig, Stopped.Ends ends) {
         Ways ways = new Ways(rig);
         Stream<DeviceId> reached = rig.devices().stream()
                 .map(Device::id)
@@ -70,7 +71,6 @@ final class NoPath implements Rule {
                 .limit(MOST_TRIED)
                 .filter(c -> new Ways(rig.withLink(new Link(c.from(), c.to())))
                         .between(ends.board(), ends.device())
-                        .isPresent())
-                .findFirst();
+                        .isPresent());
     }
 }

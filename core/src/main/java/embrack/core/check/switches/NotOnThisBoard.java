@@ -1,5 +1,7 @@
 package embrack.core.check.switches;
 
+import embrack.core.check.remedy.OtherHardware;
+import embrack.core.check.remedy.Spare;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Found;
 import embrack.core.check.rule.Remedy;
@@ -9,9 +11,7 @@ import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.compile.CompiledStep;
-import embrack.core.compile.Compiler;
 import embrack.core.compile.Obstacle;
-import embrack.core.edit.Refused;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.gear.SwitchMode;
 import embrack.core.offer.SpareSwitch;
@@ -52,14 +52,6 @@ final class NotOnThisBoard implements Rule {
     }
 
     private Finding finding(Plan plan, Proof proof, Moment moment, CompiledStep step) {
-        Optional<Remedy> remedy = Stream.of(
-                        new OtherHardware(plan, proof.at().board()).remedy(),
-                        mode(plan, proof),
-                        spread(plan, proof, moment))
-                .flatMap(Optional::stream)
-                .filter(candidate ->
-                        settles(plan, candidate, proof, step.obstacle().orElseThrow()))
-                .findFirst();
         return stopped(proof.at(), step.obstacle().orElseThrow())
                 .word("moment", moment.words())
                 .with(
@@ -67,7 +59,9 @@ final class NotOnThisBoard implements Rule {
                         proof.compiled().steps(moment).stream()
                                 .map(CompiledStep::step)
                                 .toList())
-                .mend(remedy)
+                .mend(mode(plan, proof))
+                .mend(spread(plan, proof, moment))
+                .mend(OtherHardware.instead(plan, proof.at().board()))
                 .made();
     }
 
@@ -82,19 +76,6 @@ final class NotOnThisBoard implements Rule {
                 found.cause(o.longestMillis() == 0 ? "no-wait" : "short-wait").with("longest", o.longestMillis());
             default -> throw new IllegalStateException("no obstacle of this rule");
         };
-    }
-
-    /** Whether nothing of the switch is stopped by the same any more. */
-    private static boolean settles(Plan plan, Remedy remedy, Proof proof, Obstacle obstacle) {
-        try {
-            Plan after = remedy.edit().apply(plan);
-            return new Compiler(after)
-                    .compile(after.switches().at(proof.at())).allSteps().stream()
-                            .noneMatch(step ->
-                                    step.obstacle().filter(obstacle::equals).isPresent());
-        } catch (Refused e) {
-            return false;
-        }
     }
 
     private static Optional<Remedy> spread(Plan plan, Proof proof, Moment moment) {

@@ -2,6 +2,7 @@ package embrack.core.check.switches;
 
 import embrack.core.chart.LearnableId;
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Halted;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
@@ -12,7 +13,6 @@ import embrack.core.compile.Obstacle;
 import embrack.core.edit.NumberEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.switches.SwitchAt;
 import embrack.core.word.Fact;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +34,7 @@ final class NothingLearned implements Rule {
         Map<DeviceId, List<Stopped<Obstacle.NothingLearned>>> byDevice = Stopped.all(
                         subject, Obstacle.NothingLearned.class)
                 .collect(Collectors.groupingBy(s -> s.step().step().device(), TreeMap::new, Collectors.toList()));
-        return byDevice.entrySet().stream().map(e -> finding(subject.plan(), e.getKey(), e.getValue()));
+        return byDevice.entrySet().stream().map(e -> finding(subject, e.getKey(), e.getValue()));
     }
 
     private static boolean canBeChosen(Plan plan, DeviceId device, List<Stopped<Obstacle.NothingLearned>> stopped) {
@@ -45,11 +45,15 @@ final class NothingLearned implements Rule {
                 .containsKey(LearnableId.of(stopped.getFirst().step().step().action()));
     }
 
-    private Finding finding(Plan plan, DeviceId device, List<Stopped<Obstacle.NothingLearned>> stopped) {
-        List<SwitchAt> switches = stopped.stream().map(Stopped::at).toList();
+    private Finding finding(Subject subject, DeviceId device, List<Stopped<Obstacle.NothingLearned>> stopped) {
+        Plan plan = subject.plan();
         List<Fact> deeds = Stopped.deeds(stopped);
+        List<Halted> all = subject.halted(Obstacle.NothingLearned.class).stream()
+                .filter(group -> group.getFirst().device().equals(device))
+                .flatMap(List::stream)
+                .toList();
         return found(Severity.STOPS)
-                .about(switches)
+                .halting(plan, all)
                 .with("device", device)
                 .with("deeds", deeds)
                 .mend(

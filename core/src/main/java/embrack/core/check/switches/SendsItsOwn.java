@@ -1,6 +1,7 @@
 package embrack.core.check.switches;
 
 import embrack.core.chart.LearnableId;
+import embrack.core.check.remedy.OtherHardware;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
@@ -42,7 +43,6 @@ final class SendsItsOwn implements Rule {
         LearnableId learnable = LearnableId.of(stopped.step().step().action());
         return Optional.ofNullable(plan.rig().device(device).learned().get(learnable))
                 .map(learned -> new NumberEdit.PinNumber(device, learnable, learned.type(), "", ""))
-                .filter(edit -> Mending.works(plan, edit, stopped.at()))
                 .map(edit -> new Remedy("learn", edit));
     }
 
@@ -60,7 +60,8 @@ final class SendsItsOwn implements Rule {
                 .about(switches)
                 .with("board", board)
                 .with("sent", sent)
-                .mend(learnIt(plan, stopped.getFirst()).or(() -> new OtherHardware(plan, board).remedy()))
+                .mend(learnIt(plan, stopped.getFirst()))
+                .mend(OtherHardware.instead(plan, board))
                 .made();
     }
 }

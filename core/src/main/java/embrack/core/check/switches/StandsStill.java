@@ -14,14 +14,17 @@ import embrack.core.edit.SwitchEdit;
 import embrack.core.plan.Plan;
 import embrack.core.proof.Broken;
 import embrack.core.proof.Doing;
+import embrack.core.sim.Cause;
 import embrack.core.sim.Proof;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.word.Fact;
 import embrack.core.world.Place;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** A step starts something that stands still without something else: a chase without its auto-run. */
@@ -34,11 +37,14 @@ final class StandsStill implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return subject.proofs().stream()
-                .flatMap(proof -> proof.seen().stream()
-                        .flatMap(seen -> seen.broken().stream())
-                        .filter(Broken::standsStill)
-                        .map(broken -> finding(subject.plan(), proof, broken, subject.severity(proof))));
+        Set<SwitchAt> said = new HashSet<>();
+        return subject.blamed(Cause.StandsStill.class)
+                .filter(blame -> said.add(blame.proof().orElseThrow().at()))
+                .map(blame -> finding(
+                        subject.plan(),
+                        blame.proof().orElseThrow(),
+                        blame.story().orElseThrow(),
+                        subject.severity(blame.proof().orElseThrow())));
     }
 
     private Finding finding(Plan plan, Proof proof, Broken broken, Severity severity) {

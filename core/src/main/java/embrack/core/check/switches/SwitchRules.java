@@ -10,6 +10,7 @@ public final class SwitchRules {
             new AlsoMoves(),
             new CannotSend(),
             new ChannelMismatch(),
+            new ChannelMoved(),
             new ComesRound(),
             new Late(),
             new NoChartLine(),

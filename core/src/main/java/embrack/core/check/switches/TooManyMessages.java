@@ -1,5 +1,7 @@
 package embrack.core.check.switches;
 
+import embrack.core.check.remedy.OtherHardware;
+import embrack.core.check.remedy.Spare;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
@@ -35,7 +37,6 @@ final class TooManyMessages implements Rule {
 
     private Finding finding(Plan plan, Proof proof) {
         int most = plan.board(proof.at().board()).messagesPerPress();
-        Optional<Remedy> hardware = new OtherHardware(plan, proof.at().board()).remedy();
         Moment moment = Proof.moments(proof.moment()).stream()
                 .filter(m -> !unsent(proof, m).isEmpty())
                 .findFirst()
@@ -47,8 +48,7 @@ final class TooManyMessages implements Rule {
                 .filter(at -> !alone)
                 .flatMap(at -> SpareSwitch.near(plan, at))
                 .<Remedy>map(to -> new Remedy("move-rest", new SwitchEdit.SpreadSteps(proof.at(), moment, from, to))
-                        .with("to", Spare.phrase(plan, to, proof.at())))
-                .or(() -> hardware);
+                        .with("to", Spare.phrase(plan, to, proof.at())));
         return found(Severity.STOPS)
                 .about(proof.at())
                 .with("board", proof.at().board())
@@ -59,8 +59,8 @@ final class TooManyMessages implements Rule {
                                 .sum())
                 .with("most", most)
                 .with("unsent", unsent(proof).stream().map(CompiledStep::step).toList())
-                .word("hardware", hardware.isPresent() ? "yes" : "no")
                 .mend(remedy)
+                .mend(OtherHardware.instead(plan, proof.at().board()))
                 .made();
     }
 

@@ -1,18 +1,21 @@
 package embrack.core.check.wiring;
 
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Halted;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
+import embrack.core.compile.Obstacle;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Setting;
 import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import embrack.core.way.Readiness;
 import embrack.core.word.Fact;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -29,10 +32,16 @@ final class NotReady implements Rule {
         Rig rig = subject.plan().rig();
         Readiness readiness = subject.ways().readiness();
         return rig.links().stream()
-                .flatMap(link -> readiness.lack(link).map(lack -> finding(rig, link, lack)).stream());
+                .flatMap(link -> readiness.lack(link).map(lack -> finding(subject, link, lack)).stream());
     }
 
-    private Finding finding(Rig rig, Link link, Readiness.Lack lack) {
+    private Finding finding(Subject subject, Link link, Readiness.Lack lack) {
+        Rig rig = subject.plan().rig();
+        List<Halted> all = subject.halted(Obstacle.KeptBack.class).stream()
+                .flatMap(List::stream)
+                .filter(each -> each.obstacle() instanceof Obstacle.KeptBack kept
+                        && kept.where().equals(lack.what()))
+                .toList();
         Optional<Remedy> remedy = lack.setting().map(id -> {
             Setting setting = rig.model(lack.device()).setting(id).orElseThrow();
             return new Remedy("set", new GearEdit.ChangeSetting(lack.device(), id, setting.shown(lack.value())))
@@ -41,6 +50,7 @@ final class NotReady implements Rule {
                     .with("value", setting.shown(lack.value()));
         });
         return found(Severity.STOPS)
+                .halting(subject.plan(), all)
                 .with("at", link.from())
                 .with("lack", lack.what())
                 .with("mend", lack.fix())

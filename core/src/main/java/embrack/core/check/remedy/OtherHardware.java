@@ -1,5 +1,6 @@
-package embrack.core.check.switches;
+package embrack.core.check.remedy;
 
+import embrack.core.check.rule.Remedies;
 import embrack.core.check.rule.Remedy;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.Refused;
@@ -16,34 +17,39 @@ import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Finds hardware in the library that could do a board's whole job. */
-final class OtherHardware {
+public final class OtherHardware {
+
+    private static final int MOST_NAMED = 4;
 
     private final Plan plan;
     private final DeviceId board;
 
-    OtherHardware(Plan plan, DeviceId board) {
+    private OtherHardware(Plan plan, DeviceId board) {
         this.plan = plan;
         this.board = board;
     }
 
-    /** The first board of the library that sends all that the switches need, as a remedy. */
-    Optional<Remedy> remedy() {
-        return remedy(any -> true);
+    /** Boards of the library that send all that the switches of a board need. */
+    public static Remedies instead(Plan plan, DeviceId board) {
+        return instead(plan, board, any -> true);
     }
 
-    /** As {@link #remedy()}, among the boards that are also otherwise fit. */
-    Optional<Remedy> remedy(Predicate<Board> fit) {
+    /** As {@link #instead(Plan, DeviceId)}, among the boards that are also otherwise fit. */
+    public static Remedies instead(Plan plan, DeviceId board, Predicate<Board> fit) {
+        return () -> new OtherHardware(plan, board).all(fit);
+    }
+
+    private Stream<Remedy> all(Predicate<Board> fit) {
         return Library.all().stream()
                 .filter(model -> model.board().filter(fit).isPresent())
                 .filter(this::canDoTheJob)
-                .findFirst()
+                .limit(MOST_NAMED)
                 .map(model -> new Remedy("use-hardware", new GearEdit.SwapHardware(board, model))
                         .with("other-model", model.name()));
     }

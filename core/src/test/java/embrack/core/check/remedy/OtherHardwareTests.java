@@ -1,4 +1,4 @@
-package embrack.core.check.switches;
+package embrack.core.check.remedy;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -27,7 +27,7 @@ class OtherHardwareTests {
     private static final DeviceId BOARD = new DeviceId("foot-board");
 
     private static Model offered(Plan plan) {
-        Optional<Remedy> remedy = new OtherHardware(plan, BOARD).remedy();
+        Optional<Remedy> remedy = OtherHardware.instead(plan, BOARD).all().findFirst();
         return ((GearEdit.SwapHardware) remedy.orElseThrow().edit()).model();
     }
 
@@ -96,9 +96,9 @@ class OtherHardwareTests {
         Model offered = offered(plan);
         List<Model> before = Library.all().subList(0, Library.all().indexOf(offered));
         assertThat(before.stream().flatMap(model -> model.board().stream()))
-                .allSatisfy(
-                        board -> assertThat(new OtherHardware(plan, BOARD).remedy(candidate -> candidate.equals(board)))
-                                .isEmpty());
+                .allSatisfy(board -> assertThat(OtherHardware.instead(plan, BOARD, candidate -> candidate.equals(board))
+                                .all())
+                        .isEmpty());
     }
 
     @Test
@@ -106,9 +106,10 @@ class OtherHardwareTests {
         Plan plan = MappingFaults.sounds()
                 .step("foot-board 1: piano select:patch-1")
                 .plan();
-        assertThat(new OtherHardware(plan, BOARD).remedy(board -> false)).isEmpty();
-        assertThat(new OtherHardware(plan, BOARD)
-                        .remedy(board -> board.longestWaitMillis() > 0)
+        assertThat(OtherHardware.instead(plan, BOARD, board -> false).all()).isEmpty();
+        assertThat(OtherHardware.instead(plan, BOARD, board -> board.longestWaitMillis() > 0)
+                        .all()
+                        .findFirst()
                         .orElseThrow()
                         .edit())
                 .isInstanceOfSatisfying(

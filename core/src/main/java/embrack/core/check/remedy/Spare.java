@@ -1,4 +1,4 @@
-package embrack.core.check.switches;
+package embrack.core.check.remedy;
 
 import embrack.core.plan.Plan;
 import embrack.core.switches.SwitchAt;
@@ -6,12 +6,12 @@ import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
 
 /** A blank switch that something can be given to. */
-final class Spare {
+public final class Spare {
 
     private Spare() {}
 
     /** A switch as it is said from another: its number, with the bank if that is another one. */
-    static Phrase phrase(Plan plan, SwitchAt at, SwitchAt from) {
+    public static Phrase phrase(Plan plan, SwitchAt at, SwitchAt from) {
         return Phrase.of("core/check/switches", "spare")
                 .with("elsewhere", Fact.word(at.bank() == from.bank() ? "no" : "yes"))
                 .with("bank", plan.bankName(at))
