@@ -375,10 +375,23 @@ public final class MappingFaults {
                 "gear.chart-contradicts-box",
                 Severity.STOPS,
                 "Lantern desk, chart of Small scene desk",
-                "The chart has note 36 value 127 for \"recall Scene 1\", but the box ignores it. 12 of the "
+                "The chart has note 36 value 127 for \"recall Scene 1\", but the box takes it as \"recall Scene 2\". 12 "
+                        + "of the "
                         + "chart's 16 lines are wrong in this way.",
                 offBy(1),
                 offBy(0)));
+        faults.add(new Fault(
+                "two-desks-hear-one-channel",
+                "switches.also-moves",
+                Severity.STOPS,
+                "Foot board, bank A, switches 1, 2 and 3",
+                "Choir mixer moves too: Input 1.",
+                on(two).set("choir-mixer", "receive-channel", "2")
+                        .step("foot-board 3: choir-mixer open:input-1", "foot-board 3: vocal-mixer mute:input-1")
+                        .plan(),
+                on(two).set("choir-mixer", "receive-channel", "3")
+                        .step("foot-board 3: choir-mixer open:input-1", "foot-board 3: vocal-mixer mute:input-1")
+                        .plan()));
         faults.add(new Fault(
                 "chart-off-by-twelve",
                 "gear.chart-contradicts-box",
@@ -553,7 +566,7 @@ public final class MappingFaults {
         Model desk = model("small-scene-desk");
         Chart real = Chart.of(("recall Scene 1..12: note %d..%d\nrun Chase 1..2: note 48..49\non Blackout: cc 1 over "
                         + "63\noff Blackout: cc 1 under 64")
-                .formatted(60 + notes, 71 + notes));
+                .formatted(36 - notes, 47 - notes));
         Model other = notes == 0
                 ? desk
                 : desk.withImplementation(new Implementation(

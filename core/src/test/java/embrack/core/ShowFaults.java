@@ -72,6 +72,49 @@ public final class ShowFaults {
                         s -> s.pull("player.out > computer.usb-2"),
                         s -> s),
                 fault(
+                        "chase-without-auto-run-by-a-cue",
+                        "songs.stands-still",
+                        Severity.STOPS,
+                        "Ebb, on load",
+                        "Auto run is off then, and Chase 1 of Old desk stands still.",
+                        s -> chase(s, "on load = old-desk toggle:chase-1", "old-desk toggle:chase-1"),
+                        s -> chase(
+                                s,
+                                "on load = old-desk toggle:auto-run, old-desk toggle:chase-1",
+                                "old-desk toggle:auto-run, old-desk toggle:chase-1")),
+                fault(
+                        "desk-hears-the-mixer",
+                        "switches.also-moves",
+                        Severity.LOOK,
+                        "Foot board, bank A, switch 4; Lanterns; Ebb; Slow boats",
+                        "Vocal mixer moves too: Input 1, Input 2, Input 3, Input 4, Input 5 and Input 6.",
+                        s -> s.set("lantern-desk", "receive-channel", "2"),
+                        s -> s.set("lantern-desk", "receive-channel", "6")),
+                fault(
+                        "merger-moves-what-the-player-sends",
+                        "switches.channel-moved",
+                        Severity.STOPS,
+                        "Lanterns; Ebb; Slow boats",
+                        "Merger puts channels 3 and 5 onto channel 7.",
+                        s -> s.filter("merger", "in-2 > out", true, "", "7"),
+                        s -> s),
+                fault(
+                        "player-hears-no-remote",
+                        "wiring.input-off",
+                        Severity.STOPS,
+                        "Player",
+                        "Input for remote of Player is off, and Foot board is linked to it.",
+                        s -> s.set("player", "input-for-remote", "off"),
+                        s -> s),
+                fault(
+                        "player-sends-nothing",
+                        "wiring.output-off",
+                        Severity.STOPS,
+                        "Player",
+                        "Output port of Player is off, and it is meant to send.",
+                        s -> s.set("player", "output-port", "off"),
+                        s -> s),
+                fault(
                         "toggled-twice",
                         "songs.wrong-way-round",
                         Severity.STOPS,
@@ -336,6 +379,11 @@ public final class ShowFaults {
                         "20:00",
                         Optional.empty()))
                 .edit(new OrderEdit.MovePart(Evening.SHOW, 6, 4));
+    }
+
+    /** A chase that a cue starts, and another cue ends with the song. */
+    private static Sketch chase(Sketch sketch, String start, String end) {
+        return sketch.cues("ebb", start).edit(leavingOff(EBB, sketch, "on stop = " + end));
     }
 
     private static CueEdit leavingOff(SongId song, Sketch sketch, String cue) {

@@ -283,6 +283,22 @@ public final class WiringFaults {
                 clean().filter("merger", "in-1 > out", true, "5", "").plan(),
                 clean().filter("merger", "in-1 > out", true, "2, 5", "").plan()));
         faults.add(fault(
+                "merger-lets-nothing-through",
+                "switches.kept-back",
+                Severity.STOPS,
+                "Voice board, bank A, switches 1 and 2",
+                "Merger passes nothing on from IN 1 to OUT.",
+                clean().filter("merger", "in-1 > out", false, "", "").plan(),
+                clean().plan()));
+        faults.add(fault(
+                "stray-board-on-channel-one",
+                "rig.receiver-on-channel-one",
+                Severity.NOTE,
+                "Vocal mixer",
+                "Vocal mixer listens on channel 1, and Spare board reaches it as well.",
+                stray("1"),
+                stray("2")));
+        faults.add(fault(
                 "merger-moves-the-channel",
                 "switches.channel-moved",
                 Severity.STOPS,
@@ -326,6 +342,15 @@ public final class WiringFaults {
 
     private static Plan withoutMerger() {
         return clean().edit(new GearEdit.RemoveDevice(new DeviceId("merger"), true))
+                .plan();
+    }
+
+    /** A mixer on a channel, and beside its board another that is for nothing yet. */
+    public static Plan stray(String channel) {
+        return clean().set("vocal-mixer", "receive-channel", channel)
+                .set("voice-board", "send-channel", channel)
+                .box("Spare board", "four-switch-floor-board")
+                .link("spare-board.out > merger.in-2")
                 .plan();
     }
 

@@ -16,8 +16,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Tries what may mend findings on the whole plan, and keeps what does: the finding is settled, nothing else than a note
- * is said oftener, and the plan is in better {@link Health}. Since health only ever gets better, taking what is offered
+ * Tries what may mend findings on the whole plan, and keeps what does: the finding is settled, nothing that is as bad
+ * comes up, and the plan is in better {@link Health}. Since health only ever gets better, taking what is offered
  * comes to an end, and no two remedies undo each other. What mends a finding and lets another come to light is offered
  * with what mends that.
  *
@@ -49,9 +49,10 @@ public final class Healing {
      * @param remedy all of it, under the name of what is done first
      * @param first what mends the finding
      * @param then what mends the one that comes to light by that, if one does
+     * @param isClean whether nothing more than a note comes up by it
      * @param settled how many findings fewer there are with it
      */
-    public record Healed(Remedy remedy, Mend first, Optional<Mend> then, Health health, int settled) {
+    public record Healed(Remedy remedy, Mend first, Optional<Mend> then, Health health, boolean isClean, int settled) {
 
         /** The finding in words, with this remedy; {@code plan} is the one in which it was found. */
         public Told told(Plan plan, Language language) {
@@ -74,16 +75,19 @@ public final class Healing {
     }
 
     /**
-     * What mends a finding, the healthiest outcome first; of equals the one that its rule names first. Other hardware
-     * only where nothing else does.
+     * What mends a finding, the healthiest outcome first; of equals the one that its rule names first. What lets
+     * something else to look at come up, and other hardware, only where nothing else mends it.
      */
     public List<Healed> of(Finding finding) {
         List<Healed> healed = new ArrayList<>();
         finding.remedies()
                 .all()
                 .limit(MOST_TRIED)
-                .filter(remedy -> healed.isEmpty() || !remedy.isOtherHardware())
+                .filter(remedy -> !remedy.isOtherHardware() || healed.stream().noneMatch(Healed::isClean))
                 .forEach(remedy -> healed(new Mend(finding, remedy)).ifPresent(healed::add));
+        if (healed.stream().anyMatch(Healed::isClean)) {
+            healed.removeIf(each -> !each.isClean());
+        }
         healed.sort(Comparator.comparing(Healed::health)
                 .thenComparing(each -> each.then().isPresent()));
         return List.copyOf(healed.subList(0, Math.min(MOST_OFFERED, healed.size())));
@@ -139,15 +143,19 @@ public final class Healing {
         Health health = Health.of(after);
         boolean isSettled = !after.findings().contains(first.finding())
                 && said(after, first.finding()) < said(report, first.finding());
-        boolean isHarmless = after.findings().stream()
-                .noneMatch(
-                        finding -> finding.severity() != Severity.NOTE && said(after, finding) > said(report, finding));
+        List<Severity> more = after.findings().stream()
+                .filter(finding -> said(after, finding) > said(report, finding))
+                .map(Finding::severity)
+                .toList();
+        boolean isHarmless = more.stream()
+                .noneMatch(severity -> severity.compareTo(first.finding().severity()) <= 0);
         return isSettled && isHarmless && health.compareTo(before) < 0
                 ? Optional.of(new Healed(
                         remedy,
                         first,
                         then,
                         health,
+                        !more.contains(Severity.STOPS) && !more.contains(Severity.LOOK),
                         report.findings().size() - after.findings().size()))
                 : Optional.empty();
     }

@@ -131,6 +131,13 @@ public record Implementation(Chart chart, Chart reality, Quirks quirks) {
                         .toList();
     }
 
+    /** How the line of the chart for an action misses what the box obeys. */
+    public Slip slip(Action action) {
+        return Slip.of(
+                chart.messagesFor(action, ANY).orElse(List.of()),
+                reality.messagesFor(action, ANY).orElse(List.of()));
+    }
+
     /**
      * With the rows of the chart replaced by those that the box obeys; rows that it obeys in no way stay as they are.
      */

@@ -1,5 +1,7 @@
 package embrack.core.sim;
 
+import embrack.core.chart.PartId;
+import embrack.core.rig.DeviceId;
 import embrack.core.show.SongId;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Place;
@@ -12,16 +14,19 @@ import java.util.Optional;
  *
  * @param upsets cues that leave something else than they are meant to, each once, the first time
  * @param leftovers what one song leaves behind for the next, in the order of the show
+ * @param stills what cues start and what stands still all the same
  * @param jumps how many jumps were tried
  * @param feet switches that cues have pressed, and whether each did what it should every time
  */
-public record ShowRun(List<Upset> upsets, List<Leftover> leftovers, int jumps, Map<SwitchAt, Boolean> feet) {
+public record ShowRun(
+        List<Upset> upsets, List<Leftover> leftovers, List<Still> stills, int jumps, Map<SwitchAt, Boolean> feet) {
 
-    public static final ShowRun NONE = new ShowRun(List.of(), List.of(), 0, Map.of());
+    public static final ShowRun NONE = new ShowRun(List.of(), List.of(), List.of(), 0, Map.of());
 
     public ShowRun {
         upsets = List.copyOf(upsets);
         leftovers = List.copyOf(leftovers);
+        stills = List.copyOf(stills);
         feet = Map.copyOf(feet);
     }
 
@@ -37,6 +42,9 @@ public record ShowRun(List<Upset> upsets, List<Leftover> leftovers, int jumps, M
      * @param always whether the cue is one that every song sends
      */
     public record Upset(Jump jump, SongId song, int cue, boolean always, Place place, int meant, int actual) {}
+
+    /** What a cue starts, and what stands still since the part that it needs is off. */
+    public record Still(SongId song, int cue, boolean always, DeviceId device, PartId part, PartId need) {}
 
     /**
      * What a song changed and did not change back.

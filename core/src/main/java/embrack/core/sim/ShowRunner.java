@@ -1,7 +1,10 @@
 package embrack.core.sim;
 
 import embrack.core.chart.Aspect;
+import embrack.core.chart.PartId;
+import embrack.core.chart.Verb;
 import embrack.core.gear.SwitchMode;
+import embrack.core.offer.Freedom;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
@@ -11,8 +14,10 @@ import embrack.core.show.Form;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.sim.ShowRun.Leftover;
+import embrack.core.sim.ShowRun.Still;
 import embrack.core.sim.ShowRun.Upset;
 import embrack.core.switches.Moment;
+import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Lane;
 import embrack.core.world.Place;
@@ -42,7 +47,9 @@ final class ShowRunner {
     private final Map<SongId, Script> scripts = new LinkedHashMap<>();
     private final Map<List<Object>, Upset> upsets = new LinkedHashMap<>();
     private final List<Leftover> leftovers = new ArrayList<>();
+    private final List<Still> stills = new ArrayList<>();
     private final Map<SwitchAt, Boolean> feet = new HashMap<>();
+    private final Map<Song, List<Freedom>> freedoms = new HashMap<>();
     private int jumps;
 
     /**
@@ -104,7 +111,7 @@ final class ShowRunner {
         for (int i = 0; i < courses.size(); i++) {
             jumps(courses, i);
         }
-        return new ShowRun(List.copyOf(upsets.values()), leftovers, jumps, feet);
+        return new ShowRun(List.copyOf(upsets.values()), leftovers, stills, jumps, feet);
     }
 
     /** Tonight's order, or all songs one behind the other. */
@@ -203,6 +210,7 @@ final class ShowRunner {
         }
         World ideal = state.after(beat.deed().get().meant());
         World actual = deeds.done(state, beat.deed().get());
+        stills(jump, script, beat, actual);
         if (!beat.blameless() || !ideal.differs(actual)) {
             return actual;
         }
@@ -249,14 +257,33 @@ final class ShowRunner {
 
     private boolean standsStill(BookProver.Footwork work, Moment moment, World after) {
         return work.compiled().steps(moment).stream()
-                .map(compiled -> compiled.step())
-                .filter(step -> after.value(World.place(step.device(), step.action())) != 0)
-                .anyMatch(step -> prover.rig()
+                .anyMatch(compiled -> missing(compiled.step(), after).isPresent());
+    }
+
+    /** What something that a step has started would need to move, and is off. */
+    private Optional<PartId> missing(Step step, World after) {
+        return after.value(World.place(step.device(), step.action())) == 0
+                ? Optional.empty()
+                : prover.rig()
                         .chart(step.device())
                         .need(step.action().part())
                         .filter(need -> prover.rig().model(step.device()).implementation().aspects(need).stream()
-                                .noneMatch(aspect -> after.value(new Place(step.device(), need, aspect)) != 0))
-                        .isPresent());
+                                .noneMatch(aspect -> after.value(new Place(step.device(), need, aspect)) != 0));
+    }
+
+    private void stills(Jump jump, Script script, Beat beat, World after) {
+        for (Step step : jump instanceof Jump.None ? beat.cue().steps() : List.<Step>of()) {
+            missing(step, after)
+                    .map(need -> new Still(
+                            script.song().id(),
+                            beat.cue().number(),
+                            beat.always(),
+                            step.device(),
+                            step.action().part(),
+                            need))
+                    .filter(still -> !stills.contains(still))
+                    .ifPresent(stills::add);
+        }
     }
 
     private void jumps(List<Course> courses, int i) {
@@ -272,14 +299,24 @@ final class ShowRunner {
                 play(skip, next, courses.get(i - 1).end());
             }
         }
+        boolean restarts = isFree(script.song(), Freedom.Kind.JUMP) || isPlayed(script.song());
+        boolean repeats = isFree(script.song(), Freedom.Kind.REPEAT) || isFree(script.song(), Freedom.Kind.SKIP);
         for (int section = 0; section < form.sections().size(); section++) {
-            jumps += 2;
-            if (script.turns()) {
-                World there = course.sections().get(section);
+            World there = course.sections().get(section);
+            if (restarts) {
+                jumps++;
+            }
+            if (restarts && script.turns()) {
                 play(
                         new Jump.Restart(form.sections().get(section).name()),
                         script,
                         done(new Jump.None(), script, script.stop(), there));
+            }
+            if (!repeats && !form.sections().get(section).vamp()) {
+                continue;
+            }
+            jumps++;
+            if (script.turns()) {
                 Jump repeat = new Jump.Repeat(form.sections().get(section).name());
                 long from = form.startMicros(section);
                 World again = done(repeat, script, script.loop(), there);
@@ -287,11 +324,29 @@ final class ShowRunner {
                         repeat,
                         script,
                         script.inside().stream()
-                                .filter(beat -> beat.at() >= from)
+                                .filter(beat ->
+                                        beat.at() >= from && !(beat.cue().at() instanceof Anchor.Automatic))
                                 .toList(),
                         again);
             }
         }
+    }
+
+    /** Whether a switch gives somebody that freedom with a song. */
+    private boolean isFree(Song song, Freedom.Kind kind) {
+        return freedoms.computeIfAbsent(song, s -> Freedom.of(plan, s)).stream()
+                .anyMatch(freedom -> freedom.kind() == kind && freedom.isOnASwitch());
+    }
+
+    /** Whether a switch plays a song, so that it can begin again. */
+    private boolean isPlayed(Song song) {
+        return plan.player(song).stream()
+                .anyMatch(player -> plan.switches().assignments().stream()
+                        .flatMap(a -> a.steps().stream())
+                        .anyMatch(step -> step.device().equals(player)
+                                && (step.action().verb() == Verb.PLAY
+                                        || step.action().verb() == Verb.TOGGLE_PLAY
+                                        || step.action().verb() == Verb.PREVIOUS)));
     }
 
     private void leftovers(Jump jump, Course course, Optional<Script> next) {

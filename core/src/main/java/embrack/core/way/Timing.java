@@ -6,6 +6,7 @@ import embrack.core.midi.Wire;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -90,6 +91,8 @@ public final class Timing {
                     rig.name(device).text(),
                     "next DMX frame",
                     Delay.waitFor(DMX_FRAME_MICROS),
+                    Wait.DMX,
+                    Optional.empty(),
                     "A universe of fewer slots comes round sooner."));
         }
         return buffer(device)
@@ -97,6 +100,8 @@ public final class Timing {
                         rig.name(device).text(),
                         "buffer of " + bufferWords(device) + ", heard one later",
                         Delay.waitFor(buffer).plus(Delay.always(buffer)),
+                        Wait.BUFFER,
+                        Optional.of(device),
                         "Take a smaller buffer, as far as the computer plays without gaps."));
     }
 
@@ -128,11 +133,15 @@ public final class Timing {
                 where,
                 own + " bytes on the wire" + (first ? "" : ", sent anew"),
                 Delay.always(micros),
+                Wait.WIRE,
+                Optional.empty(),
                 "A program change has two bytes; USB is faster than the wire.");
         Share queue = new Share(
                 where,
                 "what is sent before it",
                 new Delay(0, Wire.micros(ahead) / 2, Wire.micros(ahead)),
+                Wait.QUEUE,
+                Optional.empty(),
                 "Send less in one press, or recall it with one message.");
         return Stream.concat(waits(hop), ahead > 0 && first ? Stream.of(wire, queue) : Stream.of(wire));
     }
@@ -146,6 +155,8 @@ public final class Timing {
                                 rig.name(hop.from().device()).text(),
                                 "next buffer",
                                 Delay.waitFor(buffer),
+                                Wait.BUFFER,
+                                Optional.of(hop.from().device()),
                                 "Take a smaller buffer."));
         Stream<Share> link =
                 switch (rig.kind(hop.link())) {
@@ -154,18 +165,24 @@ public final class Timing {
                                 where,
                                 "next USB frame",
                                 Delay.waitFor(USB_FRAME_MICROS),
+                                Wait.USB,
+                                Optional.empty(),
                                 "Nothing to win here: a frame is 1 ms."));
                     case WIRELESS ->
                         Stream.of(new Share(
                                 where,
                                 "next meeting of the two radios",
                                 Delay.waitFor(interval(hop)),
+                                Wait.RADIO,
+                                slower(hop),
                                 "A shorter connection interval, 7.5 ms at best; or a cable."));
                     case NETWORK ->
                         Stream.of(new Share(
                                 where,
                                 ways.readiness().isOnAir(hop.link()) ? "network, partly Wi-Fi" : "network by cable",
                                 ways.readiness().isOnAir(hop.link()) ? WIFI_SESSION : WIRED_SESSION,
+                                ways.readiness().isOnAir(hop.link()) ? Wait.WIFI : Wait.NETWORK,
+                                Optional.empty(),
                                 "Both computers on a cabled network of their own."));
                     default -> Stream.empty();
                 };
@@ -179,6 +196,14 @@ public final class Timing {
                 .mapToLong(millis -> Math.round(millis * 1000))
                 .max()
                 .orElse(USUAL_INTERVAL_MICROS);
+    }
+
+    /** Of two radios the one that wants to meet less often. */
+    private Optional<DeviceId> slower(Hop hop) {
+        return Stream.of(hop.from().device(), hop.to().device())
+                .filter(device -> shown(device, Purpose.CONNECTION_INTERVAL).isPresent())
+                .max(Comparator.comparing(
+                        device -> shown(device, Purpose.CONNECTION_INTERVAL).orElseThrow()));
     }
 
     private Optional<Double> shown(DeviceId device, Purpose id) {

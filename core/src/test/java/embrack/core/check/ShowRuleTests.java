@@ -88,7 +88,11 @@ class ShowRuleTests {
                         .map(rule -> rule.info().code())
                         .filter(code -> code.startsWith("songs.") || code.startsWith("order."))
                         .collect(Collectors.toSet()))
-                .containsAll(faults().map(Fault::code).toList())
-                .hasSize(Math.toIntExact(faults().map(Fault::code).distinct().count()) + 3);
+                .containsAll(tried().toList())
+                .hasSize(Math.toIntExact(tried().distinct().count()) + 3);
+    }
+
+    private static Stream<String> tried() {
+        return faults().map(Fault::code).filter(code -> code.startsWith("songs.") || code.startsWith("order."));
     }
 }

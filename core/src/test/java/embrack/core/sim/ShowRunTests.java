@@ -47,7 +47,11 @@ class ShowRunTests {
         ShowRun run = run(Evening.plan());
         assertThat(run.upsets()).isEmpty();
         assertThat(run.leftovers()).isEmpty();
-        assertThat(run.jumps()).isEqualTo(2 * (7 + 2 + 1) + 1);
+        assertThat(run.jumps())
+                .as("each section once more, which a switch can bring about, and one song left out")
+                .isEqualTo(7 + 2 + 1 + 1);
+        Plan again = Evening.sketch().step("foot-board 6: player jump:song-2").plan();
+        assertThat(run(again).jumps()).as("Ebb from anywhere, too").isEqualTo(7 + 2 + 1 + 1 + 2);
     }
 
     /** A mistake is told at the cue that makes it, and not again by those that follow from it. */
@@ -66,7 +70,10 @@ class ShowRunTests {
     @Test
     void aSectionPlayedTwiceTurnsRoundWhatWasOnAlready() {
         Plan spans = off(
-                        Evening.sketch().cues("ebb", "9|1 = old-desk toggle:scene-2"), "18|1 = old-desk toggle:scene-2")
+                        Evening.sketch()
+                                .step("foot-board 6: player jump:song-2")
+                                .cues("ebb", "9|1 = old-desk toggle:scene-2"),
+                        "18|1 = old-desk toggle:scene-2")
                 .plan();
         assertThat(run(spans).upsets())
                 .extracting(Upset::jump)

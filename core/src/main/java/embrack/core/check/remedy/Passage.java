@@ -8,6 +8,7 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.MidiFilter;
+import embrack.core.rig.Socket;
 import embrack.core.rig.Traffic;
 import embrack.core.way.Hop;
 import embrack.core.way.SignalPath;
@@ -27,11 +28,20 @@ public final class Passage {
 
     private Passage() {}
 
-    /** Each box on the ways between two devices lets a message pass as it is. */
+    /** Each box on the ways between two devices lets a message pass as it is; or one that is shut, on the way to it. */
     public static Remedies opened(Ways ways, DeviceId sender, DeviceId receiver, Message message) {
-        return () -> ways.all(sender, receiver, MOST_WAYS).stream()
-                .flatMap(way -> opened(way, message).stream())
+        return () -> Stream.concat(
+                        ways.all(sender, receiver, MOST_WAYS).stream().flatMap(way -> opened(way, message).stream()),
+                        opened(ways, sender))
                 .distinct();
+    }
+
+    /** The ways through boxes behind a sender that are shut, each opened. */
+    private static Stream<Remedy> opened(Ways ways, DeviceId sender) {
+        return ways.reach(sender).stream()
+                .flatMap(box -> ways.rig().model(box).sockets().routes().keySet().stream()
+                        .filter(route -> !ways.rig().filter(box, route).open())
+                        .map(route -> filter(box, route, new Socket(box, route.to()), MidiFilter.OPEN, "let-pass")));
     }
 
     /** Each box on the ways between two devices keeps back what is on the channel of a message. */
@@ -76,8 +86,10 @@ public final class Passage {
     }
 
     private static Remedy filter(Hop hop, MidiFilter filter, String name) {
-        Route route = hop.through().orElseThrow();
-        DeviceId box = hop.from().device();
+        return filter(hop.from().device(), hop.through().orElseThrow(), hop.from(), filter, name);
+    }
+
+    private static Remedy filter(DeviceId box, Route route, Socket port, MidiFilter filter, String name) {
         return new Remedy(
                         name,
                         new WiringEdit.Filter(
@@ -90,6 +102,6 @@ public final class Passage {
                                         .map(c -> String.valueOf(c.number()))
                                         .orElse("")))
                 .with("box", box)
-                .with("port", hop.from());
+                .with("port", port);
     }
 }

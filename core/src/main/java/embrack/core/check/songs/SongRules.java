@@ -19,6 +19,7 @@ public final class SongRules {
             new SameInstant(),
             new FootAgainstCue(),
             new LeftBehind(),
+            new CueStandsStill(),
             new CutAway(),
             new OffTheBeat(),
             new NoLeadIn(),

@@ -12,6 +12,7 @@ import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.gear.Purpose;
 import embrack.core.gear.SendChannel;
+import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -19,9 +20,10 @@ import embrack.core.sim.Blame;
 import embrack.core.sim.Cause;
 import embrack.core.word.Fact;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -35,50 +37,68 @@ final class AlsoMoves implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        Map<DeviceId, List<Blame>> byHearer = Stream.concat(
+        Map<Reason, List<Blame>> byReason = Stream.concat(
                         subject.blamed(Cause.Overheard.class), subject.blamed(Cause.LearnedTwice.class))
                 .filter(blame -> blame.control().isEmpty())
-                .collect(Collectors.groupingBy(Blame::device, TreeMap::new, Collectors.toList()));
-        return byHearer.entrySet().stream().map(e -> finding(subject, e.getKey(), e.getValue()));
+                .collect(Collectors.groupingBy(
+                        blame -> reason(subject.plan(), blame), LinkedHashMap::new, Collectors.toList()));
+        return byReason.entrySet().stream().map(e -> finding(subject, e.getKey().cause(), e.getValue()));
     }
 
-    private Finding finding(Subject subject, DeviceId device, List<Blame> blames) {
+    /** What is said once: boxes that share a channel, or one box by itself. */
+    private record Reason(String cause, Optional<Channel> shared, Optional<DeviceId> hearer) {}
+
+    private static Reason reason(Plan plan, Blame blame) {
+        DeviceId hearer = blame.device();
+        if (blame.cause() instanceof Cause.LearnedTwice) {
+            return new Reason("learned-twice", Optional.empty(), Optional.of(hearer));
+        }
+        if (meantFor(blame).equals(hearer)) {
+            return new Reason("means-more", Optional.empty(), Optional.of(hearer));
+        }
+        return !hearsAll(plan, hearer) && message(blame.cause()) instanceof Message.Voice voice
+                ? new Reason("same-channel", Optional.of(voice.channel()), Optional.empty())
+                : new Reason("all-channels", Optional.empty(), Optional.of(hearer));
+    }
+
+    private Finding finding(Subject subject, String cause, List<Blame> blames) {
         Plan plan = subject.plan();
+        List<DeviceId> hearers =
+                blames.stream().map(Blame::device).distinct().sorted().toList();
         List<Fact> parts = blames.stream()
-                .map(blame -> blame.place().part())
+                .map(Blame::place)
+                .map(place -> new Fact.PartOf(place.device(), place.part()))
                 .distinct()
-                .sorted(Comparator.comparing(
-                        part -> plan.rig().partName(device, part).text()))
-                .<Fact>map(part -> new Fact.PartOf(device, part))
+                .sorted(Comparator.comparing((Fact.PartOf part) -> part.device())
+                        .thenComparing(part ->
+                                plan.rig().partName(part.device(), part.part()).text()))
+                .<Fact>map(part -> part)
                 .toList();
         List<DeviceId> others = blames.stream()
                 .map(AlsoMoves::meantFor)
-                .filter(other -> !other.equals(device))
+                .filter(other -> hearers.size() > 1 || !other.equals(hearers.getFirst()))
                 .distinct()
                 .toList();
-        boolean isTwice = blames.stream().anyMatch(blame -> blame.cause() instanceof Cause.LearnedTwice);
         return found(subject.severity(blames))
                 .blaming(plan, blames)
-                .with("device", device)
+                .with("devices", hearers)
                 .with("parts", parts)
                 .with("others", others)
-                .cause(
-                        isTwice
-                                ? "learned-twice"
-                                : others.isEmpty()
-                                        ? "means-more"
-                                        : hearsAll(plan, device) ? "all-channels" : "same-channel")
-                .mend(remedies(subject, device, others, blames))
+                .cause(cause)
+                .mend(remedies(subject, hearers, others, blames))
                 .made();
     }
 
     /** Other numbers, other channels, a way that is shut, a board with a channel for each message. */
-    private static Remedies remedies(Subject subject, DeviceId device, List<DeviceId> others, List<Blame> blames) {
+    private static Remedies remedies(
+            Subject subject, List<DeviceId> hearers, List<DeviceId> others, List<Blame> blames) {
+        DeviceId device = hearers.getFirst();
         Plan plan = subject.plan();
         DeviceId sender = blames.getFirst().sender();
         List<Message> messages =
                 blames.stream().map(blame -> message(blame.cause())).distinct().toList();
-        List<DeviceId> both = Stream.concat(Stream.of(device), others.stream()).toList();
+        List<DeviceId> both =
+                Stream.concat(hearers.stream(), others.stream()).distinct().toList();
         Remedies numbers = OtherNumber.instead(plan, both, messages);
         if (others.isEmpty()) {
             return numbers;

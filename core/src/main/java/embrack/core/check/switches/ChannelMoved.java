@@ -17,12 +17,9 @@ import java.util.stream.Stream;
 /** A box on the way puts messages onto another channel than the one that they are meant for. */
 final class ChannelMoved implements Rule {
 
-    private record Move(DeviceId box, int from, int to) {
+    private record Move(DeviceId box, int to) {
         static Move of(Cause.Moved moved) {
-            return new Move(
-                    moved.box(),
-                    moved.sent().channel().number(),
-                    moved.arrived().channel().number());
+            return new Move(moved.box(), moved.arrived().channel().number());
         }
     }
 
@@ -47,7 +44,16 @@ final class ChannelMoved implements Rule {
         return found(subject.severity(blames))
                 .blaming(subject.plan(), blames)
                 .with("box", move.box())
-                .with("from", move.from())
+                .with(
+                        "from",
+                        blames.stream()
+                                .map(blame -> ((Cause.Moved) blame.cause())
+                                        .sent()
+                                        .channel()
+                                        .number())
+                                .distinct()
+                                .sorted()
+                                .toList())
                 .with("to", move.to())
                 .with("devices", blames.stream().map(Blame::device).distinct().toList())
                 .mend(Passage.opened(

@@ -52,7 +52,9 @@ final class ModeUndoes implements Rule {
                 .cause(alternates ? "alternates" : "momentary")
                 .with("sent", sent)
                 .word("one-shot", knowsOneShot ? "yes" : "no")
-                .mend("one-shot", new SwitchEdit.ChooseMode(proof.at(), Optional.of(SwitchMode.ONE_SHOT)))
+                .mend(Optional.of(new Remedy(
+                                "one-shot", new SwitchEdit.ChooseMode(proof.at(), Optional.of(SwitchMode.ONE_SHOT))))
+                        .filter(remedy -> knowsOneShot))
                 .mend(lowValue(plan, proof))
                 .mend(
                         knowsOneShot
