@@ -375,7 +375,8 @@ public final class MappingFaults {
                 "gear.chart-contradicts-box",
                 Severity.STOPS,
                 "Lantern desk, chart of Small scene desk",
-                "The chart has note 36 value 127 for \"recall Scene 1\", but the box takes it as \"recall Scene 2\". 12 "
+                "The chart has note 36 value 127 for \"recall Scene 1\", but the box takes it as "
+                        + "\"recall Scene 2\". 12 "
                         + "of the "
                         + "chart's 16 lines are wrong in this way.",
                 offBy(1),

@@ -62,6 +62,7 @@ public final class ShowFaults {
     private static List<Fault> cues() {
         Message offToOldDesk = new Message.NoteOff(new Channel(4), 8, 0);
         Cue play = new Cue(1, new Anchor.Automatic(When.PLAY), List.of(Sketch.stepOf("guitar-sounds on:loop-2")));
+        Cue stop = new Cue(2, new Anchor.Automatic(When.STOP), List.of(Sketch.stepOf("guitar-sounds off:loop-2")));
         return List.of(
                 fault(
                         "not-laid",
@@ -82,6 +83,68 @@ public final class ShowFaults {
                                 s,
                                 "on load = old-desk toggle:auto-run, old-desk toggle:chase-1",
                                 "old-desk toggle:auto-run, old-desk toggle:chase-1")),
+                fault(
+                        "tied-to-the-clock-and-played-faster",
+                        "songs.left-by-tempo",
+                        Severity.LOOK,
+                        "Ebb",
+                        "1 cue is tied to the clock, and the song is played 3.3 % faster than it was recorded.",
+                        s -> s.edit(new SongEdit.NewTempo(EBB, "124", false)),
+                        s -> s.edit(new SongEdit.NewTempo(EBB, "124", true))),
+                fault(
+                        "jump-to-no-song",
+                        "songs.no-song-there",
+                        Severity.STOPS,
+                        "Foot board, bank A, switch 7",
+                        "\"jump to Song 9\": no song of the book stands there.",
+                        s -> s.step("foot-board 7: player jump:song-9"),
+                        s -> s.edit(at("ebb", "G", "9")).step("foot-board 7: player jump:song-9")),
+                fault(
+                        "two-songs-at-one-place",
+                        "songs.same-place",
+                        Severity.STOPS,
+                        "Lanterns and Ebb",
+                        "Both stand at place 4 of the list of Player.",
+                        s -> s.edit(at("lanterns", "E", "4"))
+                                .edit(at("ebb", "G", "4"))
+                                .step("foot-board 7: player jump:song-4"),
+                        s -> s.edit(at("lanterns", "E", "4"))
+                                .edit(at("ebb", "G", "5"))
+                                .step("foot-board 7: player jump:song-4")),
+                fault(
+                        "a-loop-under-the-tale",
+                        "order.stands-in-a-talk",
+                        Severity.LOOK,
+                        "First evening, Tale",
+                        "Loop 3 of Guitar sounds is still open.",
+                        s -> s.cues("lanterns", "on play = guitar-sounds on:loop-3")
+                                .cues("ebb", "on load = guitar-sounds off:loop-3")
+                                .cues("slow-boats", "on load = guitar-sounds off:loop-3"),
+                        s -> s.cues(
+                                        "lanterns",
+                                        "on play = guitar-sounds on:loop-3",
+                                        "on stop = guitar-sounds off:loop-3")
+                                .cues("ebb", "on load = guitar-sounds off:loop-3")
+                                .cues("slow-boats", "on load = guitar-sounds off:loop-3")),
+                fault(
+                        "dark-for-the-tale",
+                        "order.stands-in-a-talk",
+                        Severity.LOOK,
+                        "First evening, Tale",
+                        "Blackout of Lantern desk is on: it is dark.",
+                        s -> s.cues("lanterns", "on stop = lantern-desk on:blackout")
+                                .cues("ebb", "on load = lantern-desk off:blackout")
+                                .cues("slow-boats", "on load = lantern-desk off:blackout"),
+                        s -> s.cues("lanterns", "end of Vamp = lantern-desk on:blackout")
+                                .cues("lanterns", "on stop = lantern-desk off:blackout")),
+                fault(
+                        "fades-longer-than-it-lasts",
+                        "order.fade-too-long",
+                        Severity.LOOK,
+                        "First evening, Tale",
+                        "It fades for 3:00; Tale lasts 2:00.",
+                        s -> s.edit(fading("3:00")),
+                        s -> s.edit(fading("0:10"))),
                 fault(
                         "desk-hears-the-mixer",
                         "switches.also-moves",
@@ -150,8 +213,8 @@ public final class ShowFaults {
                         Severity.LOOK,
                         "Ebb, on play",
                         "Every song sends something to Loop 2 of Guitar sounds then, and so does this one.",
-                        s -> s.always(play).cues("ebb", "on play = guitar-sounds on:loop-2"),
-                        s -> s.always(play)),
+                        s -> s.always(play, stop).cues("ebb", "on play = guitar-sounds on:loop-2"),
+                        s -> s.always(play, stop)),
                 fault(
                         "foot-and-cue",
                         "songs.foot-against-cue",
@@ -252,8 +315,8 @@ public final class ShowFaults {
                         Severity.LOOK,
                         "Ebb",
                         "It is played 12.5 % faster than it was recorded.",
-                        s -> s.edit(new SongEdit.NewTempo(EBB, "135", false)),
-                        s -> s.edit(new SongEdit.NewTempo(EBB, "124", false))),
+                        s -> s.edit(new SongEdit.NewTempo(EBB, "135", true)),
+                        s -> s.edit(new SongEdit.NewTempo(EBB, "124", true))),
                 fault(
                         "locked-vamp",
                         "songs.locked-vamp",
@@ -379,6 +442,18 @@ public final class ShowFaults {
                         "20:00",
                         Optional.empty()))
                 .edit(new OrderEdit.MovePart(Evening.SHOW, 6, 4));
+    }
+
+    /** Where a song stands in the list of its player. */
+    private static SongEdit at(String song, String key, String place) {
+        String title = Evening.sketch().songOf(song).title().text();
+        return new SongEdit.DescribeSong(new SongId(song), title, key, key, place, "", "", "1", "", "");
+    }
+
+    /** The tale of two minutes, fading for so long. */
+    private static OrderEdit fading(String time) {
+        return new OrderEdit.DescribePart(
+                Evening.SHOW, 3, Item.TALK, "Tale", "2:00", "", Transition.Way.FADE, time, "", "", Optional.empty());
     }
 
     /** A chase that a cue starts, and another cue ends with the song. */

@@ -137,7 +137,7 @@ public record Report(
         int size = 1_000
                 + 10 * plan.switches().assignments().size()
                 + plan.book().cues().size();
-        return new Healing(this, 60_000 / size);
+        return new Healing(this, 6_000 / size);
     }
 
     /** What was found about a song and its cues. */

@@ -15,18 +15,25 @@ import java.util.Optional;
  * @param upsets cues that leave something else than they are meant to, each once, the first time
  * @param leftovers what one song leaves behind for the next, in the order of the show
  * @param stills what cues start and what stands still all the same
+ * @param between how the rig stands in parts in which no song is played
  * @param jumps how many jumps were tried
  * @param feet switches that cues have pressed, and whether each did what it should every time
  */
 public record ShowRun(
-        List<Upset> upsets, List<Leftover> leftovers, List<Still> stills, int jumps, Map<SwitchAt, Boolean> feet) {
+        List<Upset> upsets,
+        List<Leftover> leftovers,
+        List<Still> stills,
+        List<Between> between,
+        int jumps,
+        Map<SwitchAt, Boolean> feet) {
 
-    public static final ShowRun NONE = new ShowRun(List.of(), List.of(), List.of(), 0, Map.of());
+    public static final ShowRun NONE = new ShowRun(List.of(), List.of(), List.of(), List.of(), 0, Map.of());
 
     public ShowRun {
         upsets = List.copyOf(upsets);
         leftovers = List.copyOf(leftovers);
         stills = List.copyOf(stills);
+        between = List.copyOf(between);
         feet = Map.copyOf(feet);
     }
 
@@ -42,6 +49,14 @@ public record ShowRun(
      * @param always whether the cue is one that every song sends
      */
     public record Upset(Jump jump, SongId song, int cue, boolean always, Place place, int meant, int actual) {}
+
+    /**
+     * What stands otherwise than before the show, in a part in which no song is played.
+     *
+     * @param entry the number of the part
+     * @param before the song that was played before it, if any was
+     */
+    public record Between(int entry, Optional<SongId> before, Place place, int value) {}
 
     /** What a cue starts, and what stands still since the part that it needs is off. */
     public record Still(SongId song, int cue, boolean always, DeviceId device, PartId part, PartId need) {}

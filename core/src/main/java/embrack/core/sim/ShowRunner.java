@@ -13,6 +13,7 @@ import embrack.core.show.Entry;
 import embrack.core.show.Form;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
+import embrack.core.sim.ShowRun.Between;
 import embrack.core.sim.ShowRun.Leftover;
 import embrack.core.sim.ShowRun.Still;
 import embrack.core.sim.ShowRun.Upset;
@@ -48,6 +49,7 @@ final class ShowRunner {
     private final Map<List<Object>, Upset> upsets = new LinkedHashMap<>();
     private final List<Leftover> leftovers = new ArrayList<>();
     private final List<Still> stills = new ArrayList<>();
+    private final List<Between> between = new ArrayList<>();
     private final Map<SwitchAt, Boolean> feet = new HashMap<>();
     private final Map<Song, List<Freedom>> freedoms = new HashMap<>();
     private int jumps;
@@ -91,6 +93,7 @@ final class ShowRunner {
                 .ifPresent(player -> scripts.put(proof.song().id(), prover.script(proof, p -> script(p, player)))));
         List<Course> courses = new ArrayList<>();
         World state = prover.poweredOn();
+        Optional<SongId> before = Optional.empty();
         for (Entry entry : order()) {
             if (entry.press().isPresent()) {
                 state = press(entry.press().get(), state);
@@ -100,6 +103,9 @@ final class ShowRunner {
                 Course course = play(new Jump.None(), script, state);
                 courses.add(course);
                 state = course.end();
+                before = entry.song();
+            } else {
+                between(entry, before, state);
             }
         }
         for (int i = 0; i < courses.size(); i++) {
@@ -111,7 +117,14 @@ final class ShowRunner {
         for (int i = 0; i < courses.size(); i++) {
             jumps(courses, i);
         }
-        return new ShowRun(List.copyOf(upsets.values()), leftovers, stills, jumps, feet);
+        return new ShowRun(List.copyOf(upsets.values()), leftovers, stills, between, jumps, feet);
+    }
+
+    /** What stands otherwise than before the show, in a part in which no song is played. */
+    private void between(Entry entry, Optional<SongId> before, World state) {
+        for (Place place : prover.poweredOn().differences(state)) {
+            between.add(new Between(entry.number(), before, place, state.value(place)));
+        }
     }
 
     /** Tonight's order, or all songs one behind the other. */

@@ -7,7 +7,14 @@ import java.util.List;
 public final class OrderRules {
 
     public static final List<Rule> ALL = List.of(
-            new TooLong(), new PadKey(), new PadShort(), new Doubled(), new HardBetweenPads(), new NobodyGoes());
+            new FadeTooLong(),
+            new StandsInATalk(),
+            new TooLong(),
+            new PadKey(),
+            new PadShort(),
+            new Doubled(),
+            new HardBetweenPads(),
+            new NobodyGoes());
 
     private OrderRules() {}
 }

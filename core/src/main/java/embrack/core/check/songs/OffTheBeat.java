@@ -35,7 +35,9 @@ final class OffTheBeat implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         return CueWords.cues(subject)
-                .flatMap(sung -> sung.cue().at() instanceof Anchor.OnClock at && at.micros() % SECOND == 0
+                .flatMap(sung -> sung.cue().at() instanceof Anchor.OnClock at
+                                && at.micros() % SECOND == 0
+                                && !LeftByTempo.isLeft(sung.song(), sung.cue())
                         ? finding(sung, at.micros()).stream()
                         : Stream.empty());
     }
