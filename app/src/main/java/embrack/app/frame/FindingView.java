@@ -5,7 +5,11 @@ import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Told;
 import embrack.core.plan.Plan;
+import embrack.core.show.CueAt;
+import embrack.core.word.Fact;
+import embrack.core.word.Wording;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -13,10 +17,21 @@ import java.util.stream.Stream;
  * A finding as pages show it.
  *
  * @param key what finds it again: its facts in one line
+ * @param explains what fails by it, each switch and cue in words; none where that is one thing
  * @param waysOut what mends it, as far as that was tried already
  */
 public record FindingView(
-        Mark mark, String code, String key, String where, String what, String why, String fix, List<WayOut> waysOut) {
+        Mark mark,
+        String code,
+        String key,
+        String where,
+        String what,
+        String why,
+        String fix,
+        List<String> explains,
+        List<WayOut> waysOut) {
+
+    private static final int FEW = 2;
 
     /**
      * A remedy that was tried.
@@ -29,7 +44,7 @@ public record FindingView(
 
     /** A finding of a plan, to whoever asks, before what mends it is tried. */
     public static FindingView of(Finding finding, Plan plan) {
-        return of(finding, Told.of(finding, plan, Spoken.language()), List.of());
+        return of(finding, Told.of(finding, plan, Spoken.language()), plan, List.of());
     }
 
     /** A finding with all that mends it. */
@@ -41,6 +56,7 @@ public record FindingView(
         return of(
                 finding,
                 told.stream().findFirst().orElseGet(() -> Told.of(finding, report.plan(), Spoken.language())),
+                report.plan(),
                 IntStream.range(0, told.size())
                         .mapToObj(i -> new WayOut(
                                 i,
@@ -49,7 +65,7 @@ public record FindingView(
                         .toList());
     }
 
-    private static FindingView of(Finding finding, Told told, List<WayOut> waysOut) {
+    private static FindingView of(Finding finding, Told told, Plan plan, List<WayOut> waysOut) {
         return new FindingView(
                 Mark.of(finding.severity()),
                 finding.code(),
@@ -58,7 +74,28 @@ public record FindingView(
                 told.what(),
                 told.why(),
                 told.fix(),
+                explains(finding, plan),
                 waysOut);
+    }
+
+    private static List<String> explains(Finding finding, Plan plan) {
+        List<String> all = Stream.concat(
+                        finding.switches().stream()
+                                .map(at -> plan.switches()
+                                        .at(at)
+                                        .label()
+                                        .map(label -> plan.words(at) + ", \u201c" + label + "\u201d")
+                                        .orElseGet(() -> plan.words(at))),
+                        finding.cues().stream().flatMap(at -> explained(at, plan).stream()))
+                .toList();
+        return all.size() < FEW ? List.of() : all;
+    }
+
+    private static Optional<String> explained(CueAt at, Plan plan) {
+        var wording = new Wording(plan.rig(), plan.book(), Spoken.language());
+        return plan.book()
+                .cue(at.song(), at.number(), false)
+                .map(cue -> wording.say(Fact.of(plan.book().song(at.song()), cue)));
     }
 
     /** Several findings of a plan. */
