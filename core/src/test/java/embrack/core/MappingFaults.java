@@ -485,17 +485,10 @@ public final class MappingFaults {
                 "Small floor",
                 "No switch is the kill switch.",
                 tracks().edit(new SwitchEdit.ClearSwitch(Sketch.at("foot-board 8")))
+                        .edit(new SwitchEdit.ClearSwitch(Sketch.at("foot-board 7")))
                         .plan(),
-                tracks().plan()));
-        faults.add(new Fault(
-                "nothing-makes-safe",
-                "place.no-safe-switch",
-                Severity.LOOK,
-                "Small floor",
-                "No switch makes everything safe.",
                 tracks().edit(new SwitchEdit.ClearSwitch(Sketch.at("foot-board 7")))
-                        .plan(),
-                tracks().plan()));
+                        .plan()));
         Sketch grid = tracks().app("Pads", "launch-grid-player", "computer")
                 .set("pads", "input-for-remote", "on")
                 .link("computer.usb-1 > pads.in");

@@ -129,6 +129,38 @@ public final class StateFaults {
                 moves, and other levels have it already.
               | TAUGHT | 1: on:lamp-1 |  | move 1 main; move 1 aux
               | TAUGHT | 1: on:lamp-1 |  | move 1 main; move 2 aux
+            fan-lets-go | switches.mode-undoes | STOPS | Board, bank A, switch 1 | The switch is momentary: on \
+                release it sends the other value, B1 05 00.
+              | FAN | 1: on:fan | 1 momentary |
+              | FAN | 1: on:fan |  |
+            fan-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 1 | The switch alternates: every \
+                second press sends the other value, B1 05 00.
+              | FAN | 1: on:fan; 2: off:fan | 1 alternating |
+              | FAN | 1: on:fan; 2: off:fan |  |
+            learned-what-moves-a-level | switches.also-moves | LOOK | Board, bank A, switch 1 | Box moves too: Aux.
+              | TAUGHT | 1: on:lamp-1 |  | learn on:lamp-1 cc 20
+              | TAUGHT | 1: on:lamp-1 |  | learn on:lamp-1 cc 21
+            three-learned-alike | switches.also-moves | LOOK | Board, bank A, switches 1, 2 and 3 | Box moves too: \
+                Lamp 1, Lamp 2 and Lamp 3.
+              | TAUGHT | 1: on:lamp-1; 2: on:lamp-2; 3: on:lamp-3 |  | learn on:lamp-1 cc 21; learn on:lamp-2 cc \
+                21; learn on:lamp-3 cc 21
+              | TAUGHT | 1: on:lamp-1; 2: on:lamp-2; 3: on:lamp-3 |  | learn on:lamp-1 cc 21; learn on:lamp-2 cc \
+                22; learn on:lamp-3 cc 23
+            written-into-two-memories | switches.not-as-meant | STOPS | Board, bank A, switch 1 | Press Board, bank \
+                A, switch 2, then press Board, bank A, switch 1: Lamp 1 of Box is off; on was meant.
+              | MEMORY | 1: on:lamp-1; 2: select:patch-3; 3: select:patch-1 |  | learn on:lamp-1 cc 21; memories 2
+              | MEMORY | 1: on:lamp-1; 2: select:patch-3; 3: select:patch-1 |  | learn on:lamp-1 cc 21; memories 3
+            somebody-else-runs-it | switches.stands-still | STOPS | Board, bank A, switch 1 | Press Board, bank A, \
+                switch 1: Auto is off, Chase 1 stands still.
+              | LIGHTS | 1: on:chase-1; 2: toggle:auto |  |
+              | LIGHTS | 1: on:haze; 2: toggle:auto |  |
+            a-double-press-holds-it-back | switches.held-back | LOOK | Board, bank A, switch 1 | The board holds the \
+                press back for 250 ms to see whether a second one comes.
+              | HAZE | 1: on:haze-1; 1 double_press: off:haze-1 |  |
+              | HAZE | 1: on:haze-1; 1 hold: off:haze-1 |  |
+            nothing-makes-safe | place.no-safe-switch | LOOK | Story | No switch makes everything safe.
+              | SAFE | 1: play:track-1; 32: stop-all:tracks |  | kill 32
+              | SAFE | 1: play:track-1; 32: stop-all:tracks; 25: off:lamp + stop-all:tracks |  | kill 32; safe 25
             two-faders-one-level | controls.shares-a-level | LOOK | Board, fader 1 | Board, fader 1 and Board, \
                 fader 2 both move Box: level of Main, and Board, fader 1 at once.
               | TAUGHT | 1: on:lamp-1 |  | move 1 main jump; move 2 main

@@ -70,6 +70,7 @@ public final class StoryRig {
                 "programs from 0; on Lamp 1: learns cc; select Patch 1..4: pc 0..3; loads memory: Patch 1..4";
             case "SCENES" -> "recall Scene 1..4: cc 1..4 over 63";
             case "FOLLOWS" -> "on Lamp 1: cc 1 over 63; off Lamp 1: cc 1 under 64; toggle Fog: cc 2, alternating";
+            case "SAFE" -> LOOPS + "; on Lamp: cc 60 over 63; off Lamp: cc 60 under 64; safe: off Lamp";
             case "REEL" -> "toggle play Reel: cc 5 over 63; kept at power-off: Reel";
             case "PATCH" -> PATCH;
             case "BANKS" -> PATCH.replace("cc 0 = 1 + pc", "pc");
@@ -86,7 +87,7 @@ public final class StoryRig {
      * @param steps of switches: "1: on:fan + off:haze; 2 hold: ..."; "s1" is a switch of a spare board
      * @param modes of switches: "1 alternating, 2 momentary", "all alternating"
      * @param others what else is so: "at doors fan on", "by hand Fan", "learn on:lamp cc 20", "move 1 main jump",
-     *     "kill 1", "memories 2"
+     *     "kill 1", "safe 2", "memories 2"
      */
     public static Plan of(String chart, String steps, String modes, String others) {
         Plan plan = of(chart, steps, modes);
@@ -117,6 +118,7 @@ public final class StoryRig {
                                 .apply(moved);
             }
             case "kill" -> new SwitchEdit.GiveDuty(at(words[1]), Optional.of(Duty.KILL)).apply(plan);
+            case "safe" -> new SwitchEdit.GiveDuty(at(words[1]), Optional.of(Duty.SAFE)).apply(plan);
             case "memories" ->
                 plan.withRig(
                         plan.rig().withDeviceChanged(BOX, box -> box.withMemoriesUsed(Integer.parseInt(words[1]))));

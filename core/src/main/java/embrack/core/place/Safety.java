@@ -11,10 +11,12 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Duty;
+import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What has to happen when something goes wrong in front of people. */
@@ -52,6 +54,16 @@ public final class Safety {
     public List<Step> stops() {
         return first().flatMap(device -> stop(device.id()).map(action -> new Step(device.id(), action)))
                 .toList();
+    }
+
+    /** Whether the switch of some duty does all of some steps when it is pressed. */
+    public boolean isDoneBy(Duty duty, List<Step> steps) {
+        return plan.switches().assignments().stream()
+                .filter(assignment -> assignment.isFor(duty))
+                .anyMatch(assignment -> assignment.steps(Moment.PRESS).stream()
+                        .map(step -> step.withWait(0))
+                        .collect(Collectors.toSet())
+                        .containsAll(steps));
     }
 
     /** Whether an assignment stops something that plays, or leaves the house without sound or light. */

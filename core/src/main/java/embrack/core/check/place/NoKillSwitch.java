@@ -31,7 +31,8 @@ final class NoKillSwitch implements Rule {
     public Stream<Finding> check(Subject subject) {
         Plan plan = subject.plan();
         var safety = new Safety(plan);
-        boolean isThere = plan.switches().assignments().stream().anyMatch(a -> a.isFor(Duty.KILL));
+        boolean isThere = plan.switches().assignments().stream().anyMatch(a -> a.isFor(Duty.KILL))
+                || safety.isDoneBy(Duty.SAFE, safety.stops());
         return isThere || !safety.isNeeded() || safety.stops().isEmpty()
                 ? Stream.empty()
                 : Stream.of(finding(plan, safety));

@@ -31,10 +31,17 @@ final class NoSafeSwitch implements Rule {
     public Stream<Finding> check(Subject subject) {
         Plan plan = subject.plan();
         var safety = new Safety(plan);
-        boolean isThere = plan.switches().assignments().stream().anyMatch(a -> a.isFor(Duty.SAFE));
+        boolean isThere = plan.switches().assignments().stream().anyMatch(a -> a.isFor(Duty.SAFE))
+                || safety.isDoneBy(Duty.KILL, safety.safe())
+                || safety.stops().containsAll(safety.safe()) && isKillAskedFor(plan);
         return isThere || !safety.isNeeded() || safety.safe().isEmpty()
                 ? Stream.empty()
                 : Stream.of(finding(plan, safety));
+    }
+
+    /** Whether there is no kill switch yet, so that one is asked for. */
+    private static boolean isKillAskedFor(Plan plan) {
+        return plan.switches().assignments().stream().noneMatch(a -> a.isFor(Duty.KILL));
     }
 
     private Finding finding(Plan plan, Safety safety) {
