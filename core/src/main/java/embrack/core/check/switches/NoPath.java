@@ -38,12 +38,13 @@ final class NoPath implements Rule {
 
     private Finding finding(Subject subject, List<Halted> all) {
         Rig rig = subject.plan().rig();
-        var ends = new Stopped.Ends(all.getFirst().sender(), all.getFirst().device());
+        DeviceId sender = all.getFirst().sender();
+        DeviceId device = all.getFirst().device();
         return found(Severity.STOPS)
                 .halting(subject.plan(), all)
-                .with("board", ends.board())
-                .with("device", ends.device())
-                .mend(() -> missingLink(rig, ends)
+                .with("board", sender)
+                .with("device", device)
+                .mend(() -> missingLink(rig, sender, device)
                         .map(link -> new Remedy("link", link)
                                 .with("from", link.from())
                                 .with("to", link.to())))
@@ -56,21 +57,21 @@ final class NoPath implements Rule {
     /**
      * From the board's own free output, or else from a free port of a box that the board reaches and that passes on.
      */
-    private static Stream<WiringEdit.Connect> missingLink(Rig rig, Stopped.Ends ends) {
+    private static Stream<WiringEdit.Connect> missingLink(Rig rig, DeviceId sender, DeviceId device) {
         Ways ways = new Ways(rig);
         Stream<DeviceId> reached = rig.devices().stream()
                 .map(Device::id)
-                .filter(id -> ways.between(ends.board(), id).isPresent());
+                .filter(id -> ways.between(sender, id).isPresent());
         Stream<Socket> senders = Stream.concat(
-                ways.freeSockets(ends.board(), List.of(Direction.OUT, Direction.BOTH)).stream(),
+                ways.freeSockets(sender, List.of(Direction.OUT, Direction.BOTH)).stream(),
                 reached.flatMap(
                         id -> ways.freeSockets(id, List.of(Direction.THRU, Direction.BOTH, Direction.OUT)).stream()));
-        List<Socket> inputs = ways.freeSockets(ends.device(), List.of(Direction.IN, Direction.BOTH));
+        List<Socket> inputs = ways.freeSockets(device, List.of(Direction.IN, Direction.BOTH));
         return senders.flatMap(from -> inputs.stream().map(to -> new WiringEdit.Connect(from, to)))
                 .filter(c -> Linking.refusal(rig, c.from(), c.to()).isEmpty())
                 .limit(MOST_TRIED)
                 .filter(c -> new Ways(rig.withLink(new Link(c.from(), c.to())))
-                        .between(ends.board(), ends.device())
+                        .between(sender, device)
                         .isPresent());
     }
 }
