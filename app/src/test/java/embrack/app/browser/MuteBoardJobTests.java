@@ -185,7 +185,7 @@ class MuteBoardJobTests extends AtTheBrowser {
                 .containsExactly("Stops the show Voice board, bank A, switches 1, 2, 3 and 4"
                         + " Voice board sends on channel 2; Vocal mixer listens on channel 5. Vocal "
                         + "mixer hears these switches and ignores them."
-                        + " Do this: Set Vocal mixer to channel 2, in the plan and on the box."
+                        + " 4 things fail by it Do this: Set Vocal mixer to channel 2, in the plan and on the box."
                         + " Set Vocal mixer to channel 2 Set Voice board to channel 5");
         assertThat(hand.page.locator(".tale .end"))
                 .hasText(Pattern.compile("\\s*.* is (open|muted); (open|muted) was meant\\s*"));

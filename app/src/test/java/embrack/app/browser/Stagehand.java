@@ -174,7 +174,7 @@ final class Stagehand implements AutoCloseable {
     void untilTried() {
         Locator trying = page.locator(".trying");
         for (int left = trying.count(); left > 0; left = trying.count()) {
-            trying.first().scrollIntoViewIfNeeded();
+            trying.evaluateAll("all => all[0]?.scrollIntoView()");
             assertThat(trying).not().hasCount(left);
         }
     }
