@@ -76,6 +76,10 @@ class Screenshots {
                 hand.page.evaluate("[...document.querySelectorAll('.sheet')].find(s => s.textContent.includes('Voice "
                         + "board') && s.textContent.includes('Bank A, switch 1')).scrollIntoView()");
             }
+            if (path.endsWith("preflight")) {
+                hand.untilTried();
+                hand.page.evaluate("scrollTo(0, 0)");
+            }
             hand.page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
         }
     }
