@@ -140,7 +140,7 @@ final class ShowRig {
         return edit(plan, new WiringEdit.Connect(socket(from), socket(to)));
     }
 
-    private static Socket socket(String words) {
+    static Socket socket(String words) {
         String[] pieces = words.split("\\.");
         return new Socket(new DeviceId(pieces[0]), new PortId(pieces[1]));
     }

@@ -119,6 +119,19 @@ public final class MappingFaults {
                 on(programs)
                         .edit(new GearEdit.SwapHardware(new DeviceId("foot-board"), model("four-switch-floor-board")))
                         .plan()));
+        faults.add(new Fault(
+                "swapped-for-a-board-of-programs",
+                "switches.cannot-send",
+                Severity.STOPS,
+                "Foot board, bank A, switches 1 and 2",
+                "Foot board, a Four-switch program board, sends only program changes; these switches need "
+                        + "control changes.",
+                on(floor())
+                        .edit(new GearEdit.SwapHardware(new DeviceId("foot-board"), model("four-switch-program-board")))
+                        .plan(),
+                on(floor())
+                        .edit(new GearEdit.SwapHardware(new DeviceId("foot-board"), model("four-switch-floor-board")))
+                        .plan()));
         Sketch factory = factory();
         faults.add(new Fault(
                 "tenth-switch-out-of-the-run",
@@ -350,7 +363,7 @@ public final class MappingFaults {
                 "nothing-learned",
                 "switches.nothing-learned",
                 Severity.STOPS,
-                "Foot board, bank A, switches 3, 6 and 10",
+                "Foot board, bank A, switches 3, “Safe” (6) and “Stop” (10)",
                 "Loop table learns its messages, and has none yet for: record or play Track 1 and stop all Tracks.",
                 loops().plan()
                         .withRig(loops().rig()
@@ -473,7 +486,7 @@ public final class MappingFaults {
                 "kill-beside-go",
                 "place.stop-beside-go",
                 Severity.LOOK,
-                "Foot board, bank A, switches 4 and 5",
+                "Foot board, bank A, switches “Stop” (4) and 5",
                 "Switch 4 (Tracks: stop Tracks) lies beside switch 5, which starts something.",
                 tracks().edit(new FloorEdit.MoveSwitches(List.of(Sketch.at("foot-board 8")), Sketch.at("foot-board 4")))
                         .plan(),
@@ -499,7 +512,7 @@ public final class MappingFaults {
                 "safe-forgets-the-pads",
                 "place.safe-incomplete",
                 Severity.LOOK,
-                "Foot board, bank A, switch 7",
+                "Foot board, bank A, switch “Safe” (7)",
                 "Its duty is \"make safe\", and it leaves out: Pads: stop all Rows.",
                 on(grid).edit(new SwitchEdit.AddSteps(Sketch.at("foot-board 8"), Moment.PRESS, List.of(stopPads())))
                         .plan(),

@@ -7,14 +7,18 @@ import embrack.core.edit.GearEdit;
 import embrack.core.edit.OrderEdit;
 import embrack.core.edit.SongEdit;
 import embrack.core.edit.SwitchEdit;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
+import embrack.core.gear.PortId;
+import embrack.core.gear.Route;
 import embrack.core.gear.text.BoxReading;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Traffic;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Item;
@@ -24,6 +28,7 @@ import embrack.core.show.When;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /** Evenings in which one thing of the show is planned wrongly, and the same evenings mended. All invented. */
@@ -69,7 +74,7 @@ public final class ShowFaults {
                         "songs.not-sent",
                         Severity.STOPS,
                         "Lanterns, Ebb and Slow boats",
-                        "No links lead from Player to Guitar sounds.",
+                        "No links lead from Player to Lantern desk and Guitar sounds.",
                         s -> s.pull("player.out > computer.usb-2"),
                         s -> s),
                 fault(
@@ -182,11 +187,82 @@ public final class ShowFaults {
                         "songs.wrong-way-round",
                         Severity.STOPS,
                         "Ebb, bar 9",
-                        "Scene 2 of Old desk was on already; turned round, it is off.",
+                        "Scene 2 of Old desk was on already (by Ebb, bar 3); turned round, it is off.",
                         s -> s.cues("ebb", "3|1 = old-desk toggle:scene-2", "9|1 = old-desk toggle:scene-2")
                                 .edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2")),
                         s -> s.cues("ebb", "3|1 = old-desk toggle:scene-2")
                                 .edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2"))),
+                fault(
+                        "toggled-by-a-foot-before",
+                        "songs.wrong-way-round",
+                        Severity.STOPS,
+                        "Ebb, bar 9",
+                        "Scene 2 of Old desk was on already (by Foot board, bank A, switch 6); turned round, it is",
+                        s -> footed(s)
+                                .cues("ebb", "9|1 = old-desk toggle:scene-2")
+                                .edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2")),
+                        s -> footed(s).edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2"))),
+                fault(
+                        "toggled-as-each-song-is-loaded",
+                        "songs.wrong-way-round",
+                        Severity.STOPS,
+                        "Slow boats, on load",
+                        "Scene 1 of Old desk was on already (by Ebb, on load); turned round, it is off.",
+                        s -> s.cues("ebb", "on load = old-desk toggle:scene-1")
+                                .cues("slow-boats", "on load = old-desk toggle:scene-1"),
+                        s -> s.cues("ebb", "on load = old-desk toggle:scene-1")
+                                .edit(leavingOff(EBB, s, "on stop = old-desk toggle:scene-1"))
+                                .cues("slow-boats", "on load = old-desk toggle:scene-1")),
+                fault(
+                        "programs-kept-back",
+                        "switches.kept-back",
+                        Severity.STOPS,
+                        "Lanterns; Ebb; Slow boats",
+                        "Merger keeps it back: towards OUT it passes everything, without program changes.",
+                        s -> s.edit(keepingBack(Traffic.PROGRAMS)),
+                        s -> s.edit(keepingBack(Traffic.SYSTEM))),
+                fault(
+                        "all-cues-moved-onto-one-channel",
+                        "switches.channel-moved",
+                        Severity.STOPS,
+                        "Lanterns; Ebb; Slow boats",
+                        "Merger puts channels 3 and 5 onto channel 2.",
+                        s -> s.filter("merger", "in-2 > out", true, "", "2"),
+                        s -> s.filter("merger", "in-2 > out", true, "2, 3, 4, 5", "")),
+                fault(
+                        "a-desk-on-the-channel-of-the-other",
+                        "switches.also-moves",
+                        Severity.LOOK,
+                        "Foot board, bank A, switch 4; Lanterns; Ebb; Slow boats",
+                        "Old desk moves too: Bank 23",
+                        s -> s.set("old-desk", "receive-channel", "3"),
+                        s -> s.set("old-desk", "receive-channel", "6")),
+                fault(
+                        "cues-over-the-air",
+                        "songs.late",
+                        Severity.LOOK,
+                        "Lanterns; Ebb",
+                        "4 cues may come 35 ms late; 23 ms of that are spent at Lantern desk.",
+                        ShowFaults::overTheAir,
+                        s -> allEarly(overTheAir(s))),
+                fault(
+                        "early-with-no-room",
+                        "songs.late",
+                        Severity.LOOK,
+                        "Ebb, bar 1",
+                        "It is sent early, and there is no room before: 0 of 19 ms.",
+                        s -> allEarly(overTheAir(s).cues("ebb", "1|1 = lantern-desk recall:scene-2")),
+                        s -> allEarly(overTheAir(s).cues("ebb", "3|1 = lantern-desk recall:scene-2"))),
+                fault(
+                        "toggled-at-every-pass",
+                        "songs.after-jump",
+                        Severity.LOOK,
+                        "Lanterns, bar 40",
+                        "When Vamp is played once more, it leaves Scene 4 of Old desk off.",
+                        s -> s.cues("lanterns", "40|1 = old-desk toggle:scene-4")
+                                .edit(leavingOff(LANTERNS, s, "on stop = old-desk toggle:scene-4")),
+                        s -> s.cues("lanterns", "on load = old-desk toggle:scene-4")
+                                .edit(leavingOff(LANTERNS, s, "on stop = old-desk toggle:scene-4"))),
                 fault(
                         "recorded-note-off",
                         "songs.wrong-way-round",
@@ -387,6 +463,14 @@ public final class ShowFaults {
                         s -> s.edit(tale("C#", "20:00", Transition.Way.HARD)),
                         s -> s.edit(tale("", "20:00", Transition.Way.HARD))),
                 fault(
+                        "tracks-in-another-key",
+                        "order.stems-in-another-key",
+                        Severity.LOOK,
+                        "First evening, Lanterns",
+                        "Tonight Lanterns is in F; its tracks are in D: Strings.",
+                        s -> s.edit(tonight(2, "Lanterns", "F")),
+                        s -> s.edit(tonight(4, "Ebb", "F"))),
+                fault(
                         "pad-too-short",
                         "order.pad-short",
                         Severity.LOOK,
@@ -419,6 +503,45 @@ public final class ShowFaults {
                         "It waits for a press, and no switch begins it.",
                         s -> s.edit(tale("", "", Transition.Way.ON_DEMAND)),
                         s -> s));
+    }
+
+    /** A song that is played in a key tonight. */
+    private static OrderEdit tonight(int part, String song, String key) {
+        return new OrderEdit.DescribePart(
+                Evening.SHOW, part, Item.SONG, song, "", key, Transition.Way.HARD, "", "", "", Optional.empty());
+    }
+
+    /** Somebody toggles a scene in the third bar. */
+    private static Sketch footed(Sketch sketch) {
+        return sketch.step("foot-board 6: old-desk toggle:scene-2").foot("ebb", "3|1", "foot-board 6");
+    }
+
+    private static WiringEdit.Filter keepingBack(Traffic traffic) {
+        Route cues = new Route(new PortId("in-2"), new PortId("out"));
+        return new WiringEdit.Filter(new DeviceId("merger"), cues, true, Set.of(traffic), "", "");
+    }
+
+    /** Two radios between the player and what it works, and no switch that works any of it. */
+    private static Sketch overTheAir(Sketch sketch) {
+        return sketch.edit(new SwitchEdit.ClearSwitch(Sketch.at("foot-board 4")))
+                .pull("merger.out > thru-box.in")
+                .box("Stage bridge", "bluetooth-bridge-pair")
+                .box("Rack bridge", "bluetooth-bridge-pair")
+                .set("stage-bridge", "role", "connects")
+                .link(
+                        "merger.out > stage-bridge.in",
+                        "stage-bridge.bluetooth > rack-bridge.bluetooth",
+                        "rack-bridge.out > thru-box.in");
+    }
+
+    private static Sketch allEarly(Sketch sketch) {
+        sketch.plan()
+                .book()
+                .songs()
+                .forEach(song -> song.cues().stream()
+                        .filter(cue -> !(cue.at() instanceof Anchor.Automatic))
+                        .forEach(cue -> sketch.edit(new CueEdit.SendEarly(song.id(), cue.number(), true))));
+        return sketch;
     }
 
     private static OrderEdit tale(String key, String length, Transition.Way way) {

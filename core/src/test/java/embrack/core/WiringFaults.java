@@ -1,18 +1,27 @@
 package embrack.core;
 
+import embrack.core.chart.Chart;
 import embrack.core.check.rule.Severity;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.WiringEdit;
+import embrack.core.gear.Kind;
+import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
+import embrack.core.gear.PortId;
+import embrack.core.gear.Route;
 import embrack.core.gear.library.Library;
+import embrack.core.gear.text.BoxReading;
 import embrack.core.name.Slug;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Ear;
 import embrack.core.rig.Sound;
+import embrack.core.rig.Traffic;
 import embrack.core.switches.Switches;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** Rigs with one wiring fault each, and the same rigs mended. */
 public final class WiringFaults {
@@ -306,7 +315,129 @@ public final class WiringFaults {
                 "Merger puts channel 2 onto channel 3.",
                 clean().filter("merger", "in-1 > out", true, "", "3").plan(),
                 clean().plan()));
+        faults.add(fault(
+                "control-changes-kept-back",
+                "switches.kept-back",
+                Severity.STOPS,
+                "Voice board, bank A, switches 1 and 2",
+                "Merger keeps it back: towards OUT it passes everything, without control changes and bends.",
+                keepingBack(Traffic.CONTROLS),
+                keepingBack(Traffic.NOTES)));
+        Sketch loops = MappingFaults.loops();
+        faults.add(fault(
+                "thru-pulled",
+                "switches.no-path",
+                Severity.STOPS,
+                "Foot board, bank A, switches 3, “Safe” (6) and “Stop” (10)",
+                "No link leads from Foot board to Loop table.",
+                on(loops.plan()).pull("vocal-mixer.thru > loop-table.in").plan(),
+                loops.plan()));
+        faults.add(fault(
+                "thru-shut",
+                "switches.kept-back",
+                Severity.STOPS,
+                "Foot board, bank A, switches 3, “Safe” (6) and “Stop” (10)",
+                "Vocal mixer passes nothing on from MIDI IN to MIDI THRU.",
+                on(loops.plan())
+                        .filter("vocal-mixer", "in > thru", false, "", "")
+                        .plan(),
+                on(loops.plan())
+                        .filter("vocal-mixer", "in > thru", true, "4", "")
+                        .plan()));
+        Sketch tracks = MappingFaults.tracks();
+        faults.add(fault(
+                "board-not-in-the-computer",
+                "switches.no-path",
+                Severity.STOPS,
+                "Foot board, bank A, switches 5, “Safe” (7) and “Stop” (8)",
+                "No link leads from Foot board to Tracks.",
+                on(tracks.plan()).pull("foot-board.usb > computer.usb-1").plan(),
+                tracks.plan()));
+        faults.add(fault(
+                "tracks-in-the-other-computer",
+                "switches.no-path",
+                Severity.STOPS,
+                "Foot board, bank A, switches 5, “Safe” (7) and “Stop” (8)",
+                "No link leads from Foot board to Tracks.",
+                twoComputers().lives("tracks", "second").plan(),
+                twoComputers().plan()));
+        faults.add(fault(
+                "computers-of-a-pair",
+                "wiring.pair-differs",
+                Severity.LOOK,
+                "Player A, Player B",
+                "Player A and Player B differ. Buffer: 128 samples, 256 samples; Computer, Wireless app: missing,"
+                        + " installed.",
+                on(pair.plan())
+                        .set("player-b", "buffer", "256 samples")
+                        .set("computer-b", "wireless-app", "installed")
+                        .plan(),
+                on(pair.plan())
+                        .set("player-b", "buffer", "256 samples")
+                        .set("computer-b", "wireless-app", "installed")
+                        .edit(new GearEdit.SetAlike(new DeviceId("player-a"), new DeviceId("player-b")))
+                        .plan()));
+        faults.add(fault(
+                "hub-on-one-side-of-a-pair",
+                "wiring.pair-differs",
+                Severity.LOOK,
+                "Player A, Player B",
+                "Player A and Player B differ. Computer, USB 1: USB link with Hub, not joined.",
+                on(pair.plan())
+                        .box("Hub", "usb-hub-4-plain")
+                        .link("hub.computer > computer-a.usb-1")
+                        .plan(),
+                on(pair.plan())
+                        .box("Hub", "usb-hub-4-plain")
+                        .link("hub.computer > computer-a.usb-1")
+                        .box("Other hub", "usb-hub-4-plain")
+                        .link("other-hub.computer > computer-b.usb-1")
+                        .plan()));
+        faults.add(fault(
+                "trs-a-into-b",
+                "wiring.crossed",
+                Severity.NOTE,
+                "Foot OUT, Small box IN",
+                "Foot OUT is TRS type A, Small box IN is TRS type B.",
+                plugged("B"),
+                plugged("A")));
         return List.copyOf(faults);
+    }
+
+    /** Tracks in the one computer that the board is in, and another with an interface. */
+    private static Sketch twoComputers() {
+        return on(MappingFaults.tracks().plan())
+                .box("Second", "computer")
+                .box("Interface", "usb-interface-1-by-1")
+                .link("interface.usb > second.usb-1");
+    }
+
+    private static Plan keepingBack(Traffic traffic) {
+        Route way = new Route(new PortId("in-1"), new PortId("out"));
+        return clean().edit(new WiringEdit.Filter(new DeviceId("merger"), way, true, Set.of(traffic), "", ""))
+                .plan();
+    }
+
+    /** A board whose socket is of type A, and a box of another type. */
+    private static Plan plugged(String type) {
+        return Sketch.of("Small plugs")
+                .edit(new GearEdit.AddDevice("Foot", box("port OUT: TRS type A out", "foot", "")))
+                .edit(new GearEdit.AddDevice(
+                        "Small box",
+                        box(
+                                "port IN: TRS type %s in%nsetting MIDI receive channel: 1..16, factory 2"
+                                        .formatted(type),
+                                "small-box",
+                                "on Lamp: cc 20 = 127\noff Lamp: cc 20 = 0")))
+                .link("foot.out > small-box.in")
+                .plan();
+    }
+
+    private static Model box(String text, String id, String chart) {
+        return BoxReading.of(text)
+                .box()
+                .orElseThrow()
+                .model(new ModelId(id), new TapeLabel("A " + id), Kind.SOUND_SWITCHER, Chart.of(chart), Chart.EMPTY);
     }
 
     private static Fault fault(

@@ -79,20 +79,15 @@ public record FindingView(
     }
 
     private static List<String> explains(Finding finding, Plan plan) {
+        Wording wording = Spoken.of(plan);
         List<String> all = Stream.concat(
-                        finding.switches().stream()
-                                .map(at -> plan.switches()
-                                        .at(at)
-                                        .label()
-                                        .map(label -> plan.words(at) + ", \u201c" + label + "\u201d")
-                                        .orElseGet(() -> plan.words(at))),
-                        finding.cues().stream().flatMap(at -> explained(at, plan).stream()))
+                        finding.switches().stream().map(at -> wording.switches(List.of(at))),
+                        finding.cues().stream().flatMap(at -> explained(at, plan, wording).stream()))
                 .toList();
         return all.size() < FEW ? List.of() : all;
     }
 
-    private static Optional<String> explained(CueAt at, Plan plan) {
-        var wording = new Wording(plan.rig(), plan.book(), Spoken.language());
+    private static Optional<String> explained(CueAt at, Plan plan, Wording wording) {
         return plan.book()
                 .cue(at.song(), at.number(), false)
                 .map(cue -> wording.say(Fact.of(plan.book().song(at.song()), cue)));

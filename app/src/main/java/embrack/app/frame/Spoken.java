@@ -21,7 +21,7 @@ public final class Spoken {
 
     /** What is said of a plan to whoever asks. */
     public static Wording of(Plan plan) {
-        return new Wording(plan.rig(), plan.book(), language());
+        return new Wording(plan.rig(), plan.book(), plan.switches(), language());
     }
 
     /** What is said to whoever asks, where nothing has a name. */

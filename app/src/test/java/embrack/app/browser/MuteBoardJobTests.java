@@ -271,7 +271,7 @@ class MuteBoardJobTests extends AtTheBrowser {
                         "Link Voice board MIDI OUT to Vocal mixer MIDI IN.");
         hand.page.keyboard().press("3");
         assertThat(hand.page.locator(".tape-press li").first()).containsText("nothing is plugged in here");
-        hand.click("Link them");
+        hand.click("Link Voice board MIDI OUT to Vocal mixer MIDI IN");
         assertThat(hand.page.locator(".finding")).hasCount(0);
         assertThat(hand.verdicts()).isEqualTo(ALL_EXACT);
     }

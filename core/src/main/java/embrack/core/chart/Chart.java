@@ -118,8 +118,9 @@ public final class Chart {
 
     /** Where a song stands in the player's list, from 1; empty for a part that is no song. */
     public OptionalInt placeOfSong(PartId part) {
-        int place = beside.all(Meaning.SONG).indexOf(part);
-        return place < 0 ? OptionalInt.empty() : OptionalInt.of(place + 1);
+        return isMeant(part, Meaning.SONG)
+                ? OptionalInt.of(beside.all(Meaning.SONG).indexOf(part) + 1)
+                : OptionalInt.empty();
     }
 
     /** What to mind before an action is tried with sound, light or people on stage, where it can hurt. */

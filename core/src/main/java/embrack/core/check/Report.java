@@ -5,6 +5,7 @@ import embrack.core.check.rule.Halted;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.plan.Plan;
+import embrack.core.proof.Sendings;
 import embrack.core.show.SongId;
 import embrack.core.sim.Blame;
 import embrack.core.sim.BookProof;
@@ -47,7 +48,7 @@ public record Report(
 
     /** Proves and checks a plan. */
     public static Report of(Plan plan) {
-        return of(plan, Optional.empty(), new BookProver(plan.rig()));
+        return of(plan, Optional.empty());
     }
 
     /** As {@link #of(Plan)}, for a plan that somebody edited: what the edit did not touch is not proven again. */
@@ -55,27 +56,30 @@ public record Report(
         if (plan.equals(before.plan)) {
             return before;
         }
-        return plan.rig().isAlikeForMessages(before.plan.rig())
-                ? of(plan, Optional.of(before.prover), before.bookProver.on(plan.rig()))
-                : of(plan);
+        return of(plan, Optional.of(before));
     }
 
-    /** Proves and checks a plan, with what is proven already of cues that it may have. */
-    private static Report of(Plan plan, Optional<Prover> before, BookProver bookProver) {
-        Ways ways = new Ways(plan.rig());
-        Prover prover = new Prover(plan, ways, before);
+    private static Report of(Plan plan, Optional<Report> before) {
+        Ways ways = before.filter(report -> report.plan.rig() == plan.rig())
+                .map(report -> report.prover.ways())
+                .orElseGet(() -> new Ways(plan.rig()));
+        Sendings sendings = new Sendings(plan, ways, before.map(report -> report.prover.sendings()));
+        Prover prover = new Prover(plan, ways, sendings, before.map(Report::prover));
+        BookProver bookProver =
+                before.map(report -> report.bookProver.on(ways, sendings)).orElseGet(() -> new BookProver(ways));
         List<Proof> proofs = prover.all();
         Map<SwitchAt, Verdict> pressed = new HashMap<>();
         proofs.stream()
                 .filter(proof -> proof.moment() == Moment.PRESS)
                 .forEach(proof -> pressed.put(proof.at(), proof.verdict()));
         BookProof book = bookProver
-                .prove(plan)
+                .prove(plan, sendings)
                 .withFeet(at -> Optional.ofNullable(pressed.get(at)))
                 .withBreaks(prover.breaks());
         List<ControlProof> controls = prover.controlAssignments();
         List<Blame> blames = new Diagnosis(plan, ways).all(proofs, controls, book);
-        Subject subject = new Subject(plan, proofs, controls, book, blames, Halted.all(proofs, controls, book), ways);
+        Subject subject =
+                new Subject(plan, proofs, controls, book, blames, Halted.all(ways, proofs, controls, book), ways);
         List<Finding> findings = Catalogue.rules().stream()
                 .flatMap(rule -> rule.check(subject))
                 .sorted()

@@ -3,6 +3,9 @@ package embrack.core.edit;
 import embrack.core.chart.PartId;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
+import embrack.core.gear.Port;
+import embrack.core.gear.Purpose;
+import embrack.core.gear.Route;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
@@ -66,6 +69,52 @@ public sealed interface GearEdit extends Edit {
         @Override
         public Phrase summary(Plan before) {
             return Say.of("add-device").with("name", name.strip());
+        }
+    }
+
+    /**
+     * Sets a box as another of the same hardware is set: its settings but for its role in a pair, its ways through, its
+     * sound; with the computers that they live in, where these are of the same hardware too.
+     */
+    record SetAlike(DeviceId device, DeviceId like) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("value", plan, device);
+            Typed.device("value", plan, like);
+            Rig rig = set(plan.rig(), device, like);
+            DeviceId box = rig.box(device);
+            DeviceId other = rig.box(like);
+            return plan.withRig(
+                    box.equals(device) || other.equals(like) || box.equals(other) ? rig : set(rig, box, other));
+        }
+
+        private static Rig set(Rig rig, DeviceId device, DeviceId like) {
+            Model model = rig.model(device);
+            Rig set = rig;
+            if (model.id().equals(rig.model(like).id())) {
+                for (Setting setting : model.settings()) {
+                    int value = rig.setting(like, setting.id()).orElseThrow();
+                    if (!setting.isFor(Purpose.ROLE)) {
+                        set = set.withDeviceChanged(device, d -> d.withSetting(setting.id(), value));
+                    }
+                }
+                for (Route route : model.sockets().routes().keySet()) {
+                    set = set.withDeviceChanged(device, d -> d.withFilter(route, rig.filter(like, route)));
+                }
+                for (Port output : model.outputs()) {
+                    set = set.withDeviceChanged(
+                            device,
+                            d -> d.withFeed(output.id(), rig.device(like).feed(output.id())));
+                }
+            }
+            return set;
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("set-alike")
+                    .with("device", before.rig().name(device))
+                    .with("like", before.rig().name(like));
         }
     }
 

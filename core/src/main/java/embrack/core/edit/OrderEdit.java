@@ -246,6 +246,41 @@ public sealed interface OrderEdit extends Edit {
         }
     }
 
+    /**
+     * Takes the pad under a part in another key.
+     *
+     * @param key as a person types it: "D"
+     */
+    record PadIn(ShowId show, int part, String key) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Optional<Key> other = Typed.optional("padKey", key, Key::parse);
+            return change(plan, show, "padKey", old -> {
+                Entry now = partOf(old, part);
+                return old.withEntry(now.withPad(now.pad().map(pad -> new Pad(other, pad.micros()))));
+            });
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("pad-in").with("part", partName(before, show, part)).with("key", key.strip());
+        }
+    }
+
+    /** Plays a part in the key that its song is prepared in. */
+    record PlayAsPrepared(ShowId show, int part) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(
+                    plan, show, "key", old -> old.withEntry(partOf(old, part).withKey(Optional.empty())));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("play-as-prepared").with("part", partName(before, show, part));
+        }
+    }
+
     /** Says which parts somebody plays live tonight. */
     record SetRoster(ShowId show, Collection<String> present) implements OrderEdit {
         @Override

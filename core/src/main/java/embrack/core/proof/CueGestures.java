@@ -1,13 +1,10 @@
 package embrack.core.proof;
 
-import embrack.core.compile.CompiledStep;
-import embrack.core.compile.Compiler;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Cue;
 import embrack.core.show.Entry;
 import embrack.core.show.Song;
-import embrack.core.world.Engine;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,14 +19,10 @@ import java.util.stream.Stream;
 final class CueGestures {
 
     private final Plan plan;
-    private final Compiler compiler;
-    private final Engine engine;
     private final Effects effects;
 
-    CueGestures(Plan plan, Compiler compiler, Engine engine, Effects effects) {
+    CueGestures(Plan plan, Effects effects) {
         this.plan = plan;
-        this.compiler = compiler;
-        this.engine = engine;
         this.effects = effects;
     }
 
@@ -65,12 +58,9 @@ final class CueGestures {
         }
     }
 
-    Transition transition(CueSent cue, Doing.Cue doing) {
-        List<CompiledStep> steps = cue.steps().stream()
-                .map(step -> compiler.compile(cue.player(), step))
-                .toList();
+    Transition transition(CueSent cue, Sent.ByCue sent, Doing.Cue doing) {
         List<Effect> actual = new ArrayList<>(effects.meant(cue.byItself()));
-        actual.addAll(effects.arriving(engine.journey(cue.player(), Engine.timed(steps, cue.raw(), 0))));
+        actual.addAll(effects.arriving(sent.journey()));
         return new Transition(doing, List.of(), actual, effects.meant(cue.steps()), List.of());
     }
 }

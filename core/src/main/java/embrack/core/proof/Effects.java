@@ -4,6 +4,7 @@ import embrack.core.chart.Action;
 import embrack.core.chart.MessageMemory;
 import embrack.core.chart.Verb;
 import embrack.core.level.Takeover;
+import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Step;
@@ -14,8 +15,10 @@ import embrack.core.world.Place;
 import embrack.core.world.Places;
 import embrack.core.world.Reading;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -27,6 +30,9 @@ final class Effects {
     private final Engine engine;
     private final Places places;
     private final Variables variables;
+
+    /** What messages do at a device whatever came before. */
+    private final Map<DeviceId, Map<Message, List<Effect>>> always = new HashMap<>();
 
     Effects(Rig rig, Engine engine, Places places, Variables variables) {
         this.rig = rig;
@@ -80,6 +86,13 @@ final class Effects {
 
     private void arriving(Journey.Delivery delivery, Set<DeviceId> loading, List<Effect> effects) {
         DeviceId device = delivery.to().device();
+        List<Effect> known = loading.contains(device)
+                ? null
+                : always.getOrDefault(device, Map.of()).get(delivery.message());
+        if (known != null) {
+            effects.addAll(known);
+            return;
+        }
         Hearing hearing = engine.hearing(device);
         var possible = new Reading.Acts(hearing.possibleReactionsTo(delivery.message()));
         List<Remember> remembered = hearing.implementation().changedBy(delivery.message()).stream()
@@ -92,9 +105,12 @@ final class Effects {
                 hearing.loadingMicros() > 0 && possible.actions().stream().anyMatch(hearing::isLoading);
         boolean partly = hearing.isPartlyWritten() && !possible.actions().isEmpty();
         if (decided.isEmpty() && !partly && !loading.contains(device)) {
-            effects.addAll(remembered);
-            effects.addAll(acting(device, possible));
-            if (loads) {
+            List<Effect> plain = Stream.concat(remembered.stream(), acting(device, possible).stream())
+                    .toList();
+            effects.addAll(plain);
+            if (!loads) {
+                always.computeIfAbsent(device, d -> new HashMap<>()).put(delivery.message(), plain);
+            } else {
                 effects.add(new Effect.Write(variables.number(new Variable.Deaf(device)), (int)
                         (delivery.atMicros() + hearing.loadingMicros())));
             }

@@ -21,7 +21,7 @@ final class Gestures {
         this.variables = variables;
     }
 
-    List<Transition> of(Assignment assignment, Sent sent) {
+    List<Transition> of(Assignment assignment, Sent.BySwitch sent) {
         CompiledSwitch compiled = sent.compiled();
         List<Transition> made = new ArrayList<>();
         boolean alternates = compiled.mode() == SwitchMode.ALTERNATING;

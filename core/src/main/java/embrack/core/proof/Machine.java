@@ -160,6 +160,7 @@ final class Machine {
     private List<Integer> keptValues(int variable) {
         return variables.get(variable) instanceof Variable.Stands stands
                         && !stands.isFresh()
+                        && places.numberOf(stands.place()).isPresent()
                         && places.isKept(stands.place())
                 ? stands.place().aspect().ends()
                 : List.of();

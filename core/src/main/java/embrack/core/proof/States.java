@@ -1,12 +1,10 @@
 package embrack.core.proof;
 
-import embrack.core.compile.Compiler;
 import embrack.core.plan.Plan;
-import embrack.core.rig.Rig;
+import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Moment;
-import embrack.core.world.Engine;
 import embrack.core.world.Place;
 import embrack.core.world.Places;
 import embrack.core.world.World;
@@ -14,12 +12,14 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 
@@ -29,13 +29,11 @@ import java.util.stream.IntStream;
  */
 public final class States {
 
-    /** Where a control is taken to be: at its ends, and between. */
-    private static final List<Integer> POSITIONS = List.of(0, 64, 127);
-
     private final Variables variables;
     private final Machine machine;
     private final Map<Assignment, Own> own = new LinkedHashMap<>();
     private final Map<CueSent, OwnCue> cues = new LinkedHashMap<>();
+    private final Map<ControlAssignment, OwnControl> controls = new HashMap<>();
     private final BitSet changed = new BitSet();
 
     /**
@@ -43,7 +41,8 @@ public final class States {
      *
      * @param depends what decides about it; empty until it was looked at
      */
-    private record Own(Sent sent, List<Transition> gestures, List<Seen> seen, BitSet depends, boolean looked) {}
+    private record Own(
+            Sent.BySwitch sent, List<Transition> gestures, List<Seen> seen, BitSet depends, boolean looked) {}
 
     /**
      * What is known of a cue, and of all that send the same.
@@ -51,77 +50,113 @@ public final class States {
      * @param seen what it does; empty until it was looked at
      * @param depends what decides about it
      */
-    private record OwnCue(Transition transition, List<Seen> seen, BitSet depends, boolean looked) {
+    private record OwnCue(Sent.ByCue sent, Transition transition, List<Seen> seen, BitSet depends, boolean looked) {
 
-        OwnCue(Transition transition) {
-            this(transition, List.of(), new BitSet(), false);
+        OwnCue(Sent.ByCue sent, Transition transition) {
+            this(sent, transition, List.of(), new BitSet(), false);
         }
     }
 
+    /** What is known of a control, one gesture for each position. */
+    private record OwnControl(Sent.ByControl sent, List<Transition> gestures) {}
+
     /** The states of a plan, from power-on. */
-    public States(Plan plan, Compiler compiler, Engine engine, Places places) {
-        this(plan, compiler, engine, places, Optional.empty());
+    public States(Plan plan, Sendings sendings, Places places) {
+        this(plan, sendings, places, Optional.empty());
     }
 
     /**
      * The states of a plan that somebody edited.
      *
-     * @param before the states of the same rig with other switches; what none of these decides about is kept
+     * @param before the states of the plan before; what the edit does not decide about is kept
      */
-    public States(Plan plan, Compiler compiler, Engine engine, Places places, Optional<States> before) {
-        Rig rig = plan.rig();
+    public States(Plan plan, Sendings sendings, Places places, Optional<States> before) {
+        World start = World.poweredOn(places);
         variables =
-                before.map(states -> states.variables).orElseGet(() -> new Variables(places, World.poweredOn(places)));
-        var effects = new Effects(rig, engine, places, variables);
+                before.map(states -> states.variables.on(places, start)).orElseGet(() -> new Variables(places, start));
+        for (DeviceId box : before.isPresent() ? sendings.change().boxes() : Set.<DeviceId>of()) {
+            changed.or(before.get().variables.of(box));
+            changed.or(variables.of(box));
+        }
+        var effects = new Effects(plan.rig(), sendings.engine(), places, variables);
         var made = new Gestures(effects, variables);
         machine = new Machine(variables, places);
         for (Assignment assignment : plan.switches().assignments()) {
             if (!assignment.steps().isEmpty()) {
-                Own known = before.map(states -> states.own.get(assignment)).orElseGet(() -> {
-                    Sent sent = new Sent(compiler.compile(assignment), engine);
-                    List<Transition> gestures = made.of(assignment, sent);
-                    gestures.forEach(gesture -> changed.or(gesture.touched()));
-                    return new Own(sent, gestures, List.of(), new BitSet(), false);
-                });
+                Sent.BySwitch sent = sendings.of(assignment);
+                Own known = before.map(states -> states.own.get(assignment))
+                        .filter(old -> old.sent == sent)
+                        .orElseGet(() -> {
+                            List<Transition> gestures = made.of(assignment, sent);
+                            touch(gestures);
+                            return new Own(sent, gestures, List.of(), new BitSet(), false);
+                        });
                 own.put(assignment, known);
                 machine.add(known.gestures);
             }
         }
-        before.ifPresent(states -> states.own.forEach((assignment, known) -> {
-            if (!own.containsKey(assignment)) {
-                known.gestures.forEach(gesture -> changed.or(gesture.touched()));
+        before.ifPresent(states -> states.own.forEach((assignment, old) -> {
+            Own now = own.get(assignment);
+            if (now == null || now.sent != old.sent) {
+                touch(old.gestures);
             }
         }));
-        addCues(new CueGestures(plan, compiler, engine, effects), before);
+        addCues(new CueGestures(plan, effects), sendings, before);
         machine.add(byHand(places));
-        for (ControlAssignment control : plan.switches().controlAssignments()) {
-            var compiled = compiler.compile(control);
-            for (int position : POSITIONS) {
-                machine.add(List.of(new Transition(
-                        new Doing.Moved(control.at(), position),
-                        List.of(),
-                        effects.arriving(engine.journey(compiled, position)),
-                        effects.meant(List.of()),
-                        List.of())));
-            }
-        }
+        addControls(plan.switches().controlAssignments(), sendings, effects, before);
     }
 
-    private void addCues(CueGestures made, Optional<States> before) {
+    /** An edit brought or took gestures. */
+    private void touch(List<Transition> gestures) {
+        gestures.forEach(gesture -> changed.or(gesture.touched()));
+    }
+
+    private void addCues(CueGestures made, Sendings sendings, Optional<States> before) {
         made.sent().forEach((cue, first) -> {
-            Optional<OwnCue> known = before.map(states -> states.cues.get(cue))
-                    .filter(old -> old.transition.doing().equals(first));
-            OwnCue now = known.orElseGet(() -> {
-                Transition transition = made.transition(cue, first);
-                changed.or(transition.touched());
-                return new OwnCue(transition);
-            });
+            Sent.ByCue sent = sendings.of(cue);
+            OwnCue now = before.map(states -> states.cues.get(cue))
+                    .filter(old -> old.sent == sent && old.transition.doing().equals(first))
+                    .orElseGet(() -> {
+                        Transition transition = made.transition(cue, sent, first);
+                        touch(List.of(transition));
+                        return new OwnCue(sent, transition);
+                    });
             cues.put(cue, now);
             machine.add(List.of(now.transition));
         });
-        before.ifPresent(states -> states.cues.forEach((cue, known) -> {
-            if (!cues.containsKey(cue)) {
-                changed.or(known.transition.touched());
+        before.ifPresent(states -> states.cues.forEach((cue, old) -> {
+            OwnCue now = cues.get(cue);
+            if (now == null || now.sent != old.sent) {
+                touch(List.of(old.transition));
+            }
+        }));
+    }
+
+    private void addControls(
+            List<ControlAssignment> assignments, Sendings sendings, Effects effects, Optional<States> before) {
+        for (ControlAssignment control : assignments) {
+            Sent.ByControl sent = sendings.of(control);
+            OwnControl now = before.map(states -> states.controls.get(control))
+                    .filter(old -> old.sent == sent)
+                    .orElseGet(() -> {
+                        List<Transition> gestures = sent.byPosition().entrySet().stream()
+                                .map(moved -> new Transition(
+                                        new Doing.Moved(control.at(), moved.getKey()),
+                                        List.of(),
+                                        effects.arriving(moved.getValue()),
+                                        effects.meant(List.of()),
+                                        List.of()))
+                                .toList();
+                        touch(gestures);
+                        return new OwnControl(sent, gestures);
+                    });
+            controls.put(control, now);
+            machine.add(now.gestures);
+        }
+        before.ifPresent(states -> states.controls.forEach((control, old) -> {
+            OwnControl now = controls.get(control);
+            if (now == null || now.sent != old.sent) {
+                touch(old.gestures);
             }
         }));
     }
@@ -146,7 +181,7 @@ public final class States {
     }
 
     /** What a switch sends that has steps. */
-    public Sent sent(Assignment assignment) {
+    public Sent.BySwitch sent(Assignment assignment) {
         return known(assignment).sent;
     }
 
@@ -232,7 +267,7 @@ public final class States {
                 transition,
                 depends,
                 place -> machine.isPlace(place) && (variables.get(place).isFresh() || !transition.turns(place)));
-        cues.put(cue, new OwnCue(transition, seen, depends, true));
+        cues.put(cue, new OwnCue(known.sent, transition, seen, depends, true));
         return seen;
     }
 

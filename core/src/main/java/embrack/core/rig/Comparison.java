@@ -5,12 +5,8 @@ import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Purpose;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
-import java.util.Optional;
-import java.util.stream.Collectors;
+import java.util.function.BiFunction;
 
 /** Two devices that should be alike, compared setting by setting, with the computers that they live in. */
 public final class Comparison {
@@ -62,10 +58,12 @@ public final class Comparison {
                         output.name(),
                         rig.device(one).feed(output.id()).words(),
                         rig.device(other).feed(output.id()).words()));
-        Map<Port, String> joined = joined(rig, model, one);
-        joined(rig, model, other)
-                .forEach((port, links) ->
-                        add(differences, port.name(), Objects.requireNonNull(joined.get(port)), links));
+        for (Port port : model.midiPorts()) {
+            if (!joined(rig, one, port, (r, box) -> r.model(box).id())
+                    .equals(joined(rig, other, port, (r, box) -> r.model(box).id()))) {
+                differences.add(new Difference(port.name().text(), joined(rig, one, port), joined(rig, other, port)));
+            }
+        }
         return differences;
     }
 
@@ -73,24 +71,22 @@ public final class Comparison {
         return model.port(port).map(p -> p.name().text()).orElse(port.text());
     }
 
-    /**
-     * What each port that carries messages is joined to, by kind of link and of gear, so that two sides can be
-     * compared.
-     */
-    private static Map<Port, String> joined(Rig rig, Model model, DeviceId device) {
-        Map<Port, String> joined = new LinkedHashMap<>();
-        for (Port port : model.midiPorts()) {
-            Socket socket = new Socket(device, port.id());
-            String links = rig.linksIn(socket).stream()
-                    .map(link -> "%s link with a %s"
-                            .formatted(
-                                    rig.kind(link).words(),
-                                    rig.model(link.beyond(socket).device()).name()))
-                    .sorted()
-                    .collect(Collectors.joining(", "));
-            joined.put(port, Optional.of(links).filter(l -> !l.isEmpty()).orElse("not joined"));
-        }
-        return joined;
+    /** What a port is joined to, in the names that people gave. */
+    private static String joined(Rig rig, DeviceId device, Port port) {
+        List<String> links = joined(rig, device, port, Rig::name);
+        return links.isEmpty() ? "not joined" : String.join(", ", links);
+    }
+
+    /** What a port is joined to, each link by its kind and by something of the box at its other end. */
+    private static List<String> joined(Rig rig, DeviceId device, Port port, BiFunction<Rig, DeviceId, Object> by) {
+        Socket socket = new Socket(device, port.id());
+        return rig.linksIn(socket).stream()
+                .map(link -> "%s link with %s"
+                        .formatted(
+                                rig.kind(link).words(),
+                                by.apply(rig, link.beyond(socket).device())))
+                .sorted()
+                .toList();
     }
 
     private static void add(List<Difference> differences, Object what, Object first, Object second) {

@@ -188,24 +188,6 @@ public record Device(
         return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, memoriesUsed, other);
     }
 
-    /** The device without tape and without anything on its sound outputs. */
-    Device bare() {
-        return labels.isEmpty() && feeds.isEmpty()
-                ? this
-                : new Device(
-                        id,
-                        name,
-                        model,
-                        settings,
-                        new TreeMap<>(),
-                        spot,
-                        filters,
-                        new TreeMap<>(),
-                        learned,
-                        memoriesUsed,
-                        handWork);
-    }
-
     /** What is on an output. */
     public Feed feed(PortId output) {
         return feeds.getOrDefault(output, Feed.NONE);

@@ -518,19 +518,6 @@ public final class Rig {
         linksBySocket.computeIfAbsent(link.to(), s -> new ArrayList<>()).add(link);
     }
 
-    /** Whether another rig differs in nothing that messages meet: in its name, tape and sound feeds alone. */
-    public boolean isAlikeForMessages(Rig other) {
-        return this == other
-                || models.equals(other.models)
-                        && links.equals(other.links)
-                        && pairs.equals(other.pairs)
-                        && bare(devices).equals(bare(other.devices));
-    }
-
-    private static List<Device> bare(List<Device> devices) {
-        return devices.stream().map(Device::bare).toList();
-    }
-
     @Override
     public boolean equals(Object other) {
         return other instanceof Rig that

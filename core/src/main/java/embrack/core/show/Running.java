@@ -57,17 +57,16 @@ public record Running(Show show, List<Part> parts) {
                     starts[i - 1] + length(book, before) + before.transition().gapMicros();
         }
         List<Part> parts = new ArrayList<>();
-        for (int i = 0; i < order.size(); i++) {
+        Optional<Key> next = Optional.empty();
+        for (int i = order.size() - 1; i >= 0; i--) {
             Entry entry = order.get(i);
             Optional<Key> key = key(book, entry);
-            Optional<Key> next = order.stream()
-                    .skip(i + 1L)
-                    .flatMap(e -> key(book, e).stream())
-                    .findFirst();
-            Optional<Key> pad = entry.pad().flatMap(p -> p.key().or(() -> next.map(Key::root)));
+            Optional<Key> behind = next;
+            Optional<Key> pad = entry.pad().flatMap(p -> p.key().or(() -> behind.map(Key::root)));
             parts.add(new Part(entry, starts[i], length(book, entry), key, pad));
+            next = key.or(() -> behind);
         }
-        return new Running(show, parts);
+        return new Running(show, parts.reversed());
     }
 
     private static long length(Book book, Entry entry) {

@@ -7,6 +7,8 @@ import embrack.core.compile.Compiler;
 import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
 import embrack.core.proof.CueSent;
+import embrack.core.proof.Sendings;
+import embrack.core.proof.Sent;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
@@ -19,6 +21,8 @@ import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.Switches;
+import embrack.core.way.RigChange;
+import embrack.core.way.SignalPath;
 import embrack.core.way.Timing;
 import embrack.core.way.Ways;
 import embrack.core.world.Engine;
@@ -45,6 +49,7 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * Proves the cues of songs as switches are proven, finds where their messages wait for each other, and runs the whole
@@ -62,12 +67,14 @@ public final class BookProver {
     private static final long CROWD_MICROS = 50_000;
 
     private final Rig rig;
+    private final Ways ways;
     private final Compiler compiler;
     private final Engine engine;
     private final Timing timing;
     private final Places places;
     private final Deeds deeds;
     private final List<World> starts;
+    private final Map<SignalPath, Map<Integer, Long>> usual = new IdentityHashMap<>();
     private final Map<CueSent, Proven> proven = new HashMap<>();
     private final Map<SongId, SongProof> songs = new HashMap<>();
     private final Map<SongProof, ShowRunner.Script> scripts = new IdentityHashMap<>();
@@ -79,14 +86,19 @@ public final class BookProver {
 
     /** What is known of all cues that send the same. {@code deed} has what toggling steps are meant to leave. */
     private record Proven(
-            List<CompiledStep> steps,
+            Sent.ByCue sent,
             Verdict verdict,
             SortedSet<Place> targets,
             SortedSet<Place> wrong,
             List<Happened> trace,
             long worst,
             long usual,
-            Deed deed) {}
+            Deed deed) {
+
+        Proven withTrace(List<Happened> other) {
+            return new Proven(sent, verdict, targets, wrong, other, worst, usual, deed);
+        }
+    }
 
     private record Single(DeviceId player, Message message) {}
 
@@ -99,9 +111,14 @@ public final class BookProver {
     record Footwork(CompiledSwitch compiled, Map<Moment, Deed> deeds) {}
 
     public BookProver(Rig rig) {
+        this(new Ways(rig));
+    }
+
+    /** A prover on ways that are worked out already. */
+    public BookProver(Ways ways) {
+        this.rig = ways.rig();
+        this.ways = ways;
         Plan bare = new Plan(rig, Switches.NONE);
-        Ways ways = new Ways(rig);
-        this.rig = rig;
         this.compiler = new Compiler(bare, ways);
         this.engine = new Engine(bare, ways);
         this.timing = new Timing(ways);
@@ -111,27 +128,48 @@ public final class BookProver {
     }
 
     /**
-     * A prover of another rig that knows what this one knows.
+     * A prover of the rig that an edit left, which knows what this one knows and the edit did not touch.
      *
-     * @throws IllegalArgumentException when messages meet something else there
+     * @param sendings what the plan sends on it
      */
-    public synchronized BookProver on(Rig other) {
-        if (!rig.isAlikeForMessages(other)) {
-            throw new IllegalArgumentException("messages meet something else in that rig");
-        }
-        if (rig.equals(other)) {
+    public synchronized BookProver on(Ways other, Sendings sendings) {
+        if (rig.equals(other.rig())) {
             return this;
         }
         var prover = new BookProver(other);
-        prover.proven.putAll(proven);
-        prover.songs.putAll(songs);
-        prover.scripts.putAll(scripts);
-        prover.alone.putAll(alone);
-        prover.crowds.putAll(crowds);
-        prover.feet.putAll(feet);
-        prover.always = always;
-        prover.switches = switches;
+        if (!places.isAlike(prover.places)) {
+            return prover;
+        }
+        RigChange change = sendings.change();
+        proven.forEach((cue, known) -> {
+            if (sendings.of(cue) == known.sent) {
+                prover.proven.put(cue, sendings.reachesAnyOtherwise(known.sent) ? prover.retold(known) : known);
+            }
+        });
+        keep(alone, prover.alone, single -> !change.isUpstream(single.player()));
+        keep(crowds, prover.crowds, crowd -> !change.isUpstream(crowd.player()));
+        if (change.isNone()) {
+            prover.songs.putAll(songs);
+            prover.scripts.putAll(scripts);
+            prover.feet.putAll(feet);
+            prover.always = always;
+            prover.switches = switches;
+        }
         return prover;
+    }
+
+    private static <K, V> void keep(Map<K, V> known, Map<K, V> kept, Predicate<K> which) {
+        known.forEach((key, value) -> {
+            if (which.test(key)) {
+                kept.put(key, value);
+            }
+        });
+    }
+
+    /** What is known of a cue, told as it goes in this rig: a box may leave it alone for another reason. */
+    private Proven retold(Proven known) {
+        return known.withTrace(
+                engine.play(starts.getFirst(), known.sent.journey()).trace());
     }
 
     /** Whether it can prove a plan: it is of the same rig. */
@@ -144,7 +182,17 @@ public final class BookProver {
      *
      * @throws IllegalArgumentException when the plan is of another rig
      */
-    public synchronized BookProof prove(Plan plan) {
+    public BookProof prove(Plan plan) {
+        return prove(plan, new Sendings(plan, ways));
+    }
+
+    /**
+     * Proves the book of a plan.
+     *
+     * @param sendings what the plan sends
+     * @throws IllegalArgumentException when the plan is of another rig
+     */
+    public synchronized BookProof prove(Plan plan, Sendings sendings) {
         if (!fits(plan)) {
             throw new IllegalArgumentException("this prover knows another rig");
         }
@@ -165,7 +213,7 @@ public final class BookProver {
                         (id, known) -> known != null
                                         && (known.song() == song || known.song().equals(song))
                                 ? known
-                                : prove(plan, song)))
+                                : prove(plan, song, sendings)))
                 .toList();
         songs.values().retainAll(kept(proofs));
         scripts.keySet().retainAll(kept(proofs));
@@ -183,25 +231,27 @@ public final class BookProver {
         return scripts.computeIfAbsent(proof, made);
     }
 
-    private SongProof prove(Plan plan, Song song) {
+    private SongProof prove(Plan plan, Song song, Sendings sendings) {
         Optional<DeviceId> player = plan.player(song);
         if (player.isEmpty()) {
             return new SongProof(song, player, List.of(), List.of(), List.of());
         }
-        List<CueProof> own =
-                song.cues().stream().map(cue -> prove(player.get(), song, cue)).toList();
-        List<CueProof> every =
-                always.stream().map(cue -> prove(player.get(), song, cue)).toList();
+        List<CueProof> own = song.cues().stream()
+                .map(cue -> prove(player.get(), song, cue, sendings))
+                .toList();
+        List<CueProof> every = always.stream()
+                .map(cue -> prove(player.get(), song, cue, sendings))
+                .toList();
         return new SongProof(song, player, own, every, queues(player.get(), own));
     }
 
-    private CueProof prove(DeviceId player, Song song, Cue cue) {
+    private CueProof prove(DeviceId player, Song song, Cue cue, Sendings sendings) {
         Optional<Long> micros = cue.at().micros(song.form());
         if (cue.foot().isPresent()) {
             return new CueProof(
                     cue, List.of(), Verdict.EXACT, new TreeSet<>(), new TreeSet<>(), List.of(), 0, 0, 0, micros);
         }
-        Proven known = proven(player, cue);
+        Proven known = proven(player, cue, sendings);
         long room =
                 micros.map(at -> Math.max(0, at - song.trims().startMicros())).orElse(0L);
         long lead = cue.early() ? Math.min(room, Math.min(MAX_LEAD_MICROS, known.usual())) : 0;
@@ -209,7 +259,7 @@ public final class BookProver {
         Verdict verdict = known.verdict() == Verdict.EXACT && late ? Verdict.LATE : known.verdict();
         return new CueProof(
                 cue,
-                known.steps(),
+                known.sent().steps(),
                 verdict,
                 known.targets(),
                 known.wrong(),
@@ -229,12 +279,11 @@ public final class BookProver {
         return cue.steps().stream().mapToLong(Step::waitMillis).sum() * 1_000;
     }
 
-    private Proven proven(DeviceId player, Cue cue) {
+    private Proven proven(DeviceId player, Cue cue, Sendings sendings) {
         return proven.computeIfAbsent(CueSent.of(player, cue), sent -> {
-            List<CompiledStep> steps = sent.steps().stream()
-                    .map(step -> compiler.compile(player, step))
-                    .toList();
-            Journey journey = engine.journey(player, Engine.timed(steps, sent.raw(), 0));
+            Sent.ByCue travelled = sendings.of(sent);
+            List<CompiledStep> steps = travelled.steps();
+            Journey journey = travelled.journey();
             Deed plain = deeds.of(sent.steps(), sent.byItself(), journey);
             SortedSet<Place> targets = deeds.targets(sent.steps());
             List<Trial> trials =
@@ -259,7 +308,7 @@ public final class BookProver {
             Deed deed = new Deed(
                     deeds.of(unexplained ? List.of() : settled, journey).meant(), journey, plain.moves());
             return new Proven(
-                    steps,
+                    travelled,
                     told,
                     targets,
                     unexplained ? new TreeSet<>() : wrong,
@@ -289,16 +338,23 @@ public final class BookProver {
     private long usual(List<CompiledStep> steps) {
         return steps.stream()
                 .filter(step -> step.way().isPresent())
-                .mapToLong(step -> Timing.total(timing.shares(
-                                step.way().get(), step.messages().getLast().length(), 0))
-                        .usual())
+                .mapToLong(step ->
+                        usual(step.way().get(), step.messages().getLast().length()))
                 .max()
                 .orElse(0);
     }
 
+    private long usual(SignalPath way, int bytes) {
+        return usual.computeIfAbsent(way, w -> new HashMap<>())
+                .computeIfAbsent(
+                        bytes,
+                        length -> Timing.total(timing.shares(way, length, 0)).usual());
+    }
+
     /** What really happens by a cue, and what is meant. */
     Deed deed(DeviceId player, Cue cue) {
-        return proven(player, cue).deed();
+        return Objects.requireNonNull(proven.get(CueSent.of(player, cue)), () -> cue + " is not proven")
+                .deed();
     }
 
     Deeds deeds() {

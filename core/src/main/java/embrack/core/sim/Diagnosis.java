@@ -44,6 +44,7 @@ public final class Diagnosis {
     private final Plan plan;
     private final Ways ways;
     private @Nullable Engine engine;
+    private List<World> starts = List.of();
 
     /** {@code ways} those of the plan. */
     public Diagnosis(Plan plan, Ways ways) {
@@ -173,7 +174,10 @@ public final class Diagnosis {
     }
 
     private List<World> starts() {
-        return List.of(World.poweredOn(plan.rig()), World.opposite(plan.rig()));
+        if (starts.isEmpty()) {
+            starts = List.of(World.poweredOn(plan.rig()), World.opposite(plan.rig()));
+        }
+        return starts;
     }
 
     private Engine engine() {

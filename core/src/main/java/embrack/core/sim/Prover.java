@@ -2,12 +2,12 @@ package embrack.core.sim;
 
 import embrack.core.compile.CompiledControl;
 import embrack.core.compile.CompiledSwitch;
-import embrack.core.compile.Compiler;
 import embrack.core.midi.DataByte;
 import embrack.core.plan.Plan;
 import embrack.core.proof.Broken;
 import embrack.core.proof.CueSent;
 import embrack.core.proof.Seen;
+import embrack.core.proof.Sendings;
 import embrack.core.proof.Sent;
 import embrack.core.proof.States;
 import embrack.core.rig.DeviceId;
@@ -60,7 +60,8 @@ public final class Prover {
     private static final List<Integer> POSITIONS = List.of(0, 32, 64, 96, 127, 64, 0);
 
     private final Plan plan;
-    private final Compiler compiler;
+    private final Ways ways;
+    private final Sendings sendings;
     private final Engine engine;
     private final Places places;
     private final Deeds deeds;
@@ -74,28 +75,44 @@ public final class Prover {
 
     /** A prover on ways that are worked out already. */
     public Prover(Plan plan, Ways ways) {
-        this(plan, ways, Optional.empty());
+        this(plan, ways, new Sendings(plan, ways), Optional.empty());
     }
 
     /**
      * A prover of a plan that somebody edited.
      *
-     * @param before of the plan before; what its rig and the edit leave as it was is not proven again
+     * @param sendings what the plan sends
+     * @param before of the plan before; what the edit does not touch is not proven again
      */
-    public Prover(Plan plan, Ways ways, Optional<Prover> before) {
+    public Prover(Plan plan, Ways ways, Sendings sendings, Optional<Prover> before) {
         this.plan = plan;
-        this.compiler = new Compiler(plan, ways);
-        this.engine = new Engine(plan, ways);
+        this.ways = ways;
+        this.sendings = sendings;
+        this.engine = sendings.engine();
         this.places = new Places(plan.rig());
         this.deeds = new Deeds(plan.rig(), engine, places, new Timing(ways));
         this.start = World.poweredOn(places);
-        Optional<Prover> same = before.filter(prover -> prover.plan.rig().isAlikeForMessages(plan.rig())
-                && prover.plan
-                        .switches()
-                        .controlAssignments()
-                        .equals(plan.switches().controlAssignments()));
-        this.states = new States(plan, compiler, engine, places, same.map(prover -> prover.states));
-        same.ifPresent(prover -> known.putAll(prover.known));
+        Optional<Prover> same = before.filter(prover -> prover.plan
+                .switches()
+                .controlAssignments()
+                .equals(plan.switches().controlAssignments()));
+        this.states = new States(plan, sendings, places, same.map(prover -> prover.states));
+        same.ifPresent(prover -> plan.switches().assignments().forEach(assignment -> {
+            List<Proof> proofs = prover.known.getOrDefault(assignment, List.of());
+            if (states.isKept(assignment) && !sendings.reachesAnyOtherwise(states.sent(assignment))) {
+                known.put(assignment, proofs);
+            }
+        }));
+    }
+
+    /** The ways through the rig. */
+    public Ways ways() {
+        return ways;
+    }
+
+    /** What the plan sends. */
+    public Sendings sendings() {
+        return sendings;
     }
 
     /** All gestures that have steps, in order. */
@@ -173,7 +190,7 @@ public final class Prover {
         if (!kept.isEmpty() && states.isKept(assignment)) {
             return kept;
         }
-        Sent sent = states.sent(assignment);
+        Sent.BySwitch sent = states.sent(assignment);
         List<Proof> proofs = Stream.of(Moment.PRESS, Moment.HOLD, Moment.DOUBLE_PRESS)
                 .filter(gesture -> Proof.moments(gesture).stream()
                         .anyMatch(moment -> !assignment.steps(moment).isEmpty()))
@@ -183,7 +200,7 @@ public final class Prover {
         return proofs;
     }
 
-    private Proof prove(Assignment assignment, Sent sent, Moment gesture) {
+    private Proof prove(Assignment assignment, Sent.BySwitch sent, Moment gesture) {
         CompiledSwitch compiled = sent.compiled();
         List<Moment> moments = Proof.moments(gesture);
         SortedSet<Place> targets = new TreeSet<>();
@@ -221,7 +238,7 @@ public final class Prover {
     }
 
     /** What a board sends before and after a hold of which only the hold is meant. */
-    private static void around(Sent sent, Map<Moment, Journey> byMoment) {
+    private static void around(Sent.BySwitch sent, Map<Moment, Journey> byMoment) {
         for (Moment moment : Proof.moments(Moment.PRESS)) {
             byMoment.put(moment, sent.journey(moment));
         }
@@ -247,7 +264,7 @@ public final class Prover {
 
     /** One treadle, fader or knob that moves a level. */
     public ControlProof prove(ControlAssignment controlAssignment) {
-        CompiledControl compiled = compiler.compile(controlAssignment);
+        CompiledControl compiled = sendings.of(controlAssignment).compiled();
         SortedSet<Place> targets = new TreeSet<>();
         controlAssignment.targets().forEach(target -> addTargets(step(target, 0), targets));
         List<Trial> trials = Stream.of(start, World.opposite(places))

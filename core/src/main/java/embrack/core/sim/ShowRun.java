@@ -47,8 +47,17 @@ public record ShowRun(
      *
      * @param cue its number in the song
      * @param always whether the cue is one that every song sends
+     * @param by what changed the place last before it; empty where nothing did, so that it stood so from the start
      */
-    public record Upset(Jump jump, SongId song, int cue, boolean always, Place place, int meant, int actual) {}
+    public record Upset(
+            Jump jump, SongId song, int cue, boolean always, Place place, int meant, int actual, Optional<Turn> by) {}
+
+    /**
+     * What changed a place: a cue, or a switch that somebody pressed.
+     *
+     * @param always whether the cue is one that every song sends
+     */
+    public record Turn(SongId song, int cue, boolean always, Optional<SwitchAt> foot) {}
 
     /**
      * What stands otherwise than before the show, in a part in which no song is played.

@@ -16,6 +16,7 @@ import embrack.core.show.SongId;
 import embrack.core.sim.ShowRun.Between;
 import embrack.core.sim.ShowRun.Leftover;
 import embrack.core.sim.ShowRun.Still;
+import embrack.core.sim.ShowRun.Turn;
 import embrack.core.sim.ShowRun.Upset;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
@@ -27,7 +28,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -47,11 +50,15 @@ final class ShowRunner {
     private final Deeds deeds;
     private final Map<SongId, Script> scripts = new LinkedHashMap<>();
     private final Map<List<Object>, Upset> upsets = new LinkedHashMap<>();
-    private final List<Leftover> leftovers = new ArrayList<>();
-    private final List<Still> stills = new ArrayList<>();
+    private final Map<InSong, Leftover> leftovers = new LinkedHashMap<>();
+    private final Set<Still> stills = new LinkedHashSet<>();
     private final List<Between> between = new ArrayList<>();
     private final Map<SwitchAt, Boolean> feet = new HashMap<>();
-    private final Map<Song, List<Freedom>> freedoms = new HashMap<>();
+
+    /** By each world what led to it, so that it can be told who changed a place last. */
+    private final Map<World, Past> past = new IdentityHashMap<>();
+
+    private final Map<SongId, List<Freedom>> freedoms = new HashMap<>();
     private int jumps;
 
     /**
@@ -81,6 +88,12 @@ final class ShowRunner {
 
     /** How a song went: states at its start, at the end of each section, and at its end. */
     private record Course(Script script, World start, List<World> sections, World end) {}
+
+    /** A cue or press, and the world that it was done to. */
+    private record Past(Turn turn, World world) {}
+
+    /** A place, in a song. */
+    private record InSong(SongId song, Place place) {}
 
     ShowRunner(Plan plan, BookProver prover) {
         this.plan = plan;
@@ -117,7 +130,13 @@ final class ShowRunner {
         for (int i = 0; i < courses.size(); i++) {
             jumps(courses, i);
         }
-        return new ShowRun(List.copyOf(upsets.values()), leftovers, stills, between, jumps, feet);
+        return new ShowRun(
+                List.copyOf(upsets.values()),
+                List.copyOf(leftovers.values()),
+                List.copyOf(stills),
+                between,
+                jumps,
+                feet);
     }
 
     /** What stands otherwise than before the show, in a part in which no song is played. */
@@ -218,20 +237,43 @@ final class ShowRunner {
     }
 
     private World done(Jump jump, Script script, Beat beat, World state) {
-        if (beat.deed().isEmpty()) {
-            return press(beat.cue().foot().orElseThrow(), state);
+        World after = beat.deed().isEmpty()
+                ? press(beat.cue().foot().orElseThrow(), state)
+                : sent(jump, script, beat, beat.deed().get(), state);
+        Turn turn = new Turn(
+                script.song().id(),
+                beat.cue().number(),
+                beat.always(),
+                beat.cue().foot());
+        past.putIfAbsent(after, new Past(turn, state));
+        return after;
+    }
+
+    /** What changed a place last on the way to a world. */
+    private Optional<Turn> by(World world, Place place) {
+        World now = world;
+        for (Past before = past.get(now); before != null; before = past.get(now)) {
+            if (before.world == now) {
+                return Optional.empty();
+            }
+            if (before.world.value(place) != now.value(place)) {
+                return Optional.of(before.turn);
+            }
+            now = before.world;
         }
-        World ideal = state.after(beat.deed().get().meant());
-        World actual = deeds.done(state, beat.deed().get());
+        return Optional.empty();
+    }
+
+    private World sent(Jump jump, Script script, Beat beat, Deed deed, World state) {
+        World ideal = state.after(deed.meant());
+        World actual = deeds.done(state, deed);
         stills(jump, script, beat, actual);
         if (!beat.blameless() || !ideal.differs(actual)) {
             return actual;
         }
         SongId song = script.song().id();
         for (Place place : ideal.differences(actual)) {
-            boolean follows = leftovers.stream()
-                    .anyMatch(left -> left.song().equals(song) && left.place().equals(place));
-            if (!follows) {
+            if (!leftovers.containsKey(new InSong(song, place))) {
                 upsets.putIfAbsent(
                         List.of(song, beat.cue().number(), beat.always(), place),
                         new Upset(
@@ -241,7 +283,8 @@ final class ShowRunner {
                                 beat.always(),
                                 place,
                                 ideal.value(place),
-                                actual.value(place)));
+                                actual.value(place),
+                                by(state, place)));
             }
         }
         return actual.corrected(ideal);
@@ -294,7 +337,6 @@ final class ShowRunner {
                             step.device(),
                             step.action().part(),
                             need))
-                    .filter(still -> !stills.contains(still))
                     .ifPresent(stills::add);
         }
     }
@@ -347,7 +389,7 @@ final class ShowRunner {
 
     /** Whether a switch gives somebody that freedom with a song. */
     private boolean isFree(Song song, Freedom.Kind kind) {
-        return freedoms.computeIfAbsent(song, s -> Freedom.of(plan, s)).stream()
+        return freedoms.computeIfAbsent(song.id(), id -> Freedom.of(plan, song)).stream()
                 .anyMatch(freedom -> freedom.kind() == kind && freedom.isOnASwitch());
     }
 
@@ -367,18 +409,18 @@ final class ShowRunner {
             int value = course.end().value(place);
             Lane lane = Lane.of(prover.rig(), place);
             boolean set = next.filter(script -> script.early().contains(lane)).isPresent();
-            boolean known = leftovers.stream()
-                    .anyMatch(l -> l.song().equals(course.script().song().id())
-                            && l.place().equals(place));
             boolean isMeant = course.script().all().contains(lane);
-            if (isMeant && !set && !known && stands(place, value) && (next.isPresent() || goesOn(place))) {
-                leftovers.add(new Leftover(
-                        jump,
-                        course.script().song().id(),
-                        next.map(script -> script.song().id()),
-                        place,
-                        value,
-                        next.filter(script -> script.all().contains(lane)).isPresent()));
+            if (isMeant && !set && stands(place, value) && (next.isPresent() || goesOn(place))) {
+                leftovers.putIfAbsent(
+                        new InSong(course.script().song().id(), place),
+                        new Leftover(
+                                jump,
+                                course.script().song().id(),
+                                next.map(script -> script.song().id()),
+                                place,
+                                value,
+                                next.filter(script -> script.all().contains(lane))
+                                        .isPresent()));
             }
         }
     }

@@ -135,4 +135,10 @@ public record Assignment(
         }
         return left;
     }
+
+    /** By the switch: a plan has one assignment for each, and this is asked for often. */
+    @Override
+    public int hashCode() {
+        return at.hashCode();
+    }
 }

@@ -214,12 +214,12 @@ public final class Ways {
         return seen;
     }
 
-    /** The ports of a box, of these directions, that hold no link. */
+    /** The ports of a box, of these directions, that hold no link but those to apps inside it. */
     public List<Socket> freeSockets(DeviceId device, Collection<Direction> directions) {
         return rig.model(device).midiPorts().stream()
                 .filter(p -> directions.contains(p.direction()))
                 .map(p -> new Socket(device, p.id()))
-                .filter(socket -> rig.linksIn(socket).isEmpty())
+                .filter(socket -> rig.linksIn(socket).stream().allMatch(link -> rig.kind(link) == LinkKind.INSIDE))
                 .toList();
     }
 

@@ -13,6 +13,7 @@ import embrack.core.rig.Rig;
 import embrack.core.show.Book;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
+import embrack.core.switches.Switches;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -26,12 +27,19 @@ public final class Wording {
 
     private final Rig rig;
     private final Book book;
+    private final Switches switches;
     private final Language language;
 
-    /** What is said of a rig and its songs in a language. */
+    /** What is said of a rig and its songs in a language; of switches their numbers. */
     public Wording(Rig rig, Book book, Language language) {
+        this(rig, book, Switches.NONE, language);
+    }
+
+    /** What is said of a rig, its songs and its switches in a language; switches by their tape first. */
+    public Wording(Rig rig, Book book, Switches switches, Language language) {
         this.rig = rig;
         this.book = book;
+        this.switches = switches;
         this.language = language;
     }
 
@@ -150,10 +158,17 @@ public final class Wording {
                                         bank(
                                                 of.getFirst().board(),
                                                 of.getFirst().bank()))
-                                .with(
-                                        "numbers",
-                                        of.stream().map(SwitchAt::number).toList())))
+                                .with("numbers", of.stream().map(this::number).toList())))
                         .toList());
+    }
+
+    /** The number of a switch, behind its tape where it has one. */
+    private Fact number(SwitchAt at) {
+        return switches.at(at)
+                .label()
+                .<Fact>map(label -> new Fact.Said(
+                        Phrase.of(OWN, "switch.taped").with("label", label).with("number", at.number())))
+                .orElseGet(() -> Fact.of(at.number()));
     }
 
     /** A control in words: "Quay board, fader 1". */

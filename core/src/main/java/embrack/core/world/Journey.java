@@ -15,7 +15,7 @@ import java.util.Optional;
 public record Journey(List<Happened> others, List<Delivery> deliveries) {
 
     /** Nothing is sent. */
-    static final Journey NOTHING = new Journey(List.of(), List.of());
+    public static final Journey NOTHING = new Journey(List.of(), List.of());
 
     public Journey {
         others = List.copyOf(others);

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
@@ -34,7 +35,8 @@ public final class Places {
     private final List<List<Place>> places = new ArrayList<>();
     private final List<DeviceId> ids = new ArrayList<>();
     private final List<int[]> memories = new ArrayList<>();
-    private final Map<Place, int[]> putOut = new HashMap<>();
+    private final Map<Place, int[]> putOut = new ConcurrentHashMap<>();
+    private final Map<DeviceId, Map<Action, Move>> moves = new ConcurrentHashMap<>();
     private final Rig rig;
 
     public Places(Rig rig) {
@@ -70,6 +72,16 @@ public final class Places {
     /** The places of a device by its number. */
     public List<Place> of(int device) {
         return places.get(device);
+    }
+
+    /** The device of a number. */
+    public DeviceId id(int device) {
+        return ids.get(device);
+    }
+
+    /** Whether another rig has the same boxes in the same order, with the same places, so that all numbers agree. */
+    public boolean isAlike(Places other) {
+        return ids.equals(other.ids) && places.equals(other.places);
     }
 
     /** The values of a device that has just been switched on. */
@@ -210,18 +222,24 @@ public final class Places {
 
     /** What actions on a device do, in their order. */
     public List<Move> moves(DeviceId device, List<Action> actions) {
+        if (actions.isEmpty()) {
+            return List.of();
+        }
+        Map<Action, Move> known = moves.computeIfAbsent(device, d -> new ConcurrentHashMap<>());
         return actions.stream()
-                .map(action -> {
-                    Place place = World.place(device, action);
-                    return new Move(
-                            devices.getOrDefault(device, 0),
-                            number(place),
-                            place,
-                            action.verb(),
-                            action.amount().orElse(0),
-                            out(place, action.verb()));
-                })
+                .map(action -> known.computeIfAbsent(action, a -> move(device, a)))
                 .toList();
+    }
+
+    private Move move(DeviceId device, Action action) {
+        Place place = World.place(device, action);
+        return new Move(
+                devices.getOrDefault(device, 0),
+                number(place),
+                place,
+                action.verb(),
+                action.amount().orElse(0),
+                out(place, action.verb()));
     }
 
     /** The places that are out while this one is on. */

@@ -126,19 +126,12 @@ class RuleTests {
                                                 + "Vocal delay return, open Vocal mic and open Main.",
                                         MuteBoard.plan()),
                                 Arguments.of(
-                                        "switches.no-path",
-                                        UNPLUGGED,
-                                        Severity.STOPS,
-                                        ALL_FOUR,
-                                        "No link leads from Voice board to Vocal mixer.",
-                                        MuteBoard.plan()),
-                                Arguments.of(
                                         "switches.no-steps",
                                         MuteBoard.with(
                                                 new SwitchEdit.ClearSwitch(at(4)),
                                                 new SwitchEdit.NameSwitch(at(4), "Later")),
                                         Severity.NOTE,
-                                        "Voice board, bank A, switch 4",
+                                        "Voice board, bank A, switch “Later” (4)",
                                         "The switch is called Later and does nothing yet.",
                                         MuteBoard.with(new SwitchEdit.ClearSwitch(at(4)))),
                                 Arguments.of(
@@ -307,6 +300,7 @@ class RuleTests {
                         "wiring.loop",
                         "wiring.not-ready",
                         "wiring.output-off",
+                        "wiring.pair-differs",
                         "wiring.pair-stays");
     }
 

@@ -35,17 +35,18 @@ class EditPropertyTests {
     @Property(tries = 300, edgeCases = EdgeCasesMode.NONE)
     void everyEditIsMadeOrRefusedAndTheReportExplainsEverySwitch(@ForAll("edits") List<Edit> edits) {
         Plan plan = MuteBoard.plan();
+        Report report = Report.of(plan);
         for (Edit edit : edits) {
             try {
                 Plan next = edit.apply(plan);
                 assertThat(Wording.without(Language.ENGLISH).say(edit.summary(plan)))
                         .isNotBlank();
                 plan = next;
+                report = Report.after(report, plan);
             } catch (Refused refused) {
                 assertThat(refused.words()).isNotBlank();
             }
         }
-        Report report = Report.of(plan);
         assertThat(report).isEqualTo(Report.of(plan));
         for (Proof proof : report.proofs()) {
             assertThat(report.findings(proof.at()).stream()

@@ -17,6 +17,7 @@ import embrack.core.plan.Plan;
 import embrack.core.proof.CueSent;
 import embrack.core.proof.Doing;
 import embrack.core.proof.Seen;
+import embrack.core.proof.Sendings;
 import embrack.core.proof.States;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -29,7 +30,7 @@ import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
-import embrack.core.world.Engine;
+import embrack.core.way.Ways;
 import embrack.core.world.Place;
 import embrack.core.world.Places;
 import java.util.ArrayList;
@@ -78,7 +79,7 @@ public final class StatesDuel {
         Map<String, Integer> plain = new TreeMap<>(searched.get());
         plain.keySet().removeIf(key -> key.startsWith("cue-") && mayTurn(plan.rig(), key));
         Map<String, Integer> proven = new TreeMap<>();
-        States states = new States(plan, compiler, new Engine(plan), new Places(plan.rig()));
+        States states = new States(plan, new Sendings(plan, new Ways(plan.rig())), new Places(plan.rig()));
         for (Assignment assignment : plan.switches().assignments()) {
             for (Seen seen : states.of(assignment)) {
                 seen.broken()

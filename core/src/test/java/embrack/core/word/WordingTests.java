@@ -67,7 +67,7 @@ class WordingTests {
                 .isEqualTo(Report.of(renamed).findings())
                 .isNotEmpty();
         assertThat(Told.of(Report.of(renamed).findings().getFirst(), renamed).where())
-                .isEqualTo("Stage board, bank A, switch 3");
+                .isEqualTo("Stage board, bank A, switch “Voice” (3)");
     }
 
     @Test
@@ -78,7 +78,7 @@ class WordingTests {
         assertThat(MADE_UP.isSpoken()).isTrue();
         assertThat(Language.of("qq").isSpoken()).isFalse();
         assertThat(told.what()).isEqualTo("Voice zo la knip e nulo.");
-        assertThat(told.where()).isEqualTo("Voice board, bonk A, knip 3");
+        assertThat(told.where()).isEqualTo("Voice board, bonk A, knip “Voice” (3)");
         assertThat(told.fix())
                 .as("what it has no words for is said in English")
                 .isEqualTo("Add its steps, or clear it.");

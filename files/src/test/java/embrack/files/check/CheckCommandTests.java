@@ -93,7 +93,8 @@ class CheckCommandTests {
                 new SwitchEdit.ClearSwitch(MuteBoard.at(3)), new SwitchEdit.NameSwitch(MuteBoard.at(3), "Voice"));
         assertThat(command.run(List.of("--language=zz", file(plan)))).isEqualTo(CheckCommand.NOTHING_STOPS);
         assertThat(out.toString(StandardCharsets.UTF_8))
-                .contains("Voice board, bonk A, knip 3  [switches.no-steps]\n  Voice zo la knip e nulo.\n");
+                .contains("Voice board, bonk A, knip “Voice” (3)  [switches.no-steps]\n")
+                .contains("  Voice zo la knip e nulo.\n");
         assertThat(command.run(List.of("--language=English", file(plan)))).isEqualTo(CheckCommand.UNREADABLE);
         assertThat(err.toString(StandardCharsets.UTF_8)).contains("A language is two to eight small letters");
     }

@@ -1,8 +1,10 @@
 package embrack.core.check.controls;
 
+import embrack.core.check.remedy.MissingLink;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Found;
 import embrack.core.check.rule.Halted;
+import embrack.core.check.rule.Remedies;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
@@ -15,6 +17,7 @@ import embrack.core.edit.ControlEdit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.level.Curve;
 import embrack.core.level.Range;
+import embrack.core.rig.Rig;
 import embrack.core.sim.ControlProof;
 import embrack.core.switches.Target;
 import embrack.core.word.Fact;
@@ -32,33 +35,24 @@ final class ControlStopped implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        List<Halted> feet =
-                subject.halted().stream().filter(each -> each.at().isPresent()).toList();
+        List<Halted> own = subject.haltedBesideSwitches().flatMap(List::stream).toList();
         return subject.controlAssignments().stream()
                 .flatMap(proof -> proof.compiled().targets().stream()
-                        .filter(target -> !isToldElsewhere(proof, target, feet))
-                        .flatMap(target ->
-                                target.obstacle().map(obstacle -> finding(proof, target, obstacle)).stream()));
+                        .flatMap(target -> target
+                                .obstacle()
+                                .filter(obstacle -> own.stream().anyMatch(each -> is(each, proof, target, obstacle)))
+                                .map(obstacle -> finding(subject.plan().rig(), proof, target, obstacle))
+                                .stream()));
     }
 
-    /** Whether what stops a switch too, or a way that is shut, is told there. */
-    private static boolean isToldElsewhere(
-            ControlProof proof, CompiledControl.CompiledTarget target, List<Halted> feet) {
-        return target.obstacle()
-                .filter(obstacle -> obstacle instanceof Obstacle.KeptBack
-                        || feet.stream()
-                                .anyMatch(new Halted(
-                                        Optional.empty(),
-                                        Optional.of(proof.at()),
-                                        Optional.empty(),
-                                        proof.at().box(),
-                                        target.target().device(),
-                                        Optional.empty(),
-                                        obstacle)::isStoppedAs))
-                .isPresent();
+    private static boolean is(
+            Halted halted, ControlProof proof, CompiledControl.CompiledTarget target, Obstacle obstacle) {
+        return halted.control().filter(proof.at()::equals).isPresent()
+                && halted.device().equals(target.target().device())
+                && halted.obstacle().equals(obstacle);
     }
 
-    private Finding finding(ControlProof proof, CompiledControl.CompiledTarget compiled, Obstacle obstacle) {
+    private Finding finding(Rig rig, ControlProof proof, CompiledControl.CompiledTarget compiled, Obstacle obstacle) {
         Target target = compiled.target();
         return stopped(compiled.target(), obstacle)
                 .with("control", proof.at())
@@ -66,6 +60,10 @@ final class ControlStopped implements Rule {
                 .with("receiver", target.device())
                 .with("level", target)
                 .mend(remedy(proof, target, obstacle))
+                .mend(
+                        obstacle instanceof Obstacle.NoPath
+                                ? MissingLink.between(rig, proof.at().box(), target.device())
+                                : Remedies.NONE)
                 .made();
     }
 

@@ -11,6 +11,7 @@ public final class OrderRules {
             new StandsInATalk(),
             new TooLong(),
             new PadKey(),
+            new StemsInAnotherKey(),
             new PadShort(),
             new Doubled(),
             new HardBetweenPads(),

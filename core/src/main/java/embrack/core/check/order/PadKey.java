@@ -6,6 +6,7 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
+import embrack.core.edit.OrderEdit;
 import embrack.core.music.Key;
 import embrack.core.show.Running;
 import embrack.core.show.Running.Part;
@@ -50,6 +51,12 @@ final class PadKey implements Rule {
                         .with("pad", pad.get().toString())
                         .with("music", next.get().toString())
                         .with("fits", fit.getFirst().toString())
+                        .mend(
+                                "take",
+                                new OrderEdit.PadIn(
+                                        running.show().id(),
+                                        parts.get(i).entry().number(),
+                                        fit.getFirst().toString()))
                         .made());
             }
         }

@@ -26,6 +26,7 @@ final class NoPower implements Rule {
                         .filter(feeding -> !feeding.isFed()
                                 && !rig.linksIn(feeding.device()).isEmpty())
                         .map(feeding -> found(Severity.STOPS)
+                                .needing(feeding.device(), subject)
                                 .with("device", feeding.device())
                                 .with(
                                         "needs",

@@ -1,9 +1,12 @@
 package embrack.core.check.rule;
 
+import embrack.core.compile.CompiledStep;
 import embrack.core.edit.Edit;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.show.CueAt;
 import embrack.core.sim.Blame;
+import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
@@ -79,17 +82,54 @@ public final class Found {
                 halted.stream().flatMap(each -> each.cue().stream()));
     }
 
+    /** As {@link #blaming}, for cues. */
+    public Found singing(Plan plan, List<CueAt> sung) {
+        return in(plan, Stream.empty(), Stream.empty(), sung.stream());
+    }
+
+    /** As the fact "scene" all of which a box is the sender, the receiver or on the way, whether it fails or not. */
+    public Found needing(DeviceId box, Subject subject) {
+        return scene(
+                subject.plan(),
+                subject.proofs().stream()
+                        .filter(proof -> proof.at().board().equals(box) || isMet(box, proof.steps()))
+                        .map(Proof::at),
+                subject.controlAssignments().stream()
+                        .map(ControlProof::at)
+                        .filter(at -> at.box().equals(box)),
+                subject.book().songs().stream()
+                        .flatMap(song -> song.cues().stream()
+                                .filter(cue -> song.player().filter(box::equals).isPresent() || isMet(box, cue.steps()))
+                                .map(cue ->
+                                        new CueAt(song.song().id(), cue.cue().number()))));
+    }
+
+    private static boolean isMet(DeviceId box, List<CompiledStep> steps) {
+        return steps.stream()
+                .anyMatch(step -> step.step().device().equals(box)
+                        || step.way()
+                                .filter(way -> way.hops().stream()
+                                        .anyMatch(hop -> hop.arrivesAt().equals(box)))
+                                .isPresent());
+    }
+
     private Found in(Plan plan, Stream<SwitchAt> feet, Stream<ControlAt> controls, Stream<CueAt> sung) {
         about(feet.distinct().sorted().toList()).in(sung.distinct().toList());
+        return scene(plan, switches.stream(), controls, cues.stream());
+    }
+
+    private Found scene(Plan plan, Stream<SwitchAt> feet, Stream<ControlAt> controls, Stream<CueAt> sung) {
+        List<SwitchAt> pressed = feet.distinct().sorted().toList();
+        List<CueAt> sent = sung.distinct().toList();
         List<Fact> scene = new ArrayList<>();
-        if (!switches.isEmpty()) {
-            scene.add(new Fact.Switches(switches));
+        if (!pressed.isEmpty()) {
+            scene.add(new Fact.Switches(pressed));
         }
         controls.distinct().map(Fact.Control::new).forEach(scene::add);
-        if (cues.size() == 1) {
-            scene.add(moment(plan, cues.getFirst()));
+        if (sent.size() == 1) {
+            scene.add(moment(plan, sent.getFirst()));
         } else {
-            cues.stream().map(CueAt::song).distinct().map(Fact.SongOf::new).forEach(scene::add);
+            sent.stream().map(CueAt::song).distinct().map(Fact.SongOf::new).forEach(scene::add);
         }
         return with("scene", scene);
     }

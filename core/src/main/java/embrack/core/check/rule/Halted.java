@@ -11,7 +11,11 @@ import embrack.core.sim.Proof;
 import embrack.core.sim.SongProof;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
+import embrack.core.way.Ways;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -31,14 +35,17 @@ public record Halted(
         Optional<Message> message,
         Obstacle obstacle) {
 
-    /** All that is stopped, in order. */
-    public static List<Halted> all(List<Proof> proofs, List<ControlProof> controls, BookProof book) {
-        return Stream.of(
+    /** All that is stopped, in order, those together of which each is stopped by the same. */
+    public static List<List<Halted>> all(Ways ways, List<Proof> proofs, List<ControlProof> controls, BookProof book) {
+        Map<Root, List<Halted>> groups = new LinkedHashMap<>();
+        Stream.of(
                         proofs.stream().flatMap(Halted::of),
                         controls.stream().flatMap(Halted::of),
                         book.songs().stream().flatMap(Halted::of))
                 .flatMap(each -> each)
-                .toList();
+                .forEach(each -> groups.computeIfAbsent(each.root(ways), r -> new ArrayList<>())
+                        .add(each));
+        return List.copyOf(groups.values());
     }
 
     private static Stream<Halted> of(Proof proof) {
@@ -98,16 +105,15 @@ public record Halted(
     /** What has to be mended for it, whoever sends: two that have the same are one finding. */
     private record Root(Obstacle obstacle, Optional<DeviceId> sender, Optional<DeviceId> device) {}
 
-    private Root root() {
+    private Root root(Ways ways) {
         return switch (obstacle) {
             case Obstacle.KeptBack kept -> new Root(kept, Optional.empty(), Optional.empty());
-            case Obstacle.NoPath none -> new Root(none, Optional.of(sender), Optional.of(device));
+            case Obstacle.NoPath none ->
+                new Root(
+                        none,
+                        Optional.of(sender),
+                        Optional.of(device).filter(d -> !ways.reach(sender).isEmpty()));
             default -> new Root(obstacle, Optional.empty(), Optional.of(device));
         };
-    }
-
-    /** Whether the same stops both. */
-    public boolean isStoppedAs(Halted other) {
-        return root().equals(other.root());
     }
 }

@@ -9,7 +9,6 @@ import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
 import embrack.core.switches.Moment;
 import embrack.core.way.Ways;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
@@ -20,7 +19,7 @@ import java.util.stream.Stream;
  * @param controlAssignments the proofs of its treadles, faders and knobs
  * @param book the proofs of its cues, and how the show runs
  * @param blames what is to blame for each place that a switch or cue leaves otherwise than meant
- * @param halted all that an obstacle stops
+ * @param halted all that an obstacle stops, those together of which each is stopped by the same
  * @param ways the ways through its rig
  */
 public record Subject(
@@ -29,7 +28,7 @@ public record Subject(
         List<ControlProof> controlAssignments,
         BookProof book,
         List<Blame> blames,
-        List<Halted> halted,
+        List<List<Halted>> halted,
         Ways ways) {
 
     public Subject {
@@ -41,20 +40,16 @@ public record Subject(
 
     /** What an obstacle of a sort stops, those together of which each is stopped by the same. */
     public List<List<Halted>> halted(Class<? extends Obstacle> sort) {
-        List<List<Halted>> groups = new ArrayList<>();
-        for (Halted one : halted) {
-            if (sort.isInstance(one.obstacle())) {
-                groups.stream()
-                        .filter(group -> group.getFirst().isStoppedAs(one))
-                        .findFirst()
-                        .orElseGet(() -> {
-                            groups.add(new ArrayList<>());
-                            return groups.getLast();
-                        })
-                        .add(one);
-            }
-        }
-        return groups;
+        return halted.stream()
+                .filter(group -> sort.isInstance(group.getFirst().obstacle()))
+                .toList();
+    }
+
+    /** What obstacles stop that stop no switch, and no way that is shut for all: nobody tells of them elsewhere. */
+    public Stream<List<Halted>> haltedBesideSwitches() {
+        return halted.stream()
+                .filter(group -> !(group.getFirst().obstacle() instanceof Obstacle.KeptBack)
+                        && group.stream().allMatch(each -> each.at().isEmpty()));
     }
 
     /** What is to blame, as far as it is of one sort. */

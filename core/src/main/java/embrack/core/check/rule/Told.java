@@ -29,7 +29,7 @@ public record Told(String title, String where, String what, String why, String f
 
     /** A finding of a plan in a language, and what was found to mend it. */
     public static Told of(Finding finding, Optional<Remedy> remedy, Plan plan, Language language) {
-        return new Teller(finding, remedy, new Wording(plan.rig(), plan.book(), language)).tell();
+        return new Teller(finding, remedy, new Wording(plan.rig(), plan.book(), plan.switches(), language)).tell();
     }
 
     /** A finding of a plan in a language, before anybody has looked for what mends it. */

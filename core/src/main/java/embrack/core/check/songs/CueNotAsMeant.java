@@ -8,6 +8,7 @@ import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.check.songs.CueWords.Sung;
+import embrack.core.show.CueAt;
 import embrack.core.sim.Blame;
 import embrack.core.sim.Cause;
 import embrack.core.sim.Verdict;
@@ -15,6 +16,8 @@ import embrack.core.word.Fact;
 import embrack.core.world.Place;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -33,12 +36,14 @@ final class CueNotAsMeant implements Rule {
                         && !sung.proof().steps().isEmpty())
                 .map(sung -> finding(sung, "comes-round", sung.proof().wrongPlaces().stream())
                         .made());
+        Map<Optional<CueAt>, List<Blame>> blames = subject.blames().stream()
+                .filter(blame ->
+                        blame.cue().isPresent() && !reason(blame.cause()).isEmpty())
+                .collect(Collectors.groupingBy(Blame::cue));
         Stream<Finding> otherwise = CueWords.cues(subject)
-                .flatMap(sung -> subject.blames().stream()
-                        .filter(blame ->
-                                sung.at().containsAll(blame.cue().stream().toList())
-                                        && blame.cue().isPresent()
-                                        && !reason(blame.cause()).isEmpty())
+                .flatMap(sung -> blames
+                        .getOrDefault(Optional.of(CueWords.at(sung.song(), sung.cue())), List.of())
+                        .stream()
                         .collect(Collectors.groupingBy(
                                 blame -> reason(blame.cause()), LinkedHashMap::new, Collectors.toList()))
                         .entrySet()

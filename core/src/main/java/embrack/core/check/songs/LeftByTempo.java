@@ -48,13 +48,13 @@ final class LeftByTempo implements Rule {
     static boolean isLeft(Song song, Cue cue) {
         return song.stretchPercent() != 0
                 && cue.at() instanceof Anchor.OnClock at
-                && isOnBeat(recorded(song), at.micros())
+                && isOnBeat(song.form().tempoMap(), inMusic(song, at.micros()))
                 && !isOnBeat(song.form().tempoMap(), at.micros());
     }
 
-    /** The tempos that the tracks of a song were recorded at. */
-    private static TempoMap recorded(Song song) {
-        return song.form().tempoMap().atTempoTimes(1 / (1 + song.stretchPercent() / 100));
+    /** When something comes now that came so late in the recording: as it is played faster, all comes earlier. */
+    private static long inMusic(Song song, long recordedMicros) {
+        return Math.round(recordedMicros / (1 + song.stretchPercent() / 100));
     }
 
     private static boolean isOnBeat(TempoMap map, long micros) {
@@ -82,7 +82,7 @@ final class LeftByTempo implements Rule {
 
     /** Where in the music a cue was. */
     private static String place(Song song, Cue cue) {
-        TempoMap map = recorded(song);
-        return map.text(map.position(beat(map, ((Anchor.OnClock) cue.at()).micros())));
+        TempoMap map = song.form().tempoMap();
+        return map.text(map.position(beat(map, inMusic(song, ((Anchor.OnClock) cue.at()).micros()))));
     }
 }

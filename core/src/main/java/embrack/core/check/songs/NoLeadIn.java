@@ -43,8 +43,11 @@ final class NoLeadIn implements Rule {
 
     private Optional<Finding> finding(Plan plan, Song song) {
         long time = leadIn(song);
+        if (time >= NEEDED_MICROS) {
+            return Optional.empty();
+        }
         return Freedom.of(plan, song).stream()
-                .filter(freedom -> freedom.kind() == Freedom.Kind.JUMP && freedom.isOnASwitch() && time < NEEDED_MICROS)
+                .filter(freedom -> freedom.kind() == Freedom.Kind.JUMP && freedom.isOnASwitch())
                 .findFirst()
                 .map(jump -> found(Severity.LOOK)
                         .about(jump.switches())

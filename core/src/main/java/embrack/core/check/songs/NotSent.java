@@ -1,23 +1,25 @@
 package embrack.core.check.songs;
 
+import embrack.core.check.remedy.MissingLink;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Found;
 import embrack.core.check.rule.Halted;
+import embrack.core.check.rule.Remedies;
+import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.check.songs.CueWords.Sung;
-import embrack.core.compile.CompiledStep;
 import embrack.core.compile.Obstacle;
+import embrack.core.edit.NumberEdit;
 import embrack.core.plan.Plan;
-import embrack.core.rig.DeviceId;
-import embrack.core.show.Song;
+import embrack.core.show.Book;
+import embrack.core.show.CueAt;
+import embrack.core.word.Fact;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** A player cannot make a device do what a cue says; one finding for each reason, however many cues it stops. */
@@ -28,45 +30,15 @@ final class NotSent implements Rule {
         return new RuleInfo(Topic.SONGS, "not-sent");
     }
 
-    private record Reason(DeviceId player, DeviceId device, Obstacle obstacle) {}
-
     @Override
     public Stream<Finding> check(Subject subject) {
-        List<Halted> feet =
-                subject.halted().stream().filter(each -> each.cue().isEmpty()).toList();
-        Map<Reason, List<Sung>> stopped = new LinkedHashMap<>();
-        CueWords.cues(subject)
-                .forEach(sung -> sung.proof().steps().stream()
-                        .filter(step -> step.obstacle().isPresent())
-                        .filter(step -> !isToldElsewhere(subject, sung, step, feet))
-                        .forEach(step -> stopped.merge(
-                                reason(subject.plan(), sung.song(), step),
-                                List.of(sung),
-                                (a, b) -> Stream.concat(a.stream(), b.stream())
-                                        .distinct()
-                                        .toList())));
-        return stopped.entrySet().stream().map(e -> finding(e.getKey(), e.getValue()));
-    }
-
-    /** Whether what stops a switch or control too, or a way that is shut, is told there. */
-    private static boolean isToldElsewhere(Subject subject, Sung sung, CompiledStep step, List<Halted> feet) {
-        Obstacle obstacle = step.obstacle().orElseThrow();
-        Halted here = new Halted(
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(CueWords.at(sung.song(), sung.cue())),
-                subject.plan().player(sung.song()).orElseThrow(),
-                step.step().device(),
-                Optional.empty(),
-                obstacle);
-        return obstacle instanceof Obstacle.KeptBack || feet.stream().anyMatch(here::isStoppedAs);
-    }
-
-    private static Reason reason(Plan plan, Song song, CompiledStep step) {
-        return new Reason(
-                plan.player(song).orElseThrow(),
-                step.step().device(),
-                step.obstacle().orElseThrow());
+        return subject.haltedBesideSwitches()
+                .flatMap(group -> group.stream()
+                        .filter(each -> each.cue().isPresent())
+                        .collect(Collectors.groupingBy(Halted::sender, LinkedHashMap::new, Collectors.toList()))
+                        .values()
+                        .stream()
+                        .map(halted -> finding(subject.plan(), halted)));
     }
 
     private Found stopped(Obstacle obstacle) {
@@ -78,16 +50,34 @@ final class NotSent implements Rule {
         };
     }
 
-    private Finding finding(Reason reason, List<Sung> cues) {
-        return stopped(reason.obstacle())
-                .with("player", reason.player())
-                .with("device", reason.device())
-                .with("at", cues.getFirst().moment())
-                .with("cues", cues.size())
+    private static Remedies remedies(Plan plan, Halted halted) {
+        return switch (halted.obstacle()) {
+            case Obstacle.NothingLearned learned ->
+                Remedies.of(new Remedy("choose-number", new NumberEdit.ChooseNumbers()));
+            case Obstacle.NoPath path -> MissingLink.between(plan.rig(), halted.sender(), halted.device());
+            default -> Remedies.NONE;
+        };
+    }
+
+    private Finding finding(Plan plan, List<Halted> halted) {
+        Halted one = halted.getFirst();
+        Book book = plan.book();
+        List<CueAt> cues =
+                halted.stream().flatMap(each -> each.cue().stream()).distinct().toList();
+        CueAt first = cues.getFirst();
+        return stopped(one.obstacle())
+                .mend(remedies(plan, one))
+                .with("player", one.sender())
+                .with("device", one.device())
+                .with("devices", halted.stream().map(Halted::device).distinct().toList())
                 .with(
-                        "songs",
-                        cues.stream().map(sung -> sung.song().id()).distinct().toList())
-                .in(cues.stream().flatMap(sung -> sung.at().stream()).toList())
+                        "at",
+                        Fact.of(
+                                book.song(first.song()),
+                                book.cue(first.song(), first.number(), false).orElseThrow()))
+                .with("cues", cues.size())
+                .with("songs", cues.stream().map(CueAt::song).distinct().toList())
+                .in(cues)
                 .made();
     }
 }

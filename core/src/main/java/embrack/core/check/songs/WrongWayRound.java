@@ -54,10 +54,24 @@ final class WrongWayRound implements Rule {
                 ? Optional.empty()
                 : Optional.of(new Remedy("remove", new CueEdit.RemoveCues(song.id(), List.of(cue.number()))));
         return found.cause("turned")
+                .with("by", by(plan, upset))
                 .word("was", upset.place().aspect().word(upset.meant()))
                 .mend(remedy)
                 .in(upset.always() ? List.of(CueAt.whole(song.id())) : List.of(CueWords.at(song, cue)))
                 .made();
+    }
+
+    /** Who turned it before, in words; nothing where it stood so from the start. */
+    private static List<Fact> by(Plan plan, Upset upset) {
+        return upset.by().stream()
+                .<Fact>map(turn -> turn.foot().isPresent()
+                        ? new Fact.Switches(List.of(turn.foot().get()))
+                        : Fact.of(
+                                plan.book().song(turn.song()),
+                                plan.book()
+                                        .cue(turn.song(), turn.cue(), turn.always())
+                                        .orElseThrow()))
+                .toList();
     }
 
     /** The cue that is to blame, among those of the song or of every song. */

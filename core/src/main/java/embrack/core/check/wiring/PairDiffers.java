@@ -6,6 +6,7 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
+import embrack.core.edit.GearEdit;
 import embrack.core.rig.Comparison;
 import embrack.core.rig.Pair;
 import embrack.core.rig.Rig;
@@ -40,6 +41,8 @@ final class PairDiffers implements Rule {
                 .with("one", pair.first())
                 .with("other", pair.second())
                 .with("differences", list)
+                .mend("second-as-first", new GearEdit.SetAlike(pair.second(), pair.first()))
+                .mend("first-as-second", new GearEdit.SetAlike(pair.first(), pair.second()))
                 .made();
     }
 }

@@ -8,6 +8,7 @@ public final class WiringRules {
 
     public static final List<Rule> ALL = List.of(
             new ArrivesTwice(),
+            new Crossed(),
             new GoesRound(),
             new HearsNeighbour(),
             new HomelessApp(),
