@@ -401,7 +401,23 @@ public final class WiringFaults {
                 "Foot OUT is TRS type A, Small box IN is TRS type B.",
                 plugged("B"),
                 plugged("A")));
+        faults.add(fault(
+                "apps-that-wait-for-each-other",
+                "wiring.starts-too-early",
+                Severity.LOOK,
+                "Grid, Tracks",
+                "Grid looks for ports only as it starts, and has to start before Tracks, whose port it needs.",
+                ring().link("grid.out > tracks.in").plan(),
+                ring().plan()));
         return List.copyOf(faults);
+    }
+
+    /** Two players of one computer, the second of which listens to the first. */
+    private static Sketch ring() {
+        return clean().box("Computer", "computer")
+                .app("Tracks", "linear-timeline-player", "computer")
+                .app("Grid", "launch-grid-player", "computer")
+                .link("tracks.out > grid.in");
     }
 
     /** Tracks in the one computer that the board is in, and another with an interface. */

@@ -129,10 +129,10 @@ class SongJobTests {
             assertThat(page.locator("#capture")).hasClass(Pattern.compile("running"));
             page.waitForCondition(
                     () -> page.locator("#capture-time").innerText().compareTo("0:00.100") > 0);
-            page.evaluate("() => { setTimeout(() => { const from = performance.now(); while (performance.now() < "
-                    + "from + 900); }, 0); }");
-            page.keyboard().press("3");
-            page.keyboard().press("4");
+            page.evaluate(
+                    "() => { const down = key => new KeyboardEvent('keydown', { key, bubbles: true }); "
+                            + "const three = down('3'), from = performance.now(); while (performance.now() < from + 600); "
+                            + "const four = down('4'); document.body.dispatchEvent(three); document.body.dispatchEvent(four); }");
             hand.click("Stop space");
             assertThat(page.locator(".taken-panel tbody tr").first()).isVisible();
             List<Integer> downs = Arrays.stream(

@@ -13,9 +13,7 @@ import embrack.core.rig.Rig;
 import embrack.core.way.Readiness;
 import embrack.core.word.Wording;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -135,41 +133,28 @@ public final class SwitchingOn {
                 .orElse("");
     }
 
-    /** What passes messages inside a computer before those that look for it when they start. */
     private List<String> apps() {
-        Set<DeviceId> ordered = new LinkedHashSet<>();
-        rig.devices().stream()
-                .filter(d -> rig.model(d.id()).isApp() && !looks(d.id()))
-                .forEach(d -> ordered.add(d.id()));
-        rig.devices().stream()
-                .filter(d -> rig.model(d.id()).isApp())
-                .forEach(d -> start(d.id(), ordered, new LinkedHashSet<>()));
-        return ordered.stream()
-                .map(id -> "%s%s%s"
-                        .formatted(
-                                rig.name(id),
-                                rig.device(id)
-                                        .spot()
-                                        .host()
-                                        .map(h -> " on " + rig.name(h))
-                                        .orElse(""),
-                                looks(id) ? "; it looks for ports only now: all before it has to be there" : ""))
+        Programs programs = Programs.of(rig);
+        return Stream.concat(
+                        programs.order().stream()
+                                .map(id -> "%s%s%s"
+                                        .formatted(
+                                                rig.name(id),
+                                                host(id),
+                                                Programs.looksAtStart(rig, id)
+                                                        ? "; it looks for ports only now: all before it has to be there"
+                                                        : "")),
+                        programs.missed().stream()
+                                .map(missed -> "%s once more: it was there before the port of %s"
+                                        .formatted(rig.name(missed.app()), rig.name(missed.late()))))
                 .toList();
     }
 
-    private void start(DeviceId app, Set<DeviceId> ordered, Set<DeviceId> waiting) {
-        if (!ordered.contains(app) && waiting.add(app)) {
-            rig.linksIn(app).stream()
-                    .filter(link -> rig.kind(link) == LinkKind.INSIDE
-                            && link.to().device().equals(app))
-                    .map(link -> link.from().device())
-                    .filter(before -> rig.model(before).isApp())
-                    .forEach(before -> start(before, ordered, waiting));
-            ordered.add(app);
-        }
-    }
-
-    private boolean looks(DeviceId device) {
-        return rig.model(device).implementation().quirks().looksForPortsAtStart();
+    private String host(DeviceId app) {
+        return rig.device(app)
+                .spot()
+                .host()
+                .map(host -> " on " + rig.name(host))
+                .orElse("");
     }
 }

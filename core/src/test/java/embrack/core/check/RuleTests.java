@@ -301,7 +301,8 @@ class RuleTests {
                         "wiring.not-ready",
                         "wiring.output-off",
                         "wiring.pair-differs",
-                        "wiring.pair-stays");
+                        "wiring.pair-stays",
+                        "wiring.starts-too-early");
     }
 
     @Test

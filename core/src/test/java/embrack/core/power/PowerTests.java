@@ -122,6 +122,12 @@ class PowerTests {
                         "Session on Computer",
                         "Tracks on Computer; it looks for ports only now: all before it has to be there",
                         "Sounds on Computer; it looks for ports only now: all before it has to be there");
+        assertThat(SwitchingOn.of(sketch.app("Grid", "launch-grid-player", "computer")
+                                .link("tracks.out > grid.in", "grid.out > tracks.in")
+                                .rig())
+                        .get(4)
+                        .lines())
+                .endsWith("Grid once more: it was there before the port of Tracks");
     }
 
     private static Model drawing(String id, int milliamps) {

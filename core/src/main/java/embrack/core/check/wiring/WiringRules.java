@@ -17,6 +17,7 @@ public final class WiringRules {
             new OutputOff(),
             new PairDiffers(),
             new PairStays(),
+            new StartsTooEarly(),
             new TooLong());
 
     private WiringRules() {}
