@@ -222,7 +222,7 @@ public final class MappingFaults {
                 "switches.mode-undoes",
                 Severity.STOPS,
                 "Foot board, bank A, switch 1",
-                "The switch alternates: every second press sends the other value, B1 28 00.",
+                "The switch alternates: every second press sends the other value, CC 40 value 0 on channel 2.",
                 floor().mode("foot-board 1", SwitchMode.ALTERNATING).plan(),
                 floor().plan()));
         faults.add(new Fault(
@@ -230,7 +230,7 @@ public final class MappingFaults {
                 "switches.mode-undoes",
                 Severity.STOPS,
                 "Foot board, bank A, switch 1",
-                "The switch is momentary: on release it sends the other value, B1 28 00.",
+                "The switch is momentary: on release it sends the other value, CC 40 value 0 on channel 2.",
                 floor().mode("foot-board 1", SwitchMode.MOMENTARY).plan(),
                 floor().plan()));
         Sketch scene = lights().step("foot-board 4: lantern-desk toggle:scene-2");
@@ -239,7 +239,7 @@ public final class MappingFaults {
                 "switches.mode-undoes",
                 Severity.STOPS,
                 "Foot board, bank A, switch 4",
-                "The switch is momentary: on release it sends the other value, 82 07 00.",
+                "The switch is momentary: on release it sends the other value, note off 7 value 0 on channel 3.",
                 on(scene).mode("foot-board 4", SwitchMode.MOMENTARY).plan(),
                 scene.plan()));
         Sketch chase = lights().step("foot-board 4: lantern-desk toggle:chase-1");
@@ -257,8 +257,7 @@ public final class MappingFaults {
                 "switches.turns-round",
                 Severity.LOOK,
                 "Foot board, bank A, switch 4",
-                "Press Foot board, bank A, switch 4, then press Foot board, bank A, switch 4: "
-                        + "Scene 2 of Lantern desk is off.",
+                "Press Foot board, bank A, switch 4 twice: " + "Scene 2 of Lantern desk is off.",
                 lights().step("foot-board 4: lantern-desk on:scene-2").plan(),
                 meant.plan()));
         faults.add(new Fault(

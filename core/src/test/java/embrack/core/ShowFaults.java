@@ -373,7 +373,7 @@ public final class ShowFaults {
                         "songs.off-the-beat",
                         Severity.LOOK,
                         "Lanterns, 0:47.000",
-                        "It comes +43 ms of the downbeat of bar 19.",
+                        "It comes 43 ms after the downbeat of bar 19.",
                         s -> s.edit(new CueEdit.PlaceCue(LANTERNS, 2, "0:47")),
                         s -> s),
                 fault(

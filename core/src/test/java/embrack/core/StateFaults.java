@@ -17,15 +17,15 @@ public final class StateFaults {
      */
     private static final String ALL = """
             two-share-a-toggle | switches.turns-round | LOOK | Board, bank A, switches 1 and 2 | Press Board, \
-                bank A, switch 1, then press Board, bank A, switch 1: Auto of Box is off.
+                bank A, switch 1 twice: Auto of Box is off.
               | LIGHTS | 1: on:auto; 2: on:auto |  |
               | LIGHTS | 1: toggle:auto; 2: toggle:auto |  |
             on-and-off-by-a-toggle | switches.turns-round | LOOK | Board, bank A, switches 1 and 2 | Press Board, \
-                bank A, switch 1, then press Board, bank A, switch 1: Lamp of Box is off.
+                bank A, switch 1 twice: Lamp of Box is off.
               | LAMP | 1: on:lamp; 2: off:lamp |  |
               | LAMP | 1: toggle:lamp |  |
             toggle-on-two-boards | switches.turns-round | LOOK | Board, bank A, switch 1; Spare, bank A, switch 1 \
-                | Press Board, bank A, switch 1, then press Board, bank A, switch 1: Lamp of Box is off.
+                | Press Board, bank A, switch 1 twice: Lamp of Box is off.
               | LAMP | 1: on:lamp; s1: on:lamp |  |
               | LAMP | 1: toggle:lamp; s1: toggle:lamp |  |
             latches-on-two-boards | switches.turns-round | LOOK | Board, bank A, switch 1; Spare, bank A, switch \
@@ -34,15 +34,15 @@ public final class StateFaults {
                 alternating |
               | LAMP | 1: toggle:lamp; s1: toggle:lamp |  |
             stop-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 1 | The switch alternates: \
-                every second press sends the other value, B1 50 00.
+                every second press sends the other value, CC 80 value 0 on channel 2.
               | LOOPS | 1: stop-all:tracks | 1 alternating |
               | LOOPS | 1: stop-all:tracks |  |
             stop-on-a-latch-after-a-start | switches.mode-undoes | STOPS | Board, bank A, switch 32 | The switch \
-                alternates: every second press sends the other value, B1 50 00.
+                alternates: every second press sends the other value, CC 80 value 0 on channel 2.
               | LOOPS | 32: stop-all:tracks; 1: play:track-1 | 32 alternating | kill 32
               | LOOPS | 32: stop-all:tracks; 1: play:track-1 |  | kill 32
             kill-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 32 | The switch alternates: \
-                every second press sends the other value, B1 50 00.
+                every second press sends the other value, CC 80 value 0 on channel 2.
               | LOOPS | 32: stop-all:tracks; 1: play:track-2; 1 hold: play:track-1 | 32 alternating | kill 32
               | LOOPS | 32: stop-all:tracks; 1: play:track-2; 1 hold: play:track-1 |  | kill 32
             kill-by-a-toggle | switches.turns-round | LOOK | Board, bank A, switches 1 and 32 | Reel of Box was \
@@ -50,11 +50,11 @@ public final class StateFaults {
               | REEL | 32: stop:reel; 1: play:reel |  | kill 32
               | LOOPS | 32: stop-all:tracks; 1: play:track-1 |  | kill 32
             plays-while-held-only | switches.mode-undoes | STOPS | Board, bank A, switch 1 | The switch is \
-                momentary: on release it sends the other value, B1 05 00.
+                momentary: on release it sends the other value, CC 5 value 0 on channel 2.
               | HALF | 1: play:track-1; 32: stop:track-1 | 1 momentary | kill 32
               | HALF | 1: play:track-1; 32: stop:track-1 |  | kill 32
             scenes-on-latches | switches.mode-undoes | STOPS | Board, bank A, switch 1 | The switch alternates: \
-                every second press sends the other value, B1 01 00.
+                every second press sends the other value, CC 1 value 0 on channel 2.
               | SCENES | 1: recall:scene-1; 2: recall:scene-2 | 1 alternating |
               | SCENES | 1: recall:scene-1; 2: recall:scene-2 |  |
             bank-of-another | switches.not-as-meant | STOPS | Board, bank A, switch 1 | Press Board, bank A, \
@@ -107,7 +107,7 @@ public final class StateFaults {
               | RUNS | 1: on:chase-1; 2: off:auto |  | at doors Auto on
               | RUNS | 1: on:chase-1 + on:auto; 2: off:auto |  | at doors Auto on
             runs-every-other-time | switches.stands-still | STOPS | Board, bank A, switch 1 | Press Board, bank \
-                A, switch 1, then press Board, bank A, switch 1: Auto is off, Chase 1 stands still.
+                A, switch 1 twice: Auto is off, Chase 1 stands still.
               | LIGHTS | 1: on:chase-1 + toggle:auto |  |
               | LIGHTS | 1: on:haze + toggle:auto |  |
             learned-alike | switches.also-moves | LOOK | Board, bank A, switches 1 and 2 | Box moves too: Lamp 1 \
@@ -130,11 +130,11 @@ public final class StateFaults {
               | TAUGHT | 1: on:lamp-1 |  | move 1 main; move 1 aux
               | TAUGHT | 1: on:lamp-1 |  | move 1 main; move 2 aux
             fan-lets-go | switches.mode-undoes | STOPS | Board, bank A, switch 1 | The switch is momentary: on \
-                release it sends the other value, B1 05 00.
+                release it sends the other value, CC 5 value 0 on channel 2.
               | FAN | 1: on:fan | 1 momentary |
               | FAN | 1: on:fan |  |
             fan-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 1 | The switch alternates: every \
-                second press sends the other value, B1 05 00.
+                second press sends the other value, CC 5 value 0 on channel 2.
               | FAN | 1: on:fan; 2: off:fan | 1 alternating |
               | FAN | 1: on:fan; 2: off:fan |  |
             learned-what-moves-a-level | switches.also-moves | LOOK | Board, bank A, switch 1 | Box moves too: Aux.

@@ -94,10 +94,11 @@ record PreflightPage(
                 .count();
         return report.proofs().isEmpty()
                 ? ""
-                : "%s of %s hold whatever was pressed before. The hardest was looked at in %s."
+                : "%s of %s %s whatever was pressed before. The hardest was looked at in %s."
                         .formatted(
                                 right,
                                 Words.count(report.proofs().size(), "gesture"),
+                                right == 1 ? "holds" : "hold",
                                 Words.count(report.states(), "state"));
     }
 
@@ -122,14 +123,17 @@ record PreflightPage(
     }
 
     private static String says(Plan plan, MakeSafe safe, String from) {
+        if (safe.verdict() == Verdict.NO_WAY) {
+            return safe.broken().isPresent()
+                    ? "A step of it has no way to its box: what is going on there goes on."
+                    : "A step of it has no way to its box. What it reaches comes where it belongs, from each of %s."
+                            .formatted(from);
+        }
         return safe.broken().isPresent()
                 ? "One press is not enough: %s."
                         .formatted(Spoken.of(plan).say(safe.broken().get().phrase(plan)))
-                : safe.verdict() == Verdict.NO_WAY
-                        ? "A step of it has no way to its box. What it reaches comes where it belongs, from each of %s."
-                                .formatted(from)
-                        : "One press brings %s where they belong, from each of %s."
-                                .formatted(Words.count(safe.parts(), "part"), from);
+                : "One press brings %s where they belong, from each of %s."
+                        .formatted(Words.count(safe.parts(), "part"), from);
     }
 
     private static SongRow row(SongProof song, String path) {

@@ -34,6 +34,13 @@ public final class ChartWords {
         };
     }
 
+    /** A message in the numbers that the manual shows, without its channel: "CC 40 value 127", "PC 3". */
+    public static String of(Message message, Conventions conventions) {
+        return message instanceof Message.ProgramChange change
+                ? "PC " + number(MessageType.PROGRAM_CHANGE, change.program(), conventions)
+                : of(message);
+    }
+
     /** A number as the manual shows it: programs are counted as it counts them. */
     public static int number(MessageType type, int number, Conventions conventions) {
         return type == MessageType.PROGRAM_CHANGE ? conventions.shownPrograms().shown(number) : number;

@@ -44,6 +44,13 @@ public record ShownMessage(String type, String channel, String number, String va
         return channel.isEmpty() ? number : ("ch %s  %s %s  %s".formatted(channel, type, number, value)).strip();
     }
 
+    /** In words: "CC 40 value 127 on channel 2", "PC 3 on channel 2". */
+    public String words() {
+        return channel.isEmpty()
+                ? number
+                : "%s %s%s on channel %s".formatted(type, number, value.isEmpty() ? "" : " value " + value, channel);
+    }
+
     private static Optional<String> reading(Board board, int value) {
         String shown = board.display().shown(value);
         return shown.equals(String.valueOf(value))

@@ -3,6 +3,7 @@ package embrack.core.proof;
 import embrack.core.plan.Plan;
 import embrack.core.word.Phrase;
 import embrack.core.world.Place;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -41,11 +42,20 @@ public record Broken(List<Doing> before, Doing last, Place place, int meant, int
         return Stream.concat(before.stream(), Stream.of(last)).toList();
     }
 
-    /** What is done in it, in words: "press Kill, then press Kill". */
+    /** What is done in it, in words: "press Go, then press Kill twice". */
     public Phrase phrase(Plan plan) {
-        return Phrase.of(Doing.ROOM, "story")
-                .with(
-                        "steps",
-                        doings().stream().map(doing -> doing.phrase(plan)).toList());
+        List<Doing> all = doings();
+        List<Phrase> steps = new ArrayList<>();
+        for (int from = 0; from < all.size(); ) {
+            Doing doing = all.get(from);
+            long times = all.stream().skip(from).takeWhile(doing::equals).count();
+            Phrase once = doing.phrase(plan);
+            steps.add(
+                    times == 1
+                            ? once
+                            : Phrase.of(Doing.ROOM, "again").with("doing", once).with("times", times));
+            from += Math.toIntExact(times);
+        }
+        return Phrase.of(Doing.ROOM, "story").with("steps", steps);
     }
 }

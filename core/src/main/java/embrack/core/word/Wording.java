@@ -217,7 +217,7 @@ public final class Wording {
             case "millis" -> Wire.millis(value);
             case "clock" -> Clock.text(value);
             case "brief" -> Clock.brief(value);
-            case "shift" -> Clock.shift(value);
+            case "shift" -> "%d ms %s".formatted(Math.round(Math.abs(value) / 1_000.0), value < 0 ? "before" : "after");
             case "tenths" -> BigDecimal.valueOf(value, 1).toPlainString();
             default -> String.valueOf(value);
         };

@@ -26,7 +26,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 class ShowRuleTests {
 
-    private static Stream<Fault> faults() {
+    static Stream<Fault> faults() {
         return ShowFaults.all().stream();
     }
 

@@ -1,7 +1,10 @@
 package embrack.core.check.rule;
 
+import embrack.core.chart.ChartWords;
 import embrack.core.compile.Obstacle;
+import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.sim.Blame;
 import embrack.core.sim.BookProof;
 import embrack.core.sim.Cause;
@@ -50,6 +53,11 @@ public record Subject(
         return halted.stream()
                 .filter(group -> !(group.getFirst().obstacle() instanceof Obstacle.KeptBack)
                         && group.stream().allMatch(each -> each.at().isEmpty()));
+    }
+
+    /** A message in the numbers that the manual of a box shows. */
+    public String words(Message message, DeviceId box) {
+        return ChartWords.of(message, plan.rig().model(box).chart().conventions());
     }
 
     /** What is to blame, as far as it is of one sort. */

@@ -35,7 +35,7 @@ final class WaitsInQueue implements Rule {
                 .with("song", song)
                 .with("moment", queue.micros())
                 .with("messages", queue.messages())
-                .with("wait", queue.waitMicros())
+                .with("wait", Math.ceilDiv(queue.waitMicros(), 1_000L))
                 .with("before", queue.at())
                 .in(queue.cues().stream().map(n -> new CueAt(song.id(), n)).toList())
                 .made();

@@ -85,6 +85,7 @@ final class AlsoMoves implements Rule {
                 .with("parts", parts)
                 .with("others", others)
                 .cause(cause)
+                .with("message", subject.words(message(blames.getFirst().cause()), hearers.getFirst()))
                 .mend(remedies(subject, hearers, others, blames))
                 .made();
     }

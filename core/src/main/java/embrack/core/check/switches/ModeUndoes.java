@@ -12,8 +12,8 @@ import embrack.core.check.rule.Topic;
 import embrack.core.compile.CompiledStep;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.SwitchEdit;
+import embrack.core.gear.ShownMessage;
 import embrack.core.gear.SwitchMode;
-import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Cause;
 import embrack.core.sim.Proof;
@@ -43,7 +43,8 @@ final class ModeUndoes implements Rule {
         boolean alternates = proof.compiled().mode() == SwitchMode.ALTERNATING;
         List<String> sent = proof.compiled().byItself().values().stream()
                 .flatMap(List::stream)
-                .map(Message::hex)
+                .map(message ->
+                        ShownMessage.on(plan.board(proof.at().board()), message).words())
                 .distinct()
                 .toList();
         boolean knowsOneShot = plan.board(proof.at().board()).modes().contains(SwitchMode.ONE_SHOT);

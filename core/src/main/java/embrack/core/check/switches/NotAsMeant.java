@@ -78,8 +78,7 @@ final class NotAsMeant implements Rule {
                         .with("last", last)
                         .mend("write", new NumberEdit.UseMemories(place.device(), String.valueOf(last)));
             }
-            case Cause.ReadByBefore before ->
-                found.with("message", before.message().hex());
+            case Cause.ReadByBefore before -> found.with("message", subject.words(before.message(), place.device()));
             default -> {}
         }
         return found.made();

@@ -2,17 +2,18 @@ package embrack.core.check.switches;
 
 import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
+import embrack.core.check.remedy.OtherNumber;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.edit.NumberEdit;
 import embrack.core.numbers.Allocator;
 import embrack.core.rig.Device;
 import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** A box has learned a number that means something to other boxes anyway. */
@@ -45,7 +46,7 @@ final class ReservedNumber implements Rule {
                 .with("type", learned.type().shortName())
                 .with("number", learned.number())
                 .with("why", why)
-                .mend("choose-number", new NumberEdit.PinNumber(device.id(), learnable, learned.type(), "", ""))
+                .mend(Optional.of(OtherNumber.instead(device.id(), learnable, learned)))
                 .made();
     }
 }
