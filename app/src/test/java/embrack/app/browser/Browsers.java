@@ -3,6 +3,7 @@ package embrack.app.browser;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType.LaunchOptions;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +27,11 @@ final class Browsers {
                             "--disable-component-update",
                             "--disable-sync")));
 
+    /** How long anything may take, in ms, on a machine that does other things: a test that is green never waits for it. */
+    static final int PATIENCE = 60_000;
+
     static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
         Runtime.getRuntime().addShutdownHook(new Thread(PLAYWRIGHT::close));
     }
 

@@ -34,7 +34,7 @@ final class Stagehand implements AutoCloseable {
                         .setViewportSize(width, height)
                         .setColorScheme(scheme)
                         .setBaseURL(address));
-        context.setDefaultTimeout(8_000);
+        context.setDefaultTimeout(Browsers.PATIENCE);
         page = context.newPage();
         page.onPageError(scriptErrors::add);
         page.onConsoleMessage(message -> {
@@ -89,7 +89,7 @@ final class Stagehand implements AutoCloseable {
                 .hasCount(0);
         Locator list = page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
         for (int i = 0;
-                i < 100
+                i < Browsers.PATIENCE / 50
                         && Boolean.FALSE.equals(list.evaluate("e => { const f = e.closest('[hx-post]'); return !f || "
                                 + "(f['htmx-internal-data']?.listenerInfos?.length ?? 0) > 0; }"));
                 i++) {

@@ -49,7 +49,7 @@ class TouchTests {
                         .setViewportSize(820, 1180)
                         .setHasTouch(true)
                         .setBaseURL("http://127.0.0.1:" + port));
-        context.setDefaultTimeout(8_000);
+        context.setDefaultTimeout(Browsers.PATIENCE);
         page = context.newPage();
         fingers = context.newCDPSession(page);
         page.navigate("/rigs/%s/songs/%s".formatted(rig, SONG));
