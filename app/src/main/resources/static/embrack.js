@@ -9,3 +9,4 @@ import "./wiring.js";
 import "./changes.js";
 import "./prompt.js";
 import "./capture.js";
+import "./drawn.js";

@@ -187,7 +187,7 @@ document.addEventListener("input", (event) => {
 
 // A key that comes while a page is being swapped waits until what came is at work.
 function atWork(deed) {
-  if (document.querySelector(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added"))
+  if (document.querySelector(".htmx-request:not(.ways-out), .htmx-swapping, .htmx-settling, .htmx-added"))
     setTimeout(() => atWork(deed), 20);
   else deed();
 }

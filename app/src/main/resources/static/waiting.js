@@ -24,7 +24,8 @@ document.addEventListener("htmx:afterRequest", (event) => {
   wanted = null;
   if (!to || !event.detail.successful) return;
   const link = document.querySelector(`a[href="${CSS.escape(to)}"]`);
-  if (link) link.click();
+  // Links in drawings have no click() of their own.
+  if (link) link.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
   else location.assign(to);
 });
 

@@ -13,7 +13,7 @@ import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -66,7 +66,7 @@ class CaptureController {
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         Echo echo = Refusals.answer(refused, request, response);
         if (refused.field().equals("song")) {
-            return room.list(id, echo, List.of(), page);
+            return room.list(id, echo, Optional.empty(), page);
         }
         // What was captured stays on the page, as long as it can be read.
         return page(

@@ -27,6 +27,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
@@ -278,7 +279,7 @@ class PromptController {
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         Echo echo = Refusals.answer(refused, request, response);
         if (refused.field().equals("song")) {
-            return room.list(id, echo, List.of(), page);
+            return room.list(id, echo, Optional.empty(), page);
         }
         String cue = Refusals.pathVariable(request, "cue");
         int chosen = cue.isEmpty() ? number(echo.typed(), "cue", 0) : number(Map.of("cue", cue), "cue", 0);

@@ -11,12 +11,13 @@ import embrack.core.edit.SongEdit;
 import embrack.core.plan.Plan;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
+import embrack.files.midi.NoteOffs;
 import embrack.files.midi.SongMidi;
 import embrack.files.songs.CueCsv;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -99,7 +100,10 @@ class SongController {
 
     @GetMapping("/song.mid")
     ResponseEntity<byte[]> midi(
-            @PathVariable RigId id, @PathVariable SongId song, @RequestParam(defaultValue = "480") int ticks) {
+            @PathVariable RigId id,
+            @PathVariable SongId song,
+            @RequestParam(defaultValue = "480") int ticks,
+            @RequestParam(defaultValue = "AS_TAKEN") NoteOffs offs) {
         Plan plan = rigs.load(id).plan();
         Song found = room.song(id, song);
         return file(
@@ -107,7 +111,10 @@ class SongController {
                 ".mid",
                 new MediaType("audio", "midi"),
                 SongMidi.write(
-                        plan, found, SongMidi.RESOLUTIONS.contains(ticks) ? ticks : SongMidi.RESOLUTIONS.getFirst()));
+                        plan,
+                        found,
+                        SongMidi.RESOLUTIONS.contains(ticks) ? ticks : SongMidi.RESOLUTIONS.getFirst(),
+                        offs));
     }
 
     @GetMapping("/cues.csv")
@@ -125,7 +132,7 @@ class SongController {
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         String song = Refusals.pathVariable(request, "song");
         if (refused.field().equals("song")) {
-            return room.list(id, Refusals.answer(refused, request, response), List.of(), page);
+            return room.list(id, Refusals.answer(refused, request, response), Optional.empty(), page);
         }
         return room.how(id, new SongId(song), Refusals.answer(refused, request, response), page);
     }

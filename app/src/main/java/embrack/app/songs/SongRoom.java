@@ -12,6 +12,7 @@ import embrack.core.check.Report;
 import embrack.core.edit.Refused;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
+import embrack.files.midi.NoteOffs;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -38,9 +39,9 @@ class SongRoom {
     }
 
     /** The list of songs. */
-    String list(RigId id, Echo echo, List<String> remarks, Model page) {
+    String list(RigId id, Echo echo, Optional<ArrivedSong> arrived, Model page) {
         Report report = enter(id, "/songs", echo, page);
-        page.addAttribute("songs", SongsPage.of(report)).addAttribute("remarks", remarks);
+        page.addAttribute("songs", SongsPage.of(report)).addAttribute("arrived", arrived.orElse(null));
         return "songs/list";
     }
 
@@ -54,6 +55,7 @@ class SongRoom {
         PromptPage prompt = PromptPage.of(report, found.get(), look, "/rigs/%s/songs/%s".formatted(id, song));
         page.addAttribute("song", SongHead.of(report, found.get(), "/rigs/" + id))
                 .addAttribute("tab", "")
+                .addAttribute("noteOffs", List.of(NoteOffs.values()))
                 .addAttribute("look", look)
                 .addAttribute("prompt", prompt)
                 .addAttribute("panel", CuePanel.of(report, found.get(), look, "/rigs/%s/songs/%s".formatted(id, song)));

@@ -3,6 +3,7 @@ package embrack.app.songs;
 import embrack.app.frame.Echo;
 import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
+import embrack.app.frame.Shelf;
 import embrack.app.frame.Uploads;
 import embrack.app.store.Because;
 import embrack.app.store.Edited;
@@ -21,9 +22,7 @@ import embrack.core.switches.Step;
 import embrack.files.midi.MidiImport;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -42,6 +41,7 @@ class SongsController {
     private final RigStore rigs;
     private final SongRoom room;
     private final Uploads uploads;
+    private final Shelf<MidiImport> arrived = new Shelf<>();
 
     SongsController(RigStore rigs, SongRoom room, Uploads uploads) {
         this.rigs = rigs;
@@ -52,7 +52,7 @@ class SongsController {
     @OfPlanAlone
     @GetMapping
     String list(@PathVariable RigId id, Model page) {
-        return room.list(id, Echo.NONE, List.of(), page);
+        return room.list(id, Echo.NONE, Optional.empty(), page);
     }
 
     @PostMapping
@@ -80,22 +80,20 @@ class SongsController {
                 "file",
                 () -> uploads.read(
                         file, Uploads.Sort.MIDI, "file", bytes -> MidiImport.read(bytes, name, plan, releases)));
+        return read.remarks().isEmpty()
+                ? kept(id, hand, read)
+                : room.list(id, Echo.NONE, Optional.of(ArrivedSong.of(arrived.put(read), read)), page);
+    }
+
+    /** Keeps what was read, with all that is left out of it. */
+    @PostMapping("/import/keep")
+    String keep(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String mark) {
+        return kept(id, hand, arrived.find(mark).orElseThrow(() -> new Refused("file", Because.of("no.read-gone"))));
+    }
+
+    private String kept(RigId id, Hand hand, MidiImport read) {
         Song made = made(rigs.edit(id, hand, new SongEdit.ImportSong(read.song())));
-        if (read.remarks().isEmpty()) {
-            return "redirect:/rigs/%s/songs/%s".formatted(id, made.id());
-        }
-        return room.list(
-                id,
-                Echo.NONE,
-                Stream.concat(
-                                Stream.of("%s was read: %d sections, %d cues."
-                                        .formatted(
-                                                made.title(),
-                                                read.song().form().sections().size(),
-                                                read.song().cues().size())),
-                                read.remarks().stream())
-                        .toList(),
-                page);
+        return "redirect:/rigs/%s/songs/%s".formatted(id, made.id());
     }
 
     @PostMapping("/{song}/remove")
@@ -123,7 +121,7 @@ class SongsController {
         return room.list(
                 RigId.of(Refusals.pathVariable(request, "id")),
                 Refusals.answer(refused, request, response),
-                List.of(),
+                Optional.empty(),
                 page);
     }
 

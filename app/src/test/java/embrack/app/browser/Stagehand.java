@@ -85,7 +85,7 @@ final class Stagehand implements AutoCloseable {
 
     /** Chooses from a list, once what was there before has gone and what came is at work. */
     void choose(String label, String option) {
-        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added"))
+        assertThat(page.locator(".htmx-request:not(.ways-out), .htmx-swapping, .htmx-settling, .htmx-added"))
                 .hasCount(0);
         Locator list = page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
         for (int i = 0;
@@ -145,7 +145,7 @@ final class Stagehand implements AutoCloseable {
         page.getByLabel(field).fill(search);
         Locator offers = page.locator("#offers[data-find='%s']".formatted(search));
         assertThat(offers).isVisible();
-        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added"))
+        assertThat(page.locator(".htmx-request:not(.ways-out), .htmx-swapping, .htmx-settling, .htmx-added"))
                 .hasCount(0);
         return offers.locator("button")
                 .filter(new Locator.FilterOptions().setHasText(action))

@@ -159,6 +159,25 @@ public record Song(
         return player.filter(device::equals).isPresent() || cues.stream().anyMatch(cue -> cue.uses(device));
     }
 
+    /** The song under another id, at another place in the list of the player. */
+    public Song moved(SongId otherId, int otherPlace) {
+        return new Song(
+                otherId,
+                title,
+                otherPlace,
+                played,
+                original,
+                recorded,
+                trims,
+                leadInBars,
+                form,
+                stems,
+                notes,
+                player,
+                cues,
+                lastCue);
+    }
+
     public Song withForm(Form other) {
         return new Song(
                 id,

@@ -2,10 +2,13 @@ package embrack.files.midi;
 
 import embrack.core.midi.Decoder;
 import embrack.core.midi.Message;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -29,9 +32,16 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
     static final int END = 0x2F;
     static final int TEMPO = 0x51;
     static final int METRE = 0x58;
+    static final int KEY = 0x59;
+
+    /** What is kept nowhere, by what it is called. */
+    static final Map<Integer, String> LEFT_OUT =
+            Map.of(TEXT, "text", 0x02, "copyright note", 0x04, "instrument name", 0x05, "word", CUE_POINT, "cue point");
 
     /** The largest file that is read, 16 MB. */
     static final int MAX_BYTES = 16 << 20;
+
+    private static final int RIFF_HEAD = 12;
 
     /** As many messages as are kept of a file, and as many meta-events: far more than a song's cues need. */
     static final int MAX_MESSAGES = 100_000;
@@ -68,7 +78,28 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
         if (file.length > MAX_BYTES) {
             throw new IllegalArgumentException("The file has more than 16 MB; a song's cues are far smaller.");
         }
-        return new Reader(file).read();
+        return new Reader(unwrapped(file)).read();
+    }
+
+    /** A file that stands in another one: of type RMID, in its chunk "data". Source: RP-029, from memory. */
+    private static byte[] unwrapped(byte[] file) {
+        boolean isWrapped = file.length > RIFF_HEAD
+                && word(file, 0).equals("RIFF")
+                && word(file, RIFF_HEAD - 4).equals("RMID");
+        for (int at = RIFF_HEAD; isWrapped && at + 8 <= file.length; ) {
+            long length = Integer.toUnsignedLong(ByteBuffer.wrap(file, at + 4, 4)
+                    .order(ByteOrder.LITTLE_ENDIAN)
+                    .getInt());
+            if (word(file, at).equals("data")) {
+                return Arrays.copyOfRange(file, at + 8, (int) Math.min(file.length, at + 8 + length));
+            }
+            at = (int) Math.min(file.length, at + 8 + length + length % 2);
+        }
+        return file;
+    }
+
+    private static String word(byte[] file, int from) {
+        return new String(file, from, 4, StandardCharsets.ISO_8859_1);
     }
 
     private static final class Broken extends RuntimeException {
@@ -92,6 +123,9 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
         }
 
         MidiFile read() {
+            if (file.length == 0) {
+                throw new IllegalArgumentException("The file is empty.");
+            }
             if (file.length < 14 || !chunk(0).equals("MThd")) {
                 throw new IllegalArgumentException("This is no Standard MIDI File: it does not begin with \"MThd\".");
             }
@@ -265,7 +299,7 @@ record MidiFile(int ticksPerQuarter, List<Track> tracks, Optional<String> broken
         }
 
         private String chunk(int from) {
-            return new String(file, from, 4, StandardCharsets.ISO_8859_1);
+            return word(file, from);
         }
 
         private long number(int from, int bytes) {

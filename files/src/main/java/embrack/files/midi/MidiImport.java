@@ -4,11 +4,6 @@ import embrack.core.chart.MessageMemory;
 import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
-import embrack.core.music.Metre;
-import embrack.core.music.MetreChange;
-import embrack.core.music.Position;
-import embrack.core.music.Tempo;
-import embrack.core.music.TempoChange;
 import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
@@ -16,29 +11,25 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
-import embrack.core.show.Form;
-import embrack.core.show.Section;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
-import embrack.core.show.text.SongReading;
 import embrack.core.switches.Step;
 import embrack.core.way.Ways;
+import embrack.files.json.UnreadableFile;
 import embrack.files.midi.MidiFile.Meta;
 import embrack.files.midi.MidiFile.Sent;
 import embrack.files.midi.MidiFile.Track;
+import embrack.files.midi.SongEvents.Timed;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -50,10 +41,8 @@ import java.util.stream.Stream;
  */
 public record MidiImport(Song song, List<String> remarks) {
 
-    /** Microseconds of a quarter where a file says no tempo. Source: Standard MIDI Files 1.0. */
-    private static final int USUAL_TEMPO = 500_000;
-
-    private static final int MAX_MARKERS = 250;
+    private static final SongId IMPORTED = new SongId("imported");
+    private static final int MAX_PLACE = 999;
 
     /** The largest file that is read, in bytes. */
     public static final int MAX_BYTES = MidiFile.MAX_BYTES;
@@ -79,10 +68,13 @@ public record MidiImport(Song song, List<String> remarks) {
         private final Plan plan;
         private final boolean keepReleases;
         private final List<String> remarks = new ArrayList<>();
+        private final FileScore score;
+        private final Claims claims;
         private final List<DeviceId> hearers;
         private final Map<DeviceId, MessageMemory> heard = new HashMap<>();
         private final List<DeviceId> remembering;
         private final Map<Message, List<Step>> plain = new HashMap<>();
+        private int nextNumber = 1;
         private int released;
         private int unexplained;
 
@@ -90,6 +82,8 @@ public record MidiImport(Song song, List<String> remarks) {
             this.file = file;
             this.plan = plan;
             this.keepReleases = keepReleases;
+            this.score = new FileScore(file, remarks);
+            this.claims = new Claims(file);
             this.hearers = plan.players().stream()
                     .findFirst()
                     .map(player -> List.copyOf(new TreeSet<>(new Ways(plan.rig()).reach(player))))
@@ -101,9 +95,8 @@ public record MidiImport(Song song, List<String> remarks) {
             file.broken()
                     .ifPresent(broken ->
                             remarks.add("The file is broken. " + broken + " What stands before it was read."));
-            TempoMap tempoMap = tempoMap();
-            Form form = form(tempoMap);
-            List<Cue> cues = cues(tempoMap);
+            Song song = own().map(this::stillThere).orElseGet(() -> blank(name));
+            List<Cue> cues = cues(song);
             if (file.tooLong() > 0) {
                 remarks.add("%s too long and left out."
                         .formatted(Words.count(file.tooLong(), "system exclusive message")
@@ -123,16 +116,78 @@ public record MidiImport(Song song, List<String> remarks) {
                 remarks.add("The file has more than %d cues; the first were read.".formatted(Song.MAX_CUES));
                 cues = cues.subList(0, Song.MAX_CUES);
             }
-            cues = withinASong(cues);
-            TapeLabel title = title(name);
-            int place = Math.min(
-                    999,
+            if (file.tracks().stream().allMatch(track -> track.messages().isEmpty())
+                    && OwnText.in(file).isEmpty()) {
+                remarks.add("There is no message in the file: the song has no cues.");
+            }
+            remarkLeftOut(song);
+            return new MidiImport(song.withCues(withinASong(cues)), remarks);
+        }
+
+        private Song blank(String name) {
+            TempoMap tempoMap = score.tempoMap();
+            return Song.blank(IMPORTED, title(name), place()).withForm(score.form(tempoMap));
+        }
+
+        private int place() {
+            return Math.min(
+                    MAX_PLACE,
                     plan.book().songs().stream().mapToInt(Song::place).max().orElse(0) + 1);
-            return new MidiImport(
-                    Song.blank(new SongId("imported"), title, place)
-                            .withForm(form)
-                            .withCues(cues),
-                    remarks);
+        }
+
+        /** The song that Embrack wrote into the file as a text, if the music of the file is still its own. */
+        private Optional<Song> own() {
+            Optional<String> text = OwnText.in(file);
+            if (text.isEmpty() || file.broken().isPresent()) {
+                return Optional.empty();
+            }
+            try {
+                Song song = OwnText.read(text.get(), plan.rig()).moved(IMPORTED, place());
+                if (score.isMusicOf(song)) {
+                    return Optional.of(song);
+                }
+                remarks.add("Tempo, metre or sections are not as Embrack wrote them any more; all was read from the "
+                        + "events of the file, and what is no event there is left out.");
+            } catch (UnreadableFile e) {
+                remarks.add(("The file has its song as a text too, which does not fit this rig (%s). All was read from "
+                                + "the events of the file, and what is no event there is left out.")
+                        .formatted(e.problems().getFirst()));
+            }
+            return Optional.empty();
+        }
+
+        /** The song with those of its cues whose events are in the file, which are claimed by it. */
+        private Song stillThere(Song song) {
+            Map<Integer, List<Timed>> events =
+                    SongEvents.of(plan, song).stream().collect(Collectors.groupingBy(Timed::cue));
+            List<Cue> there = song.cues().stream()
+                    .filter(cue -> claims.claim(events.getOrDefault(cue.number(), List.of())))
+                    .toList();
+            int others = song.cues().size() - there.size();
+            if (others > 0) {
+                remarks.add(
+                        "%s other events in the file than when Embrack wrote it; what they do now was read from them."
+                                .formatted(others == 1 ? "1 cue has" : others + " cues have"));
+            }
+            return song.withCues(there);
+        }
+
+        /** What stands in the file beside notes and music, and is kept nowhere. */
+        private void remarkLeftOut(Song song) {
+            Set<String> known = new Conductor(song, file.ticksPerQuarter())
+                    .words(plan).stream().map(Meta::text).collect(Collectors.toSet());
+            Map<String, Long> left = file.tracks().stream()
+                    .flatMap(track -> track.metas().stream())
+                    .filter(meta -> MidiFile.LEFT_OUT.containsKey(meta.type()))
+                    .filter(meta -> !OwnText.isOne(meta) && !known.contains(meta.text()))
+                    .collect(Collectors.groupingBy(
+                            meta -> MidiFile.LEFT_OUT.get(meta.type()), TreeMap::new, Collectors.counting()));
+            if (!left.isEmpty()) {
+                remarks.add("Left out: %s."
+                        .formatted(Words.list(left.entrySet().stream()
+                                .map(e -> Words.count(Math.toIntExact(e.getValue()), e.getKey()))
+                                .toList())));
+            }
         }
 
         private List<Cue> withinASong(List<Cue> cues) {
@@ -151,149 +206,7 @@ public record MidiImport(Song song, List<String> remarks) {
         private TapeLabel title(String name) {
             Optional<String> said =
                     file.tracks().stream().findFirst().map(Track::name).filter(text -> !text.isBlank());
-            return label(said.orElse(name), "Imported song");
-        }
-
-        private static TapeLabel label(String text, String otherwise) {
-            String tidy = text.replaceAll("[<>\\p{Cntrl}]", " ").strip();
-            return tidy.isEmpty()
-                    ? new TapeLabel(otherwise)
-                    : TapeLabel.parse(tidy.substring(0, Math.min(tidy.length(), TapeLabel.MAX_LENGTH)));
-        }
-
-        private long tick(long tick) {
-            return Math.round(tick * (double) Position.TICKS_PER_QUARTER / file.ticksPerQuarter());
-        }
-
-        private SortedMap<Long, Meta> metas(int type) {
-            SortedMap<Long, Meta> byTick = new TreeMap<>();
-            file.tracks()
-                    .forEach(track -> track.metas().stream()
-                            .filter(meta -> meta.type() == type)
-                            .forEach(meta -> byTick.putIfAbsent(tick(meta.tick()), meta)));
-            return byTick;
-        }
-
-        /** As many of the changes as a score can have. */
-        private <T> Stream<T> changes(Collection<T> all, String what) {
-            if (all.size() >= TempoMap.MAX_CHANGES) {
-                remarks.add("The file has %d changes of %s; the first %d were read."
-                        .formatted(all.size(), what, TempoMap.MAX_CHANGES - 1));
-            }
-            return all.stream().limit(TempoMap.MAX_CHANGES - 1L);
-        }
-
-        private TempoMap tempoMap() {
-            List<MetreChange> metres = new ArrayList<>();
-            for (Map.Entry<Long, Meta> e :
-                    changes(metas(MidiFile.METRE).entrySet(), "metre").toList()) {
-                byte[] data = e.getValue().data();
-                TempoMap so = new TempoMap(metres, List.of());
-                Position at = so.position(e.getKey());
-                try {
-                    metres.add(new MetreChange(
-                            at.tick() == 0 ? at.bar() : at.bar() + 1, new Metre(data[0], 1 << data[1])));
-                } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException x) {
-                    remarks.add("A metre in bar %d is none that Embrack knows.".formatted(at.bar()));
-                }
-                if (at.tick() != 0) {
-                    remarks.add("A metre changes inside bar %d; it was put at the next.".formatted(at.bar()));
-                }
-            }
-            TempoMap bars = new TempoMap(metres, List.of());
-            List<TempoChange> tempos =
-                    new ArrayList<>(List.of(new TempoChange(Position.START, Tempo.ofMicrosPerQuarter(USUAL_TEMPO))));
-            changes(metas(MidiFile.TEMPO).entrySet(), "tempo").forEach(e -> {
-                long tick = e.getKey();
-                byte[] data = e.getValue().data();
-                int micros = data.length == 3 ? (data[0] & 0xFF) << 16 | (data[1] & 0xFF) << 8 | data[2] & 0xFF : 0;
-                try {
-                    tempos.add(new TempoChange(bars.position(tick), Tempo.ofMicrosPerQuarter(micros)));
-                } catch (IllegalArgumentException x) {
-                    remarks.add("The tempo in bar %d is none from 10 to 400."
-                            .formatted(bars.position(tick).bar()));
-                }
-            });
-            return new TempoMap(metres, tempos);
-        }
-
-        private Form form(TempoMap tempoMap) {
-            long last = 0;
-            for (Track track : file.tracks()) {
-                last = Math.max(
-                        last,
-                        track.messages().stream().mapToLong(Sent::tick).max().orElse(0));
-                last = Math.max(
-                        last, track.metas().stream().mapToLong(Meta::tick).max().orElse(0));
-            }
-            Position end = tempoMap.position(tick(last));
-            int bars = Math.max(1, end.tick() == 0 ? end.bar() - 1 : end.bar());
-            if (bars >= TempoMap.MAX_BAR) {
-                throw new IllegalArgumentException(
-                        ("The last event of the file comes in bar %,d, and a song has fewer than %,d bars. "
-                                        + "Export the song alone, without what stands far behind it.")
-                                .formatted(bars, TempoMap.MAX_BAR));
-            }
-            TreeMap<Integer, String> starts = new TreeMap<>();
-            metas(MidiFile.MARKER)
-                    .forEach((tick, meta) -> starts.putIfAbsent(
-                            tempoMap.position(tempoMap.snap(
-                                            tempoMap.micros(tick),
-                                            tempoMap.metre(tempoMap.position(tick)
-                                                            .bar())
-                                                    .ticksPerBar()))
-                                    .bar(),
-                            meta.text()));
-            starts.keySet().removeIf(bar -> bar > bars);
-            starts.putIfAbsent(1, "Start");
-            if (starts.size() > MAX_MARKERS) {
-                remarks.add("The file has %d markers; the first %d were made sections."
-                        .formatted(starts.size(), MAX_MARKERS));
-                starts.keySet()
-                        .retainAll(starts.keySet().stream().limit(MAX_MARKERS).toList());
-            }
-            List<Section> sections = new ArrayList<>();
-            Set<String> names = new HashSet<>();
-            for (Map.Entry<Integer, String> start : starts.entrySet()) {
-                Integer next = starts.higherKey(start.getKey());
-                int length = (next == null ? bars + 1 : next) - start.getKey();
-                for (int rest = length; rest > 0; rest -= Section.MAX_BARS) {
-                    sections.add(new Section(
-                            unique(sectionName(start.getValue()), names), Math.min(rest, Section.MAX_BARS)));
-                }
-            }
-            return new Form(tempoMap, sections);
-        }
-
-        /**
-         * A marker as the name of a section, as long as the text of the song can hold it: "tempo 90" there would be a
-         * tempo.
-         */
-        private static TapeLabel sectionName(String marker) {
-            TapeLabel name = label(marker, "Section");
-            boolean isRead = SongReading.of(name + ": 1 bar")
-                    .form()
-                    .filter(form -> form.sections().getFirst().name().equals(name))
-                    .isPresent();
-            return isRead
-                    ? name
-                    : label(
-                            "Section "
-                                    + name.text()
-                                            .replaceAll("[^\\p{L}\\p{N} ]+", " ")
-                                            .replaceAll(" +", " "),
-                            "Section");
-        }
-
-        private static TapeLabel unique(TapeLabel name, Set<String> names) {
-            TapeLabel free = name;
-            for (int n = 2; !names.add(free.text().toLowerCase(Locale.ROOT)); n++) {
-                String tail = " " + n;
-                free = new TapeLabel(name.text()
-                                .substring(0, Math.min(name.text().length(), TapeLabel.MAX_LENGTH - tail.length()))
-                        + tail);
-            }
-            return free;
+            return FileScore.label(said.orElse(name), "Imported song");
         }
 
         /** What happens at one tick. */
@@ -312,8 +225,11 @@ public record MidiImport(Song song, List<String> remarks) {
             }
         }
 
-        private List<Cue> cues(TempoMap tempoMap) {
-            List<Cue> cues = new ArrayList<>();
+        /** The cues of the song, and behind them those that its other events make. */
+        private List<Cue> cues(Song song) {
+            TempoMap tempoMap = song.form().tempoMap();
+            List<Cue> cues = new ArrayList<>(song.cues());
+            nextNumber = song.nextNumber();
             Instant last = new Instant(-1);
             for (Instant next : instants()) {
                 if (next.tick == last.tick) {
@@ -337,15 +253,21 @@ public record MidiImport(Song song, List<String> remarks) {
                                 .text()
                                 .equalsIgnoreCase(track.name().strip()))
                         .findFirst();
+                boolean isOfNoChart = track.name().equals(SongMidi.UNEXPLAINED);
                 heard.clear();
                 Instant last = new Instant(-1);
                 for (Sent sent : track.messages()) {
-                    long tick = tick(sent.tick());
+                    boolean isKnown = claims.take(sent);
+                    if (isKnown) {
+                        remember(sent.message());
+                        continue;
+                    }
+                    long tick = score.tick(sent.tick());
                     if (tick != last.tick) {
                         last = new Instant(tick);
                         all.add(last);
                     }
-                    add(last, sent.message(), named);
+                    add(last, sent.message(), named, isOfNoChart);
                 }
             }
             all.sort(Comparator.comparingLong(instant -> instant.tick));
@@ -358,7 +280,7 @@ public record MidiImport(Song song, List<String> remarks) {
                     cues.size() <= Song.MAX_CUES && from < Math.max(instant.steps.size(), instant.raw.size());
                     from += Cue.MAX_STEPS / 2) {
                 cues.add(new Cue(
-                        cues.size() + 1,
+                        nextNumber++,
                         Optional.empty(),
                         new Anchor.OnBar(tempoMap.position(instant.tick)),
                         part(instant.steps, from),
@@ -373,14 +295,14 @@ public record MidiImport(Song song, List<String> remarks) {
             return from >= all.size() ? List.of() : all.subList(from, Math.min(all.size(), from + Cue.MAX_STEPS / 2));
         }
 
-        private void add(Instant instant, Message message, Optional<DeviceId> named) {
+        private void add(Instant instant, Message message, Optional<DeviceId> named, boolean isOfNoChart) {
             boolean release = message instanceof Message.NoteOff
                     || message instanceof Message.NoteOn note && note.velocity() == 0;
             if (release && !keepReleases) {
                 released++;
                 return;
             }
-            List<Step> does = does(message, named);
+            List<Step> does = isOfNoChart ? List.of() : does(message, named);
             for (Step step : does) {
                 instant.steps.add(step);
                 if (!remembering.isEmpty() && remembers(step.device())) {
@@ -390,12 +312,16 @@ public record MidiImport(Song song, List<String> remarks) {
                             .ifPresent(all -> all.subList(0, all.size() - 1).forEach(instant.raw::remove));
                 }
             }
-            remembering.forEach(device -> heard.put(
-                    device,
-                    plan.rig().chart(device).remember(heard.getOrDefault(device, MessageMemory.NOTHING), message)));
+            remember(message);
             if (does.isEmpty()) {
                 instant.raw.add(message);
             }
+        }
+
+        private void remember(Message message) {
+            remembering.forEach(device -> heard.put(
+                    device,
+                    plan.rig().chart(device).remember(heard.getOrDefault(device, MessageMemory.NOTHING), message)));
         }
 
         private List<Step> does(Message message, Optional<DeviceId> named) {

@@ -1,29 +1,32 @@
 package embrack.files.midi;
 
-import embrack.core.compile.CompiledStep;
-import embrack.core.compile.Compiler;
+import embrack.core.gear.Purpose;
+import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
-import embrack.core.music.Metre;
-import embrack.core.music.MetreChange;
 import embrack.core.music.Position;
-import embrack.core.music.TempoChange;
-import embrack.core.music.TempoMap;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.show.Cue;
-import embrack.core.show.Form;
+import embrack.core.rig.Rig;
 import embrack.core.show.Song;
-import embrack.core.sim.BookProver;
-import embrack.core.sim.CueProof;
-import embrack.core.sim.SongProof;
+import embrack.core.way.Ways;
+import embrack.files.midi.MidiFile.Meta;
+import embrack.files.midi.SongEvents.Timed;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javax.sound.midi.InvalidMidiDataException;
 import javax.sound.midi.MetaMessage;
 import javax.sound.midi.MidiEvent;
@@ -35,31 +38,42 @@ import javax.sound.midi.SysexMessage;
 import javax.sound.midi.Track;
 
 /**
- * Writes a song as a Standard MIDI File of type 1: a track with tempo, metre, a marker for each section and what feet
- * press; then one track for each device with its cues at exact ticks. A glide becomes a tempo every sixteenth note,
- * each such that the next sixteenth comes when it should. What is sent on load, play, stop or loop has no tick; it is
- * written down as a text at the start. Messages that no chart explains have a track of their own.
+ * Writes a song as a Standard MIDI File of type 1: a track with how it goes ({@link Conductor}), with what feet press
+ * and what is sent on load, play, stop or loop in words, and with the song as a whole ({@link OwnText}); then one track
+ * for each device with its cues at exact ticks. Messages that no chart explains have a track of their own.
  */
 public final class SongMidi {
 
     /** Ticks of a quarter that can be chosen. */
     public static final List<Integer> RESOLUTIONS = List.of(480, 960);
 
-    /** Tempos inside a glide are this far apart: a sixteenth. */
-    private static final int GLIDE_STEP = Position.TICKS_PER_QUARTER / 4;
+    /** The track of what no chart explains. */
+    static final String UNEXPLAINED = "unexplained";
 
-    private static final int LARGEST_TEMPO = 0xFFFFFF;
+    private static final Comparator<Timed> BY_TICK = Comparator.comparingLong(Timed::tick);
+
+    /** A sixteenth, in ticks of the core. */
+    private static final long SHORT = Position.TICKS_PER_QUARTER / 4;
 
     private final Plan plan;
     private final Song song;
     private final int resolution;
+    private final NoteOffs noteOffs;
+    private final Set<Channel> takingOffs;
     private final Sequence sequence;
 
-    private SongMidi(Plan plan, Song song, int resolution) throws InvalidMidiDataException {
+    private SongMidi(Plan plan, Song song, int resolution, NoteOffs noteOffs) throws InvalidMidiDataException {
         this.plan = plan;
         this.song = song;
         this.resolution = resolution;
+        this.noteOffs = noteOffs;
+        this.takingOffs = takingOffs(plan, song);
         this.sequence = new Sequence(Sequence.PPQ, resolution);
+    }
+
+    /** The bytes of a file, with note-offs where no box takes one for a note. */
+    public static byte[] write(Plan plan, Song song, int resolution) {
+        return write(plan, song, resolution, NoteOffs.AS_TAKEN);
     }
 
     /**
@@ -67,12 +81,12 @@ public final class SongMidi {
      *
      * @param resolution ticks of a quarter, one of {@link #RESOLUTIONS}
      */
-    public static byte[] write(Plan plan, Song song, int resolution) {
+    public static byte[] write(Plan plan, Song song, int resolution, NoteOffs noteOffs) {
         if (!RESOLUTIONS.contains(resolution)) {
             throw new IllegalArgumentException("Choose 480 or 960 ticks to the quarter.");
         }
         try {
-            var writer = new SongMidi(plan, song, resolution);
+            var writer = new SongMidi(plan, song, resolution, noteOffs);
             writer.conductor();
             writer.devices();
             var out = new ByteArrayOutputStream();
@@ -85,144 +99,116 @@ public final class SongMidi {
         }
     }
 
+    /** The channels on which some box that hears the player takes a note-off for one more note. */
+    private static Set<Channel> takingOffs(Plan plan, Song song) {
+        Rig rig = plan.rig();
+        return plan.player(song).stream()
+                .flatMap(player -> new Ways(rig).reach(player).stream())
+                .filter(device -> rig.model(device).implementation().quirks().actsOnNoteOff())
+                .flatMap(device -> channels(rig, device))
+                .collect(Collectors.toSet());
+    }
+
+    private static Stream<Channel> channels(Rig rig, DeviceId device) {
+        Optional<Channel> own = rig.setting(device, Purpose.RECEIVE_CHANNEL).map(Channel::new);
+        return own.isEmpty() || rig.model(device).implementation().quirks().hearsAllChannels()
+                ? IntStream.rangeClosed(Channel.FIRST, Channel.LAST).mapToObj(Channel::new)
+                : own.stream();
+    }
+
     private void conductor() throws InvalidMidiDataException {
-        Track track = sequence.createTrack();
-        meta(track, 0, MidiFile.NAME, song.title().text());
-        Form form = song.form();
-        TempoMap tempoMap = form.tempoMap();
-        for (MetreChange change : tempoMap.metres()) {
-            if (change.bar() <= form.bars()) {
-                Metre metre = change.metre();
-                byte[] data = {(byte) metre.beats(), (byte) Integer.numberOfTrailingZeros(metre.unit()), 24, 8};
-                track.add(new MidiEvent(
-                        new MetaMessage(MidiFile.METRE, data, data.length),
-                        tick(tempoMap.tick(Position.bar(change.bar())))));
-            }
+        Conductor conductor = new Conductor(song, resolution);
+        Track track = track(song.title().text());
+        for (Meta meta : conductor.music()) {
+            add(track, meta);
         }
-        long end = tempoMap.tick(Position.bar(form.bars() + 1));
-        for (int i = 0; i < tempoMap.tempos().size(); i++) {
-            TempoChange change = tempoMap.tempos().get(i);
-            long from = tempoMap.tick(change.at());
-            long to = i + 1 < tempoMap.tempos().size()
-                    ? tempoMap.tick(tempoMap.tempos().get(i + 1).at())
-                    : from;
-            if (change.glides() && to > from) {
-                for (long at = from; at < to; at += GLIDE_STEP) {
-                    tempo(track, at, Math.min(at + GLIDE_STEP, to), tempoMap);
-                }
-            } else if (from < end) {
-                tempo(
-                        track,
-                        from,
-                        from + Position.TICKS_PER_QUARTER,
-                        change.tempo().microsPerQuarter());
-            }
+        for (Meta meta : conductor.words(plan)) {
+            add(track, meta);
         }
-        for (int i = 0; i < form.sections().size(); i++) {
-            meta(
-                    track,
-                    tick(tempoMap.tick(Position.bar(form.firstBar(i)))),
-                    MidiFile.MARKER,
-                    form.sections().get(i).name().text());
-        }
-        for (Cue cue : song.cues()) {
-            if (cue.foot().isPresent() && cue.at().micros(form).isPresent()) {
-                meta(
-                        track,
-                        tick(tempoMap.tickAt(cue.at().micros(form).get())),
-                        MidiFile.CUE_POINT,
-                        "foot: " + plan.words(cue.foot().get()));
-            } else if (cue.at().micros(form).isEmpty()) {
-                meta(
-                        track,
-                        0,
-                        MidiFile.TEXT,
-                        "%s: %s"
-                                .formatted(
-                                        cue.at().text(tempoMap),
-                                        String.join(
-                                                ", ",
-                                                cue.steps().stream()
-                                                        .map(plan::words)
-                                                        .toList())));
-            }
-        }
-        lengthen(track, tick(end));
-    }
-
-    private void tempo(Track track, long from, long to, TempoMap tempoMap) throws InvalidMidiDataException {
-        tempo(
-                track,
-                from,
-                to,
-                (tempoMap.exactMicros(to) - tempoMap.exactMicros(from)) * Position.TICKS_PER_QUARTER / (to - from));
-    }
-
-    private void tempo(Track track, long from, long to, double microsPerQuarter) throws InvalidMidiDataException {
-        int micros = Math.clamp(Math.round(microsPerQuarter), 1, LARGEST_TEMPO);
-        byte[] data = {(byte) (micros >> 16), (byte) (micros >> 8), (byte) micros};
-        track.add(new MidiEvent(new MetaMessage(MidiFile.TEMPO, data, data.length), tick(from)));
+        add(track, OwnText.of(song, conductor.end()));
+        MidiEvent end = track.get(track.size() - 1);
+        end.setTick(Math.max(end.getTick(), conductor.end()));
     }
 
     private void devices() throws InvalidMidiDataException {
-        DeviceId player = plan.player(song).orElse(null);
-        if (player == null) {
-            return;
-        }
-        Map<DeviceId, Track> tracks = new LinkedHashMap<>();
-        Track unexplained = null;
-        Compiler compiler = new Compiler(plan);
-        SongProof proof = new BookProver(plan.rig()).prove(plan).song(song.id()).orElseThrow();
-        for (CueProof cue : proof.cues()) {
-            if (cue.sentMicros().isEmpty()) {
-                continue;
-            }
-            long at = cue.leadMicros() == 0
-                    ? cue.cue().at().tick(song.form()).orElseThrow()
-                    : song.form().tempoMap().tickAt(cue.sentMicros().get());
-            long waited = 0;
-            for (CompiledStep step : cue.steps()) {
-                waited += step.step().waitMillis() * 1_000L;
-                long then = waited == 0
-                        ? at
-                        : song.form().tempoMap().tickAt(cue.sentMicros().get() + waited);
-                for (Message message : compiler.compile(player, step.step()).messages()) {
-                    Track track = tracks.get(step.step().device());
-                    if (track == null) {
-                        track = sequence.createTrack();
-                        meta(
-                                track,
-                                0,
-                                MidiFile.NAME,
-                                plan.rig().name(step.step().device()).text());
-                        tracks.put(step.step().device(), track);
-                    }
-                    track.add(new MidiEvent(midi(message), tick(then)));
-                }
-            }
-            for (Message message : cue.cue().raw()) {
-                if (unexplained == null) {
-                    unexplained = sequence.createTrack();
-                    meta(unexplained, 0, MidiFile.NAME, "unexplained");
-                }
-                unexplained.add(new MidiEvent(midi(message), tick(at)));
+        Map<Optional<DeviceId>, List<Timed>> byDevice = new LinkedHashMap<>();
+        SongEvents.of(plan, song)
+                .forEach(event -> byDevice.computeIfAbsent(event.device(), device -> new ArrayList<>())
+                        .add(event));
+        for (Map.Entry<Optional<DeviceId>, List<Timed>> e : byDevice.entrySet()) {
+            Track track = track(
+                    e.getKey().map(device -> plan.rig().name(device).text()).orElse(UNEXPLAINED));
+            List<Timed> events = new ArrayList<>(e.getValue());
+            events.sort(BY_TICK);
+            // What ends a note goes before what begins another at the same tick.
+            List<Timed> all = new ArrayList<>(offs(events));
+            all.addAll(events);
+            all.sort(BY_TICK);
+            for (Timed event : all) {
+                track.add(new MidiEvent(midi(event.message()), tick(event.tick())));
             }
         }
+    }
+
+    private record Note(Channel channel, int number) {}
+
+    /** A note-off for each note of a track that has none yet. */
+    private List<Timed> offs(List<Timed> events) {
+        List<Timed> offs = new ArrayList<>();
+        Map<Note, Timed> next = new HashMap<>();
+        long here = Long.MAX_VALUE;
+        long later = Long.MAX_VALUE;
+        for (Timed event : events.reversed()) {
+            if (event.message() instanceof Message.NoteOn || event.message() instanceof Message.NoteOff) {
+                var voice = (Message.Voice) event.message();
+                Timed after = next.put(new Note(voice.channel(), voice.data1()), event);
+                if (event.message().isRelease()) {
+                    continue;
+                }
+                if (event.tick() < here) {
+                    later = here;
+                    here = event.tick();
+                }
+                boolean isEnded = after != null && (after.message().isRelease() || after.tick() == event.tick());
+                long end = Math.min(end(event.tick(), later), after == null ? Long.MAX_VALUE : after.tick());
+                if (!isEnded && isToEnd(voice.channel()) && tick(end) > tick(event.tick())) {
+                    offs.add(new Timed(
+                            event.cue(), event.device(), end, new Message.NoteOff(voice.channel(), voice.data1(), 0)));
+                }
+            }
+        }
+        return offs;
+    }
+
+    private boolean isToEnd(Channel channel) {
+        return switch (noteOffs) {
+            case NONE -> false;
+            case AS_TAKEN -> !takingOffs.contains(channel);
+            case SHORT, UNTIL_NEXT -> true;
+        };
+    }
+
+    /** Where a note ends, as long as it is not struck again before. */
+    private long end(long tick, long later) {
+        long end = song.form().tempoMap().tick(Position.bar(song.form().bars() + 1));
+        if (noteOffs == NoteOffs.UNTIL_NEXT) {
+            return later < Long.MAX_VALUE ? later : Math.max(tick + 1, end);
+        }
+        return end > tick ? Math.min(tick + SHORT, end) : tick + SHORT;
     }
 
     private long tick(long tick) {
-        return Math.round(tick * (double) resolution / Position.TICKS_PER_QUARTER);
+        return Conductor.tick(tick, resolution);
     }
 
-    private static void meta(Track track, long tick, int type, String text) throws InvalidMidiDataException {
-        byte[] data = text.getBytes(StandardCharsets.UTF_8);
-        track.add(new MidiEvent(new MetaMessage(type, data, data.length), tick));
+    private Track track(String name) throws InvalidMidiDataException {
+        Track track = sequence.createTrack();
+        add(track, new Meta(0, MidiFile.NAME, name.getBytes(StandardCharsets.UTF_8)));
+        return track;
     }
 
-    /** Has a track last until a tick. */
-    private static void lengthen(Track track, long tick) {
-        MidiEvent end = track.get(track.size() - 1);
-        end.setTick(Math.max(end.getTick(), tick));
+    private static void add(Track track, Meta meta) throws InvalidMidiDataException {
+        track.add(new MidiEvent(new MetaMessage(meta.type(), meta.data(), meta.data().length), meta.tick()));
     }
 
     private static MidiMessage midi(Message message) throws InvalidMidiDataException {

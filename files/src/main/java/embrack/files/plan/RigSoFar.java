@@ -35,6 +35,14 @@ final class RigSoFar {
     /** Where an app lives, kept until all devices are there. */
     private record Home(DeviceId app, DeviceId host, Fields place) {}
 
+    /** A rig that stands, for what is read beside it. */
+    static RigSoFar of(Rig rig) {
+        RigSoFar whole = new RigSoFar();
+        whole.rig = rig;
+        rig.devices().forEach(device -> whole.models.put(device.model(), rig.model(device.id())));
+        return whole;
+    }
+
     Rig rig() {
         return rig;
     }

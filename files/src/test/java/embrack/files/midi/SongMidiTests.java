@@ -9,28 +9,38 @@ import embrack.core.Sketch;
 import embrack.core.edit.CueEdit;
 import embrack.core.edit.SongEdit;
 import embrack.core.midi.Message;
+import embrack.core.music.Key;
+import embrack.core.music.Metre;
 import embrack.core.music.Position;
 import embrack.core.music.RandomTempoMaps;
 import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.show.Anchor;
+import embrack.core.show.Book;
 import embrack.core.show.Cue;
 import embrack.core.show.Form;
 import embrack.core.show.Section;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
+import embrack.core.show.text.SongReading;
 import embrack.core.sim.BookProver;
 import embrack.core.sim.CueProof;
+import embrack.files.RandomBooks;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.TreeSet;
 import javax.sound.midi.InvalidMidiDataException;
@@ -224,6 +234,156 @@ class SongMidiTests {
                         .toList());
         assertThat(actions(plan, read.song())).isEqualTo(actions(plan, song));
         assertThat(Math.abs(read.song().lengthMicros() - song.lengthMicros())).isLessThan(2_000);
+    }
+
+    /** Whatever a song may hold comes back the same, also when another program has read and written the file. */
+    @RepeatedTest(20)
+    void whateverASongHoldsComesBackTheSame(RepetitionInfo repetition) throws IOException, InvalidMidiDataException {
+        var random = new Random(repetition.getCurrentRepetition());
+        Plan plan = repetition.getCurrentRepetition() == 1 ? plan() : Evening.plan();
+        plan = repetition.getCurrentRepetition() == 1 ? plan : plan.withBook(RandomBooks.of(random, plan));
+        for (Song song : plan.book().songs()) {
+            byte[] file =
+                    SongMidi.write(plan, song, random.nextBoolean() ? 480 : 960, NoteOffs.values()[random.nextInt(4)]);
+            var again = new ByteArrayOutputStream();
+            MidiSystem.write(MidiSystem.getSequence(new ByteArrayInputStream(file)), 1, again);
+            for (byte[] each : List.of(file, again.toByteArray(), wrapped(file))) {
+                MidiImport read = MidiImport.read(each, "again", plan, random.nextBoolean());
+                assertThat(read.remarks()).isEmpty();
+                assertThat(read.song())
+                        .isEqualTo(song.moved(read.song().id(), read.song().place()));
+            }
+        }
+    }
+
+    /** As the only chunk of a file of type RMID. */
+    private static byte[] wrapped(byte[] file) {
+        return ByteBuffer.allocate(file.length + 20)
+                .order(ByteOrder.LITTLE_ENDIAN)
+                .put("RIFF".getBytes(StandardCharsets.US_ASCII))
+                .putInt(file.length + 12)
+                .put("RMIDdata".getBytes(StandardCharsets.US_ASCII))
+                .putInt(file.length)
+                .put(file)
+                .array();
+    }
+
+    /** In another program one note is moved, one removed and one added; all else is as it was. */
+    @Test
+    void whatWasEditedElsewhereIsTakenFromTheEvents() throws IOException, InterruptedException {
+        Plan plan = plan();
+        Song song = plan.book().song(LANTERNS);
+        List<String> lines = new ArrayList<>();
+        int notes = 0;
+        for (String[] event : midicsv(SongMidi.write(plan, song, 960))) {
+            String line = String.join(", ", event);
+            boolean isNote = event[2].equals("Note_on_c");
+            if (isNote && ++notes == 2) {
+                lines.add(line.replaceFirst(", \\d+, ", ", " + (Long.parseLong(event[1]) + 60) + ", "));
+            } else if (!isNote || notes != 3) {
+                lines.add(line);
+            }
+        }
+        MidiImport read = MidiImport.read(fromCsv(lines), "again", plan, false);
+        assertThat(read.remarks())
+                .containsExactly(
+                        "2 cues have other events in the file than when Embrack wrote it; "
+                                + "what they do now was read from them.",
+                        "2 note-offs were left out.");
+        TreeSet<String> more = actions(plan, read.song());
+        more.removeAll(actions(plan, song));
+        TreeSet<String> fewer = actions(plan, song);
+        fewer.removeAll(actions(plan, read.song()));
+        assertThat(more).containsExactly("bar 27 beat 1 1/8 Lantern desk: recall Scene 2");
+        assertThat(fewer).containsExactly("bar 27 Lantern desk: recall Scene 2", "bar 43 Lantern desk: recall Scene 6");
+    }
+
+    /** Notes end, but none that would be taken for one more; of those struck again each has its own end. */
+    @ParameterizedTest
+    @CsvSource({"AS_TAKEN, 3", "NONE, 0", "SHORT, 5", "UNTIL_NEXT, 5"})
+    void anIndependentReaderSeesNotesThatEnd(NoteOffs noteOffs, int ends) throws IOException, InterruptedException {
+        Plan plan = Evening.sketch()
+                .cues("ebb", "3 = old-desk toggle:scene-2", "4 = old-desk toggle:scene-2")
+                .cues("ebb", "5|1 = lantern-desk recall:scene-1", "5|1|1/8 = lantern-desk recall:scene-1")
+                .plan();
+        Map<String, Long> sounding = new HashMap<>();
+        Map<String, Integer> seen = new HashMap<>();
+        for (String[] event : midicsv(SongMidi.write(plan, plan.book().song(new SongId("ebb")), 480, noteOffs))) {
+            if (event[2].startsWith("Note_o")) {
+                boolean isOn = event[2].equals("Note_on_c");
+                seen.merge(event[2], 1, Integer::sum);
+                Long since = isOn
+                        ? sounding.put(event[3] + " " + event[4], Long.parseLong(event[1]))
+                        : sounding.remove(event[3] + " " + event[4]);
+                assertThat(isOn ? since == null || ends < 5 : Long.parseLong(event[1]) > since)
+                        .as(String.join(", ", event))
+                        .isTrue();
+            }
+        }
+        assertThat(seen.getOrDefault("Note_on_c", 0)).isEqualTo(5);
+        assertThat(seen.getOrDefault("Note_off_c", 0)).isEqualTo(ends);
+    }
+
+    /** Source: Standard MIDI Files 1.0, time signature and key signature; keys by the circle of fifths. */
+    @ParameterizedTest
+    @CsvSource({
+        "4/4, 24, C, 0",
+        "3/4, 24, G, 1",
+        "2/2, 48, F, -1",
+        "6/8, 36, Db, -5",
+        "7/8, 12, C#, 7",
+        "12/8, 36, Am, 0",
+        "9/16, 18, F#m, 3",
+        "5/8, 12, Bbm, -5",
+        "3/8, 36, G#, -4",
+        "3/2, 48, Abm, -7",
+        "7/16, 6, D#m, 6"
+    })
+    void clicksAndKeysAreSaid(String metre, int clocks, String key, int sharps)
+            throws IOException, InterruptedException {
+        Key played = Key.parse(key);
+        Song song = new Song(
+                new SongId("any"),
+                new TapeLabel("Any"),
+                1,
+                Optional.of(played),
+                Optional.empty(),
+                Optional.empty(),
+                Song.Trims.NONE,
+                0,
+                SongReading.of("metre %s\nAll: 4 bars\n".formatted(metre))
+                        .form()
+                        .orElseThrow(),
+                List.of(),
+                "",
+                Optional.empty(),
+                List.of(),
+                0);
+        Plan plan = Evening.plan().withBook(new Book(List.of(song), List.of(), List.of()));
+        List<String> said = midicsv(SongMidi.write(plan, song, 960)).stream()
+                .filter(event -> event[2].endsWith("_signature"))
+                .map(event -> String.join(" ", Arrays.asList(event).subList(3, event.length)))
+                .toList();
+        Metre read = Metre.parse(metre);
+        assertThat(said)
+                .containsExactly(
+                        "%d %d %d 8".formatted(read.beats(), Integer.numberOfTrailingZeros(read.unit()), clocks),
+                        "%d \"%s\"".formatted(sharps, played.minor() ? "minor" : "major"));
+    }
+
+    /** A file that midicsv's counterpart makes of lines. */
+    private static byte[] fromCsv(List<String> lines) throws IOException, InterruptedException {
+        Path csv = Files.write(Files.createTempFile("song", ".csv"), lines);
+        Path file = Files.createTempFile("song", ".mid");
+        Process process = new ProcessBuilder("csvmidi", csv.toString(), file.toString())
+                .redirectErrorStream(true)
+                .start();
+        String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).as(out).isZero();
+        byte[] bytes = Files.readAllBytes(file);
+        Files.delete(csv);
+        Files.delete(file);
+        return bytes;
     }
 
     private static TreeSet<String> actions(Plan plan, Song song) {
