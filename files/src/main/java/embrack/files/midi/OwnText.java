@@ -9,8 +9,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 
 /**
- * The song as a whole, as one text at the end of the first track of its file: what no event can say, such as what is sent on load, who
- * presses what, vamps and names, comes back by it.
+ * The song as a whole, as one text at the end of the first track of its file: what no event can say, such as what is
+ * sent on load, who presses what, vamps and names, comes back by it.
  */
 final class OwnText {
 
