@@ -9,6 +9,7 @@ const now = () => performance.now() - run.started;
 // When it was pressed, not when the page came to it.
 const pressedAt = (event) => Math.round(event.timeStamp - run.started);
 export function captureKey(event, down) {
+  if (event.key === " " && event.target.closest?.("input, button, summary, a")) return;
   if (event.key === " " && down && !event.repeat) {
     event.preventDefault();
     toggleRun();

@@ -10,3 +10,4 @@ import "./changes.js";
 import "./prompt.js";
 import "./capture.js";
 import "./drawn.js";
+import "./copy.js";

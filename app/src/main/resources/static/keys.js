@@ -1,5 +1,6 @@
 // Keys and buttons that every room has, the ground, the number pad. No rule of the job is here.
 import { byId, typing } from "./page.js";
+import { isForPage, undoOrRedo } from "./letters.js";
 import { floor, nextBank, walk } from "./floor.js";
 import { zoom } from "./wiring.js";
 
@@ -59,8 +60,20 @@ const keys = {
 };
 
 document.addEventListener("keydown", (event) => {
+  if (event.key === "Escape" && event.target.closest?.("#pad-panel")) {
+    event.preventDefault();
+    openPad(false);
+    byId("pad-button").focus();
+    return;
+  }
   if (event.key === "Escape" && typing(event.target)) event.target.blur();
-  if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || typing(event.target)) return;
+  const turn = undoOrRedo(event);
+  if (turn && byId(turn)) {
+    event.preventDefault();
+    byId(turn).click();
+    return;
+  }
+  if (event.repeat || !isForPage(event)) return;
   const onFloor = /^Arrow|^[[\]tmcvbx]$|^Delete$/.test(event.key);
   if (
     onFloor &&

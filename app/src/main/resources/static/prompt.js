@@ -1,6 +1,7 @@
 // The prompt page and the order by hand: dragging, choosing several. No rule of the job is here.
 import { captureKey } from "./capture.js";
 import { byId, typing } from "./page.js";
+import { isForPage } from "./letters.js";
 import { dragging } from "./pointer.js";
 
 const pins = () => [...document.querySelectorAll("#pins .pin")];
@@ -202,13 +203,18 @@ const keys = {
   ArrowUp: () => walk(-1),
 };
 document.addEventListener("keydown", (event) => {
-  if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+  // What is captured is pressed on purpose, also where keys of one letter are switched off.
+  if (byId("capture") && !typing(event.target) && !event.ctrlKey && !event.metaKey && !event.altKey) {
+    captureKey(event, true);
+    return;
+  }
+  if (!isForPage(event)) return;
   if (byId("prompt") && keys[event.key]) {
     event.preventDefault();
     atWork(keys[event.key]);
   } else if (byId("order") && (event.key === "," || event.key === ".")) {
     atWork(() => byId(event.key === "," ? "part-up" : "part-down")?.click());
-  } else if (byId("capture")) captureKey(event, true);
+  }
 });
 document.addEventListener("keyup", (event) => {
   if (byId("capture") && !typing(event.target)) captureKey(event, false);

@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -20,6 +21,10 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class Doorkeeper extends OncePerRequestFilter {
 
     static final String COOKIE = "pass";
+
+    /** The door's page is drawn with these, below the number of the build or not. */
+    private static final Pattern DRAWN_WITH =
+            Pattern.compile("(/[0-9a-f]{16})?/(frame\\.css|bulma\\.css|icon\\.svg|fonts/[a-z0-9-]+\\.woff2)");
 
     private final Lan lan;
     private final Passphrase passphrase;
@@ -43,10 +48,7 @@ class Doorkeeper extends OncePerRequestFilter {
 
     /** The page at the door and what it is drawn with. */
     private static boolean isForAll(String path) {
-        return path.equals("/door")
-                || path.equals("/frame.css")
-                || path.startsWith("/fonts/")
-                || path.startsWith("/webjars/bulma/");
+        return path.equals("/door") || DRAWN_WITH.matcher(path).matches();
     }
 
     private boolean hasPass(HttpServletRequest request) {

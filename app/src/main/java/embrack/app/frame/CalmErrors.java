@@ -61,6 +61,21 @@ class CalmErrors {
                 false);
     }
 
+    /** What is not in a rig: whoever came by a link on a page is led to the room, whoever typed the address is told. */
+    @ExceptionHandler
+    String notInRig(NotInRig gone, HttpServletRequest request, HttpServletResponse response, Model page) {
+        if (request.getHeader("HX-Request") != null) {
+            return "redirect:" + gone.room();
+        }
+        response.setStatus(HttpStatus.NOT_FOUND.value());
+        page.addAttribute("room", gone.room());
+        return calm(
+                page,
+                String.valueOf(gone.getMessage()),
+                "It was taken out of the rig, or the address is not right.",
+                false);
+    }
+
     /** A part of an address, or a field of a form, that says nothing that there is. */
     @ExceptionHandler
     String notUnderstood(MethodArgumentTypeMismatchException e, HttpServletResponse response, Model page) {

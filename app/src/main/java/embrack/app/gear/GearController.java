@@ -2,6 +2,7 @@ package embrack.app.gear;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
+import embrack.app.frame.NotInRig;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.store.Because;
@@ -57,7 +58,7 @@ class GearController {
         StoredRig stored = rigs.load(id);
         return stored.plan().rig().devices().stream()
                         .noneMatch(d -> d.id().text().equals(device))
-                ? "redirect:/rigs/%s/gear".formatted(id)
+                ? NotInRig.instead("box", id, "/gear", Echo.NONE)
                 : show(id, Optional.of(new DeviceId(device)), Echo.NONE, page);
     }
 

@@ -128,6 +128,7 @@ class ModelsController {
         page.addAttribute("models", ModelsPage.of(models.crews(), models.all(), find, can))
                 .addAttribute("echo", echo)
                 .addAttribute("problems", problems)
+                .addAttribute("schema", ModelFile.SCHEMA)
                 .addAttribute(
                         "rig",
                         rig.map(RigId::new).map(rigs::load).map(RigLink::of).orElse(null));

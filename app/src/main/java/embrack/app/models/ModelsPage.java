@@ -4,6 +4,7 @@ import embrack.core.gear.Facts;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.question.Questions;
+import embrack.core.name.Words;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
@@ -103,9 +104,8 @@ record ModelsPage(
         return switch (kind) {
             case KEYBOARD -> "Keyboards and pads";
             case PICTURES -> capital;
-            case FADER_BOX -> "Fader boxes";
             case HOST -> "Computers and tablets";
-            default -> capital + "s";
+            default -> Words.plural(capital);
         };
     }
 }

@@ -2,6 +2,7 @@ package embrack.app.order;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
+import embrack.app.frame.NotInRig;
 import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
@@ -217,7 +218,7 @@ class OrderController {
         Report report = reports.of(stored);
         Optional<Show> found = stored.plan().book().find(show);
         if (found.isEmpty()) {
-            return "redirect:/rigs/%s/order".formatted(id);
+            return NotInRig.instead("show", id, "/order", echo);
         }
         String here = "/order/%s%s".formatted(show, part > 0 ? "?part=" + part : "");
         page.addAttribute("frame", Frame.of(stored, report, Room.ORDER, here))

@@ -1,15 +1,17 @@
 package embrack.app.songs;
 
+import embrack.core.name.Words;
 import embrack.files.midi.MidiImport;
 import java.util.List;
 
 /**
  * A song that was read from a file and is not kept yet.
  *
+ * @param holds how much of what
  * @param mark by which it is found when it is kept
  * @param remarks what is left out or changed, in sentences
  */
-record ArrivedSong(String mark, String title, int sections, int cues, List<String> remarks) {
+record ArrivedSong(String mark, String title, String holds, List<String> remarks) {
 
     ArrivedSong {
         remarks = List.copyOf(remarks);
@@ -19,8 +21,8 @@ record ArrivedSong(String mark, String title, int sections, int cues, List<Strin
         return new ArrivedSong(
                 mark,
                 read.song().title().text(),
-                read.song().form().sections().size(),
-                read.song().cues().size(),
+                Words.count(read.song().form().sections().size(), "section") + ", "
+                        + Words.count(read.song().cues().size(), "cue"),
                 read.remarks());
     }
 }

@@ -1,6 +1,7 @@
 package embrack.app.songs;
 
 import embrack.app.frame.Echo;
+import embrack.app.frame.NotInRig;
 import embrack.app.frame.Refusals;
 import embrack.app.store.Because;
 import embrack.app.store.Hand;
@@ -86,7 +87,7 @@ class CaptureController {
         var report = room.enter(id, "/songs/%s/capture".formatted(song), echo, page);
         Plan shown = hand.seen().isPresent() ? rigs.seenBy(id, hand) : report.plan();
         if (report.plan().book().find(song).isEmpty()) {
-            return "redirect:/rigs/%s/songs".formatted(id);
+            return NotInRig.instead("song", id, "/songs", echo);
         }
         page.addAttribute("song", SongHead.of(report, report.plan().book().song(song), "/rigs/" + id))
                 .addAttribute("tab", "capture")

@@ -2,6 +2,7 @@ package embrack.app.songs;
 
 import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
+import embrack.app.frame.NotInRig;
 import embrack.app.frame.Room;
 import embrack.app.store.Because;
 import embrack.app.store.Reports;
@@ -50,7 +51,7 @@ class SongRoom {
         Report report = enter(id, "/songs/%s%s".formatted(song, look.query()), echo, page);
         Optional<Song> found = report.plan().book().find(song);
         if (found.isEmpty()) {
-            return "redirect:/rigs/%s/songs".formatted(id);
+            return NotInRig.instead("song", id, "/songs", echo);
         }
         PromptPage prompt = PromptPage.of(report, found.get(), look, "/rigs/%s/songs/%s".formatted(id, song));
         page.addAttribute("song", SongHead.of(report, found.get(), "/rigs/" + id))
@@ -67,7 +68,7 @@ class SongRoom {
         Report report = enter(id, "/songs/%s/how".formatted(song), echo, page);
         Optional<Song> found = report.plan().book().find(song);
         if (found.isEmpty()) {
-            return "redirect:/rigs/%s/songs".formatted(id);
+            return NotInRig.instead("song", id, "/songs", echo);
         }
         page.addAttribute("song", SongHead.of(report, found.get(), "/rigs/" + id))
                 .addAttribute("tab", "how")

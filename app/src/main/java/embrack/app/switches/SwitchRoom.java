@@ -3,6 +3,7 @@ package embrack.app.switches;
 import embrack.app.frame.Echo;
 import embrack.app.frame.FindingView;
 import embrack.app.frame.Frame;
+import embrack.app.frame.NotInRig;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.store.Reports;
@@ -58,7 +59,7 @@ class SwitchRoom {
         StoredRig stored = rigs.load(id);
         Plan plan = stored.plan();
         if (!plan.has(at)) {
-            return "redirect:/rigs/%s/switches".formatted(id);
+            return NotInRig.instead("switch", id, "/switches", echo);
         }
         Report report = reports.of(stored);
         String path = "/rigs/" + id;
@@ -84,7 +85,7 @@ class SwitchRoom {
         StoredRig stored = rigs.load(id);
         Plan plan = stored.plan();
         if (!plan.has(at)) {
-            return "redirect:/rigs/%s/switches".formatted(id);
+            return NotInRig.instead("switch", id, "/switches", echo);
         }
         Report report = reports.of(stored);
         enter(stored, report, BoardView.href("", at), "", echo, page);

@@ -27,7 +27,7 @@ final class Browsers {
                             "--disable-component-update",
                             "--disable-sync")));
 
-    /** How long anything may take, in ms, on a machine that does other things: a test that is green never waits for it. */
+    /** How long anything may take, in ms, on a machine that does other things; what is green never waits for it. */
     static final int PATIENCE = 60_000;
 
     static {

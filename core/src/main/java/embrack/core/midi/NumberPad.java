@@ -28,7 +28,7 @@ public record NumberPad(String typed, List<Line> lines) {
     private static final Pattern HEXADECIMAL = Pattern.compile("(?:0x|\\$)([0-9a-f]{1,4})|([0-9a-f]{1,4})h");
     private static final Pattern BINARY = Pattern.compile("(?:0b|%)([01]{1,14})");
     private static final Pattern HALVES = Pattern.compile("(\\d{1,3})\\s*[:/]\\s*(\\d{1,3})");
-    private static final Pattern BYTES = Pattern.compile("[0-9a-f]{2}(?:\\s+[0-9a-f]{2})+|[89a-f][0-9a-f]");
+    private static final Pattern BYTES = Pattern.compile("[0-9a-f]{2}(?:\\s+[0-9a-f]{2})+|[89][a-f]|[a-f][0-9a-f]");
 
     public NumberPad {
         lines = List.copyOf(lines);

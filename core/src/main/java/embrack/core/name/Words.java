@@ -3,9 +3,12 @@ package embrack.core.name;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /** How things are put together in a sentence. */
 public final class Words {
+
+    private static final Pattern AN = Pattern.compile("(?!uni|use|usb|one|eu)[aeiou]|hour", Pattern.CASE_INSENSITIVE);
 
     private Words() {}
 
@@ -18,10 +21,10 @@ public final class Words {
         return String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.getLast();
     }
 
-    /** Something with "a" or "an" before it, by its first letter. */
+    /** Something with "a" or "an" before it, by how it is spoken: "a USB link", "an hour", "an input". */
     public static String a(Object thing) {
         String words = thing.toString();
-        return (!words.isEmpty() && "AEIOUaeiou".indexOf(words.charAt(0)) >= 0 ? "an " : "a ") + words;
+        return (AN.matcher(words).lookingAt() ? "an " : "a ") + words;
     }
 
     /** Words at the beginning of a sentence. */
@@ -29,8 +32,16 @@ public final class Words {
         return words.isEmpty() ? words : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
-    /** A number with its noun: "1 message", "4 messages". */
+    /** A number with its noun: "1 message", "4 messages", "2 supplies". */
     public static String count(int number, String noun) {
-        return number == 1 ? "1 " + noun : number + " " + noun + (noun.endsWith("ch") ? "es" : "s");
+        return number == 1 ? "1 " + noun : number + " " + plural(noun);
+    }
+
+    /** Several of something: "messages", "boxes", "supplies". */
+    public static String plural(String noun) {
+        if (noun.matches(".*[^aeiou]y")) {
+            return noun.substring(0, noun.length() - 1) + "ies";
+        }
+        return noun + (noun.matches(".*(ch|sh|s|x)") ? "es" : "s");
     }
 }

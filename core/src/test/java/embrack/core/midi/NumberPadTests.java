@@ -28,6 +28,9 @@ class NumberPadTests {
                 "8192      | fourteen bits        | high half 64, low half 0",
                 "64:0      | fourteen bits        | high half 64, low half 0",
                 "1/5       | hexadecimal, binary  | 85, 10000101",
+                "97        | program shown, counted from 1 | sent as 96",
+                "8A        | byte 1               | this note off message has 0 of its 2 data bytes; then the "
+                        + "stream ends",
                 "33        | DMX address          | DIP switches 1, 6 on, the others off",
                 "512       | DMX address          | DIP switches 10 on, the others off",
                 "127       | value                | 100 % of 127; on two digits it reads 2.7",
