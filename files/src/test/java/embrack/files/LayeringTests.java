@@ -24,6 +24,7 @@ class LayeringTests {
                         "embrack.core..",
                         "tools.jackson..",
                         "org.apache.commons.csv..",
+                        "biweekly..",
                         "java..",
                         "javax.sound.midi..",
                         "org.jspecify..")

@@ -13,6 +13,7 @@ import embrack.app.store.RigStore;
 import embrack.core.edit.Refused;
 import embrack.core.name.TapeLabel;
 import embrack.files.chart.ChartCsv;
+import embrack.files.csv.CsvSheet;
 import embrack.files.json.UnreadableFile;
 import embrack.files.model.ModelFile;
 import jakarta.servlet.http.HttpServletRequest;
@@ -129,8 +130,7 @@ class ModelController {
             Model page) {
         try {
             EditorPage.Draft draft = form.draft();
-            String chart = uploads.read(
-                    csv, Uploads.Sort.CSV, "csv", bytes -> ChartCsv.read(new String(bytes, StandardCharsets.UTF_8)));
+            String chart = uploads.read(csv, Uploads.Sort.CSV, "csv", bytes -> ChartCsv.read(CsvSheet.text(bytes)));
             return editor(
                     id,
                     new EditorPage.Draft(draft.name(), draft.kind(), draft.box(), chart, draft.reality()),

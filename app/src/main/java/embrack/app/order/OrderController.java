@@ -193,7 +193,8 @@ class OrderController {
 
     @GetMapping("/{show}/order.ics")
     ResponseEntity<byte[]> calendar(@PathVariable RigId id, @PathVariable ShowId show) {
-        return Refused.at("day", () -> file(show, ".ics", "calendar", OrderFiles.calendar(running(id, show))));
+        return Refused.at(
+                "day", () -> file(show, ".ics", "calendar", OrderFiles.calendar(running(id, show), rigs.edition(id))));
     }
 
     @ExceptionHandler

@@ -19,11 +19,11 @@ import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import embrack.files.csv.CsvSheet;
 import embrack.files.json.UnreadableFile;
 import embrack.files.songs.CueCsv;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -263,10 +263,7 @@ class PromptController {
             Plan plan = rigs.load(id).plan();
             Song sung = room.song(id, song);
             List<Cue> cues = uploads.read(
-                    file,
-                    Uploads.Sort.CSV,
-                    "file",
-                    bytes -> CueCsv.read(new String(bytes, StandardCharsets.UTF_8), plan, sung));
+                    file, Uploads.Sort.CSV, "file", bytes -> CueCsv.read(CsvSheet.text(bytes), plan, sung));
             return edit(id, hand, song, look, 0, new CueEdit.AddCues(song, cues));
         } catch (UnreadableFile e) {
             throw Refused.text(

@@ -17,6 +17,9 @@ interface RigMapper {
     /** A row of the list. */
     record Listed(long id, String name, int boxes, OffsetDateTime changed) {}
 
+    /** Of the first revision and of another. */
+    record Times(OffsetDateTime made, OffsetDateTime changed) {}
+
     /** What the row of a rig says of its newest revision, so that it need not be read. */
     record Newest(int n, String name, int boxes, String[] models) {}
 
@@ -48,6 +51,10 @@ interface RigMapper {
             select n, author, at, summary, intent, undo_to, redo_to from rig_revision
              where rig = #{id} and n <= #{from} order by n desc limit #{most}""")
     List<Revision> back(@Param("id") long id, @Param("from") int from, @Param("most") int most);
+
+    /** When the first and the newest row of a rig were written. */
+    @Select("select min(at) as made, max(at) as changed from rig_revision where rig = #{id} and n in (1, #{n})")
+    Times times(@Param("id") long id, @Param("n") int n);
 
     /** The row that was written by one sending. */
     @Select("select n from rig_revision where rig = #{id} and once = #{once}")

@@ -7,6 +7,7 @@ import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.word.Language;
 import embrack.core.word.Wording;
+import embrack.files.songs.OrderFiles;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -132,6 +133,21 @@ public class RigStore {
     /** The number of the newest revision. */
     public int newestRevision(RigId id) {
         return newest(id).n();
+    }
+
+    /**
+     * Which edition of a rig its newest revision is; its number on this machine and when it was made tell it from those
+     * of other machines.
+     *
+     * @throws NoSuchRig when there is no such rig
+     */
+    public OrderFiles.Edition edition(RigId id) {
+        int revision = newestRevision(id);
+        RigMapper.Times times = mapper.times(id.number(), revision);
+        return new OrderFiles.Edition(
+                "rig-%s-%s".formatted(id, Long.toString(times.made().toEpochSecond(), Character.MAX_RADIX)),
+                revision,
+                times.changed().toInstant());
     }
 
     /**

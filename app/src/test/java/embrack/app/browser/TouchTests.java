@@ -82,8 +82,7 @@ class TouchTests {
         assertThat(chosen).isVisible();
         assertThat(page.locator(".htmx-request:not(.ways-out), .htmx-swapping, .htmx-settling, .htmx-added"))
                 .hasCount(0);
-        // Whether a finger scrolls is decided by what was drawn last, not by what is in the page.
-        page.evaluate("new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(drawn)))");
+        untilDrawn();
         BoundingBox box = chosen.boundingBox();
         swipe(box.x + 20, box.y + 8, box.x + 20, box.y + 120);
         page.waitForCondition(() -> rigs.load(rig).revision() == 2);
@@ -114,7 +113,9 @@ class TouchTests {
             assertThat(String.valueOf(pin.getAttribute("transform"))).as(how).isIn(String.valueOf(before), "");
             page.mouse().move(box.x + 20, box.y + 140);
             page.mouse().up();
-            assertThat((Boolean) page.evaluate("import('/pointer.js').then(pointer => pointer.dragging.isActive())"))
+            assertThat((Boolean) page.evaluate(
+                            "import(document.querySelector('script[type=module]').src.replace('embrack', 'pointer'))"
+                                    + ".then(pointer => pointer.dragging.isActive())"))
                     .isFalse();
         }
         page.navigate("/rigs/%s/songs/%s".formatted(rig, SONG));
@@ -130,11 +131,17 @@ class TouchTests {
         part.tap();
         assertThat(page.locator("#order .part.chosen")).hasCount(1);
         assertThat(rigs.load(rig).revision()).isEqualTo(1);
+        untilDrawn();
         box = page.locator("#order .part.chosen").boundingBox();
         swipe(box.x + 60, box.y + 10, box.x + 60, box.y - 150);
         page.waitForCondition(() -> rigs.load(rig).revision() == 2);
         assertThat(rigs.load(rig).undo())
                 .hasValueSatisfying(what -> assertThat(what).endsWith("in the order"));
+    }
+
+    /** Whether a finger scrolls is decided by what was drawn last, not by what is in the page. */
+    private void untilDrawn() {
+        page.evaluate("new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(drawn)))");
     }
 
     private double scrolled() {

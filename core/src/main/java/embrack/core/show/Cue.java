@@ -87,6 +87,10 @@ public record Cue(
         return new Cue(number, name, at, others, raw, foot, early, leavesOff);
     }
 
+    public Cue withRaw(List<Message> others) {
+        return new Cue(number, name, at, steps, others, foot, early, leavesOff);
+    }
+
     public Cue withEarly(boolean other) {
         return new Cue(number, name, at, steps, raw, foot, other, leavesOff);
     }

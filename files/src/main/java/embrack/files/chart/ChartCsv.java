@@ -15,20 +15,14 @@ import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
 import embrack.core.midi.SystemMessage;
 import embrack.core.name.TapeLabel;
+import embrack.files.csv.CsvSheet;
+import embrack.files.csv.CsvWriter;
 import embrack.files.json.UnreadableFile;
 import embrack.files.json.UnreadableFile.Problem;
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVPrinter;
-import org.apache.commons.csv.CSVRecord;
 
 /**
  * A chart as CSV (RFC 4180): one line a message, numbers as they are sent. Lessons and safe states are not in it.
@@ -38,17 +32,11 @@ import org.apache.commons.csv.CSVRecord;
  */
 public final class ChartCsv {
 
-    private static final String[] COLUMNS = {
-        "verb", "part", "family", "type", "number", "sends", "from", "to", "channel", "bytes"
-    };
+    private static final List<String> COLUMNS =
+            List.of("verb", "part", "family", "type", "number", "sends", "from", "to", "channel", "bytes");
     private static final String AND = "+";
     private static final int MOST_PROBLEMS = 200;
     private static final int MOST_ROWS = 20_000;
-    private static final CSVFormat FORMAT = CSVFormat.RFC4180
-            .builder()
-            .setHeader(COLUMNS)
-            .setRecordSeparator("\r\n")
-            .get();
 
     /** The largest file that is read, 4 MB. */
     public static final int MAX_LENGTH = 4 << 20;
@@ -57,20 +45,16 @@ public final class ChartCsv {
 
     /** The rows of a chart. */
     public static String write(Chart chart) {
-        var out = new StringWriter();
-        try (var printer = new CSVPrinter(out, FORMAT)) {
-            for (ChartRow row : chart.rows()) {
-                for (int i = 0; i < row.triggers().size(); i++) {
-                    printer.printRecord(cells(
-                            i == 0 ? row.verb().key() : AND,
-                            row.part(),
-                            row.triggers().get(i)));
-                }
+        var sheet = new CsvWriter(COLUMNS);
+        for (ChartRow row : chart.rows()) {
+            for (int i = 0; i < row.triggers().size(); i++) {
+                sheet.line(cells(
+                        i == 0 ? row.verb().key() : AND,
+                        row.part(),
+                        row.triggers().get(i)));
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
-        return out.toString();
+        return sheet.text();
     }
 
     private static List<Object> cells(String verb, Part part, Trigger trigger) {
@@ -102,30 +86,17 @@ public final class ChartCsv {
         if (csv.length() > MAX_LENGTH) {
             throw new UnreadableFile(List.of(new Problem("the file", "has more than 4 MB; a chart is smaller")));
         }
-        try (CSVParser parser = FORMAT.builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .setIgnoreHeaderCase(true)
-                .setTrim(true)
-                .setIgnoreEmptyLines(true)
-                .get()
-                .parse(new StringReader(csv.startsWith("\uFEFF") ? csv.substring(1) : csv))) {
-            requireColumns(parser);
-            for (CSVRecord line : parser) {
-                try {
-                    addRow(rows, line);
-                } catch (IllegalArgumentException e) {
-                    problems.add(new Problem("line " + parser.getCurrentLineNumber(), String.valueOf(e.getMessage())));
-                }
-                if (problems.size() >= MOST_PROBLEMS || rows.size() > MOST_ROWS) {
-                    break;
-                }
+        CsvSheet sheet = CsvSheet.read(csv, MOST_ROWS);
+        sheet.require(List.of("verb", "part"), COLUMNS);
+        for (CsvSheet.Line line : sheet.lines()) {
+            try {
+                addRow(rows, line);
+            } catch (IllegalArgumentException e) {
+                problems.add(new Problem("line " + line.number(), String.valueOf(e.getMessage())));
             }
-            if (rows.size() > MOST_ROWS) {
-                problems.add(new Problem("the file", "has more than %,d rows; a chart has fewer".formatted(MOST_ROWS)));
+            if (problems.size() >= MOST_PROBLEMS) {
+                break;
             }
-        } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
-            problems.add(new Problem("the file", "is not CSV: " + e.getMessage()));
         }
         if (!problems.isEmpty()) {
             throw new UnreadableFile(problems);
@@ -133,20 +104,9 @@ public final class ChartCsv {
         return ChartWriter.write(Conventions.UNSAID, rows, List.of(), Beside.NOTHING);
     }
 
-    private static void requireColumns(CSVParser parser) {
-        for (String column : List.of("verb", "part")) {
-            if (!parser.getHeaderMap().containsKey(column)) {
-                throw new UnreadableFile(List.of(new Problem(
-                        "line 1",
-                        "the column \"%s\" is missing; the columns are %s"
-                                .formatted(column, String.join(", ", COLUMNS)))));
-            }
-        }
-    }
-
-    private static void addRow(List<ChartRow> rows, CSVRecord line) {
+    private static void addRow(List<ChartRow> rows, CsvSheet.Line line) {
         Trigger trigger = trigger(line);
-        String verb = cell(line, "verb");
+        String verb = line.cell("verb");
         if (verb.equals(AND)) {
             if (rows.isEmpty()) {
                 throw new IllegalArgumentException(
@@ -158,18 +118,18 @@ public final class ChartCsv {
             rows.add(new ChartRow(first.verb(), first.part(), triggers));
             return;
         }
-        TapeLabel name = TapeLabel.parse(cell(line, "part"));
-        String family = cell(line, "family");
+        TapeLabel name = TapeLabel.parse(line.cell("part"));
+        String family = line.cell("family");
         rows.add(new ChartRow(
                 Verb.parse(verb), family.isEmpty() ? Part.of(name) : Part.of(name, family), List.of(trigger)));
     }
 
-    private static Trigger trigger(CSVRecord line) {
-        String bytes = cell(line, "bytes");
+    private static Trigger trigger(CsvSheet.Line line) {
+        String bytes = line.cell("bytes");
         if (!bytes.isEmpty()) {
             return whole(bytes);
         }
-        String type = cell(line, "type");
+        String type = line.cell("type");
         MessageType found = Trigger.VOICES.stream()
                 .filter(t -> t.shortName().equalsIgnoreCase(type))
                 .findFirst()
@@ -203,14 +163,12 @@ public final class ChartCsv {
         return new Trigger.Whole(message);
     }
 
-    private static Optional<Channel> channel(CSVRecord line) {
-        return cell(line, "channel").isEmpty()
-                ? Optional.empty()
-                : Optional.of(new Channel(number(line, "channel", 0)));
+    private static Optional<Channel> channel(CsvSheet.Line line) {
+        return line.cell("channel").isEmpty() ? Optional.empty() : Optional.of(new Channel(number(line, "channel", 0)));
     }
 
-    private static int number(CSVRecord line, String column, int otherwise) {
-        String cell = cell(line, column);
+    private static int number(CsvSheet.Line line, String column, int otherwise) {
+        String cell = line.cell(column);
         if (cell.isEmpty() && otherwise >= 0) {
             return otherwise;
         }
@@ -218,9 +176,5 @@ public final class ChartCsv {
             throw new IllegalArgumentException("%s must be a whole number, was \"%s\"".formatted(column, cell));
         }
         return Integer.parseInt(cell);
-    }
-
-    private static String cell(CSVRecord line, String column) {
-        return line.isMapped(column) && line.isSet(column) ? line.get(column) : "";
     }
 }

@@ -5,12 +5,9 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.Rig;
 import embrack.core.sheet.CableList;
 import embrack.core.sheet.PackList;
-import java.io.IOException;
-import java.io.UncheckedIOException;
+import embrack.files.csv.CsvWriter;
 import java.util.List;
 import java.util.stream.Stream;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 
 /** Lists as CSV with a line of headings; the same rig always gives the same text. */
 public final class ListCsv {
@@ -60,15 +57,8 @@ public final class ListCsv {
     }
 
     private static String csv(List<String> headings, Stream<? extends List<?>> rows) {
-        var out = new StringBuilder();
-        try (var printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
-            printer.printRecord(headings);
-            for (List<?> row : rows.toList()) {
-                printer.printRecord(row);
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toString();
+        var sheet = new CsvWriter(headings);
+        rows.forEach(sheet::line);
+        return sheet.text();
     }
 }

@@ -1,6 +1,8 @@
 package embrack.files.songs;
 
 import embrack.core.chart.Action;
+import embrack.core.midi.Decoder;
+import embrack.core.midi.Message;
 import embrack.core.music.Clock;
 import embrack.core.music.Position;
 import embrack.core.music.TempoMap;
@@ -13,35 +15,32 @@ import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
+import embrack.files.csv.CsvSheet;
+import embrack.files.csv.CsvWriter;
 import embrack.files.json.UnreadableFile;
 import embrack.files.json.UnreadableFile.Problem;
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVPrinter;
-import org.apache.commons.csv.CSVRecord;
 
 /**
  * The cues of a song as CSV (RFC 4180): one line a step, lines of one number are one cue.
  *
  * <p>Columns: cue, at, clock, device, action, words, wait ms, early, leaves off, name. {@code clock} and {@code words}
  * are for people and not read back. A press of a foot has the board as its device and {@code press:bank:switch} as its
- * action. Messages that no chart explains are not in it.
+ * action, a message that no chart explains {@code send:B1 28 7F}.
  */
 public final class CueCsv {
 
     private static final List<String> COLUMNS = List.of(
             "cue", "bar", "beat", "at", "clock", "device", "action", "words", "wait ms", "early", "leaves off", "name");
     private static final Pattern PRESS = Pattern.compile("press:(\\d{1,3}):(\\d{1,3})");
+    private static final String SEND = "send:";
     private static final int MOST_PROBLEMS = 200;
 
     /** The largest file that is read, 4 MB. */
@@ -51,46 +50,39 @@ public final class CueCsv {
 
     /** The cues of a song. */
     public static String write(Plan plan, Song song) {
-        var out = new StringBuilder();
-        try (var printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
-            printer.printRecord(COLUMNS);
-            for (Cue cue : song.cues()) {
-                if (cue.foot().isPresent()) {
-                    SwitchAt at = cue.foot().get();
-                    print(
-                            printer,
+        var sheet = new CsvWriter(COLUMNS);
+        for (Cue cue : song.cues()) {
+            cue.foot()
+                    .ifPresent(at -> line(
+                            sheet,
                             song,
                             cue,
                             plan.rig().name(at.board()).text(),
                             "press:%d:%d".formatted(at.bank(), at.number()),
                             plan.words(at),
-                            0);
-                }
-                for (Step step : cue.steps()) {
-                    print(
-                            printer,
-                            song,
-                            cue,
-                            plan.rig().name(step.device()).text(),
-                            step.action().key(),
-                            plan.words(step),
-                            step.waitMillis());
-                }
+                            0));
+            for (Step step : cue.steps()) {
+                line(
+                        sheet,
+                        song,
+                        cue,
+                        plan.rig().name(step.device()).text(),
+                        step.action().key(),
+                        plan.words(step),
+                        step.waitMillis());
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            cue.raw().forEach(message -> line(sheet, song, cue, "", "send:" + message.hex(), "", 0));
         }
-        return out.toString();
+        return sheet.text();
     }
 
-    private static void print(
-            CSVPrinter printer, Song song, Cue cue, String device, String action, String words, int waitMillis)
-            throws IOException {
+    private static void line(
+            CsvWriter sheet, Song song, Cue cue, String device, String action, String words, int waitMillis) {
         TempoMap tempoMap = song.form().tempoMap();
         Optional<Position> on = cue.at() instanceof Anchor.OnBar bar
                 ? Optional.of(tempoMap.position(tempoMap.tick(bar.at())))
                 : Optional.empty();
-        printer.printRecord(
+        sheet.line(List.of(
                 cue.number(),
                 on.map(place -> String.valueOf(place.bar())).orElse(""),
                 on.map(tempoMap::beat).orElse(""),
@@ -106,7 +98,7 @@ public final class CueCsv {
                 waitMillis == 0 ? "" : waitMillis,
                 cue.early() ? "yes" : "",
                 cue.leavesOff() ? "yes" : "",
-                cue.name().map(TapeLabel::text).orElse(""));
+                cue.name().map(TapeLabel::text).orElse("")));
     }
 
     /**
@@ -120,42 +112,19 @@ public final class CueCsv {
         }
         List<Problem> problems = new ArrayList<>();
         Map<String, Cue> cues = new LinkedHashMap<>();
-        try (CSVParser parser = CSVFormat.RFC4180
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .setIgnoreHeaderCase(true)
-                .setTrim(true)
-                .setIgnoreEmptyLines(true)
-                .get()
-                .parse(new StringReader(csv.startsWith("\uFEFF") ? csv.substring(1) : csv))) {
-            for (String column : List.of("device", "action")) {
-                if (!parser.getHeaderMap().containsKey(column)) {
-                    problems.add(new Problem(
-                            "line 1",
-                            "the column \"%s\" is missing; the columns are %s"
-                                    .formatted(column, String.join(", ", COLUMNS))));
-                }
+        CsvSheet sheet = CsvSheet.read(csv, Song.MAX_DEEDS);
+        sheet.require(
+                sheet.headings().contains("bar") ? List.of("device", "action") : List.of("device", "action", "at"),
+                COLUMNS);
+        for (CsvSheet.Line line : sheet.lines()) {
+            try {
+                add(cues, line, plan, song);
+            } catch (IllegalArgumentException e) {
+                problems.add(new Problem("line " + line.number(), String.valueOf(e.getMessage())));
             }
-            if (!parser.getHeaderMap().containsKey("bar")
-                    && !parser.getHeaderMap().containsKey("at")) {
-                problems.add(new Problem(
-                        "line 1",
-                        "neither \"bar\" nor \"at\" is a column; the columns are %s"
-                                .formatted(String.join(", ", COLUMNS))));
+            if (problems.size() >= MOST_PROBLEMS) {
+                break;
             }
-            for (CSVRecord line : parser) {
-                try {
-                    add(cues, line, plan, song);
-                } catch (IllegalArgumentException e) {
-                    problems.add(new Problem("line " + parser.getCurrentLineNumber(), String.valueOf(e.getMessage())));
-                }
-                if (problems.size() >= MOST_PROBLEMS) {
-                    break;
-                }
-            }
-        } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
-            problems.add(new Problem("the file", "is not CSV: " + e.getMessage()));
         }
         if (!problems.isEmpty()) {
             throw new UnreadableFile(problems);
@@ -163,49 +132,91 @@ public final class CueCsv {
         return List.copyOf(cues.values());
     }
 
-    private static void add(Map<String, Cue> cues, CSVRecord line, Plan plan, Song song) {
-        Anchor at = cell(line, "bar").isEmpty()
-                ? Anchor.parse(cell(line, "at"), song.form())
-                : new Anchor.OnBar(song.form().tempoMap().parse(cell(line, "bar") + " " + cell(line, "beat")));
-        String name = cell(line, "device");
-        DeviceId device = plan.rig().devices().stream()
+    private static void add(Map<String, Cue> cues, CsvSheet.Line line, Plan plan, Song song) {
+        Anchor at = anchor(line, song);
+        String key = line.cell("cue").isEmpty() ? "line " + line.number() : line.cell("cue");
+        Optional<TapeLabel> tape =
+                line.cell("name").isEmpty() ? Optional.empty() : Optional.of(TapeLabel.parse(line.cell("name")));
+        Cue cue = cues.getOrDefault(key, new Cue(cues.size() + 1, at, List.of()));
+        String action = line.cell("action");
+        Matcher press = PRESS.matcher(action);
+        if (press.matches()) {
+            cue = Cue.pressed(
+                    cue.number(),
+                    at,
+                    new SwitchAt(
+                            device(line, plan), Integer.parseInt(press.group(1)), Integer.parseInt(press.group(2))));
+            if (!plan.has(cue.foot().orElseThrow())) {
+                throw new IllegalArgumentException(
+                        "%s has no such switch as \"%s\"".formatted(line.cell("device"), action));
+            }
+        } else if (action.startsWith(SEND)) {
+            cue = cue.withRaw(more(cue.raw(), message(action.substring(SEND.length()))));
+        } else {
+            cue = cue.withSteps(more(cue.steps(), step(line, action, plan)));
+        }
+        cues.put(
+                key,
+                cue.withName(tape.or(cue::name))
+                        .withEarly(line.cell("early").equalsIgnoreCase("yes"))
+                        .leavingOff(line.cell("leaves off").equalsIgnoreCase("yes")));
+    }
+
+    private static Anchor anchor(CsvSheet.Line line, Song song) {
+        Anchor at = line.cell("bar").isEmpty()
+                ? Anchor.parse(line.cell("at"), song.form())
+                : new Anchor.OnBar(song.form().tempoMap().parse(line.cell("bar") + " " + line.cell("beat")));
+        at.micros(song.form())
+                .filter(micros -> micros > song.form().lengthMicros())
+                .ifPresent(micros -> {
+                    throw new IllegalArgumentException(
+                            "%s lies behind the end of the song, which has %d bars and ends at %s"
+                                    .formatted(
+                                            at.text(song.form().tempoMap()),
+                                            song.form().bars(),
+                                            Clock.text(song.form().lengthMicros())));
+                });
+        return at;
+    }
+
+    private static DeviceId device(CsvSheet.Line line, Plan plan) {
+        String name = line.cell("device");
+        return plan.rig().devices().stream()
                 .filter(d -> d.name().text().equalsIgnoreCase(name))
                 .map(Device::id)
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("no box of the rig is called \"%s\"".formatted(name)));
-        String action = cell(line, "action");
-        String key = cell(line, "cue").isEmpty() ? "line " + line.getRecordNumber() : cell(line, "cue");
-        Optional<TapeLabel> tape =
-                cell(line, "name").isEmpty() ? Optional.empty() : Optional.of(TapeLabel.parse(cell(line, "name")));
-        Matcher press = PRESS.matcher(action);
-        if (press.matches()) {
-            cues.put(
-                    key,
-                    Cue.pressed(
-                                    cues.size() + 1,
-                                    at,
-                                    new SwitchAt(
-                                            device, Integer.parseInt(press.group(1)), Integer.parseInt(press.group(2))))
-                            .withName(tape));
-            return;
-        }
-        String waited = cell(line, "wait ms");
+    }
+
+    private static Step step(CsvSheet.Line line, String key, Plan plan) {
+        DeviceId device = device(line, plan);
+        String waited = line.cell("wait ms");
         if (!waited.matches("\\d{0,5}")) {
             throw new IllegalArgumentException("wait ms must be a whole number, was \"%s\"".formatted(waited));
         }
-        Step step = new Step(device, Action.parse(action), waited.isEmpty() ? 0 : Integer.parseInt(waited));
-        Cue before = cues.get(key);
-        List<Step> steps = new ArrayList<>(before == null ? List.of() : before.steps());
-        steps.add(step);
-        Cue cue = before == null ? new Cue(cues.size() + 1, at, steps) : before.withSteps(steps);
-        cues.put(
-                key,
-                cue.withName(tape.or(cue::name))
-                        .withEarly(cell(line, "early").equalsIgnoreCase("yes"))
-                        .leavingOff(cell(line, "leaves off").equalsIgnoreCase("yes")));
+        Action action = Action.parse(key);
+        if (plan.rig().model(device).part(action.part()).isEmpty()) {
+            throw new IllegalArgumentException("%s has no part \"%s\"".formatted(line.cell("device"), action.part()));
+        }
+        return new Step(device, action, waited.isEmpty() ? 0 : Integer.parseInt(waited));
     }
 
-    private static String cell(CSVRecord line, String column) {
-        return line.isMapped(column) && line.isSet(column) ? line.get(column) : "";
+    private static Message message(String hex) {
+        try {
+            List<Message> read = Decoder.decode(HexFormat.of().parseHex(hex.replace(" ", "")))
+                    .messages();
+            if (read.size() == 1) {
+                return read.getFirst();
+            }
+        } catch (IllegalArgumentException e) {
+            // said below
+        }
+        throw new IllegalArgumentException("\"%s\" is not one message in hexadecimal, such as B1 28 7F".formatted(hex));
+    }
+
+    private static <T> List<T> more(List<T> before, T one) {
+        List<T> all = new ArrayList<>(before);
+        all.add(one);
+        return all;
     }
 }

@@ -1,52 +1,46 @@
 package embrack.files.songs;
 
+import biweekly.Biweekly;
+import biweekly.ICalendar;
+import biweekly.component.VEvent;
+import biweekly.property.DateEnd;
+import biweekly.property.DateStart;
+import biweekly.property.ICalProperty;
 import embrack.core.music.Clock;
 import embrack.core.music.Key;
 import embrack.core.show.Day;
 import embrack.core.show.Running;
 import embrack.core.show.Running.Part;
 import embrack.core.show.TimeOfDay;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
+import embrack.files.csv.CsvWriter;
+import java.time.Instant;
 import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
+import java.time.ZoneId;
+import java.util.Date;
 import java.util.List;
-import java.util.Locale;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 
 /** The order of a show as CSV (RFC 4180) and as a calendar (RFC 5545). */
 public final class OrderFiles {
-
-    private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss", Locale.ROOT);
-    private static final int FOLD = 75;
 
     private OrderFiles() {}
 
     /** One line a part, with a line of headings. */
     public static String csv(Running running) {
-        var out = new StringBuilder();
-        try (var printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
-            printer.printRecord("start", "item", "name", "length", "key", "pad", "goes over", "over");
-            for (Part part : running.parts()) {
-                printer.printRecord(
-                        start(running, part),
-                        part.entry().item().words(),
-                        part.entry().name(),
-                        part.lengthMicros() == 0 ? "" : Clock.brief(part.lengthMicros()),
-                        part.key().map(Key::toString).orElse(""),
-                        part.pad().map(Key::toString).orElse(""),
-                        part.entry().transition().way().words(),
-                        part.entry().transition().micros() == 0
-                                ? ""
-                                : Clock.brief(part.entry().transition().micros()));
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        var sheet = new CsvWriter(List.of("start", "item", "name", "length", "key", "pad", "goes over", "over"));
+        for (Part part : running.parts()) {
+            sheet.line(List.of(
+                    start(running, part),
+                    part.entry().item().words(),
+                    part.entry().name(),
+                    part.lengthMicros() == 0 ? "" : Clock.brief(part.lengthMicros()),
+                    part.key().map(Key::toString).orElse(""),
+                    part.pad().map(Key::toString).orElse(""),
+                    part.entry().transition().way().words(),
+                    part.entry().transition().micros() == 0
+                            ? ""
+                            : Clock.brief(part.entry().transition().micros())));
         }
-        return out.toString();
+        return sheet.text();
     }
 
     private static String start(Running running, Part part) {
@@ -57,11 +51,20 @@ public final class OrderFiles {
     }
 
     /**
-     * One event a part, in the local time of the place.
+     * Which edition of a plan a calendar is of: calendars take an event of a later one for the same event, changed.
+     *
+     * @param rig what tells its rig from all others
+     * @param revision counted up with each change
+     * @param changed when that was
+     */
+    public record Edition(String rig, int revision, Instant changed) {}
+
+    /**
+     * One event a part, in the local time of the place. Source: RFC 5545, written by a library.
      *
      * @throws IllegalArgumentException with a sentence for a person when the show has no day or no start
      */
-    public static String calendar(Running running) {
+    public static String calendar(Running running, Edition edition) {
         Day day = running.show()
                 .day()
                 .orElseThrow(() -> new IllegalArgumentException("Say on which day the show is; a calendar needs it."));
@@ -70,56 +73,39 @@ public final class OrderFiles {
                 .orElseThrow(() -> new IllegalArgumentException("Say when the show starts; a calendar needs it."));
         LocalDateTime begins =
                 LocalDateTime.of(day.year(), day.month(), day.day(), start.minutes() / 60, start.minutes() % 60);
-        List<String> lines = new ArrayList<>(List.of("BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//Embrack//Order//EN"));
+        var calendar = new ICalendar();
+        calendar.setProductId("-//Embrack//Order//EN");
         for (Part part : running.parts()) {
-            lines.addAll(List.of(
-                    "BEGIN:VEVENT",
-                    "UID:%s-%d@embrack.invalid"
-                            .formatted(running.show().id(), part.entry().number()),
-                    "DTSTAMP:%sZ".formatted(STAMP.format(begins)),
-                    "DTSTART:" + STAMP.format(at(begins, part.startMicros())),
-                    "DTEND:" + STAMP.format(at(begins, part.endMicros())),
-                    "SUMMARY:" + escaped(part.entry().name().text()),
-                    "DESCRIPTION:" + escaped(description(part)),
-                    "END:VEVENT"));
+            var event = new VEvent();
+            event.setUid("%s-%s-%d@embrack.invalid"
+                    .formatted(edition.rig(), running.show().id(), part.entry().number()));
+            event.setDateTimeStamp(Date.from(edition.changed()));
+            event.setLastModified(Date.from(edition.changed()));
+            event.setSequence(edition.revision());
+            event.setDateStart(local(calendar, new DateStart(at(begins, part.startMicros()))));
+            event.setDateEnd(local(calendar, new DateEnd(at(begins, part.endMicros()))));
+            event.setSummary(part.entry().name().text());
+            event.setDescription(description(part));
+            calendar.addEvent(event);
         }
-        lines.add("END:VCALENDAR");
-        var text = new StringBuilder();
-        lines.forEach(line -> fold(line, text));
-        return text.toString();
+        return Biweekly.write(calendar).go();
     }
 
-    private static LocalDateTime at(LocalDateTime begins, long micros) {
-        return begins.plusSeconds(Math.round(micros / 1_000_000.0));
+    /** A time without a zone: that of the place, wherever the calendar is looked at. */
+    private static <T extends ICalProperty> T local(ICalendar calendar, T time) {
+        calendar.getTimezoneInfo().setFloating(time, true);
+        return time;
+    }
+
+    private static Date at(LocalDateTime begins, long micros) {
+        return Date.from(begins.plusSeconds(Math.round(micros / 1_000_000.0))
+                .atZone(ZoneId.systemDefault())
+                .toInstant());
     }
 
     private static String description(Part part) {
         return part.entry().item().words()
                 + part.key().map(key -> " in " + key).orElse("")
                 + part.pad().map(key -> ", pad in " + key).orElse("");
-    }
-
-    /** Source: RFC 5545, 3.3.11. */
-    private static String escaped(String text) {
-        return text.replace("\\", "\\\\")
-                .replace(";", "\\;")
-                .replace(",", "\\,")
-                .replace("\n", "\\n");
-    }
-
-    /** Lines of at most 75 octets, longer ones broken before a blank. Source: RFC 5545, 3.1. */
-    private static void fold(String line, StringBuilder text) {
-        int octets = 0;
-        for (int i = 0; i < line.length(); i += Character.charCount(line.codePointAt(i))) {
-            String letter = Character.toString(line.codePointAt(i));
-            int more = letter.getBytes(StandardCharsets.UTF_8).length;
-            if (octets + more > FOLD) {
-                text.append("\r\n ");
-                octets = 1;
-            }
-            text.append(letter);
-            octets += more;
-        }
-        text.append("\r\n");
     }
 }

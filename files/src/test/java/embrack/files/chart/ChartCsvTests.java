@@ -62,6 +62,6 @@ class ChartCsvTests {
                 .withMessageContaining("column \"verb\" is missing");
         assertThatExceptionOfType(UnreadableFile.class)
                 .isThrownBy(() -> ChartCsv.read("verb,part\n\"mute,x\n"))
-                .withMessageStartingWith("the file: is not CSV");
+                .withMessageStartingWith("line 2: a cell in quotes is not closed");
     }
 }
