@@ -210,7 +210,8 @@ class FloorBoardJobTests extends AtTheBrowser {
         hand.choose("Down and up", "alternating");
         assertThat(hand.tile(1).locator(".verdict")).hasText("every other");
         assertThat(hand.page.locator(".side .finding .what"))
-                .containsText("The switch alternates: every second press sends the other value, B7 01 00.");
+                .containsText("The switch alternates: every second press sends the other value, CC 1 value "
+                        + "0 on channel 8.");
         assertThat(hand.page.locator(".tale li")).hasCount(2);
         hand.page.locator(".tale li button").last().click();
         assertThat(hand.page.locator("#trial .tape-press")).hasCount(2);

@@ -131,6 +131,7 @@ class TouchTests {
         part.tap();
         assertThat(page.locator("#order .part.chosen")).hasCount(1);
         assertThat(rigs.load(rig).revision()).isEqualTo(1);
+        page.evaluate("scrollTo(0, 0)");
         untilDrawn();
         box = page.locator("#order .part.chosen").boundingBox();
         swipe(box.x + 60, box.y + 10, box.x + 60, box.y - 150);

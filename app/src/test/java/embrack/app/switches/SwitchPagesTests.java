@@ -49,8 +49,9 @@ class SwitchPagesTests {
                 "/switches/gone/1/knob/1",
                 "/switches/vocal-mixer/1/1"
             })
-    void whatIsOnNoBoxLeadsToTheFirstThatIs(String path) throws IOException, InterruptedException {
-        HttpResponse<byte[]> answer = get("/rigs/1" + path);
+    void aLinkToWhatIsOnNoBoxLeadsToTheFirstThatIs(String path) throws IOException, InterruptedException {
+        assertThat(get("/rigs/1" + path).statusCode()).isEqualTo(404);
+        HttpResponse<byte[]> answer = get("/rigs/1" + path, "HX-Request", "true");
         assertThat(answer.statusCode()).isEqualTo(302);
         assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith("/rigs/1/switches");
     }
@@ -128,10 +129,16 @@ class SwitchPagesTests {
     }
 
     private HttpResponse<byte[]> get(String path) throws IOException, InterruptedException {
+        return get(path, "Accept", "*/*");
+    }
+
+    private HttpResponse<byte[]> get(String path, String header, String value)
+            throws IOException, InterruptedException {
         return HttpClient.newHttpClient()
                 .send(
                         HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
                                 .header("Accept", "text/html")
+                                .header(header, value)
                                 .build(),
                         HttpResponse.BodyHandlers.ofByteArray());
     }
