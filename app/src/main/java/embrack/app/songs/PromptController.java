@@ -3,6 +3,7 @@ package embrack.app.songs;
 import embrack.app.frame.Echo;
 import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
+import embrack.app.frame.Shelf;
 import embrack.app.frame.Uploads;
 import embrack.app.store.Because;
 import embrack.app.store.Edited;
@@ -15,6 +16,7 @@ import embrack.core.edit.Refused;
 import embrack.core.plan.Plan;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
+import embrack.core.show.CueMerge;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.switches.Step;
@@ -51,6 +53,7 @@ class PromptController {
     private final RigStore rigs;
     private final SongRoom room;
     private final Uploads uploads;
+    private final Shelf<List<Cue>> arrived = new Shelf<>();
 
     PromptController(RigStore rigs, SongRoom room, Uploads uploads) {
         this.rigs = rigs;
@@ -258,17 +261,40 @@ class PromptController {
             Hand hand,
             @PathVariable SongId song,
             @RequestParam Map<String, String> look,
-            @RequestParam MultipartFile file) {
+            @RequestParam MultipartFile file,
+            Model page) {
         try {
             Plan plan = rigs.load(id).plan();
             Song sung = room.song(id, song);
             List<Cue> cues = uploads.read(
                     file, Uploads.Sort.CSV, "file", bytes -> CueCsv.read(CsvSheet.text(bytes), plan, sung));
-            return edit(id, hand, song, look, 0, new CueEdit.AddCues(song, cues));
+            if (sung.cues().isEmpty()) {
+                return edit(id, hand, song, look, 0, new CueEdit.AddCues(song, cues));
+            }
+            page.addAttribute("arrivedCues", ArrivedCues.of(arrived.put(cues), plan, sung, cues));
+            return room.prompt(
+                    id,
+                    song,
+                    new PromptLook(number(look, "zoom", 0), 0, number(look, "grid", PromptLook.QUARTER), "", "", ""),
+                    Echo.NONE,
+                    page);
         } catch (UnreadableFile e) {
             throw Refused.text(
                     "file", e.problems().stream().limit(5).map(Object::toString).collect(Collectors.joining(" ")));
         }
+    }
+
+    /** Keeps what was read from a list, in the way that was chosen. */
+    @PostMapping("/cues/import/keep")
+    String keep(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @RequestParam Map<String, String> look,
+            @RequestParam(defaultValue = "") String mark,
+            @RequestParam CueMerge.How how) {
+        List<Cue> cues = arrived.find(mark).orElseThrow(() -> new Refused("file", Because.of("no.read-gone")));
+        return edit(id, hand, song, look, 0, new CueEdit.MergeCues(song, cues, how));
     }
 
     @ExceptionHandler

@@ -12,8 +12,10 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.Media;
 import embrack.app.AppTest;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -276,6 +278,35 @@ class SongJobTests {
             page.navigate(rig + "/songs");
             assertThat(page.locator(".songs-table tbody tr")).hasCount(before + 2);
             file.toFile().deleteOnExit();
+        }
+    }
+
+    /** The list is changed elsewhere; what that changes is seen, then one way is chosen, and one undo takes it back. */
+    @Test
+    void aCueListComesBackChanged() throws IOException {
+        try (Stagehand hand = new Stagehand(port)) {
+            hand.importFile(demo);
+            Page page = hand.page;
+            page.navigate(page.url().replace("/gear", "/songs/the-slow-boats"));
+            int pins = page.locator(".pin").count();
+            List<String> lines =
+                    new ArrayList<>(hand.download("^Cues as CSV").lines().toList());
+            lines.replaceAll(line -> line.replace(",", ";").replace("recall:scene-8", "recall:scene-9"));
+            String last = lines.removeLast();
+            lines.add(last.replaceFirst("^\\d+", ""));
+            page.getByLabel("Cue list as CSV")
+                    .setInputFiles(Files.write(Files.createTempFile("cues", ".csv"), lines, StandardCharsets.UTF_16));
+            hand.click("Read CSV");
+            assertThat(page.locator("#arrived .button").nth(0)).hasText("Update: change 2, add 1");
+            assertThat(page.locator("#arrived .button").nth(1)).hasText("Replace: change 2, add 1, take out 1");
+            assertThat(page.locator("#arrived .remarks").first()).containsText("recall Scene 9");
+            assertThat(page.locator(".pin")).hasCount(pins);
+            page.locator("#arrived .button").nth(1).click();
+            assertThat(page.locator(".pin[aria-label*='Scene 9']")).hasCount(2);
+            assertThat(page.locator(".pin")).hasCount(pins);
+            page.keyboard().press("Control+z");
+            assertThat(page.locator(".pin[aria-label*='Scene 9']")).hasCount(0);
+            assertThat(hand.scriptErrors()).isEmpty();
         }
     }
 }

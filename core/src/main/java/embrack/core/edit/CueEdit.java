@@ -7,6 +7,7 @@ import embrack.core.plan.Plan;
 import embrack.core.show.Anchor;
 import embrack.core.show.Capture;
 import embrack.core.show.Cue;
+import embrack.core.show.CueMerge;
 import embrack.core.show.Form;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
@@ -79,6 +80,27 @@ public sealed interface CueEdit extends Edit {
         @Override
         public Phrase summary(Plan before) {
             return Say.of("add-cues").with("count", cues.size()).with("song", SongEdit.titleOf(before, song));
+        }
+    }
+
+    /** Takes the cues of a list in. */
+    record MergeCues(SongId song, List<Cue> cues, CueMerge.How how) implements CueEdit {
+
+        public MergeCues {
+            cues = List.copyOf(cues);
+        }
+
+        @Override
+        public Plan apply(Plan plan) {
+            Song before = SongEdit.find(plan, song);
+            return with(
+                    plan,
+                    Refused.at("cues", () -> CueMerge.of(before, cues, how)).song());
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("merge-cues").with("count", cues.size()).with("song", SongEdit.titleOf(before, song));
         }
     }
 

@@ -40,6 +40,9 @@ public final class CueCsv {
     private static final List<String> COLUMNS = List.of(
             "cue", "bar", "beat", "at", "clock", "device", "action", "words", "wait ms", "early", "leaves off", "name");
     private static final Pattern PRESS = Pattern.compile("press:(\\d{1,3}):(\\d{1,3})");
+    /** From here on cues of lists count that have no number: more than any song has. */
+    private static final int UNNUMBERED = 10_000_000;
+
     private static final String SEND = "send:";
     private static final int MOST_PROBLEMS = 200;
 
@@ -137,7 +140,8 @@ public final class CueCsv {
         String key = line.cell("cue").isEmpty() ? "line " + line.number() : line.cell("cue");
         Optional<TapeLabel> tape =
                 line.cell("name").isEmpty() ? Optional.empty() : Optional.of(TapeLabel.parse(line.cell("name")));
-        Cue cue = cues.getOrDefault(key, new Cue(cues.size() + 1, at, List.of()));
+        int number = key.matches("[1-9]\\d{0,6}") ? Integer.parseInt(key) : UNNUMBERED + cues.size();
+        Cue cue = cues.getOrDefault(key, new Cue(number, at, List.of()));
         String action = line.cell("action");
         Matcher press = PRESS.matcher(action);
         if (press.matches()) {
