@@ -81,12 +81,18 @@ final class Stagehand implements AutoCloseable {
         field.fill(text);
         page.waitForResponse(response -> response.request().method().equals("POST"), () -> field.press("Enter"));
         page.waitForLoadState();
+        untilAtWork();
+    }
+
+    /** Waits until what was answered is on the page: a click while it is put there hits nothing. */
+    private void untilAtWork() {
+        assertThat(page.locator(".htmx-request:not(.ways-out), .htmx-swapping, .htmx-settling, .htmx-added"))
+                .hasCount(0);
     }
 
     /** Chooses from a list, once what was there before has gone and what came is at work. */
     void choose(String label, String option) {
-        assertThat(page.locator(".htmx-request:not(.ways-out), .htmx-swapping, .htmx-settling, .htmx-added"))
-                .hasCount(0);
+        untilAtWork();
         Locator list = page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
         for (int i = 0;
                 i < Browsers.PATIENCE / 50
