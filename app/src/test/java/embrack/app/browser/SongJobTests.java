@@ -301,6 +301,13 @@ class SongJobTests {
             assertThat(page.locator("#arrived .button").nth(1)).hasText("Replace: change 2, add 1, take out 1");
             assertThat(page.locator("#arrived .remarks").first()).containsText("recall Scene 9");
             assertThat(page.locator(".pin")).hasCount(pins);
+            page.locator("#arrived [name=mark]").nth(2).evaluate("field => { field.value = 'gone'; }");
+            page.locator("#arrived .button").nth(2).click();
+            assertThat(page.locator(".file-links .problem"))
+                    .hasText("What was read is not at hand any more; choose " + "the file again.");
+            page.getByLabel("Cue list as CSV")
+                    .setInputFiles(Files.write(Files.createTempFile("cues", ".csv"), lines, StandardCharsets.UTF_8));
+            hand.click("Read CSV");
             page.locator("#arrived .button").nth(1).click();
             assertThat(page.locator(".pin[aria-label*='Scene 9']")).hasCount(2);
             assertThat(page.locator(".pin")).hasCount(pins);
