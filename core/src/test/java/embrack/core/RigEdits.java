@@ -35,12 +35,15 @@ public final class RigEdits {
     }
 
     private static Edit edit(Plan plan, Random random) {
+        if (plan.rig().devices().isEmpty()) {
+            return add(random);
+        }
         Device device = of(plan.rig().devices(), random);
         List<Setting> settings = plan.rig().model(device.id()).settings();
         return switch (random.nextInt(plan.rig().links().isEmpty() ? 4 : 9)) {
             case 0 -> new GearEdit.RenameDevice(device.id(), "Box " + random.nextInt(1_000));
             case 1 -> new GearEdit.RemoveDevice(device.id(), true);
-            case 2 -> new GearEdit.AddDevice("New " + random.nextInt(1_000), of(Library.all(), random));
+            case 2 -> add(random);
             case 3 -> new WiringEdit.Stand(device.id(), of(List.of(Area.values()), random));
             case 4 -> {
                 Link link = of(plan.rig().links(), random);
@@ -56,6 +59,10 @@ public final class RigEdits {
                         ? new GearEdit.RenameRig("Rig " + random.nextInt(100))
                         : setting(device, of(settings, random), random);
         };
+    }
+
+    private static Edit add(Random random) {
+        return new GearEdit.AddDevice("New " + random.nextInt(1_000), of(Library.all(), random));
     }
 
     private static Edit setting(Device device, Setting setting, Random random) {
