@@ -22,7 +22,7 @@ function listen() {
 async function refresh() {
   const room = document.querySelector("[data-revision]");
   if (!room || Number(room.dataset.revision) >= told || dragging.isActive() || isEditing()) return;
-  const answer = await fetch(location.href, { headers: { Accept: "text/html" } });
+  const answer = await fetch(location.href, { headers: { Accept: "text/html", "Embrack-By-Itself": "changes" } });
   if (!answer.ok || isEditing() || dragging.isActive() || !room.isConnected) return;
   const fresh = new DOMParser().parseFromString(await answer.text(), "text/html");
   if (isEditing() || dragging.isActive() || !room.isConnected) return;

@@ -11,3 +11,5 @@ import "./prompt.js";
 import "./capture.js";
 import "./drawn.js";
 import "./copy.js";
+import "./focus.js";
+import "./news.js";

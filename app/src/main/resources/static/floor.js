@@ -1,6 +1,6 @@
 // The floor plan by hand: moving about it, what several switches are taken from and put to, the search.
 // No rule of the job is here.
-import { byId } from "./page.js";
+import { byId, toChosen } from "./page.js";
 
 // The floor plan: moving about it, and what several switches are taken from and put to.
 const tiles = () => [...document.querySelectorAll("#board .tile")];
@@ -70,7 +70,7 @@ function offerFirst() {
   const list = byId("offers");
   if (!takeFirst || !field || !list || list.dataset.find !== field.value) return;
   takeFirst = false;
-  field.blur();
+  toChosen(field);
   list.querySelector("button")?.click();
 }
 document.addEventListener(
@@ -91,5 +91,5 @@ document.addEventListener(
 document.addEventListener("htmx:afterSettle", offerFirst);
 // After the tape is written, the keys are for the floor plan again.
 document.addEventListener("keydown", (event) => {
-  if (event.key === "Enter" && event.target.id === "switch-name") setTimeout(() => event.target.blur());
+  if (event.key === "Enter" && event.target.id === "switch-name") setTimeout(() => toChosen(event.target));
 });

@@ -27,6 +27,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 public class Said extends OncePerRequestFilter {
 
     private static final String COOKIE = "said";
+    private static final String BY_ITSELF = "Embrack-By-Itself";
     private static final int MAX_LENGTH = 1_500;
     private static final Duration KEPT = Duration.ofSeconds(30);
 
@@ -52,8 +53,12 @@ public class Said extends OncePerRequestFilter {
         chain.doFilter(request, response);
     }
 
-    /** Whether a whole page is asked for, not a style sheet or a stream. */
+    /** Whether a whole page is asked for, not a style sheet, a stream or what a page fetches by itself. */
     private static boolean isPage(HttpServletRequest request) {
+        return request.getHeader(BY_ITSELF) == null && isRead(request);
+    }
+
+    private static boolean isRead(HttpServletRequest request) {
         return String.valueOf(request.getHeader(HttpHeaders.ACCEPT)).contains("text/html")
                 || request.getHeader("HX-Request") != null;
     }

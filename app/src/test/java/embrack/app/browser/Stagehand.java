@@ -85,7 +85,7 @@ final class Stagehand implements AutoCloseable {
     }
 
     /** Waits until what was answered is on the page: a click while it is put there hits nothing. */
-    private void untilAtWork() {
+    void untilAtWork() {
         assertThat(page.locator(".htmx-request:not(.ways-out), .htmx-swapping, .htmx-settling, .htmx-added"))
                 .hasCount(0);
     }
