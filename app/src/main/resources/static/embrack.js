@@ -13,3 +13,4 @@ import "./drawn.js";
 import "./copy.js";
 import "./focus.js";
 import "./news.js";
+import "./sideways.js";

@@ -81,7 +81,7 @@ document.addEventListener("keydown", (event) => {
       event.key !== "t" &&
       event.key !== "[" &&
       event.key !== "]") ||
-      event.target.closest("summary, [role=region]"))
+      event.target.closest("summary, .sideways, [role=region]"))
   )
     return;
   if (/^\d$/.test(event.key) ? press(event.key === "0" ? "10" : event.key) : keys[event.key]) {

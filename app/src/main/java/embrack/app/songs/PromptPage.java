@@ -64,7 +64,7 @@ record PromptPage(
     private static final int COLUMN = 99;
     private static final int HEAD = 14;
     private static final int WHOLE = 426;
-    private static final int LABEL = 22;
+    private static final int LABEL = 26;
     private static final int LABEL_ROOM = 11;
     private static final int LINE_ROOM = 26;
     /** A label that would lie farther from its moment than this is left out; its mark stays. */
@@ -356,7 +356,7 @@ record PromptPage(
                 }
                 Map<String, List<String>> words = words(cue);
                 words.forEach((device, does) -> byDevice.computeIfAbsent(device, d -> new ArrayList<>())
-                        .add(pin(cue, columns.getOrDefault(device, GUTTER + SECTION), y(micros), does)));
+                        .add(pin(cue, device, columns.getOrDefault(device, GUTTER + SECTION), y(micros), does)));
             }
             List<Pin> pins = new ArrayList<>();
             byDevice.values().forEach(column -> pins.addAll(spread(column)));
@@ -386,8 +386,9 @@ record PromptPage(
             return words;
         }
 
-        private Pin pin(Cue cue, int x, int at, List<String> does) {
+        private Pin pin(Cue cue, String device, int x, int at, List<String> does) {
             String whole = String.join(", ", does);
+            String who = device.equals(FEET) ? "" : name(device) + ": ";
             String brief = cue.name()
                     .map(Object::toString)
                     .orElse(does.size() > 1 ? brief(does.getFirst()) + " +" + (does.size() - 1) : brief(whole));
@@ -398,7 +399,7 @@ record PromptPage(
                     at,
                     at,
                     clipped(brief, LABEL_ROOM),
-                    whole,
+                    cue.name().map(given -> given + ", ").orElse("") + who + whole,
                     tone,
                     look.cue() == cue.number(),
                     path + look.withCue(cue.number()).query(),

@@ -28,51 +28,67 @@ class LookTests {
     @LocalServerPort
     private int port;
 
+    /** At the widths of the trade: a laptop, one whose windows share it, one enlarged to 200 %. */
     @ParameterizedTest
     @EnumSource(
             value = ColorScheme.class,
             names = {"LIGHT", "DARK"})
-    void everyPageIsAccessible(ColorScheme scheme) throws IOException {
-        try (Stagehand hand = new Stagehand(port, 1280, 800, scheme)) {
+    void everyPageIsAccessible(ColorScheme ground) throws IOException {
+        try (Stagehand hand = new Stagehand(port, 1280, 800, ground)) {
             List<String> wrong = new ArrayList<>();
             for (String path : Pages.ALL) {
                 hand.page.navigate(path);
                 hand.page.evaluate(axe());
-                Object found = hand.page.evaluate("""
-                        stage => axe.run({runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
-                          rules: {'color-contrast-enhanced': {enabled: stage}}}).then(r => ({ran: r.passes.length,
-                          wrong: r.violations.map(v => v.id + ': ' + v.nodes
-                              .map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? ''))
-                              .slice(0, 3).join('; '))}))""", scheme == ColorScheme.DARK);
-                assertThat(found).isInstanceOf(Map.class);
-                Map<?, ?> result = (Map<?, ?>) found;
-                assertThat((Integer) result.get("ran")).isGreaterThan(5);
-                ((List<?>) result.get("wrong")).forEach(each -> wrong.add(path + " " + each));
+                for (int width : List.of(640, 1024, 1280)) {
+                    hand.page.setViewportSize(width, 800);
+                    hand.untilDrawn();
+                    Map<?, ?> result = (Map<?, ?>) hand.page.evaluate("""
+                            stage => axe.run({resultTypes: ['violations'], rules: {'target-size': {enabled: true},
+                              'color-contrast-enhanced': {enabled: stage}}}).then(r => ({ran: r.passes.length,
+                              wrong: r.violations.map(v => v.id + ': ' + v.nodes
+                                  .map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? ''))
+                                  .slice(0, 3).join('; '))}))""", ground == ColorScheme.DARK);
+                    assertThat((Integer) result.get("ran")).isGreaterThan(5);
+                    ((List<?>) result.get("wrong")).forEach(each -> wrong.add(path + " " + width + " " + each));
+                }
             }
             assertThat(wrong).isEmpty();
         }
     }
 
+    /**
+     * Nothing but tables and drawings goes on sideways, down to 320 px (WCAG 2.2, 1.4.10); no text is small; what is
+     * worked by hand is at least 24 px (2.5.8). Lines, plugs and parts of a drawing stand in a list or table as well.
+     */
     @Test
-    void nothingIsCutAndNothingIsSmallAtTheSizesOfTheTrade() {
-        for (int[] size : new int[][] {{1280, 800}, {820, 1180}}) {
-            try (Stagehand hand = new Stagehand(port, size[0], size[1], ColorScheme.DARK)) {
-                for (String path : Pages.ALL) {
-                    hand.page.navigate(path);
-                    assertThat(hand.page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
-                            .as(path + " at " + size[0])
-                            .isEqualTo(true);
-                    assertThat(hand.page.evaluate("""
-                            [...document.querySelectorAll('body *:not(.rail small)')].filter(
-                              e => e.checkVisibility() && [...e.childNodes]
-                              .some(n => n.nodeType === 3 && n.data.trim())
-                              && parseFloat(getComputedStyle(e).fontSize) < 14)
-                              .map(e => e.outerHTML.slice(0, 80))"""))
-                            .as("text under 14 px on " + path)
-                            .isEqualTo(List.of());
+    void nothingIsCutAndNothingIsSmall() {
+        try (Stagehand hand = new Stagehand(port, 1280, 1180, ColorScheme.DARK)) {
+            List<String> wrong = new ArrayList<>();
+            for (String path : Pages.ALL) {
+                hand.page.navigate(path);
+                for (int width : List.of(320, 640, 820, 1280)) {
+                    hand.page.setViewportSize(width, 1180);
+                    hand.untilDrawn();
+                    ((List<?>) hand.page.evaluate("""
+                            () => {
+                              const name = e => e.outerHTML.slice(0, 90);
+                              const seen = [...document.querySelectorAll('body *')].filter(e => e.checkVisibility());
+                              const small = seen.filter(e => !e.matches('.rail small')
+                                && [...e.childNodes].some(n => n.nodeType === 3 && n.data.trim())
+                                && parseFloat(getComputedStyle(e).fontSize) < 14);
+                              const reached = e => (e.closest('label') ?? (e.matches('.tick-box') ? e.closest('li, tr') : e))
+                                .getBoundingClientRect();
+                              const isIn = e => e.matches('.sr-only, svg a:not(.pin), input[type=hidden]');
+                              const tiny = seen.filter(e => e.matches('a[href], button, input, select, textarea, summary')
+                                && !isIn(e) && !(getComputedStyle(e).display === 'inline' && reached(e).height >= 24)
+                                && Math.min(reached(e).width, reached(e).height) < 24);
+                              const wide = document.documentElement.scrollWidth > innerWidth ? ['is wide'] : [];
+                              return [...wide, ...small.map(e => 'small ' + name(e)), ...tiny.map(e => 'tiny ' + name(e))];
+                            }""")).forEach(each -> wrong.add(path + " " + width + " " + each));
                 }
-                assertThat(hand.scriptErrors()).isEmpty();
             }
+            assertThat(wrong).isEmpty();
+            assertThat(hand.scriptErrors()).isEmpty();
         }
     }
 

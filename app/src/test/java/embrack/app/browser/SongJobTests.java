@@ -264,7 +264,7 @@ class SongJobTests {
             assertThat(page.locator(".block-name").filter(new Locator.FilterOptions().setHasText("Bridge")))
                     .hasCount(1);
             assertThat(page.locator(".pin[aria-label*='recall Scene 12']"))
-                    .hasAttribute("aria-label", "start of Refrain 3 recall Scene 12");
+                    .hasAttribute("aria-label", "start of Refrain 3 Lantern desk: recall Scene 12");
             page.navigate(rig + "/songs");
             page.getByLabel("MIDI file")
                     .setInputFiles(Files.write(

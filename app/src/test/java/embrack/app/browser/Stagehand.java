@@ -90,6 +90,11 @@ final class Stagehand implements AutoCloseable {
                 .hasCount(0);
     }
 
+    /** Waits until the page was drawn at its new size, and what measures itself has done so. */
+    void untilDrawn() {
+        page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
+    }
+
     /** Chooses from a list, once what was there before has gone and what came is at work. */
     void choose(String label, String option) {
         untilAtWork();
