@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 
-/** Makes PDF files of sheets and cards, with templates of their own and nothing from outside. */
+/** Makes PDF files of sheets and cards, with templates of their own and nothing from outside, tagged for those who do not see them. */
 @Component
 class SheetPdf {
 
@@ -64,6 +64,7 @@ class SheetPdf {
         font(builder, "atkinson-hyperlegible-next-400", "Next", 400);
         font(builder, "atkinson-hyperlegible-next-700", "Next", 700);
         font(builder, "atkinson-hyperlegible-mono-400", "Mono", 400);
+        builder.usePdfUaAccessibility(true);
         builder.toStream(out);
         try {
             builder.run();

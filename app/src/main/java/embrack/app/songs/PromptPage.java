@@ -41,6 +41,7 @@ record PromptPage(
         List<Column> columns,
         List<Pin> pins,
         List<Cut> cuts,
+        List<Piece> pieces,
         List<AutoPin> automatic,
         Optional<Then> then,
         Look look) {
@@ -68,7 +69,7 @@ record PromptPage(
     private static final int LABEL_ROOM = 11;
     private static final int LINE_ROOM = 26;
     /** A label that would lie farther from its moment than this is left out; its mark stays. */
-    private static final int FARTHEST = 3 * LABEL;
+    private static final int FARTHEST = 66;
 
     private static final String FEET = "feet";
     private static final int TALLEST = 60_000;
@@ -84,6 +85,9 @@ record PromptPage(
 
     /** Where tempo or metre changes. */
     record Change(int y, String words) {}
+
+    /** What is not torn apart on paper: a section, or as many bars of a long one as fit on a page. */
+    record Piece(int y, int height) {}
 
     /** A device. */
     record Column(int x, String name, String words, String device) {}
@@ -198,6 +202,7 @@ record PromptPage(
                     drawn,
                     pins,
                     cuts(),
+                    pieces(bottom + HEAD, width),
                     automatic(),
                     then(),
                     new Look(zooms(), grids(), look.grid(), look.cue()));
@@ -345,6 +350,26 @@ record PromptPage(
                 cuts.add(new Cut(y(song.endMicros()), y(form.lengthMicros()) - y(song.endMicros()), "trimmed away"));
             }
             return cuts;
+        }
+
+        /** Cut a little above each moment, so that labels there are whole; {@code page} is the most that one may be. */
+        private List<Piece> pieces(int bottom, int page) {
+            List<Integer> cuts = new ArrayList<>(List.of(0));
+            for (int i = 0; i < form.sections().size(); i++) {
+                int end = i + 1 < form.sections().size() ? y(form.startMicros(i + 1)) - HEAD : bottom;
+                for (int bar = form.firstBar(i) + 1; bar <= form.lastBar(i); bar++) {
+                    int next = bar == form.lastBar(i) ? end : y(tempoMap.micros(Position.bar(bar + 1))) - HEAD;
+                    if (next - cuts.getLast() > page) {
+                        cuts.add(y(tempoMap.micros(Position.bar(bar))) - HEAD);
+                    }
+                }
+                cuts.add(end);
+            }
+            List<Piece> pieces = new ArrayList<>();
+            for (int i = 1; i < cuts.size(); i++) {
+                pieces.add(new Piece(cuts.get(i - 1), cuts.get(i) - cuts.get(i - 1)));
+            }
+            return pieces;
         }
 
         private List<Pin> pins(Map<String, Integer> columns) {

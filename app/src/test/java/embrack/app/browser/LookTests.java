@@ -70,21 +70,21 @@ class LookTests {
                     hand.page.setViewportSize(width, 1180);
                     hand.untilDrawn();
                     ((List<?>) hand.page.evaluate("""
-                            () => {
-                              const name = e => e.outerHTML.slice(0, 90);
-                              const seen = [...document.querySelectorAll('body *')].filter(e => e.checkVisibility());
-                              const small = seen.filter(e => !e.matches('.rail small')
-                                && [...e.childNodes].some(n => n.nodeType === 3 && n.data.trim())
-                                && parseFloat(getComputedStyle(e).fontSize) < 14);
-                              const reached = e => (e.closest('label') ?? (e.matches('.tick-box') ? e.closest('li, tr') : e))
-                                .getBoundingClientRect();
-                              const isIn = e => e.matches('.sr-only, svg a:not(.pin), input[type=hidden]');
-                              const tiny = seen.filter(e => e.matches('a[href], button, input, select, textarea, summary')
-                                && !isIn(e) && !(getComputedStyle(e).display === 'inline' && reached(e).height >= 24)
-                                && Math.min(reached(e).width, reached(e).height) < 24);
-                              const wide = document.documentElement.scrollWidth > innerWidth ? ['is wide'] : [];
-                              return [...wide, ...small.map(e => 'small ' + name(e)), ...tiny.map(e => 'tiny ' + name(e))];
-                            }""")).forEach(each -> wrong.add(path + " " + width + " " + each));
+                    () => {
+                      const name = e => e.outerHTML.slice(0, 90);
+                      const seen = [...document.querySelectorAll('body *')].filter(e => e.checkVisibility());
+                      const small = seen.filter(e => !e.matches('.rail small')
+                        && [...e.childNodes].some(n => n.nodeType === 3 && n.data.trim())
+                        && parseFloat(getComputedStyle(e).fontSize) < 14);
+                      const reached = e => (e.closest('label') ?? (e.matches('.tick-box') ? e.closest('li, tr') : e))
+                        .getBoundingClientRect();
+                      const isIn = e => e.matches('.sr-only, svg a:not(.pin), input[type=hidden]');
+                      const tiny = seen.filter(e => e.matches('a[href], button, input, select, textarea, summary')
+                        && !isIn(e) && !(getComputedStyle(e).display === 'inline' && reached(e).height >= 24)
+                        && Math.min(reached(e).width, reached(e).height) < 24);
+                      const wide = document.documentElement.scrollWidth > innerWidth ? ['is wide'] : [];
+                      return [...wide, ...small.map(e => 'small ' + name(e)), ...tiny.map(e => 'tiny ' + name(e))];
+                    }""")).forEach(each -> wrong.add(path + " " + width + " " + each));
                 }
             }
             assertThat(wrong).isEmpty();

@@ -48,9 +48,9 @@ class PromptPageTests {
                 .sorted(Comparator.comparingInt(PromptPage.Pin::y))
                 .toList();
         for (int i = 0; i + 1 < labelled.size(); i++) {
-            assertThat(labelled.get(i + 1).y() - labelled.get(i).y()).isGreaterThanOrEqualTo(22);
+            assertThat(labelled.get(i + 1).y() - labelled.get(i).y()).isGreaterThanOrEqualTo(26);
         }
-        assertThat(labelled).allMatch(pin -> pin.y() - pin.at() <= 66 && pin.y() >= pin.at() - 11);
+        assertThat(labelled).allMatch(pin -> pin.y() - pin.at() <= 66 && pin.y() >= pin.at() - 13);
         assertThat(page.pins()).hasSize(64);
         assertThat(labelled.size()).isGreaterThan(zoom == 6 ? 63 : 15);
         assertThat(page.size().height())

@@ -88,6 +88,11 @@ class SwitchPagesTests {
             assertThat(Math.round(document.getPage(0).getMediaBox().getWidth())).isEqualTo(width);
             assertThat(Math.round(document.getPage(0).getMediaBox().getHeight()))
                     .isEqualTo(height);
+            assertThat(document.getDocumentInformation().getTitle()).endsWith("Quay rig");
+            assertThat(document.getDocumentCatalog().getLanguage()).isEqualTo("en");
+            assertThat(document.getDocumentCatalog().getMarkInfo().isMarked()).isTrue();
+            assertThat(document.getDocumentCatalog().getStructureTreeRoot().getKids())
+                    .isNotEmpty();
             String text = new PDFTextStripper().getText(document);
             assertThat(text)
                     .contains("Quay rig, revision 1")
