@@ -17,7 +17,10 @@ import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 
-/** Makes PDF files of sheets and cards, with templates of their own and nothing from outside, tagged for those who do not see them. */
+/**
+ * Makes PDF files of sheets and cards, with templates of their own and nothing from outside; tagged for those who do
+ * not see them.
+ */
 @Component
 class SheetPdf {
 
