@@ -67,11 +67,11 @@ class UploadTests {
     @CsvSource(
             delimiter = '|',
             value = {
-                "/rigs/import | 17 | 422 | This file has 17.0 MB; a plan has at most 8 MB.",
-                "/rigs/import | 60 | 422 | This file has 60.0 MB; a plan has at most 8 MB.",
-                "/model-files | 17 | 422 | This file has 17.0 MB; a model has at most 8 MB.",
+                "/rigs/import | 17 | 422 | This file has 17.0 MB; a plan has at most 16 MB.",
+                "/rigs/import | 60 | 422 | This file has 60.0 MB; a plan has at most 16 MB.",
+                "/model-files | 17 | 422 | This file has 17.0 MB; a model has at most 16 MB.",
                 "/rigs/{id}/songs/import | 17 | 422 | This file has 17.0 MB; a MIDI file has at most 16 MB.",
-                "/rigs/import | 70 | 413 | A MIDI file has at most 16 MB, a plan or a model 8 MB, a CSV file "
+                "/rigs/import | 70 | 413 | A MIDI file, a plan or a model has at most 16 MB, a CSV file "
                         + "4 MB, a text 1 MB.",
                 "/rigs/import | 0 | 422 | Choose a plan first."
             })

@@ -25,6 +25,10 @@ import embrack.core.show.SongId;
 import embrack.core.show.When;
 import embrack.core.show.text.SongReading;
 import embrack.core.switches.Step;
+import embrack.files.plan.PlanFile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -54,6 +58,15 @@ final class ShowRig {
             """).form().orElseThrow();
 
     private ShowRig() {}
+
+    /** Writes plans of as many songs as each argument says into the folder that the last one names. */
+    public static void main(String[] arguments) throws IOException {
+        Path folder = Files.createDirectories(Path.of(arguments[arguments.length - 1]));
+        for (int i = 0; i < arguments.length - 1; i++) {
+            Files.writeString(
+                    folder.resolve(arguments[i] + "-songs.json"), PlanFile.write(of(Integer.parseInt(arguments[i]))));
+        }
+    }
 
     static Plan of(int songs) {
         Plan plan = rig();

@@ -24,7 +24,7 @@ class UploadLimit extends OncePerRequestFilter {
     static final long MAX_TEXT = 1L << 20;
 
     static final String WORDS =
-            "Nothing was read or changed. A MIDI file has at most 16 MB, a plan or a model 8 MB, a CSV file "
+            "Nothing was read or changed. A MIDI file, a plan or a model has at most 16 MB, a CSV file "
                     + "4 MB, a text 1 MB.";
 
     @Override

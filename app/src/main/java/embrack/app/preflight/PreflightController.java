@@ -47,11 +47,17 @@ class PreflightController {
 
     @OfPlanAlone
     @GetMapping("/preflight")
-    String preflight(@PathVariable RigId id, Model page) {
+    String preflight(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "1") int finding,
+            @RequestParam(defaultValue = "1") int row,
+            @RequestParam(defaultValue = "1") int song,
+            Model page) {
         StoredRig stored = rigs.load(id);
         Report report = reports.of(stored);
         page.addAttribute("frame", Frame.of(stored, report, Room.PREFLIGHT, "/preflight"))
-                .addAttribute("preflight", PreflightPage.of(report, "/rigs/" + id));
+                .addAttribute(
+                        "preflight", PreflightPage.of(report, new PreflightPage.At(finding, row, song), "/rigs/" + id));
         return "preflight/preflight";
     }
 

@@ -3,6 +3,7 @@ package embrack.app.preflight;
 import embrack.app.frame.FindingView;
 import embrack.app.frame.Mark;
 import embrack.app.frame.Spoken;
+import embrack.app.frame.Stretch;
 import embrack.core.check.Report;
 import embrack.core.midi.Wire;
 import embrack.core.name.Words;
@@ -21,14 +22,21 @@ import java.util.TreeMap;
 
 /** All that the preflight room shows. */
 record PreflightPage(
-        List<FindingView> findings,
+        Stretch<FindingView> findings,
         String states,
         List<SafeRow> safety,
         Matrix matrix,
+        Stretch<Matrix.Row> rows,
         List<ProofRow> proofs,
         List<ControlRow> controls,
-        List<SongRow> songs,
+        Stretch<SongRow> songs,
         String run) {
+
+    /** As many rows as a page shows of a list at once. */
+    private static final int MOST = 60;
+
+    /** Which finding, row of the matrix and song is to be seen, each from 1. */
+    record At(int finding, int row, int song) {}
 
     /** A switch that makes safe or stops all, and what is proven of it. */
     record SafeRow(String label, String href, String says, Mark mark) {}
@@ -53,14 +61,20 @@ record PreflightPage(
     /** How many cues have one verdict. */
     record Tally(Mark mark, int cues) {}
 
-    static PreflightPage of(Report report, String path) {
+    static PreflightPage of(Report report, At at, String path) {
+        Matrix matrix = Matrix.of(report, path);
         return new PreflightPage(
-                FindingView.all(report.findings().stream(), report.plan()),
+                Stretch.of(
+                        FindingView.all(report.findings().stream(), report.plan()),
+                        at.finding(),
+                        MOST,
+                        path + "/preflight?finding="),
                 states(report),
                 report.safety().stream()
                         .map(safe -> safe(report.plan(), safe, path))
                         .toList(),
-                Matrix.of(report, path),
+                matrix,
+                Stretch.of(matrix.rows(), at.row(), MOST, path + "/preflight?row="),
                 report.proofs().stream()
                         .map(proof -> row(report.plan(), proof, path))
                         .toList(),
@@ -77,10 +91,14 @@ record PreflightPage(
                                         .toList(),
                                 Mark.of(proof.verdict())))
                         .toList(),
-                report.book().songs().stream()
-                        .filter(song -> !song.cues().isEmpty())
-                        .map(song -> row(song, path))
-                        .toList(),
+                Stretch.of(
+                        report.book().songs().stream()
+                                .filter(song -> !song.cues().isEmpty())
+                                .map(song -> row(song, path))
+                                .toList(),
+                        at.song(),
+                        MOST,
+                        path + "/preflight?song="),
                 report.book().songs().isEmpty()
                         ? ""
                         : ("The show was run in its order, and again with %s: songs left out, sections played "

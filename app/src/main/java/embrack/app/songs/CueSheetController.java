@@ -1,6 +1,7 @@
 package embrack.app.songs;
 
 import embrack.app.frame.Echo;
+import embrack.app.frame.Stretch;
 import embrack.app.store.RigId;
 import embrack.core.check.Report;
 import embrack.core.plan.Plan;
@@ -22,6 +23,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class CueSheetController {
 
+    /** As many songs as a page shows at once: more than an evening has. */
+    private static final int MOST = 30;
+
     private final SongRoom room;
 
     CueSheetController(SongRoom room) {
@@ -36,6 +40,7 @@ class CueSheetController {
             @PathVariable RigId id,
             @RequestParam(defaultValue = "") String device,
             @RequestParam(defaultValue = "") String song,
+            @RequestParam(defaultValue = "1") int at,
             Model page) {
         Report report = room.enter(id, "/cues?device=%s&song=%s".formatted(device, song), Echo.NONE, page);
         Plan plan = report.plan();
@@ -48,11 +53,18 @@ class CueSheetController {
                 .findFirst()
                 .map(List::of)
                 .orElseGet(() -> tonight(plan));
-        List<CueSheet> sheets = songs.stream()
-                .map(s -> CueSheet.of(report, s, only))
-                .filter(sheet -> only.isEmpty() || !sheet.rows().isEmpty())
-                .toList();
+        Stretch<Song> stretch = Stretch.of(
+                songs.stream()
+                        .filter(s -> only.isEmpty()
+                                || !CueSheet.of(report, s, only).rows().isEmpty())
+                        .toList(),
+                at,
+                MOST,
+                "/rigs/%s/cues?device=%s&song=%s&at=".formatted(id, device, song));
+        List<CueSheet> sheets =
+                stretch.rows().stream().map(s -> CueSheet.of(report, s, only)).toList();
         page.addAttribute("sheets", sheets)
+                .addAttribute("stretch", stretch)
                 .addAttribute("devices", devices(plan, only))
                 .addAttribute("songs", songs(plan, song))
                 .addAttribute("device", device)

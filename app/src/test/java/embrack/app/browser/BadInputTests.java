@@ -133,7 +133,7 @@ class BadInputTests extends AtTheBrowser {
                 .getBytes(StandardCharsets.UTF_8));
         assertThat(hand.page.locator(".problems")).containsText("written by a newer Embrack");
         hand.importFile(new byte[20 << 20]);
-        assertThat(hand.page.locator(".problem")).containsText("This file has 20.0 MB; a plan has at most 8 MB.");
+        assertThat(hand.page.locator(".problem")).containsText("This file has 20.0 MB; a plan has at most 16 MB.");
     }
 
     @Test

@@ -6,18 +6,25 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** The whole job: from an empty page to a printed sheet that is proven right, and every way of breaking it. */
 class MuteBoardJobTests extends AtTheBrowser {
 
     private static final List<String> ALL_EXACT = List.of("exact", "exact", "exact", "exact");
 
-    @Test
-    void fromAnEmptyPageToAProvenSheet() {
+    /** At a laptop, at one enlarged to 200 %, and by a finger alone on a tablet. */
+    @ParameterizedTest
+    @CsvSource({"1280, 800, false", "640, 400, false", "820, 1180, true"})
+    void fromAnEmptyPageToAProvenSheet(int width, int height, boolean byFinger) {
+        hand.close();
+        hand = new Stagehand(port, width, height, ColorScheme.LIGHT, byFinger);
         planTheRig();
         planTheSwitches();
 
@@ -64,7 +71,7 @@ class MuteBoardJobTests extends AtTheBrowser {
                 .hasText("Vocal mixer MIDI IN already holds the link from Voice board MIDI OUT to"
                         + " Vocal mixer MIDI IN. It takes one; pull that one first.");
         hand.go("Gear");
-        hand.page.getByText("Spare board").click();
+        hand.hit(hand.page.getByText("Spare board"));
         hand.click("Remove Spare board");
         assertThat(hand.page.locator(".boxes li")).hasCount(2);
     }
@@ -86,7 +93,7 @@ class MuteBoardJobTests extends AtTheBrowser {
     }
 
     private void pressAndLook() {
-        hand.tile(2).getByRole(AriaRole.BUTTON).click();
+        hand.hit(hand.tile(2).getByRole(AriaRole.BUTTON));
         assertThat(hand.strip("Vocal mixer", "Vocal reverb return")).hasAttribute("data-state", "muted");
         assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "open");
         Locator tape = hand.page.locator(".tape-press").first();
@@ -95,26 +102,26 @@ class MuteBoardJobTests extends AtTheBrowser {
                 .containsText(Pattern.compile("0\\.960 ms\\s+ch 2 CC 56 127\\s+B1 38 7F\\s+Vocal mixer MIDI IN:\\s+"
                         + "mute Vocal reverb return"));
         assertThat(tape.locator("li").last()).containsText("1.920 ms");
-        hand.page.keyboard().press("4");
+        hand.pressSwitch(4);
         assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "muted");
-        hand.page.keyboard().press("1");
+        hand.pressSwitch(1);
         assertThat(hand.page.locator("[data-state=muted]")).hasCount(0);
         assertThat(hand.page.locator(".tape-press").first().locator("li").last())
                 .containsText("3.840 ms");
         assertThat(hand.page.locator(".tape-press")).hasCount(3);
-        hand.page.getByText("Begin all muted").click();
+        hand.hit(hand.page.getByText("Begin all muted"));
         assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "muted");
-        hand.page.keyboard().press("1");
+        hand.pressSwitch(1);
         assertThat(hand.page.locator(".strip.moved")).hasCount(4);
         assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "open");
         hand.page.reload();
         assertThat(hand.page.locator("#trial header")).containsText("1 press, all began muted");
         assertThat(hand.strip("Vocal mixer", "Main")).hasAttribute("data-state", "open");
-        button("Foot down").click();
+        hand.hit(button("Foot down"));
         assertThat(hand.page.locator(".tape-press h4").first()).containsText(", foot down");
-        button("Let go").click();
+        hand.hit(button("Let go"));
         assertThat(button("Foot down")).isVisible();
-        button("Back one").click();
+        hand.hit(button("Back one"));
         assertThat(button("Let go")).isVisible();
         assertThat(hand.page.locator("#trial header")).containsText("2 presses");
     }
@@ -127,7 +134,7 @@ class MuteBoardJobTests extends AtTheBrowser {
     private void readTheSheet() {
         hand.go("Preflight");
         assertThat(hand.page.locator(".empty")).containsText("Nothing was found");
-        hand.page.getByText("Programming sheets").click();
+        hand.hit(hand.page.getByText("Programming sheets"));
         assertThat(hand.page.locator(".sheet h2")).hasText(new String[] {
             "Vocal mixer", "Cables", "Switch on, in this order", "Voice board", "Try every switch"
         });
@@ -163,11 +170,11 @@ class MuteBoardJobTests extends AtTheBrowser {
     private void undoRedoAndReload() {
         hand.go("Switches");
         hand.chooseSwitch(4);
-        hand.page.keyboard().press("u");
+        hand.turn("undo");
         assertThat(hand.tile(4)).containsText("nothing yet");
         hand.page.reload();
         assertThat(hand.tile(4)).containsText("nothing yet");
-        hand.page.keyboard().press("r");
+        hand.turn("redo");
         assertThat(hand.tile(4)).containsText("Vocal mixer: mute Main");
         hand.page.reload();
         assertThat(hand.tile(4)).containsText("Vocal mixer: mute Main");

@@ -24,15 +24,23 @@ final class Stagehand implements AutoCloseable {
 
     private final BrowserContext context;
     private final String address;
+    private final boolean byFinger;
     private final List<String> scriptErrors = new ArrayList<>();
     final Page page;
 
     Stagehand(int port, int width, int height, ColorScheme scheme) {
+        this(port, width, height, scheme, false);
+    }
+
+    /** Works by taps alone on a tablet if it is by finger. */
+    Stagehand(int port, int width, int height, ColorScheme scheme, boolean byFinger) {
+        this.byFinger = byFinger;
         address = "http://127.0.0.1:" + port;
         context = Browsers.chromium()
                 .newContext(new Browser.NewContextOptions()
                         .setViewportSize(width, height)
                         .setColorScheme(scheme)
+                        .setHasTouch(byFinger)
                         .setBaseURL(address));
         context.setDefaultTimeout(Browsers.PATIENCE);
         page = context.newPage();
@@ -115,23 +123,47 @@ final class Stagehand implements AutoCloseable {
         if (found.count() == 0) {
             untilTried();
         }
-        found.click();
+        hit(found);
+    }
+
+    /** Clicks on it, or taps it. */
+    void hit(Locator place) {
+        if (byFinger) {
+            place.tap();
+        } else {
+            place.click();
+        }
+    }
+
+    /** Presses a switch: by its key, or by its round number where there are none. */
+    void pressSwitch(int number) {
+        if (byFinger) {
+            tile(number).getByRole(AriaRole.BUTTON).tap();
+        } else {
+            page.keyboard().press(String.valueOf(number));
+        }
+    }
+
+    /** Takes back the last edit or makes it again: "undo", "redo". */
+    void turn(String which) {
+        if (byFinger) {
+            page.locator("#" + which).tap();
+        } else {
+            page.keyboard().press(which.substring(0, 1));
+        }
     }
 
     void go(String room) {
-        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Rooms"))
-                .getByText(room, new Locator.GetByTextOptions().setExact(true))
-                .click();
+        hit(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Rooms"))
+                .getByText(room, new Locator.GetByTextOptions().setExact(true)));
         at("/" + room.toLowerCase(Locale.ROOT));
     }
 
     /** Joins two ports in the table of the wiring room. */
     void link(String from, String to) {
         if (!page.url().endsWith("/wiring/table")) {
-            page.getByRole(
-                            AriaRole.LINK,
-                            new Page.GetByRoleOptions().setName("Table").setExact(true))
-                    .click();
+            hit(page.getByRole(
+                    AriaRole.LINK, new Page.GetByRoleOptions().setName("Table").setExact(true)));
             at("/wiring/table");
         }
         choose("From", from);
@@ -140,14 +172,14 @@ final class Stagehand implements AutoCloseable {
     }
 
     void chooseSwitch(int number) {
-        tile(number).getByRole(AriaRole.LINK).click();
+        hit(tile(number).getByRole(AriaRole.LINK));
         assertThat(tile(number).getByRole(AriaRole.LINK)).hasAttribute("aria-current", "true");
     }
 
     /** Searches for an action and adds it to the chosen switch. */
     void addStep(String search, String action) {
         int before = page.locator(".steps li").count();
-        offer("Add a step", search, action).click();
+        hit(offer("Add a step", search, action));
         assertThat(page.locator(".steps li")).hasCount(before + 1);
     }
 

@@ -15,11 +15,11 @@ import tools.jackson.databind.json.JsonMapper;
 /** JSON files of a size and depth that nobody need fear. */
 public final class JsonFile {
 
-    /** The largest file that is looked into, in bytes; a plan of 200 boxes is smaller. */
-    public static final int MAX_BYTES = 8 << 20;
+    /** The largest file that is looked into, in bytes; a plan of 300 songs of 83 cues has 11 MB. */
+    public static final int MAX_BYTES = 16 << 20;
 
     /** As many braces, names and values as are looked at, since each takes more room in memory than in the file. */
-    private static final long MAX_TOKENS = 1_000_000;
+    private static final long MAX_TOKENS = 1_500_000;
 
     /** What was stored by an Embrack with larger limits can still be read. */
     private static final long MAX_TOKENS_KEPT = 20_000_000;
