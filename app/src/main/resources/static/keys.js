@@ -1,6 +1,6 @@
 // Keys and buttons that every room has, the ground, the number pad. No rule of the job is here.
 import { byId, typing } from "./page.js";
-import { isForPage, undoOrRedo } from "./letters.js";
+import { isForPage, meant, undoOrRedo } from "./letters.js";
 import { floor, nextBank, walk } from "./floor.js";
 import { zoom } from "./wiring.js";
 
@@ -74,19 +74,20 @@ document.addEventListener("keydown", (event) => {
     return;
   }
   if (event.repeat || !isForPage(event)) return;
-  const onFloor = /^Arrow|^[[\]tmcvbx]$|^Delete$/.test(event.key);
+  const key = meant(event);
+  const onFloor = /^Arrow|^[[\]tmcvbx]$|^Delete$/.test(key);
   if (
     onFloor &&
     ((!document.querySelector("#board .tile.selected, .control.selected") &&
-      event.key !== "t" &&
-      event.key !== "[" &&
-      event.key !== "]") ||
+      key !== "t" &&
+      key !== "[" &&
+      key !== "]") ||
       event.target.closest("summary, .sideways, [role=region]"))
   )
     return;
-  if (/^\d$/.test(event.key) ? press(event.key === "0" ? "10" : event.key) : keys[event.key]) {
+  if (/^\d$/.test(key) ? press(key === "0" ? "10" : key) : keys[key]) {
     event.preventDefault();
-    if (keys[event.key]) keys[event.key]();
+    if (keys[key]) keys[key]();
   }
 });
 

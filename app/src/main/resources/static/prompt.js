@@ -1,7 +1,7 @@
 // The prompt page and the order by hand: dragging, choosing several. No rule of the job is here.
 import { captureKey } from "./capture.js";
 import { byId, typing } from "./page.js";
-import { isForPage } from "./letters.js";
+import { isForPage, meant } from "./letters.js";
 import { dragging } from "./pointer.js";
 
 const pins = () => [...document.querySelectorAll("#pins .pin")];
@@ -209,11 +209,12 @@ document.addEventListener("keydown", (event) => {
     return;
   }
   if (!isForPage(event)) return;
-  if (byId("prompt") && keys[event.key]) {
+  const key = meant(event);
+  if (byId("prompt") && keys[key]) {
     event.preventDefault();
-    atWork(keys[event.key]);
-  } else if (byId("order") && (event.key === "," || event.key === ".")) {
-    atWork(() => byId(event.key === "," ? "part-up" : "part-down")?.click());
+    atWork(keys[key]);
+  } else if (byId("order") && (key === "," || key === ".")) {
+    atWork(() => byId(key === "," ? "part-up" : "part-down")?.click());
   }
 });
 document.addEventListener("keyup", (event) => {

@@ -6,9 +6,11 @@ import java.util.stream.IntStream;
 /**
  * As much of a long list as a page shows at once, and the ways to the rest.
  *
- * @param others all stretches of the list, in order; none when the whole list is shown
+ * @param others the first stretch, those near this one and the last, in order; none when the whole list is shown
  */
 public record Stretch<T>(List<T> rows, List<Other> others) {
+
+    private static final int NEAR = 2;
 
     /** A stretch of the list: "61 to 120". */
     public record Other(String words, String href, boolean isHere) {}
@@ -25,7 +27,9 @@ public record Stretch<T>(List<T> rows, List<Other> others) {
             throw new IllegalArgumentException("A stretch has 1 row or more, not " + most);
         }
         int here = Math.clamp(at - 1L, 0, Math.max(0, all.size() - 1)) / most;
-        List<Other> others = IntStream.range(0, Math.ceilDiv(all.size(), most))
+        int stretches = Math.ceilDiv(all.size(), most);
+        List<Other> others = IntStream.range(0, stretches)
+                .filter(i -> i == 0 || i == stretches - 1 || Math.abs(i - here) <= NEAR)
                 .mapToObj(i -> new Other(
                         "%d to %d".formatted(i * most + 1, Math.min(all.size(), (i + 1) * most)),
                         href + (i * most + 1),

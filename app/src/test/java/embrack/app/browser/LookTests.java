@@ -110,6 +110,35 @@ class LookTests {
         }
     }
 
+    /** WCAG 2.2, 2.1.4: keys of one letter can be exchanged for others, and switched off. */
+    @Test
+    void aKeyIsExchangedForAnother() {
+        try (Stagehand hand = new Stagehand(port)) {
+            Page page = hand.page;
+            page.navigate("/rigs/1/gear");
+            page.keyboard().press("?");
+            hand.type("Instead of", "d");
+            hand.type("press", "u");
+            hand.click("Change the key");
+            assertThat(page.locator("#key-problem")).hasText("\u201cu\u201d does something else already.");
+            hand.type("press", "g");
+            hand.click("Change the key");
+            hand.click("Close");
+            page.keyboard().press("d");
+            assertThat(page.locator("html")).not().hasAttribute("data-theme", "dark");
+            page.keyboard().press("g");
+            assertThat(page.locator("html")).hasAttribute("data-theme", "dark");
+            page.reload();
+            page.keyboard().press("g");
+            assertThat(page.locator("html")).hasAttribute("data-theme", "light");
+            page.keyboard().press("?");
+            hand.click("g for d: as before");
+            hand.click("Close");
+            page.keyboard().press("d");
+            assertThat(page.locator("html")).hasAttribute("data-theme", "dark");
+        }
+    }
+
     private static String axe() throws IOException {
         try (InputStream in =
                 Objects.requireNonNull(LookTests.class.getResourceAsStream("/vendor/axe-core/axe.min.js"))) {

@@ -9,7 +9,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class StretchTests {
 
-    /** How long the list is, which row is wanted; which rows are shown, the ways to all stretches, the one that is here. */
+    /** How long the list is, which row is wanted; which rows are shown, the ways to others, the one that is here. */
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
@@ -21,6 +21,7 @@ class StretchTests {
                 "61  | 61   | 61..61 | 1 to 60 [61 to 61]",
                 "130 | 75   | 61..120 | 1 to 60 [61 to 120] 121 to 130",
                 "130 | 9999 | 121..130 | 1 to 60 61 to 120 [121 to 130]",
+                "600 | 301 | 301..360 | 1 to 60 181 to 240 241 to 300 [301 to 360] 361 to 420 421 to 480 541 to 600",
                 "130 | -7   | 1..60  | [1 to 60] 61 to 120 121 to 130",
                 "130 | -2147483648 | 1..60 | [1 to 60] 61 to 120 121 to 130"
             })
