@@ -3,6 +3,8 @@ import { typing } from "./page.js";
 import { dragging } from "./pointer.js";
 import { isEditing } from "./waiting.js";
 import { look, picture } from "./wiring.js";
+import { back, remember } from "./focus.js";
+import { say } from "./news.js";
 
 // What others change shows here at once; what is being typed stays. What comes during a drag, or while an edit of one's
 // own is on its way, is fetched after it.
@@ -26,6 +28,7 @@ async function refresh() {
   if (!answer.ok || isEditing() || dragging.isActive() || !room.isConnected) return;
   const fresh = new DOMParser().parseFromString(await answer.text(), "text/html");
   if (isEditing() || dragging.isActive() || !room.isConnected) return;
+  remember();
   const parts = [...document.querySelectorAll("[data-live], #top, #rail")];
   parts
     .filter((part) => !part.contains(document.activeElement) || !typing(document.activeElement))
@@ -35,11 +38,14 @@ async function refresh() {
       part.replaceWith(now);
       htmx.process(now);
     });
+  back();
   const now = document.querySelector("[data-revision]");
   const shown = fresh.querySelector("[data-revision]");
   if (now && shown) now.dataset.revision = shown.dataset.revision;
   const svg = picture();
   if (svg) look(svg);
+  const last = document.getElementById("undo")?.title.replace(/^\S+ /, "");
+  say(`Changed on another page: ${last}`);
 }
 document.addEventListener("DOMContentLoaded", listen);
 document.addEventListener("htmx:afterSettle", () => {

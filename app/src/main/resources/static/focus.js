@@ -16,16 +16,18 @@ function address(element) {
 }
 
 let was = [];
-document.addEventListener("htmx:beforeSwap", () => {
+/** Remembers where somebody is, before something is put in the place of something else. */
+export function remember() {
   const here = document.activeElement;
+  was = [];
   if (!here || here === document.body) return;
   was = address(here);
   for (let around = here.parentElement?.closest("[id]"); around; around = around.parentElement?.closest("[id]"))
     was.push({ selector: `#${CSS.escape(around.id)}`, nth: 0 });
-});
+}
 
-// As soon as the page is there: a key pressed right after must not go astray.
-function back() {
+/** Brings them back there, if they are nowhere now. */
+export function back() {
   if (!was.length || (document.activeElement && document.activeElement !== document.body)) return;
   for (const { selector, nth } of was) {
     const found = document.querySelectorAll(selector);
@@ -36,6 +38,8 @@ function back() {
     if (document.activeElement === here) break;
   }
 }
+document.addEventListener("htmx:beforeSwap", remember);
+// As soon as the page is there: a key pressed right after must not go astray.
 document.addEventListener("htmx:afterSwap", back);
 document.addEventListener("htmx:afterSettle", () => {
   back();

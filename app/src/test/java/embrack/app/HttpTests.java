@@ -21,6 +21,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
@@ -37,6 +38,9 @@ class HttpTests {
 
     @LocalServerPort
     private int port;
+
+    /** How long an answer may take to begin on a machine that does other things. */
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
 
     @Autowired
     private RigStore rigs;
@@ -95,6 +99,7 @@ class HttpTests {
         RigId other = rigs.create(Plan.empty(new TapeLabel("Other")), "Make it");
         HttpResponse<InputStream> stream = client.send(
                 HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(watched)))
+                        .timeout(PATIENCE)
                         .build(),
                 HttpResponse.BodyHandlers.ofInputStream());
         assertThat(stream.headers().firstValue("Content-Type").orElse("")).startsWith("text/event-stream");
@@ -132,6 +137,7 @@ class HttpTests {
             for (int i = 0; i < 256; i++) {
                 HttpResponse<InputStream> stream = client.send(
                         HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(rig)))
+                                .timeout(PATIENCE)
                                 .build(),
                         HttpResponse.BodyHandlers.ofInputStream());
                 assertThat(stream.statusCode()).isEqualTo(200);
@@ -142,6 +148,7 @@ class HttpTests {
             assertThat(next.body()).contains("Too many pages listen already");
             HttpResponse<InputStream> quiet = client.send(
                     HttpRequest.newBuilder(uri("/rigs/%s/changes".formatted(other)))
+                            .timeout(PATIENCE)
                             .build(),
                     HttpResponse.BodyHandlers.ofInputStream());
             assertThat(quiet.statusCode()).isEqualTo(200);
@@ -244,7 +251,7 @@ class HttpTests {
     }
 
     private HttpResponse<String> send(HttpRequest.Builder request) throws IOException, InterruptedException {
-        return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        return client.send(request.timeout(PATIENCE).build(), HttpResponse.BodyHandlers.ofString());
     }
 
     private URI uri(String path) {

@@ -65,8 +65,8 @@ class ChangesController {
         page.onTimeout(page::complete);
         page.onError(e -> gone.run());
         // Asked only now, when changes reach the page: one that came in between is told twice rather than never.
-        int newest = rigs.newestRevision(id);
-        teller.execute(() -> tell(id, page, newest));
+        // It waits in the page until this thread begins the answer, so that no other thread writes into its head.
+        tell(id, page, rigs.newestRevision(id));
         return ResponseEntity.ok().contentType(MediaType.TEXT_EVENT_STREAM).body(page);
     }
 
