@@ -1,5 +1,6 @@
 package embrack.app.frame;
 
+import embrack.app.store.Beside;
 import embrack.app.store.Memo;
 import embrack.app.store.NoSuchRig;
 import embrack.app.store.RigId;
@@ -26,7 +27,7 @@ import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.util.ContentCachingResponseWrapper;
 
 /**
- * Remembers pages that are made of a plan alone, by rig, revision and address: many readers of one page cost hardly
+ * Remembers pages that are made of a plan, its ticks and the models of the crew, by rig, revision and address: many readers of one page cost hardly
  * more than a file. What differs from reader to reader is the token of the forms, which is put in anew each time.
  */
 final class DrawnPages extends OncePerRequestFilter implements HandlerInterceptor {
@@ -34,16 +35,22 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
     private static final long REMEMBERED = 16L << 20;
     private static final int LARGEST = 1 << 20;
     private static final Pattern OF_A_RIG = Pattern.compile("/rigs/(\\d{1,18})/[^.]+");
+    /** Pages that show ticks, or models of the crew. */
+    private static final Pattern SHOWS_MORE = Pattern.compile("/rigs/\\d+/(sheets|gear(/.*)?)");
+
     private static final String DRAWN = DrawnPages.class.getName();
 
     private final RigStore rigs;
+    private final Beside beside;
     private final Memo<Key, Page> pages = Memo.ofWeight(REMEMBERED, Page::weight);
 
-    DrawnPages(RigStore rigs) {
+    DrawnPages(RigStore rigs, Beside beside) {
         this.rigs = rigs;
+        this.beside = beside;
     }
 
-    private record Key(RigId rig, int revision, String address, String ground, boolean partial, String language) {}
+    private record Key(
+            RigId rig, int revision, String beside, String address, String ground, boolean partial, String language) {}
 
     /** A page, cut where the token stands. */
     private record Page(String type, List<byte[]> pieces, PackedPieces packed) {
@@ -106,6 +113,7 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
             return Optional.of(new Key(
                     rig,
                     rigs.newestRevision(rig),
+                    SHOWS_MORE.matcher(request.getRequestURI()).matches() ? beside.mark(rig.number()) : "",
                     address,
                     String.valueOf(request.getAttribute("ground")),
                     request.getHeader("HX-Request") != null,

@@ -1,5 +1,6 @@
 package embrack.app.frame;
 
+import embrack.app.store.Beside;
 import embrack.app.store.RigStore;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
@@ -23,8 +24,8 @@ class SecurityRules {
             "default-src 'self'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'";
 
     @Bean
-    DrawnPages drawnPages(RigStore rigs) {
-        return new DrawnPages(rigs);
+    DrawnPages drawnPages(RigStore rigs, Beside beside) {
+        return new DrawnPages(rigs, beside);
     }
 
     /** Only behind the rules below, where the token of the forms is known, and not once more beside them. */

@@ -1,6 +1,7 @@
 package embrack.app.preflight;
 
 import embrack.app.frame.Frame;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Room;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
@@ -47,6 +48,7 @@ class SheetController {
         this.pdf = pdf;
     }
 
+    @OfPlanAlone
     @GetMapping("/sheets")
     String sheets(@PathVariable RigId id, @RequestParam(defaultValue = "false") boolean left, Model page) {
         StoredRig stored = enter(id, "/sheets" + (left ? "?left=true" : ""), page);
@@ -91,6 +93,7 @@ class SheetController {
         return "redirect:/rigs/%s/sheets".formatted(id);
     }
 
+    @OfPlanAlone
     @GetMapping("/card")
     String card(@PathVariable RigId id, Model page) {
         StoredRig stored = enter(id, "/card", page);

@@ -1,6 +1,7 @@
 package embrack.app.switches;
 
 import embrack.app.frame.Echo;
+import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.store.Because;
 import embrack.app.store.Hand;
@@ -43,6 +44,7 @@ class NumbersController {
     /** A question with its two answers and their prices. */
     record Question(String key, String words, String reason, int answer, List<Price> prices) {}
 
+    @OfPlanAlone
     @GetMapping("/numbers")
     String numbers(@PathVariable RigId id, Model page) {
         return numbers(id, Echo.NONE, page);
@@ -91,6 +93,7 @@ class NumbersController {
         return edit(id, hand, new NumberEdit.Respond(device, learnable(learnable), alternating, low, high));
     }
 
+    @OfPlanAlone
     @GetMapping("/schools")
     String practices(@PathVariable RigId id, Model page) {
         Report report = room.enter(id, "schools", Echo.NONE, page);
