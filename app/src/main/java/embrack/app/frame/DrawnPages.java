@@ -27,8 +27,9 @@ import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.util.ContentCachingResponseWrapper;
 
 /**
- * Remembers pages that are made of a plan, its ticks and the models of the crew, by rig, revision and address: many readers of one page cost hardly
- * more than a file. What differs from reader to reader is the token of the forms, which is put in anew each time.
+ * Remembers pages that are made of a plan, its ticks and the models of the crew, by rig, revision and address: many
+ * readers of one page cost hardly more than a file. What differs from reader to reader is the token of the forms, which
+ * is put in anew each time.
  */
 final class DrawnPages extends OncePerRequestFilter implements HandlerInterceptor {
 
