@@ -20,7 +20,8 @@ let was = [];
 export function remember() {
   const here = document.activeElement;
   was = [];
-  if (!here || here === document.body) return;
+  // A list that was chosen from by mouse or finger lets go, so that keys are the page's again.
+  if (!here || here === document.body || here.matches("select:not(:focus-visible)")) return;
   was = address(here);
   for (let around = here.parentElement?.closest("[id]"); around; around = around.parentElement?.closest("[id]"))
     was.push({ selector: `#${CSS.escape(around.id)}`, nth: 0 });
