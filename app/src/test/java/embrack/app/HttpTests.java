@@ -3,11 +3,13 @@ package embrack.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.app.store.Hand;
+import embrack.app.store.ModelStore;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.edit.GearEdit;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
+import embrack.files.model.ModelFile;
 import embrack.files.plan.PlanFile;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -45,6 +47,9 @@ class HttpTests {
     @Autowired
     private RigStore rigs;
 
+    @Autowired
+    private ModelStore models;
+
     @Test
     void theSchemaIsServedAsItIsPublished() throws IOException, InterruptedException {
         HttpResponse<String> response = send(HttpRequest.newBuilder(uri(PlanFile.SCHEMA)));
@@ -77,6 +82,31 @@ class HttpTests {
                         .header("Accept", "text/html")
                         .header("Accept-Language", language))
                 .body();
+    }
+
+    /** A page that is drawn once is drawn anew when a rig comes, or a model, that it shows. */
+    @Test
+    void drawnPagesFollowWhatIsInNoPlan() throws IOException, InterruptedException {
+        String model = "/models/rack-mixer-24";
+        assertThat(send(HttpRequest.newBuilder(uri(model)).header("Accept", "text/html"))
+                        .body())
+                .doesNotContain("Lantern pier");
+        Plan plan = PlanFile.read(Files.readString(Path.of("../docs/examples/mute-board.json")));
+        RigId rig = rigs.create(new GearEdit.RenameRig("Lantern pier").apply(plan), "Make it");
+        assertThat(send(HttpRequest.newBuilder(uri(model)).header("Accept", "text/html"))
+                        .body())
+                .contains("Lantern pier");
+        String gear = "/rigs/%s/gear".formatted(rig);
+        assertThat(send(HttpRequest.newBuilder(uri(gear)).header("Accept", "text/html"))
+                        .body())
+                .doesNotContain("Pier mixer");
+        models.create(
+                ModelFile.read(Files.readString(Path.of("../docs/examples/lantern-desk.model.json"))
+                        .replaceFirst("\"name\" : \"[^\"]*\"", "\"name\" : \"Pier mixer\"")),
+                "New model");
+        assertThat(send(HttpRequest.newBuilder(uri(gear)).header("Accept", "text/html"))
+                        .body())
+                .contains("Pier mixer");
     }
 
     @Test

@@ -36,6 +36,7 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
     private static final long REMEMBERED = 16L << 20;
     private static final int LARGEST = 1 << 20;
     private static final Pattern OF_A_RIG = Pattern.compile("/rigs/(\\d{1,18})/[^.]+");
+    private static final Pattern OF_MODELS = Pattern.compile("/models(/[^./]+)?");
     /** Pages that show ticks, or models of the crew. */
     private static final Pattern SHOWS_MORE = Pattern.compile("/rigs/\\d+/(sheets|gear(/.*)?)");
 
@@ -50,8 +51,8 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
         this.beside = beside;
     }
 
-    private record Key(
-            RigId rig, int revision, String beside, String address, String ground, boolean partial, String language) {}
+    /** {@code of} what it was made of, as it was then. */
+    private record Key(String of, String address, String ground, boolean partial, String language) {}
 
     /** A page, cut where the token stands. */
     private record Page(String type, List<byte[]> pieces, PackedPieces packed) {
@@ -63,7 +64,7 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
 
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-        if (handler instanceof HandlerMethod method && method.hasMethodAnnotation(OfPlanAlone.class)) {
+        if (handler instanceof HandlerMethod method && method.hasMethodAnnotation(DrawnOnce.class)) {
             request.setAttribute(DRAWN, Boolean.TRUE);
         }
         return true;
@@ -99,29 +100,40 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
     }
 
     private Optional<Key> key(HttpServletRequest request) {
-        Matcher path = OF_A_RIG.matcher(request.getRequestURI());
         if (!request.getMethod().equals("GET")
                 || Trying.token(request).isPresent()
                 || request.getAttribute("said") != null
                 || request.getAttribute(CsrfToken.class.getName()) == null
-                || !path.matches()
                 || request.getRequestURI().endsWith("/changes")) {
             return Optional.empty();
         }
         try {
-            RigId rig = RigId.of(path.group(1));
             String address = request.getRequestURI() + "?" + request.getQueryString();
-            return Optional.of(new Key(
-                    rig,
-                    rigs.newestRevision(rig),
-                    SHOWS_MORE.matcher(request.getRequestURI()).matches() ? beside.mark(rig.number()) : "",
-                    address,
-                    String.valueOf(request.getAttribute("ground")),
-                    request.getHeader("HX-Request") != null,
-                    language(request)));
+            return madeOf(request.getRequestURI())
+                    .map(of -> new Key(
+                            of,
+                            address,
+                            String.valueOf(request.getAttribute("ground")),
+                            request.getHeader("HX-Request") != null,
+                            language(request)));
         } catch (NoSuchRig | DataAccessException | IllegalArgumentException e) {
             return Optional.empty(); // the page itself says what is the matter
         }
+    }
+
+    private Optional<String> madeOf(String path) {
+        if (OF_MODELS.matcher(path).matches()) {
+            return Optional.of(beside.ofModels());
+        }
+        Matcher ofRig = OF_A_RIG.matcher(path);
+        return Optional.of(ofRig)
+                .filter(Matcher::matches)
+                .map(found -> RigId.of(found.group(1)))
+                .map(rig -> "%s %d %s"
+                        .formatted(
+                                rig,
+                                rigs.newestRevision(rig),
+                                SHOWS_MORE.matcher(path).matches() ? beside.ofRig(rig.number()) : ""));
     }
 
     private static String language(HttpServletRequest request) {

@@ -1,9 +1,9 @@
 package embrack.app.gear;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.NotInRig;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.store.Because;
@@ -49,13 +49,13 @@ class GearController {
         this.models = models;
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping
     String list(@PathVariable RigId id, Model page) {
         return show(id, Optional.empty(), Echo.NONE, page);
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/{device}")
     String box(@PathVariable RigId id, @PathVariable String device, Model page) {
         StoredRig stored = rigs.load(id);

@@ -1,5 +1,6 @@
 package embrack.app.models;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
@@ -51,6 +52,7 @@ class ModelController {
         this.uploads = uploads;
     }
 
+    @DrawnOnce
     @GetMapping
     String show(
             @PathVariable String id,

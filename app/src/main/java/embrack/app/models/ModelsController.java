@@ -1,5 +1,6 @@
 package embrack.app.models;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
@@ -44,6 +45,7 @@ class ModelsController {
         this.uploads = uploads;
     }
 
+    @DrawnOnce
     @GetMapping("/models")
     String list(
             @RequestParam(defaultValue = "") String find,

@@ -1,9 +1,9 @@
 package embrack.app.order;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.NotInRig;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.store.Because;
@@ -62,7 +62,7 @@ class OrderController {
                 .orElseGet(() -> none(id, Echo.NONE, page));
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/{show}")
     String show(
             @PathVariable RigId id, @PathVariable ShowId show, @RequestParam(defaultValue = "0") int part, Model page) {

@@ -1,8 +1,8 @@
 package embrack.app.preflight;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.FindingView;
 import embrack.app.frame.Frame;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.frame.Said;
@@ -45,7 +45,7 @@ class PreflightController {
         this.reports = reports;
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/preflight")
     String preflight(
             @PathVariable RigId id,
@@ -62,7 +62,7 @@ class PreflightController {
     }
 
     /** What mends a finding, tried on the whole plan; asked for by a page that shows it. */
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/remedies")
     String remedies(
             @PathVariable RigId id,

@@ -1,7 +1,7 @@
 package embrack.app.preflight;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Frame;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Room;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
@@ -48,7 +48,7 @@ class SheetController {
         this.pdf = pdf;
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/sheets")
     String sheets(@PathVariable RigId id, @RequestParam(defaultValue = "false") boolean left, Model page) {
         StoredRig stored = enter(id, "/sheets" + (left ? "?left=true" : ""), page);
@@ -93,7 +93,7 @@ class SheetController {
         return "redirect:/rigs/%s/sheets".formatted(id);
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/card")
     String card(@PathVariable RigId id, Model page) {
         StoredRig stored = enter(id, "/card", page);

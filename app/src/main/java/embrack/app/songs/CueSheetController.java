@@ -1,7 +1,7 @@
 package embrack.app.songs;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Stretch;
 import embrack.app.store.RigId;
 import embrack.core.check.Report;
@@ -36,7 +36,7 @@ class CueSheetController {
     /** A device, or a song, to choose. */
     record Choice(String key, String words, boolean isChosen) {}
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/rigs/{id}/cues")
     String sheet(
             @PathVariable RigId id,

@@ -1,7 +1,7 @@
 package embrack.app.songs;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Shelf;
 import embrack.app.frame.Uploads;
@@ -66,7 +66,7 @@ class PromptController {
      *
      * @param near a moment in microseconds from bar 1 that a person pointed at, to put a new cue there
      */
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping
     String show(
             @PathVariable RigId id,

@@ -1,7 +1,7 @@
 package embrack.app.songs;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
@@ -43,7 +43,7 @@ class SongController {
         this.room = room;
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/how")
     String how(@PathVariable RigId id, @PathVariable SongId song, Model page) {
         return room.how(id, song, Echo.NONE, page);

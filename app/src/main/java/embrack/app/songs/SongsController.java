@@ -1,7 +1,7 @@
 package embrack.app.songs;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Shelf;
 import embrack.app.frame.Uploads;
@@ -49,7 +49,7 @@ class SongsController {
         this.uploads = uploads;
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping
     String list(@PathVariable RigId id, Model page) {
         return room.list(id, Echo.NONE, Optional.empty(), page);

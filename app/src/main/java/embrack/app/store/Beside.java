@@ -4,14 +4,22 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
-/** What pages of a rig show that is not in its plan: ticks on its sheets, the models of the crew. */
+/** What pages show that is in no plan: ticks on sheets, the models of the crew, what rigs there are. */
 @Mapper
 public interface Beside {
 
-    /** A mark that is another once any of it is: how many there are, and when the last of them came. */
+    /** A mark that is another once a tick of the rig or a model is: how many there are, and when the last came. */
     @Select("""
             select (select count(*) || '/' || coalesce(max(at)::text, '') from sheet_tick where rig = #{rig}) || ' '
                 || (select count(*) || '/' || coalesce(max(at)::text, '') from gear_model_revision) || ' '
                 || (select count(*) from gear_model where deleted_at is null)""")
-    String mark(@Param("rig") long rig);
+    String ofRig(@Param("rig") long rig);
+
+    /** A mark that is another once a model or a rig is. */
+    @Select("""
+            select (select count(*) || '/' || coalesce(max(at)::text, '') from gear_model_revision) || ' '
+                || (select count(*) from gear_model where deleted_at is null) || ' '
+                || (select count(*) || '/' || coalesce(sum(newest), 0) || '/' || coalesce(max(changed_at)::text, '')
+                      from rig where deleted_at is null)""")
+    String ofModels();
 }

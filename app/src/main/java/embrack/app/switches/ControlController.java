@@ -1,7 +1,7 @@
 package embrack.app.switches;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -50,7 +50,7 @@ class ControlController {
                 .map(t -> new ControlAt(new DeviceId(box), t, bank, number));
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping
     String show(
             @PathVariable RigId id,

@@ -1,7 +1,7 @@
 package embrack.app.switches;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.store.Because;
 import embrack.app.store.Hand;
@@ -44,7 +44,7 @@ class NumbersController {
     /** A question with its two answers and their prices. */
     record Question(String key, String words, String reason, int answer, List<Price> prices) {}
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/numbers")
     String numbers(@PathVariable RigId id, Model page) {
         return numbers(id, Echo.NONE, page);
@@ -93,7 +93,7 @@ class NumbersController {
         return edit(id, hand, new NumberEdit.Respond(device, learnable(learnable), alternating, low, high));
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/schools")
     String practices(@PathVariable RigId id, Model page) {
         Report report = room.enter(id, "schools", Echo.NONE, page);

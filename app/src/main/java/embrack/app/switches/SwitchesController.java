@@ -1,7 +1,7 @@
 package embrack.app.switches;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Trying;
 import embrack.app.store.Because;
 import embrack.app.store.Hand;
@@ -60,7 +60,7 @@ class SwitchesController {
                 .orElseGet(() -> room.none(id, page));
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping(SWITCH)
     String show(
             @PathVariable RigId id,

@@ -1,7 +1,7 @@
 package embrack.app.wiring;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.check.rule.Topic;
@@ -34,7 +34,7 @@ class ListsController {
         this.room = room;
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/power")
     String power(@PathVariable RigId id, Model page) {
         Plan plan = room.enter(id, "power", Echo.NONE, page, Topic.POWER).plan();
@@ -43,7 +43,7 @@ class ListsController {
         return "wiring/power";
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/failures")
     String failures(@PathVariable RigId id, Model page) {
         page.addAttribute(
@@ -52,7 +52,7 @@ class ListsController {
         return "wiring/failures";
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/lists")
     String lists(@PathVariable RigId id, Model page) {
         Plan plan = room.enter(id, "lists", Echo.NONE, page).plan();

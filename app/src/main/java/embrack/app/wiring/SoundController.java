@@ -1,7 +1,7 @@
 package embrack.app.wiring;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
@@ -40,7 +40,7 @@ class SoundController {
         this.room = room;
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping
     String sound(@PathVariable RigId id, Model page) {
         return show(id, Echo.NONE, page);

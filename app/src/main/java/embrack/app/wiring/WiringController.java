@@ -1,7 +1,7 @@
 package embrack.app.wiring;
 
+import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
-import embrack.app.frame.OfPlanAlone;
 import embrack.app.frame.Refusals;
 import embrack.app.store.Because;
 import embrack.app.store.Hand;
@@ -37,7 +37,7 @@ class WiringController {
         this.room = room;
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping
     String picture(
             @PathVariable RigId id,
@@ -50,7 +50,7 @@ class WiringController {
         return room.picture(id, at, to, new LoadForm(bpm, frames, treadle), Echo.NONE, page);
     }
 
-    @OfPlanAlone
+    @DrawnOnce
     @GetMapping("/table")
     String table(@PathVariable RigId id, Model page) {
         return room.table(id, Echo.NONE, page);
