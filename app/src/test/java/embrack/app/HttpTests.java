@@ -7,6 +7,7 @@ import embrack.app.store.ModelStore;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.edit.GearEdit;
+import embrack.core.gear.ModelId;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.files.model.ModelFile;
@@ -100,13 +101,18 @@ class HttpTests {
         assertThat(send(HttpRequest.newBuilder(uri(gear)).header("Accept", "text/html"))
                         .body())
                 .doesNotContain("Pier mixer");
-        models.create(
-                ModelFile.read(Files.readString(Path.of("../docs/examples/lantern-desk.model.json"))
-                        .replaceFirst("\"name\" : \"[^\"]*\"", "\"name\" : \"Pier mixer\"")),
-                "New model");
+        ModelId added = models.create(
+                        ModelFile.read(Files.readString(Path.of("../docs/examples/lantern-desk.model.json"))
+                                .replaceFirst("\"name\" : \"[^\"]*\"", "\"name\" : \"Pier mixer\"")),
+                        "New model")
+                .id();
         assertThat(send(HttpRequest.newBuilder(uri(gear)).header("Accept", "text/html"))
                         .body())
                 .contains("Pier mixer");
+        models.delete(added);
+        assertThat(send(HttpRequest.newBuilder(uri(gear)).header("Accept", "text/html"))
+                        .body())
+                .doesNotContain("Pier mixer");
     }
 
     @Test
