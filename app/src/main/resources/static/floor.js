@@ -15,13 +15,15 @@ export function walk(along, back) {
     return;
   }
   if (!here) return;
-  const columns = Number(/columns-(\d+)/.exec(byId("board").className)?.[1] ?? 1);
-  const to = Number(here.dataset.tile) + along + back * columns;
-  const beyond = along > 0 && Number(here.dataset.tile) % columns === 0;
+  const board = here.closest(".board");
+  const columns = Number(board.dataset.columns);
+  const number = (tile) => Number(tile.dataset.tile.replace(/\D/g, ""));
+  const to = number(here) + along + back * columns;
+  const beyond = along > 0 && number(here) % columns === 0;
   const there = beyond
     ? document.querySelector("a.control")
     : tiles()
-        .find((tile) => Number(tile.dataset.tile) === to)
+        .find((tile) => tile.closest(".board") === board && number(tile) === to)
         ?.querySelector("a.tile-body");
   there?.click();
 }

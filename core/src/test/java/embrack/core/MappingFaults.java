@@ -11,11 +11,11 @@ import embrack.core.edit.FloorEdit;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.SwitchEdit;
-import embrack.core.gear.Board;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
+import embrack.core.gear.PressLimit;
 import embrack.core.gear.Surface;
 import embrack.core.gear.SwitchMode;
 import embrack.core.gear.library.Library;
@@ -585,24 +585,8 @@ public final class MappingFaults {
 
     private static Model fourAPress() {
         Model board = model("ten-switch-treadle-board");
-        var b = board.board().orElseThrow();
         return board.withSurface(new Surface(
-                Optional.of(new Board(
-                        b.switches(),
-                        b.columns(),
-                        b.banks(),
-                        b.bankChange(),
-                        b.sends(),
-                        4,
-                        b.gestures(),
-                        b.modes(),
-                        b.factoryRun(),
-                        b.sendChannel(),
-                        b.runningStatus(),
-                        b.programs(),
-                        b.display(),
-                        b.longestWaitMillis(),
-                        b.labelCharacters())),
+                board.board().map(b -> b.withLimit(PressLimit.of(4))),
                 board.surface().groups()));
     }
 

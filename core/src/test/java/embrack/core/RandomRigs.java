@@ -34,6 +34,9 @@ import java.util.Random;
 /** Rigs of any boxes, linked in any way that is allowed, with a switch for whatever a board could do. */
 public final class RandomRigs {
 
+    /** Of the keys of a keyboard the first ones are enough. */
+    private static final int MOST_OF_A_SORT = 12;
+
     private RandomRigs() {}
 
     public static Plan of(long seed, int boxes) {
@@ -117,7 +120,10 @@ public final class RandomRigs {
                 .toList();
         List<Assignment> assignments = new ArrayList<>();
         for (DeviceId board : plan.boards()) {
-            for (int number = 1; number <= plan.board(board).switches() && !receivers.isEmpty(); number++) {
+            for (SwitchAt at : plan.pressedOn(board, 1)) {
+                if (receivers.isEmpty() || at.number() > MOST_OF_A_SORT) {
+                    continue;
+                }
                 DeviceId receiver =
                         receivers.get(random.nextInt(receivers.size())).id();
                 List<Action> actions = plan.rig().model(receiver).actions().stream()
@@ -125,7 +131,7 @@ public final class RandomRigs {
                         .toList();
                 if (!actions.isEmpty()) {
                     assignments.add(new Assignment(
-                            new SwitchAt(board, 1, number),
+                            at,
                             Optional.empty(),
                             List.of(new Step(receiver, actions.get(random.nextInt(actions.size()))))));
                 }

@@ -4,6 +4,7 @@ import embrack.app.store.ModelRevision;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.Direction;
+import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Facts;
 import embrack.core.gear.Gesture;
 import embrack.core.gear.Model;
@@ -156,12 +157,21 @@ record ModelPage(
 
     private static List<String> board(Board board) {
         List<String> lines = new ArrayList<>();
-        lines.add("%s in rows of %d, send %s, at most %s a press."
+        lines.add("%s in rows of %d, send %s, at most %s a press%s."
                 .formatted(
                         Words.count(board.switches(), "switch"),
                         board.columns(),
                         board.sendsWords(),
-                        Words.count(board.messagesPerPress(), "message")));
+                        Words.count(board.messagesPerPress(), "message"),
+                        board.limit().ofType().isEmpty()
+                                ? ""
+                                : ", of them "
+                                        + Words.list(board.limit().ofType().entrySet().stream()
+                                                .map(e -> "%d %s"
+                                                        .formatted(
+                                                                e.getValue(),
+                                                                e.getKey().plural()))
+                                                .toList())));
         if (board.banks().size() > 1) {
             lines.add("Banks %s; a bank changes %s."
                     .formatted(
@@ -175,15 +185,34 @@ record ModelPage(
                 .formatted(
                         Words.list(board.gestures().stream().map(Gesture::words).toList()),
                         Words.list(board.modes().stream().map(SwitchMode::words).toList())));
-        board.factoryRun()
-                .ifPresent(run -> lines.add("Cannot be programmed: sends %s %s as they come from the factory.%s"
+        board.factory()
+                .fixed()
+                .forEach(run -> lines.add("Cannot be programmed: %s%s as they come from the factory.%s"
                         .formatted(
-                                run.type().shortName(),
-                                run.numbers().stream().map(String::valueOf).collect(Collectors.joining(", ")),
+                                run.isOnTheFirst() && run.on().size() == board.switches()
+                                        ? "sends "
+                                        : Words.count(run.on().size(), "switch") + " (" + Words.list(run.on())
+                                                + ") send ",
+                                words(run),
                                 run.breaksAt() == 0
                                         ? ""
                                         : " Switch %d breaks the sequence.".formatted(run.breaksAt()))));
+        board.factory()
+                .presets()
+                .forEach(preset -> lines.add("Brings a preset \"%s\": %s."
+                        .formatted(
+                                preset.name(),
+                                Words.list(preset.runs().stream()
+                                        .map(ModelPage::words)
+                                        .toList()))));
         return lines;
+    }
+
+    private static String words(FactoryRun run) {
+        return "%s %s"
+                .formatted(
+                        run.type().shortName(),
+                        run.numbers().stream().map(String::valueOf).collect(Collectors.joining(", ")));
     }
 
     private static List<SettingRow> settings(Model model, Scope scope) {

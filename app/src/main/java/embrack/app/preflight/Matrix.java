@@ -84,7 +84,7 @@ record Matrix(List<String> boxes, List<Row> rows, boolean tiers) {
         return new Row(
                 label,
                 where,
-                "%s/switches/%s/%d/%d".formatted(path, at.board(), at.bank(), at.number()),
+                "%s/switches/%s/%d/%s".formatted(path, at.board(), at.bank(), at.place()),
                 boxes.stream()
                         .map(box -> proof.on(box)
                                 .map(verdict -> cell(verdict, rightAsPlayed, label, plan, box))

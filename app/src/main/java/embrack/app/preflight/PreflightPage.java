@@ -130,12 +130,12 @@ record PreflightPage(
                         safe.states().equals(BigInteger.ONE) ? "state" : "states");
         return new SafeRow(
                 label,
-                "%s/switches/%s/%d/%d"
+                "%s/switches/%s/%d/%s"
                         .formatted(
                                 path,
                                 safe.at().board(),
                                 safe.at().bank(),
-                                safe.at().number()),
+                                safe.at().place()),
                 says(plan, safe, from),
                 Mark.of(safe.verdict()));
     }
@@ -178,12 +178,12 @@ record PreflightPage(
                                 ? ""
                                 : ", " + proof.moment().words()),
                 plan.switches().at(proof.at()).label().map(Object::toString).orElse(""),
-                "%s/switches/%s/%d/%d"
+                "%s/switches/%s/%d/%s"
                         .formatted(
                                 path,
                                 proof.at().board(),
                                 proof.at().bank(),
-                                proof.at().number()),
+                                proof.at().place()),
                 story.intended(),
                 story.actual(),
                 Mark.of(proof.verdict()),

@@ -208,10 +208,8 @@ record CapturePage(Keys keys, Music music, String hits, Snap snap, Result result
         List<Deed> deeds = feet
                 ? List.of(new Deed(Optional.empty(), Optional.of(assignment.at())))
                 : assignment.steps(Moment.PRESS).stream().map(CapturePage::step).toList();
-        String tape = assignment
-                .label()
-                .map(Object::toString)
-                .orElse("switch " + assignment.at().number());
+        String tape =
+                assignment.label().map(Object::toString).orElse(assignment.at().words());
         return new Bound(
                 deeds,
                 feet

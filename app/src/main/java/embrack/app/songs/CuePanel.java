@@ -208,13 +208,15 @@ record CuePanel(
         for (Assignment assignment : plan.switches().assignments()) {
             feet.add(new Choice(
                     assignment.at().key(),
-                    "%s %s%d%s"
+                    "%s %s%s%s"
                             .formatted(
                                     plan.rig().name(assignment.at().board()),
-                                    plan.board(assignment.at().board()).banks().size() > 1
+                                    plan.board(assignment.at()).banks().size() > 1
                                             ? plan.bankName(assignment.at()) + "/"
                                             : "",
-                                    assignment.at().number(),
+                                    assignment.at().of().isEmpty()
+                                            ? assignment.at().number()
+                                            : assignment.at().words(),
                                     assignment
                                             .label()
                                             .map(label -> ", " + label)

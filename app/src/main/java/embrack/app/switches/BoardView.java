@@ -35,9 +35,22 @@ record BoardView(
         List<Tab> banks,
         int bank,
         Map<Integer, String> otherBanks,
-        int columns,
-        List<Tile> tiles,
+        List<Rows> rows,
         List<ControlTile> controls) {
+
+    /**
+     * Switches, pads, keys or buttons as they lie, from the back to the front.
+     *
+     * @param title "Pads"; empty for the switches
+     * @param isOpen whether they are seen at once: those of which there are few, or one is used
+     */
+    record Rows(String title, int columns, List<Tile> tiles, boolean isOpen) {}
+
+    /** Keys and the like of which there are more are folded away until one is used. */
+    private static final int MANY = 32;
+
+    /** More do not fit in a row of the page. */
+    private static final int WIDEST = 8;
 
     /** With more banks than this, their tabs bear the names alone. */
     private static final int MANY_BANKS = 8;
@@ -48,12 +61,15 @@ record BoardView(
     /**
      * A switch.
      *
+     * @param place which one of its bank, in one word
      * @param key what it is on the clipboard
      * @param tread what a press of it with its release is in a form
      * @param shown what the box's own display shows for it; empty when it shows no names
      * @param does what it does, shortened, a line a device
      */
     record Tile(
+            String place,
+            String words,
             int number,
             String key,
             String href,
@@ -119,18 +135,16 @@ record BoardView(
                         .orElse(List.of()),
                 bank,
                 others,
-                shape.map(Board::columns).orElse(1),
-                shape.map(board -> rowsFromTheBack(board).stream()
-                                .map(n -> tile(report, new SwitchAt(box, bank, n), selected, path))
-                                .toList())
-                        .orElse(List.of()),
+                plan.rig().model(box).surface().pressed().stream()
+                        .map(of -> rows(report, new SwitchAt(box, of, bank, 1), selected, path))
+                        .toList(),
                 plan.controlsOf(box, bank).stream()
                         .map(at -> control(report, at, control, path))
                         .toList());
     }
 
     static String href(String path, SwitchAt at) {
-        return "%s/switches/%s/%d/%d".formatted(path, at.board(), at.bank(), at.number());
+        return "%s/switches/%s/%d/%s".formatted(path, at.board(), at.bank(), at.place());
     }
 
     static String href(String path, ControlAt at) {
@@ -140,9 +154,25 @@ record BoardView(
 
     /** The first switch or control of a bank. */
     static String first(Plan plan, DeviceId box, int bank, String path) {
-        return plan.rig().model(box).board().isPresent()
-                ? href(path, new SwitchAt(box, bank, 1))
-                : href(path, plan.controlsOf(box, bank).getFirst());
+        return plan.rig().model(box).board().isEmpty()
+                        && !plan.controlsOf(box, bank).isEmpty()
+                ? href(path, plan.controlsOf(box, bank).getFirst())
+                : href(path, plan.pressedOn(box, bank).getFirst());
+    }
+
+    private static Rows rows(Report report, SwitchAt first, Optional<SwitchAt> selected, String path) {
+        Board shape = report.plan().board(first);
+        List<Tile> tiles = rowsFromTheBack(shape).stream()
+                .map(n -> tile(report, first.numbered(n), selected, path))
+                .toList();
+        return new Rows(
+                first.of().map(of -> Words.capital(of.plural())).orElse(""),
+                first.of().isPresent() ? Math.min(shape.columns(), WIDEST) : shape.columns(),
+                tiles,
+                tiles.size() < MANY
+                        || tiles.stream()
+                                .anyMatch(tile ->
+                                        tile.isSelected() || !tile.does().isEmpty()));
     }
 
     /** Switches as one looks down on them: the row nearest the player, which begins with switch 1, comes last. */
@@ -159,7 +189,7 @@ record BoardView(
     private static Tile tile(Report report, SwitchAt at, Optional<SwitchAt> selected, String path) {
         Plan plan = report.plan();
         Assignment assignment = plan.switches().at(at);
-        int room = plan.board(at.board()).labelCharacters();
+        int room = plan.board(at).labelCharacters();
         String shown = room == 0
                 ? ""
                 : assignment
@@ -168,6 +198,8 @@ record BoardView(
                         .or(() -> assignment.label().map(l -> ShortForm.of(l, room)))
                         .orElse("");
         return new Tile(
+                at.place(),
+                at.words(),
                 at.number(),
                 at.key(),
                 href(path, at),

@@ -13,6 +13,7 @@ import embrack.core.gear.Gesture;
 import embrack.core.gear.ShownMessage;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Message;
+import embrack.core.midi.MessageType;
 import embrack.core.midi.Wire;
 import embrack.core.name.Words;
 import embrack.core.offer.Offer;
@@ -59,7 +60,7 @@ record PanelView(
      *
      * @param key what it is on the clipboard
      */
-    record At(String path, String key, int number, String label) {}
+    record At(String path, String key, String words, int number, String label) {}
 
     /**
      * Its moments, the one that is looked at, its verdict.
@@ -145,7 +146,7 @@ record PanelView(
     static PanelView of(Report report, SwitchAt at, String path, Moment on, String find) {
         Plan plan = report.plan();
         Assignment assignment = plan.switches().at(at);
-        Board board = plan.board(at.board());
+        Board board = plan.board(at);
         CompiledSwitch compiled = new Compiler(plan).compile(assignment);
         Optional<Proof> proof = report.proofs(at).stream()
                 .filter(p -> Proof.moments(p.moment()).contains(on))
@@ -157,6 +158,7 @@ record PanelView(
                 new At(
                         href,
                         at.key(),
+                        Words.capital(at.words()),
                         at.number(),
                         assignment.label().map(Object::toString).orElse("")),
                 new When(on, moments(board, assignment, on, href), proof.map(p -> Mark.of(p.verdict()))),
@@ -303,7 +305,7 @@ record PanelView(
     }
 
     private static List<ShownMessage> shown(Plan plan, SwitchAt at, CompiledStep compiled) {
-        Board board = plan.board(at.board());
+        Board board = plan.board(at);
         return compiled.messages().stream()
                 .map(message -> ShownMessage.on(board, message))
                 .toList();
@@ -329,7 +331,9 @@ record PanelView(
             case Obstacle.NoPath o -> "no link leads there";
             case Obstacle.KeptBack o -> Spoken.of(plan).say(o.where());
             case Obstacle.OneNumber o -> "one more than the control sends as it moves";
-            case Obstacle.OneTooMany o -> "one more than the board sends in a press";
+            case Obstacle.OneTooMany o ->
+                "more than the %d %s that the board sends in a press"
+                        .formatted(o.most(), o.of().map(MessageType::plural).orElse("messages"));
         };
     }
 

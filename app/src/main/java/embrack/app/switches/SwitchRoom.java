@@ -16,7 +16,6 @@ import embrack.core.check.Report;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.Refused;
 import embrack.core.plan.Plan;
-import embrack.core.rig.DeviceId;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
@@ -128,16 +127,17 @@ class SwitchRoom {
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         String board = Refusals.pathVariable(request, "board");
         int bank = Integer.parseInt(Refusals.pathVariable(request, "bank"));
-        int number = Integer.parseInt(Refusals.pathVariable(request, "number"));
+        String number = Refusals.pathVariable(request, "number");
         String type = Refusals.pathVariable(request, "type");
         Plan plan = rigs.load(id).plan();
         if (type.isEmpty()) {
-            SwitchAt at = new SwitchAt(new DeviceId(board), bank, number);
-            if (plan.has(at)) {
+            Optional<SwitchAt> at =
+                    SwitchAt.parse("%s.%d.%s".formatted(board, bank, number)).filter(plan::has);
+            if (at.isPresent()) {
                 Echo echo = Refusals.answer(refused, request, response);
                 return floor(
                         id,
-                        at,
+                        at.get(),
                         new Look(
                                 moment(echo.typed().getOrDefault("on", "press")),
                                 echo.typed().getOrDefault("find", ""),
@@ -146,8 +146,8 @@ class SwitchRoom {
                         page);
             }
         } else {
-            Optional<ControlAt> at =
-                    ControlController.control(board, bank, type, number).filter(c -> plan.has(c));
+            Optional<ControlAt> at = ControlController.control(board, bank, type, Integer.parseInt(number))
+                    .filter(c -> plan.has(c));
             if (at.isPresent()) {
                 Echo echo = Refusals.answer(refused, request, response);
                 return control(

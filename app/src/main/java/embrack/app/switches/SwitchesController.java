@@ -41,7 +41,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 @RequestMapping("/rigs/{id}/switches")
 class SwitchesController {
 
-    private static final String SWITCH = "/{board}/{bank:[1-9]\\d{0,2}}/{number:[1-9]\\d{0,2}}";
+    private static final String SWITCH = "/{board}/{bank:[1-9]\\d{0,2}}/{number:(?:pad|key|button)?[1-9]\\d{0,2}}";
 
     private final RigStore rigs;
     private final SwitchRoom room;
@@ -66,17 +66,13 @@ class SwitchesController {
             @PathVariable RigId id,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @RequestParam(defaultValue = "press") String on,
             @RequestParam(defaultValue = "") String find,
             @CookieValue(name = Trying.COOKIE, defaultValue = "") String trial,
             Model page) {
         return room.floor(
-                id,
-                new SwitchAt(board, bank, number),
-                new SwitchRoom.Look(SwitchRoom.moment(on), find, trial),
-                Echo.NONE,
-                page);
+                id, at(board, bank, number), new SwitchRoom.Look(SwitchRoom.moment(on), find, trial), Echo.NONE, page);
     }
 
     @PostMapping(SWITCH + "/label")
@@ -85,15 +81,10 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "press") String on) {
-        return edit(
-                id,
-                hand,
-                new SwitchEdit.NameSwitch(new SwitchAt(board, bank, number), name),
-                SwitchRoom.moment(on),
-                "");
+        return edit(id, hand, new SwitchEdit.NameSwitch(at(board, bank, number), name), SwitchRoom.moment(on), "");
     }
 
     @PostMapping(SWITCH + "/short")
@@ -102,9 +93,9 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @RequestParam(defaultValue = "") String text) {
-        return edit(id, hand, new SwitchEdit.ShortenName(new SwitchAt(board, bank, number), text), Moment.PRESS, "");
+        return edit(id, hand, new SwitchEdit.ShortenName(at(board, bank, number), text), Moment.PRESS, "");
     }
 
     @PostMapping(SWITCH + "/mode")
@@ -113,13 +104,13 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @RequestParam(defaultValue = "") String mode,
             @RequestParam(defaultValue = "press") String on) {
         return edit(
                 id,
                 hand,
-                new SwitchEdit.ChooseMode(new SwitchAt(board, bank, number), chosen("mode", SwitchMode.values(), mode)),
+                new SwitchEdit.ChooseMode(at(board, bank, number), chosen("mode", SwitchMode.values(), mode)),
                 SwitchRoom.moment(on),
                 "");
     }
@@ -130,13 +121,13 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @RequestParam(defaultValue = "") String duty,
             @RequestParam(defaultValue = "press") String on) {
         return edit(
                 id,
                 hand,
-                new SwitchEdit.GiveDuty(new SwitchAt(board, bank, number), chosen("duty", Duty.values(), duty)),
+                new SwitchEdit.GiveDuty(at(board, bank, number), chosen("duty", Duty.values(), duty)),
                 SwitchRoom.moment(on),
                 "");
     }
@@ -147,7 +138,7 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @RequestParam(defaultValue = "press") String on,
             @RequestParam String device,
             @RequestParam String action,
@@ -156,7 +147,7 @@ class SwitchesController {
         List<Step> steps = new ArrayList<>(List.of(step(device, action, 0)));
         Stream.of(along.split(",")).filter(key -> !key.isEmpty()).forEach(key -> steps.add(step(device, key, 0)));
         Moment moment = SwitchRoom.moment(on);
-        return edit(id, hand, new SwitchEdit.AddSteps(new SwitchAt(board, bank, number), moment, steps), moment, find);
+        return edit(id, hand, new SwitchEdit.AddSteps(at(board, bank, number), moment, steps), moment, find);
     }
 
     /** Everything that a search finds, as one edit. */
@@ -166,11 +157,11 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @RequestParam(defaultValue = "press") String on,
             @RequestParam(defaultValue = "") String find) {
         Moment moment = SwitchRoom.moment(on);
-        return edit(id, hand, new SwitchEdit.AddFound(new SwitchAt(board, bank, number), moment, find), moment, find);
+        return edit(id, hand, new SwitchEdit.AddFound(at(board, bank, number), moment, find), moment, find);
     }
 
     @PostMapping(SWITCH + "/steps/{index}/remove")
@@ -179,7 +170,7 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @PathVariable int index,
             @RequestParam(defaultValue = "press") String on,
             @RequestParam String device,
@@ -189,8 +180,7 @@ class SwitchesController {
         return edit(
                 id,
                 hand,
-                new SwitchEdit.RemoveStep(
-                        new SwitchAt(board, bank, number), moment, index, step(device, action, waited)),
+                new SwitchEdit.RemoveStep(at(board, bank, number), moment, index, step(device, action, waited)),
                 moment,
                 "");
     }
@@ -201,7 +191,7 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @PathVariable int index,
             @RequestParam(defaultValue = "press") String on,
             @RequestParam String device,
@@ -211,8 +201,7 @@ class SwitchesController {
         return edit(
                 id,
                 hand,
-                new SwitchEdit.RaiseStep(
-                        new SwitchAt(board, bank, number), moment, index, step(device, action, waited)),
+                new SwitchEdit.RaiseStep(at(board, bank, number), moment, index, step(device, action, waited)),
                 moment,
                 "");
     }
@@ -223,7 +212,7 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @PathVariable int index,
             @RequestParam(defaultValue = "press") String on,
             @RequestParam String device,
@@ -234,8 +223,7 @@ class SwitchesController {
         return edit(
                 id,
                 hand,
-                new SwitchEdit.WaitBefore(
-                        new SwitchAt(board, bank, number), moment, index, step(device, action, waited), millis),
+                new SwitchEdit.WaitBefore(at(board, bank, number), moment, index, step(device, action, waited), millis),
                 moment,
                 "");
     }
@@ -246,8 +234,8 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number) {
-        return edit(id, hand, new SwitchEdit.ClearSwitch(new SwitchAt(board, bank, number)), Moment.PRESS, "");
+            @PathVariable String number) {
+        return edit(id, hand, new SwitchEdit.ClearSwitch(at(board, bank, number)), Moment.PRESS, "");
     }
 
     /** Several switches at once, {@code from} as they are on the clipboard. */
@@ -257,10 +245,10 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @RequestParam(defaultValue = "") String from,
             @RequestParam("do") String what) {
-        SwitchAt here = new SwitchAt(board, bank, number);
+        SwitchAt here = at(board, bank, number);
         List<SwitchAt> switches = Stream.of(from.split("_"))
                 .filter(key -> !key.isEmpty())
                 .map(SwitchesController::switchAt)
@@ -285,10 +273,10 @@ class SwitchesController {
             Hand hand,
             @PathVariable DeviceId board,
             @PathVariable int bank,
-            @PathVariable int number,
+            @PathVariable String number,
             @RequestParam int from) {
         rigs.edit(id, hand, new FloorEdit.CopyBank(board, from, bank));
-        return "redirect:" + BoardView.href("/rigs/" + id, new SwitchAt(board, bank, number));
+        return "redirect:" + BoardView.href("/rigs/" + id, at(board, bank, number));
     }
 
     @ExceptionHandler
@@ -328,5 +316,9 @@ class SwitchesController {
                 "step",
                 Because.of("no.none-of-the-actions"),
                 () -> new Step(new DeviceId(device), Action.parse(action), waited));
+    }
+
+    private static SwitchAt at(DeviceId board, int bank, String number) {
+        return SwitchAt.parse("%s.%d.%s".formatted(board, bank, number)).orElseThrow();
     }
 }

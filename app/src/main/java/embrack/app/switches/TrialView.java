@@ -94,7 +94,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
     }
 
     private static Feet feet(Plan plan, SwitchAt at, World state) {
-        Set<Gesture> knows = plan.board(at.board()).gestures();
+        Set<Gesture> knows = plan.board(at).gestures();
         return new Feet(
                 at.key(),
                 state.isHeld(at),
@@ -226,7 +226,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
 
     private static Optional<Board> board(Plan plan, Tread tread) {
         return switch (tread) {
-            case Tread.OnSwitch foot -> Optional.of(plan.board(foot.at().board()));
+            case Tread.OnSwitch foot -> Optional.of(plan.board(foot.at()));
             case Tread.OnControl move -> plan.rig().model(move.at().box()).board();
             case Tread.ByCue cue -> Optional.empty();
             case Tread.ByHand hand -> Optional.empty();

@@ -45,18 +45,18 @@ class SwitchViewsTests {
                 .edit(new SwitchEdit.GiveDuty(Sketch.at("foot-board 1"), Optional.of(Duty.KILL)))
                 .plan();
         BoardView board = BoardView.of(Report.of(plan), Sketch.at("foot-board 2"), "/rigs/7");
-        assertThat(board.tiles())
+        assertThat(board.rows().getFirst().tiles())
                 .extracting(BoardView.Tile::number)
                 .as("the far row first")
                 .containsExactly(6, 7, 8, 9, 10, 1, 2, 3, 4, 5);
-        assertThat(board.tiles().get(5))
+        assertThat(board.rows().getFirst().tiles().get(5))
                 .extracting(
                         BoardView.Tile::label,
                         t -> t.duty().words(),
                         t -> t.duty().isKill(),
                         BoardView.Tile::key)
                 .containsExactly("Hush", "kill switch", true, "foot-board.1.1");
-        assertThat(board.tiles())
+        assertThat(board.rows().getFirst().tiles())
                 .filteredOn(BoardView.Tile::isSelected)
                 .singleElement()
                 .extracting(BoardView.Tile::href)
@@ -79,7 +79,7 @@ class SwitchViewsTests {
         Plan plan = Sketch.of("Keys").box("Keys", "pads-and-keys").plan();
         ControlAt knob = new ControlAt(new DeviceId("keys"), ControlType.KNOB, 1, 3);
         BoardView board = BoardView.of(Report.of(plan), knob, "/rigs/7");
-        assertThat(board.tiles()).isEmpty();
+        assertThat(board.rows()).isEmpty();
         assertThat(board.banks()).isEmpty();
         assertThat(board.controls())
                 .hasSize(8)

@@ -6,8 +6,9 @@ import embrack.core.chart.LearnableId;
 import embrack.core.compile.CompiledControl.CompiledTarget;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
-import embrack.core.gear.FactoryRun;
+import embrack.core.gear.FactoryMessage;
 import embrack.core.gear.Gesture;
+import embrack.core.gear.PressLimit;
 import embrack.core.gear.Purpose;
 import embrack.core.gear.Shaping;
 import embrack.core.gear.SwitchMode;
@@ -36,6 +37,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Turns what switches, treadles and faders should do into what their boxes have to send. */
 public final class Compiler {
@@ -60,7 +62,7 @@ public final class Compiler {
 
     /** One switch; the steps beyond what the board sends in a press are stopped, the ones before are not. */
     public CompiledSwitch compile(Assignment assignment) {
-        Board board = plan.board(assignment.at().board());
+        Board board = plan.board(assignment.at());
         SwitchMode mode = mode(assignment, board);
         SortedMap<Moment, List<CompiledStep>> compiled = new TreeMap<>();
         assignment.moments().forEach((moment, steps) -> compiled.put(moment, compile(assignment.at(), steps)));
@@ -80,7 +82,7 @@ public final class Compiler {
 
     /** One step, as it would be if nothing else were sent in the same press. */
     public CompiledStep compile(SwitchAt at, Step step) {
-        return compile(at, step, 0);
+        return compile(at, step, List.of());
     }
 
     /**
@@ -233,16 +235,18 @@ public final class Compiler {
 
     private List<CompiledStep> compile(SwitchAt at, List<Step> steps) {
         List<CompiledStep> compiled = new ArrayList<>();
-        int sent = 0;
+        List<Message> sent = new ArrayList<>();
         for (Step step : steps) {
             CompiledStep next = compile(at, step, sent);
             compiled.add(next);
-            sent += next.isSent() ? next.messages().size() : 0;
+            if (next.isSent()) {
+                sent.addAll(next.messages());
+            }
         }
         return compiled;
     }
 
-    private CompiledStep compile(SwitchAt at, Step step, int sentBefore) {
+    private CompiledStep compile(SwitchAt at, Step step, List<Message> sentBefore) {
         List<Message> messages = messages(at, step);
         if (messages.isEmpty()) {
             return new CompiledStep(
@@ -263,8 +267,8 @@ public final class Compiler {
     }
 
     private Optional<Obstacle> obstacle(
-            SwitchAt at, Step step, List<Message> messages, boolean arrives, int sentBefore) {
-        Board board = plan.board(at.board());
+            SwitchAt at, Step step, List<Message> messages, boolean arrives, List<Message> sentBefore) {
+        Board board = plan.board(at);
         Optional<MessageType> unsendable = messages.stream()
                 .map(Message::type)
                 .filter(type -> !board.sends().contains(type))
@@ -272,28 +276,39 @@ public final class Compiler {
         if (unsendable.isPresent()) {
             return Optional.of(new Obstacle.CannotSend(unsendable.get()));
         }
-        Optional<Obstacle> fixed = board.factoryRun()
-                .flatMap(
-                        run -> fixed(run, run.number(at.bank(), at.number(), board.bankChange()), messages.getFirst()));
+        Optional<Obstacle> fixed = board.fixed(at.bank(), at.number()).flatMap(own -> fixed(own, messages.getFirst()));
         if (fixed.isPresent()) {
             return fixed;
         }
         if (step.waitMillis() > board.longestWaitMillis()) {
             return Optional.of(new Obstacle.CannotWait(board.longestWaitMillis()));
         }
-        if (sentBefore + messages.size() > board.messagesPerPress()) {
-            return Optional.of(new Obstacle.OneTooMany());
+        Optional<Obstacle.OneTooMany> tooMany = tooMany(board.limit(), sentBefore, messages);
+        if (tooMany.isPresent()) {
+            return Optional.of(tooMany.get());
         }
         return arrives
                 ? Optional.empty()
                 : Optional.of(new Blockade(ways).between(at.board(), step.device(), messages.getLast()));
     }
 
-    private static Optional<Obstacle> fixed(FactoryRun run, int number, Message wanted) {
-        boolean same = wanted.type() == run.type()
-                && wanted.data1() == number
+    /** Whether the messages are more than a press can send, of all types or of their own. */
+    private static Optional<Obstacle.OneTooMany> tooMany(
+            PressLimit limit, List<Message> before, List<Message> messages) {
+        List<Message> all = Stream.concat(before.stream(), messages.stream()).toList();
+        if (all.size() > limit.messages()) {
+            return Optional.of(new Obstacle.OneTooMany(Optional.empty(), limit.messages()));
+        }
+        return limit.ofType().entrySet().stream()
+                .filter(e -> all.stream().filter(m -> m.type() == e.getKey()).count() > e.getValue())
+                .findFirst()
+                .map(e -> new Obstacle.OneTooMany(Optional.of(e.getKey()), e.getValue()));
+    }
+
+    private static Optional<Obstacle> fixed(FactoryMessage own, Message wanted) {
+        boolean same = own.isAddressOf(wanted)
                 && (wanted.type() == MessageType.PROGRAM_CHANGE || wanted.data2() == DataByte.MAX);
-        return same ? Optional.empty() : Optional.of(new Obstacle.SendsItsOwn(run.type(), number));
+        return same ? Optional.empty() : Optional.of(new Obstacle.SendsItsOwn(own.type(), own.number()));
     }
 
     private List<Message> messages(SwitchAt at, Step step) {
@@ -302,7 +317,7 @@ public final class Compiler {
                 .messagesFor(
                         step.action(),
                         receiveChannel(step.device()),
-                        plan.board(at.board()).sends())
+                        plan.board(at).sends())
                 .orElse(List.of());
         Optional<Channel> only = Senders.only(plan.rig(), at);
         return messages.stream().map(message -> onChannel(message, only)).toList();
@@ -337,6 +352,10 @@ public final class Compiler {
             ControlAt at, Target target, ControlGroup group, List<Message> messages, boolean arrives) {
         if (!group.sends().contains(messages.getFirst().type())) {
             return Optional.of(new Obstacle.CannotSend(messages.getFirst().type()));
+        }
+        Optional<FactoryMessage> own = Senders.fixed(plan.rig(), at);
+        if (own.filter(fixed -> !fixed.isAddressOf(messages.getFirst())).isPresent()) {
+            return own.map(fixed -> new Obstacle.SendsItsOwn(fixed.type(), fixed.number()));
         }
         Chart chart = plan.rig().chart(target.device());
         boolean asItComes = group.shaping() == Shaping.NONE

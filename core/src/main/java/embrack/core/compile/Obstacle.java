@@ -4,6 +4,7 @@ import embrack.core.gear.Gesture;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.MessageType;
 import embrack.core.word.Phrase;
+import java.util.Optional;
 
 /** Why a step cannot become a message that reaches its device. */
 public sealed interface Obstacle {
@@ -46,8 +47,13 @@ public sealed interface Obstacle {
     /** No links lead from the board to the device. */
     record NoPath() implements Obstacle {}
 
-    /** The board has already sent all that it can in one press. */
-    record OneTooMany() implements Obstacle {}
+    /**
+     * The board has already sent all that it can in one press.
+     *
+     * @param of of one type, where that has places of its own; empty for all together
+     * @param most how many it can
+     */
+    record OneTooMany(Optional<MessageType> of, int most) implements Obstacle {}
 
     /** The control sends other messages already as it moves. {@code most} is how many it can. */
     record OneNumber(int most) implements Obstacle {}

@@ -1,7 +1,9 @@
 package embrack.core.edit;
 
-import embrack.core.gear.Board;
+import embrack.core.gear.ControlType;
 import embrack.core.gear.Model;
+import embrack.core.gear.Surface;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
@@ -110,14 +112,12 @@ public sealed interface FloorEdit extends Edit {
     record CopyBank(DeviceId board, int from, int to) implements FloorEdit {
         @Override
         public Plan apply(Plan plan) {
-            Board shape = boardOf("from", plan, board);
-            require(plan, "from", board, from, 1);
-            require(plan, "to", board, to, 1);
+            boardOf("from", plan, board);
+            require(plan, "from", board, from);
+            require(plan, "to", board, to);
             Switches changed = plan.switches();
-            for (int number = 1; number <= shape.switches(); number++) {
-                SwitchAt target = new SwitchAt(board, to, number);
-                changed = changed.with(
-                        plan.switches().at(new SwitchAt(board, from, number)).movedTo(target));
+            for (SwitchAt at : plan.pressedOn(board, from)) {
+                changed = changed.with(plan.switches().at(at).movedTo(at.inBank(to)));
             }
             return plan.withSwitches(changed).settled();
         }
@@ -125,9 +125,9 @@ public sealed interface FloorEdit extends Edit {
         @Override
         public Phrase summary(Plan before) {
             return Say.of("copy-bank")
-                    .with("to", before.board(board).banks().get(to - 1))
+                    .with("to", name(before, board, to))
                     .with("board", before.rig().name(board))
-                    .with("from", before.board(board).banks().get(from - 1));
+                    .with("from", name(before, board, from));
         }
     }
 
@@ -151,12 +151,13 @@ public sealed interface FloorEdit extends Edit {
         }
 
         private Optional<SwitchAt> room(Plan plan, Switches now, SwitchAt was) {
-            Board shape = plan.board(to);
-            SwitchAt same = new SwitchAt(to, was.bank(), was.number());
-            boolean isThere = was.bank() <= shape.banks().size() && was.number() <= shape.switches();
-            return isThere && now.at(same).isBlank()
+            SwitchAt same = was.on(to);
+            return plan.has(same) && now.at(same).isBlank()
                     ? Optional.of(same)
-                    : all(to, shape).stream().filter(at -> now.at(at).isBlank()).findFirst();
+                    : all(plan, to).stream()
+                            .filter(FloorEdit::isHome)
+                            .filter(at -> now.at(at).isBlank())
+                            .findFirst();
         }
 
         @Override
@@ -175,20 +176,22 @@ public sealed interface FloorEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("model", plan, board);
-            if (plan.rig().model(board).board().isEmpty()) {
+            if (plan.rig().model(board).surface().pressed().isEmpty()) {
                 return new GearEdit.SwapHardware(board, model).apply(plan);
             }
-            Board shape = model.board()
-                    .orElseThrow(() ->
-                            new Refused("model", Say.of("no.has-no-switches").with("model", model.name())));
+            if (model.surface().pressed().isEmpty()) {
+                throw new Refused("model", Say.of("no.has-no-switches").with("model", model.name()));
+            }
+            List<SwitchAt> places = all(model.surface(), board);
             List<Assignment> fitting = plan.switches().of(board).stream()
-                    .filter(a -> isOn(shape, a.at()))
+                    .filter(a -> places.contains(a.at()))
                     .toList();
             List<Assignment> homeless = plan.switches().of(board).stream()
-                    .filter(a -> !isOn(shape, a.at()))
+                    .filter(a -> !places.contains(a.at()))
                     .toList();
-            List<SwitchAt> free = new ArrayList<>(all(board, shape));
+            List<SwitchAt> free = new ArrayList<>(places);
             fitting.forEach(a -> free.remove(a.at()));
+            free.removeIf(at -> !isHome(at));
             List<Assignment> moved = IntStream.range(0, Math.min(free.size(), homeless.size()))
                     .mapToObj(i -> homeless.get(i).movedTo(free.get(i)))
                     .toList();
@@ -206,10 +209,6 @@ public sealed interface FloorEdit extends Edit {
             return swapped.withSwitches(all).settled();
         }
 
-        private static boolean isOn(Board shape, SwitchAt at) {
-            return at.bank() <= shape.banks().size() && at.number() <= shape.switches();
-        }
-
         @Override
         public Phrase summary(Plan before) {
             return Say.of("other-board")
@@ -218,19 +217,25 @@ public sealed interface FloorEdit extends Edit {
         }
     }
 
+    private static TapeLabel name(Plan plan, DeviceId box, int bank) {
+        return plan.bankName(plan.pressedOn(box, bank).getFirst());
+    }
+
     private static Plan placed(Plan plan, List<SwitchAt> from, SwitchAt to, Switches left) {
         if (from.isEmpty()) {
             throw new Refused("from", Say.of("no.no-switch-chosen"));
         }
         from.forEach(at -> require(plan, at));
         require(plan, to);
-        List<SwitchAt> places = all(to.board(), plan.board(to.board()));
+        List<SwitchAt> places = all(plan, to.board()).stream()
+                .filter(at -> at.of().equals(to.of()))
+                .toList();
         int first = places.indexOf(to);
         Switches changed = left;
         int free = first;
         for (List<SwitchAt> ofOneBoard : byBoard(from)) {
             SwitchAt anchor = ofOneBoard.getFirst();
-            int columns = plan.board(anchor.board()).switches();
+            int columns = plan.board(anchor).switches();
             int start = free;
             for (SwitchAt at : ofOneBoard) {
                 int place = start + (at.bank() - anchor.bank()) * columns + at.number() - anchor.number();
@@ -255,30 +260,48 @@ public sealed interface FloorEdit extends Edit {
     private static Collection<List<SwitchAt>> byBoard(List<SwitchAt> sorted) {
         return sorted.stream()
                 .distinct()
-                .collect(Collectors.groupingBy(SwitchAt::board, LinkedHashMap::new, Collectors.toList()))
+                .collect(Collectors.groupingBy(at -> at.inBank(1).numbered(1), LinkedHashMap::new, Collectors.toList()))
                 .values();
     }
 
-    private static List<SwitchAt> all(DeviceId board, Board shape) {
-        List<SwitchAt> all = new ArrayList<>();
-        for (int bank = 1; bank <= shape.banks().size(); bank++) {
-            int here = bank;
-            IntStream.rangeClosed(1, shape.switches()).forEach(number -> all.add(new SwitchAt(board, here, number)));
-        }
-        return all;
+    private static List<SwitchAt> all(Plan plan, DeviceId board) {
+        return all(plan.rig().model(board).surface(), board);
+    }
+
+    /** All that is pressed on a box: its switches bank by bank, then its pads, keys and buttons. */
+    private static List<SwitchAt> all(Surface surface, DeviceId board) {
+        int banks = surface.board().map(shape -> shape.banks().size()).orElse(1);
+        return surface.pressed().stream()
+                .flatMap(of -> IntStream.rangeClosed(1, banks).mapToObj(bank -> new SwitchAt(board, of, bank, 1)))
+                .flatMap(first -> IntStream.rangeClosed(
+                                1, surface.board(first.of(), 1).orElseThrow().switches())
+                        .mapToObj(first::numbered))
+                .toList();
+    }
+
+    /** Whether what has lost its switch may move there: the keys of a keyboard are played. */
+    private static boolean isHome(SwitchAt at) {
+        return at.of().filter(of -> of == ControlType.KEY).isEmpty();
     }
 
     private static void require(Plan plan, SwitchAt at) {
-        require(plan, "to", at.board(), at.bank(), at.number());
+        Typed.device("to", plan, at.board());
+        Refused.at("to", () -> Plan.requireOnBoard(plan.rig(), at));
     }
 
-    private static void require(Plan plan, String field, DeviceId board, int bank, int number) {
+    private static void require(Plan plan, String field, DeviceId board, int bank) {
         Typed.device(field, plan, board);
-        Refused.at(field, () -> Plan.requireOnBoard(plan.rig(), new SwitchAt(board, bank, number)));
+        Refused.at(
+                field,
+                () -> Plan.requireOnBoard(
+                        plan.rig(), plan.pressedOn(board, 1).getFirst().inBank(bank)));
     }
 
-    private static Board boardOf(String field, Plan plan, DeviceId box) {
+    private static void boardOf(String field, Plan plan, DeviceId box) {
         Typed.device(field, plan, box);
-        return Refused.at(field, () -> plan.board(box));
+        if (!plan.boards().contains(box)) {
+            throw new Refused(
+                    field, Say.of("no.has-no-switches").with("model", plan.rig().name(box)));
+        }
     }
 }

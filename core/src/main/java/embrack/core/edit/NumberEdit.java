@@ -42,7 +42,7 @@ public sealed interface NumberEdit extends Edit {
     record Renumber() implements NumberEdit {
         @Override
         public Plan apply(Plan plan) {
-            return plan.withRig(Allocator.renumber(plan.rig(), plan.switches(), plan.book()));
+            return plan.withRig(Allocator.renumber(plan.rig(), plan.switches(), plan.book(), plan.practices()));
         }
 
         @Override

@@ -46,7 +46,7 @@ public sealed interface SwitchEdit extends Edit {
         public Plan apply(Plan plan) {
             Optional<TapeLabel> label = text.isBlank() ? Optional.empty() : Optional.of(Typed.label("text", text));
             Typed.device("text", plan, at.board());
-            int room = plan.board(at.board()).labelCharacters();
+            int room = plan.board(at).labelCharacters();
             label.filter(l -> l.text().length() > room).ifPresent(l -> {
                 throw new Refused(
                         "text",

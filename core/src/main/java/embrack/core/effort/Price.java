@@ -192,8 +192,8 @@ public record Price(String answer, int switches, int presses, int messages, int 
 
     private static int all(Plan plan) {
         return plan.boards().stream()
-                .mapToInt(board ->
-                        plan.board(board).switches() * plan.board(board).banks().size())
+                .flatMap(board -> plan.rig().model(board).board().stream())
+                .mapToInt(board -> board.switches() * board.banks().size())
                 .sum();
     }
 

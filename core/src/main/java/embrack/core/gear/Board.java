@@ -22,10 +22,10 @@ import java.util.stream.IntStream;
  * @param banks the banks by the names that the box shows, at least one
  * @param bankChange what a bank changes
  * @param sends message types that a switch can send, at least one
- * @param messagesPerPress most messages that one press can send, 1 or more
+ * @param limit most messages that one press can send
  * @param gestures what a switch can tell apart, at least the press
  * @param modes what it can do down and up, at least one
- * @param factoryRun what the switches send, if that cannot be programmed
+ * @param factory what its factory chose: what cannot be programmed, and what can be chosen
  * @param programs what the box calls the first program
  * @param display how the box shows values while it is programmed
  * @param longestWaitMillis the longest wait between two messages of one press, in ms; 0 when all are sent at once
@@ -37,10 +37,10 @@ public record Board(
         List<TapeLabel> banks,
         BankChange bankChange,
         SortedSet<MessageType> sends,
-        int messagesPerPress,
+        PressLimit limit,
         SortedSet<Gesture> gestures,
         SortedSet<SwitchMode> modes,
-        Optional<FactoryRun> factoryRun,
+        FactoryNumbers factory,
         SendChannel sendChannel,
         RunningStatus runningStatus,
         ProgramCounting programs,
@@ -53,8 +53,9 @@ public record Board(
         sends = Collections.unmodifiableSortedSet(new TreeSet<>(sends));
         gestures = Collections.unmodifiableSortedSet(new TreeSet<>(gestures));
         modes = Collections.unmodifiableSortedSet(new TreeSet<>(modes));
-        if (switches < 1 || switches > 32) {
-            throw new IllegalArgumentException("a board has 1 to 32 switches in a bank, was " + switches);
+        if (switches < 1 || switches > ControlGroup.MOST) {
+            throw new IllegalArgumentException(
+                    "a board has 1 to %d switches in a bank, was %d".formatted(ControlGroup.MOST, switches));
         }
         if (columns < 1 || columns > switches) {
             throw new IllegalArgumentException("a row has 1 to %d switches, was %d".formatted(switches, columns));
@@ -65,9 +66,6 @@ public record Board(
         if (sends.isEmpty()) {
             throw new IllegalArgumentException("a board sends at least one type of message");
         }
-        if (messagesPerPress < 1 || messagesPerPress > 128) {
-            throw new IllegalArgumentException("a press sends 1 to 128 messages at most, was " + messagesPerPress);
-        }
         if (!gestures.contains(Gesture.PRESS) || modes.isEmpty()) {
             throw new IllegalArgumentException("a switch knows at least the press, and one mode");
         }
@@ -77,13 +75,10 @@ public record Board(
         if (labelCharacters < 0 || labelCharacters > 24) {
             throw new IllegalArgumentException("a display shows 0 to 24 characters of a name, was " + labelCharacters);
         }
-        int needed = switches;
-        factoryRun.ifPresent(run -> {
-            if (run.numbers().size() != needed) {
-                throw new IllegalArgumentException("the factory run has %d numbers for %d switches"
-                        .formatted(run.numbers().size(), needed));
-            }
-        });
+        if (factory.highest() > switches) {
+            throw new IllegalArgumentException(
+                    "a factory number is for switch %d of %d".formatted(factory.highest(), switches));
+        }
     }
 
     /** A board that is programmed freely, with one-shot switches that know the press alone. */
@@ -101,10 +96,10 @@ public record Board(
                 banks,
                 BankChange.ASSIGNMENTS,
                 sends,
-                messagesPerPress,
+                PressLimit.of(messagesPerPress),
                 new TreeSet<>(EnumSet.of(Gesture.PRESS)),
                 new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT)),
-                Optional.empty(),
+                FactoryNumbers.NONE,
                 sendChannel,
                 RunningStatus.NOT_USED,
                 ProgramCounting.FROM_ONE,
@@ -126,10 +121,10 @@ public record Board(
                 banks,
                 bankChange,
                 sends,
-                messagesPerPress,
+                limit,
                 others,
                 otherModes,
-                factoryRun,
+                factory,
                 sendChannel,
                 runningStatus,
                 programs,
@@ -138,24 +133,59 @@ public record Board(
                 labelCharacters);
     }
 
-    /** The same board with switches that send what the factory chose. */
-    public Board withFactoryRun(FactoryRun run) {
+    /** The same board with switches that send what a factory chose. */
+    public Board withFactory(FactoryNumbers other) {
         return new Board(
                 switches,
                 columns,
                 banks,
                 bankChange,
                 sends,
-                messagesPerPress,
+                limit,
                 gestures,
                 modes,
-                Optional.of(run),
+                other,
                 sendChannel,
                 runningStatus,
                 programs,
                 display,
                 longestWaitMillis,
                 labelCharacters);
+    }
+
+    /** The same board with another limit of a press. */
+    public Board withLimit(PressLimit other) {
+        return new Board(
+                switches,
+                columns,
+                banks,
+                bankChange,
+                sends,
+                other,
+                gestures,
+                modes,
+                factory,
+                sendChannel,
+                runningStatus,
+                programs,
+                display,
+                longestWaitMillis,
+                labelCharacters);
+    }
+
+    /** What a switch does down and up where nothing is said: the same at every press, if it can. */
+    public SwitchMode plainestMode() {
+        return modes.contains(SwitchMode.ONE_SHOT) ? SwitchMode.ONE_SHOT : modes.first();
+    }
+
+    /** The most messages of one press, of whatever type. */
+    public int messagesPerPress() {
+        return limit.messages();
+    }
+
+    /** What a switch sends that cannot be programmed; empty when it can. */
+    public Optional<FactoryMessage> fixed(int bank, int number) {
+        return factory.fixed(bank, number, bankChange);
     }
 
     /** The row that a switch lies in, counted from 0 at the player's feet. */

@@ -6,13 +6,17 @@ import embrack.core.chart.Trigger;
 import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Controllers;
+import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.show.Book;
 import embrack.core.show.Cue;
+import embrack.core.switches.Practice;
+import embrack.core.switches.Practices;
 import embrack.core.switches.Switches;
+import embrack.core.switches.Target;
 import embrack.core.way.Ways;
 import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
@@ -50,7 +54,7 @@ public final class Allocator {
     private final Map<DeviceId, Set<DeviceId>> reached = new HashMap<>();
     private Rig rig;
 
-    private Allocator(Rig rig, Switches switches, Book book) {
+    private Allocator(Rig rig, Switches switches, Book book, Practices practices) {
         this.rig = rig;
         this.switches = switches;
         this.automatic = book.sentBy(rig);
@@ -59,7 +63,7 @@ public final class Allocator {
                 .filter(id ->
                         !switches.of(id).isEmpty() || !switches.travelsOf(id).isEmpty() || automatic.containsKey(id))
                 .toList();
-        this.all = Wanted.all(rig, switches, automatic);
+        this.all = Wanted.all(rig, switches, automatic, practices.answer(Practice.NUMBERS) == 1);
         this.ways = new Ways(rig);
     }
 
@@ -67,21 +71,21 @@ public final class Allocator {
      * The rig with a message for everything that its switches, controls and cues want learned and that can be learned
      * from them.
      */
-    public static Rig settle(Rig rig, Switches switches, Book book) {
+    public static Rig settle(Rig rig, Switches switches, Book book, Practices practices) {
         boolean nothingLearns = rig.models().stream()
                 .allMatch(model -> model.chart().learnables().isEmpty());
-        return nothingLearns ? rig : new Allocator(rig, switches, book).settle();
+        return nothingLearns ? rig : new Allocator(rig, switches, book, practices).settle();
     }
 
     /** As {@link #settle}, with everything chosen anew but what a person pinned. */
-    public static Rig renumber(Rig rig, Switches switches, Book book) {
+    public static Rig renumber(Rig rig, Switches switches, Book book, Practices practices) {
         Rig bare = rig;
         for (Device device : rig.devices()) {
             SortedMap<LearnableId, Learned> pinned = new TreeMap<>(device.learned());
             pinned.values().removeIf(message -> !message.pinned());
             bare = bare.withDeviceChanged(device.id(), d -> d.withLearned(pinned));
         }
-        return settle(bare, switches, book);
+        return settle(bare, switches, book, practices);
     }
 
     /** Why a number is better not chosen for a message; empty when it may be. */
@@ -164,10 +168,42 @@ public final class Allocator {
                             && isFree(wanted, fixed.type(), channel, fixed.number()))
                     .map(fixed -> new Learned(fixed.type(), own, fixed.number()));
         }
-        return PREFERRED.stream()
-                .filter(wanted.types()::contains)
-                .flatMap(type -> number(wanted, type, channel).map(number -> new Learned(type, own, number)).stream())
-                .findFirst();
+        Optional<Learned> given = wanted.like()
+                .flatMap(first -> shared(wanted, first, isSet, channel))
+                .or(() -> ready(wanted, own, channel));
+        return given.isPresent()
+                ? given
+                : PREFERRED.stream()
+                        .filter(wanted.types()::contains)
+                        .flatMap(type ->
+                                number(wanted, type, channel).map(number -> new Learned(type, own, number)).stream())
+                        .findFirst();
+    }
+
+    /** The message of another level, which the same control sends for this one: two places with one source. */
+    private Optional<Learned> shared(Wanted wanted, Wanted.Shared first, boolean isSet, Channel channel) {
+        Target target = first.first();
+        Channel itsOwn = rig.setting(target.device(), Purpose.RECEIVE_CHANNEL)
+                .map(Channel::new)
+                .orElse(new Channel(Channel.FIRST));
+        return rig.chart(target.device())
+                .messagesFor(target.at(0), itsOwn)
+                .map(List::getLast)
+                .filter(message -> wanted.types().contains(message.type()))
+                .filter(Message.Voice.class::isInstance)
+                .map(Message.Voice.class::cast)
+                .filter(message -> !isSet || message.channel().equals(channel))
+                .map(message -> new Learned(
+                        message.type(), isSet ? Optional.empty() : Optional.of(message.channel()), message.data1()));
+    }
+
+    /** What the sender sends already with a map that it brings, where that is free. */
+    private Optional<Learned> ready(Wanted wanted, Optional<Channel> own, Channel channel) {
+        return wanted.ready()
+                .filter(map -> wanted.types().contains(map.type())
+                        && objection(map.type(), map.number()).isEmpty()
+                        && isFree(wanted, map.type(), channel, map.number()))
+                .map(map -> new Learned(map.type(), own, map.number()));
     }
 
     /**

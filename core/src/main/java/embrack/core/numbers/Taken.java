@@ -47,17 +47,18 @@ final class Taken {
     /** What a box sends already, for whatever device. */
     static Taken sentBy(Rig rig, Switches switches, List<Cue> cues, DeviceId sender) {
         var taken = new Taken();
-        rig.model(sender)
-                .board()
-                .ifPresent(board -> switches.of(sender).forEach(assignment -> {
-                    Optional<Channel> only = Senders.only(rig, assignment.at());
-                    assignment
-                            .steps()
-                            .forEach(step -> rig.chart(step.device())
-                                    .messagesFor(step.action(), receiveChannel(rig, step.device()), board.sends())
-                                    .orElse(List.of())
-                                    .forEach(message -> taken.add(message, only)));
-                }));
+        switches.of(sender).forEach(assignment -> {
+            Optional<Channel> only = Senders.only(rig, assignment.at());
+            assignment
+                    .steps()
+                    .forEach(step -> rig.chart(step.device())
+                            .messagesFor(
+                                    step.action(),
+                                    receiveChannel(rig, step.device()),
+                                    Senders.sends(rig, assignment.at()))
+                            .orElse(List.of())
+                            .forEach(message -> taken.add(message, only)));
+        });
         switches.travelsOf(sender).forEach(controlAssignment -> {
             Optional<Channel> only = Senders.only(rig, controlAssignment.at());
             controlAssignment

@@ -5,7 +5,7 @@ import embrack.core.chart.LearnableId;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
-import embrack.core.gear.FactoryRun;
+import embrack.core.gear.FactoryMessage;
 import embrack.core.midi.Channel;
 import embrack.core.midi.MessageType;
 import embrack.core.rig.DeviceId;
@@ -13,6 +13,7 @@ import embrack.core.rig.Rig;
 import embrack.core.show.Cue;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
+import embrack.core.switches.ControlAt;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
@@ -31,6 +32,8 @@ import java.util.Set;
  * @param types what all its senders can send and the device can learn
  * @param senders the boxes that send it, the one whose run it belongs to first
  * @param fixed what a sender sends that cannot be programmed
+ * @param ready what a sender sends already with a map that it brings
+ * @param like the level whose message has to serve this one too
  * @param only the one channel that a sender has for everything
  */
 record Wanted(
@@ -38,18 +41,22 @@ record Wanted(
         LearnableId learnable,
         Set<MessageType> types,
         List<DeviceId> senders,
-        Optional<Fixed> fixed,
+        Optional<FactoryMessage> fixed,
+        Optional<FactoryMessage> ready,
+        Optional<Shared> like,
         Optional<Channel> only) {
 
-    /** What a switch with a factory run sends. */
-    record Fixed(MessageType type, int number) {}
+    /** The level that a control moves first, which sends one message for all that it moves. */
+    record Shared(ControlAt control, Target first) {}
 
     /**
      * Everything that steps and levels want learned, in the order of boards, banks and switches; then what cues want,
      * by who sends them.
+     *
+     * @param readyMaps whether numbers that a box brings are taken where they are free
      */
-    static List<Wanted> all(Rig rig, Switches switches, Map<DeviceId, List<Cue>> automatic) {
-        var gathering = new Gathering(rig);
+    static List<Wanted> all(Rig rig, Switches switches, Map<DeviceId, List<Cue>> automatic, boolean readyMaps) {
+        var gathering = new Gathering(rig, readyMaps);
         rig.devices().forEach(box -> {
             switches.of(box.id()).forEach(gathering::add);
             switches.travelsOf(box.id()).forEach(gathering::add);
@@ -66,25 +73,52 @@ record Wanted(
         both.retainAll(other.types);
         List<DeviceId> more = new ArrayList<>(senders);
         other.senders.stream().filter(sender -> !more.contains(sender)).forEach(more::add);
-        return new Wanted(device, learnable, both, more, fixed.or(other::fixed), only.or(other::only));
+        return new Wanted(
+                device,
+                learnable,
+                both,
+                more,
+                fixed.or(other::fixed),
+                ready.or(other::ready),
+                like.or(other::like),
+                only.or(other::only));
     }
+
+    /** What of a sender decides a number. */
+    private record Sender(
+            DeviceId box,
+            Optional<FactoryMessage> fixed,
+            Optional<FactoryMessage> ready,
+            Optional<Shared> like,
+            Optional<Channel> only) {}
 
     private static final class Gathering {
 
         private final Rig rig;
+        private final boolean readyMaps;
         private final Map<List<Object>, Wanted> found = new LinkedHashMap<>();
 
-        Gathering(Rig rig) {
+        Gathering(Rig rig, boolean readyMaps) {
             this.rig = rig;
+            this.readyMaps = readyMaps;
         }
 
         void add(Assignment assignment) {
             SwitchAt at = assignment.at();
-            Board board = rig.model(at.board()).board().orElseThrow();
+            Board board =
+                    rig.model(at.board()).surface().board(at.of(), at.number()).orElseThrow();
             Optional<Channel> only = Senders.only(rig, at);
-            Optional<Fixed> fixed = board.factoryRun().map(run -> fixed(run, at, board));
+            Optional<FactoryMessage> fixed = board.fixed(at.bank(), at.number());
+            Optional<FactoryMessage> ready = board.factory().presets().stream()
+                    .findFirst()
+                    .filter(preset -> readyMaps)
+                    .flatMap(preset -> preset.message(at.bank(), at.number(), board.bankChange()));
             for (Step step : assignment.steps()) {
-                add(step.device(), LearnableId.of(step.action()), board.sends(), at.board(), fixed, only);
+                add(
+                        step.device(),
+                        LearnableId.of(step.action()),
+                        board.sends(),
+                        new Sender(at.board(), fixed, ready, Optional.empty(), only));
             }
         }
 
@@ -94,9 +128,7 @@ record Wanted(
                         step.device(),
                         LearnableId.of(step.action()),
                         EnumSet.allOf(MessageType.class),
-                        player,
-                        Optional.empty(),
-                        Optional.empty());
+                        new Sender(player, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()));
             }
         }
 
@@ -108,26 +140,32 @@ record Wanted(
                         target.device(),
                         new LearnableId(Verb.LEVEL, target.part()),
                         group.sends(),
-                        controlAssignment.at().box(),
-                        Optional.empty(),
-                        only);
+                        new Sender(
+                                controlAssignment.at().box(),
+                                Senders.fixed(rig, controlAssignment.at()),
+                                Optional.empty(),
+                                Optional.of(controlAssignment.targets().getFirst())
+                                        .filter(first -> group.numbers() == 1 && first != target)
+                                        .map(first -> new Shared(controlAssignment.at(), first)),
+                                only));
             }
         }
 
-        private void add(
-                DeviceId device,
-                LearnableId id,
-                Set<MessageType> sends,
-                DeviceId sender,
-                Optional<Fixed> fixed,
-                Optional<Channel> only) {
+        private void add(DeviceId device, LearnableId id, Set<MessageType> sends, Sender sender) {
             rig.model(device).chart().learnables().stream()
                     .filter(learnable -> learnable.id().equals(id))
                     .filter(learnable -> !rig.model(device).chart().isSendable(id, sends))
                     .findFirst()
                     .ifPresent(learnable -> {
-                        Wanted wanted =
-                                new Wanted(device, id, learnable(learnable, sends), List.of(sender), fixed, only);
+                        Wanted wanted = new Wanted(
+                                device,
+                                id,
+                                learnable(learnable, sends),
+                                List.of(sender.box()),
+                                sender.fixed(),
+                                sender.ready(),
+                                sender.like(),
+                                sender.only());
                         found.merge(List.of(device, id), wanted, Wanted::with);
                     });
         }
@@ -139,10 +177,6 @@ record Wanted(
                 both.remove(MessageType.PROGRAM_CHANGE);
             }
             return both;
-        }
-
-        private static Fixed fixed(FactoryRun run, SwitchAt at, Board board) {
-            return new Fixed(run.type(), run.number(at.bank(), at.number(), board.bankChange()));
         }
     }
 }

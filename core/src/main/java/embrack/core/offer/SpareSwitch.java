@@ -14,28 +14,28 @@ public final class SpareSwitch {
 
     private SpareSwitch() {}
 
-    /** The blank switches of a bank, in order. */
+    /** The blank switches, pads, keys and buttons of a bank, in order. */
     public static List<SwitchAt> in(Plan plan, DeviceId board, int bank) {
-        Board shape = plan.board(board);
-        return IntStream.rangeClosed(1, shape.switches())
-                .mapToObj(number -> new SwitchAt(board, bank, number))
+        return plan.pressedOn(board, bank).stream()
                 .filter(at -> plan.switches().at(at).isBlank())
                 .toList();
     }
 
-    /** The first blank switch of the same bank, or else of the banks behind it. */
+    /** The first blank switch of the same bank, or else of the banks behind it; of a pad the first blank pad. */
     public static Optional<SwitchAt> near(Plan plan, SwitchAt at) {
-        int banks = plan.board(at.board()).banks().size();
+        int banks = plan.board(at).banks().size();
         return IntStream.rangeClosed(at.bank(), banks)
                 .boxed()
                 .flatMap(bank -> in(plan, at.board(), bank).stream())
+                .filter(other -> other.of().equals(at.of()))
                 .findFirst();
     }
 
     /** The blank switch of a bank that lies farthest from another of that bank. */
     public static Optional<SwitchAt> farFrom(Plan plan, SwitchAt other) {
-        Board shape = plan.board(other.board());
+        Board shape = plan.board(other);
         return in(plan, other.board(), other.bank()).stream()
+                .filter(at -> at.of().equals(other.of()))
                 .max(Comparator.comparingInt(at -> distance(shape, at, other)));
     }
 

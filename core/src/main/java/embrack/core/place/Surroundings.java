@@ -62,9 +62,9 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
                 ? start
                 : engine.tap(start, at).after();
         List<Miss> misses = new ArrayList<>();
-        Board board = plan.board(at.board());
+        Board board = plan.board(at);
         for (int number : board.besides(at.number())) {
-            SwitchAt hit = new SwitchAt(at.board(), at.bank(), number);
+            SwitchAt hit = at.numbered(number);
             World missed = engine.tap(after, hit).after();
             List<Phrase> changes = after.differences(missed).stream()
                     .map(place -> changed(place, missed))
@@ -93,7 +93,9 @@ public record Surroundings(List<Miss> misses, Optional<String> toKill) {
 
     private static Optional<SwitchAt> kill(Plan plan, SwitchAt at) {
         return plan.switches().of(at.board()).stream()
-                .filter(a -> a.isFor(Duty.KILL) && a.at().bank() == at.bank())
+                .filter(a -> a.isFor(Duty.KILL)
+                        && a.at().bank() == at.bank()
+                        && a.at().of().equals(at.of()))
                 .map(Assignment::at)
                 .findFirst();
     }

@@ -3,6 +3,7 @@ package embrack.core.plan;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.name.TapeLabel;
+import embrack.core.name.Words;
 import embrack.core.numbers.Allocator;
 import embrack.core.numbers.Senders;
 import embrack.core.rig.DeviceId;
@@ -68,25 +69,38 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
     }
 
     /**
-     * The board of a device.
+     * What a switch can send, and what lies beside it; a pad, key or button as well.
      *
-     * @throws IllegalArgumentException when the device has no switches
+     * @throws IllegalArgumentException when there is none of its sort
      */
-    public static Board board(Rig rig, DeviceId id) {
-        return rig.model(id)
-                .board()
-                .orElseThrow(() -> new IllegalArgumentException("%s has no switches".formatted(rig.name(id))));
+    public Board board(SwitchAt at) {
+        return board(rig, at);
     }
 
-    public Board board(DeviceId id) {
-        return board(rig, id);
+    private static Board board(Rig rig, SwitchAt at) {
+        return rig.model(at.board())
+                .surface()
+                .board(at.of(), at.number())
+                .orElseThrow(() -> new IllegalArgumentException(
+                        at.of().isEmpty()
+                                ? "%s has no switches".formatted(rig.name(at.board()))
+                                : "%s has no %s".formatted(rig.name(at.board()), at.words())));
     }
 
-    /** Devices with switches, in the order of the rig. */
+    /** Devices with switches, or with pads, keys or buttons, in the order of the rig. */
     public List<DeviceId> boards() {
         return rig.devices().stream()
                 .map(d -> d.id())
-                .filter(id -> rig.model(id).board().isPresent())
+                .filter(id -> !rig.model(id).surface().pressed().isEmpty())
+                .toList();
+    }
+
+    /** All that is pressed on a box in a bank: its switches, then pads, keys and buttons, in order. */
+    public List<SwitchAt> pressedOn(DeviceId box, int bank) {
+        return rig.model(box).surface().pressed().stream()
+                .map(of -> new SwitchAt(box, of, bank, 1))
+                .flatMap(first ->
+                        IntStream.rangeClosed(1, board(first).switches()).mapToObj(first::numbered))
                 .toList();
     }
 
@@ -106,11 +120,13 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
 
     /** Whether a switch is on a board of the rig. */
     public boolean has(SwitchAt at) {
-        return Optional.of(at.board())
-                .filter(boards()::contains)
-                .map(this::board)
-                .filter(board -> at.bank() <= board.banks().size() && at.number() <= board.switches())
-                .isPresent();
+        return rig.find(at.board()).isPresent()
+                && at.bank() <= banks(at.board())
+                && rig.model(at.board())
+                        .surface()
+                        .board(at.of(), at.number())
+                        .filter(board -> at.number() <= board.switches())
+                        .isPresent();
     }
 
     /** Whether a control is on a box of the rig. */
@@ -122,7 +138,7 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
 
     /** A bank as the board shows it: "A". */
     public TapeLabel bankName(SwitchAt at) {
-        return board(at.board()).banks().get(at.bank() - 1);
+        return board(at).banks().get(at.bank() - 1);
     }
 
     /** A step in words: "Vocal mixer: mute Return 1". */
@@ -140,7 +156,7 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
 
     /** The plan with a message for everything that its boxes learn and that is used. */
     public Plan settled() {
-        Rig settled = Allocator.settle(rig, switches, book);
+        Rig settled = Allocator.settle(rig, switches, book, practices);
         return settled == rig ? this : withRig(settled);
     }
 
@@ -195,13 +211,12 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
         return all;
     }
 
-    /** Boxes with switches, or with treadles, faders or knobs, in the order of the rig. */
+    /** Boxes with anything that is pressed or moved, in the order of the rig. */
     public List<DeviceId> controllers() {
         return rig.devices().stream()
                 .map(d -> d.id())
                 .filter(id -> rig.model(id).board().isPresent()
-                        || rig.model(id).surface().groups().stream()
-                                .anyMatch(g -> g.type().isSwept()))
+                        || !rig.model(id).surface().groups().isEmpty())
                 .toList();
     }
 
@@ -232,14 +247,14 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
 
     /** The board that has a switch; refuses a switch that is on none. */
     public static Board requireOnBoard(Rig rig, SwitchAt at) {
-        Board board = board(rig, at.board());
+        Board board = board(rig, at);
         if (at.bank() > board.banks().size()) {
             throw new IllegalArgumentException("%s has %d banks, so there is no bank %d"
                     .formatted(rig.name(at.board()), board.banks().size(), at.bank()));
         }
         if (at.number() > board.switches()) {
-            throw new IllegalArgumentException("%s has %d switches in a bank, so there is no switch %d"
-                    .formatted(rig.name(at.board()), board.switches(), at.number()));
+            throw new IllegalArgumentException("%s has %s in a bank, so there is no %s"
+                    .formatted(rig.name(at.board()), Words.count(board.switches(), at.what()), at.words()));
         }
         return board;
     }

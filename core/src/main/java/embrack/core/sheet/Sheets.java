@@ -7,6 +7,7 @@ import embrack.core.check.Report;
 import embrack.core.compile.CompiledControl;
 import embrack.core.compile.CompiledStep;
 import embrack.core.gear.Board;
+import embrack.core.gear.FactoryMessage;
 import embrack.core.gear.Model;
 import embrack.core.gear.Scope;
 import embrack.core.gear.SendChannel;
@@ -16,6 +17,7 @@ import embrack.core.level.Curve;
 import embrack.core.midi.Message;
 import embrack.core.midi.ValueDisplay;
 import embrack.core.name.Words;
+import embrack.core.numbers.Senders;
 import embrack.core.plan.Plan;
 import embrack.core.power.SwitchingOn;
 import embrack.core.rig.Device;
@@ -160,10 +162,13 @@ public final class Sheets {
     private Sheet controller(DeviceId id) {
         Model model = rig.model(id);
         List<Section> sections = new ArrayList<>(settings(rig.device(id)));
-        model.board()
-                .ifPresent(board -> plan.switches().of(id).stream()
-                        .filter(a -> !a.steps().isEmpty())
-                        .forEach(assignment -> sections.addAll(switchSections(board, assignment))));
+        Optional<PresetFit> fit = PresetFit.best(report, id);
+        fit.ifPresent(preset -> sections.add(preset(id, preset)));
+        plan.switches().of(id).stream()
+                .filter(a -> !a.steps().isEmpty())
+                .filter(a ->
+                        fit.filter(preset -> preset.serves().contains(a.at())).isEmpty())
+                .forEach(assignment -> sections.addAll(switchSections(plan.board(assignment.at()), assignment)));
         report.controlAssignments().stream()
                 .filter(proof -> proof.at().box().equals(id))
                 .forEach(proof -> sections.add(controlAssignment(proof)));
@@ -179,12 +184,24 @@ public final class Sheets {
     private List<Section> switchSections(Board board, Assignment assignment) {
         List<Section> sections = new ArrayList<>();
         SwitchAt at = assignment.at();
-        String key = "%s/%d/%d".formatted(at.board(), at.bank(), at.number());
-        String name = "Bank %s, switch %d%s"
-                .formatted(
-                        plan.bankName(at),
-                        at.number(),
-                        assignment.label().map(l -> ": " + l).orElse(""));
+        String key = "%s/%d/%s".formatted(at.board(), at.bank(), at.place());
+        String where = rig.model(at.board()).board().isEmpty()
+                ? Words.capital(at.words())
+                : "Bank %s, %s".formatted(plan.bankName(at), at.words());
+        String name =
+                "%s%s".formatted(where, assignment.label().map(l -> ": " + l).orElse(""));
+        Optional<FactoryMessage> own = board.fixed(at.bank(), at.number());
+        if (own.isPresent()) {
+            return List.of(new Section.Todo(
+                    name,
+                    List.of(new Task(
+                            key + "/fixed",
+                            "Sends %s %d by itself; nothing to program."
+                                    .formatted(
+                                            own.get().type().shortName(),
+                                            own.get().number()),
+                            false))));
+        }
         List<Proof> proofs = report.proofs(at);
         List<Task> set = new ArrayList<>();
         if (board.labelCharacters() > 0) {
@@ -208,14 +225,29 @@ public final class Sheets {
                     String when =
                             moment == Moment.PRESS && assignment.moments().size() == 1 ? "" : ", on " + moment.words();
                     sections.add(new Section.Messages(
-                            (set.isEmpty() ? name : "Bank %s, switch %d".formatted(plan.bankName(at), at.number()))
-                                    + when
-                                    + reservation(proof.verdict()),
+                            (set.isEmpty() ? name : where) + when + reservation(proof.verdict()),
                             messages(board, proof, moment, key)));
                 }
             }
         }
         return sections;
+    }
+
+    /** The preset to choose, what it saves, and what it sends that nobody planned. */
+    private Section preset(DeviceId id, PresetFit fit) {
+        List<Task> tasks = new ArrayList<>();
+        tasks.add(new Task(
+                "%s/preset".formatted(id),
+                "Choose the preset \"%s\". It sends already what is needed on %s; program only what follows."
+                        .formatted(fit.preset().name(), plan.words(fit.serves()))));
+        if (!fit.stray().isEmpty()) {
+            tasks.add(new Task(
+                    "%s/preset/stray".formatted(id),
+                    "It also sends on %s, for which nothing is planned: free them, or keep feet away."
+                            .formatted(plan.words(fit.stray())),
+                    false));
+        }
+        return new Section.Todo("Factory preset", tasks);
     }
 
     private List<Program> messages(Board board, Proof proof, Moment moment, String key) {
@@ -255,21 +287,24 @@ public final class Sheets {
                     Message.Voice heel = (Message.Voice) target.at().getFirst();
                     Message toe = target.at().getLast();
                     Curve curve = target.target().range().curve();
+                    boolean fixed = Senders.fixed(rig, proof.at()).isPresent();
                     return new Task(
                             "%s/%s/%s"
                                     .formatted(
                                             key,
                                             target.target().device(),
                                             target.target().part()),
-                            "%s %d on channel %d, from %d to %d%s, for %s"
+                            "%s%s %d on channel %d, from %d to %d%s, for %s"
                                     .formatted(
+                                            fixed ? "By itself, nothing to program: " : "",
                                             heel.type().shortName(),
                                             heel.data1(),
                                             heel.channel().number(),
                                             heel.data2(),
                                             toe.data2(),
                                             curve == Curve.LINEAR ? "" : ", " + curve.words(),
-                                            plan.words(target.target())));
+                                            plan.words(target.target())),
+                            !fixed);
                 })
                 .toList();
         String tape =
@@ -424,11 +459,11 @@ public final class Sheets {
         String gesture =
                 proof.moment() == Moment.PRESS ? "" : ", " + proof.moment().words();
         return new Task(
-                "try/%s/%d/%d/%s"
+                "try/%s/%d/%s/%s"
                         .formatted(
                                 proof.at().board(),
                                 proof.at().bank(),
-                                proof.at().number(),
+                                proof.at().place(),
                                 proof.moment().key()),
                 "%s%s%s. %s."
                         .formatted(

@@ -1,6 +1,7 @@
 package embrack.core.sheet;
 
 import embrack.core.gear.Board;
+import embrack.core.gear.ControlType;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
@@ -9,6 +10,7 @@ import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -46,23 +48,30 @@ public record SwitchCard(String board, String hardware, List<Bank> banks) {
     }
 
     private static SwitchCard of(Plan plan, DeviceId id) {
-        Board board = plan.board(id);
-        List<Bank> banks = IntStream.rangeClosed(1, board.banks().size())
+        List<Bank> banks = IntStream.rangeClosed(1, plan.banks(id))
                 .filter(bank -> plan.switches().of(id).stream().anyMatch(a -> a.at().bank() == bank))
-                .mapToObj(bank -> new Bank(board.banks().get(bank - 1).text(), rows(plan, id, board, bank)))
+                .mapToObj(bank -> new Bank(
+                        plan.bankName(plan.pressedOn(id, bank).getFirst()).text(), rows(plan, id, bank)))
                 .toList();
         return new SwitchCard(
                 plan.rig().name(id).text(), plan.rig().model(id).name().text(), banks);
     }
 
-    private static List<List<Cell>> rows(Plan plan, DeviceId id, Board board, int bank) {
+    /** Rows of those sorts that have a planned one: the switches, the pads. */
+    private static List<List<Cell>> rows(Plan plan, DeviceId id, int bank) {
         List<List<Cell>> rows = new ArrayList<>();
-        for (int row = board.row(board.switches()); row >= 0; row--) {
-            int here = row;
-            rows.add(IntStream.rangeClosed(1, board.switches())
-                    .filter(number -> board.row(number) == here)
-                    .mapToObj(number -> cell(plan, plan.switches().at(new SwitchAt(id, bank, number))))
-                    .toList());
+        for (Optional<ControlType> of : plan.rig().model(id).surface().pressed()) {
+            SwitchAt first = new SwitchAt(id, of, bank, 1);
+            Board board = plan.board(first);
+            boolean isPlanned = plan.switches().of(id).stream()
+                    .anyMatch(a -> a.at().numbered(1).equals(first));
+            for (int row = board.row(board.switches()); row >= 0 && isPlanned; row--) {
+                int here = row;
+                rows.add(IntStream.rangeClosed(1, board.switches())
+                        .filter(number -> board.row(number) == here)
+                        .mapToObj(number -> cell(plan, plan.switches().at(first.numbered(number))))
+                        .toList());
+            }
         }
         return rows;
     }

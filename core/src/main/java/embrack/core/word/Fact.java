@@ -89,7 +89,12 @@ public sealed interface Fact {
             case Level level -> level.device().text() + "/" + level.part().text();
             case Switches switches ->
                 switches.all().stream()
-                        .map(at -> "%s/%02d/%03d".formatted(at.board().text(), at.bank(), at.number()))
+                        .map(at -> "%s/%02d/%s%03d"
+                                .formatted(
+                                        at.board().text(),
+                                        at.bank(),
+                                        at.of().map(of -> of.name()).orElse(""),
+                                        at.number()))
                         .collect(Collectors.joining(","));
             case Control control -> {
                 ControlAt at = control.at();

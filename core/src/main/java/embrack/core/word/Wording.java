@@ -146,20 +146,23 @@ public final class Wording {
         switches.stream()
                 .distinct()
                 .sorted()
-                .forEach(at -> byBank.computeIfAbsent(new SwitchAt(at.board(), at.bank(), 1), bank -> new ArrayList<>())
+                .forEach(at -> byBank.computeIfAbsent(at.numbered(1), bank -> new ArrayList<>())
                         .add(at));
         return String.join(
                 "; ",
                 byBank.values().stream()
-                        .map(of -> say(Phrase.of(OWN, "switches")
+                        .map(of -> say(bank(of.getFirst())
                                 .with("board", of.getFirst().board())
-                                .with(
-                                        "bank",
-                                        bank(
-                                                of.getFirst().board(),
-                                                of.getFirst().bank()))
+                                .with("sort", Fact.word(of.getFirst().what()))
                                 .with("numbers", of.stream().map(this::number).toList())))
                         .toList());
+    }
+
+    /** Switches in a bank of a box, or on a box that has none. */
+    private Phrase bank(SwitchAt at) {
+        return rig.model(at.board()).board().isEmpty()
+                ? Phrase.of(OWN, "switches.bankless")
+                : Phrase.of(OWN, "switches").with("bank", bank(at.board(), at.bank()));
     }
 
     /** The number of a switch, behind its tape where it has one. */

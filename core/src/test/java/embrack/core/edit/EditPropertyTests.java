@@ -55,7 +55,7 @@ class EditPropertyTests {
                     .isEqualTo(proof.verdict() == Verdict.EXACT);
             assertThat(proof.trace()).extracting(Happened::atMicros).isSorted();
             assertThat(proof.compiled().sent())
-                    .hasSizeLessThanOrEqualTo(plan.board(proof.at().board()).messagesPerPress());
+                    .hasSizeLessThanOrEqualTo(plan.board(proof.at()).messagesPerPress());
         }
     }
 

@@ -17,6 +17,7 @@ import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Obstacle;
 import embrack.core.gear.BankChange;
+import embrack.core.gear.FactoryMessage;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
@@ -212,8 +213,8 @@ class EditTests {
         assertThat(compiled.get(1).allSteps().getFirst().obstacle()).contains(new Obstacle.NoPath());
         assertThat(compiled.get(0).allSteps().getFirst().obstacle())
                 .contains(new Obstacle.SendsItsOwn(MessageType.PROGRAM_CHANGE, 1));
-        assertThat(new FactoryRun(MessageType.CONTROL_CHANGE, List.of(80, 81)).number(2, 1, BankChange.NUMBERS))
-                .isEqualTo(82);
+        assertThat(new FactoryRun(MessageType.CONTROL_CHANGE, List.of(80, 81)).message(2, 1, BankChange.NUMBERS))
+                .contains(new FactoryMessage(MessageType.CONTROL_CHANGE, 82));
     }
 
     private static GearEdit channel(String typed) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assumptions.assumeThat;
 import embrack.core.RandomRigs;
 import embrack.core.check.Report;
 import embrack.core.effort.Swap;
+import embrack.core.gear.ControlType;
 import embrack.core.gear.Model;
 import embrack.core.gear.library.Library;
 import embrack.core.plan.Plan;
@@ -19,6 +20,7 @@ import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -62,18 +64,24 @@ class FloorPropertyTests {
                         && model.board().isPresent())
                 .toList();
         Model model = candidates.get(Math.floorMod(seed, candidates.size()));
-        int room = model.board().orElseThrow().switches()
-                * model.board().orElseThrow().banks().size();
         int planned = plan.switches().of(board).size();
         Swap swap = Swap.of(plan, board, model, 20);
-        assertThat(swap.after().switches().of(board)).hasSize(Math.min(room, planned));
+        int kept = swap.after().switches().of(board).size();
+        long free = IntStream.rangeClosed(1, swap.after().banks(board))
+                .boxed()
+                .flatMap(bank -> swap.after().pressedOn(board, bank).stream())
+                .filter(at -> at.of().filter(of -> of == ControlType.KEY).isEmpty())
+                .filter(at -> swap.after().switches().at(at).isBlank())
+                .count();
+        assertThat(kept).isLessThanOrEqualTo(planned);
+        assertThat(kept < planned && free > 0).isFalse();
         assertThat(swap.after().switches().of(board).stream()
                         .map(a -> a.movedTo(new SwitchAt(board, 1, 1)).moments())
                         .toList())
                 .allMatch(moments -> plan.switches().of(board).stream()
                         .anyMatch(a -> a.moments().equals(moments)));
         assertThat(swap.lost().stream().anyMatch(line -> line.contains("find no room")))
-                .isEqualTo(planned > room);
+                .isEqualTo(planned > kept);
         assertThat(swap.fits()).isLessThanOrEqualTo((int) Report.of(swap.after()).proofs().stream()
                 .filter(proof -> proof.at().board().equals(board))
                 .count());
@@ -108,10 +116,8 @@ class FloorPropertyTests {
 
     private static SwitchAt any(Plan plan, Random random) {
         DeviceId board = plan.boards().get(random.nextInt(plan.boards().size()));
-        return new SwitchAt(
-                board,
-                1 + random.nextInt(plan.banks(board)),
-                1 + random.nextInt(plan.board(board).switches()));
+        List<SwitchAt> places = plan.pressedOn(board, 1 + random.nextInt(plan.banks(board)));
+        return places.get(random.nextInt(places.size()));
     }
 
     private static List<String> steps(Plan plan) {

@@ -89,7 +89,7 @@ class OtherGearTests {
         CompiledSwitch four = new Compiler(plan).compile(plan.switches().at(at(4)));
         assertThat(four.allSteps())
                 .extracting(s -> s.obstacle().map(Object::toString).orElse("-"))
-                .containsExactly("-", "OneTooMany[]");
+                .containsExactly("-", "OneTooMany[of=Optional.empty, most=2]");
         assertThat(four.sent()).hasSize(1);
         Report report = Report.of(plan);
         assertThat(report.findings())

@@ -156,7 +156,7 @@ class AllocatorTests {
             @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 16) int boxes) {
         Plan plan = RandomRigs.of(seed, boxes).settled();
         Rig rig = plan.rig();
-        for (Wanted wanted : Wanted.all(rig, plan.switches(), java.util.Map.of())) {
+        for (Wanted wanted : Wanted.all(rig, plan.switches(), java.util.Map.of(), false)) {
             Learned learned = rig.device(wanted.device()).learned().get(wanted.learnable());
             if (learned == null) {
                 continue;

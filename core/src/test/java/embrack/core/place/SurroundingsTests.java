@@ -59,9 +59,7 @@ class SurroundingsTests {
         assertThat(SpareSwitch.near(TRACKS, Sketch.at("foot-board 1"))).contains(Sketch.at("foot-board 3"));
         assertThat(SpareSwitch.farFrom(TRACKS, Sketch.at("foot-board 5"))).contains(Sketch.at("foot-board 3"));
         assertThat(SpareSwitch.distance(
-                        TRACKS.board(Sketch.at("foot-board 1").board()),
-                        Sketch.at("foot-board 1"),
-                        Sketch.at("foot-board 10")))
+                        TRACKS.board(Sketch.at("foot-board 1")), Sketch.at("foot-board 1"), Sketch.at("foot-board 10")))
                 .isEqualTo(4);
     }
 }

@@ -12,6 +12,7 @@ import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
 import embrack.core.gear.Connector;
 import embrack.core.gear.Direction;
+import embrack.core.gear.FactoryNumbers;
 import embrack.core.gear.Gesture;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
@@ -20,6 +21,7 @@ import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
+import embrack.core.gear.PressLimit;
 import embrack.core.gear.Purpose;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.SendChannel;
@@ -289,10 +291,10 @@ class EveryBoxTests {
                         .toList(),
                 BankChange.ASSIGNMENTS,
                 new TreeSet<>(EnumSet.allOf(MessageType.class)),
-                128,
+                PressLimit.of(128),
                 new TreeSet<>(EnumSet.of(Gesture.PRESS)),
                 new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT)),
-                Optional.empty(),
+                FactoryNumbers.NONE,
                 SendChannel.EACH_MESSAGE,
                 RunningStatus.NOT_USED,
                 ProgramCounting.FROM_ONE,

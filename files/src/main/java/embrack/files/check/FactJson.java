@@ -76,6 +76,7 @@ final class FactJson {
 
     private static void at(ObjectNode f, SwitchAt at) {
         f.put("board", at.board().text()).put("bank", at.bank()).put("switch", at.number());
+        at.of().ifPresent(of -> f.put("of", of.key()));
     }
 
     private static void at(ObjectNode f, ControlAt at) {

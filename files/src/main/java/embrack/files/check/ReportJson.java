@@ -67,7 +67,7 @@ final class ReportJson {
         texts(f.putArray("actual"), story.actual());
         ArrayNode messages = f.putArray("messages");
         proof.compiled().sent(proof.moment()).forEach(message -> {
-            ShownMessage shown = ShownMessage.on(plan.board(proof.at().board()), message);
+            ShownMessage shown = ShownMessage.on(plan.board(proof.at()), message);
             ObjectNode m = messages.addObject().put("type", shown.type());
             if (!shown.channel().isEmpty()) {
                 m.put("channel", Integer.parseInt(shown.channel()));

@@ -1,6 +1,7 @@
 package embrack.files.model;
 
 import static embrack.files.json.Shapes.as;
+import static embrack.files.json.Shapes.list;
 import static embrack.files.json.Shapes.one;
 import static embrack.files.json.Shapes.texts;
 import static embrack.files.json.Shapes.truth;
@@ -11,21 +12,33 @@ import static embrack.files.json.Shapes.words;
 
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
+import embrack.core.gear.ControlGroup;
+import embrack.core.gear.FactoryNumbers;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Gesture;
+import embrack.core.gear.Preset;
+import embrack.core.gear.PressLimit;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.SwitchMode;
+import embrack.core.midi.MessageType;
 import embrack.core.midi.ProgramCounting;
 import embrack.core.midi.ValueDisplay;
 import embrack.core.midi.Wire.RunningStatus;
 import embrack.files.json.Layout;
 import embrack.files.json.Shape;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /** The fields of a board: the switches of a box that is pressed, and what they can send. */
 final class BoardLayout {
+
+    private static final int MAX_RUNS = 64;
 
     private static final Shape<Object, RunningStatus> RUNNING_STATUS = as(
             truth(),
@@ -41,12 +54,34 @@ final class BoardLayout {
             },
             ProgramCounting::first);
 
-    private static final Layout<Object, FactoryRun> FACTORY_RUN =
-            Layout.of("factory-run", "What the switches send, where that cannot be programmed.", t -> {
+    static final Layout<Object, FactoryRun> FACTORY_RUN =
+            Layout.of("factory-run", "What switches or controls send that their factory chose.", t -> {
                 var type = t.needs("type", word(FileWords.VOICES), "the type of all its messages", FactoryRun::type);
-                var numbers = t.needs(
-                        "numbers", wholes(0, 127), "one as sent for each switch of a bank", FactoryRun::numbers);
-                return g -> g.at(numbers, () -> new FactoryRun(g.get(type), g.get(numbers)));
+                var numbers = t.needs("numbers", wholes(0, 127), "as sent, one for each", FactoryRun::numbers);
+                var on = t.may(
+                        "on",
+                        wholes(1, ControlGroup.MOST),
+                        "which send these, in the same order; missing for the first ones",
+                        run -> Optional.of(run.on()).filter(all -> !run.isOnTheFirst()));
+                return g -> g.at(
+                        numbers,
+                        () -> g.get(on)
+                                .map(all -> new FactoryRun(g.get(type), g.get(numbers), all))
+                                .orElseGet(() -> new FactoryRun(g.get(type), g.get(numbers))));
+            });
+
+    private static final Layout<Object, Preset> PRESET =
+            Layout.of("preset", "A programming that the box brings and that can be chosen.", t -> {
+                var name = t.needs("name", Texts.LABEL, "as the box calls it", Preset::name);
+                var runs = t.needs("runs", list(FACTORY_RUN, MAX_RUNS), "what it sends", Preset::runs);
+                return g -> g.at(runs, () -> new Preset(g.get(name), g.get(runs)));
+            });
+
+    private static final Layout<Object, Map.Entry<MessageType, Integer>> MOST =
+            Layout.of("most", "The most messages of a type in one press.", t -> {
+                var type = t.needs("type", word(FileWords.MESSAGE_TYPES), "the type", Map.Entry::getKey);
+                var most = t.needs("most", whole(1, 128), "how many", Map.Entry::getValue);
+                return g -> Map.entry(g.get(type), g.get(most));
             });
 
     static final Layout<Object, Board> BOARD =
@@ -76,7 +111,29 @@ final class BoardLayout {
                         new TreeSet<>(Set.of(SwitchMode.ONE_SHOT)),
                         "what its switches can be set to",
                         b -> Optional.of(b.modes()));
-                var run = t.may("factoryRun", one(FACTORY_RUN), "missing when it is programmed", Board::factoryRun);
+                var run = t.may(
+                        "factoryRun",
+                        one(FACTORY_RUN),
+                        "the one of `factoryRuns`, in files before version 6",
+                        b -> Optional.empty());
+                var runs = t.or(
+                        "factoryRuns",
+                        list(FACTORY_RUN, MAX_RUNS),
+                        List.of(),
+                        "what its switches send that cannot be programmed; missing when all can",
+                        b -> b.factory().fixed());
+                var presets = t.or(
+                        "presets",
+                        list(PRESET, MAX_RUNS),
+                        List.of(),
+                        "programmings that it brings and that can be chosen",
+                        b -> b.factory().presets());
+                var ofType = t.or(
+                        "mostOfType",
+                        list(MOST, MessageType.values().length),
+                        List.of(),
+                        "where a type has places of its own: the most of it in one press",
+                        b -> List.copyOf(b.limit().ofType().entrySet()));
                 var channel = t.needs(
                         "sendChannel",
                         word(FileWords.byWord(SendChannel.values())),
@@ -111,10 +168,15 @@ final class BoardLayout {
                         g.get(banks),
                         g.get(changes),
                         g.get(sends),
-                        g.get(perPress),
+                        g.at(ofType, () -> new PressLimit(g.get(perPress), limits(g.get(ofType)))),
                         g.get(gestures),
                         g.get(modes),
-                        g.get(run),
+                        g.at(
+                                runs,
+                                () -> new FactoryNumbers(
+                                        Stream.concat(g.get(run).stream(), g.get(runs).stream())
+                                                .toList(),
+                                        g.get(presets))),
                         g.get(channel),
                         g.get(running),
                         g.get(programs),
@@ -124,4 +186,10 @@ final class BoardLayout {
             });
 
     private BoardLayout() {}
+
+    private static SortedMap<MessageType, Integer> limits(List<Map.Entry<MessageType, Integer>> entries) {
+        SortedMap<MessageType, Integer> limits = new TreeMap<>();
+        entries.forEach(entry -> limits.put(entry.getKey(), entry.getValue()));
+        return limits;
+    }
 }

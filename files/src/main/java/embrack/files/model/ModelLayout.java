@@ -31,6 +31,7 @@ import embrack.core.gear.Shaping;
 import embrack.core.gear.SharedSocket;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
+import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Channel;
 import embrack.files.json.Field;
 import embrack.files.json.Given;
@@ -43,6 +44,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.Function;
 
 /** The fields of a model: a kind of hardware as its manual describes it. */
@@ -123,14 +125,29 @@ public final class ModelLayout {
                         1,
                         "how many different messages one of them can send as it moves",
                         ControlGroup::numbers);
-                return g -> new ControlGroup(
-                        g.get(type),
-                        g.get(count),
-                        g.get(columns),
-                        g.get(sends),
-                        g.get(channel),
-                        g.get(shaping),
-                        g.get(numbers));
+                var fixed = t.or(
+                        "factoryRuns",
+                        list(BoardLayout.FACTORY_RUN, 64),
+                        List.of(),
+                        "what they send that cannot be programmed",
+                        ControlGroup::fixed);
+                var modes = t.may(
+                        "modes",
+                        words(FileWords.byWord(SwitchMode.values())),
+                        "what pads, keys and buttons can be set to; missing for momentary alone",
+                        c -> Optional.of(c.modes()).filter(all -> c.saysModes()));
+                return g -> g.at(
+                        fixed,
+                        () -> new ControlGroup(
+                                g.get(type),
+                                g.get(count),
+                                g.get(columns),
+                                g.get(sends),
+                                g.get(channel),
+                                g.get(shaping),
+                                g.get(numbers),
+                                g.get(fixed),
+                                g.get(modes).orElseGet(TreeSet::new)));
             });
 
     static final Layout<Object, Setting> SETTING =

@@ -31,16 +31,25 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The fields of what switches and other controls do. */
 final class SwitchLayout {
 
+    private static final Map<String, ControlType> PRESSED = Stream.of(ControlType.values())
+            .filter(type -> !type.isSwept())
+            .collect(Collectors.toMap(ControlType::key, type -> type));
+
+    private static final String PRESSED_WORDS = "what it is if it is no switch: a pad, key or button of the box";
+
     /** A switch of a board. */
     static final Layout<RigSoFar, SwitchAt> SWITCH_AT = Layout.of("switch-at", "A switch of a board.", t -> {
         var board = t.needs("board", DeviceLayout.KNOWN, "the board", SwitchAt::board);
+        var of = t.may("of", word(PRESSED), PRESSED_WORDS, SwitchAt::of);
         var bank = t.needs("bank", wholeFrom(1), "counted from 1", SwitchAt::bank);
         var number = t.needs("switch", wholeFrom(1), "counted from 1", SwitchAt::number);
-        return g -> new SwitchAt(g.get(board), g.get(bank), g.get(number));
+        return g -> new SwitchAt(g.get(board), g.get(of), g.get(bank), g.get(number));
     });
 
     /** An action on a device. */
@@ -68,6 +77,7 @@ final class SwitchLayout {
     /** What a switch does. */
     static final Layout<RigSoFar, Assignment> SWITCH = Layout.of("switch", "What a switch does.", t -> {
         var board = t.needs("board", DeviceLayout.KNOWN, "the board", a -> a.at().board());
+        var of = t.may("of", word(PRESSED), PRESSED_WORDS, a -> a.at().of());
         var bank = t.needs("bank", wholeFrom(1), "counted from 1", a -> a.at().bank());
         var number = t.needs("switch", wholeFrom(1), "counted from 1", a -> a.at().number());
         var label = t.may("label", Texts.LABEL, "its tape", Assignment::label);
@@ -107,7 +117,7 @@ final class SwitchLayout {
             Map<Moment, List<Step>> moments = new TreeMap<>(Map.of(Moment.PRESS, g.get(press)));
             others.forEach((moment, field) -> g.get(field).ifPresent(steps -> moments.put(moment, steps)));
             Assignment assignment = new Assignment(
-                    new SwitchAt(g.get(board), g.get(bank), g.get(number)),
+                    new SwitchAt(g.get(board), g.get(of), g.get(bank), g.get(number)),
                     g.get(label),
                     g.get(shortLabel),
                     g.get(duty),

@@ -39,7 +39,7 @@ public final class CueCsv {
 
     private static final List<String> COLUMNS = List.of(
             "cue", "bar", "beat", "at", "clock", "device", "action", "words", "wait ms", "early", "leaves off", "name");
-    private static final Pattern PRESS = Pattern.compile("press:(\\d{1,3}):(\\d{1,3})");
+    private static final Pattern PRESS = Pattern.compile("press:(\\d{1,3}):([a-z]*\\d{1,3})");
     /** From here on cues of lists count that have no number: more than any song has. */
     private static final int UNNUMBERED = 10_000_000;
 
@@ -61,7 +61,7 @@ public final class CueCsv {
                             song,
                             cue,
                             plan.rig().name(at.board()).text(),
-                            "press:%d:%d".formatted(at.bank(), at.number()),
+                            "press:%d:%s".formatted(at.bank(), at.place()),
                             plan.words(at),
                             0));
             for (Step step : cue.steps()) {
@@ -145,15 +145,11 @@ public final class CueCsv {
         String action = line.cell("action");
         Matcher press = PRESS.matcher(action);
         if (press.matches()) {
-            cue = Cue.pressed(
-                    cue.number(),
-                    at,
-                    new SwitchAt(
-                            device(line, plan), Integer.parseInt(press.group(1)), Integer.parseInt(press.group(2))));
-            if (!plan.has(cue.foot().orElseThrow())) {
-                throw new IllegalArgumentException(
-                        "%s has no such switch as \"%s\"".formatted(line.cell("device"), action));
-            }
+            SwitchAt foot = SwitchAt.parse("%s.%s.%s".formatted(device(line, plan), press.group(1), press.group(2)))
+                    .filter(plan::has)
+                    .orElseThrow(() -> new IllegalArgumentException(
+                            "%s has no such switch as \"%s\"".formatted(line.cell("device"), action)));
+            cue = Cue.pressed(cue.number(), at, foot);
         } else if (action.startsWith(SEND)) {
             cue = cue.withRaw(more(cue.raw(), message(action.substring(SEND.length()))));
         } else {

@@ -268,7 +268,7 @@ class PlanFileTests {
         String seventh = today.replaceAll("(?s)\"conditions\" : \\[.*?\\],\\n *", "")
                 .replaceAll("(?s),\\n *\"notAboutMessages\" : \"[^\"]*\"", "")
                 .replaceAll(",?\\n *\"means [^\"]*\"", "")
-                .replace("\"version\" : 9", "\"version\" : 7");
+                .replace("\"version\" : 10", "\"version\" : 7");
         assertThat(today).contains("\"means song: Song 1..40\"");
         assertThat(seventh).doesNotContain("means ");
         Plan then = PlanFile.read(seventh);
@@ -348,9 +348,9 @@ class PlanFileTests {
                         "\"shopping-list\"",
                         "format: must be \"embrack-plan\"; this is some other file"),
                 Arguments.of(
-                        "\"version\" : 9",
                         "\"version\" : 10",
-                        "version: is 10, written by a newer Embrack; this one reads up to version 9. Update "
+                        "\"version\" : 11",
+                        "version: is 11, written by a newer Embrack; this one reads up to version 10. Update "
                                 + "Embrack to read it"),
                 Arguments.of("\"name\" : \"Mute board\"", "\"name\" : \"\"", "name: Write a name; it is empty."),
                 Arguments.of(

@@ -1,5 +1,7 @@
 package embrack.core.check.controls;
 
+import embrack.core.chart.LearnableId;
+import embrack.core.chart.Verb;
 import embrack.core.check.remedy.MissingLink;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Found;
@@ -15,8 +17,10 @@ import embrack.core.compile.CompiledControl;
 import embrack.core.compile.Obstacle;
 import embrack.core.edit.ControlEdit;
 import embrack.core.edit.NumberEdit;
+import embrack.core.gear.Purpose;
 import embrack.core.level.Curve;
 import embrack.core.level.Range;
+import embrack.core.midi.Message;
 import embrack.core.rig.Rig;
 import embrack.core.sim.ControlProof;
 import embrack.core.switches.Target;
@@ -59,7 +63,7 @@ final class ControlStopped implements Rule {
                 .with("box", proof.at().box())
                 .with("receiver", target.device())
                 .with("level", target)
-                .mend(remedy(proof, target, obstacle))
+                .mend(remedy(rig, proof, target, obstacle))
                 .mend(
                         obstacle instanceof Obstacle.NoPath
                                 ? MissingLink.between(rig, proof.at().box(), target.device())
@@ -78,17 +82,39 @@ final class ControlStopped implements Rule {
                 found.cause("cannot-shape")
                         .with("heel", target.shown(target.at(0).amount().orElseThrow()))
                         .with("toe", target.shown(target.at(127).amount().orElseThrow()));
+            case Obstacle.SendsItsOwn o ->
+                found.cause("sends-its-own").with("type", o.type().shortName()).with("value", o.number());
             case Obstacle.OneNumber o -> found.cause("one-number").with("most", o.most());
             default -> found.cause("no-link");
         };
     }
 
-    private static Optional<Remedy> remedy(ControlProof proof, Target target, Obstacle obstacle) {
+    private static Optional<Remedy> remedy(Rig rig, ControlProof proof, Target target, Obstacle obstacle) {
         return switch (obstacle) {
+            case Obstacle.OneNumber o -> sameNumber(rig, proof, target);
             case Obstacle.NothingLearned o -> Optional.of(new Remedy("choose-number", new NumberEdit.ChooseNumbers()));
             case Obstacle.CannotShape o -> Optional.of(new Remedy("whole-range", shape(proof, target, Range.FULL)));
             default -> Optional.empty();
         };
+    }
+
+    /** What learns its message can learn the one that the control sends already. */
+    private static Optional<Remedy> sameNumber(Rig rig, ControlProof proof, Target target) {
+        LearnableId learnable = new LearnableId(Verb.LEVEL, target.part());
+        return proof.compiled().targets().stream()
+                .filter(CompiledControl.CompiledTarget::isSent)
+                .findFirst()
+                .filter(first -> rig.device(target.device()).learned().containsKey(learnable))
+                .map(first -> (Message.Voice) first.at().getFirst())
+                .map(message -> new NumberEdit.PinNumber(
+                        target.device(),
+                        learnable,
+                        message.type(),
+                        rig.setting(target.device(), Purpose.RECEIVE_CHANNEL).isPresent()
+                                ? ""
+                                : String.valueOf(message.channel().number()),
+                        String.valueOf(message.data1())))
+                .map(edit -> new Remedy("same-number", edit));
     }
 
     private static ControlEdit.Shape shape(ControlProof proof, Target target, Range range) {

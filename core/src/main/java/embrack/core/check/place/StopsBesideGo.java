@@ -41,7 +41,7 @@ final class StopsBesideGo implements Rule {
                                 && other.at().bank() == go.at().bank()
                                 && safety.isHurtful(other)
                                 && !safety.isGo(other))
-                        .filter(other -> SpareSwitch.distance(plan.board(go.at().board()), go.at(), other.at()) < ROOM)
+                        .filter(other -> SpareSwitch.distance(plan.board(go.at()), go.at(), other.at()) < ROOM)
                         .map(other -> finding(plan, go, other)));
     }
 
@@ -51,7 +51,7 @@ final class StopsBesideGo implements Rule {
                 .map(Surroundings.Miss::phrase)
                 .toList();
         Optional<SwitchAt> away = SpareSwitch.farFrom(plan, go.at())
-                .filter(at -> SpareSwitch.distance(plan.board(at.board()), at, go.at()) >= ROOM);
+                .filter(at -> SpareSwitch.distance(plan.board(at), at, go.at()) >= ROOM);
         return found(Severity.LOOK)
                 .about(List.of(go.at(), other.at()))
                 .with("hurts", other.at().number())

@@ -17,6 +17,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -60,9 +61,9 @@ public final class OtherHardware {
     }
 
     private boolean sendsEnough(Board candidate) {
-        return candidate.factoryRun().isEmpty()
+        return candidate.factory().fixed().isEmpty()
                 && candidate.sends().containsAll(neededTypes())
-                && candidate.messagesPerPress() >= mostMessages()
+                && presses().allMatch(candidate.limit()::allows)
                 && candidate.gestures().containsAll(neededGestures())
                 && candidate.longestWaitMillis() >= longestWait()
                 && candidate.modes().containsAll(neededModes());
@@ -101,18 +102,19 @@ public final class OtherHardware {
                 .collect(Collectors.toSet());
     }
 
-    private int mostMessages() {
+    /** How many messages of each type the presses send. */
+    private Stream<Map<MessageType, Integer>> presses() {
         return plan.switches().of(board).stream()
                 .flatMap(a -> a.moments().values().stream())
-                .mapToInt(steps -> steps.stream()
-                        .mapToInt(step -> plan.rig()
-                                .chart(step.device())
-                                .messagesFor(step.action(), new Channel(Channel.FIRST))
-                                .map(List::size)
-                                .orElse(0))
-                        .sum())
-                .max()
-                .orElse(0);
+                .map(steps -> steps.stream()
+                        .flatMap(
+                                step -> plan
+                                        .rig()
+                                        .chart(step.device())
+                                        .messagesFor(step.action(), new Channel(Channel.FIRST))
+                                        .stream())
+                        .flatMap(List::stream)
+                        .collect(Collectors.groupingBy(Message::type, Collectors.summingInt(m -> 1))));
     }
 
     private boolean isAccepted(GearEdit.SwapHardware swap) {

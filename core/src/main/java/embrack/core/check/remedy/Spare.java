@@ -15,6 +15,6 @@ public final class Spare {
         return Phrase.of("core/check/switches", "spare")
                 .with("elsewhere", Fact.word(at.bank() == from.bank() ? "no" : "yes"))
                 .with("bank", plan.bankName(at))
-                .with("number", at.number());
+                .with("switch", at.words());
     }
 }

@@ -46,7 +46,7 @@ final class CannotSend implements Rule {
                 .about(switches)
                 .with("board", board)
                 .with("model", plan.rig().model(board).name())
-                .with("sends", plan.board(board).sendsWords())
+                .with("sends", plan.board(switches.getFirst()).sendsWords())
                 .with("needs", type.plural())
                 .mend(OtherHardware.instead(plan, board))
                 .made();

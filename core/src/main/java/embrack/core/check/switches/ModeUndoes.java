@@ -43,11 +43,10 @@ final class ModeUndoes implements Rule {
         boolean alternates = proof.compiled().mode() == SwitchMode.ALTERNATING;
         List<String> sent = proof.compiled().byItself().values().stream()
                 .flatMap(List::stream)
-                .map(message ->
-                        ShownMessage.on(plan.board(proof.at().board()), message).words())
+                .map(message -> ShownMessage.on(plan.board(proof.at()), message).words())
                 .distinct()
                 .toList();
-        boolean knowsOneShot = plan.board(proof.at().board()).modes().contains(SwitchMode.ONE_SHOT);
+        boolean knowsOneShot = plan.board(proof.at()).modes().contains(SwitchMode.ONE_SHOT);
         return found(subject.severity(proof))
                 .about(proof.at())
                 .cause(alternates ? "alternates" : "momentary")

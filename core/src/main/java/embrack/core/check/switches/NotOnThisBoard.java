@@ -90,7 +90,7 @@ final class NotOnThisBoard implements Rule {
         Optional<SwitchMode> chosen = plan.switches()
                 .at(proof.at())
                 .mode()
-                .filter(mode -> !plan.board(proof.at().board()).modes().contains(mode));
+                .filter(mode -> !plan.board(proof.at()).modes().contains(mode));
         return chosen.map(mode -> new Remedy("as-board", new SwitchEdit.ChooseMode(proof.at(), Optional.empty())));
     }
 }

@@ -48,7 +48,7 @@ final class SendsItsOwn implements Rule {
 
     private static Phrase sent(Stopped<Obstacle.SendsItsOwn> stopped) {
         return Phrase.of("core/check/switches", "sends-its-own.sent")
-                .with("number", stopped.at().number())
+                .with("switch", stopped.at().words())
                 .with("type", stopped.obstacle().type().shortName())
                 .with("value", stopped.obstacle().number());
     }

@@ -12,6 +12,7 @@ import embrack.core.check.rule.Topic;
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.Obstacle;
 import embrack.core.edit.SwitchEdit;
+import embrack.core.midi.MessageType;
 import embrack.core.offer.SpareSwitch;
 import embrack.core.plan.Plan;
 import embrack.core.sim.Proof;
@@ -36,14 +37,14 @@ final class TooManyMessages implements Rule {
     }
 
     private Finding finding(Plan plan, Proof proof) {
-        int most = plan.board(proof.at().board()).messagesPerPress();
         Moment moment = Proof.moments(proof.moment()).stream()
                 .filter(m -> !unsent(proof, m).isEmpty())
                 .findFirst()
                 .orElseThrow();
+        Obstacle.OneTooMany obstacle = (Obstacle.OneTooMany)
+                unsent(proof, moment).getFirst().obstacle().orElseThrow();
         int from = proof.compiled().steps(moment).indexOf(unsent(proof, moment).getFirst());
-        boolean alone =
-                unsent(proof, moment).stream().anyMatch(step -> step.messages().size() > most);
+        boolean alone = unsent(proof, moment).stream().anyMatch(step -> counted(step, obstacle) > obstacle.most());
         Optional<Remedy> remedy = Optional.of(proof.at())
                 .filter(at -> !alone)
                 .flatMap(at -> SpareSwitch.near(plan, at))
@@ -55,13 +56,22 @@ final class TooManyMessages implements Rule {
                 .with(
                         "needs",
                         proof.steps().stream()
-                                .mapToInt(step -> step.messages().size())
+                                .mapToInt(step -> counted(step, obstacle))
                                 .sum())
-                .with("most", most)
+                .with("of", obstacle.of().map(MessageType::plural).orElse("messages"))
+                .with("most", obstacle.most())
                 .with("unsent", unsent(proof).stream().map(CompiledStep::step).toList())
                 .mend(remedy)
                 .mend(OtherHardware.instead(plan, proof.at().board()))
                 .made();
+    }
+
+    /** How many of a step's messages count against the limit. */
+    private static int counted(CompiledStep step, Obstacle.OneTooMany obstacle) {
+        return (int) step.messages().stream()
+                .filter(message ->
+                        obstacle.of().filter(type -> type != message.type()).isEmpty())
+                .count();
     }
 
     private static List<CompiledStep> unsent(Proof proof) {

@@ -2,8 +2,11 @@ package embrack.core.gear.text;
 
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
+import embrack.core.gear.FactoryNumbers;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Gesture;
+import embrack.core.gear.Preset;
+import embrack.core.gear.PressLimit;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.MessageType;
@@ -16,7 +19,9 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.SortedSet;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
 
@@ -30,6 +35,7 @@ final class BoardReader {
             "gestures",
             "modes",
             "factory run",
+            "preset",
             "send channel",
             "programs from",
             "display",
@@ -39,13 +45,14 @@ final class BoardReader {
 
     private int switches;
     private int columns;
-    private int messagesPerPress = 1;
+    private PressLimit limit = PressLimit.of(1);
     private List<TapeLabel> banks = List.of(new TapeLabel("A"));
     private BankChange bankChange = BankChange.ASSIGNMENTS;
     private SortedSet<MessageType> sends = new TreeSet<>();
     private SortedSet<Gesture> gestures = new TreeSet<>(EnumSet.of(Gesture.PRESS));
     private SortedSet<SwitchMode> modes = new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT));
-    private Optional<FactoryRun> factoryRun = Optional.empty();
+    private List<FactoryRun> fixed = List.of();
+    private final List<Preset> presets = new ArrayList<>();
     private SendChannel sendChannel = SendChannel.EACH_MESSAGE;
     private RunningStatus runningStatus = RunningStatus.NOT_USED;
     private ProgramCounting programs = ProgramCounting.FROM_ONE;
@@ -77,10 +84,10 @@ final class BoardReader {
                 banks,
                 bankChange,
                 sends,
-                messagesPerPress,
+                limit,
                 gestures,
                 modes,
-                factoryRun,
+                new FactoryNumbers(fixed, presets),
                 sendChannel,
                 runningStatus,
                 programs,
@@ -94,6 +101,7 @@ final class BoardReader {
         switch (word) {
             case "programs from" -> programs = ProgramCounting.values()[Pieces.number(cursor, 0, 1)];
             case "running status" -> runningStatus = RunningStatus.USED;
+            case "preset" -> presets.add(preset(cursor));
             default -> {
                 Pieces.colon(cursor, word);
                 readBehindColon(word, cursor);
@@ -117,7 +125,7 @@ final class BoardReader {
                         SwitchMode.values(),
                         SwitchMode::words,
                         "Known modes: momentary, alternating, one-shot.");
-            case "factory run" -> factoryRun = Optional.of(factoryRun(cursor));
+            case "factory run" -> fixed = Pieces.factoryRuns(cursor);
             case "send channel" ->
                 sendChannel = Pieces.oneOf(
                         cursor, SendChannel.values(), BoardReader::words, "\"one for the box\" or \"each message\"?");
@@ -155,10 +163,26 @@ final class BoardReader {
         columns = cursor.accept("in rows of") ? Pieces.number(cursor, 1, switches) : switches;
         sends = Pieces.sends(cursor);
         if (cursor.accept(",") || !cursor.isAtEnd()) {
-            messagesPerPress = Pieces.number(cursor, 1, 128);
+            int messages = Pieces.number(cursor, 1, 128);
             if (!cursor.accept("a press")) {
                 throw cursor.fault("How many messages in one press? Write such as \"8 a press\".");
             }
+            SortedMap<MessageType, Integer> ofType = new TreeMap<>();
+            int column = cursor.column();
+            if (cursor.accept(",") || cursor.accept("at most")) {
+                cursor.accept("at most");
+                do {
+                    int most = Pieces.number(cursor, 1, 128);
+                    ofType.put(
+                            Pieces.oneOf(
+                                    cursor,
+                                    MessageType.values(),
+                                    MessageType::shortName,
+                                    "How many of which type? Write such as \"at most 4 pc, 8 cc\"."),
+                            most);
+                } while (cursor.accept(","));
+            }
+            limit = Pieces.fit(column, () -> new PressLimit(messages, ofType));
         }
     }
 
@@ -186,27 +210,10 @@ final class BoardReader {
         }
     }
 
-    private static FactoryRun factoryRun(Cursor cursor) {
-        int column = cursor.column();
-        MessageType type = Pieces.oneOf(
-                cursor,
-                new MessageType[] {MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE},
-                MessageType::shortName,
-                "note, cc or pc, then the numbers as sent, such as cc 80..88, 102");
-        List<Integer> numbers = new ArrayList<>();
-        do {
-            String[] ends = cursor.peek().split("\\.\\.", 2);
-            if (!List.of(ends).stream().allMatch(end -> end.matches("\\d{1,3}"))) {
-                throw cursor.fault("A number or a range is needed here, such as 80..88.");
-            }
-            cursor.token();
-            int first = Integer.parseInt(ends[0]);
-            int last = ends.length == 2 ? Integer.parseInt(ends[1]) : first;
-            for (int n = first; n <= last; n++) {
-                numbers.add(n);
-            }
-        } while (cursor.accept(","));
-        return Pieces.fit(column, () -> new FactoryRun(type, numbers));
+    private static Preset preset(Cursor cursor) {
+        Pieces.Named named = Pieces.named(cursor, "preset Notes: note 60..69");
+        List<FactoryRun> runs = Pieces.factoryRuns(cursor);
+        return Pieces.fit(named, () -> new Preset(named.label(), runs));
     }
 
     private static <E extends Enum<E>> SortedSet<E> several(

@@ -6,6 +6,7 @@ import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.Direction;
+import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Memory;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
@@ -17,6 +18,7 @@ import embrack.core.gear.Shaping;
 import embrack.core.gear.SharedSocket;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
+import embrack.core.gear.SwitchMode;
 import embrack.core.midi.Channel;
 import embrack.core.midi.MessageType;
 import embrack.core.text.Cursor;
@@ -246,7 +248,8 @@ final class BoxReader {
                 int column = cursor.column();
                 int count = Pieces.number(cursor, 1, 128);
                 int columns = cursor.accept("in rows of") ? Pieces.number(cursor, 1, 128) : count;
-                SortedSet<MessageType> sends = Pieces.sends(cursor);
+                List<FactoryRun> fixed = new ArrayList<>();
+                SortedSet<MessageType> sends = Pieces.sends(cursor, fixed);
                 Optional<Channel> channel = cursor.accept("on channel") || cursor.accept(", on channel")
                         ? Optional.of(new Channel(Pieces.number(cursor, 1, 16)))
                         : Optional.empty();
@@ -258,17 +261,37 @@ final class BoxReader {
                                 "\"with range\" or \"with range and curve\"?")
                         : Shaping.NONE;
                 int numbers = messagesEach(cursor);
+                SortedSet<SwitchMode> modes = type.isSwept() ? new TreeSet<>() : modes(cursor);
                 groups.add(Pieces.fit(
-                        column, () -> new ControlGroup(type, count, columns, sends, channel, shaping, numbers)));
+                        column,
+                        () -> new ControlGroup(type, count, columns, sends, channel, shaping, numbers, fixed, modes)));
                 return true;
             }
         }
         return false;
     }
 
+    /** What pads, keys or buttons can do down and up, or nothing for what most do. */
+    private static SortedSet<SwitchMode> modes(Cursor cursor) {
+        SortedSet<SwitchMode> modes = new TreeSet<>();
+        while (cursor.accept(",")) {
+            modes.add(Pieces.oneOf(
+                    cursor,
+                    SwitchMode.values(),
+                    SwitchMode::words,
+                    "Here may stand what they can do: momentary, alternating, one-shot."));
+        }
+        return modes;
+    }
+
     /** "2 messages each", or nothing for one. */
     private static int messagesEach(Cursor cursor) {
+        int column = cursor.column();
         if (!cursor.accept(",")) {
+            return 1;
+        }
+        if (Stream.of(SwitchMode.values()).anyMatch(mode -> cursor.peek().equalsIgnoreCase(mode.words()))) {
+            cursor.backTo(column);
             return 1;
         }
         int numbers = Pieces.number(cursor, 1, ControlGroup.MOST_NUMBERS);

@@ -9,6 +9,7 @@ import embrack.core.gear.Memory;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
+import embrack.core.gear.PressLimit;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.Route;
 import embrack.core.gear.Scope;
@@ -16,6 +17,7 @@ import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
 import embrack.core.gear.Shaping;
 import embrack.core.gear.SharedSocket;
+import embrack.core.gear.SwitchMode;
 import embrack.core.midi.MessageType;
 import embrack.core.midi.ProgramCounting;
 import embrack.core.midi.ValueDisplay;
@@ -26,6 +28,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Writes a box as the text that gives the same box again. */
 public final class BoxWriter {
@@ -91,15 +94,21 @@ public final class BoxWriter {
     }
 
     private void board(Board board) {
-        lines.add("switches: %d in rows of %d, %s, %d a press"
-                .formatted(board.switches(), board.columns(), sends(board.sends()), board.messagesPerPress()));
+        lines.add("switches: %d in rows of %d, %s, %s"
+                .formatted(board.switches(), board.columns(), sends(board.sends()), limit(board.limit())));
         lines.add("banks: " + board.banks().stream().map(TapeLabel::text).collect(Collectors.joining(", "))
                 + (board.bankChange() == BankChange.ASSIGNMENTS
                         ? ""
                         : "; a bank changes " + board.bankChange().words()));
         lines.add("gestures: " + board.gestures().stream().map(g -> g.words()).collect(Collectors.joining(", ")));
         lines.add("modes: " + board.modes().stream().map(m -> m.words()).collect(Collectors.joining(", ")));
-        board.factoryRun().ifPresent(this::factoryRun);
+        if (!board.factory().fixed().isEmpty()) {
+            lines.add("factory run: " + runs(board.factory().fixed()));
+        }
+        board.factory()
+                .presets()
+                .forEach(preset ->
+                        lines.add("preset %s: %s".formatted(quoted(preset.name().text()), runs(preset.runs()))));
         if (board.sendChannel() == SendChannel.ONE_FOR_THE_BOX) {
             lines.add("send channel: " + BoardReader.words(board.sendChannel()));
         }
@@ -120,21 +129,43 @@ public final class BoxWriter {
         }
     }
 
-    private void factoryRun(FactoryRun run) {
-        List<String> pieces = new ArrayList<>();
-        for (int i = 0; i < run.numbers().size(); ) {
-            int end = i + 1;
-            while (end < run.numbers().size()
-                    && run.numbers().get(end) == run.numbers().get(i) + end - i) {
-                end++;
-            }
-            pieces.add(
-                    end - i == 1
-                            ? String.valueOf(run.numbers().get(i))
-                            : run.numbers().get(i) + ".." + run.numbers().get(end - 1));
-            i = end;
-        }
-        lines.add("factory run: %s %s".formatted(word(run.type()), String.join(", ", pieces)));
+    private static String run(FactoryRun run) {
+        return "%s %s%s"
+                .formatted(
+                        word(run.type()),
+                        Pieces.numbers(run.numbers()),
+                        run.isOnTheFirst() ? "" : " on " + Pieces.numbers(run.on()));
+    }
+
+    private static String runs(List<FactoryRun> runs) {
+        return runs.stream().map(BoxWriter::run).collect(Collectors.joining("; "));
+    }
+
+    private static String limit(PressLimit limit) {
+        return "%d a press%s"
+                .formatted(
+                        limit.messages(),
+                        limit.ofType().isEmpty()
+                                ? ""
+                                : ", at most "
+                                        + limit.ofType().entrySet().stream()
+                                                .map(e -> e.getValue() + " " + word(e.getKey()))
+                                                .collect(Collectors.joining(", ")));
+    }
+
+    /** Types of message in their order, each that is fixed with its numbers. */
+    private static String sends(ControlGroup group) {
+        return "send "
+                + group.sends().stream()
+                        .flatMap(type -> {
+                            List<FactoryRun> runs = group.fixed().stream()
+                                    .filter(run -> run.type() == type)
+                                    .toList();
+                            return runs.isEmpty()
+                                    ? Stream.of(word(type))
+                                    : runs.stream().map(BoxWriter::run);
+                        })
+                        .collect(Collectors.joining(", "));
     }
 
     private void group(ControlGroup group) {
@@ -143,12 +174,18 @@ public final class BoxWriter {
                         group.type().plural(),
                         group.count(),
                         group.columns(),
-                        sends(group.sends()),
+                        sends(group),
                         group.channel().map(c -> ", on channel " + c.number()).orElse("")
                                 + (group.shaping() == Shaping.NONE
                                         ? ""
                                         : ", with " + group.shaping().words())
-                                + (group.numbers() == 1 ? "" : ", %d messages each".formatted(group.numbers()))));
+                                + (group.numbers() == 1 ? "" : ", %d messages each".formatted(group.numbers()))
+                                + (group.saysModes()
+                                        ? ", "
+                                                + group.modes().stream()
+                                                        .map(SwitchMode::words)
+                                                        .collect(Collectors.joining(", "))
+                                        : "")));
     }
 
     private void condition(Memory memory, Condition condition) {

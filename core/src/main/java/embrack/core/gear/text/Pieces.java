@@ -1,16 +1,20 @@
 package embrack.core.gear.text;
 
 import embrack.core.gear.BankChange;
+import embrack.core.gear.FactoryRun;
 import embrack.core.midi.MessageType;
 import embrack.core.name.Slug;
 import embrack.core.name.TapeLabel;
 import embrack.core.text.Cursor;
 import embrack.core.text.Fault;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -85,19 +89,106 @@ final class Pieces {
 
     /** The types of message behind "send", with commas between. */
     static SortedSet<MessageType> sends(Cursor cursor) {
+        return sends(cursor, new ArrayList<>());
+    }
+
+    /**
+     * The types of message behind "send", with commas between.
+     *
+     * @param fixed takes the numbers that stand behind a type, which are what is sent
+     */
+    static SortedSet<MessageType> sends(Cursor cursor, List<FactoryRun> fixed) {
         cursor.accept(",");
         if (!cursor.accept("send") && !cursor.accept("sends")) {
             throw cursor.fault("What do they send? Write such as \"send note, cc\".");
         }
         SortedSet<MessageType> types = new TreeSet<>();
         do {
-            types.add(oneOf(
+            MessageType type = oneOf(
                     cursor,
                     MessageType.values(),
                     MessageType::shortName,
-                    "What do they send? note, cc, pc, pitch bend, channel pressure, start, stop, clock ..."));
+                    "What do they send? note, cc, pc, pitch bend, channel pressure, start, stop, clock ...");
+            types.add(type);
+            if (cursor.peek().matches("\\d.*")) {
+                fixed.add(factoryRun(cursor, type));
+            }
         } while (acceptMore(cursor));
         return types;
+    }
+
+    /**
+     * What a factory chose, as it stands in a line: "cc 80..88, 102", "cc 64, 66 on 9, 10; pc 0 on 8".
+     *
+     * @param cursor before a type of message
+     */
+    static List<FactoryRun> factoryRuns(Cursor cursor) {
+        List<FactoryRun> runs = new ArrayList<>();
+        do {
+            MessageType type = oneOf(
+                    cursor,
+                    new MessageType[] {MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE},
+                    MessageType::shortName,
+                    "note, cc or pc, then the numbers as sent, such as cc 80..88, 102");
+            runs.add(factoryRun(cursor, type));
+        } while (cursor.accept(";"));
+        return runs;
+    }
+
+    /** The numbers behind a type of message, and on which switches or controls they are. */
+    private static FactoryRun factoryRun(Cursor cursor, MessageType type) {
+        int column = cursor.column();
+        List<Integer> numbers = numbers(cursor);
+        int before = cursor.column();
+        if (cursor.accept("on") && cursor.peek().matches("\\d.*")) {
+            List<Integer> on = numbers(cursor);
+            return fit(column, () -> new FactoryRun(type, numbers, on));
+        }
+        cursor.backTo(before);
+        return fit(column, () -> new FactoryRun(type, numbers));
+    }
+
+    /** Numbers and ranges with commas between, as far as they go. */
+    private static List<Integer> numbers(Cursor cursor) {
+        List<Integer> numbers = new ArrayList<>();
+        do {
+            String[] ends = cursor.peek().split("\\.\\.", 2);
+            if (!Stream.of(ends).allMatch(end -> end.matches("\\d{1,3}"))) {
+                throw cursor.fault("A number or a range is needed here, such as 80..88.");
+            }
+            cursor.token();
+            IntStream.rangeClosed(Integer.parseInt(ends[0]), Integer.parseInt(ends[ends.length - 1]))
+                    .forEach(numbers::add);
+        } while (acceptMoreNumbers(cursor));
+        return numbers;
+    }
+
+    /** Steps over a comma only if a number follows that counts nothing: not "2 messages each". */
+    private static boolean acceptMoreNumbers(Cursor cursor) {
+        int column = cursor.column();
+        if (cursor.accept(",")) {
+            int behind = cursor.column();
+            boolean isNumber = cursor.token().matches("\\d{1,3}(\\.\\.\\d{1,3})?")
+                    && !cursor.accept("message")
+                    && !cursor.accept("messages");
+            cursor.backTo(isNumber ? behind : column);
+            return isNumber;
+        }
+        return false;
+    }
+
+    /** Numbers in as few words as can be: "80..88, 102". */
+    static String numbers(List<Integer> numbers) {
+        List<String> pieces = new ArrayList<>();
+        for (int i = 0; i < numbers.size(); ) {
+            int end = i + 1;
+            while (end < numbers.size() && numbers.get(end) == numbers.get(i) + end - i) {
+                end++;
+            }
+            pieces.add(end - i == 1 ? String.valueOf(numbers.get(i)) : numbers.get(i) + ".." + numbers.get(end - 1));
+            i = end;
+        }
+        return String.join(", ", pieces);
     }
 
     /** Steps over a comma only if another type of message follows. */

@@ -72,7 +72,7 @@ class OtherHardwareTests {
     @MethodSource("needs")
     void whatIsOfferedDoesAllThatTheOldOneWasAskedFor(String need, Plan plan) {
         Board board = boardOf(plan);
-        assertThat(board.factoryRun()).isEmpty();
+        assertThat(board.factory().fixed()).isEmpty();
         plan.switches().of(BOARD).forEach(assignment -> {
             assertThat(board.gestures())
                     .containsAll(assignment.moments().keySet().stream()

@@ -82,8 +82,9 @@ class LibraryTests {
         assertThat(shipped("ten-switch-factory-board")
                         .board()
                         .orElseThrow()
-                        .factoryRun()
-                        .orElseThrow()
+                        .factory()
+                        .fixed()
+                        .getFirst()
                         .breaksAt())
                 .isEqualTo(10);
         assertThat(shipped("pads-and-keys").surface().groups())

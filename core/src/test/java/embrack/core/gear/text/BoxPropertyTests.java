@@ -10,18 +10,22 @@ import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.Direction;
+import embrack.core.gear.FactoryNumbers;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Gesture;
 import embrack.core.gear.Memory;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
+import embrack.core.gear.Preset;
+import embrack.core.gear.PressLimit;
 import embrack.core.gear.Purpose;
 import embrack.core.gear.Quirks;
 import embrack.core.gear.Scope;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.Shaping;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
 import embrack.core.gear.SwitchMode;
@@ -34,6 +38,7 @@ import embrack.core.name.TapeLabel;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -45,6 +50,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 
+@SuppressWarnings("unchecked")
 class BoxPropertyTests {
 
     @Property
@@ -159,10 +165,6 @@ class BoxPropertyTests {
                 .list()
                 .ofMinSize(1)
                 .ofMaxSize(4);
-        Arbitrary<FactoryRun> run = Combinators.combine(
-                        Arbitraries.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE),
-                        Arbitraries.integers().between(0, 127).list().ofSize(32))
-                .as(FactoryRun::new);
         Arbitrary<SortedSet<Gesture>> gestures = someOf(Gesture.class).map(set -> {
             SortedSet<Gesture> more = new TreeSet<>(set);
             more.add(Gesture.PRESS);
@@ -174,7 +176,7 @@ class BoxPropertyTests {
                         types(),
                         gestures,
                         someOf(SwitchMode.class),
-                        run.optional(),
+                        runs(32).list().ofMaxSize(2),
                         Combinators.combine(
                                         Arbitraries.of(BankChange.values()),
                                         Arbitraries.of(SendChannel.values()),
@@ -190,10 +192,15 @@ class BoxPropertyTests {
                         names,
                         (BankChange) how.get(0),
                         sends,
-                        s[2],
+                        new PressLimit(s[2], limits(s[2], sends)),
                         tells,
                         modes,
-                        factory.map(f -> new FactoryRun(f.type(), f.numbers().subList(0, s[0]))),
+                        new FactoryNumbers(
+                                factory.isEmpty() ? List.of() : upTo(s[0], factory.getFirst()),
+                                factory.size() < 2
+                                        ? List.of()
+                                        : List.of(new Preset(
+                                                new TapeLabel("Preset 1"), atLeastOne(s[0], factory.getLast())))),
                         (SendChannel) how.get(1),
                         (RunningStatus) how.get(2),
                         (ProgramCounting) how.get(3),
@@ -202,17 +209,84 @@ class BoxPropertyTests {
                         (Integer) how.get(6)));
     }
 
+    /** Runs on different switches of so many. */
+    private static Arbitrary<List<FactoryRun>> runs(int switches) {
+        return Combinators.combine(
+                        Arbitraries.of(MessageType.NOTE_ON, MessageType.CONTROL_CHANGE, MessageType.PROGRAM_CHANGE)
+                                .list()
+                                .ofSize(2),
+                        Arbitraries.integers().between(0, 127).list().ofSize(switches),
+                        Arbitraries.integers().between(1, switches))
+                .as((types, numbers, first) -> first == switches
+                        ? List.of(new FactoryRun(types.getFirst(), numbers))
+                        : List.of(
+                                new FactoryRun(types.getFirst(), numbers.subList(0, first)),
+                                new FactoryRun(
+                                        types.getLast(),
+                                        numbers.subList(first, switches),
+                                        IntStream.rangeClosed(first + 1, switches)
+                                                .boxed()
+                                                .toList())));
+    }
+
+    /** What of the runs is on the first so many switches. */
+    private static List<FactoryRun> upTo(int switches, List<FactoryRun> runs) {
+        return runs.stream()
+                .filter(run -> run.on().getFirst() <= switches)
+                .map(run -> {
+                    int kept =
+                            (int) run.on().stream().filter(on -> on <= switches).count();
+                    return new FactoryRun(
+                            run.type(), run.numbers().subList(0, kept), run.on().subList(0, kept));
+                })
+                .toList();
+    }
+
+    private static List<FactoryRun> atLeastOne(int switches, List<FactoryRun> runs) {
+        List<FactoryRun> some = upTo(switches, runs);
+        return some.isEmpty() ? List.of(new FactoryRun(MessageType.NOTE_ON, List.of(60))) : some;
+    }
+
+    private static SortedMap<MessageType, Integer> limits(int most, SortedSet<MessageType> types) {
+        SortedMap<MessageType, Integer> limits = new TreeMap<>();
+        if (most % 2 == 1) {
+            limits.put(types.first(), 1 + most / 2);
+            limits.put(types.last(), 1 + most / 2);
+        }
+        return limits;
+    }
+
     private static Arbitrary<List<ControlGroup>> groups() {
         return Combinators.combine(
                         Arbitraries.of(ControlType.values()),
                         Arbitraries.integers().between(1, 128),
                         Arbitraries.integers().between(1, 128),
                         types(),
-                        Arbitraries.integers().between(1, 16).map(Channel::new).optional())
-                .as((type, count, columns, sends, channel) ->
-                        new ControlGroup(type, count, Math.min(count, columns), sends, channel))
+                        Arbitraries.integers().between(1, 16).map(Channel::new).optional(),
+                        Combinators.combine(
+                                        Arbitraries.of(Shaping.values()),
+                                        Arbitraries.integers().between(1, 16),
+                                        someOf(SwitchMode.class),
+                                        runs(128).optional())
+                                .as(List::<Object>of))
+                .as((type, count, columns, sends, channel, how) -> new ControlGroup(
+                        type,
+                        count,
+                        Math.min(count, columns),
+                        sends,
+                        channel,
+                        (Shaping) how.get(0),
+                        (Integer) how.get(1),
+                        fixed((Optional<?>) how.get(3), count, sends),
+                        (SortedSet<SwitchMode>) how.get(2)))
                 .list()
                 .ofMaxSize(3);
+    }
+
+    private static List<FactoryRun> fixed(Optional<?> runs, int count, SortedSet<MessageType> sends) {
+        return runs.map(all -> upTo(count, (List<FactoryRun>) all)).orElse(List.of()).stream()
+                .filter(run -> sends.contains(run.type()))
+                .toList();
     }
 
     private static Arbitrary<Memory> memory() {

@@ -45,7 +45,7 @@ class BoxTextTests {
         assertThat(board.banks()).hasSize(13);
         assertThat(board.gestures()).containsExactly(Gesture.PRESS, Gesture.DOUBLE_PRESS);
         assertThat(board.modes()).containsExactly(SwitchMode.MOMENTARY, SwitchMode.ONE_SHOT);
-        assertThat(board.factoryRun().orElseThrow().numbers()).hasSize(10).endsWith(88, 102);
+        assertThat(board.factory().fixed().getFirst().numbers()).hasSize(10).endsWith(88, 102);
         assertThat(box.sockets().shared().getFirst().atOnce()).isEqualTo(1);
         assertThat(box.surface().groups().getFirst().channel().orElseThrow().number())
                 .isEqualTo(10);
