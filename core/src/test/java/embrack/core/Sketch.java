@@ -1,6 +1,7 @@
 package embrack.core;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
 import embrack.core.edit.ControlEdit;
 import embrack.core.edit.CueEdit;
@@ -10,14 +11,17 @@ import embrack.core.edit.SongEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.ControlType;
+import embrack.core.gear.Kind;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Route;
 import embrack.core.gear.SettingId;
 import embrack.core.gear.SwitchMode;
 import embrack.core.gear.library.Library;
+import embrack.core.gear.text.BoxReading;
 import embrack.core.level.Curve;
 import embrack.core.level.Range;
+import embrack.core.name.Slug;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -73,6 +77,16 @@ public final class Sketch {
                 new GearEdit.AddDevice(name, Library.find(new ModelId(model)).orElseThrow()));
     }
 
+    /** A box that a person describes: what is on it as one text, what it answers to as another. */
+    public Sketch box(String name, Kind kind, String box, String chart) {
+        return edit(new GearEdit.AddDevice(
+                name,
+                BoxReading.of(box)
+                        .box()
+                        .orElseThrow()
+                        .model(new ModelId(Slug.of(name)), new TapeLabel(name), kind, Chart.of(chart), Chart.EMPTY)));
+    }
+
     public Sketch app(String name, String model, String host) {
         return box(name, model).lives(plan.rig().devices().getLast().id().text(), host);
     }
@@ -115,8 +129,7 @@ public final class Sketch {
         for (String step : steps) {
             String[] pieces = step.split(":? ", 4);
             edit(new SwitchEdit.AddStep(
-                    new SwitchAt(new DeviceId(pieces[0]), 1, Integer.parseInt(pieces[1])),
-                    new Step(new DeviceId(pieces[2]), Action.parse(pieces[3]))));
+                    at(pieces[0] + " " + pieces[1]), new Step(new DeviceId(pieces[2]), Action.parse(pieces[3]))));
         }
         return this;
     }
@@ -138,10 +151,10 @@ public final class Sketch {
                 new Target(new DeviceId(device), new PartId(part)).withRange(new Range(from, to, Curve.LINEAR))));
     }
 
-    /** A switch in the first bank: {@code "board 1"}. */
+    /** A switch or pad in the first bank: {@code "board 1"}, {@code "keys pad3"}. */
     public static SwitchAt at(String words) {
         String[] pieces = words.split(" ");
-        return new SwitchAt(new DeviceId(pieces[0]), 1, Integer.parseInt(pieces[1]));
+        return SwitchAt.parse("%s.1.%s".formatted(pieces[0], pieces[1])).orElseThrow();
     }
 
     public static Step stepOf(String words) {

@@ -79,7 +79,7 @@ class SwitchViewsTests {
         Plan plan = Sketch.of("Keys").box("Keys", "pads-and-keys").plan();
         ControlAt knob = new ControlAt(new DeviceId("keys"), ControlType.KNOB, 1, 3);
         BoardView board = BoardView.of(Report.of(plan), knob, "/rigs/7");
-        assertThat(board.rows()).isEmpty();
+        assertThat(board.rows()).extracting(BoardView.Rows::title).containsExactly("Pads", "Keys");
         assertThat(board.banks()).isEmpty();
         assertThat(board.controls())
                 .hasSize(8)

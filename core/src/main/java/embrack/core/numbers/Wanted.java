@@ -6,6 +6,7 @@ import embrack.core.chart.Verb;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.FactoryMessage;
+import embrack.core.gear.Preset;
 import embrack.core.midi.Channel;
 import embrack.core.midi.MessageType;
 import embrack.core.rig.DeviceId;
@@ -19,7 +20,9 @@ import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
 import embrack.core.switches.Target;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -56,8 +59,11 @@ record Wanted(
      * @param readyMaps whether numbers that a box brings are taken where they are free
      */
     static List<Wanted> all(Rig rig, Switches switches, Map<DeviceId, List<Cue>> automatic, boolean readyMaps) {
-        var gathering = new Gathering(rig, readyMaps);
+        var gathering = new Gathering(rig);
         rig.devices().forEach(box -> {
+            if (readyMaps) {
+                gathering.chooseMap(box.id(), switches.of(box.id()));
+            }
             switches.of(box.id()).forEach(gathering::add);
             switches.travelsOf(box.id()).forEach(gathering::add);
         });
@@ -95,12 +101,32 @@ record Wanted(
     private static final class Gathering {
 
         private final Rig rig;
-        private final boolean readyMaps;
+        private final Map<DeviceId, Preset> readyMaps = new HashMap<>();
         private final Map<List<Object>, Wanted> found = new LinkedHashMap<>();
 
-        Gathering(Rig rig, boolean readyMaps) {
+        Gathering(Rig rig) {
             this.rig = rig;
-            this.readyMaps = readyMaps;
+        }
+
+        /** The map of a board that most of what its switches do can be learned from, the first of several. */
+        void chooseMap(DeviceId box, List<Assignment> assignments) {
+            rig.model(box)
+                    .board()
+                    .ifPresent(board -> board.factory().presets().stream()
+                            .max(Comparator.comparingLong(map -> assignments.stream()
+                                    .filter(a -> a.at().of().isEmpty())
+                                    .filter(a -> map.message(a.at().bank(), a.at().number(), board.bankChange())
+                                            .filter(message ->
+                                                    a.steps().stream().allMatch(step -> learns(step, message)))
+                                            .isPresent())
+                                    .count()))
+                            .ifPresent(map -> readyMaps.put(box, map)));
+        }
+
+        private boolean learns(Step step, FactoryMessage message) {
+            return rig.model(step.device()).chart().learnables().stream()
+                    .anyMatch(learnable -> learnable.id().equals(LearnableId.of(step.action()))
+                            && learnable.types().contains(message.type()));
         }
 
         void add(Assignment assignment) {
@@ -109,10 +135,9 @@ record Wanted(
                     rig.model(at.board()).surface().board(at.of(), at.number()).orElseThrow();
             Optional<Channel> only = Senders.only(rig, at);
             Optional<FactoryMessage> fixed = board.fixed(at.bank(), at.number());
-            Optional<FactoryMessage> ready = board.factory().presets().stream()
-                    .findFirst()
-                    .filter(preset -> readyMaps)
-                    .flatMap(preset -> preset.message(at.bank(), at.number(), board.bankChange()));
+            Optional<FactoryMessage> ready = Optional.ofNullable(readyMaps.get(at.board()))
+                    .filter(map -> at.of().isEmpty())
+                    .flatMap(map -> map.message(at.bank(), at.number(), board.bankChange()));
             for (Step step : assignment.steps()) {
                 add(
                         step.device(),

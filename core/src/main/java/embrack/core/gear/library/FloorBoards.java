@@ -72,6 +72,9 @@ final class FloorBoards {
             banks: 1..30
             gestures: press, release, hold, double press
             modes: momentary, alternating, one-shot
+            preset Notes: note 60..67
+            preset Controllers: cc 20..27
+            preset Programs: pc 0..7
             waits: up to 2000 ms
             names: 8 characters
             keep: Leave the edit page with SAVE; an arrow at the top of the display \
@@ -102,6 +105,7 @@ final class FloorBoards {
             switches: 10 in rows of 5, send cc, 1 a press
             modes: one-shot
             factory run: cc 80..88, 102
+            treadles: 1, send cc 27
             send channel: one for the box
             display: two digits
             setting MIDI send channel: 1..16, factory 1
