@@ -470,8 +470,8 @@ public final class MappingFaults {
                 "controls.stopped",
                 Severity.STOPS,
                 "Fader box, bank 1, fader 1",
-                "Fader box sends its way as it is, and Projection takes it as it comes: from silent to "
-                        + "\u22122.2 dB cannot be programmed.",
+                "Fader box sends its way as it is, and Projection takes it as it comes: from 0 % to 88 %"
+                        + " cannot be programmed.",
                 on(faders)
                         .move("fader-box", ControlType.FADER, "projection", "layer-1", 0, 112)
                         .plan(),

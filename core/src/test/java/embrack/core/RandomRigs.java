@@ -34,8 +34,8 @@ import java.util.Random;
 /** Rigs of any boxes, linked in any way that is allowed, with a switch for whatever a board could do. */
 public final class RandomRigs {
 
-    /** Of the keys of a keyboard the first ones are enough. */
-    private static final int MOST_OF_A_SORT = 12;
+    /** Of pads and keys the first ones are enough. */
+    private static final int PADS = 2;
 
     private RandomRigs() {}
 
@@ -121,7 +121,7 @@ public final class RandomRigs {
         List<Assignment> assignments = new ArrayList<>();
         for (DeviceId board : plan.boards()) {
             for (SwitchAt at : plan.pressedOn(board, 1)) {
-                if (receivers.isEmpty() || at.number() > MOST_OF_A_SORT) {
+                if (receivers.isEmpty() || at.of().isPresent() && at.number() > PADS) {
                     continue;
                 }
                 DeviceId receiver =

@@ -43,7 +43,8 @@ record TrialView(
                 () -> trial.press(press.strip(), ONE).stream()
                         .flatMap(s -> s.messages().stream()
                                 .map(message -> new Line(
-                                        words(chart, s.action()) + ": " + ChartWords.of(message), message.hex()))));
+                                        words(chart, s.action()) + ": " + ChartWords.of(message, chart.conventions()),
+                                        message.hex()))));
         Outcome done = tried(
                 arrive,
                 () -> trial.arrive(arrive, ONE).stream()

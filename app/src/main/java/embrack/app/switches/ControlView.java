@@ -67,7 +67,7 @@ record ControlView(
             List<String> shownAt) {}
 
     /** From which level to which, and how; {@code top} and {@code cap} in dB. */
-    record Ends(int from, int to, String curve, String law, int top, String cap) {}
+    record Ends(String from, String to, String curve, String law, int top, String cap) {}
 
     /**
      * The curve in a square of 100.
@@ -145,8 +145,8 @@ record ControlView(
                 target.part().text(),
                 plan.words(target),
                 new Ends(
-                        target.range().from(),
-                        target.range().to(),
+                        plan.typed(target, target.range().from()),
+                        plan.typed(target, target.range().to()),
                         target.range().curve().name(),
                         target.law().name(),
                         target.topDecibels(),
@@ -158,7 +158,7 @@ record ControlView(
                 new Drawn(LevelCurve.of(target).path(), unity),
                 Stream.of(0, 32, 64, 96, 127)
                         .map(position ->
-                                target.shown(target.at(position).amount().orElseThrow()))
+                                plan.shown(target, target.at(position).amount().orElseThrow()))
                         .toList());
     }
 

@@ -68,8 +68,8 @@ record NumbersPage(
             int number,
             boolean isPinned,
             boolean alternating,
-            int low,
-            int high) {}
+            String low,
+            String high) {}
 
     static NumbersPage of(Report report) {
         Plan plan = report.plan();
@@ -174,8 +174,8 @@ record NumbersPage(
                 learned.number(),
                 learned.pinned(),
                 learned.response().alternating(),
-                learned.response().low(),
-                learned.response().high());
+                plan.shown(device.id(), learnable, learned.response().low()),
+                plan.shown(device.id(), learnable, learned.response().high()));
     }
 
     private static String words(Plan plan, Device device, LearnableId learnable) {

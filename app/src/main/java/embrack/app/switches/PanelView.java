@@ -9,6 +9,7 @@ import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Obstacle;
 import embrack.core.gear.Board;
+import embrack.core.gear.Counted;
 import embrack.core.gear.Gesture;
 import embrack.core.gear.ShownMessage;
 import embrack.core.gear.SwitchMode;
@@ -271,10 +272,10 @@ record PanelView(
                 plan.rig().name(step.device()).text(),
                 step.action().key(),
                 plan.rig().words(step.device(), step.action())
-                        + plan.rig()
-                                .chart(step.device())
-                                .shownAt(step.action())
-                                .map(where -> " (%s)".formatted(where))
+                        + compiled.messages().stream()
+                                .reduce((before, last) -> last)
+                                .map(last -> Counted.words(
+                                        plan.board(at), plan.rig().chart(step.device()), step.action(), last))
                                 .orElse(""),
                 step.waitMillis(),
                 joined(shown, ShownMessage::line),

@@ -3,6 +3,7 @@ package embrack.app.switches;
 import embrack.app.store.Trial;
 import embrack.core.chart.Aspect;
 import embrack.core.chart.ChartWords;
+import embrack.core.chart.Conventions;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
 import embrack.core.gear.Board;
@@ -10,6 +11,7 @@ import embrack.core.gear.Gesture;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ShownMessage;
+import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
@@ -275,11 +277,23 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                 Stream.of(new TapeLine(
                         Wire.millis(arrived.atMicros()),
                         way(plan, arrived.socket()),
-                        message,
+                        counted(plan, board, arrived, message),
                         event.message().hex(),
                         outcome(plan, arrived),
                         arrived.reading() instanceof Reading.Acts ? "exact" : "note"));
         };
+    }
+
+    /** A message that arrives, with what the box calls the program where the board counts otherwise. */
+    private static String counted(Plan plan, Optional<Board> board, Happened.Arrived arrived, String message) {
+        Conventions theirs = plan.rig().chart(arrived.socket().device()).conventions();
+        boolean differs = arrived.message() instanceof Message.ProgramChange
+                && theirs.programs()
+                        .filter(counting ->
+                                board.filter(b -> b.programs() == counting).isEmpty())
+                        .isPresent();
+        String there = ChartWords.of(arrived.message(), theirs);
+        return !differs ? message : board.isPresent() ? "%s (%s there)".formatted(message, there) : there;
     }
 
     private static String way(Plan plan, Socket socket) {

@@ -1,5 +1,6 @@
 package embrack.core.chart;
 
+import embrack.core.level.Scale;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,18 +13,25 @@ import java.util.SequencedMap;
  * @param safe what makes the box safe, in order
  * @param needs what stands still without something else, with what that is
  * @param meanings what parts are to a show, in the order in which they are named
+ * @param scales how the box shows levels, in the order in which they are named
  * @param standing how parts come to stand as they do, whatever messages say
  */
 public record Beside(
-        List<Action> safe, Map<PartId, PartId> needs, SequencedMap<PartId, Meaning> meanings, Standing standing) {
+        List<Action> safe,
+        Map<PartId, PartId> needs,
+        SequencedMap<PartId, Meaning> meanings,
+        SequencedMap<PartId, Scale> scales,
+        Standing standing) {
 
     /** Nothing beside the rows. */
-    public static final Beside NOTHING = new Beside(List.of(), Map.of(), new LinkedHashMap<>(), Standing.PLAIN);
+    public static final Beside NOTHING =
+            new Beside(List.of(), Map.of(), new LinkedHashMap<>(), new LinkedHashMap<>(), Standing.PLAIN);
 
     public Beside {
         safe = List.copyOf(safe);
         needs = Collections.unmodifiableMap(new LinkedHashMap<>(needs));
         meanings = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(meanings));
+        scales = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(scales));
     }
 
     /** The parts of a meaning, in the order in which they are named. */

@@ -1,5 +1,6 @@
 package embrack.core.chart;
 
+import embrack.core.level.Scale;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
@@ -131,8 +132,24 @@ public final class Chart {
                 : action.caution();
     }
 
-    /** Where the box shows what an action selects, on a box with banks of patches: "bank 1, patch 1". */
+    /**
+     * What the box shows for an action where that is not its number: on a box with banks of patches "bank 1, patch 1",
+     * of a note whose name the manual says "note C#3".
+     */
     public Optional<String> shownAt(Action action) {
+        return patchOf(action)
+                .or(() -> conventions
+                        .notes()
+                        .flatMap(naming -> rowsFor(action).stream()
+                                .map(ChartRow::last)
+                                .filter(trigger ->
+                                        trigger instanceof Trigger.Voice voice && voice.type() == MessageType.NOTE_ON)
+                                .map(trigger -> "note %s, %s"
+                                        .formatted(naming.name(((Trigger.Voice) trigger).number()), naming.words()))
+                                .findFirst()));
+    }
+
+    private Optional<String> patchOf(Action action) {
         return conventions
                 .table()
                 .flatMap(table -> rowsFor(action).stream()
@@ -141,6 +158,11 @@ public final class Chart {
                                 trigger instanceof Trigger.Voice voice && voice.type() == MessageType.PROGRAM_CHANGE)
                         .map(trigger -> table.words(((Trigger.Voice) trigger).number()))
                         .findFirst());
+    }
+
+    /** How the box shows the level of a part, where its chart says so. */
+    public Optional<Scale> scale(PartId part) {
+        return Optional.ofNullable(beside.scales().get(part));
     }
 
     /** What a part stands still without: of a chase, the part that makes chases run. */

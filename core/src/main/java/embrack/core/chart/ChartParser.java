@@ -1,6 +1,7 @@
 package embrack.core.chart;
 
 import embrack.core.chart.ChartReading.LinedRow;
+import embrack.core.level.Scale;
 import embrack.core.midi.MessageType;
 import embrack.core.midi.NoteNaming;
 import embrack.core.midi.ProgramCounting;
@@ -17,6 +18,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedMap;
@@ -35,6 +37,7 @@ final class ChartParser {
     private final List<Action> safe = new ArrayList<>();
     private final Map<PartId, PartId> needs = new LinkedHashMap<>();
     private final SequencedMap<PartId, Meaning> meanings = new LinkedHashMap<>();
+    private final SequencedMap<PartId, Scale> scales = new LinkedHashMap<>();
     private final StandingReader standing = new StandingReader(this::known, this::isKnown);
     private final List<Problem> problems = new ArrayList<>();
     private final Map<PartId, Part> parts = new HashMap<>();
@@ -58,7 +61,7 @@ final class ChartParser {
         } else {
             text.lines().forEach(this::readLine);
         }
-        Beside beside = new Beside(safe, needs, meanings, standing.standing());
+        Beside beside = new Beside(safe, needs, meanings, scales, standing.standing());
         Optional<Chart> chart = problems.isEmpty()
                 ? Optional.of(new Chart(
                         text, conventions, rows.stream().map(LinedRow::row).toList(), learnables, beside))
@@ -102,6 +105,8 @@ final class ChartParser {
             readNeed(cursor);
         } else if (cursor.accept("means")) {
             readMeaning(cursor);
+        } else if (cursor.accept("shows")) {
+            readScale(cursor);
         } else if (!standing.accepts(cursor)) {
             boolean except = cursor.accept("except");
             readRule(cursor, except);
@@ -114,10 +119,20 @@ final class ChartParser {
             throw cursor.fault("This says how many patches a bank has, 1 to 128: banks of 8");
         }
         cursor.token();
-        if (!cursor.isAtEnd()) {
-            throw cursor.fault("This says how many patches a bank has and nothing else: banks of 8");
+        if (cursor.isAtEnd()) {
+            return new ProgramTable(Integer.parseInt(number));
         }
-        return new ProgramTable(Integer.parseInt(number));
+        if (!cursor.accept(",") || !cursor.accept("first")) {
+            throw cursor.fault("Behind it may stand what the box calls the first patch: banks of 8, first 1-1");
+        }
+        Fault notCalledSo = cursor.fault("A bank and a patch, each 0, 1 or A: 1-1, A1, 01, 0-A.");
+        String first = cursor.rest().toUpperCase(Locale.ROOT);
+        cursor.step(cursor.rest().length());
+        try {
+            return new ProgramTable(Integer.parseInt(number), Optional.of(first));
+        } catch (IllegalArgumentException e) {
+            throw notCalledSo;
+        }
     }
 
     private static int choice(Cursor cursor, String words, String... choices) {
@@ -277,6 +292,28 @@ final class ChartParser {
             Meaning other = meanings.putIfAbsent(part.id(), meaning);
             if (other != null) {
                 throw names.fault("%s means \"%s\" already.".formatted(part.name(), other.words()));
+            }
+        }
+    }
+
+    private void readScale(Cursor cursor) {
+        int colon = cursor.find(':');
+        if (colon < 0) {
+            throw cursor.fault("A colon is missing: shows Main: -inf to +6 dB");
+        }
+        Span<Part> names = NameReader.read(cursor.until(colon));
+        requireKnown(names, names);
+        Fault noScale = cursor.fault("How does the box show it? 0 to 200, 0 to 100 %, -inf to +6 dB.");
+        Scale scale;
+        try {
+            scale = Scale.parse(cursor.rest());
+        } catch (IllegalArgumentException e) {
+            throw noScale;
+        }
+        cursor.step(cursor.rest().length());
+        for (Part part : names.each()) {
+            if (scales.putIfAbsent(part.id(), scale) != null) {
+                throw names.fault("A line above says already how %s is shown.".formatted(part.name()));
             }
         }
     }

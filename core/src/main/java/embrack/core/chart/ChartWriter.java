@@ -46,7 +46,10 @@ public final class ChartWriter {
             lines.add("programs from " + conventions.shownPrograms().first());
         }
         conventions.notes().map(NoteNaming::words).ifPresent(lines::add);
-        conventions.table().ifPresent(table -> lines.add("banks of " + table.patchesPerBank()));
+        conventions
+                .table()
+                .ifPresent(table -> lines.add("banks of " + table.patchesPerBank()
+                        + table.first().map(first -> ", first " + first).orElse("")));
         var writer = new ChartWriter(conventions.shownPrograms());
         for (int i = 0; i < rows.size(); ) {
             int end = runEnd(rows, i);
@@ -67,6 +70,13 @@ public final class ChartWriter {
                             .flatMap(id -> known.part(id).stream())
                             .toList()));
         }
+        beside.scales().values().stream()
+                .distinct()
+                .forEach(scale -> runs(beside.scales().entrySet().stream()
+                                .filter(entry -> entry.getValue().equals(scale))
+                                .flatMap(entry -> known.part(entry.getKey()).stream())
+                                .toList())
+                        .forEach(run -> lines.add("shows %s: %s".formatted(run, scale.text()))));
         lines.addAll(standing(known, beside.standing()));
         if (!beside.safe().isEmpty()) {
             lines.add("safe: " + actions(known, beside.safe()));

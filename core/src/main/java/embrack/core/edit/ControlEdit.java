@@ -1,9 +1,11 @@
 package embrack.core.edit;
 
 import embrack.core.chart.PartId;
+import embrack.core.gear.Kind;
 import embrack.core.level.Curve;
 import embrack.core.level.Law;
 import embrack.core.level.Range;
+import embrack.core.level.Scale;
 import embrack.core.level.Takeover;
 import embrack.core.midi.DataByte;
 import embrack.core.name.TapeLabel;
@@ -52,7 +54,20 @@ public sealed interface ControlEdit extends Edit {
                                             && plan.practices().answer(Practice.FADERS) == 1
                                     ? controlAssignment.withTakeover(Takeover.JUMP)
                                     : controlAssignment)
-                            .withTarget(target));
+                            .withTarget(counted(plan)));
+        }
+
+        /** Counted as the box shows it, and of pictures and light by parts of its way: opacity is no dB. */
+        private Target counted(Plan plan) {
+            Kind kind = plan.rig().model(target.device()).kind();
+            boolean usual = target.law() == Law.DECIBELS && target.topDecibels() == 0;
+            return plan.rig()
+                    .chart(target.device())
+                    .scale(target.part())
+                    .map(scale -> target.countedBy(scale.law(), scale.law().isInDecibels() ? scale.top() : 0))
+                    .or(() -> Optional.of(target.countedBy(Law.PERCENT, 0))
+                            .filter(percent -> usual && (kind == Kind.PICTURES || kind == Kind.LIGHT_DESK)))
+                    .orElse(target);
         }
 
         @Override
@@ -94,7 +109,9 @@ public sealed interface ControlEdit extends Edit {
             implements ControlEdit {
         @Override
         public Plan apply(Plan plan) {
-            Range range = new Range(level("from", from), level("to", to), curve);
+            Typed.device("from", plan, device);
+            Optional<Scale> scale = plan.rig().chart(device).scale(part);
+            Range range = new Range(level("from", from, scale), level("to", to, scale), curve);
             int most = top.isBlank() ? 0 : Typed.number("top", top);
             Optional<Integer> highest = cap.isBlank() ? Optional.empty() : Optional.of(Typed.number("cap", cap));
             Target shaped = Refused.at("top", () -> new Target(device, part, range, law, most, highest));
@@ -108,7 +125,10 @@ public sealed interface ControlEdit extends Edit {
             });
         }
 
-        private static int level(String field, String typed) {
+        private static int level(String field, String typed, Optional<Scale> scale) {
+            if (scale.isPresent()) {
+                return Refused.at(field, () -> scale.get().value(typed));
+            }
             int level = Typed.number(field, typed);
             return Refused.at(field, () -> DataByte.checked("a level", level));
         }

@@ -4,8 +4,10 @@ import embrack.core.chart.Learnable;
 import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
 import embrack.core.chart.Response;
+import embrack.core.chart.Verb;
 import embrack.core.gear.Purpose;
 import embrack.core.gear.SettingId;
+import embrack.core.level.Scale;
 import embrack.core.midi.Channel;
 import embrack.core.midi.DataByte;
 import embrack.core.midi.MessageType;
@@ -107,11 +109,19 @@ public sealed interface NumberEdit extends Edit {
             Device box = Typed.device("low", plan, device);
             Learned known = Optional.ofNullable(box.learned().get(learnable))
                     .orElseThrow(() -> new Refused("low", Say.of("no.not-learned")));
-            int lowest = Typed.number("low", low);
-            int highest = Typed.number("high", high);
+            Optional<Scale> scale = Optional.of(learnable.verb())
+                    .filter(Verb::takesAmount)
+                    .flatMap(verb -> plan.rig().chart(device).scale(learnable.part()));
+            int lowest = value("low", low, scale);
+            int highest = value("high", high, scale);
             Refused.at("low", () -> DataByte.checked("a value", lowest));
             Response response = Refused.at("high", () -> new Response(alternating, lowest, highest));
             return withLearned(plan, device, learnable, known.withResponse(response));
+        }
+
+        /** What was typed: as the box shows it where it says so, else 0 to 127. */
+        private static int value(String field, String typed, Optional<Scale> scale) {
+            return scale.isPresent() ? Refused.at(field, () -> scale.get().value(typed)) : Typed.number(field, typed);
         }
 
         @Override

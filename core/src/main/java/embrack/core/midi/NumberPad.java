@@ -5,6 +5,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -28,6 +29,12 @@ public record NumberPad(String typed, List<Line> lines) {
     private static final Pattern HEXADECIMAL = Pattern.compile("(?:0x|\\$)([0-9a-f]{1,4})|([0-9a-f]{1,4})h");
     private static final Pattern BINARY = Pattern.compile("(?:0b|%)([01]{1,14})");
     private static final Pattern HALVES = Pattern.compile("(\\d{1,3})\\s*[:/]\\s*(\\d{1,3})");
+    private static final Pattern IN_BANK =
+            Pattern.compile("bank\\s+(\\d{1,3}),?\\s+patch\\s+(\\d{1,3})(?:\\s+of\\s+(\\d{1,3}))?");
+
+    /** How many patches a bank has on most boxes. Common practice, no source. */
+    private static final List<Integer> PATCHES_A_BANK = List.of(4, 5, 8, 10);
+
     private static final Pattern BYTES = Pattern.compile("[0-9a-f]{2}(?:\\s+[0-9a-f]{2})+|[89][a-f]|[a-f][0-9a-f]");
 
     public NumberPad {
@@ -49,7 +56,8 @@ public record NumberPad(String typed, List<Line> lines) {
     }
 
     /**
-     * Converts what a person typed: 12, 0x0C, 0b1100, C3, 1:5 for two halves, or the bytes of a message.
+     * Converts what a person typed: 12, 0x0C, 0b1100, C3, 1:5 for two halves, bank 3 patch 2 of 8, or a message's
+     * bytes.
      *
      * @throws IllegalArgumentException with a sentence for the person when it is none of these
      */
@@ -59,19 +67,41 @@ public record NumberPad(String typed, List<Line> lines) {
         if (NoteNaming.isName(text)) {
             return new NumberPad(text, named(text));
         }
+        Matcher inBank = IN_BANK.matcher(lower);
+        if (inBank.matches()) {
+            return new NumberPad(text, inBank(inBank));
+        }
         if (BYTES.matcher(lower).matches()) {
             return new NumberPad(text, bytes(lower));
         }
         int number = number(lower)
                 .orElseThrow(() -> new IllegalArgumentException(
                         ("Type a number from 0 to %d, in hexadecimal as 0x0C, a note such as C3, two halves "
-                                        + "as 1:5, or bytes such as B1 28 7F.")
+                                        + "as 1:5, a patch as \"bank 3 patch 2 of 8\", or bytes such as B1 28 7F.")
                                 .formatted(MAX)));
         if (number > MAX) {
             throw new IllegalArgumentException(
                     "%s is beyond %d, the largest number of fourteen bits.".formatted(text, MAX));
         }
         return new NumberPad(text, lines(number));
+    }
+
+    /** A patch of a bank, for boxes with so many patches in a bank, by both ways to count banks. */
+    private static List<Line> inBank(Matcher asked) {
+        List<Line> lines = new ArrayList<>();
+        List<Integer> sizes = asked.group(3) == null ? PATCHES_A_BANK : List.of(Integer.parseInt(asked.group(3)));
+        for (int size : sizes) {
+            for (String first : List.of("0-1", "1-1")) {
+                ProgramTable table = new ProgramTable(Math.clamp(size, 1, 128), Optional.of(first));
+                lines.add(new Line(
+                        "%d patches a bank, %s".formatted(table.patchesPerBank(), table.convention()),
+                        table.program(asked.group(1), asked.group(2))
+                                .map(program -> "sent as %d: program %d counted from 0, %d counted from 1"
+                                        .formatted(program, program, program + 1))
+                                .orElse("no such patch among 128 programs")));
+            }
+        }
+        return lines;
     }
 
     private static Optional<Integer> number(String text) {

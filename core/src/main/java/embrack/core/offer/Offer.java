@@ -18,6 +18,11 @@ public record Offer(String words, Step step, CompiledStep compiled, List<Step> a
         along = List.copyOf(along);
     }
 
+    /** The same with something said behind it. */
+    Offer called(String behind) {
+        return new Offer(words + behind, step, compiled, along);
+    }
+
     /** What is added when it is picked: the action and what has to come with it. */
     public List<Step> steps() {
         return Stream.concat(Stream.of(step), along.stream()).toList();

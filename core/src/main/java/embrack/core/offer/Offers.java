@@ -58,6 +58,13 @@ public final class Offers {
         Optional<Integer> to = amount.find()
                 ? Optional.of(Integer.parseInt(amount.group(1))).filter(n -> n <= DataByte.MAX)
                 : Optional.empty();
+        List<Step> inBank = InBank.of(search).map(place -> place.in(plan.rig())).orElse(List.of());
+        if (!inBank.isEmpty()) {
+            return inBank.stream()
+                    .map(step -> offer(step, compiled.apply(step)))
+                    .map(offer -> offer.called(InBank.words(plan.rig(), offer.step(), search)))
+                    .toList();
+        }
         List<String> words = Stream.of(to.isPresent() ? amount.replaceFirst("") : search)
                 .flatMap(text -> Stream.of(text.toLowerCase(Locale.ROOT).split("\\s+")))
                 .filter(w -> !w.isEmpty())
@@ -66,6 +73,7 @@ public final class Offers {
                 .flatMap(taped -> plan.rig().devices().stream().flatMap(device -> actions(device, taped, to)))
                 .filter(step -> matches(step, words))
                 .sorted(Comparator.comparingLong((Step step) -> farFetched(step, words))
+                        .thenComparingLong(step -> beyond(step, words))
                         .thenComparing(this::isLessWanted))
                 .map(step -> offer(step, compiled.apply(step)))
                 .toList();
@@ -126,8 +134,16 @@ public final class Offers {
         return words.stream().filter(word -> !text.contains(" " + word)).count();
     }
 
+    /** How many words of the search are only the beginnings of words of an action: 12 of "Patch 120". */
+    private long beyond(Step step, List<String> words) {
+        List<String> whole = List.of(text(step).split("[\\s:,()]+"));
+        return words.stream().filter(word -> !whole.contains(word)).count();
+    }
+
     private String text(Step step) {
-        return (plan.words(step) + " " + printedName(step.device(), step.action())).toLowerCase(Locale.ROOT);
+        return (plan.words(step) + " " + printedName(step.device(), step.action()) + " "
+                        + plan.rig().chart(step.device()).shownAt(step.action()).orElse(""))
+                .toLowerCase(Locale.ROOT);
     }
 
     private boolean matches(Step step, List<String> words) {

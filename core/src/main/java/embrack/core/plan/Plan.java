@@ -1,5 +1,7 @@
 package embrack.core.plan;
 
+import embrack.core.chart.LearnableId;
+import embrack.core.chart.Verb;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.name.TapeLabel;
@@ -228,6 +230,31 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
     /** A control in words: "Quay board, fader 1". */
     public String words(ControlAt at) {
         return wording().say(Fact.of(at));
+    }
+
+    /** A level as the box shows it, 0 to 127, or by the law of the target where its chart does not say. */
+    public String shown(Target target, int value) {
+        return rig.chart(target.device())
+                .scale(target.part())
+                .map(scale -> scale.shown(value))
+                .orElseGet(() -> target.shown(value));
+    }
+
+    /** What a learned message does at one end, as the box shows it where its chart says how; else 0 to 127. */
+    public String shown(DeviceId device, LearnableId learnable, int value) {
+        return Optional.of(learnable.verb())
+                .filter(Verb::takesAmount)
+                .flatMap(verb -> rig.chart(device).scale(learnable.part()))
+                .map(scale -> scale.shown(value))
+                .orElseGet(() -> String.valueOf(value));
+    }
+
+    /** A level as a person types it: as the box shows it where its chart says so, else 0 to 127. */
+    public String typed(Target target, int value) {
+        return rig.chart(target.device())
+                .scale(target.part())
+                .map(scale -> scale.shown(value))
+                .orElseGet(() -> String.valueOf(value));
     }
 
     /** A level in words: "Piano: level of Control 1". */

@@ -7,6 +7,7 @@ import embrack.core.check.Report;
 import embrack.core.compile.CompiledControl;
 import embrack.core.compile.CompiledStep;
 import embrack.core.gear.Board;
+import embrack.core.gear.Counted;
 import embrack.core.gear.FactoryMessage;
 import embrack.core.gear.Model;
 import embrack.core.gear.Scope;
@@ -266,10 +267,11 @@ public final class Sheets {
                             ShownMessage.on(board, message),
                             wait
                                     + plan.words(step.step())
-                                    + rig.chart(step.step().device())
-                                            .shownAt(step.step().action())
-                                            .map(where -> " (%s)".formatted(where))
-                                            .orElse("")));
+                                    + Counted.words(
+                                            board,
+                                            rig.chart(step.step().device()),
+                                            step.step().action(),
+                                            message)));
                 }));
         return lines;
     }
@@ -330,14 +332,20 @@ public final class Sheets {
                     Learned message = e.getValue();
                     slots.add(new Task(
                             "%s/input/%s".formatted(device.id(), e.getKey().key()),
-                            "Input %d: source %s, %s, target %s, low %d, high %d."
+                            "Input %d: source %s, %s, target %s, low %s, high %s."
                                     .formatted(
                                             slots.size() + 1,
                                             words(device, message),
                                             message.response().alternating() ? "alternating" : "momentary",
                                             target(device, e.getKey()),
-                                            message.response().low(),
-                                            message.response().high())));
+                                            plan.shown(
+                                                    device.id(),
+                                                    e.getKey(),
+                                                    message.response().low()),
+                                            plan.shown(
+                                                    device.id(),
+                                                    e.getKey(),
+                                                    message.response().high()))));
                 });
         String code = Integer.toHexString(slots.hashCode() & 0xffff);
         boolean template = plan.practices().answer(Practice.MEMORIES) == 0;

@@ -64,6 +64,11 @@ public record Target(
         return law.shown(value, topDecibels);
     }
 
+    /** The same level, counted otherwise. */
+    public Target countedBy(Law other, int top) {
+        return new Target(device, part, range, other, top, capDecibels);
+    }
+
     public Target withRange(Range other) {
         return new Target(device, part, other, law, topDecibels, capDecibels);
     }

@@ -2,11 +2,13 @@ package embrack.core.chart;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import embrack.core.level.Scale;
 import embrack.core.midi.Channel;
 import embrack.core.midi.MachineControl;
 import embrack.core.midi.MessageType;
 import embrack.core.midi.NoteNaming;
 import embrack.core.midi.ProgramCounting;
+import embrack.core.midi.ProgramTable;
 import embrack.core.midi.RealTime;
 import embrack.core.midi.ShowControl;
 import embrack.core.midi.SystemExclusive;
@@ -35,7 +37,10 @@ class ChartPropertyTests {
             @ForAll ProgramCounting programs,
             @ForAll NoteNaming notes,
             @ForAll List<Meaning> meant) {
-        var conventions = new Conventions(Optional.of(programs), Optional.of(notes), Optional.empty());
+        Optional<ProgramTable> table = rows.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new ProgramTable(rows.size(), Optional.of("A1").filter(first -> rows.size() % 2 == 0)));
+        var conventions = new Conventions(Optional.of(programs), Optional.of(notes), table);
         List<PartId> parts =
                 rows.stream().map(row -> row.part().id()).distinct().toList();
         var standing = new Standing(
@@ -48,13 +53,18 @@ class ChartPropertyTests {
         for (int i = 0; i < Math.min(rows.size(), meant.size()); i++) {
             meanings.put(rows.get(i).part().id(), meant.get(i));
         }
-        var beside = new Beside(List.of(), Map.of(), meanings, standing);
+        SequencedMap<PartId, Scale> scales = new LinkedHashMap<>();
+        for (int i = 0; i < parts.size(); i++) {
+            scales.put(parts.get(i), i % 2 == 0 ? new Scale(false, 0, 200, "") : new Scale(true, 0, 6 + i % 3, "dB"));
+        }
+        var beside = new Beside(List.of(), Map.of(), meanings, scales, standing);
         String text = ChartWriter.write(conventions, rows, List.of(), beside);
         ChartReading reading = ChartReading.of(text);
         assertThat(reading.errors()).as(text).isEmpty();
         assertThat(reading.chart().orElseThrow().rows()).as(text).isEqualTo(rows);
         assertThat(reading.conventions()).isEqualTo(conventions);
         assertThat(reading.beside().standing()).as(text).isEqualTo(standing);
+        assertThat(reading.beside().scales()).as(text).isEqualTo(scales);
         for (Meaning meaning : Meaning.values()) {
             assertThat(reading.beside().all(meaning)).as(text).isEqualTo(beside.all(meaning));
         }

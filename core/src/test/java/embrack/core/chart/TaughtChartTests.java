@@ -119,8 +119,8 @@ class TaughtChartTests {
                 "needs Chase 1..2: Strobe            | One part is needed by others; these are 2.",
                 "banks of many                       | This says how many patches a bank has, 1 to 128: banks of 8",
                 "banks of 129                        | This says how many patches a bank has, 1 to 128: banks of 8",
-                "banks of 8 patches                  | This says how many patches a bank has and nothing "
-                        + "else: banks of 8",
+                "banks of 8 patches                  | Behind it may stand what the box calls the first "
+                        + "patch: banks of 8, first 1-1",
             })
     void whatCannotBeReadIsTold(String line, String words) {
         assertThat(ChartReading.of("on Strobe: cc 9\nrun Chase 1..2: note 1..2\n" + line)

@@ -81,8 +81,8 @@ class FactoryNumbersTests {
         assertThat(Report.of(plan).proofs()).allMatch(proof -> proof.verdict() == Verdict.EXACT);
         assertThat(words(plan, "Board"))
                 .contains(
-                        "Choose the preset \"Controllers\". It sends already what is needed on Board, bank 1, switches 2,"
-                                + " 3 and 4; program only what follows.")
+                        "Choose the preset \"Controllers\". It sends already what is needed on Board, bank 1, switches"
+                                + " 2, 3 and 4; program only what follows.")
                 .anyMatch(line -> line.startsWith("It also sends on Board, bank 1, switches 1, 6, 7 and 8"))
                 .noneMatch(line -> line.startsWith("ch 1 CC 21"))
                 .anyMatch(line -> line.startsWith("ch 1 PC 3, for Loops: select Memory 3"));

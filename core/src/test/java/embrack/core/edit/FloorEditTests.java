@@ -31,6 +31,7 @@ import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Target;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -202,6 +203,22 @@ class FloorEditTests {
     })
     void programsAreFoundInBanksOfPatches(int perBank, int program, String words) {
         assertThat(new ProgramTable(perBank).words(program - 1)).isEqualTo(words);
+    }
+
+    /** As displays have it; each name finds its program again. */
+    @ParameterizedTest
+    @CsvSource({
+        "8, 1-1, 1, 1-1",
+        "8, 1-1, 128, 16-8",
+        "8, 0-0, 128, 15-7",
+        "4, A1, 128, AF4",
+        "10, 01, 12, 12",
+        "5, 1A, 7, 2B"
+    })
+    void programsAreShownAsTheBoxShowsThem(int perBank, String first, int program, String shown) {
+        ProgramTable table = new ProgramTable(perBank, Optional.of(first));
+        assertThat(table.shown(program - 1)).isEqualTo(shown);
+        assertThat(table.words(program - 1)).endsWith("(" + shown + ")");
     }
 
     @Test

@@ -33,6 +33,11 @@ class NumberPadTests {
                         + "stream ends",
                 "33        | DMX address          | DIP switches 1, 6 on, the others off",
                 "512       | DMX address          | DIP switches 10 on, the others off",
+                "bank 3 patch 2 of 8 | 8 patches a bank, banks from 0 | sent as 25: program 25 counted from 0,"
+                        + " 26 counted from 1",
+                "bank 3 patch 2 | 8 patches a bank, banks from 1 | sent as 17: program 17 counted from 0,"
+                        + " 18 counted from 1",
+                "bank 40, patch 2 of 5 | 5 patches a bank, banks from 0 | no such patch among 128 programs",
                 "127       | value                | 100 % of 127; on two digits it reads 2.7",
                 "0b1100    | hexadecimal, binary  | 0C, 1100",
                 "7Fh       | controller           | poly mode on",
@@ -68,7 +73,7 @@ class NumberPadTests {
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> NumberPad.of("middle"))
                 .withMessage("Type a number from 0 to 16383, in hexadecimal as 0x0C, a note such as C3, two "
-                        + "halves as 1:5, or bytes such as B1 28 7F.");
+                        + "halves as 1:5, a patch as \"bank 3 patch 2 of 8\", or bytes such as B1 28 7F.");
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> NumberPad.of("16384"))
                 .withMessage("16384 is beyond 16383, the largest number of fourteen bits.");

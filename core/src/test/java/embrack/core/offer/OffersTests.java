@@ -11,10 +11,12 @@ import embrack.core.chart.PartId;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.gear.Implementation;
+import embrack.core.gear.Kind;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
 import embrack.core.plan.Plan;
 import embrack.core.switches.Practice;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -55,6 +57,41 @@ class OffersTests {
         assertThat(found.getFirst()).endsWith("Scene 1");
         assertThat(found.indexOf("Lantern desk: recall Scene 1"))
                 .isLessThan(found.indexOf("Lantern desk: recall Scene 10"));
+    }
+
+    /** A patch by its bank, as the box counts first and then as it may have been meant; each is named. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "banks of 8;bank 3 patch 2;Patch 26;banks from 0, as this box counts;Patch 18;banks from 1",
+                "banks of 8, first 1-1;bank 3 patch 2;Patch 18;banks from 1, as this box counts;Patch 26;banks from 0",
+                "banks of 5, first A1;sounds bank c patch 4;Patch 14;banks from A, as this box counts;;",
+                "banks of 8;bank 12 patch 4;Odd one;banks from 0, as this box counts;Patch 92;banks from 1"
+            })
+    void aPatchIsFoundByItsBank(String banks, String search, String one, String how, String two, String other) {
+        Plan plan = Sketch.of("Banks")
+                .box("Foot board", "ten-switch-treadle-board")
+                .box("Sounds", Kind.SOUND_SWITCHER, """
+                        port IN: 5-pin in
+                        setting MIDI receive channel: 1..16, factory 2
+                        """, """
+                        programs from 1
+                        %s
+                        select Patch 1..128: pc 1..128
+                        except Patch 100: nothing
+                        select "Odd one": pc 100
+                        """.formatted(banks))
+                .link("foot-board.out > sounds.in")
+                .plan();
+        String place = search.substring(search.indexOf("bank")).replace(" patch", ", patch");
+        List<String> wanted = new ArrayList<>(List.of("Sounds: select %s (%s, %s)".formatted(one, place, how)));
+        if (two != null) {
+            wanted.add("Sounds: select %s (%s, %s)".formatted(two, place, other));
+        }
+        assertThat(found(plan, search)).isEqualTo(wanted);
+        assertThat(found(plan, "patch 12").getFirst()).startsWith("Sounds: select Patch 12");
+        assertThat(found(plan, "odd")).hasSize(1);
     }
 
     @Test

@@ -7,6 +7,7 @@ import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.ControlEdit;
+import embrack.core.plan.Plan;
 import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Target;
 import java.util.stream.Stream;
@@ -24,22 +25,22 @@ final class AboveUnity implements Rule {
         return subject.plan().switches().controlAssignments().stream()
                 .flatMap(controlAssignment -> controlAssignment.targets().stream()
                         .filter(Target::isAboveUnity)
-                        .map(target -> finding(controlAssignment, target)));
+                        .map(target -> finding(subject.plan(), controlAssignment, target)));
     }
 
-    private Finding finding(ControlAssignment controlAssignment, Target target) {
+    private Finding finding(Plan plan, ControlAssignment controlAssignment, Target target) {
         return found(Severity.LOOK)
                 .with("control", controlAssignment.at())
                 .with("level", target)
-                .with("top", target.shown(target.programmed().highest()))
+                .with("top", plan.shown(target, target.programmed().highest()))
                 .mend(
                         "cap",
                         new ControlEdit.Shape(
                                 controlAssignment.at(),
                                 target.device(),
                                 target.part(),
-                                String.valueOf(target.range().from()),
-                                String.valueOf(target.range().to()),
+                                plan.typed(target, target.range().from()),
+                                plan.typed(target, target.range().to()),
                                 target.range().curve(),
                                 target.law(),
                                 String.valueOf(target.topDecibels()),

@@ -21,6 +21,7 @@ import embrack.core.gear.Purpose;
 import embrack.core.level.Curve;
 import embrack.core.level.Range;
 import embrack.core.midi.Message;
+import embrack.core.plan.Plan;
 import embrack.core.rig.Rig;
 import embrack.core.sim.ControlProof;
 import embrack.core.switches.Target;
@@ -45,7 +46,7 @@ final class ControlStopped implements Rule {
                         .flatMap(target -> target
                                 .obstacle()
                                 .filter(obstacle -> own.stream().anyMatch(each -> is(each, proof, target, obstacle)))
-                                .map(obstacle -> finding(subject.plan().rig(), proof, target, obstacle))
+                                .map(obstacle -> finding(subject.plan(), proof, target, obstacle))
                                 .stream()));
     }
 
@@ -56,22 +57,22 @@ final class ControlStopped implements Rule {
                 && halted.obstacle().equals(obstacle);
     }
 
-    private Finding finding(Rig rig, ControlProof proof, CompiledControl.CompiledTarget compiled, Obstacle obstacle) {
+    private Finding finding(Plan plan, ControlProof proof, CompiledControl.CompiledTarget compiled, Obstacle obstacle) {
         Target target = compiled.target();
-        return stopped(compiled.target(), obstacle)
+        return stopped(plan, compiled.target(), obstacle)
                 .with("control", proof.at())
                 .with("box", proof.at().box())
                 .with("receiver", target.device())
                 .with("level", target)
-                .mend(remedy(rig, proof, target, obstacle))
+                .mend(remedy(plan, proof, target, obstacle))
                 .mend(
                         obstacle instanceof Obstacle.NoPath
-                                ? MissingLink.between(rig, proof.at().box(), target.device())
+                                ? MissingLink.between(plan.rig(), proof.at().box(), target.device())
                                 : Remedies.NONE)
                 .made();
     }
 
-    private Found stopped(Target target, Obstacle obstacle) {
+    private Found stopped(Plan plan, Target target, Obstacle obstacle) {
         Found found = found(Severity.STOPS).with("part", new Fact.PartOf(target.device(), target.part()));
         return switch (obstacle) {
             case Obstacle.NoChartLine o -> found.cause("no-message");
@@ -80,8 +81,8 @@ final class ControlStopped implements Rule {
                 found.cause("cannot-send").with("type", o.type().plural());
             case Obstacle.CannotShape o ->
                 found.cause("cannot-shape")
-                        .with("heel", target.shown(target.at(0).amount().orElseThrow()))
-                        .with("toe", target.shown(target.at(127).amount().orElseThrow()));
+                        .with("heel", plan.shown(target, target.at(0).amount().orElseThrow()))
+                        .with("toe", plan.shown(target, target.at(127).amount().orElseThrow()));
             case Obstacle.SendsItsOwn o ->
                 found.cause("sends-its-own").with("type", o.type().shortName()).with("value", o.number());
             case Obstacle.OneNumber o -> found.cause("one-number").with("most", o.most());
@@ -89,11 +90,12 @@ final class ControlStopped implements Rule {
         };
     }
 
-    private static Optional<Remedy> remedy(Rig rig, ControlProof proof, Target target, Obstacle obstacle) {
+    private static Optional<Remedy> remedy(Plan plan, ControlProof proof, Target target, Obstacle obstacle) {
         return switch (obstacle) {
-            case Obstacle.OneNumber o -> sameNumber(rig, proof, target);
+            case Obstacle.OneNumber o -> sameNumber(plan.rig(), proof, target);
             case Obstacle.NothingLearned o -> Optional.of(new Remedy("choose-number", new NumberEdit.ChooseNumbers()));
-            case Obstacle.CannotShape o -> Optional.of(new Remedy("whole-range", shape(proof, target, Range.FULL)));
+            case Obstacle.CannotShape o ->
+                Optional.of(new Remedy("whole-range", shape(plan, proof, target, Range.FULL)));
             default -> Optional.empty();
         };
     }
@@ -117,13 +119,13 @@ final class ControlStopped implements Rule {
                 .map(edit -> new Remedy("same-number", edit));
     }
 
-    private static ControlEdit.Shape shape(ControlProof proof, Target target, Range range) {
+    private static ControlEdit.Shape shape(Plan plan, ControlProof proof, Target target, Range range) {
         return new ControlEdit.Shape(
                 proof.at(),
                 target.device(),
                 target.part(),
-                String.valueOf(range.from()),
-                String.valueOf(range.to()),
+                plan.typed(target, range.from()),
+                plan.typed(target, range.to()),
                 Curve.LINEAR,
                 target.law(),
                 String.valueOf(target.topDecibels()),

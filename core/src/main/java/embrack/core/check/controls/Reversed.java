@@ -8,6 +8,7 @@ import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.ControlEdit;
 import embrack.core.gear.ControlType;
+import embrack.core.plan.Plan;
 import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Target;
 import java.util.stream.Stream;
@@ -26,23 +27,23 @@ final class Reversed implements Rule {
                 .filter(controlAssignment -> controlAssignment.at().type() == ControlType.TREADLE)
                 .flatMap(controlAssignment -> controlAssignment.targets().stream()
                         .filter(target -> target.range().isInverted())
-                        .map(target -> finding(controlAssignment, target)));
+                        .map(target -> finding(subject.plan(), controlAssignment, target)));
     }
 
-    private Finding finding(ControlAssignment controlAssignment, Target target) {
+    private Finding finding(Plan plan, ControlAssignment controlAssignment, Target target) {
         return found(Severity.NOTE)
                 .with("control", controlAssignment.at())
                 .with("level", target)
-                .with("heel", target.shown(target.at(0).amount().orElseThrow()))
-                .with("toe", target.shown(target.at(127).amount().orElseThrow()))
+                .with("heel", plan.shown(target, target.at(0).amount().orElseThrow()))
+                .with("toe", plan.shown(target, target.at(127).amount().orElseThrow()))
                 .mend(
                         "turn-round",
                         new ControlEdit.Shape(
                                 controlAssignment.at(),
                                 target.device(),
                                 target.part(),
-                                String.valueOf(target.range().to()),
-                                String.valueOf(target.range().from()),
+                                plan.typed(target, target.range().to()),
+                                plan.typed(target, target.range().from()),
                                 target.range().curve(),
                                 target.law(),
                                 String.valueOf(target.topDecibels()),

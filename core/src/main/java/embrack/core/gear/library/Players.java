@@ -148,6 +148,7 @@ final class Players {
             undo Track 1..5: learns cc, not value 0
             level Track 1..5: learns cc
             stop all Tracks: learns cc, not value 0
+            shows Track 1..5: 0 to 200
             safe: stop all Tracks
             """);
 

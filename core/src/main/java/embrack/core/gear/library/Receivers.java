@@ -116,6 +116,7 @@ final class Receivers {
             middle C is C3
             go Cue 1..48: note C1..B4
             level Layer 1..4: cc 21..24 = 0..127
+            shows Layer 1..4: 0 to 100 %
             play Timeline: msc projection go
             stop Timeline: msc projection stop
             on Blackout: cc 25 over 63
