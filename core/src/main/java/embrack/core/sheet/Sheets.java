@@ -1,7 +1,5 @@
 package embrack.core.sheet;
 
-import embrack.core.chart.Learnable;
-import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
 import embrack.core.check.Report;
 import embrack.core.compile.CompiledControl;
@@ -77,7 +75,8 @@ public final class Sheets {
                 .map(this::controller)
                 .filter(sheet -> !sheet.sections().isEmpty())
                 .forEach(sheets::add);
-        rig.devices().stream().flatMap(device -> learnables(device).stream()).forEach(sheets::add);
+        var learning = new LearnSheet(report);
+        rig.devices().stream().flatMap(device -> learning.of(device).stream()).forEach(sheets::add);
         firstTry().ifPresent(sheets::add);
         atDoors().ifPresent(sheets::add);
         return sheets;
@@ -335,9 +334,9 @@ public final class Sheets {
                             "Input %d: source %s, %s, target %s, low %s, high %s."
                                     .formatted(
                                             slots.size() + 1,
-                                            words(device, message),
+                                            LearnSheet.words(message),
                                             message.response().alternating() ? "alternating" : "momentary",
-                                            target(device, e.getKey()),
+                                            LearnSheet.target(rig, device.id(), e.getKey()),
                                             plan.shown(
                                                     device.id(),
                                                     e.getKey(),
@@ -362,60 +361,6 @@ public final class Sheets {
                                 .formatted(code),
                         slots),
                 new Section.Todo("Write into each memory that the show uses", writes));
-    }
-
-    /** What learns by pressing, once the boxes that send are programmed. */
-    private Optional<Sheet> learnables(Device device) {
-        if (device.learned().isEmpty()
-                || rig.model(device.id()).implementation().quirks().assignableInputs() > 0) {
-            return Optional.empty();
-        }
-        List<Task> tasks = new ArrayList<>();
-        device.learned()
-                .forEach((learnable, message) -> tasks.add(new Task(
-                        "%s/learn/%s".formatted(device.id(), learnable.key()),
-                        "%s: choose \"learn\", then %s. It should say %s."
-                                .formatted(
-                                        target(device, learnable), how(device, learnable), words(device, message)))));
-        boolean refuses = rig.model(device.id()).chart().learnables().stream().anyMatch(Learnable::refusesZero);
-        List<String> cautions = refuses
-                ? List.of("It does not learn from a message of value 0: press so that 127 is sent.")
-                : List.of();
-        return Optional.of(new Sheet(
-                Job.LEARN,
-                device.id() + "-learn",
-                device.name() + " learns",
-                rig.model(device.id()).name().text(),
-                List.of(new Section.Todo("Have it learn", tasks)),
-                cautions));
-    }
-
-    private String how(Device device, LearnableId learnable) {
-        return plan.switches().assignments().stream()
-                .filter(a -> a.steps().stream()
-                        .anyMatch(s -> s.device().equals(device.id())
-                                && LearnableId.of(s.action()).equals(learnable)))
-                .findFirst()
-                .map(a -> "press " + plan.words(a.at()))
-                .or(() -> plan.switches().moving(device.id()).stream()
-                        .filter(t -> t.targets().stream()
-                                .anyMatch(x -> x.device().equals(device.id())
-                                        && x.part().equals(learnable.part())))
-                        .findFirst()
-                        .map(t -> "move " + plan.words(t.at())))
-                .orElse("send it");
-    }
-
-    private String target(Device device, LearnableId learnable) {
-        return "%s %s".formatted(learnable.verb().words(), rig.partName(device.id(), learnable.part()));
-    }
-
-    private static String words(Device device, Learned message) {
-        return "%s %d%s"
-                .formatted(
-                        message.type().shortName(),
-                        message.number(),
-                        message.channel().map(c -> " on channel " + c.number()).orElse(""));
     }
 
     private Optional<Sheet> firstTry() {
