@@ -34,8 +34,8 @@ import java.util.Random;
 /** Rigs of any boxes, linked in any way that is allowed, with a switch for whatever a board could do. */
 public final class RandomRigs {
 
-    /** Of pads and keys the first ones are enough. */
-    private static final int PADS = 2;
+    /** Of pads and keys one is enough. */
+    private static final int PADS = 1;
 
     private RandomRigs() {}
 

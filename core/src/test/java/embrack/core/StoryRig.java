@@ -20,6 +20,7 @@ import embrack.core.midi.MessageType;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.MemoryUse;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Duty;
@@ -120,8 +121,8 @@ public final class StoryRig {
             case "kill" -> new SwitchEdit.GiveDuty(at(words[1]), Optional.of(Duty.KILL)).apply(plan);
             case "safe" -> new SwitchEdit.GiveDuty(at(words[1]), Optional.of(Duty.SAFE)).apply(plan);
             case "memories" ->
-                plan.withRig(
-                        plan.rig().withDeviceChanged(BOX, box -> box.withMemoriesUsed(Integer.parseInt(words[1]))));
+                plan.withRig(plan.rig()
+                        .withDeviceChanged(BOX, box -> box.withMemories(MemoryUse.first(Integer.parseInt(words[1])))));
             default -> throw new IllegalArgumentException(first);
         };
     }

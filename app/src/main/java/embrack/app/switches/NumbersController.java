@@ -65,8 +65,9 @@ class NumbersController {
             @PathVariable RigId id,
             Hand hand,
             @PathVariable DeviceId device,
-            @RequestParam(defaultValue = "") String first) {
-        return edit(id, hand, new NumberEdit.UseMemories(device, first));
+            @RequestParam(defaultValue = "") String inShow,
+            @RequestParam(defaultValue = "") String taken) {
+        return edit(id, hand, new NumberEdit.UseMemories(device, inShow, taken));
     }
 
     @PostMapping("/numbers/{device}/{learnable}")

@@ -11,6 +11,7 @@ import embrack.core.numbers.Channels;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.text.Numbers;
 import embrack.core.way.Ways;
 import java.util.ArrayList;
 import java.util.List;
@@ -54,7 +55,8 @@ record NumbersPage(
             String name,
             boolean hasChannel,
             int inputs,
-            int memoriesUsed,
+            String inShow,
+            String taken,
             int memories,
             List<String> writing,
             List<Row> rows) {}
@@ -142,14 +144,17 @@ record NumbersPage(
         List<String> lines = inputs == 0 || writing.slots() == 0
                 ? List.of()
                 : List.of(
-                        "Template first: %d inputs set once, %d writes: %s."
+                        "Template first: %d inputs of %d settings, %d in all, and %d writes: %s."
                                 .formatted(
                                         writing.slotsByTemplate(),
+                                        Writing.SETTINGS_EACH,
+                                        writing.settingsByTemplate(),
                                         writing.writes(),
                                         writing.byTemplate().words()),
-                        "Memory by memory: %d inputs set, %d writes: %s."
+                        "Memory by memory: %d inputs, %d settings in all, and %d writes: %s."
                                 .formatted(
                                         writing.slotsByMemory(),
+                                        writing.settingsByMemory(),
                                         writing.writes(),
                                         writing.byMemory().words()));
         return new Learner(
@@ -157,7 +162,8 @@ record NumbersPage(
                 device.name().text(),
                 plan.rig().model(id).setting(Purpose.RECEIVE_CHANNEL).isPresent(),
                 inputs,
-                device.memoriesUsed(),
+                Numbers.text(device.memories().inShow()),
+                Numbers.text(device.memories().taken()),
                 plan.rig().model(id).memory().memories(),
                 lines,
                 device.learned().entrySet().stream()

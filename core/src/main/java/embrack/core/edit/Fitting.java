@@ -48,7 +48,7 @@ final class Fitting {
         learned.entrySet().removeIf(e -> !isLearnable(model, e.getKey(), e.getValue()));
         Device fitted = device.withModel(model.id(), settings, tape, filters, feeds)
                 .withLearned(learned)
-                .withMemoriesUsed(Math.min(device.memoriesUsed(), model.memory().memories()))
+                .withMemories(device.memories().upTo(model.memory().memories()))
                 .withHandWork(device.handWork().in(model));
         return model.isApp() ? fitted : fitted.withHost(Optional.empty());
     }

@@ -16,12 +16,15 @@ import embrack.core.numbers.Channels;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.MemoryUse;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Practice;
+import embrack.core.text.Numbers;
 import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
 import java.util.Optional;
 import java.util.SortedMap;
+import java.util.SortedSet;
 import java.util.TreeMap;
 
 /** Changes to the numbers and channels of a plan, and to how its crew likes to work. */
@@ -150,20 +153,21 @@ public sealed interface NumberEdit extends Edit {
         }
     }
 
-    /** Says how many memories of a device the show uses, from the first; nothing for all. */
-    record UseMemories(DeviceId device, String first) implements NumberEdit {
+    /** Says which memories of a device the show uses (nothing for all), and which hold something that is to stay. */
+    record UseMemories(DeviceId device, String inShow, String taken) implements NumberEdit {
         @Override
         public Plan apply(Plan plan) {
-            Typed.device("first", plan, device);
-            int count = first.isBlank() ? 0 : Typed.number("first", first);
-            return Refused.at(
-                    "first", () -> plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withMemoriesUsed(count))));
+            Typed.device("inShow", plan, device);
+            int most = plan.rig().model(device).memory().memories();
+            SortedSet<Integer> used = Refused.at("inShow", () -> Numbers.parse(inShow, most));
+            SortedSet<Integer> full = Refused.at("taken", () -> Numbers.parse(taken, most));
+            return plan.withRig(plan.rig().withDeviceChanged(device, d -> d.withMemories(new MemoryUse(used, full))));
         }
 
         @Override
         public Phrase summary(Plan before) {
             return Say.of("use-memories")
-                    .with("first", first.isBlank() ? Fact.word("all") : first.strip())
+                    .with("memories", inShow.isBlank() ? Fact.word("all") : inShow.strip())
                     .with("device", before.rig().name(device));
         }
     }

@@ -26,7 +26,7 @@ import java.util.TreeMap;
  * @param filters what its ways through let pass, where that differs from a new box
  * @param feeds what is on its sound outputs, where anything is
  * @param learned the messages that it has been given for what it learns
- * @param memoriesUsed how many of its memories the show uses, from the first; 0 for all
+ * @param memories what its memories are for
  * @param handWork what people do at it with their hands
  */
 public record Device(
@@ -39,7 +39,7 @@ public record Device(
         SortedMap<Route, MidiFilter> filters,
         SortedMap<PortId, Feed> feeds,
         SortedMap<LearnableId, Learned> learned,
-        int memoriesUsed,
+        MemoryUse memories,
         HandWork handWork) {
 
     public Device {
@@ -48,6 +48,7 @@ public record Device(
         Objects.requireNonNull(model, "model");
         Objects.requireNonNull(spot, "spot");
         Objects.requireNonNull(handWork, "handWork");
+        Objects.requireNonNull(memories, "memories");
         settings = Collections.unmodifiableSortedMap(new TreeMap<>(settings));
         labels = Collections.unmodifiableSortedMap(new TreeMap<>(labels));
         filters = Collections.unmodifiableSortedMap(new TreeMap<>(filters));
@@ -67,12 +68,12 @@ public record Device(
                 new TreeMap<>(),
                 new TreeMap<>(),
                 new TreeMap<>(),
-                0,
+                MemoryUse.ALL,
                 HandWork.NONE);
     }
 
     public Device withName(TapeLabel other) {
-        return new Device(id, other, model, settings, labels, spot, filters, feeds, learned, memoriesUsed, handWork);
+        return new Device(id, other, model, settings, labels, spot, filters, feeds, learned, memories, handWork);
     }
 
     /** The same job done by other hardware, with what of the settings, the tape, the sieves and the feeds is kept. */
@@ -82,7 +83,7 @@ public record Device(
             SortedMap<PartId, TapeLabel> tape,
             SortedMap<Route, MidiFilter> through,
             SortedMap<PortId, Feed> sound) {
-        return new Device(id, name, other, kept, tape, spot, through, sound, learned, memoriesUsed, handWork);
+        return new Device(id, name, other, kept, tape, spot, through, sound, learned, memories, handWork);
     }
 
     public Device withSetting(SettingId setting, int value) {
@@ -96,7 +97,7 @@ public record Device(
                 filters,
                 feeds,
                 learned,
-                memoriesUsed,
+                memories,
                 handWork);
     }
 
@@ -111,28 +112,18 @@ public record Device(
                 filters,
                 feeds,
                 learned,
-                memoriesUsed,
+                memories,
                 handWork);
     }
 
     /** The device without tape on a part, which then goes by the name printed on the box. */
     public Device withoutLabel(PartId part) {
         return new Device(
-                id,
-                name,
-                model,
-                settings,
-                without(labels, part),
-                spot,
-                filters,
-                feeds,
-                learned,
-                memoriesUsed,
-                handWork);
+                id, name, model, settings, without(labels, part), spot, filters, feeds, learned, memories, handWork);
     }
 
     public Device withSpot(Spot other) {
-        return new Device(id, name, model, settings, labels, other, filters, feeds, learned, memoriesUsed, handWork);
+        return new Device(id, name, model, settings, labels, other, filters, feeds, learned, memories, handWork);
     }
 
     /** The device in a computer or tablet; without one, nowhere yet. */
@@ -151,7 +142,7 @@ public record Device(
                 with(filters, route, filter),
                 feeds,
                 learned,
-                memoriesUsed,
+                memories,
                 handWork);
     }
 
@@ -167,7 +158,7 @@ public record Device(
                 filters,
                 feed.equals(Feed.NONE) ? without(feeds, output) : with(feeds, output, feed),
                 learned,
-                memoriesUsed,
+                memories,
                 handWork);
     }
 
@@ -177,15 +168,15 @@ public record Device(
     }
 
     public Device withLearned(SortedMap<LearnableId, Learned> others) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, others, memoriesUsed, handWork);
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, others, memories, handWork);
     }
 
-    public Device withMemoriesUsed(int first) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, first, handWork);
+    public Device withMemories(MemoryUse other) {
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, other, handWork);
     }
 
     public Device withHandWork(HandWork other) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, memoriesUsed, other);
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, memories, other);
     }
 
     /** What is on an output. */

@@ -29,6 +29,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedSet;
 import java.util.function.UnaryOperator;
 
 /**
@@ -124,11 +125,10 @@ public final class Rig {
         return implementation(id).chart();
     }
 
-    /** How many memories of a device the show uses. */
-    public int memoriesUsed(DeviceId id) {
-        int all = model(id).memory().memories();
-        int used = device(id).memoriesUsed();
-        return used == 0 ? all : Math.min(used, all);
+    /** The memories of a device that the show uses, counted from 1. */
+    public SortedSet<Integer> memoriesInShow(DeviceId id) {
+        SortedSet<Integer> named = device(id).memories().inShow();
+        return named.isEmpty() ? MemoryUse.first(model(id).memory().memories()).inShow() : named;
     }
 
     /**
@@ -458,9 +458,12 @@ public final class Rig {
                             "%s has no sound output \"%s\"".formatted(device.name(), output));
                 });
         device.learned().forEach((id, message) -> requireLearns(device, model, id, message));
-        if (device.memoriesUsed() < 0 || device.memoriesUsed() > model.memory().memories()) {
-            throw new IllegalArgumentException("%s has %d memories; the show cannot use %d of them."
-                    .formatted(device.name(), model.memory().memories(), device.memoriesUsed()));
+        if (device.memories().highest() > model.memory().memories()) {
+            throw new IllegalArgumentException("%s has %d memories; there is no memory %d."
+                    .formatted(
+                            device.name(),
+                            model.memory().memories(),
+                            device.memories().highest()));
         }
         device.spot().host().ifPresent(host -> requireHost(device, model, host));
     }

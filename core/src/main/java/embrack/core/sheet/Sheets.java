@@ -33,12 +33,13 @@ import embrack.core.switches.Moment;
 import embrack.core.switches.Practice;
 import embrack.core.switches.ShortForm;
 import embrack.core.switches.SwitchAt;
+import embrack.core.text.Numbers;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.SortedSet;
 
 /**
  * Makes the sheets of a plan: receivers first, then cables and the order of switching on, then the boxes with switches
@@ -348,13 +349,29 @@ public final class Sheets {
                 });
         String code = Integer.toHexString(slots.hashCode() & 0xffff);
         boolean template = plan.practices().answer(Practice.MEMORIES) == 0;
-        int memories = rig.memoriesUsed(device.id());
-        List<Task> writes = IntStream.rangeClosed(1, memories)
-                .mapToObj(memory -> new Task(
+        SortedSet<Integer> taken = device.memories().taken();
+        List<Task> writes = new ArrayList<>(rig.memoriesInShow(device.id()).stream()
+                .sorted(Comparator.comparing(taken::contains))
+                .map(memory -> new Task(
                         "%s/memory/%d".formatted(device.id(), memory),
-                        (template ? "Memory %d: write template %s into it." : "Memory %d: set inputs %s, and write it.")
+                        (taken.contains(memory)
+                                        ? "Memory %d, in use: set the inputs of %s in it one by one, and write it."
+                                        : template
+                                                ? "Memory %d: write template %s into it."
+                                                : "Memory %d: set inputs %s, and write it.")
                                 .formatted(memory, code)))
-                .toList();
+                .toList());
+        if (!taken.isEmpty()) {
+            writes.addFirst(new Task(
+                    device.id() + "/memory/taken",
+                    "Memories in use: %s. Never write a template over them: what they hold would be gone."
+                            .formatted(Numbers.text(taken)),
+                    false));
+        }
+        writes.addLast(new Task(
+                device.id() + "/memory/look",
+                "Only looked at one? Leave it without writing: choose another memory.",
+                false));
         return List.of(
                 new Section.Todo(
                         (template ? "Inputs, once, in an empty memory: template %s" : "Inputs %s, in each memory")

@@ -15,13 +15,15 @@ import embrack.core.rig.Traffic;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedSet;
+import java.util.stream.IntStream;
 
 /**
  * How one device of a rig takes what arrives, as it is set.
  *
  * @param implementation what it obeys, with what it has learned
  * @param unwritten what it obeys in memories into which nothing was written
- * @param written into how many of its memories what it learned was written, from the first
+ * @param written into which memories what it learned was written, counted from 1
  * @param loading the parts that load a memory when they are chosen
  * @param loadingMicros for how long it is deaf then
  * @param listensOn the channel it listens to; empty when it listens to all
@@ -32,7 +34,7 @@ import java.util.Set;
 public record Hearing(
         Implementation implementation,
         Implementation unwritten,
-        int written,
+        SortedSet<Integer> written,
         Set<PartId> loading,
         long loadingMicros,
         Optional<Channel> listensOn,
@@ -47,7 +49,7 @@ public record Hearing(
         return new Hearing(
                 implementation,
                 rig.model(device).implementation(),
-                rig.memoriesUsed(device),
+                rig.memoriesInShow(device),
                 loading.map(Loading::memories).map(Set::copyOf).orElse(Set.of()),
                 loading.map(Loading::deafMillis).orElse(0) * 1_000L,
                 implementation.quirks().hearsAllChannels()
@@ -72,7 +74,7 @@ public record Hearing(
      */
     public Reading reading(Message message, MessageMemory heard, int loaded) {
         Reading reading = reading(message, heard);
-        if (!isPartlyWritten() || !(reading instanceof Reading.Acts) || loaded <= written) {
+        if (!isPartlyWritten() || !(reading instanceof Reading.Acts) || written.contains(loaded)) {
             return reading;
         }
         List<Action> left = unwritten.reactionsTo(message, heard, isOnItsChannel(message));
@@ -119,7 +121,7 @@ public record Hearing(
 
     /** Whether it depends on the memory that it has loaded what it makes of a message. */
     public boolean isPartlyWritten() {
-        return written < loading.size();
+        return IntStream.rangeClosed(1, loading.size()).anyMatch(memory -> !written.contains(memory));
     }
 
     /** Whether an action loads a memory. */

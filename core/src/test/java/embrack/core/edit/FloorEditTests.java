@@ -147,9 +147,14 @@ class FloorEditTests {
                         "This box does not learn that."),
                 Arguments.of(
                         loops,
-                        new NumberEdit.UseMemories(LOOPS, "100"),
-                        "first",
-                        "Loop table has 99 memories; the show cannot use 100 of them."),
+                        new NumberEdit.UseMemories(LOOPS, "1..100", ""),
+                        "inShow",
+                        "\"1..100\" does not lie in 1 to 99, from low to high."),
+                Arguments.of(
+                        loops,
+                        new NumberEdit.UseMemories(LOOPS, "", "the first"),
+                        "taken",
+                        "\"the first\" is no number and no range; write such as 1..8, 12."),
                 Arguments.of(
                         loops,
                         new NumberEdit.Respond(LOOPS, LearnableId.parse("record:track-1"), false, "0", "200"),

@@ -53,6 +53,12 @@ class EffortTests {
     @Test
     void aTemplateSavesSettingEveryMemory() {
         Writing writing = new Writing(10, 99);
+        assertThat(List.of(writing.settingsByTemplate(), writing.settingsByMemory(), writing.writes()))
+                .as("ten inputs with on, source, mode, target, low and high")
+                .containsExactly(10 * 6, 99 * 60, 99);
+        assertThat(new Writing(10, 99, 4).settingsByTemplate())
+                .as("four memories in use are set one by one")
+                .isEqualTo(60 + 4 * 60);
         assertThat(List.of(writing.slotsByMemory(), writing.writes(), writing.slotsByTemplate()))
                 .containsExactly(990, 99, 10);
         assertThat(writing.byTemplate().things()).isEqualTo(109);

@@ -23,6 +23,7 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
+import embrack.core.rig.MemoryUse;
 import embrack.core.rig.Rig;
 import embrack.core.world.Engine;
 import embrack.core.world.Event;
@@ -35,6 +36,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /** The engine and a second player, each with the same random rig, messages, faults and waits. */
@@ -258,8 +260,10 @@ public final class Duel {
     }
 
     private static Plan taught(Random random, Plan plan, Device device) {
-        int used = plan.rig().model(device.id()).memory().memories() == 0 ? 0 : random.nextInt(3);
-        Plan taught = plan.withRig(plan.rig().withDeviceChanged(device.id(), d -> d.withMemoriesUsed(used)));
+        MemoryUse used = plan.rig().model(device.id()).memory().memories() < 3
+                ? MemoryUse.ALL
+                : new MemoryUse(new TreeSet<>(List.of(1 + random.nextInt(2), 2 + random.nextInt(2))), new TreeSet<>());
+        Plan taught = plan.withRig(plan.rig().withDeviceChanged(device.id(), d -> d.withMemories(used)));
         for (Learnable learnable : plan.rig().model(device.id()).chart().learnables()) {
             boolean level = learnable.verb() == Verb.LEVEL;
             Learned message = new Learned(
@@ -293,7 +297,7 @@ public final class Duel {
                 rig.model(id).standing(),
                 quirks.hearsAllChannels() ? 0 : channel,
                 quirks.actsOnNoteOff(),
-                rig.memoriesUsed(id),
+                rig.memoriesInShow(id),
                 rig.model(id).power().map(power -> power.startSeconds()).orElse(0),
                 passes);
     }

@@ -29,7 +29,7 @@ final class SecondPlayer {
      *
      * @param standing what its chart says of how parts come to stand
      * @param channel that it is set to; 0 when it hears all
-     * @param written into how many memories what it learned was written
+     * @param written into which memories what it learned was written
      * @param startSeconds how long it takes until it obeys
      * @param passes out ports by in port
      */
@@ -38,7 +38,7 @@ final class SecondPlayer {
             Standing standing,
             int channel,
             boolean noteOffs,
-            int written,
+            Set<Integer> written,
             int startSeconds,
             Map<String, List<String>> passes) {}
 
@@ -301,7 +301,7 @@ final class SecondPlayer {
     }
 
     private Box box(String name) {
-        return boxes.getOrDefault(name, new Box(List.of(), Standing.PLAIN, 0, false, 0, 0, Map.of()));
+        return boxes.getOrDefault(name, new Box(List.of(), Standing.PLAIN, 0, false, Set.of(), 0, Map.of()));
     }
 
     private void arrive(String name, Message arrived) {
@@ -324,7 +324,8 @@ final class SecondPlayer {
     }
 
     private void react(String name, Box box, Message message, List<Message> history) {
-        boolean written = memory(name, box) <= box.written();
+        int loaded = memory(name, box);
+        boolean written = loaded == 0 || box.written().contains(loaded);
         List<ChartRow> fitting = new ArrayList<>();
         int longest = 0;
         for (ChartRow row : box.rows()) {

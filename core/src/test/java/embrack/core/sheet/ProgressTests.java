@@ -58,12 +58,12 @@ class ProgressTests {
 
     @Test
     void inputsAreSetOnceAndWrittenIntoEachMemoryAndAChangeHasThemWrittenAnew() {
-        Plan plan = new NumberEdit.UseMemories(new DeviceId("loop-table"), "3")
+        Plan plan = new NumberEdit.UseMemories(new DeviceId("loop-table"), "1..3", "")
                 .apply(MappingFaults.loops().plan());
         Sheet sheet = sheet(plan, "Loop table");
         assertThat(sheet.sections())
                 .extracting(section -> section.lines().size())
-                .containsExactly(1, 2, 3, 1);
+                .containsExactly(1, 2, 4, 1);
         assertThat(sheet.sections().get(1).lines())
                 .extracting(Section.Line::words)
                 .containsExactly(
@@ -75,6 +75,16 @@ class ProgressTests {
         assertThat(Progress.of(List.of(changed), done).left().getFirst().lines())
                 .as("one input more, three memories to write anew")
                 .hasSize(4);
+        Sheet used = sheet(
+                new NumberEdit.UseMemories(new DeviceId("loop-table"), "1..3", "2, 40").apply(plan), "Loop table");
+        assertThat(used.sections().get(2).lines())
+                .extracting(Section.Line::words)
+                .satisfiesExactly(
+                        line -> assertThat(line).startsWith("Memories in use: 2, 40. Never write a template over them"),
+                        line -> assertThat(line).startsWith("Memory 1: write template"),
+                        line -> assertThat(line).startsWith("Memory 3: write template"),
+                        line -> assertThat(line).startsWith("Memory 2, in use: set the inputs of"),
+                        line -> assertThat(line).startsWith("Only looked at one? Leave it without writing"));
         Sheet each = sheet(new NumberEdit.Choose(Practice.MEMORIES, 1).apply(plan), "Loop table");
         assertThat(each.sections().get(2).lines().getFirst().words()).startsWith("Memory 1: set inputs ");
     }

@@ -60,7 +60,7 @@ class ProofPropertyTests {
     }
 
     /** Whatever a button promises: after it, that finding is gone, and the plan is better; and so on to the end. */
-    @Property(tries = 40)
+    @Property(tries = 30)
     void aRemedySettlesItsFinding(
             @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 10) int boxes) {
         Plan plan = RandomRigs.withGestures(seed, boxes);

@@ -33,6 +33,7 @@ import embrack.core.rig.Feed;
 import embrack.core.rig.HandWork;
 import embrack.core.rig.Length;
 import embrack.core.rig.Link;
+import embrack.core.rig.MemoryUse;
 import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Pair;
 import embrack.core.rig.Socket;
@@ -255,12 +256,23 @@ final class DeviceLayout {
                         List.of(),
                         "the messages that it has been given for what it learns",
                         d -> List.copyOf(d.learned().entrySet()));
-                var memories = t.or(
+                var first = t.may(
                         "memoriesUsed",
                         whole(0, 1_000),
-                        0,
-                        "how many of its memories the show uses, from the first; missing or 0 for all",
-                        Device::memoriesUsed);
+                        "how many of its memories the show uses, from the first, in files before version 10",
+                        d -> Optional.empty());
+                var inShow = t.or(
+                        "memoriesInShow",
+                        wholes(1, 1_000),
+                        List.of(),
+                        "those of its memories that the show uses; missing for all",
+                        d -> List.copyOf(d.memories().inShow()));
+                var taken = t.or(
+                        "memoriesTaken",
+                        wholes(1, 1_000),
+                        List.of(),
+                        "those that hold something already that is to stay",
+                        d -> List.copyOf(d.memories().taken()));
                 var atDoors = t.or(
                         "atDoors",
                         list(STATE, HandWork.MOST),
@@ -285,7 +297,13 @@ final class DeviceLayout {
                                         sorted(g.get(filters)),
                                         sorted(g.get(feeds)),
                                         sorted(g.get(learned)),
-                                        g.get(memories),
+                                        g.at(
+                                                inShow,
+                                                () -> g.get(first)
+                                                        .map(MemoryUse::first)
+                                                        .orElseGet(() -> new MemoryUse(
+                                                                new TreeSet<>(g.get(inShow)),
+                                                                new TreeSet<>(g.get(taken))))),
                                         g.at(
                                                 atDoors,
                                                 () -> new HandWork(g.get(atDoors), new TreeSet<>(g.get(worked))))),

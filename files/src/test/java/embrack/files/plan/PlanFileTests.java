@@ -317,7 +317,7 @@ class PlanFileTests {
                         "-6"))
                 .edit(new ControlEdit.ChooseTakeover(treadle, Takeover.CATCH))
                 .edit(new NumberEdit.Choose(Practice.MEMORIES, 1))
-                .edit(new NumberEdit.UseMemories(new DeviceId("loop-table"), "12"))
+                .edit(new NumberEdit.UseMemories(new DeviceId("loop-table"), "1..12, 20", "7"))
                 .edit(new NumberEdit.Respond(
                         new DeviceId("loop-table"), LearnableId.parse("record:track-1"), true, "5", "120"))
                 .edit(new NumberEdit.PinNumber(

@@ -15,12 +15,16 @@ import embrack.core.proof.Broken;
 import embrack.core.rig.DeviceId;
 import embrack.core.sim.Blame;
 import embrack.core.sim.Cause;
+import embrack.core.text.Numbers;
 import embrack.core.word.Fact;
 import embrack.core.world.Place;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** All messages are sent and arrive, and a box reads them otherwise than was meant, or not at all. */
@@ -76,12 +80,22 @@ final class NotAsMeant implements Rule {
                 int last = Math.max(unwritten.memory(), lastLoaded(plan, place.device()));
                 found.with("memory", unwritten.memory())
                         .with("last", last)
-                        .mend("write", new NumberEdit.UseMemories(place.device(), String.valueOf(last)));
+                        .mend("write", written(plan, place.device(), last));
             }
             case Cause.ReadByBefore before -> found.with("message", subject.words(before.message(), place.device()));
             default -> {}
         }
         return found.made();
+    }
+
+    /** With all memories up to one used that are not used yet. */
+    private static NumberEdit written(Plan plan, DeviceId device, int last) {
+        SortedSet<Integer> used = new TreeSet<>(plan.rig().memoriesInShow(device));
+        IntStream.rangeClosed(1, last).forEach(used::add);
+        return new NumberEdit.UseMemories(
+                device,
+                Numbers.text(used),
+                Numbers.text(plan.rig().device(device).memories().taken()));
     }
 
     /** The last memory of a device that any switch or cue loads, from 1; 0 when none does. */
