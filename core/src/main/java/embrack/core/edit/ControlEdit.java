@@ -45,16 +45,19 @@ public sealed interface ControlEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("target", plan, target.device());
-            return change(
-                    plan,
+            return AtReceiver.shaped(
                     at,
-                    "target",
-                    controlAssignment -> (controlAssignment.targets().isEmpty()
-                                            && controlAssignment.label().isEmpty()
-                                            && plan.practices().answer(Practice.FADERS) == 1
-                                    ? controlAssignment.withTakeover(Takeover.JUMP)
-                                    : controlAssignment)
-                            .withTarget(counted(plan)));
+                    counted(plan),
+                    change(
+                            plan,
+                            at,
+                            "target",
+                            controlAssignment -> (controlAssignment.targets().isEmpty()
+                                                    && controlAssignment.label().isEmpty()
+                                                    && plan.practices().answer(Practice.FADERS) == 1
+                                            ? controlAssignment.withTakeover(Takeover.JUMP)
+                                            : controlAssignment)
+                                    .withTarget(counted(plan))));
         }
 
         /** Counted as the box shows it, and of pictures and light by parts of its way: opacity is no dB. */
@@ -115,14 +118,14 @@ public sealed interface ControlEdit extends Edit {
             int most = top.isBlank() ? 0 : Typed.number("top", top);
             Optional<Integer> highest = cap.isBlank() ? Optional.empty() : Optional.of(Typed.number("cap", cap));
             Target shaped = Refused.at("top", () -> new Target(device, part, range, law, most, highest));
-            return change(plan, at, "from", controlAssignment -> {
+            return AtReceiver.shaped(at, shaped, change(plan, at, "from", controlAssignment -> {
                 if (controlAssignment.targets().stream().noneMatch(t -> is(t, device, part))) {
                     throw new Refused("from", Say.of("no.level-gone"));
                 }
                 return controlAssignment.withTargets(controlAssignment.targets().stream()
                         .map(t -> is(t, device, part) ? shaped : t)
                         .toList());
-            });
+            }));
         }
 
         private static int level(String field, String typed, Optional<Scale> scale) {

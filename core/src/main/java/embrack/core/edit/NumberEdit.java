@@ -119,7 +119,8 @@ public sealed interface NumberEdit extends Edit {
             int highest = value("high", high, scale);
             Refused.at("low", () -> DataByte.checked("a value", lowest));
             Response response = Refused.at("high", () -> new Response(alternating, lowest, highest));
-            return withLearned(plan, device, learnable, known.withResponse(response));
+            return AtReceiver.meant(
+                    device, learnable, response, withLearned(plan, device, learnable, known.withResponse(response)));
         }
 
         /** What was typed: as the box shows it where it says so, else 0 to 127. */

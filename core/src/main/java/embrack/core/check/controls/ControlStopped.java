@@ -95,7 +95,8 @@ final class ControlStopped implements Rule {
             case Obstacle.OneNumber o -> sameNumber(plan.rig(), proof, target);
             case Obstacle.NothingLearned o -> Optional.of(new Remedy("choose-number", new NumberEdit.ChooseNumbers()));
             case Obstacle.CannotShape o ->
-                Optional.of(new Remedy("whole-range", shape(plan, proof, target, Range.FULL)));
+                atReceiver(plan, target)
+                        .or(() -> Optional.of(new Remedy("whole-range", shape(plan, proof, target, Range.FULL))));
             default -> Optional.empty();
         };
     }
@@ -117,6 +118,25 @@ final class ControlStopped implements Rule {
                                 : String.valueOf(message.channel().number()),
                         String.valueOf(message.data1())))
                 .map(edit -> new Remedy("same-number", edit));
+    }
+
+    /** Low and high values of the receiver that make the range of what comes as it is, where it has any. */
+    private static Optional<Remedy> atReceiver(Plan plan, Target target) {
+        LearnableId learnable = new LearnableId(Verb.LEVEL, target.part());
+        boolean hasValues =
+                plan.rig().model(target.device()).implementation().quirks().assignableInputs() > 0;
+        return Optional.of(new NumberEdit.Respond(
+                        target.device(),
+                        learnable,
+                        false,
+                        plan.shown(
+                                target.device(), learnable, target.programmed().from()),
+                        plan.shown(
+                                target.device(), learnable, target.programmed().to())))
+                .filter(edit -> hasValues
+                        && target.range().curve() == Curve.LINEAR
+                        && plan.rig().device(target.device()).learned().containsKey(learnable))
+                .map(edit -> new Remedy("at-receiver", edit));
     }
 
     private static ControlEdit.Shape shape(Plan plan, ControlProof proof, Target target, Range range) {

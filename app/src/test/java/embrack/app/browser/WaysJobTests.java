@@ -1,0 +1,106 @@
+package embrack.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import embrack.app.AppTest;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Ways of working, each from an empty rig to its sheets, with the traps that it is known for. */
+@AppTest
+class WaysJobTests {
+
+    @LocalServerPort
+    private int port;
+
+    private Stagehand hand;
+
+    @BeforeEach
+    void open() {
+        hand = new Stagehand(port);
+    }
+
+    @AfterEach
+    void close() {
+        assertThat(hand.scriptErrors()).isEmpty();
+        hand.close();
+    }
+
+    /**
+     * A board whose numbers cannot be programmed, and whose tenth breaks the run, with a pedal, on a loop table that
+     * keeps what it is assigned in each memory: the pedal to 100 of 200, a low value left off, memories in use.
+     */
+    @Test
+    void aBoardWithFixedNumbersWorksALoopTable() {
+        hand.newRig("Loop corner");
+        hand.addBox("Ten-switch board, factory numbers", "Board");
+        hand.addBox("Loop table, five tracks", "Loops");
+        hand.go("Wiring");
+        hand.link("Board 5-pin MIDI OUT", "Loops 5-pin MIDI IN");
+        hand.go("Switches");
+        assign(1, "record track 1");
+        assign(2, "stop track 1");
+        assign(10, "stop all");
+        hand.page.locator("a.control").click();
+        hand.offer("Add a level", "track 1", "Loops: level of Track 1").click();
+        assertThat(hand.page.locator(".moved h3")).hasText("Loops: level of Track 1");
+        assertThat(hand.page.locator(".side .midi")).hasText("ch 1 CC 27 0 to 127");
+        assertThat(hand.page.locator(".moved dd").last()).hasText("200");
+
+        tab("Numbers");
+        assertThat(row("stop all").locator("[name=number]")).hasValue("102");
+        hand.set("High value of set level of Track 1", "250");
+        assertThat(row("level").locator(".problem")).hasText("The box shows 0 to 200 here; write such a number.");
+        hand.set("High value of set level of Track 1", "100");
+        assertThat(row("level").locator("[name=high]")).hasValue("100");
+        hand.choose("Mode of record or play Track 1", "alternating");
+        hand.untilAtWork();
+        hand.set("in use already, to stay", "12, 40");
+        assertThat(hand.page.locator("main"))
+                .containsText("Memory by memory: 396 inputs, 2376 settings in all, and 99 writes");
+
+        hand.go("Preflight");
+        assertThat(hand.findings()).anyMatch(finding -> finding.contains("every second press"));
+        tabTo("/switches/numbers");
+        hand.choose("Mode of record or play Track 1", "momentary");
+        hand.untilAtWork();
+        hand.go("Preflight");
+        assertThat(hand.findings()).noneMatch(finding -> finding.contains("Stops the show"));
+
+        tabTo("/sheets");
+        assertThat(hand.page.locator("#sheet-board")).containsText("Sends CC 102 by itself; nothing to program.");
+        assertThat(hand.page.locator("#sheet-board")).containsText("By itself, nothing to program: CC 27");
+        assertThat(hand.page.locator("#sheet-loops")).containsText("low 0, high 100");
+        assertThat(hand.page.locator("#sheet-loops"))
+                .containsText("Memories in use: 12, 40. Never write a template over them");
+        assertThat(hand.page.locator("#sheet-loops")).containsText("Memory 12, in use: set the inputs");
+    }
+
+    private void assign(int number, String search) {
+        hand.chooseSwitch(number);
+        hand.addStep(search, "Loops");
+        assertThat(hand.tile(number).locator(".verdict")).hasText("exact");
+    }
+
+    private Locator row(String words) {
+        return hand.page
+                .locator("tr", new Page.LocatorOptions().setHasText(words))
+                .first();
+    }
+
+    private void tab(String words) {
+        hand.page
+                .locator("nav.room-tabs a", new Page.LocatorOptions().setHasText(words))
+                .click();
+        assertThat(hand.page.locator("nav.room-tabs a[aria-current]")).hasText(words);
+    }
+
+    private void tabTo(String path) {
+        hand.page.navigate(hand.page.url().replaceAll("(/rigs/\\d+)/.*", "$1" + path));
+    }
+}
