@@ -31,7 +31,7 @@ import java.util.Optional;
 /**
  * The prompt page as it is drawn: time runs down, places in pixels.
  *
- * @param automatic what comes on load, play, stop and loop
+ * @param automatic what comes on load, play, stop, continue and loop
  * @param then how the song goes over and what follows
  */
 record PromptPage(

@@ -3,6 +3,7 @@ package embrack.app.switches;
 import embrack.app.frame.FindingView;
 import embrack.app.frame.Mark;
 import embrack.app.frame.Spoken;
+import embrack.core.chart.LearnableId;
 import embrack.core.check.Report;
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.CompiledSwitch;
@@ -127,7 +128,8 @@ record PanelView(
             String message,
             String bytes,
             String reads,
-            String obstacle) {}
+            String obstacle,
+            String learned) {}
 
     /**
      * The shortest story in which a gesture fails.
@@ -263,6 +265,24 @@ record PanelView(
                                 sent.stream().map(Message::hex).collect(Collectors.joining(", ")));
     }
 
+    /** What the receiver makes of what it learned: "momentary, low 0, high 127"; empty where it learned nothing. */
+    private static String learned(Plan plan, Step step) {
+        LearnableId learnable = LearnableId.of(step.action());
+        return Optional.ofNullable(plan.rig().device(step.device()).learned().get(learnable))
+                .map(learned -> "%s, low %s, high %s"
+                        .formatted(
+                                learned.response().alternating() ? "alternating" : "momentary",
+                                plan.shown(
+                                        step.device(),
+                                        learnable,
+                                        learned.response().low()),
+                                plan.shown(
+                                        step.device(),
+                                        learnable,
+                                        learned.response().high())))
+                .orElse("");
+    }
+
     private static StepRow step(Plan plan, SwitchAt at, int index, CompiledStep compiled) {
         Step step = compiled.step();
         List<ShownMessage> shown = shown(plan, at, compiled);
@@ -283,7 +303,8 @@ record PanelView(
                 joined(shown, ShownMessage::reads),
                 compiled.obstacle()
                         .map(obstacle -> PanelView.obstacle(plan, obstacle))
-                        .orElse(""));
+                        .orElse(""),
+                learned(plan, step));
     }
 
     private static OfferRow offer(Plan plan, SwitchAt at, Offer offer) {

@@ -35,6 +35,8 @@ public record NumberPad(String typed, List<Line> lines) {
     /** How many patches a bank has on most boxes. Common practice, no source. */
     private static final List<Integer> PATCHES_A_BANK = List.of(4, 5, 8, 10);
 
+    private static final Pattern TEMPO = Pattern.compile("(\\d{1,3}(?:\\.\\d{1,3})?)\\s*bpm");
+
     private static final Pattern BYTES = Pattern.compile("[0-9a-f]{2}(?:\\s+[0-9a-f]{2})+|[89][a-f]|[a-f][0-9a-f]");
 
     public NumberPad {
@@ -71,13 +73,18 @@ public record NumberPad(String typed, List<Line> lines) {
         if (inBank.matches()) {
             return new NumberPad(text, inBank(inBank));
         }
+        Matcher tempo = TEMPO.matcher(lower);
+        if (tempo.matches() && Double.parseDouble(tempo.group(1)) >= 1) {
+            return new NumberPad(text, times(Double.parseDouble(tempo.group(1))));
+        }
         if (BYTES.matcher(lower).matches()) {
             return new NumberPad(text, bytes(lower));
         }
         int number = number(lower)
                 .orElseThrow(() -> new IllegalArgumentException(
                         ("Type a number from 0 to %d, in hexadecimal as 0x0C, a note such as C3, two halves "
-                                        + "as 1:5, a patch as \"bank 3 patch 2 of 8\", or bytes such as B1 28 7F.")
+                                        + "as 1:5, a patch as \"bank 3 patch 2 of 8\", a tempo as 84 bpm, "
+                                        + "or bytes such as B1 28 7F.")
                                 .formatted(MAX)));
         if (number > MAX) {
             throw new IllegalArgumentException(
@@ -102,6 +109,23 @@ public record NumberPad(String typed, List<Line> lines) {
             }
         }
         return lines;
+    }
+
+    /** Times of delays and tremolos that go with a tempo in quarters a minute. */
+    private static List<Line> times(double quartersAMinute) {
+        double quarter = 60_000 / quartersAMinute;
+        return List.of(
+                time("quarter", quarter),
+                time("dotted eighth", quarter * 3 / 4),
+                time("eighth", quarter / 2),
+                time("quarter triplet", quarter * 2 / 3),
+                time("eighth triplet", quarter / 3),
+                time("sixteenth", quarter / 4),
+                time("half", quarter * 2));
+    }
+
+    private static Line time(String value, double millis) {
+        return new Line(value, String.format(Locale.ROOT, "%.1f ms, %.2f a second", millis, 1000 / millis));
     }
 
     private static Optional<Integer> number(String text) {

@@ -92,9 +92,9 @@ public record CueSheet(String title, String facts, List<Row> rows) {
                         when,
                         section,
                         plan.rig().name(foot.board()).text(),
-                        "press switch %d%s"
+                        "press %s%s"
                                 .formatted(
-                                        foot.number(),
+                                        foot.words(),
                                         plan.switches()
                                                 .at(foot)
                                                 .label()
@@ -124,7 +124,7 @@ public record CueSheet(String title, String facts, List<Row> rows) {
         return cue.at().micros(form).orElseGet(() -> switch (((Anchor.Automatic) cue.at()).when()) {
             case LOAD -> -2L;
             case PLAY -> -1L;
-            case LOOP, STOP -> Long.MAX_VALUE;
+            case CONTINUE, LOOP, STOP -> Long.MAX_VALUE;
         });
     }
 

@@ -8,6 +8,7 @@ import embrack.core.gear.Board;
 import embrack.core.gear.Counted;
 import embrack.core.gear.FactoryMessage;
 import embrack.core.gear.Model;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Scope;
 import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
@@ -21,6 +22,7 @@ import embrack.core.plan.Plan;
 import embrack.core.power.SwitchingOn;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
 import embrack.core.sheet.Section.Program;
 import embrack.core.sheet.Section.Task;
@@ -451,6 +453,7 @@ public final class Sheets {
     private List<Section> settings(Device device) {
         Model model = rig.model(device.id());
         List<Task> lines = new ArrayList<>(model.settings().stream()
+                .filter(setting -> matters(device, setting))
                 .map(setting -> new Task("%s/set/%s".formatted(device.id(), setting.id()), words(device, setting)))
                 .toList());
         if (model.board()
@@ -459,6 +462,26 @@ public final class Sheets {
             lines.add(new Task(device.id() + "/channels", "Each message has its own channel; see below.", false));
         }
         return lines.isEmpty() ? List.of() : List.of(new Section.Todo("Set on the box", lines));
+    }
+
+    /** Whether a setting is other than on a new box, or something in this rig depends on it. */
+    private boolean matters(Device device, Setting setting) {
+        if (rig.setting(device.id(), setting.id()).orElseThrow() != setting.factory()
+                || setting.scope() == Scope.MEMORY
+                || setting.isFor(Purpose.RECEIVE_CHANNEL)
+                || setting.isFor(Purpose.SEND_CHANNEL)) {
+            return true;
+        }
+        if (setting.isFor(Purpose.ROLE) || setting.isFor(Purpose.CONNECTION_INTERVAL)) {
+            return rig.linksIn(device.id()).stream()
+                    .map(rig::kind)
+                    .anyMatch(kind -> kind == LinkKind.WIRELESS || kind == LinkKind.NETWORK);
+        }
+        if (setting.isFor(Purpose.BUFFER) || setting.isFor(Purpose.SAMPLE_RATE)) {
+            return rig.standIn(device.id()).isPresent();
+        }
+        return rig.model(device.id()).memory().conditions().stream()
+                .anyMatch(condition -> condition.setting().equals(setting.id()));
     }
 
     private String words(Device device, Setting setting) {

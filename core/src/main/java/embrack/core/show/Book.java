@@ -57,7 +57,8 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows, int las
         }
         for (Cue cue : always) {
             if (!(cue.at() instanceof Anchor.Automatic)) {
-                throw new IllegalArgumentException("What every song sends comes on load, play, stop or loop.");
+                throw new IllegalArgumentException(
+                        "What every song sends comes on load, play, stop, continue or loop.");
             }
         }
     }

@@ -7,6 +7,8 @@ public enum When {
     LOAD,
     PLAY,
     STOP,
+    /** Goes on from where it was paused. */
+    CONTINUE,
     LOOP;
 
     /** In a sentence: "on load". */

@@ -195,7 +195,7 @@ final class ShowRunner {
                     case LOAD -> load;
                     case PLAY -> inside;
                     case STOP -> stop;
-                    case LOOP -> loop;
+                    case CONTINUE, LOOP -> loop;
                 }
                 : inside;
         where.add(beat);

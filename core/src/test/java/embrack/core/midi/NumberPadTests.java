@@ -38,6 +38,8 @@ class NumberPadTests {
                 "bank 3 patch 2 | 8 patches a bank, banks from 1 | sent as 17: program 17 counted from 0,"
                         + " 18 counted from 1",
                 "bank 40, patch 2 of 5 | 5 patches a bank, banks from 0 | no such patch among 128 programs",
+                "84 bpm | quarter | 714.3 ms, 1.40 a second",
+                "84 bpm | dotted eighth | 535.7 ms, 1.87 a second",
                 "127       | value                | 100 % of 127; on two digits it reads 2.7",
                 "0b1100    | hexadecimal, binary  | 0C, 1100",
                 "7Fh       | controller           | poly mode on",
@@ -73,7 +75,8 @@ class NumberPadTests {
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> NumberPad.of("middle"))
                 .withMessage("Type a number from 0 to 16383, in hexadecimal as 0x0C, a note such as C3, two "
-                        + "halves as 1:5, a patch as \"bank 3 patch 2 of 8\", or bytes such as B1 28 7F.");
+                        + "halves as 1:5, a patch as \"bank 3 patch 2 of 8\", "
+                        + "a tempo as 84 bpm, or bytes such as B1 28 7F.");
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> NumberPad.of("16384"))
                 .withMessage("16384 is beyond 16383, the largest number of fourteen bits.");

@@ -63,7 +63,7 @@ class BookTests {
                 refused("the song \"ebb\" is there twice", () -> new Book(List.of(EBB, EBB), List.of(), List.of())),
                 refused("there is no song \"gone\"", () -> PLAN.book().song(new SongId("gone"))),
                 refused(
-                        "What every song sends comes on load, play, stop or loop.",
+                        "What every song sends comes on load, play, stop, continue or loop.",
                         () -> new Book(List.of(), List.of(EBB.cues().get(1)), List.of())),
                 refused(
                         "Only songs and response songs have a song.",

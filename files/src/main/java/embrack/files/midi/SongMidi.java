@@ -39,8 +39,8 @@ import javax.sound.midi.Track;
 
 /**
  * Writes a song as a Standard MIDI File of type 1: a track with how it goes ({@link Conductor}), with what feet press
- * and what is sent on load, play, stop or loop in words, and with the song as a whole ({@link OwnText}); then one track
- * for each device with its cues at exact ticks. Messages that no chart explains have a track of their own.
+ * and what is sent on load, play, stop, continue or loop in words, and with the song as a whole ({@link OwnText}); then
+ * one track for each device with its cues at exact ticks. Messages that no chart explains have a track of their own.
  */
 public final class SongMidi {
 

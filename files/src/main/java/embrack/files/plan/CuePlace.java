@@ -75,7 +75,8 @@ public record CuePlace(Optional<Integer> bar, Optional<String> beat, Optional<St
         var at = t.may(
                 "at",
                 MOMENT,
-                "`0:46.957`, `start of Verse 1`, `end of Verse 1`, `on load`, `on play`, `on stop`, `on loop`",
+                "`0:46.957`, `start of Verse 1`, `end of Verse 1`, `on load`, `on play`, `on stop`, "
+                        + "`on continue`, `on loop`",
                 value -> place.apply(value).at());
         t.oneOf(bar, at);
         return (g, form) -> {

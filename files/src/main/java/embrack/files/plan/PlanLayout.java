@@ -97,7 +97,8 @@ final class PlanLayout {
                         "everySong",
                         BookLayout.EVERY_SONG,
                         List.of(),
-                        "cues that every song sends beside its own: `on load`, `on play`, `on stop`, `on loop`",
+                        "cues that every song sends beside its own: `on load`, `on play`, `on stop`, `on continue`,"
+                                + " `on loop`",
                         p -> p.book().always().stream()
                                 .map(BookLayout::everySong)
                                 .toList());

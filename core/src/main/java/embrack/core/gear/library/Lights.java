@@ -42,7 +42,23 @@ final class Lights {
             means blackout: Blackout
             """);
 
-    static final List<Model> ALL = List.of(SCENE_DESK, SMALL_SCENE_DESK);
+    private static final Model SLOT_BOX =
+            Shipped.model("midi-to-dmx-box", "Box from MIDI to DMX", LIGHT_DESK, """
+            # Each controller is a slot: what it is sent, the slot stands at, doubled.
+            port MIDI IN: 5-pin in
+            port MIDI THRU: 5-pin thru
+            port DMX OUT: DMX out
+            setting MIDI receive channel: 1..16, factory 1
+            power: a supply of its own, 150 mA
+            """, """
+            level Slot 1..64: cc 1..64
+            shows Slot 1..64: 0 to 254
+            on Blackout: cc 120 over 63
+            off Blackout: cc 120 under 64
+            means blackout: Blackout
+            """);
+
+    static final List<Model> ALL = List.of(SCENE_DESK, SMALL_SCENE_DESK, SLOT_BOX);
 
     private Lights() {}
 }

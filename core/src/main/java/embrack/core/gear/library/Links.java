@@ -76,6 +76,29 @@ final class Links {
             power: a supply of its own, 100 mA
             """, "");
 
+    private static final Model TABLET_DOCK =
+            Shipped.model("tablet-dock-with-sound", "Tablet dock with sound", INTERFACE, """
+            # One plug in the tablet; beside it power, one controller and sound.
+            port Tablet: USB device both ways, gives 2000 mA
+            port USB 1: USB host both ways, gives 500 mA, for one controller
+            port Power: power in
+            port Output 1..2: audio out
+            pass USB 1 to Tablet
+            pass Tablet to USB 1
+            power: a supply of its own, 200 mA
+            """, "");
+
+    private static final Model TABLET_SOUND =
+            Shipped.model("tablet-sound-interface", "Sound interface for a tablet", INTERFACE, """
+            port USB: USB device both ways
+            port MIDI IN: 5-pin in
+            port MIDI OUT: 5-pin out
+            port Output 1..4: audio out
+            pass MIDI IN to USB
+            pass USB to MIDI OUT
+            power: USB or a supply of its own, 450 mA
+            """, "");
+
     private static final Model BRIDGE =
             Shipped.model("bluetooth-bridge-pair", "Bluetooth bridge, one of a pair", INTERFACE, """
             port MIDI IN: 5-pin in
@@ -176,6 +199,8 @@ final class Links {
             USB_HUB,
             POWERED_HUB,
             TABLET_ADAPTER,
+            TABLET_DOCK,
+            TABLET_SOUND,
             BRIDGE,
             ROUTER,
             NETWORK_SESSION,

@@ -152,8 +152,55 @@ final class Players {
             safe: stop all Tracks
             """);
 
-    static final List<Model> ALL =
-            List.of(TABLET_PLAYER, LINEAR_PLAYER, GRID_PLAYER, HOST_STRAIGHT, HOST_LAYER, LOOP_TABLE);
+    private static final Model TWO_DECKS =
+            Shipped.model("two-deck-player", "Player with two decks", TRACK_PLAYER, """
+            # Two songs side by side: the next one is loaded while this one plays; the fader goes from one to the other.
+            port In: virtual in
+            port Out: virtual out
+            setting Input for remote: off, on; factory off
+            setting Buffer: 64 samples, 128 samples, 256 samples; factory 128 samples
+            setting Sample rate: 44.1 kHz, 48 kHz; factory 48 kHz
+            hears remote only while Input for remote is on
+            """, """
+            play Deck {A, B}: learns note, cc
+            stop Deck {A, B}: learns note, cc
+            next Song: learns note, cc
+            previous Song: learns note, cc
+            level Deck {A, B}: learns cc
+            level Crossfade: learns cc
+            shows Crossfade: -100 to 100
+            stop all Decks: learns note, cc
+            safe: stop all Decks
+            """);
+
+    private static final Model LOOP_STATION =
+            Shipped.model("loop-station-three-tracks", "Loop station, three tracks, in use", LOOPER, """
+            # Its memories come full: each holds a rhythm and tracks of its own until it is written over.
+            port MIDI IN: TRS type A in
+            port MIDI OUT: TRS type A out
+            port Output: audio out
+            setting MIDI receive channel: 1..16, factory 1
+            setting Foot pedal: off, stops all, records; factory off, not about messages: a pedal in its socket
+            memories: 50
+            keep: Hold SAVE until the memory number blinks; a memory that was there is gone then.
+            habits: 6 assignable inputs
+            power: a supply of its own, 500 mA
+            """, """
+            programs from 1
+            select Memory 1..50: pc 1..50
+            loads memory: Memory 1..50; deaf for 200 ms
+            at start: select Memory 1
+            record Track 1..3: learns cc, not value 0
+            stop Track 1..3: learns cc, not value 0
+            clear Track 1..3: learns cc, not value 0
+            level Track 1..3: learns cc
+            stop all Tracks: learns cc, not value 0
+            shows Track 1..3: 0 to 100
+            safe: stop all Tracks
+            """);
+
+    static final List<Model> ALL = List.of(
+            TABLET_PLAYER, LINEAR_PLAYER, GRID_PLAYER, HOST_STRAIGHT, HOST_LAYER, LOOP_TABLE, TWO_DECKS, LOOP_STATION);
 
     private Players() {}
 }

@@ -73,7 +73,33 @@ final class Surfaces {
             level Master: cc 7 = 0..127
             """);
 
-    static final List<Model> ALL = List.of(FADER_BOX_8_4, PADS_AND_KEYS, WORKSTATION);
+    private static final Model SOUND_WORKSTATION =
+            Shipped.model("workstation-sound-over-usb", "Workstation, sound over USB", KEYBOARD, """
+            # One cable to the computer carries its keys, its controllers and the sound of both.
+            port USB: USB device both ways
+            port MIDI OUT: 5-pin out
+            port Output 1..2: audio out
+            switches: 4 in rows of 4, send cc, 1 a press
+            gestures: press, release
+            modes: momentary, alternating
+            send channel: one for the box
+            knobs: 4 in rows of 4, send cc 16..19
+            faders: 8 in rows of 8, send cc 70..77
+            pads: 8 in rows of 4, send note 36..43, on channel 10
+            keys: 49 in rows of 49, send note, pitch bend
+            setting MIDI send channel: 1..16, factory 1
+            setting MIDI receive channel: 1..16, factory 1
+            setting Outside control: off, on; factory off
+            sends only while Outside control is on
+            memories: 64
+            keep: Press WRITE twice; without it the setup is gone at power-off.
+            power: mains
+            """, """
+            programs from 0
+            select Sound 0..63: pc 0..63
+            """);
+
+    static final List<Model> ALL = List.of(FADER_BOX_8_4, PADS_AND_KEYS, WORKSTATION, SOUND_WORKSTATION);
 
     private Surfaces() {}
 }
