@@ -3,6 +3,7 @@ package embrack.app.switches;
 import embrack.app.frame.Mark;
 import embrack.core.check.Report;
 import embrack.core.gear.Board;
+import embrack.core.gear.ControlType;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -46,7 +47,7 @@ record BoardView(
      */
     record Rows(String title, int columns, List<Tile> tiles, boolean isOpen) {}
 
-    /** Keys and the like of which there are more are folded away until one is used. */
+    /** Keys, and others of which there are as many, are folded away until one is used. */
     private static final int MANY = 32;
 
     /** More do not fit in a row of the page. */
@@ -170,6 +171,9 @@ record BoardView(
                 first.of().isPresent() ? Math.min(shape.columns(), WIDEST) : shape.columns(),
                 tiles,
                 tiles.size() < MANY
+                                && first.of()
+                                        .filter(of -> of == ControlType.KEY)
+                                        .isEmpty()
                         || tiles.stream()
                                 .anyMatch(tile ->
                                         tile.isSelected() || !tile.does().isEmpty()));

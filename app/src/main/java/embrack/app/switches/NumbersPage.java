@@ -77,7 +77,7 @@ record NumbersPage(
         Plan plan = report.plan();
         var matrix = Channels.Matrix.of(plan.rig(), new Ways(plan.rig()), plan.controllers());
         Map<DeviceId, Set<DeviceId>> meant = plan.meant();
-        Map<DeviceId, Channel> proposed = Channels.proposed(plan.rig(), meant);
+        Map<DeviceId, Channel> proposed = Channels.proposed(plan.rig(), meant, plan.sendsOn());
         List<Receiver> receivers = matrix.receivers().stream()
                 .map(id -> receiver(plan, id, Optional.ofNullable(proposed.get(id))))
                 .toList();

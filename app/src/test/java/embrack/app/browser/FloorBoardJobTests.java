@@ -269,7 +269,7 @@ class FloorBoardJobTests extends AtTheBrowser {
         Page page = hand.page;
         assertThat(page.locator("#learner-loop-table")).containsText("3 of 16 inputs assigned");
         assertThat(page.locator("#learner-loop-table"))
-                .containsText("Template first: 3 inputs set once, 8 writes: 3 min 40 s.");
+                .containsText("Template first: 3 inputs of 6 settings, 18 in all, and 8 writes: 3 min 40 s.");
         hand.set("Number of record or play Track 1", "64");
         assertThat(page.locator(".learned .problem"))
                 .hasText("64 is damper pedal: sounds obey it by themselves. Take another.");

@@ -5,31 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import embrack.app.AppTest;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Ways of working, each from an empty rig to its sheets, with the traps that it is known for. */
-@AppTest
-class WaysJobTests {
-
-    @LocalServerPort
-    private int port;
-
-    private Stagehand hand;
-
-    @BeforeEach
-    void open() {
-        hand = new Stagehand(port);
-    }
-
-    @AfterEach
-    void close() {
-        assertThat(hand.scriptErrors()).isEmpty();
-        hand.close();
-    }
+class WaysJobTests extends AtTheBrowser {
 
     /**
      * A board whose numbers cannot be programmed, and whose tenth breaks the run, with a pedal, on a loop table that
@@ -79,6 +58,49 @@ class WaysJobTests {
         assertThat(hand.page.locator("#sheet-loops"))
                 .containsText("Memories in use: 12, 40. Never write a template over them");
         assertThat(hand.page.locator("#sheet-loops")).containsText("Memory 12, in use: set the inputs");
+    }
+
+    /**
+     * Pads that keep channel 10 turn the pages of a words computer, and a spare board at the other side works a sounds
+     * switcher by its banks: the channel that does not meet, a bank that is counted otherwise.
+     */
+    @Test
+    void padsTurnPagesAndAPatchIsFoundByItsBank() {
+        hand.newRig("Other side");
+        hand.addBox("Pads-and-keys controller", "Keys");
+        hand.addBox("Words-and-pictures computer", "Words");
+        hand.addBox("Four-switch program board", "Spare board");
+        hand.addBox("Sounds switcher, 8 a bank", "Sounds");
+        hand.go("Wiring");
+        hand.link("Words USB host USB 1", "Keys USB device USB");
+        hand.link("Spare board 5-pin MIDI OUT", "Sounds 5-pin MIDI IN");
+        tabTo("/switches/keys/1/pad1");
+        hand.addStep("next slide", "Words: next Slide");
+        assertThat(pad(1).locator(".verdict")).hasText("dead");
+        assertThat(hand.findings())
+                .anyMatch(finding -> finding.contains("Keys sends on channel 10; Words listens on channel 16."));
+        hand.click("Set Words to channel 10");
+        assertThat(pad(1).locator(".verdict")).hasText("exact");
+        hand.page.locator("[data-press=pad1]").click();
+        assertThat(hand.page.locator("#trial")).containsText("next Slide");
+
+        tabTo("/switches/spare-board/1/1");
+        Locator found = hand.offer("Add a step", "bank 3 patch 2", "Sounds");
+        assertThat(hand.page.locator("#offers li")).containsText(new String[] {
+            "select Patch 26 (bank 3, patch 2, banks from 0, as this box counts)",
+            "select Patch 18 (bank 3, patch 2, banks from 1)"
+        });
+        found.click();
+        assertThat(hand.page.locator(".steps .deed")).hasText("Sounds select Patch 26 (bank 3, patch 2)");
+        hand.page.locator("#pad-button").click();
+        tabTo("/sheets");
+        assertThat(hand.page.locator("#sheet-keys")).containsText("Pad 1");
+        assertThat(hand.page.locator("#sheet-spare-board")).containsText("Patch 26 (bank 3, patch 2)");
+        assertThat(hand.page.locator("main")).not().containsText("to missing");
+    }
+
+    private Locator pad(int number) {
+        return hand.page.locator("[data-tile=pad%d]".formatted(number));
     }
 
     private void assign(int number, String search) {

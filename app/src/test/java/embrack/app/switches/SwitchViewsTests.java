@@ -227,8 +227,8 @@ class SwitchViewsTests {
                 .containsExactly("Loop table, stop all Tracks: CC 103 becomes CC 31.");
         assertThat(page.learners().getFirst().writing())
                 .containsExactly(
-                        "Template first: 2 inputs set once, 99 writes: 33 min 40 s.",
-                        "Memory by memory: 198 inputs set, 99 writes: 99 min.");
+                        "Template first: 2 inputs of 6 settings, 12 in all, and 99 writes: 33 min 40 s.",
+                        "Memory by memory: 198 inputs, 1188 settings in all, and 99 writes: 99 min.");
     }
 
     @Test

@@ -139,7 +139,7 @@ public sealed interface NumberEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Rig rig = plan.rig();
-            for (var e : Channels.proposed(rig, plan.meant()).entrySet()) {
+            for (var e : Channels.proposed(rig, plan.meant(), plan.sendsOn()).entrySet()) {
                 SettingId channel =
                         rig.settingFor(e.getKey(), Purpose.RECEIVE_CHANNEL).id();
                 rig = rig.withDeviceChanged(

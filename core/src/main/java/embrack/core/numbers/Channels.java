@@ -2,7 +2,6 @@ package embrack.core.numbers;
 
 import embrack.core.chart.Trigger;
 import embrack.core.gear.Purpose;
-import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
 import embrack.core.midi.Channel;
 import embrack.core.rig.Device;
@@ -42,11 +41,13 @@ public final class Channels {
      * the rest keep what they have.
      *
      * @param means which receivers the switches of each board are about
+     * @param sendsOn the channel of each board that sends all that it does on one, as it is set or since it keeps it
      */
-    public static SortedMap<DeviceId, Channel> proposed(Rig rig, Map<DeviceId, Set<DeviceId>> means) {
+    public static SortedMap<DeviceId, Channel> proposed(
+            Rig rig, Map<DeviceId, Set<DeviceId>> means, Map<DeviceId, Channel> sendsOn) {
         Set<DeviceId> wanted = new HashSet<>();
         means.values().forEach(wanted::addAll);
-        return new Channels(rig, wanted).proposed(means);
+        return new Channels(rig, wanted).proposed(means, sendsOn);
     }
 
     /** The lowest channel from 2 that nothing in the rig listens to or sends on. */
@@ -76,21 +77,23 @@ public final class Channels {
         return channels;
     }
 
-    private SortedMap<DeviceId, Channel> proposed(Map<DeviceId, Set<DeviceId>> means) {
+    private SortedMap<DeviceId, Channel> proposed(Map<DeviceId, Set<DeviceId>> means, Map<DeviceId, Channel> sendsOn) {
         Map<DeviceId, Integer> given = new LinkedHashMap<>();
         Set<Integer> used = new HashSet<>();
         rig.devices().forEach(device -> used.addAll(fixed(rig, device.id())));
-        means.forEach((board, receivers) -> boardChannel(board).ifPresent(channel -> {
-            receivers.stream()
-                    .filter(this::isSettable)
-                    .filter(receiver -> means.values().stream()
-                                    .filter(all -> all.contains(receiver))
-                                    .count()
-                            == 1)
-                    .limit(1)
-                    .forEach(receiver -> given.putIfAbsent(receiver, channel));
-            used.add(channel);
-        }));
+        means.forEach((board, receivers) -> Optional.ofNullable(sendsOn.get(board))
+                .map(Channel::number)
+                .ifPresent(channel -> {
+                    receivers.stream()
+                            .filter(this::isSettable)
+                            .filter(receiver -> means.values().stream()
+                                            .filter(all -> all.contains(receiver))
+                                            .count()
+                                    == 1)
+                            .limit(1)
+                            .forEach(receiver -> given.putIfAbsent(receiver, channel));
+                    used.add(channel);
+                }));
         List<Device> receivers = rig.devices().stream()
                 .filter(d -> isSettable(d.id()) && !isSecond(d.id()))
                 .sorted((a, b) -> Boolean.compare(wanted.contains(b.id()), wanted.contains(a.id())))
@@ -118,13 +121,6 @@ public final class Channels {
         if (now >= FIRST_GIVEN && used.add(now)) {
             given.put(device, now);
         }
-    }
-
-    private Optional<Integer> boardChannel(DeviceId board) {
-        return rig.model(board)
-                .board()
-                .filter(b -> b.sendChannel() == SendChannel.ONE_FOR_THE_BOX)
-                .flatMap(b -> rig.setting(board, Purpose.SEND_CHANNEL));
     }
 
     private boolean isSettable(DeviceId device) {

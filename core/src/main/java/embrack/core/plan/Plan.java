@@ -4,6 +4,7 @@ import embrack.core.chart.LearnableId;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
+import embrack.core.midi.Channel;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import embrack.core.numbers.Allocator;
@@ -174,6 +175,25 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
                         .forEach(target -> meant.computeIfAbsent(t.at().box(), b -> new LinkedHashSet<>())
                                 .add(target.device())));
         return meant;
+    }
+
+    /** The channel of each box whose switches and controls that are used all send on one. */
+    public Map<DeviceId, Channel> sendsOn() {
+        Map<DeviceId, Set<Optional<Channel>>> only = new LinkedHashMap<>();
+        switches.assignments().stream()
+                .filter(a -> !a.steps().isEmpty())
+                .forEach(a -> only.computeIfAbsent(a.at().board(), b -> new LinkedHashSet<>())
+                        .add(Senders.only(rig, a.at())));
+        switches.controlAssignments()
+                .forEach(t -> only.computeIfAbsent(t.at().box(), b -> new LinkedHashSet<>())
+                        .add(Senders.only(rig, t.at())));
+        Map<DeviceId, Channel> sendsOn = new LinkedHashMap<>();
+        only.forEach((box, channels) -> {
+            if (channels.size() == 1) {
+                channels.iterator().next().ifPresent(channel -> sendsOn.put(box, channel));
+            }
+        });
+        return sendsOn;
     }
 
     public Plan withBook(Book other) {

@@ -238,14 +238,15 @@ class AllocatorTests {
                 .box("Desk two", "small-scene-desk")
                 .set("desk-two", "receive-channel", "2")
                 .plan();
-        var proposed = Channels.proposed(plan.rig(), plan.meant());
+        var proposed = Channels.proposed(plan.rig(), plan.meant(), plan.sendsOn());
         assertThat(proposed.values()).doesNotHaveDuplicates().noneMatch(channel -> channel.number() == 1);
         assertThat(proposed.get(new DeviceId("vocal-mixer")))
                 .as("is meant by a switch and keeps what it has")
                 .isEqualTo(new Channel(2));
         assertThat(proposed.get(new DeviceId("desk-two"))).isNotEqualTo(new Channel(2));
         Plan taken = new NumberEdit.TakeChannels().apply(plan);
-        assertThat(Channels.proposed(taken.rig(), taken.meant())).isEqualTo(proposed);
+        assertThat(Channels.proposed(taken.rig(), taken.meant(), taken.sendsOn()))
+                .isEqualTo(proposed);
         assertThat(taken.rig().devices().stream()
                         .map(Device::id)
                         .flatMap(id -> taken.rig().setting(id, Purpose.RECEIVE_CHANNEL).stream()))
