@@ -2,7 +2,9 @@ package embrack.core.edit;
 
 import embrack.core.gear.Connector;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
+import embrack.core.gear.Setting;
 import embrack.core.midi.Channel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Area;
@@ -11,6 +13,7 @@ import embrack.core.rig.Ear;
 import embrack.core.rig.Feed;
 import embrack.core.rig.Length;
 import embrack.core.rig.Link;
+import embrack.core.rig.LinkKind;
 import embrack.core.rig.Linking;
 import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Pair;
@@ -35,6 +38,12 @@ public sealed interface WiringEdit extends Edit {
      * link runs from the device to the host.
      */
     record Connect(Socket from, Socket to) implements WiringEdit {
+
+        /** The values of a role: the first asks, invites or connects; the second waits. */
+        private static final int ASKS = 0;
+
+        private static final int WAITS = 1;
+
         @Override
         public Plan apply(Plan plan) {
             Rig rig = plan.rig();
@@ -46,7 +55,23 @@ public sealed interface WiringEdit extends Edit {
             Linking.refusal(rig, link.from(), link.to()).ifPresent(why -> {
                 throw new Refused("to", Say.text(why));
             });
-            return Refused.at("to", () -> plan.withRig(rig.withLink(link)));
+            return Refused.at("to", () -> plan.withRig(withRoles(rig.withLink(link), link)));
+        }
+
+        /** Of two sessions that both wait, or both ask, the one where the link begins asks for the other. */
+        private static Rig withRoles(Rig rig, Link link) {
+            DeviceId asks = link.from().device();
+            DeviceId waits = link.to().device();
+            Optional<Integer> role = rig.setting(asks, Purpose.ROLE);
+            if (rig.kind(link) != LinkKind.NETWORK
+                    || role.isEmpty()
+                    || !role.equals(rig.setting(waits, Purpose.ROLE))) {
+                return rig;
+            }
+            Setting asking = rig.settingFor(asks, Purpose.ROLE);
+            Setting waiting = rig.settingFor(waits, Purpose.ROLE);
+            return rig.withDeviceChanged(asks, d -> d.withSetting(asking.id(), ASKS))
+                    .withDeviceChanged(waits, d -> d.withSetting(waiting.id(), WAITS));
         }
 
         @Override

@@ -139,14 +139,14 @@ public final class PowerPlan {
     }
 
     /**
-     * A hub without a supply of its own takes what hangs on it from the port that it hangs on; hubs plugged into each
-     * other count once.
+     * A hub without a supply of its own takes what hangs on it from the port that it hangs on, and an adapter that
+     * charges what it is plugged into from its charger; hubs plugged into each other count once.
      */
     private int drawWithBehind(DeviceId device, Set<DeviceId> before) {
         if (before.contains(device)) {
             return 0;
         }
-        if (!isPassiveHub(device)) {
+        if (!isPassiveHub(device) && !isChargingAdapter(device)) {
             return draw(device);
         }
         Set<DeviceId> with = new LinkedHashSet<>(before);
@@ -158,6 +158,14 @@ public final class PowerPlan {
                                 .isPresent())
                         .mapToInt(f -> drawWithBehind(f.device(), with))
                         .sum();
+    }
+
+    /** Whether it is fed by a lead, and feeds what it is plugged into: charger, adapter, tablet. */
+    private boolean isChargingAdapter(DeviceId device) {
+        return feedings.containsKey(device)
+                && feedings.get(device).from().isPresent()
+                && rig.model(device).ports().stream()
+                        .anyMatch(p -> p.connector() == Connector.USB_DEVICE && p.gives() > 0);
     }
 
     private boolean isPassiveHub(DeviceId device) {

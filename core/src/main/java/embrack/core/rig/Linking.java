@@ -127,7 +127,7 @@ public final class Linking {
             case FIVE_PIN, POWER -> Optional.empty();
             case USB -> reserved(rig, from, to).or(() -> reserved(rig, to, from));
             case WIRELESS -> wireless(rig, from, to);
-            case NETWORK -> Optional.empty();
+            case NETWORK -> session(rig, from, to);
             case INSIDE -> inside(rig, from, to);
         };
     }
@@ -160,6 +160,17 @@ public final class Linking {
                 : Optional.of(("%s and %s both only offer themselves; one side has to connect. A tablet or computer "
                                 + "can stand between them.")
                         .formatted(rig.words(from), rig.words(to)));
+    }
+
+    /** A session asks for the other computer: it is never joined to the one that it runs on. */
+    private static Optional<String> session(Rig rig, Socket from, Socket to) {
+        return Stream.of(from, to)
+                .filter(end -> rig.model(end.device()).isApp()
+                        && rig.box(end.device())
+                                .equals(rig.box(beyond(from, to, end).device())))
+                .findFirst()
+                .map(end -> "%s runs on %s itself; a session asks for the other computer. Join it to the session there."
+                        .formatted(rig.name(end.device()), rig.name(rig.box(end.device()))));
     }
 
     private static boolean isRouter(Rig rig, Socket socket) {

@@ -81,6 +81,7 @@ public final class Sheets {
         var learning = new LearnSheet(report);
         rig.devices().stream().flatMap(device -> learning.of(device).stream()).forEach(sheets::add);
         firstTry().ifPresent(sheets::add);
+        sheets.addAll(new PairSheet(plan).all());
         atDoors().ifPresent(sheets::add);
         return sheets;
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import embrack.core.Sketch;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
 import embrack.core.gear.library.Library;
 import embrack.core.plan.Plan;
@@ -205,5 +206,23 @@ class WiringEditTests {
 
     private static DeviceId id(String text) {
         return new DeviceId(text);
+    }
+
+    /** Two sessions that both wait to be asked are told apart as they are joined; what was set stays. */
+    @Test
+    void aSessionAsksForTheOneInTheOtherComputer() {
+        Sketch two = Sketch.of("Network")
+                .box("Left", "computer")
+                .box("Right", "computer")
+                .app("Asks", "network-session", "left")
+                .app("Waits", "network-session", "right");
+        Plan joined = Sketch.on(two.plan()).link("asks.session > waits.session").plan();
+        assertThat(joined.rig().setting(new DeviceId("asks"), Purpose.ROLE)).contains(0);
+        assertThat(joined.rig().setting(new DeviceId("waits"), Purpose.ROLE)).contains(1);
+        Plan chosen = Sketch.on(two.plan())
+                .set("waits", "role", "invites")
+                .link("asks.session > waits.session")
+                .plan();
+        assertThat(chosen.rig().setting(new DeviceId("waits"), Purpose.ROLE)).contains(0);
     }
 }

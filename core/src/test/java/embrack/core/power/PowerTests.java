@@ -1,6 +1,7 @@
 package embrack.core.power;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.core.Sketch;
 import embrack.core.check.Report;
@@ -64,6 +65,21 @@ class PowerTests {
                 .extracting(PortLoad::draw)
                 .containsExactly(200, 200);
         assertThat(new PowerPlan(sketch.rig()).diesWith(new DeviceId("one"))).hasSize(2);
+    }
+
+    /** Charger, adapter, tablet and the controller behind it: all of it hangs on the charger. */
+    @Test
+    void powerAddsThroughAnAdapterThatCharges() {
+        Sketch sketch = Sketch.of("Charger")
+                .box("Supply", "tablet-supply")
+                .box("Dock", "tablet-dock-with-sound")
+                .box("Tablet", "tablet")
+                .edit(new GearEdit.AddDevice("Board", drawing("board", 350)))
+                .link("supply.plug > dock.power", "tablet.socket > dock.tablet", "dock.usb-1 > board.usb");
+        assertThat(new PowerPlan(sketch.rig()).loads())
+                .filteredOn(load -> sketch.rig().words(load.port()).startsWith("Supply"))
+                .extracting(PortLoad::draw, PortLoad::gives, PortLoad::over)
+                .containsExactly(tuple(200 + 2000 + 350, 2400, 150));
     }
 
     @Test

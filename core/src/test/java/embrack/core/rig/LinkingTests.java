@@ -49,6 +49,8 @@ class LinkingTests {
                 "bridge.bluetooth | tablet.bluetooth | WIRELESS |",
                 "computer.network | router.lan-1 | NETWORK |",
                 "tablet.wi-fi | router.wi-fi | WIRELESS |",
+                "session.session | computer.network | | Session runs on Computer itself; a session asks for the other "
+                        + "computer. Join it to the session there.",
                 "session.session | mixer.network | NETWORK |",
                 "computer.usb-1 | player.in | INSIDE |",
                 "player.out | sounds.in | INSIDE |",

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
+import embrack.core.WiringFaults;
 import embrack.core.check.Report;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.name.TapeLabel;
@@ -94,5 +95,27 @@ class SheetsTests {
         assertThat(Sheets.of(Report.of(sketch.plan())).getFirst().lines())
                 .extracting(Section.Line::words)
                 .containsExactly("Set MIDI receive channel to 4.");
+    }
+
+    /** A pair stands on one page: where each runs, what brings the other in, what differs, and the way back. */
+    @Test
+    void aPairHasAPageWithTheWayBack() {
+        Plan plan = WiringFaults.all().stream()
+                .filter(fault -> fault.name().equals("buffers-of-a-pair"))
+                .findFirst()
+                .orElseThrow()
+                .faulty();
+        Sheet pair = Sheets.of(Report.of(plan)).stream()
+                .filter(sheet -> sheet.title().contains(" beside "))
+                .findFirst()
+                .orElseThrow();
+        assertThat(pair.sections())
+                .extracting(Section::heading)
+                .containsExactly("Beside each other", "When one has failed: going back", "Quiet moments in the order");
+        assertThat(pair.lines().map(Section.Line::words))
+                .anyMatch(line -> line.startsWith("Buffer differs: "))
+                .anyMatch(line -> line.startsWith("Choose the sound device in it again"))
+                .anyMatch(line -> line.startsWith("No box guards them: "));
+        assertThat(pair.cautions()).isNotEmpty();
     }
 }
