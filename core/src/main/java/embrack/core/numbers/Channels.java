@@ -85,6 +85,12 @@ public final class Channels {
                 .map(Channel::number)
                 .ifPresent(channel -> {
                     receivers.stream()
+                            .filter(receiver -> isSettable(receiver) && !isSecond(receiver))
+                            .filter(receiver -> rig.setting(receiver, Purpose.RECEIVE_CHANNEL)
+                                    .filter(channel::equals)
+                                    .isPresent())
+                            .forEach(receiver -> given.putIfAbsent(receiver, channel));
+                    receivers.stream()
                             .filter(this::isSettable)
                             .filter(receiver -> means.values().stream()
                                             .filter(all -> all.contains(receiver))

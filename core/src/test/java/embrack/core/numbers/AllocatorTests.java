@@ -14,6 +14,7 @@ import embrack.core.check.rule.Told;
 import embrack.core.compile.Compiler;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.SwitchEdit;
+import embrack.core.gear.ControlType;
 import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
@@ -251,6 +252,24 @@ class AllocatorTests {
                         .map(Device::id)
                         .flatMap(id -> taken.rig().setting(id, Purpose.RECEIVE_CHANNEL).stream()))
                 .doesNotHaveDuplicates();
+    }
+
+    /** Two senders mean it, and one of them sends on one channel: what listens there already stays there. */
+    @Test
+    void aReceiverThatMeetsItsSenderStaysWhereItIs() {
+        Plan plan = Sketch.of("Piano")
+                .box("Keys", "pads-and-keys")
+                .box("Foot board", "ten-switch-treadle-board")
+                .box("Computer", "computer")
+                .app("Piano", "instrument-host-layer", "computer")
+                .link("computer.usb-1 > keys.usb", "computer.usb-2 > foot-board.usb", "computer.usb-1 > piano.in")
+                .set("piano", "receive-channel", "5")
+                .set("keys", "send-channel", "5")
+                .move("keys", ControlType.KNOB, "piano", "control-1", 0, 127)
+                .move("foot-board", ControlType.TREADLE, "piano", "control-2", 0, 127)
+                .plan();
+        assertThat(Channels.proposed(plan.rig(), plan.meant(), plan.sendsOn()).get(new DeviceId("piano")))
+                .isEqualTo(new Channel(5));
     }
 
     /** A board with one channel for everything keeps it, and the one receiver that it means gets it. */
