@@ -10,6 +10,7 @@ import embrack.core.edit.DutyEdit;
 import embrack.core.edit.FloorEdit;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
+import embrack.core.edit.SongEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.Implementation;
@@ -25,6 +26,7 @@ import embrack.core.level.Takeover;
 import embrack.core.midi.MessageType;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.show.SongId;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Duty;
 import embrack.core.switches.Moment;
@@ -132,6 +134,25 @@ public final class MappingFaults {
                 on(floor())
                         .edit(new GearEdit.SwapHardware(new DeviceId("foot-board"), model("four-switch-floor-board")))
                         .plan()));
+        faults.add(new Fault(
+                "another-order-than-the-walk",
+                "order.walks-elsewhere",
+                Severity.LOOK,
+                "Stepper",
+                "Position 1 of Stepper should bring Strings for Ebb, Verse 1; it brings Bells.",
+                WalkRig.walked()
+                        .edit(new SongEdit.TellForm(
+                                new SongId("ebb"), "Verse 1: 8 bars\n  sound: Strings\nRefrain: 8 bars\n"))
+                        .plan(),
+                WalkRig.walked().plan()));
+        faults.add(new Fault(
+                "another-board-chooses-too",
+                "switches.counts-from-its-own",
+                Severity.LOOK,
+                "Other board, bank A, switch 1",
+                "Stepper steps through sounds of Sounds, and Other board, bank A, switch 1 chooses some too.",
+                WalkRig.walked().step("other-board 1: sounds select:patch-40").plan(),
+                WalkRig.walked().step("other-board 1: sounds on:loop-1").plan()));
         Sketch factory = factory();
         faults.add(new Fault(
                 "tenth-switch-out-of-the-run",

@@ -154,7 +154,9 @@ public final class Sketch {
     /** A switch or pad in the first bank: {@code "board 1"}, {@code "keys pad3"}. */
     public static SwitchAt at(String words) {
         String[] pieces = words.split(" ");
-        return SwitchAt.parse("%s.1.%s".formatted(pieces[0], pieces[1])).orElseThrow();
+        String[] board = pieces[0].split("/");
+        return SwitchAt.parse("%s.%s.%s".formatted(board[0], board.length > 1 ? board[1] : "1", pieces[1]))
+                .orElseThrow();
     }
 
     public static Step stepOf(String words) {

@@ -49,7 +49,14 @@ public final class RandomBooks {
                     RandomTempoMaps.of(random),
                     List.of(
                             new Section(new TapeLabel("One"), 8),
-                            new Section(new TapeLabel("Two"), 30, "on", 2, true, List.of("a: b"))));
+                            new Section(
+                                    new TapeLabel("Two"),
+                                    30,
+                                    "on",
+                                    2,
+                                    true,
+                                    Optional.of(new TapeLabel("Bells")),
+                                    List.of("a: b"))));
             List<Cue> cues = new ArrayList<>();
             for (int n = 1; n <= random.nextInt(12); n++) {
                 Anchor at =

@@ -116,9 +116,11 @@ record BoardView(
         Optional<Board> shape = plan.rig().model(box).board();
         int banks = plan.banks(box);
         Map<Integer, String> others = new LinkedHashMap<>();
-        shape.ifPresent(board -> IntStream.rangeClosed(1, banks)
-                .filter(other -> other != bank)
-                .forEach(other -> others.put(other, board.banks().get(other - 1).text())));
+        shape.filter(board -> board.factory().counter().isEmpty())
+                .ifPresent(board -> IntStream.rangeClosed(1, banks)
+                        .filter(other -> other != bank)
+                        .forEach(other ->
+                                others.put(other, board.banks().get(other - 1).text())));
         return new BoardView(
                 box.text(),
                 plan.rig().name(box).text(),
@@ -126,7 +128,8 @@ record BoardView(
                 plan.controllers().stream()
                         .map(b -> new Tab(plan.rig().name(b).text(), first(plan, b, 1, path), b.equals(box)))
                         .toList(),
-                shape.map(board -> IntStream.rangeClosed(1, banks)
+                shape.filter(board -> board.factory().counter().isEmpty())
+                        .map(board -> IntStream.rangeClosed(1, banks)
                                 .mapToObj(other -> new Tab(
                                         (banks > MANY_BANKS ? "" : "Bank ")
                                                 + board.banks().get(other - 1),

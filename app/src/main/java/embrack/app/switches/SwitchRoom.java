@@ -75,6 +75,7 @@ class SwitchRoom {
                 : store.find(id, look.trial()).orElse(Trial.none(false));
         page.addAttribute("board", BoardView.of(report, at, path))
                 .addAttribute("panel", PanelView.of(report, at, path, look.on(), look.find()))
+                .addAttribute("walk", WalkView.of(plan, at, path).orElse(null))
                 .addAttribute("trial", TrialView.of(plan, at, kept, trials.play(stored, kept)));
         return "switches/switches";
     }

@@ -12,6 +12,7 @@ import embrack.core.edit.Edit;
 import embrack.core.edit.FloorEdit;
 import embrack.core.edit.Refused;
 import embrack.core.edit.SwitchEdit;
+import embrack.core.edit.WalkEdit;
 import embrack.core.gear.SwitchMode;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -130,6 +131,24 @@ class SwitchesController {
                 new SwitchEdit.GiveDuty(at(board, bank, number), chosen("duty", Duty.values(), duty)),
                 SwitchRoom.moment(on),
                 "");
+    }
+
+    @PostMapping(SWITCH + "/walk")
+    String walk(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId board,
+            @PathVariable int bank,
+            @PathVariable String number,
+            @RequestParam(defaultValue = "") String receiver,
+            @RequestParam(defaultValue = "") String sounds,
+            @RequestParam(defaultValue = "") String order) {
+        DeviceId to = Refused.at("receiver", () -> new DeviceId(receiver));
+        rigs.edit(
+                id,
+                hand,
+                order.isEmpty() ? new WalkEdit.WalkSounds(board, to, sounds) : new WalkEdit.WalkTheShow(board, to));
+        return "redirect:" + BoardView.href("/rigs/" + id, at(board, bank, number));
     }
 
     @PostMapping(SWITCH + "/steps")

@@ -99,6 +99,72 @@ class WaysJobTests extends AtTheBrowser {
         assertThat(hand.page.locator("main")).not().containsText("to missing");
     }
 
+    /**
+     * A board at the other side that only steps up and down: it counts from where it stands itself, so the table of the
+     * sounds switcher is written from the order, and another order says what changes.
+     */
+    @Test
+    void aBoardThatCountsWalksTheShow() {
+        hand.newRig("Walk");
+        hand.addBox("Program up/down board", "Stepper");
+        hand.addBox("Four-switch program board", "Spare board");
+        hand.addBox("Merger, 2 to 1", "Merger");
+        hand.addBox("Sounds switcher, 8 a bank", "Sounds");
+        hand.addBox("Linear-timeline player", "Player");
+        hand.go("Wiring");
+        hand.link("Stepper 5-pin MIDI OUT", "Merger 5-pin IN 1");
+        hand.link("Spare board 5-pin MIDI OUT", "Merger 5-pin IN 2");
+        hand.link("Merger 5-pin OUT", "Sounds 5-pin MIDI IN");
+        addSong(
+                "Ebb",
+                "Verse: 8 bars\n  sound: Patch 12\nRefrain: 8 bars\n  sound: Patch 90\nEnd: 4 bars\n  sound: Patch 12");
+        addSong("Flood", "Verse: 8 bars\n  sound: Patch 12\nTurn: 8 bars\n  sound: Patch 3");
+
+        tabTo("/switches/stepper/1/2");
+        hand.page.locator("#walk-sounds").fill("Horns");
+        hand.click("Go through these");
+        assertThat(hand.page.locator(".walk .problem")).containsText("Nothing on Sounds is called \"Horns\".");
+        assertThat(hand.page.locator("#walk-sounds")).hasValue("Horns");
+        hand.click("Walk tonight's order");
+        assertThat(hand.page.locator(".walk tbody tr")).hasText(new String[] {
+            "1 Patch 12 Ebb, Verse here",
+            "2 Patch 90 Ebb, Refrain 1 up",
+            "3 Patch 12 Ebb, End 2 up, over Patch 90",
+            "4 Patch 3 Flood, Turn 3 up, over Patch 90 and Patch 12",
+            "5 Patch 3 4 up, over Patch 90, Patch 12 and Patch 3"
+        });
+        assertThat(hand.tile(2).locator(".verdict")).hasText("exact");
+        for (String sound : new String[] {"Patch 90", "Patch 12", "Patch 3"}) {
+            hand.page.locator("[data-press='2']").click();
+            assertThat(hand.page.locator("#trial .tape-press").first()).containsText("select " + sound);
+        }
+
+        tabTo("/switches/spare-board/1/1");
+        hand.addStep("patch 40", "Sounds: select Patch 40");
+        hand.go("Preflight");
+        assertThat(hand.findings()).anyMatch(finding -> finding.contains("Stepper steps through sounds of Sounds"));
+        tabTo("/songs/ebb/how");
+        hand.page.locator("#how").fill("Verse: 8 bars\n  sound: Patch 90\nRefrain: 8 bars\n  sound: Patch 12");
+        hand.page.locator("form:has(#how) button.is-primary").click();
+        hand.go("Preflight");
+        assertThat(hand.findings())
+                .anyMatch(finding -> finding.contains("Position 1 of Stepper should bring Patch 90 for Ebb, Verse"));
+        hand.click("Walk tonight's order");
+        assertThat(hand.page.locator("main")).not().containsText("Position 1 of Stepper");
+
+        tabTo("/sheets");
+        assertThat(hand.page.locator("#sheet-sounds")).containsText("Program 1: Patch 90");
+        assertThat(hand.page.locator("#sheet-stepper")).containsText("2: Patch 12, for Ebb, Refrain");
+    }
+
+    private void addSong(String title, String how) {
+        tabTo("/songs");
+        hand.page.locator("form:has(#new-how) [name=title]").fill(title);
+        hand.page.locator("#new-how").fill(how);
+        hand.click("Add the song");
+        assertThat(hand.page.locator("main")).containsText(title);
+    }
+
     private Locator pad(int number) {
         return hand.page.locator("[data-tile=pad%d]".formatted(number));
     }

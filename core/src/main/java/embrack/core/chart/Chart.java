@@ -15,6 +15,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -32,6 +35,10 @@ public final class Chart {
     private final List<ChartRow> rows;
     private final List<Learnable> learnables;
     private final Beside beside;
+
+    /** The chart before the box learned and its table was edited; empty when this is it. */
+    private final Optional<Chart> delivered;
+
     private final Map<PartId, Part> parts = new LinkedHashMap<>();
     private final List<Part> partsInOrder;
     private final boolean remembers;
@@ -41,11 +48,23 @@ public final class Chart {
     private final Map<Integer, List<ChartRow>> byMessage = new HashMap<>();
 
     Chart(String text, Conventions conventions, List<ChartRow> rows, List<Learnable> learnables, Beside beside) {
+        this(text, conventions, rows, learnables, beside, Optional.empty());
+    }
+
+    private Chart(
+            String text,
+            Conventions conventions,
+            List<ChartRow> rows,
+            List<Learnable> learnables,
+            Beside beside,
+            Optional<Chart> delivered) {
         this.text = text;
         this.conventions = conventions;
         this.rows = List.copyOf(rows);
         this.learnables = List.copyOf(learnables);
         this.beside = beside;
+        this.delivered = delivered;
+        delivered.ifPresent(chart -> parts.putAll(chart.parts));
         for (ChartRow row : rows) {
             add(row.part(), row.verb());
             byAction.computeIfAbsent(new VerbAndPart(row.verb(), row.part().id()), k -> new ArrayList<>(1))
@@ -149,10 +168,11 @@ public final class Chart {
                                 .findFirst()));
     }
 
+    /** A patch keeps its place in its bank, whatever program chooses it today. */
     private Optional<String> patchOf(Action action) {
         return conventions
                 .table()
-                .flatMap(table -> rowsFor(action).stream()
+                .flatMap(table -> asDelivered().rowsFor(action).stream()
                         .map(ChartRow::last)
                         .filter(trigger ->
                                 trigger instanceof Trigger.Voice voice && voice.type() == MessageType.PROGRAM_CHANGE)
@@ -188,7 +208,62 @@ public final class Chart {
         List<Learnable> left = new ArrayList<>();
         learnables.forEach(learnable -> Optional.ofNullable(learned.get(learnable.id()))
                 .ifPresentOrElse(message -> more.add(message.row(learnable)), () -> left.add(learnable)));
-        return new Chart(text, conventions, more, left, beside);
+        return new Chart(text, conventions, more, left, beside, Optional.of(asDelivered()));
+    }
+
+    /** Whether what its programs choose is set at the box. */
+    public boolean isTableEditable() {
+        return !beside.editable().isEmpty();
+    }
+
+    /** What each program of the table that can be edited chooses, by the program as sent. */
+    public SortedMap<Integer, PartId> table() {
+        SortedMap<Integer, PartId> table = new TreeMap<>();
+        rows.forEach(row -> programOf(row)
+                .ifPresent(program -> table.putIfAbsent(program, row.part().id())));
+        return table;
+    }
+
+    /** The program of a row that lies in the table that can be edited. */
+    private OptionalInt programOf(ChartRow row) {
+        return row.triggers().size() == 1
+                        && row.verb().isExclusive()
+                        && beside.editable().contains(row.part().id())
+                        && row.last() instanceof Trigger.Voice voice
+                        && voice.type() == MessageType.PROGRAM_CHANGE
+                ? OptionalInt.of(voice.number())
+                : OptionalInt.empty();
+    }
+
+    /**
+     * The chart of a box whose table was edited. It keeps its text and its parts, those that no program chooses too.
+     *
+     * @param edits what programs choose instead, by the program as sent; any that is not in the table is passed over
+     */
+    public Chart edited(SortedMap<Integer, PartId> edits) {
+        return edits.isEmpty()
+                ? this
+                : new Chart(
+                        text,
+                        conventions,
+                        rows.stream().map(row -> edited(row, edits)).toList(),
+                        learnables,
+                        beside,
+                        Optional.of(asDelivered()));
+    }
+
+    private Chart asDelivered() {
+        return delivered.orElse(this);
+    }
+
+    private ChartRow edited(ChartRow row, SortedMap<Integer, PartId> edits) {
+        OptionalInt program = programOf(row);
+        return program.isEmpty()
+                ? row
+                : Optional.ofNullable(edits.get(program.getAsInt()))
+                        .flatMap(this::part)
+                        .map(part -> new ChartRow(row.verb(), part, row.triggers()))
+                        .orElse(row);
     }
 
     /** What can be acted on, in the order of the text. */
@@ -297,6 +372,21 @@ public final class Chart {
                 .flatMap(row -> row.messages(action, set).stream())
                 .findFirst()
                 .or(() -> messagesFor(action, set));
+    }
+
+    /**
+     * As {@link #messagesFor(Action, Channel, Set)}, for a switch that sends one message and no other: by the row of
+     * that, where there is one.
+     *
+     * @param own whether the switch sends a message
+     */
+    public Optional<List<Message>> messagesFor(
+            Action action, Channel set, Set<MessageType> sends, Predicate<Message> own) {
+        return rowsFor(action).stream()
+                .flatMap(row -> row.messages(action, set).stream())
+                .filter(messages -> messages.size() == 1 && own.test(messages.getFirst()))
+                .findFirst()
+                .or(() -> messagesFor(action, set, sends));
     }
 
     /** Whether any row of what a lesson is about can be sent. */

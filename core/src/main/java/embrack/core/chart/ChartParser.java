@@ -17,11 +17,13 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedMap;
+import java.util.SequencedSet;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -38,6 +40,7 @@ final class ChartParser {
     private final Map<PartId, PartId> needs = new LinkedHashMap<>();
     private final SequencedMap<PartId, Meaning> meanings = new LinkedHashMap<>();
     private final SequencedMap<PartId, Scale> scales = new LinkedHashMap<>();
+    private final SequencedSet<PartId> editable = new LinkedHashSet<>();
     private final StandingReader standing = new StandingReader(this::known, this::isKnown);
     private final List<Problem> problems = new ArrayList<>();
     private final Map<PartId, Part> parts = new HashMap<>();
@@ -61,7 +64,7 @@ final class ChartParser {
         } else {
             text.lines().forEach(this::readLine);
         }
-        Beside beside = new Beside(safe, needs, meanings, scales, standing.standing());
+        Beside beside = new Beside(safe, needs, meanings, scales, editable, standing.standing());
         Optional<Chart> chart = problems.isEmpty()
                 ? Optional.of(new Chart(
                         text, conventions, rows.stream().map(LinedRow::row).toList(), learnables, beside))
@@ -107,6 +110,8 @@ final class ChartParser {
             readMeaning(cursor);
         } else if (cursor.accept("shows")) {
             readScale(cursor);
+        } else if (cursor.accept("table can be edited")) {
+            readEditable(cursor);
         } else if (!standing.accepts(cursor)) {
             boolean except = cursor.accept("except");
             readRule(cursor, except);
@@ -315,6 +320,23 @@ final class ChartParser {
             if (scales.putIfAbsent(part.id(), scale) != null) {
                 throw names.fault("A line above says already how %s is shown.".formatted(part.name()));
             }
+        }
+    }
+
+    /** {@code table can be edited: Patch 1..128}: what each of its programs chooses is set at the box. */
+    private void readEditable(Cursor cursor) {
+        if (!cursor.accept(":")) {
+            throw cursor.fault("A colon is missing: table can be edited: Patch 1..128");
+        }
+        Span<Part> names = NameReader.read(cursor);
+        requireKnown(names, names);
+        for (Part part : names.each()) {
+            if (rows.stream()
+                    .noneMatch(r -> r.row().part().id().equals(part.id())
+                            && r.row().verb().isExclusive())) {
+                throw names.fault("No line above chooses %s: select %1$s: pc 1".formatted(part.name()));
+            }
+            editable.add(part.id());
         }
     }
 

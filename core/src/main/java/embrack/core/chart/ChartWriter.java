@@ -77,6 +77,12 @@ public final class ChartWriter {
                                 .flatMap(entry -> known.part(entry.getKey()).stream())
                                 .toList())
                         .forEach(run -> lines.add("shows %s: %s".formatted(run, scale.text()))));
+        if (!beside.editable().isEmpty()) {
+            runs(beside.editable().stream()
+                            .flatMap(part -> known.part(part).stream())
+                            .toList())
+                    .forEach(run -> lines.add("table can be edited: " + run));
+        }
         lines.addAll(standing(known, beside.standing()));
         if (!beside.safe().isEmpty()) {
             lines.add("safe: " + actions(known, beside.safe()));

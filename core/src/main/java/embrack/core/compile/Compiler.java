@@ -312,12 +312,16 @@ public final class Compiler {
     }
 
     private List<Message> messages(SwitchAt at, Step step) {
-        List<Message> messages = plan.rig()
-                .chart(step.device())
-                .messagesFor(
+        Board board = plan.board(at);
+        Channel set = receiveChannel(step.device());
+        Chart chart = plan.rig().chart(step.device());
+        List<Message> messages = board.fixed(at.bank(), at.number())
+                .map(own -> chart.messagesFor(
                         step.action(),
-                        receiveChannel(step.device()),
-                        plan.board(at).sends())
+                        set,
+                        board.sends(),
+                        message -> fixed(own, message).isEmpty()))
+                .orElseGet(() -> chart.messagesFor(step.action(), set, board.sends()))
                 .orElse(List.of());
         Optional<Channel> only = Senders.only(plan.rig(), at);
         return messages.stream().map(message -> onChannel(message, only)).toList();

@@ -16,6 +16,7 @@ public sealed interface Edit
                 FloorEdit,
                 ControlEdit,
                 NumberEdit,
+                WalkEdit,
                 SongEdit,
                 CueEdit,
                 OrderEdit,

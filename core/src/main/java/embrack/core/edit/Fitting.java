@@ -46,8 +46,13 @@ final class Fitting {
         feeds.keySet().retainAll(model.outputs().stream().map(Port::id).toList());
         SortedMap<LearnableId, Learned> learned = new TreeMap<>(device.learned());
         learned.entrySet().removeIf(e -> !isLearnable(model, e.getKey(), e.getValue()));
+        SortedMap<Integer, PartId> table = new TreeMap<>(device.table());
+        table.entrySet()
+                .removeIf(e -> !model.chart().table().containsKey(e.getKey())
+                        || !model.chart().beside().editable().contains(e.getValue()));
         Device fitted = device.withModel(model.id(), settings, tape, filters, feeds)
                 .withLearned(learned)
+                .withTable(table)
                 .withMemories(device.memories().upTo(model.memory().memories()))
                 .withHandWork(device.handWork().in(model));
         return model.isApp() ? fitted : fitted.withHost(Optional.empty());

@@ -75,6 +75,13 @@ public record Board(
         if (labelCharacters < 0 || labelCharacters > 24) {
             throw new IllegalArgumentException("a display shows 0 to 24 characters of a name, was " + labelCharacters);
         }
+        if (factory.counter().isPresent() && factory.counter().get().positions() != banks.size()) {
+            throw new IllegalArgumentException("a board that counts %d programs has as many banks, was %d"
+                    .formatted(factory.counter().get().positions(), banks.size()));
+        }
+        if (factory.counter().isPresent() && bankChange != BankChange.ASSIGNMENTS) {
+            throw new IllegalArgumentException("the banks of a board that counts change the program, and nothing else");
+        }
         if (factory.highest() > switches) {
             throw new IllegalArgumentException(
                     "a factory number is for switch %d of %d".formatted(factory.highest(), switches));
@@ -186,6 +193,15 @@ public record Board(
     /** What a switch sends that cannot be programmed; empty when it can. */
     public Optional<FactoryMessage> fixed(int bank, int number) {
         return factory.fixed(bank, number, bankChange);
+    }
+
+    /**
+     * The bank that it shows after a press: of a board that counts the next position, of any other the same.
+     *
+     * @param bank counted from 1
+     */
+    public int bankAfter(int bank, int number) {
+        return factory.counter().map(steps -> steps.after(bank, number)).orElse(bank);
     }
 
     /** The row that a switch lies in, counted from 0 at the player's feet. */

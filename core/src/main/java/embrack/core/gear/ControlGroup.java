@@ -46,8 +46,9 @@ public record ControlGroup(
 
     public ControlGroup {
         sends = Collections.unmodifiableSortedSet(new TreeSet<>(sends));
-        fixed = new FactoryNumbers(fixed, List.of())
-                .fixed().stream().sorted(Comparator.comparing(FactoryRun::type)).toList();
+        fixed = FactoryNumbers.of(fixed).fixed().stream()
+                .sorted(Comparator.comparing(FactoryRun::type))
+                .toList();
         modes = Collections.unmodifiableSortedSet(
                 type.isSwept() ? new TreeSet<>() : modes.isEmpty() ? PRESSED : new TreeSet<>(modes));
         if (count < 1 || count > MOST) {
@@ -90,7 +91,7 @@ public record ControlGroup(
      * @param number among those of the group, counted from 1
      */
     public Optional<FactoryMessage> fixed(int bank, int number, BankChange change) {
-        return new FactoryNumbers(fixed, List.of()).fixed(bank, number, change);
+        return FactoryNumbers.of(fixed).fixed(bank, number, change);
     }
 
     /** The group in words: "8 faders, send control changes". */

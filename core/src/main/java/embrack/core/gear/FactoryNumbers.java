@@ -11,11 +11,17 @@ import java.util.stream.Stream;
  *
  * @param fixed what cannot be programmed; a switch is in at most one of these runs
  * @param presets what the box brings and can be chosen, under different names
+ * @param counter the two switches that step through programs, if it has such
  */
-public record FactoryNumbers(List<FactoryRun> fixed, List<Preset> presets) {
+public record FactoryNumbers(List<FactoryRun> fixed, List<Preset> presets, Optional<Counter> counter) {
 
     /** Everything is programmed by its owner. */
-    public static final FactoryNumbers NONE = new FactoryNumbers(List.of(), List.of());
+    public static final FactoryNumbers NONE = new FactoryNumbers(List.of(), List.of(), Optional.empty());
+
+    /** What cannot be programmed, without a choice. */
+    public static FactoryNumbers of(List<FactoryRun> fixed) {
+        return new FactoryNumbers(fixed, List.of(), Optional.empty());
+    }
 
     public FactoryNumbers {
         fixed = List.copyOf(fixed);
@@ -28,6 +34,10 @@ public record FactoryNumbers(List<FactoryRun> fixed, List<Preset> presets) {
                 .ifPresent(twice -> {
                     throw new IllegalArgumentException("two factory runs are on switch " + twice);
                 });
+        counter.filter(steps -> seen.contains(steps.down()) || seen.contains(steps.up()))
+                .ifPresent(steps -> {
+                    throw new IllegalArgumentException("a switch that counts sends nothing else");
+                });
         Set<Object> names = new HashSet<>();
         presets.stream().filter(preset -> !names.add(preset.name())).findFirst().ifPresent(twice -> {
             throw new IllegalArgumentException("the preset \"%s\" is there twice".formatted(twice.name()));
@@ -36,17 +46,18 @@ public record FactoryNumbers(List<FactoryRun> fixed, List<Preset> presets) {
 
     /** What a switch sends that cannot be programmed; empty when it can. */
     public Optional<FactoryMessage> fixed(int bank, int number, BankChange change) {
-        return fixed.stream()
-                .flatMap(run -> run.message(bank, number, change).stream())
-                .findFirst();
+        return counter.flatMap(steps -> steps.message(bank, number))
+                .or(() -> fixed.stream()
+                        .flatMap(run -> run.message(bank, number, change).stream())
+                        .findFirst());
     }
 
     /** The highest switch that is named. */
     int highest() {
-        return Stream.concat(fixed.stream(), presets.stream().flatMap(preset -> preset.runs().stream()))
-                .flatMap(run -> run.on().stream())
-                .mapToInt(n -> n)
-                .max()
-                .orElse(0);
+        Stream<Integer> inRuns = Stream.concat(
+                        fixed.stream(), presets.stream().flatMap(preset -> preset.runs().stream()))
+                .flatMap(run -> run.on().stream());
+        Stream<Integer> counting = counter.stream().flatMap(steps -> Stream.of(steps.down(), steps.up()));
+        return Stream.concat(inRuns, counting).mapToInt(n -> n).max().orElse(0);
     }
 }

@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.SortedMap;
 import java.util.stream.Stream;
 
 /**
@@ -161,6 +162,11 @@ public record Implementation(Chart chart, Chart reality, Quirks quirks) {
     /** As this, of a box that has learned. */
     public Implementation taught(Map<LearnableId, Learned> learned) {
         return learned.isEmpty() ? this : new Implementation(chart.taught(learned), reality.taught(learned), quirks);
+    }
+
+    /** As this, of a box whose program table was edited; by the program as sent. */
+    public Implementation edited(SortedMap<Integer, PartId> table) {
+        return table.isEmpty() ? this : new Implementation(chart.edited(table), reality.edited(table), quirks);
     }
 
     /** Whether what came before can decide what a message means to the box. */

@@ -80,11 +80,9 @@ public record Surface(Optional<Board> board, List<ControlGroup> groups) {
                 PressLimit.of(group.numbers()),
                 new TreeSet<>(EnumSet.of(Gesture.PRESS)),
                 group.modes(),
-                new FactoryNumbers(
-                        group.fixed().stream()
-                                .map(run -> run.behind(lying.before()))
-                                .toList(),
-                        List.of()),
+                FactoryNumbers.of(group.fixed().stream()
+                        .map(run -> run.behind(lying.before()))
+                        .toList()),
                 board.map(Board::sendChannel).orElse(SendChannel.EACH_MESSAGE),
                 board.map(Board::runningStatus).orElse(RunningStatus.NOT_USED),
                 board.map(Board::programs).orElse(ProgramCounting.FROM_ONE),

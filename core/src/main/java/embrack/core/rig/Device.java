@@ -27,6 +27,7 @@ import java.util.TreeMap;
  * @param feeds what is on its sound outputs, where anything is
  * @param learned the messages that it has been given for what it learns
  * @param memories what its memories are for
+ * @param table what programs choose, where the table of the box was edited: by the program as sent, 0 to 127
  * @param handWork what people do at it with their hands
  */
 public record Device(
@@ -40,6 +41,7 @@ public record Device(
         SortedMap<PortId, Feed> feeds,
         SortedMap<LearnableId, Learned> learned,
         MemoryUse memories,
+        SortedMap<Integer, PartId> table,
         HandWork handWork) {
 
     public Device {
@@ -53,6 +55,7 @@ public record Device(
         labels = Collections.unmodifiableSortedMap(new TreeMap<>(labels));
         filters = Collections.unmodifiableSortedMap(new TreeMap<>(filters));
         feeds = Collections.unmodifiableSortedMap(new TreeMap<>(feeds));
+        table = Collections.unmodifiableSortedMap(new TreeMap<>(table));
         learned = Collections.unmodifiableSortedMap(new TreeMap<>(learned));
     }
 
@@ -69,11 +72,12 @@ public record Device(
                 new TreeMap<>(),
                 new TreeMap<>(),
                 MemoryUse.ALL,
+                new TreeMap<>(),
                 HandWork.NONE);
     }
 
     public Device withName(TapeLabel other) {
-        return new Device(id, other, model, settings, labels, spot, filters, feeds, learned, memories, handWork);
+        return new Device(id, other, model, settings, labels, spot, filters, feeds, learned, memories, table, handWork);
     }
 
     /** The same job done by other hardware, with what of the settings, the tape, the sieves and the feeds is kept. */
@@ -83,7 +87,7 @@ public record Device(
             SortedMap<PartId, TapeLabel> tape,
             SortedMap<Route, MidiFilter> through,
             SortedMap<PortId, Feed> sound) {
-        return new Device(id, name, other, kept, tape, spot, through, sound, learned, memories, handWork);
+        return new Device(id, name, other, kept, tape, spot, through, sound, learned, memories, table, handWork);
     }
 
     public Device withSetting(SettingId setting, int value) {
@@ -98,6 +102,7 @@ public record Device(
                 feeds,
                 learned,
                 memories,
+                table,
                 handWork);
     }
 
@@ -113,17 +118,29 @@ public record Device(
                 feeds,
                 learned,
                 memories,
+                table,
                 handWork);
     }
 
     /** The device without tape on a part, which then goes by the name printed on the box. */
     public Device withoutLabel(PartId part) {
         return new Device(
-                id, name, model, settings, without(labels, part), spot, filters, feeds, learned, memories, handWork);
+                id,
+                name,
+                model,
+                settings,
+                without(labels, part),
+                spot,
+                filters,
+                feeds,
+                learned,
+                memories,
+                table,
+                handWork);
     }
 
     public Device withSpot(Spot other) {
-        return new Device(id, name, model, settings, labels, other, filters, feeds, learned, memories, handWork);
+        return new Device(id, name, model, settings, labels, other, filters, feeds, learned, memories, table, handWork);
     }
 
     /** The device in a computer or tablet; without one, nowhere yet. */
@@ -143,6 +160,7 @@ public record Device(
                 feeds,
                 learned,
                 memories,
+                table,
                 handWork);
     }
 
@@ -159,6 +177,7 @@ public record Device(
                 feed.equals(Feed.NONE) ? without(feeds, output) : with(feeds, output, feed),
                 learned,
                 memories,
+                table,
                 handWork);
     }
 
@@ -168,15 +187,20 @@ public record Device(
     }
 
     public Device withLearned(SortedMap<LearnableId, Learned> others) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, others, memories, handWork);
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, others, memories, table, handWork);
     }
 
     public Device withMemories(MemoryUse other) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, other, handWork);
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, other, table, handWork);
+    }
+
+    /** The device with other programs of its table edited. */
+    public Device withTable(SortedMap<Integer, PartId> other) {
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, memories, other, handWork);
     }
 
     public Device withHandWork(HandWork other) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, memories, other);
+        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, memories, table, other);
     }
 
     /** What is on an output. */

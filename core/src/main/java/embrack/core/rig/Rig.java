@@ -78,7 +78,8 @@ public final class Rig {
                 .ports()
                 .forEach(port -> portsBySocket.put(new Socket(device.id(), port.id()), port)));
         this.devices.forEach(device -> implementation.put(
-                device.id(), model(device.id()).implementation().taught(device.learned())));
+                device.id(),
+                model(device.id()).implementation().edited(device.table()).taught(device.learned())));
         this.pairs.forEach(this::requireAlike);
         this.links.forEach(this::plug);
         Linking.overfull(this).ifPresent(why -> {
@@ -458,6 +459,7 @@ public final class Rig {
                             "%s has no sound output \"%s\"".formatted(device.name(), output));
                 });
         device.learned().forEach((id, message) -> requireLearns(device, model, id, message));
+        device.table().forEach((program, part) -> requireInTable(device, model, program, part));
         if (device.memories().highest() > model.memory().memories()) {
             throw new IllegalArgumentException("%s has %d memories; there is no memory %d."
                     .formatted(
@@ -482,6 +484,17 @@ public final class Rig {
                 && model.setting(Purpose.RECEIVE_CHANNEL).isEmpty()) {
             throw new IllegalArgumentException(
                     "%s is set to no channel, so what it learns needs one.".formatted(device.name()));
+        }
+    }
+
+    private static void requireInTable(Device device, Model model, int program, PartId part) {
+        if (!model.chart().table().containsKey(program)) {
+            throw new IllegalArgumentException(
+                    "%s has no program %d in a table that can be edited.".formatted(device.name(), program));
+        }
+        if (!model.chart().beside().editable().contains(part)) {
+            throw new IllegalArgumentException(
+                    "No program of %s can be made to choose \"%s\".".formatted(device.name(), part));
         }
     }
 

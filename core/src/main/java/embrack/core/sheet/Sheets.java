@@ -6,6 +6,7 @@ import embrack.core.compile.CompiledControl;
 import embrack.core.compile.CompiledStep;
 import embrack.core.gear.Board;
 import embrack.core.gear.Counted;
+import embrack.core.gear.Counter;
 import embrack.core.gear.FactoryMessage;
 import embrack.core.gear.Model;
 import embrack.core.gear.Purpose;
@@ -18,6 +19,7 @@ import embrack.core.midi.Message;
 import embrack.core.midi.ValueDisplay;
 import embrack.core.name.Words;
 import embrack.core.numbers.Senders;
+import embrack.core.offer.Walk;
 import embrack.core.plan.Plan;
 import embrack.core.power.SwitchingOn;
 import embrack.core.rig.Device;
@@ -42,6 +44,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.SortedSet;
+import java.util.stream.Stream;
 
 /**
  * Makes the sheets of a plan: receivers first, then cables and the order of switching on, then the boxes with switches
@@ -101,6 +104,7 @@ public final class Sheets {
                                                     part.name(), device.labels().get(part.id()))))
                             .toList()));
         }
+        new WalkSections(plan).table(device).ifPresent(sections::add);
         sections.addAll(inputs(device));
         sections.addAll(writing(device));
         return new Sheet(
@@ -168,8 +172,12 @@ public final class Sheets {
         List<Section> sections = new ArrayList<>(settings(rig.device(id)));
         Optional<PresetFit> fit = PresetFit.best(report, id);
         fit.ifPresent(preset -> sections.add(preset(id, preset)));
+        Optional<Counter> counter = Walk.counter(plan, id);
+        WalkSections walks = new WalkSections(plan);
+        counter.ifPresent(steps -> sections.addAll(walks.walk(id, model.board().orElseThrow(), steps)));
         plan.switches().of(id).stream()
                 .filter(a -> !a.steps().isEmpty())
+                .filter(a -> !walks.has(a.at()))
                 .filter(a ->
                         fit.filter(preset -> preset.serves().contains(a.at())).isEmpty())
                 .forEach(assignment -> sections.addAll(switchSections(plan.board(assignment.at()), assignment)));
@@ -384,7 +392,13 @@ public final class Sheets {
     }
 
     private Optional<Sheet> firstTry() {
-        List<Task> lines = report.proofs().stream().map(this::tryLine).toList();
+        WalkSections walks = new WalkSections(plan);
+        List<Task> lines = Stream.concat(
+                        report.proofs().stream()
+                                .filter(proof -> !walks.has(proof.at()))
+                                .map(this::tryLine),
+                        Walk.boards(plan).stream().flatMap(board -> walks.tried(board).stream()))
+                .toList();
         List<String> cautions = plan.switches().assignments().stream()
                 .flatMap(a -> a.steps().stream())
                 .flatMap(step -> plan.rig().chart(step.device()).caution(step.action()).stream())

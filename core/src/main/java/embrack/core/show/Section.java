@@ -4,6 +4,8 @@ import embrack.core.name.TapeLabel;
 import embrack.core.text.Prose;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A part of a song.
@@ -12,9 +14,17 @@ import java.util.Locale;
  * @param guide what the spoken guide or the band leader says of it; may be empty
  * @param passes how often it is usually played: 1, or more in a vamp
  * @param vamp whether it goes round until somebody lets it go on
+ * @param sound the sound that it is played with, by the tape that the patch wears; empty where it stays
  * @param lines lyric lines or slides, in order
  */
-public record Section(TapeLabel name, int bars, String guide, int passes, boolean vamp, List<String> lines) {
+public record Section(
+        TapeLabel name,
+        int bars,
+        String guide,
+        int passes,
+        boolean vamp,
+        Optional<TapeLabel> sound,
+        List<String> lines) {
 
     /** The longest section, in bars. */
     public static final int MAX_BARS = 500;
@@ -36,7 +46,24 @@ public record Section(TapeLabel name, int bars, String guide, int passes, boolea
 
     /** A section that is played once, without words. */
     public Section(TapeLabel name, int bars) {
-        this(name, bars, "", 1, false, List.of());
+        this(name, bars, "", 1, false, Optional.empty(), List.of());
+    }
+
+    /** The section with another sound, by the tape of its patch. */
+    public Section withSound(TapeLabel other) {
+        return new Section(name, bars, guide, passes, vamp, Optional.of(other), lines);
+    }
+
+    /** The section with one more line. */
+    public Section withLine(String line) {
+        return new Section(
+                name,
+                bars,
+                guide,
+                passes,
+                vamp,
+                sound,
+                Stream.concat(lines.stream(), Stream.of(line)).toList());
     }
 
     /** What sort of section it is: all that are called "Refrain", "Refrain 2" or "Last refrain" are of one. */

@@ -58,6 +58,7 @@ public final class RigChange {
             passing.add(id);
         } else if (!old.settings().equals(now.settings())
                 || !old.learned().equals(now.learned())
+                || !old.table().equals(now.table())
                 || !old.memories().equals(now.memories())
                 || !old.handWork().equals(now.handWork())) {
             hearing.add(id);

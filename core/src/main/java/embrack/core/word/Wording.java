@@ -162,7 +162,16 @@ public final class Wording {
     private Phrase bank(SwitchAt at) {
         return rig.model(at.board()).board().isEmpty()
                 ? Phrase.of(OWN, "switches.bankless")
-                : Phrase.of(OWN, "switches").with("bank", bank(at.board(), at.bank()));
+                : Phrase.of(OWN, counts(at.board()) ? "switches.counting" : "switches")
+                        .with("bank", bank(at.board(), at.bank()));
+    }
+
+    /** Whether the banks of a board are where it stands as it counts. */
+    private boolean counts(DeviceId board) {
+        return rig.model(board)
+                .board()
+                .flatMap(shape -> shape.factory().counter())
+                .isPresent();
     }
 
     /** The number of a switch, behind its tape where it has one. */

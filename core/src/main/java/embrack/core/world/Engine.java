@@ -160,6 +160,20 @@ public final class Engine {
         return new Flow(pieces, rig, world.faults(), world.underWay());
     }
 
+    /**
+     * The switch that a foot is on: nobody turns a board that counts to a bank, so it is pressed where it stands, or
+     * let go where it is down.
+     */
+    public SwitchAt standing(World world, SwitchAt at) {
+        if (plan.board(at).factory().counter().isEmpty()) {
+            return at;
+        }
+        return world.heldSwitches().stream()
+                .filter(held -> held.inBank(at.bank()).equals(at))
+                .findFirst()
+                .orElseGet(() -> at.inBank(world.shownBank(at.board())));
+    }
+
     /** Turns a board to the bank of a switch. */
     private static World shown(World before, SwitchAt at) {
         return before.with(before.hands().showing(at.board(), at.bank()));
@@ -178,7 +192,15 @@ public final class Engine {
     private Outcome pressed(World before, CompiledSwitch what) {
         boolean alternates = what.mode() == SwitchMode.ALTERNATING;
         Moment side = alternates && before.isTurned(what.at()) ? Moment.AGAIN : Moment.PRESS;
-        return send(alternates ? before.turning(what.at()) : before, what.at(), side, what.heldBackMillis() * 1_000L);
+        Outcome sent =
+                send(alternates ? before.turning(what.at()) : before, what.at(), side, what.heldBackMillis() * 1_000L);
+        return new Outcome(counted(sent.after(), what.at()), sent.trace());
+    }
+
+    /** A board that counts goes on to its next position. */
+    private World counted(World before, SwitchAt at) {
+        int bank = plan.board(at).bankAfter(at.bank(), at.number());
+        return bank == at.bank() ? before : before.with(before.hands().showing(at.board(), bank));
     }
 
     private Outcome hold(World before, SwitchAt at) {

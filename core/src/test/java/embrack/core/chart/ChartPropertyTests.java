@@ -16,10 +16,12 @@ import embrack.core.midi.SystemMessage;
 import embrack.core.name.TapeLabel;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedMap;
+import java.util.SequencedSet;
 import java.util.Set;
 import java.util.stream.IntStream;
 import net.jqwik.api.Arbitraries;
@@ -57,7 +59,11 @@ class ChartPropertyTests {
         for (int i = 0; i < parts.size(); i++) {
             scales.put(parts.get(i), i % 2 == 0 ? new Scale(false, 0, 200, "") : new Scale(true, 0, 6 + i % 3, "dB"));
         }
-        var beside = new Beside(List.of(), Map.of(), meanings, scales, standing);
+        SequencedSet<PartId> editable = new LinkedHashSet<>();
+        rows.stream()
+                .filter(row -> row.verb().isExclusive() && rows.size() % 3 != 0)
+                .forEach(row -> editable.add(row.part().id()));
+        var beside = new Beside(List.of(), Map.of(), meanings, scales, editable, standing);
         String text = ChartWriter.write(conventions, rows, List.of(), beside);
         ChartReading reading = ChartReading.of(text);
         assertThat(reading.errors()).as(text).isEmpty();

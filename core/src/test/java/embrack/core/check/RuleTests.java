@@ -234,6 +234,7 @@ class RuleTests {
         assertThat(codes).isSorted().doesNotHaveDuplicates();
         assertThat(rules())
                 .extracting(row -> row.get()[0])
+                .filteredOn(code -> !code.toString().startsWith("order."))
                 .isEqualTo(List.<Object>copyOf(codes.stream()
                         .filter(code -> !code.startsWith("songs.") && !code.startsWith("order."))
                         .toList()));
@@ -273,6 +274,7 @@ class RuleTests {
                         "controls.shares-a-level",
                         "controls.stopped",
                         "gear.chart-contradicts-box",
+                        "order.walks-elsewhere",
                         "place.no-kill-switch",
                         "place.no-safe-switch",
                         "place.safe-incomplete",

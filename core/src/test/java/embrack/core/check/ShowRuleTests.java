@@ -89,7 +89,7 @@ class ShowRuleTests {
                         .filter(code -> code.startsWith("songs.") || code.startsWith("order."))
                         .collect(Collectors.toSet()))
                 .containsAll(tried().toList())
-                .hasSize(Math.toIntExact(tried().distinct().count()) + 2);
+                .hasSize(Math.toIntExact(tried().distinct().count()) + 3);
     }
 
     private static Stream<String> tried() {

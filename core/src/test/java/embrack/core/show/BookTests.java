@@ -48,7 +48,7 @@ class BookTests {
                                 List.of(new Section(new TapeLabel("A"), 1), new Section(new TapeLabel("a"), 1)))),
                 refused(
                         "A vamp is played 1 to 64 times, anything else once.",
-                        () -> new Section(new TapeLabel("A"), 4, "", 2, false, List.of())),
+                        () -> new Section(new TapeLabel("A"), 4, "", 2, false, Optional.empty(), List.of())),
                 refused(
                         "A cue is sent by the player or pressed by a foot, not both.",
                         () -> new Cue(

@@ -91,6 +91,7 @@ class SongTests {
                     random.nextBoolean() ? "go on, slowly" : "",
                     vamp ? 1 + random.nextInt(4) : 1,
                     vamp,
+                    random.nextInt(3) == 0 ? Optional.of(new TapeLabel("Sound " + i)) : Optional.empty(),
                     random.nextBoolean() ? List.of("one: two", "three") : List.of()));
         }
         Form form = new Form(RandomTempoMaps.of(random), sections);

@@ -13,6 +13,7 @@ import static embrack.files.json.Shapes.words;
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
+import embrack.core.gear.Counter;
 import embrack.core.gear.FactoryNumbers;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Gesture;
@@ -77,6 +78,17 @@ final class BoardLayout {
                 return g -> g.at(runs, () -> new Preset(g.get(name), g.get(runs)));
             });
 
+    private static final Layout<Object, Counter> COUNTER =
+            Layout.of("counter", "Two switches that step through programs from where the board stands.", t -> {
+                var down = t.needs("down", whole(1, 32), "the switch that goes a step back", Counter::down);
+                var up = t.needs("up", whole(1, 32), "the switch that goes a step on", Counter::up);
+                var first = t.needs("first", whole(0, 127), "the first program, as sent", Counter::first);
+                var last = t.needs("last", whole(0, 127), "the last program, as sent", Counter::last);
+                var round = t.or("round", truth(), false, "whether the first follows on the last", Counter::round);
+                return g ->
+                        g.at(last, () -> new Counter(g.get(down), g.get(up), g.get(first), g.get(last), g.get(round)));
+            });
+
     private static final Layout<Object, Map.Entry<MessageType, Integer>> MOST =
             Layout.of("most", "The most messages of a type in one press.", t -> {
                 var type = t.needs("type", word(FileWords.MESSAGE_TYPES), "the type", Map.Entry::getKey);
@@ -128,6 +140,11 @@ final class BoardLayout {
                         List.of(),
                         "programmings that it brings and that can be chosen",
                         b -> b.factory().presets());
+                var counter = t.may(
+                        "counter",
+                        one(COUNTER),
+                        "the switches that step through programs; its positions are the banks",
+                        b -> b.factory().counter());
                 var ofType = t.or(
                         "mostOfType",
                         list(MOST, MessageType.values().length),
@@ -176,7 +193,8 @@ final class BoardLayout {
                                 () -> new FactoryNumbers(
                                         Stream.concat(g.get(run).stream(), g.get(runs).stream())
                                                 .toList(),
-                                        g.get(presets))),
+                                        g.get(presets),
+                                        g.get(counter))),
                         g.get(channel),
                         g.get(running),
                         g.get(programs),

@@ -128,6 +128,13 @@ final class DeviceLayout {
                 return g -> Map.entry(g.get(output), new Feed(g.get(sounds), g.get(to)));
             });
 
+    private static final Layout<Object, Map.Entry<Integer, PartId>> PROGRAM =
+            Layout.of("program", "What a program of an edited table chooses.", t -> {
+                var program = t.needs("program", whole(0, 127), "as sent", Map.Entry::getKey);
+                var part = t.needs("part", Texts.PART, "what it chooses", Map.Entry::getValue);
+                return g -> Map.entry(g.get(program), g.get(part));
+            });
+
     private static final Layout<Object, Map.Entry<LearnableId, Learned>> LEARNED =
             Layout.of("learned", "The message that a device has been given for something that it learns.", t -> {
                 var verb = t.needs(
@@ -256,6 +263,12 @@ final class DeviceLayout {
                         List.of(),
                         "the messages that it has been given for what it learns",
                         d -> List.copyOf(d.learned().entrySet()));
+                var table = t.or(
+                        "table",
+                        list(PROGRAM, 128),
+                        List.of(),
+                        "programs of its table that were edited",
+                        d -> List.copyOf(d.table().entrySet()));
                 var first = t.may(
                         "memoriesUsed",
                         whole(0, 1_000),
@@ -304,6 +317,7 @@ final class DeviceLayout {
                                                         .orElseGet(() -> new MemoryUse(
                                                                 new TreeSet<>(g.get(inShow)),
                                                                 new TreeSet<>(g.get(taken))))),
+                                        sorted(g.get(table)),
                                         g.at(
                                                 atDoors,
                                                 () -> new HandWork(g.get(atDoors), new TreeSet<>(g.get(worked))))),

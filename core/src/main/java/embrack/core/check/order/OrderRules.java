@@ -15,7 +15,8 @@ public final class OrderRules {
             new PadShort(),
             new Doubled(),
             new HardBetweenPads(),
-            new NobodyGoes());
+            new NobodyGoes(),
+            new WalksElsewhere());
 
     private OrderRules() {}
 }

@@ -1,6 +1,8 @@
 package embrack.core.check.switches;
 
+import embrack.core.chart.Chart;
 import embrack.core.chart.LearnableId;
+import embrack.core.chart.PartId;
 import embrack.core.check.remedy.OtherHardware;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
@@ -11,6 +13,8 @@ import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.compile.Obstacle;
 import embrack.core.edit.NumberEdit;
+import embrack.core.edit.WalkEdit;
+import embrack.core.midi.MessageType;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
@@ -46,6 +50,20 @@ final class SendsItsOwn implements Rule {
                 .map(edit -> new Remedy("learn", edit));
     }
 
+    /** A program that a switch sends can be made to choose what is wanted, where the table can be edited. */
+    private static Optional<Remedy> writeIt(Plan plan, Stopped<Obstacle.SendsItsOwn> stopped) {
+        DeviceId device = stopped.step().step().device();
+        PartId part = stopped.step().step().action().part();
+        Chart chart = plan.rig().chart(device);
+        return stopped.obstacle().type() == MessageType.PROGRAM_CHANGE
+                        && chart.table().containsKey(stopped.obstacle().number())
+                        && chart.beside().editable().contains(part)
+                ? Optional.of(new Remedy(
+                        "write",
+                        new WalkEdit.ChooseProgram(device, stopped.obstacle().number(), part)))
+                : Optional.empty();
+    }
+
     private static Phrase sent(Stopped<Obstacle.SendsItsOwn> stopped) {
         return Phrase.of("core/check/switches", "sends-its-own.sent")
                 .with("switch", stopped.at().words())
@@ -61,6 +79,7 @@ final class SendsItsOwn implements Rule {
                 .with("board", board)
                 .with("sent", sent)
                 .mend(learnIt(plan, stopped.getFirst()))
+                .mend(writeIt(plan, stopped.getFirst()))
                 .mend(OtherHardware.instead(plan, board))
                 .made();
     }

@@ -23,6 +23,7 @@ public final class SwitchRules {
             new HeldBack(),
             new NotOnThisBoard(),
             new BoardsFight(),
+            new CountsFromItsOwn(),
             new ReservedNumber(),
             new KeptBack(),
             new NothingLearned(),

@@ -64,6 +64,17 @@ final class FloorBoards {
             power: batteries, 10 mA
             """, "");
 
+    private static final Model PROGRAM_STEPPER =
+            Shipped.model("program-up-down-board", "Program up/down board", FLOOR_BOARD, """
+            # Two switches: one a program back, one a program on, from where the board itself stands.
+            port MIDI OUT: 5-pin out
+            switches: 2 in rows of 2, send pc, 1 a press
+            counter: 1 down, 2 up, pc 0..127
+            send channel: one for the box
+            setting MIDI send channel: 1..16, factory 1
+            power: batteries, 10 mA
+            """, "");
+
     private static final Model EIGHT_SWITCH_BOARD = Shipped.model(
             "eight-switch-long-press-board", "Eight-switch board with long presses", FLOOR_BOARD, """
             port MIDI OUT: 5-pin out
@@ -118,6 +129,7 @@ final class FloorBoards {
             FOUR_SWITCH_PROGRAM_BOARD,
             TWO_SWITCH_BOARD,
             UP_DOWN_BOARD,
+            PROGRAM_STEPPER,
             EIGHT_SWITCH_BOARD,
             TEN_SWITCH_BOARD,
             FACTORY_RUN_BOARD);

@@ -57,6 +57,7 @@ final class Receivers {
             programs from 1
             banks of 8
             select Patch 1..128: pc 1..128
+            table can be edited: Patch 1..128
             on Loop 1..8: cc 80..87 over 63
             off Loop 1..8: cc 80..87 under 64
             on Tuner: cc 88 over 63

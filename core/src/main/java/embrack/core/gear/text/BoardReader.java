@@ -2,6 +2,7 @@ package embrack.core.gear.text;
 
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
+import embrack.core.gear.Counter;
 import embrack.core.gear.FactoryNumbers;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Gesture;
@@ -35,6 +36,7 @@ final class BoardReader {
             "gestures",
             "modes",
             "factory run",
+            "counter",
             "preset",
             "send channel",
             "programs from",
@@ -52,6 +54,7 @@ final class BoardReader {
     private SortedSet<Gesture> gestures = new TreeSet<>(EnumSet.of(Gesture.PRESS));
     private SortedSet<SwitchMode> modes = new TreeSet<>(EnumSet.of(SwitchMode.ONE_SHOT));
     private List<FactoryRun> fixed = List.of();
+    private Optional<Counter> counter = Optional.empty();
     private final List<Preset> presets = new ArrayList<>();
     private SendChannel sendChannel = SendChannel.EACH_MESSAGE;
     private RunningStatus runningStatus = RunningStatus.NOT_USED;
@@ -81,13 +84,13 @@ final class BoardReader {
         return Optional.of(new Board(
                 switches,
                 columns,
-                banks,
+                counter.map(steps -> steps.shown(programs)).orElse(banks),
                 bankChange,
                 sends,
                 limit,
                 gestures,
                 modes,
-                new FactoryNumbers(fixed, presets),
+                new FactoryNumbers(fixed, presets, counter),
                 sendChannel,
                 runningStatus,
                 programs,
@@ -125,6 +128,7 @@ final class BoardReader {
                         SwitchMode.values(),
                         SwitchMode::words,
                         "Known modes: momentary, alternating, one-shot.");
+            case "counter" -> counter = Optional.of(counter(cursor));
             case "factory run" -> fixed = Pieces.factoryRuns(cursor);
             case "send channel" ->
                 sendChannel = Pieces.oneOf(
@@ -208,6 +212,30 @@ final class BoardReader {
             }
             bankChange = Pieces.bankChange(cursor);
         }
+    }
+
+    private static Counter counter(Cursor cursor) {
+        String how = "Write such as \"counter: 1 down, 2 up, pc 0..127\", with \", goes round\" where it does.";
+        int column = cursor.column();
+        int down = behindNumber(cursor, "down", how);
+        int up = behindNumber(cursor, "up", how);
+        if (!cursor.accept("pc")) {
+            throw cursor.fault(how);
+        }
+        int[] ends = Pieces.range(cursor);
+        boolean round = cursor.accept(",");
+        if (round && !cursor.accept("goes round")) {
+            throw cursor.fault(how);
+        }
+        return Pieces.fit(column, () -> new Counter(down, up, ends[0], ends[1], round));
+    }
+
+    private static int behindNumber(Cursor cursor, String word, String how) {
+        int number = Pieces.number(cursor, 1, 32);
+        if (!cursor.accept(word) || !cursor.accept(",")) {
+            throw cursor.fault(how);
+        }
+        return number;
     }
 
     private static Preset preset(Cursor cursor) {

@@ -4,6 +4,7 @@ import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
 import embrack.core.gear.Condition;
 import embrack.core.gear.ControlGroup;
+import embrack.core.gear.Counter;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Memory;
 import embrack.core.gear.Port;
@@ -96,10 +97,7 @@ public final class BoxWriter {
     private void board(Board board) {
         lines.add("switches: %d in rows of %d, %s, %s"
                 .formatted(board.switches(), board.columns(), sends(board.sends()), limit(board.limit())));
-        lines.add("banks: " + board.banks().stream().map(TapeLabel::text).collect(Collectors.joining(", "))
-                + (board.bankChange() == BankChange.ASSIGNMENTS
-                        ? ""
-                        : "; a bank changes " + board.bankChange().words()));
+        board.factory().counter().ifPresentOrElse(steps -> lines.add(counter(steps)), () -> lines.add(banks(board)));
         lines.add("gestures: " + board.gestures().stream().map(g -> g.words()).collect(Collectors.joining(", ")));
         lines.add("modes: " + board.modes().stream().map(m -> m.words()).collect(Collectors.joining(", ")));
         if (!board.factory().fixed().isEmpty()) {
@@ -127,6 +125,18 @@ public final class BoxWriter {
         if (board.labelCharacters() > 0) {
             lines.add("names: %d characters".formatted(board.labelCharacters()));
         }
+    }
+
+    private static String banks(Board board) {
+        return "banks: " + board.banks().stream().map(TapeLabel::text).collect(Collectors.joining(", "))
+                + (board.bankChange() == BankChange.ASSIGNMENTS
+                        ? ""
+                        : "; a bank changes " + board.bankChange().words());
+    }
+
+    private static String counter(Counter steps) {
+        return "counter: %d down, %d up, pc %d..%d%s"
+                .formatted(steps.down(), steps.up(), steps.first(), steps.last(), steps.round() ? ", goes round" : "");
     }
 
     private static String run(FactoryRun run) {

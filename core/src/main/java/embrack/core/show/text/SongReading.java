@@ -25,15 +25,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * Reads how a song goes, line by line:
- *
- * <pre>
- * tempo 92                     from here on; "tempo 92 to 76 over 8 bars" glides, "tempo 92 gliding" up to the next
- * tempo metre 7/8                    from here on Verse 1: 16 bars, "low"      a section, with what the guide says
- * words: Lamps on the sill   a line or slide of it   at 9 3: tempo 96           a change inside it, counted from its
- * first bar Vamp: 4 bars, vamp 3 times   goes round until it is let go, three times as a rule stem Drums: percussion,
- * played by Drums
- * </pre>
+ * Reads how a song goes, line by line, in the language of docs/formats.md: tempos and metres hold from where they
+ * stand, sections follow one another, and words, sounds and changes inside a section stand below it.
  *
  * @param form what the lines say; empty when any cannot be read
  * @param problems sorted by line
@@ -106,6 +99,8 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
                     metres.add(new MetreChange(nextBar, said(cursor, Metre::parse)));
                 } else if (cursor.accept("words:")) {
                     words(cursor);
+                } else if (!sections.isEmpty() && cursor.accept("sound:")) {
+                    sound(cursor);
                 } else if (cursor.accept("at")) {
                     inside(cursor, number);
                 } else if (cursor.accept("stem")) {
@@ -162,19 +157,24 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
         }
 
         private static Section made(int column, TapeLabel name, int bars, String guide, int passes, boolean vamp) {
-            return fit(column, () -> new Section(name, bars, guide, passes, vamp, List.of()));
+            return fit(column, () -> new Section(name, bars, guide, passes, vamp, Optional.empty(), List.of()));
         }
 
         private void words(Cursor cursor) {
             if (sections.isEmpty()) {
                 throw cursor.fault("Words stand below the section that they belong to.");
             }
-            Section last = sections.getLast();
-            List<String> more = new ArrayList<>(last.lines());
-            more.add(cursor.rest());
-            sections.set(
-                    sections.size() - 1,
-                    new Section(last.name(), last.bars(), last.guide(), last.passes(), last.vamp(), more));
+            sections.set(sections.size() - 1, sections.getLast().withLine(cursor.rest()));
+        }
+
+        private void sound(Cursor cursor) {
+            int column = cursor.column();
+            TapeLabel sound = fit(column, () -> TapeLabel.parse(cursor.rest()));
+            if (sections.getLast().sound().isPresent()) {
+                throw cursor.fault("%s has its sound already. A section with two of them is two sections."
+                        .formatted(sections.getLast().name()));
+            }
+            sections.set(sections.size() - 1, sections.getLast().withSound(sound));
         }
 
         private void inside(Cursor cursor, int number) {

@@ -25,6 +25,7 @@ public final class SongText {
             int last = i + 1 == form.sections().size() ? Integer.MAX_VALUE : form.lastBar(i);
             changes(form.tempoMap(), first, first, 0).forEach(lines::add);
             lines.add(section(form.sections().get(i)));
+            form.sections().get(i).sound().ifPresent(sound -> lines.add("  sound: " + sound));
             form.sections().get(i).lines().forEach(line -> lines.add("  words: " + line));
             changes(form.tempoMap(), first, last, 1).forEach(lines::add);
         }

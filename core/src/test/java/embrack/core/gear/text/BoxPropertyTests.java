@@ -9,6 +9,7 @@ import embrack.core.gear.Condition;
 import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
+import embrack.core.gear.Counter;
 import embrack.core.gear.Direction;
 import embrack.core.gear.FactoryNumbers;
 import embrack.core.gear.FactoryRun;
@@ -189,8 +190,12 @@ class BoxPropertyTests {
                 .as((s, names, sends, tells, modes, factory, how) -> new Board(
                         s[0],
                         s[1],
-                        names,
-                        (BankChange) how.get(0),
+                        counter(s[0], factory, (Integer) how.get(5))
+                                .map(counter -> counter.shown((ProgramCounting) how.get(3)))
+                                .orElse(names),
+                        counter(s[0], factory, (Integer) how.get(5)).isPresent()
+                                ? BankChange.ASSIGNMENTS
+                                : (BankChange) how.get(0),
                         sends,
                         new PressLimit(s[2], limits(s[2], sends)),
                         tells,
@@ -200,7 +205,8 @@ class BoxPropertyTests {
                                 factory.size() < 2
                                         ? List.of()
                                         : List.of(new Preset(
-                                                new TapeLabel("Preset 1"), atLeastOne(s[0], factory.getLast())))),
+                                                new TapeLabel("Preset 1"), atLeastOne(s[0], factory.getLast()))),
+                                counter(s[0], factory, (Integer) how.get(5))),
                         (SendChannel) how.get(1),
                         (RunningStatus) how.get(2),
                         (ProgramCounting) how.get(3),
@@ -227,6 +233,13 @@ class BoxPropertyTests {
                                         IntStream.rangeClosed(first + 1, switches)
                                                 .boxed()
                                                 .toList())));
+    }
+
+    /** On a board of two switches or more that send nothing else: one of many sizes. */
+    private static Optional<Counter> counter(int switches, List<List<FactoryRun>> factory, int seed) {
+        return switches < 2 || !factory.isEmpty() || seed % 3 == 0
+                ? Optional.empty()
+                : Optional.of(new Counter(switches, 1, seed % 100, seed % 100 + 1 + seed % 27, seed % 2 == 0));
     }
 
     /** What of the runs is on the first so many switches. */

@@ -1,0 +1,181 @@
+package embrack.core.offer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import embrack.core.Sketch;
+import embrack.core.WalkRig;
+import embrack.core.chart.PartId;
+import embrack.core.check.Report;
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Remedy;
+import embrack.core.check.rule.Told;
+import embrack.core.edit.OrderEdit;
+import embrack.core.edit.SongEdit;
+import embrack.core.edit.WalkEdit;
+import embrack.core.gear.Counter;
+import embrack.core.midi.Message;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.sheet.Section;
+import embrack.core.sheet.Sheets;
+import embrack.core.show.ShowId;
+import embrack.core.show.SongId;
+import embrack.core.sim.Verdict;
+import embrack.core.switches.SwitchAt;
+import embrack.core.world.Engine;
+import embrack.core.world.Event;
+import embrack.core.world.Happened;
+import embrack.core.world.Places;
+import embrack.core.world.World;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Boards that step through programs from where they stand, and the tables that they walk through. */
+class WalkTests {
+
+    private static final DeviceId BOARD = WalkRig.BOARD;
+    private static final DeviceId SOUNDS = WalkRig.SOUNDS;
+
+    @Test
+    void theTableIsWrittenSoThatUpIsAlwaysTheNextSound() {
+        Plan plan = WalkRig.walked().plan();
+        assertThat(plan.rig().device(SOUNDS).table().toString())
+                .isEqualTo("{0=patch-12, 1=patch-90, 2=patch-12, 3=patch-3, 4=patch-3}");
+        Report report = Report.of(plan);
+        assertThat(report.proofs()).hasSize(9).allMatch(proof -> proof.verdict() == Verdict.EXACT);
+        assertThat(codes(plan)).isEmpty();
+        assertThat(lines(plan, "Sounds"))
+                .containsSequence("Program 1: Patch 12 (Bells)", "Program 2: Patch 90 (Strings)");
+        assertThat(lines(plan, "Stepper"))
+                .containsSequence("1: Patch 12 (Bells), for Ebb, Verse 1", "2: Patch 90 (Strings), for Ebb, Refrain")
+                .contains("4: Patch 3, for Flood, Refrain", "5: Patch 3");
+    }
+
+    @Test
+    void anotherOrderIsToldAndWalkedAnew() {
+        Plan plan = WalkRig.rig()
+                .edit(new OrderEdit.AddShow("Tonight"))
+                .edit(new OrderEdit.AddSongTo(new ShowId("tonight"), "ebb"))
+                .edit(new WalkEdit.WalkTheShow(BOARD, SOUNDS))
+                .plan();
+        assertThat(codes(plan)).doesNotContain("order.walks-elsewhere");
+        Plan other = new SongEdit.TellForm(
+                        new SongId("ebb"), "Verse 1: 8 bars\n  sound: Strings\nRefrain: 8 bars\n  sound: Bells\n")
+                .apply(plan);
+        Finding found = finding(other, "order.walks-elsewhere");
+        assertThat(Told.of(found, other).what())
+                .isEqualTo("Position 1 of Stepper should bring Strings for Ebb, Verse 1; it brings Bells.");
+        Remedy remedy = Report.of(other).healing().best(found).orElseThrow();
+        assertThat(codes(remedy.edit().apply(other))).doesNotContain("order.walks-elsewhere");
+    }
+
+    @Test
+    void aProgramThatASwitchSendsIsEditedWhereTheTableLetsIt() {
+        Plan plan = WalkRig.rig().step("stepper/3 2: sounds select:patch-90").plan();
+        Finding found = finding(plan, "switches.sends-its-own");
+        Remedy remedy = Report.of(plan).healing().best(found).orElseThrow();
+        assertThat(remedy.edit()).isEqualTo(new WalkEdit.ChooseProgram(SOUNDS, 3, new PartId("patch-90")));
+        assertThat(Report.of(remedy.edit().apply(plan)).proofs()).allMatch(proof -> proof.verdict() == Verdict.EXACT);
+    }
+
+    @Test
+    void whatAnotherBoardChoosesIsNotWhereTheStepperStands() {
+        Plan plan = Sketch.on(WalkRig.walked().plan())
+                .step("other-board 1: sounds select:patch-40")
+                .plan();
+        assertThat(Told.of(finding(plan, "switches.counts-from-its-own"), plan).what())
+                .isEqualTo(
+                        "Stepper steps through sounds of Sounds, and Other board, bank A, switch 1 chooses some too.");
+        assertThat(Report.of(plan).proofs()).allMatch(proof -> proof.verdict() == Verdict.EXACT);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            Horns          | Nothing on Sounds is called "Horns".
+            Patch 1        | ok
+            patch 1, BELLS | ok
+            """)
+    void soundsAreTyped(String sounds, String words) {
+        var edit = new WalkEdit.WalkSounds(BOARD, SOUNDS, sounds.replace(", ", "\n"));
+        if (words.equals("ok")) {
+            assertThat(Report.of(edit.apply(WalkRig.rig().plan())).proofs())
+                    .isNotEmpty()
+                    .allMatch(proof -> proof.verdict() == Verdict.EXACT);
+        } else {
+            assertThatThrownBy(() -> edit.apply(WalkRig.rig().plan())).hasMessageStartingWith(words);
+        }
+    }
+
+    /** Against counting on one's fingers: a number goes up and down, stops at its ends or goes round. */
+    @Test
+    void aCounterCountsAsPeopleDo() {
+        Random random = new Random(7);
+        for (int n = 0; n < 300; n++) {
+            int first = random.nextInt(120);
+            Counter counter = new Counter(1, 2, first, first + 1 + random.nextInt(127 - first), random.nextBoolean());
+            int stands = first;
+            int position = 1;
+            for (int press = 0; press < 40; press++) {
+                int number = 1 + random.nextInt(2);
+                stands += number == 2 ? 1 : -1;
+                if (stands > counter.last()) {
+                    stands = counter.round() ? first : counter.last();
+                } else if (stands < first) {
+                    stands = counter.round() ? counter.last() : first;
+                }
+                assertThat(counter.message(position, number).orElseThrow().number())
+                        .isEqualTo(stands);
+                position = counter.after(position, number);
+                assertThat(counter.program(position)).isEqualTo(stands);
+                int to = 1 + random.nextInt(counter.positions());
+                int presses = counter.presses(position, to);
+                int walked = position;
+                for (int i = 0; i < Math.abs(presses); i++) {
+                    walked = counter.after(walked, presses > 0 ? 2 : 1);
+                }
+                assertThat(walked).isEqualTo(to);
+            }
+        }
+    }
+
+    @Test
+    void aPressInTheWorldGoesOnFromWhereTheBoardStands() {
+        Plan plan = WalkRig.walked().plan();
+        var engine = new Engine(plan);
+        World world = World.poweredOn(new Places(plan.rig()));
+        for (int expected : new int[] {1, 2, 3}) {
+            SwitchAt up = new SwitchAt(BOARD, world.shownBank(BOARD), 2);
+            var outcome = engine.settled(world, new Event.Press(up));
+            assertThat(outcome.trace().stream()
+                            .filter(Happened.Arrived.class::isInstance)
+                            .map(Happened.Arrived.class::cast)
+                            .filter(arrived -> arrived.socket().device().equals(SOUNDS))
+                            .map(arrived -> ((Message.ProgramChange) arrived.message()).program()))
+                    .containsExactly(expected);
+            world = engine.settled(outcome.after(), new Event.Release(up)).after();
+        }
+    }
+
+    private static Finding finding(Plan plan, String code) {
+        return Report.of(plan).findings().stream()
+                .filter(f -> f.code().equals(code))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static List<String> codes(Plan plan) {
+        return Report.of(plan).findings().stream().map(Finding::code).toList();
+    }
+
+    private static List<String> lines(Plan plan, String sheet) {
+        return Sheets.of(Report.of(plan)).stream()
+                .filter(s -> s.title().equals(sheet))
+                .flatMap(s -> s.lines())
+                .map(Section.Line::words)
+                .toList();
+    }
+}
