@@ -19,6 +19,7 @@ import embrack.core.chart.PartId;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.HandEdit;
 import embrack.core.edit.Refused;
+import embrack.core.edit.WalkEdit;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
@@ -139,6 +140,18 @@ class GearController {
             @PathVariable PartId part,
             @RequestParam(defaultValue = "") String name) {
         rigs.edit(id, hand, new GearEdit.LabelPart(device, part, name));
+        return toBox(id, device);
+    }
+
+    /** A program of the table of this box chooses something else. */
+    @PostMapping("/{device}/table")
+    String chooseProgram(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String program,
+            @RequestParam(defaultValue = "") String choice) {
+        rigs.edit(id, hand, new WalkEdit.ChooseProgram(device, program, choice));
         return toBox(id, device);
     }
 

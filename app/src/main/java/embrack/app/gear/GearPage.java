@@ -1,5 +1,6 @@
 package embrack.app.gear;
 
+import embrack.core.chart.Chart;
 import embrack.core.chart.Part;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Facts;
@@ -51,10 +52,20 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
             List<SettingField> inMemory,
             List<Family> families,
             List<ModelChoice> hardware,
+            Optional<Table> table,
             Hands hands) {}
 
     /** What people do at it with their hands, and what they could. */
     record Hands(List<Named> atDoors, List<String> states, List<Named> worked, List<String> parts) {}
+
+    /**
+     * Its program table, where it can be edited.
+     *
+     * @param edited by the program as the box counts
+     * @param range "programs 1 to 128"
+     * @param choices what a program can choose
+     */
+    record Table(List<Named> edited, String range, List<String> choices) {}
 
     /** Something with its name. */
     record Named(String key, String words) {}
@@ -123,7 +134,31 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
                         .filter(m -> m.kind() == model.kind())
                         .map(m -> choice(m, m.id().equals(model.id())))
                         .toList(),
+                table(rig, device),
                 hands(rig, device));
+    }
+
+    private static Optional<Table> table(Rig rig, Device device) {
+        Chart chart = rig.chart(device.id());
+        int first = chart.conventions().shownPrograms().first();
+        return chart.isTableEditable()
+                ? Optional.of(new Table(
+                        device.table().entrySet().stream()
+                                .map(entry -> new Named(
+                                        String.valueOf(entry.getKey() + first),
+                                        "Program %d: %s"
+                                                .formatted(
+                                                        entry.getKey() + first,
+                                                        rig.partName(device.id(), entry.getValue()))))
+                                .toList(),
+                        "%d to %d"
+                                .formatted(
+                                        chart.table().firstKey() + first,
+                                        chart.table().lastKey() + first),
+                        chart.beside().editable().stream()
+                                .map(part -> rig.partName(device.id(), part).text())
+                                .toList()))
+                : Optional.empty();
     }
 
     private static Hands hands(Rig rig, Device device) {

@@ -70,29 +70,60 @@ public sealed interface WalkEdit extends Edit {
         }
     }
 
-    /** Has a program of a table that can be edited choose something; {@code program} as sent, 0 to 127. */
-    record ChooseProgram(DeviceId device, int program, PartId part) implements WalkEdit {
+    /**
+     * Has a program of a table that can be edited choose something; both as typed.
+     *
+     * @param program as the box counts
+     * @param choice by its tape or as it is called on the box; nothing for what the box came with
+     */
+    record ChooseProgram(DeviceId device, String program, String choice) implements WalkEdit {
         @Override
         public Plan apply(Plan plan) {
             Typed.device("program", plan, device);
+            Chart chart = plan.rig().chart(device);
+            int first = chart.conventions().shownPrograms().first();
+            int sent = Typed.number("program", program) - first;
+            if (!chart.table().containsKey(sent)) {
+                throw new Refused(
+                        "program",
+                        chart.table().isEmpty()
+                                ? Say.of("no.no-table")
+                                        .with("device", plan.rig().name(device))
+                                : Say.of("no.not-in-table")
+                                        .with("device", plan.rig().name(device))
+                                        .with("from", chart.table().firstKey() + first)
+                                        .with("to", chart.table().lastKey() + first));
+            }
             SortedMap<Integer, PartId> table =
                     new TreeMap<>(plan.rig().device(device).table());
-            table.put(program, part);
-            return tabled("program", plan, device, table).settled();
+            if (choice.isBlank()) {
+                table.remove(sent);
+            } else {
+                table.put(sent, known("choice", plan, device, Typed.label("choice", choice)));
+            }
+            return tabled("choice", plan, device, table).settled();
         }
 
         @Override
         public Phrase summary(Plan before) {
-            return Say.of("choose-program")
-                    .with("device", before.rig().name(device))
-                    .with("program", shown(before, device, program))
-                    .with("part", before.rig().partName(device, part));
+            return choice.isBlank()
+                    ? Say.of("choose-program.b")
+                            .with("device", before.rig().name(device))
+                            .with("program", program.strip())
+                    : Say.of("choose-program.a")
+                            .with("device", before.rig().name(device))
+                            .with("program", program.strip())
+                            .with("part", choice.strip());
         }
     }
 
-    private static String shown(Plan plan, DeviceId device, int program) {
-        return String.valueOf(
-                plan.rig().chart(device).conventions().shownPrograms().first() + program);
+    private static PartId known(String field, Plan plan, DeviceId device, TapeLabel sound) {
+        return Walk.part(plan, device, sound)
+                .orElseThrow(() -> new Refused(
+                        field,
+                        Say.of("no.no-such-sound")
+                                .with("receiver", plan.rig().name(device))
+                                .with("sound", sound)));
     }
 
     private static Plan tabled(String field, Plan plan, DeviceId device, SortedMap<Integer, PartId> table) {
@@ -119,12 +150,7 @@ public sealed interface WalkEdit extends Edit {
         }
         List<PartId> parts = new ArrayList<>();
         for (TapeLabel sound : sounds) {
-            parts.add(Walk.part(plan, receiver, sound)
-                    .orElseThrow(() -> new Refused(
-                            "sounds",
-                            Say.of("no.no-such-sound")
-                                    .with("receiver", plan.rig().name(receiver))
-                                    .with("sound", sound))));
+            parts.add(known("sounds", plan, receiver, sound));
         }
         Plan written = plan.rig().chart(receiver).isTableEditable() ? written(plan, receiver, counter, parts) : plan;
         return stepped(written, board, receiver, counter, parts).settled();

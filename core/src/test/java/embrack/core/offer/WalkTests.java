@@ -78,7 +78,7 @@ class WalkTests {
         Plan plan = WalkRig.rig().step("stepper/3 2: sounds select:patch-90").plan();
         Finding found = finding(plan, "switches.sends-its-own");
         Remedy remedy = Report.of(plan).healing().best(found).orElseThrow();
-        assertThat(remedy.edit()).isEqualTo(new WalkEdit.ChooseProgram(SOUNDS, 3, new PartId("patch-90")));
+        assertThat(remedy.edit()).isEqualTo(new WalkEdit.ChooseProgram(SOUNDS, "4", "Strings"));
         assertThat(Report.of(remedy.edit().apply(plan)).proofs()).allMatch(proof -> proof.verdict() == Verdict.EXACT);
     }
 
@@ -158,6 +158,25 @@ class WalkTests {
                     .containsExactly(expected);
             world = engine.settled(outcome.after(), new Event.Release(up)).after();
         }
+    }
+
+    @Test
+    void programsOfATableAreTypedAsTheBoxCounts() {
+        Plan plan = WalkRig.rig()
+                .edit(new WalkEdit.ChooseProgram(SOUNDS, "5", "bells"))
+                .plan();
+        assertThat(plan.rig().device(SOUNDS).table().toString()).isEqualTo("{4=patch-12}");
+        assertThat(plan.rig().chart(SOUNDS).table()).containsEntry(11, new PartId("patch-12"));
+        assertThat(new WalkEdit.ChooseProgram(SOUNDS, "5", "")
+                        .apply(plan)
+                        .rig()
+                        .device(SOUNDS)
+                        .table())
+                .isEmpty();
+        assertThatThrownBy(() -> new WalkEdit.ChooseProgram(SOUNDS, "129", "Bells").apply(plan))
+                .hasMessage("Sounds has programs 1 to 128 in its table.");
+        assertThatThrownBy(() -> new WalkEdit.ChooseProgram(BOARD, "1", "Bells").apply(plan))
+                .hasMessage("The program table of Stepper cannot be edited.");
     }
 
     private static Finding finding(Plan plan, String code) {

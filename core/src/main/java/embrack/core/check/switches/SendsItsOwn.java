@@ -60,7 +60,11 @@ final class SendsItsOwn implements Rule {
                         && chart.beside().editable().contains(part)
                 ? Optional.of(new Remedy(
                         "write",
-                        new WalkEdit.ChooseProgram(device, stopped.obstacle().number(), part)))
+                        new WalkEdit.ChooseProgram(
+                                device,
+                                String.valueOf(stopped.obstacle().number()
+                                        + chart.conventions().shownPrograms().first()),
+                                plan.rig().partName(device, part).text())))
                 : Optional.empty();
     }
 
