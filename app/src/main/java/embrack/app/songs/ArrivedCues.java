@@ -6,6 +6,7 @@ import embrack.core.show.Cue;
 import embrack.core.show.CueMerge;
 import embrack.core.show.CueMerge.How;
 import embrack.core.show.Song;
+import embrack.files.songs.PlayerText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -14,13 +15,15 @@ import java.util.stream.Stream;
  * Cues that were read from a list and are not kept yet.
  *
  * @param mark by which they are found when they are kept
+ * @param remarks what was left out and moved as they were read
  * @param choices how they can be taken
  */
-record ArrivedCues(String mark, List<Choice> choices) {
+record ArrivedCues(String mark, List<String> remarks, List<Choice> choices) {
 
     private static final int MOST_LINES = 12;
 
     ArrivedCues {
+        remarks = List.copyOf(remarks);
         choices = List.copyOf(choices);
     }
 
@@ -32,12 +35,22 @@ record ArrivedCues(String mark, List<Choice> choices) {
      */
     record Choice(How how, String button, List<String> lines) {}
 
+    /** Those of a list with numbers of its own. */
     static ArrivedCues of(String mark, Plan plan, Song song, List<Cue> cues) {
+        return of(mark, plan, song, cues, List.of(), List.of(How.values()));
+    }
+
+    /** Those that were pasted from the player: all that it has. */
+    static ArrivedCues of(String mark, Plan plan, Song song, PlayerText.Pasted pasted) {
+        return of(mark, plan, song, pasted.cues(), firstOf(pasted.remarks()), List.of(How.REPLACE, How.UPDATE));
+    }
+
+    private static ArrivedCues of(
+            String mark, Plan plan, Song song, List<Cue> cues, List<String> remarks, List<How> ways) {
         return new ArrivedCues(
                 mark,
-                Stream.of(How.values())
-                        .map(how -> choice(plan, song, cues, how))
-                        .toList());
+                remarks,
+                ways.stream().map(how -> choice(plan, song, cues, how)).toList());
     }
 
     private static Choice choice(Plan plan, Song song, List<Cue> cues, How how) {
@@ -48,12 +61,18 @@ record ArrivedCues(String mark, List<Choice> choices) {
                         "%s, now: %s".formatted(words(plan, song, each.before()), words(plan, song, each.after()))));
         merge.added().forEach(cue -> lines.add("New: " + words(plan, song, cue)));
         merge.gone().forEach(cue -> lines.add("Goes: " + words(plan, song, cue)));
+        return new Choice(how, button(merge, how), firstOf(lines));
+    }
+
+    /** As many lines as a page has room for, and how many more there are. */
+    private static List<String> firstOf(List<String> lines) {
         int more = lines.size() - MOST_LINES;
-        List<String> shown = more <= 1 ? lines : new ArrayList<>(lines.subList(0, MOST_LINES));
-        if (more > 1) {
-            shown.add("and %d more".formatted(more));
+        if (more <= 1) {
+            return lines;
         }
-        return new Choice(how, button(merge, how), shown);
+        List<String> shown = new ArrayList<>(lines.subList(0, MOST_LINES));
+        shown.add("and %d more".formatted(more));
+        return shown;
     }
 
     private static String button(CueMerge merge, How how) {

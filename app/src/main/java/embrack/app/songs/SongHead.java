@@ -4,16 +4,19 @@ import embrack.core.check.Report;
 import embrack.core.music.Clock;
 import embrack.core.plan.Plan;
 import embrack.core.show.Song;
+import embrack.files.songs.PlayerText;
 import java.util.List;
 import java.util.Locale;
 
 /**
  * What stands above all pages of a song.
  *
+ * @param isText whether its player takes and gives timed messages as text
  * @param before and {@code after} the songs beside it in the book, empty at its ends
  * @param facts tempo, metre, length, who sends
  */
-record SongHead(String path, int place, String title, String key, String facts, String before, String after) {
+record SongHead(
+        String path, int place, String title, String key, String facts, boolean isText, String before, String after) {
 
     static SongHead of(Report report, Song song, String rig) {
         Plan plan = report.plan();
@@ -37,6 +40,7 @@ record SongHead(String path, int place, String title, String key, String facts, 
                 song.title().text(),
                 SongsPage.key(song),
                 facts,
+                PlayerText.lineOf(plan, song).isPresent(),
                 at > 0 ? "%s/songs/%s".formatted(rig, all.get(at - 1).id()) : "",
                 at + 1 < all.size()
                         ? "%s/songs/%s".formatted(rig, all.get(at + 1).id())

@@ -11,9 +11,11 @@ import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
 import embrack.core.edit.Refused;
+import embrack.core.gear.CueLine;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.files.midi.NoteOffs;
+import embrack.files.songs.PlayerText;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -74,6 +76,23 @@ class SongRoom {
                 .addAttribute("tab", "how")
                 .addAttribute("how", HowPage.of(report.plan(), found.get()));
         return "songs/how";
+    }
+
+    /** What the player of a song takes and gives as text; the list when the song is gone. */
+    String player(RigId id, SongId song, Optional<ArrivedCues> arrived, Echo echo, Model page) {
+        Report report = enter(id, "/songs/%s/player".formatted(song), echo, page);
+        Optional<Song> found = report.plan().book().find(song);
+        Optional<CueLine> line = found.flatMap(sung -> PlayerText.lineOf(report.plan(), sung));
+        if (line.isEmpty()) {
+            return NotInRig.instead("song", id, "/songs", echo);
+        }
+        page.addAttribute("song", SongHead.of(report, found.get(), "/rigs/" + id))
+                .addAttribute("tab", "player")
+                .addAttribute("look", PromptLook.plain())
+                .addAttribute("arrivedCues", arrived.orElse(null))
+                .addAttribute("grids", PromptLook.Grid.ALL)
+                .addAttribute("text", PlayerText.write(report.plan(), found.get(), line.get()));
+        return "songs/player";
     }
 
     /** A song that is in the book. */

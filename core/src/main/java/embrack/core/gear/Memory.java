@@ -13,8 +13,14 @@ import java.util.Set;
  * @param conditions what the box does only while settings are as they have to be
  * @param memories how many memories it has, 0 to 1000; settings of {@link Scope#MEMORY} are kept in each of its own
  * @param writing what must be done so that the box keeps what was programmed; empty when it keeps it at once
+ * @param cueLine how it writes its timed messages, where it takes and gives them as text
  */
-public record Memory(List<Setting> settings, List<Condition> conditions, int memories, Optional<String> writing) {
+public record Memory(
+        List<Setting> settings,
+        List<Condition> conditions,
+        int memories,
+        Optional<String> writing,
+        Optional<CueLine> cueLine) {
 
     public Memory {
         settings = List.copyOf(settings);
@@ -49,7 +55,7 @@ public record Memory(List<Setting> settings, List<Condition> conditions, int mem
 
     /** Settings on which nothing else depends. */
     public Memory(List<Setting> settings, int memories, Optional<String> writing) {
-        this(settings, List.of(), memories, writing);
+        this(settings, List.of(), memories, writing, Optional.empty());
     }
 
     /** Settings that hold for the whole box and are kept at once. */

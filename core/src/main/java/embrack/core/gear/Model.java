@@ -103,6 +103,11 @@ public record Model(
         return memory.writing();
     }
 
+    /** How it writes its timed messages, where it takes and gives them as text. */
+    public Optional<CueLine> cueLine() {
+        return memory.cueLine();
+    }
+
     public Chart chart() {
         return implementation.chart();
     }

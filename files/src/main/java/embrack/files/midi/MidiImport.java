@@ -1,8 +1,5 @@
 package embrack.files.midi;
 
-import embrack.core.chart.MessageMemory;
-import embrack.core.gear.Purpose;
-import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
@@ -13,8 +10,6 @@ import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
-import embrack.core.switches.Step;
-import embrack.core.way.Ways;
 import embrack.files.json.UnreadableFile;
 import embrack.files.midi.MidiFile.Meta;
 import embrack.files.midi.MidiFile.Sent;
@@ -22,15 +17,12 @@ import embrack.files.midi.MidiFile.Track;
 import embrack.files.midi.SongEvents.Timed;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * A song read from a Standard MIDI File: tempos, metres and sections, and what its messages do in a rig, by the charts
@@ -70,10 +62,7 @@ public record MidiImport(Song song, List<String> remarks) {
         private final List<String> remarks = new ArrayList<>();
         private final FileScore score;
         private final Claims claims;
-        private final List<DeviceId> hearers;
-        private final Map<DeviceId, MessageMemory> heard = new HashMap<>();
-        private final List<DeviceId> remembering;
-        private final Map<Message, List<Step>> plain = new HashMap<>();
+        private final Explainer explainer;
         private int nextNumber = 1;
         private int released;
         private int unexplained;
@@ -84,11 +73,7 @@ public record MidiImport(Song song, List<String> remarks) {
             this.keepReleases = keepReleases;
             this.score = new FileScore(file, remarks);
             this.claims = new Claims(file);
-            this.hearers = plan.players().stream()
-                    .findFirst()
-                    .map(player -> List.copyOf(new TreeSet<>(new Ways(plan.rig()).reach(player))))
-                    .orElse(List.of());
-            this.remembering = hearers.stream().filter(this::remembers).toList();
+            this.explainer = new Explainer(plan, plan.players().stream().findFirst());
         }
 
         MidiImport read(String name) {
@@ -209,22 +194,6 @@ public record MidiImport(Song song, List<String> remarks) {
             return FileScore.label(said.orElse(name), "Imported song");
         }
 
-        /** What happens at one tick. */
-        private static final class Instant {
-            private final long tick;
-            private final List<Step> steps = new ArrayList<>(1);
-            private final List<Message> raw = new ArrayList<>(0);
-
-            Instant(long tick) {
-                this.tick = tick;
-            }
-
-            void add(Instant later) {
-                steps.addAll(later.steps);
-                raw.addAll(later.raw);
-            }
-        }
-
         /** The cues of the song, and behind them those that its other events make. */
         private List<Cue> cues(Song song) {
             TempoMap tempoMap = song.form().tempoMap();
@@ -232,7 +201,7 @@ public record MidiImport(Song song, List<String> remarks) {
             nextNumber = song.nextNumber();
             Instant last = new Instant(-1);
             for (Instant next : instants()) {
-                if (next.tick == last.tick) {
+                if (next.tick() == last.tick()) {
                     last.add(next);
                 } else {
                     addCues(cues, last, tempoMap);
@@ -247,44 +216,48 @@ public record MidiImport(Song song, List<String> remarks) {
         private List<Instant> instants() {
             List<Instant> all = new ArrayList<>();
             for (Track track : file.tracks()) {
-                Optional<DeviceId> named = hearers.stream()
+                Optional<DeviceId> named = explainer.hearers().stream()
                         .filter(device -> plan.rig()
                                 .name(device)
                                 .text()
                                 .equalsIgnoreCase(track.name().strip()))
                         .findFirst();
                 boolean isOfNoChart = track.name().equals(SongMidi.UNEXPLAINED);
-                heard.clear();
+                explainer.begin();
                 Instant last = new Instant(-1);
                 for (Sent sent : track.messages()) {
                     boolean isKnown = claims.take(sent);
                     if (isKnown) {
-                        remember(sent.message());
+                        explainer.remember(sent.message());
                         continue;
                     }
                     long tick = score.tick(sent.tick());
-                    if (tick != last.tick) {
+                    if (tick != last.tick()) {
                         last = new Instant(tick);
                         all.add(last);
                     }
                     add(last, sent.message(), named, isOfNoChart);
                 }
             }
-            all.sort(Comparator.comparingLong(instant -> instant.tick));
+            all.sort(Comparator.comparingLong(Instant::tick));
             return all;
         }
 
         private void addCues(List<Cue> cues, Instant instant, TempoMap tempoMap) {
-            unexplained += instant.raw.size();
+            unexplained += instant.raw().size();
             for (int from = 0;
-                    cues.size() <= Song.MAX_CUES && from < Math.max(instant.steps.size(), instant.raw.size());
+                    cues.size() <= Song.MAX_CUES
+                            && from
+                                    < Math.max(
+                                            instant.steps().size(),
+                                            instant.raw().size());
                     from += Cue.MAX_STEPS / 2) {
                 cues.add(new Cue(
                         nextNumber++,
                         Optional.empty(),
-                        new Anchor.OnBar(tempoMap.position(instant.tick)),
-                        part(instant.steps, from),
-                        part(instant.raw, from),
+                        new Anchor.OnBar(tempoMap.position(instant.tick())),
+                        part(instant.steps(), from),
+                        part(instant.raw(), from),
                         Optional.empty(),
                         false,
                         false));
@@ -302,73 +275,7 @@ public record MidiImport(Song song, List<String> remarks) {
                 released++;
                 return;
             }
-            List<Step> does = isOfNoChart ? List.of() : does(message, named);
-            for (Step step : does) {
-                instant.steps.add(step);
-                if (!remembering.isEmpty() && remembers(step.device())) {
-                    plan.rig()
-                            .chart(step.device())
-                            .messagesFor(step.action(), channel(step.device()))
-                            .ifPresent(all -> all.subList(0, all.size() - 1).forEach(instant.raw::remove));
-                }
-            }
-            remember(message);
-            if (does.isEmpty()) {
-                instant.raw.add(message);
-            }
-        }
-
-        private void remember(Message message) {
-            remembering.forEach(device -> heard.put(
-                    device,
-                    plan.rig().chart(device).remember(heard.getOrDefault(device, MessageMemory.NOTHING), message)));
-        }
-
-        private List<Step> does(Message message, Optional<DeviceId> named) {
-            List<Step> asked = named.map(device -> steps(device, message)).orElse(List.of());
-            if (!asked.isEmpty()) {
-                return asked;
-            }
-            List<Step> always = plain.computeIfAbsent(
-                    message,
-                    m -> hearers.stream()
-                            .filter(device -> !remembers(device))
-                            .flatMap(device -> steps(device, m).stream())
-                            .toList());
-            return remembering.isEmpty()
-                    ? always
-                    : Stream.concat(
-                                    always.stream(),
-                                    remembering.stream().flatMap(device -> steps(device, message).stream()))
-                            .toList();
-        }
-
-        private boolean remembers(DeviceId device) {
-            return plan.rig().chart(device).remembers();
-        }
-
-        /** What a device would do, by its chart and by what it has heard. */
-        private List<Step> steps(DeviceId device, Message message) {
-            boolean onItsChannel = !(message instanceof Message.Voice voice)
-                    || plan.rig()
-                            .setting(device, Purpose.RECEIVE_CHANNEL)
-                            .map(Channel::new)
-                            .filter(set -> !set.equals(voice.channel()))
-                            .isEmpty();
-            return plan
-                    .rig()
-                    .chart(device)
-                    .reactionsTo(message, heard.getOrDefault(device, MessageMemory.NOTHING), onItsChannel)
-                    .stream()
-                    .map(action -> new Step(device, action))
-                    .toList();
-        }
-
-        private Channel channel(DeviceId device) {
-            return plan.rig()
-                    .setting(device, Purpose.RECEIVE_CHANNEL)
-                    .map(Channel::new)
-                    .orElse(new Channel(Channel.FIRST));
+            explainer.add(instant, message, named, isOfNoChart);
         }
     }
 }

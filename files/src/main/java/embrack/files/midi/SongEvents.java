@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** What the player of a song sends by itself at a place of the music. */
-final class SongEvents {
+public final class SongEvents {
 
     private SongEvents() {}
 
@@ -25,10 +25,10 @@ final class SongEvents {
      * @param device what it is meant for; empty for a message that no chart explains
      * @param tick when, {@link embrack.core.music.Position#TICKS_PER_QUARTER} to the quarter, from bar 1
      */
-    record Timed(int cue, Optional<DeviceId> device, long tick, Message message) {}
+    public record Timed(int cue, Optional<DeviceId> device, long tick, Message message) {}
 
     /** All of them, cue by cue; nothing where nothing plays the song. */
-    static List<Timed> of(Plan plan, Song song) {
+    public static List<Timed> of(Plan plan, Song song) {
         Optional<DeviceId> player = plan.player(song);
         if (player.isEmpty()) {
             return List.of();

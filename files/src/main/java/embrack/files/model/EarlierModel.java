@@ -69,7 +69,9 @@ public record EarlierModel(Model model, Map<PartId, PartId> parts) {
         List<Run> reactions = f.objects("reactions", 512, r -> run(r, ids, true));
         List<Setting> settings = f.objects("settings", 256, s -> ModelLayout.SETTING.read(s, s));
         Optional<String> writing = f.optionalText("writing", ModelLayout::sentence);
-        Memory memory = f.fit("settings", () -> new Memory(settings, EarlierSettings.conditions(settings), 0, writing));
+        Memory memory = f.fit(
+                "settings",
+                () -> new Memory(settings, EarlierSettings.conditions(settings), 0, writing, Optional.empty()));
         Implementation implementation =
                 f.fit("chart", () -> implementation(rows(chart, ids, parts), rows(reactions, ids, parts)));
         Model model =

@@ -15,6 +15,7 @@ import embrack.core.gear.Condition;
 import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
+import embrack.core.gear.CueLine;
 import embrack.core.gear.Direction;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
@@ -55,6 +56,14 @@ public final class ModelLayout {
 
     private static final Text<String> SENTENCE =
             new Text<>("sentence", "1 to 200 characters", Texts.lengths(1, 200), ModelLayout::sentence, same -> same);
+
+    private static final Text<CueLine> CUE_LINE = new Text<>(
+            "cue-line",
+            "1 to %d characters with `{time}`, and `{bytes}` or `{type}`, `{channel}` and `{number}`"
+                    .formatted(CueLine.MAX_LENGTH),
+            Texts.lengths(1, CueLine.MAX_LENGTH),
+            CueLine::new,
+            CueLine::pattern);
 
     /** A MIDI channel as printed on gear. */
     public static final Shape<Object, Channel> CHANNEL = as(whole(1, 16), Channel::new, Channel::number);
@@ -319,6 +328,11 @@ public final class ModelLayout {
                 SENTENCE,
                 "what must be done so that the box keeps what was programmed; missing when it keeps it at once",
                 Model::writing);
+        var cueLine = t.may(
+                "timedMessages",
+                CUE_LINE,
+                "how it writes a timed message, where it takes and gives them as text",
+                Model::cueLine);
         return g -> new Model(
                 g.get(id),
                 g.get(name),
@@ -335,7 +349,8 @@ public final class ModelLayout {
                                         ? EarlierSettings.conditions(g.get(settings))
                                         : g.get(conditions),
                                 g.get(memories),
-                                g.get(writing))),
+                                g.get(writing),
+                                g.get(cueLine))),
                 new Implementation(
                         g.fields().version() < since ? EarlierChart.filledIn(g.get(chart)) : g.get(chart),
                         g.get(reality),

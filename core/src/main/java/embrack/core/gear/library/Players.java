@@ -19,6 +19,7 @@ final class Players {
             setting Buffer: 64 samples, 128 samples, 256 samples, 512 samples; factory 256 samples
             setting Sample rate: 44.1 kHz, 48 kHz; factory 48 kHz
             sends only while Output port is on
+            timed messages: {time} {type} ch {channel} {number} {value}
             """, """
             programs from 1
             load Song 1..64: pc 1..64 on channel 16

@@ -5,6 +5,7 @@ import embrack.core.gear.Condition;
 import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
+import embrack.core.gear.CueLine;
 import embrack.core.gear.Direction;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Memory;
@@ -53,6 +54,7 @@ final class BoxReader {
     private final Map<String, Consumer<Cursor>> lines;
     private Optional<PortId> heartbeat = Optional.empty();
     private Optional<String> keep = Optional.empty();
+    private Optional<CueLine> cueLine = Optional.empty();
     private Optional<Power> power = Optional.empty();
     private Quirks quirks = Quirks.NONE;
     private int memories;
@@ -60,8 +62,17 @@ final class BoxReader {
 
     BoxReader(String text) {
         this.text = text;
-        this.lines =
-                Map.of("memories", this::memories, "keep", this::keep, "power", this::power, "habits", this::habits);
+        this.lines = Map.of(
+                "memories",
+                this::memories,
+                "keep",
+                this::keep,
+                "timed messages",
+                this::timedMessages,
+                "power",
+                this::power,
+                "habits",
+                this::habits);
     }
 
     BoxReading read() {
@@ -85,7 +96,7 @@ final class BoxReader {
             return Optional.of(new Box(
                     new Sockets(ports, shared, passes, heartbeat),
                     new Surface(board.board(), groups),
-                    new Memory(settings, conditions, memories, keep),
+                    new Memory(settings, conditions, memories, keep, cueLine),
                     quirks,
                     power));
         } catch (IllegalArgumentException e) {
@@ -144,7 +155,16 @@ final class BoxReader {
 
     private static String unknown(String word) {
         List<String> known = Stream.concat(
-                        Stream.of("port", "shared", "pass", "setting", "memories", "keep", "power", "habits"),
+                        Stream.of(
+                                "port",
+                                "shared",
+                                "pass",
+                                "setting",
+                                "memories",
+                                "keep",
+                                "timed messages",
+                                "power",
+                                "habits"),
                         Stream.concat(
                                 BoardReader.WORDS.stream(),
                                 Stream.of(ControlType.values()).map(ControlType::plural)))
@@ -313,6 +333,13 @@ final class BoxReader {
         }
         cursor.step(words.length());
         keep = Optional.of(words);
+    }
+
+    private void timedMessages(Cursor cursor) {
+        int column = cursor.column();
+        String pattern = cursor.rest();
+        cursor.step(pattern.length());
+        cueLine = Optional.of(Pieces.fit(column, () -> new CueLine(pattern)));
     }
 
     private void power(Cursor cursor) {

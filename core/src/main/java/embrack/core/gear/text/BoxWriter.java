@@ -53,6 +53,7 @@ public final class BoxWriter {
             writer.lines.add("memories: " + box.memory().memories());
         }
         box.memory().writing().ifPresent(words -> writer.lines.add("keep: " + words));
+        box.memory().cueLine().ifPresent(line -> writer.lines.add("timed messages: " + line.pattern()));
         writer.quirks(box.quirks());
         box.power().ifPresent(writer::power);
         return String.join("\n", writer.lines);

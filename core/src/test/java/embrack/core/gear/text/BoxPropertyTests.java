@@ -10,6 +10,7 @@ import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.Counter;
+import embrack.core.gear.CueLine;
 import embrack.core.gear.Direction;
 import embrack.core.gear.FactoryNumbers;
 import embrack.core.gear.FactoryRun;
@@ -356,7 +357,8 @@ class BoxPropertyTests {
                                 .map(setting -> new Condition(Ability.SENDS, setting.id(), setting.max()))
                                 .toList(),
                         memories,
-                        writing));
+                        writing,
+                        writing.map(any -> new CueLine("{time}; {bytes}")).filter(line -> memories % 2 == 0)));
     }
 
     private static Arbitrary<Quirks> quirks() {
