@@ -12,7 +12,10 @@ function measure(box) {
   box.setAttribute("aria-label", heading ? `Table of ${heading.innerText}` : "Table");
 }
 const observer = new ResizeObserver((changes) =>
-  changes.forEach(({ target }) => measure(target.closest(".sideways"))),
+  changes.forEach(({ target }) => {
+    const box = target.closest(".sideways");
+    if (box) measure(box); // a table that was just taken off the page lies in none
+  }),
 );
 function observe() {
   observer.disconnect();

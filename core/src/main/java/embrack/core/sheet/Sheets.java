@@ -493,7 +493,9 @@ public final class Sheets {
                     .anyMatch(kind -> kind == LinkKind.WIRELESS || kind == LinkKind.NETWORK);
         }
         if (setting.isFor(Purpose.BUFFER) || setting.isFor(Purpose.SAMPLE_RATE)) {
-            return rig.standIn(device.id()).isPresent();
+            return rig.pairs().stream()
+                    .anyMatch(pair ->
+                            pair.first().equals(device.id()) || pair.second().equals(device.id()));
         }
         return rig.model(device.id()).memory().conditions().stream()
                 .anyMatch(condition -> condition.setting().equals(setting.id()));

@@ -307,6 +307,27 @@ class RuleTests {
                         "wiring.starts-too-early");
     }
 
+    /** Two apps and a role are missing at once: one button does all three. */
+    @Test
+    void aWirelessLinkIsMadeReadyByOneAct() {
+        Plan plan = Sketch.of("Air")
+                .box("Board", "ten-switch-treadle-board")
+                .box("Tablet", "tablet")
+                .box("Laptop", "computer")
+                .app("Tracks", "tablet-track-player", "laptop")
+                .link(
+                        "board.usb > tablet.socket",
+                        "tablet.bluetooth > laptop.bluetooth",
+                        "laptop.bluetooth > tracks.in")
+                .plan();
+        Report report = Report.of(plan);
+        Finding finding = findings(plan, "wiring.not-ready").getFirst();
+        Told told = Told.of(finding, report.healing().best(finding), plan, Language.ENGLISH);
+        assertThat(told.fix()).isEqualTo("Install it in Tablet, and pair the two.");
+        Plan ready = report.healing().best(finding).orElseThrow().edit().apply(plan);
+        assertThat(findings(ready, "wiring.not-ready")).isEmpty();
+    }
+
     @Test
     void aMissingCableBehindATakenOutputIsOfferedFromTheThru() {
         Plan plan = MappingFaults.floor()
