@@ -153,6 +153,24 @@ public final class MappingFaults {
                 "Stepper steps through sounds of Sounds, and Other board, bank A, switch 1 chooses some too.",
                 WalkRig.walked().step("other-board 1: sounds select:patch-40").plan(),
                 WalkRig.walked().step("other-board 1: sounds on:loop-1").plan()));
+        faults.add(new Fault(
+                "two-clocks-at-one-player",
+                "wiring.two-clocks",
+                Severity.STOPS,
+                "Words",
+                "Left and Right both send clock to Words.",
+                clocks().set("left", "clock-out", "on")
+                        .set("right", "clock-out", "on")
+                        .plan(),
+                clocks().set("left", "clock-out", "on").plan()));
+        faults.add(new Fault(
+                "a-clock-that-never-comes",
+                "wiring.two-clocks",
+                Severity.LOOK,
+                "Words",
+                "Words is set to follow a clock, and none comes to it.",
+                clocks().plan(),
+                clocks().set("words", "input-for-sync", "off").plan()));
         Sketch factory = factory();
         faults.add(new Fault(
                 "tenth-switch-out-of-the-run",
@@ -617,5 +635,16 @@ public final class MappingFaults {
 
     private static Sketch on(Sketch sketch) {
         return Sketch.on(sketch.plan());
+    }
+
+    /** Three players in one computer; the third is set to follow a clock that the others can send. */
+    private static Sketch clocks() {
+        return Sketch.of("Tempo")
+                .box("Laptop", "computer")
+                .app("Left", "linear-timeline-player", "laptop")
+                .app("Right", "linear-timeline-player", "laptop")
+                .app("Words", "linear-timeline-player", "laptop")
+                .set("words", "input-for-sync", "on")
+                .link("left.out > words.in", "right.out > words.in");
     }
 }

@@ -40,7 +40,7 @@ class WiringRoom {
         page.addAttribute(
                 "table",
                 LinkTable.of(
-                        entered.plan().rig(),
+                        entered.plan(),
                         echo.typed().getOrDefault("from", ""),
                         echo.typed().getOrDefault("to", "")));
         return "wiring/table";

@@ -121,6 +121,11 @@ class LearningWaysJobTests extends AtTheBrowser {
         to("/switches/numbers");
         hand.set("Low value of set level of Pads", "0");
         hand.set("High value of set level of Pads", "127");
+        to("/gear/player");
+        hand.choose("Input for sync", "on");
+        hand.untilAtWork();
+        to("/wiring/table");
+        assertThat(hand.page.locator("#tempo")).containsText("Player is set to follow a clock, and none comes to it.");
         to("/sheets");
         assertThat(hand.page.locator("#sheet-learn-player, [id^=sheet-player]").last())
                 .containsText("Pads");

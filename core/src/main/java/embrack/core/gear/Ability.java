@@ -6,6 +6,8 @@ import java.util.Locale;
 public enum Ability {
     /** What it makes itself leaves it, and what it passes on. */
     SENDS,
+    /** It sends clock, so that others follow its tempo. */
+    SENDS_CLOCK,
     /** It takes in what comes for its own tracks and sounds, and passes it on. */
     HEARS_NOTES,
     /** It obeys its chart, but for clock and transport. */

@@ -304,7 +304,8 @@ class RuleTests {
                         "wiring.output-off",
                         "wiring.pair-differs",
                         "wiring.pair-stays",
-                        "wiring.starts-too-early");
+                        "wiring.starts-too-early",
+                        "wiring.two-clocks");
     }
 
     /** Two apps and a role are missing at once: one button does all three. */

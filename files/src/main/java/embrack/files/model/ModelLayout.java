@@ -205,8 +205,8 @@ public final class ModelLayout {
                 var ability = t.needs(
                         "ability",
                         word(FileWords.byWord(Ability.values())),
-                        "`sends`; `hears-notes`, for its tracks and sounds; `hears-remote`, its chart; `hears-sync`;"
-                                + " `fails-over`, to the other of a pair",
+                        "`sends`; `sends-clock`; `hears-notes`, for its tracks and sounds; `hears-remote`, its chart;"
+                                + " `hears-sync`; `fails-over`, to the other of a pair",
                         Condition::ability);
                 var setting = t.needs("setting", Texts.SETTING, "the setting", Condition::setting);
                 var value = t.needs("value", whole(), "how it has to be", Condition::value);

@@ -268,7 +268,7 @@ class PlanFileTests {
         String seventh = today.replaceAll("(?s)\"conditions\" : \\[.*?\\],\\n *", "")
                 .replaceAll("(?s),\\n *\"notAboutMessages\" : \"[^\"]*\"", "")
                 .replaceAll(",?\\n *\"means [^\"]*\"", "")
-                .replace("\"version\" : 10", "\"version\" : 7");
+                .replace("\"version\" : 11", "\"version\" : 7");
         assertThat(today).contains("\"means song: Song 1..40\"");
         assertThat(seventh).doesNotContain("means ");
         Plan then = PlanFile.read(seventh);
@@ -348,9 +348,9 @@ class PlanFileTests {
                         "\"shopping-list\"",
                         "format: must be \"embrack-plan\"; this is some other file"),
                 Arguments.of(
-                        "\"version\" : 10",
                         "\"version\" : 11",
-                        "version: is 11, written by a newer Embrack; this one reads up to version 10. Update "
+                        "\"version\" : 12",
+                        "version: is 12, written by a newer Embrack; this one reads up to version 11. Update "
                                 + "Embrack to read it"),
                 Arguments.of("\"name\" : \"Mute board\"", "\"name\" : \"\"", "name: Write a name; it is empty."),
                 Arguments.of(
@@ -396,7 +396,7 @@ class PlanFileTests {
                         "\"colour\" : 1, \"chart\" : [",
                         "models[1].colour: is not a field of this format;"
                                 + " known here are board, chart, conditions, controls, habits, heartbeat, id, kind, "
-                                + "memories, name, passes, ports, power, reality, settings, sharedSockets, writing"),
+                                + "memories, name, passes, ports, power, reality, settings, sharedSockets, timedMessages, writing"),
                 Arguments.of(
                         "\"direction\" : \"out\"",
                         "\"direction\" : \"sideways\"",

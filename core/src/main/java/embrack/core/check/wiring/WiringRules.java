@@ -18,7 +18,8 @@ public final class WiringRules {
             new PairDiffers(),
             new PairStays(),
             new StartsTooEarly(),
-            new TooLong());
+            new TooLong(),
+            new TwoClocks());
 
     private WiringRules() {}
 }

@@ -41,12 +41,14 @@ final class Players {
             setting Input for notes: off, on; factory on
             setting Input for remote: off, on; factory off
             setting Input for sync: off, on; factory off
+            setting Clock out: off, on; factory off
             setting Output port: off, on; factory on
             setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
             setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
             hears notes only while Input for notes is on
             hears remote only while Input for remote is on
             hears sync only while Input for sync is on
+            sends clock only while Clock out is on
             sends only while Output port is on
             habits: looks for ports at start
             """, """
@@ -73,11 +75,15 @@ final class Players {
             port Out: virtual out
             setting Input for notes: off, on; factory on
             setting Input for remote: off, on; factory off
+            setting Input for sync: off, on; factory off
+            setting Clock out: off, on; factory off
             setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
             setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
             setting Time-stretch pads: off, on; factory on, not about messages: it stretches the sound of pads
             hears notes only while Input for notes is on
             hears remote only while Input for remote is on
+            hears sync only while Input for sync is on
+            sends clock only while Clock out is on
             habits: looks for ports at start
             """, """
             play Row 1..16: learns note, cc

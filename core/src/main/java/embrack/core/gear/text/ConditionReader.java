@@ -20,6 +20,8 @@ final class ConditionReader {
     /** The ability that a line begins with. */
     static Optional<Ability> ability(Cursor cursor) {
         return Stream.of(Ability.values())
+                .sorted(Comparator.comparingInt(
+                        (Ability ability) -> -ability.words().length()))
                 .filter(ability -> cursor.accept(ability.words()))
                 .findFirst();
     }
