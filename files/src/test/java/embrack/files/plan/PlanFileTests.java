@@ -396,7 +396,8 @@ class PlanFileTests {
                         "\"colour\" : 1, \"chart\" : [",
                         "models[1].colour: is not a field of this format;"
                                 + " known here are board, chart, conditions, controls, habits, heartbeat, id, kind, "
-                                + "memories, name, passes, ports, power, reality, settings, sharedSockets, timedMessages, writing"),
+                                + "memories, name, passes, ports, power, reality, settings, sharedSockets, "
+                                + "timedMessages, writing"),
                 Arguments.of(
                         "\"direction\" : \"out\"",
                         "\"direction\" : \"sideways\"",
