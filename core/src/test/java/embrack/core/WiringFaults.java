@@ -382,7 +382,7 @@ public final class WiringFaults {
                 "wiring.pair-differs",
                 Severity.LOOK,
                 "Player A, Player B",
-                "Player A and Player B differ. Computer, USB 1: USB link with Hub, not joined.",
+                "Player A and Player B differ. Computer, USB 1: Hub (USB), nothing.",
                 on(pair.plan())
                         .box("Hub", "usb-hub-4-plain")
                         .link("hub.computer > computer-a.usb-1")

@@ -9,7 +9,6 @@ import embrack.app.store.StoredRig;
 import embrack.app.store.Trial;
 import embrack.app.store.TrialStore;
 import embrack.core.edit.Refused;
-import embrack.core.plan.Plan;
 import embrack.core.sim.Tread;
 import embrack.core.switches.SwitchAt;
 import jakarta.servlet.http.HttpServletResponse;
@@ -35,11 +34,13 @@ class TrialController {
     private final RigStore rigs;
     private final Reports reports;
     private final TrialStore trials;
+    private final Trials played;
 
-    TrialController(RigStore rigs, Reports reports, TrialStore trials) {
+    TrialController(RigStore rigs, Reports reports, TrialStore trials, Trials played) {
         this.rigs = rigs;
         this.reports = reports;
         this.trials = trials;
+        this.played = played;
     }
 
     /**
@@ -54,10 +55,11 @@ class TrialController {
             @RequestParam(defaultValue = "") String tread,
             @RequestParam(defaultValue = "") String here,
             HttpServletResponse response) {
-        Plan plan = rigs.load(id).plan();
-        Optional<Tread> made = Tread.parse(tread).filter(t -> t.isPossible(plan));
+        StoredRig stored = rigs.load(id);
+        Optional<Tread> made = Tread.parse(tread).filter(t -> t.isPossible(stored.plan()));
         if (made.isPresent()) {
-            keep(id, trials.add(id, token, made.get()), response);
+            Trial before = trials.find(id, token).orElse(Trial.none(false));
+            keep(id, trials.add(id, token, played.asItStands(stored, before, made.get())), response);
         }
         return shown(id, here);
     }

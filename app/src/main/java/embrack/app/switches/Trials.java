@@ -37,6 +37,15 @@ class Trials {
         return played.get(key, () -> play(plan, key));
     }
 
+    /** What a foot on a switch does that was seen on a page: a board that counts is pressed where it stands by now. */
+    Tread asItStands(StoredRig rig, Trial trial, Tread tread) {
+        return tread instanceof Tread.OnSwitch foot
+                ? new Tread.OnSwitch(
+                        foot.foot(),
+                        new Engine(rig.plan()).standing(play(rig, trial).state(), foot.at()))
+                : tread;
+    }
+
     private Rehearsal play(Plan plan, Key key) {
         Engine engine = new Engine(plan);
         Optional<Rehearsal> known = key.treads.isEmpty() ? Optional.empty() : played.find(key.before());

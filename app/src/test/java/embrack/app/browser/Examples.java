@@ -11,8 +11,17 @@ final class Examples {
     private Examples() {}
 
     static String muteBoard() {
+        return read("mute-board");
+    }
+
+    /** A board that counts, with the songs whose sounds it walks through. */
+    static String walk() {
+        return read("walk");
+    }
+
+    private static String read(String name) {
         try {
-            return Files.readString(Path.of("../docs/examples/mute-board.json"));
+            return Files.readString(Path.of("../docs/examples/%s.json".formatted(name)));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

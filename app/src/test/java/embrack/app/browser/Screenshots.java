@@ -3,6 +3,7 @@ package embrack.app.browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import embrack.app.AppTest;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -32,7 +33,6 @@ class Screenshots {
                 "/rigs/1/switches/swap?box=quay-board&with=eight-switch-long-press-board&left=10",
                 "swap-desk",
                 "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring?at=switch:quay-board.1.1", "wiring-path-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/failures", "failures-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/songs/lanterns-on-the-sill", "prompt-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/songs/lanterns-on-the-sill?zoom=3&cue=4", "prompt-near-stage", "");
@@ -48,8 +48,18 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/cues?device=lantern-desk", "cue-sheet-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/models?can=mute+by+control+change", "models-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight#states", "matrix-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets#sheet-pair-player-a", "beside-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, walk() + "/switches/stepper/2/2", "walk-desk", "");
+    }
+
+    /** The example of a board that counts, read in. */
+    private String walk() {
+        try (Stagehand hand = new Stagehand(port)) {
+            hand.importFile(Examples.walk().getBytes(StandardCharsets.UTF_8));
+            hand.at("/gear");
+            return hand.page.url().replaceAll(".*(/rigs/\\d+).*", "$1");
+        }
     }
 
     private void shot(ColorScheme ground, int width, int height, String path, String name, String keys) {
@@ -72,7 +82,7 @@ class Screenshots {
                 hand.page.locator("#trial .tape-press").first().waitFor();
                 hand.page.locator(".tale .end").scrollIntoViewIfNeeded();
             }
-            if (path.endsWith("sheets")) {
+            if (path.endsWith("/sheets")) {
                 hand.page.evaluate("[...document.querySelectorAll('.sheet')].find(s => s.textContent.includes('Voice "
                         + "board') && s.textContent.includes('Bank A, switch 1')).scrollIntoView()");
             }

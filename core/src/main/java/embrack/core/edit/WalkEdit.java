@@ -10,7 +10,6 @@ import embrack.core.name.TapeLabel;
 import embrack.core.offer.Walk;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -182,13 +181,7 @@ public sealed interface WalkEdit extends Edit {
                 List<Step> steps = bank <= last && to <= last
                         ? List.of(step(chart, receiver, parts.get(Math.min(to, parts.size()) - 1)))
                         : List.of();
-                Assignment old = switches.at(at);
-                List<Step> others = old.steps(Moment.PRESS).stream()
-                        .filter(step -> !step.device().equals(receiver))
-                        .toList();
-                List<Step> all = new ArrayList<>(others);
-                all.addAll(steps);
-                switches = switches.with(old.withSteps(Moment.PRESS, all));
+                switches = switches.with(switches.at(at).withSteps(Moment.PRESS, steps));
             }
         }
         return plan.withSwitches(switches);

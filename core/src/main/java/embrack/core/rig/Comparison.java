@@ -4,6 +4,7 @@ import embrack.core.gear.Model;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Purpose;
+import embrack.core.name.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
@@ -74,17 +75,17 @@ public final class Comparison {
     /** What a port is joined to, in the names that people gave. */
     private static String joined(Rig rig, DeviceId device, Port port) {
         List<String> links = joined(rig, device, port, Rig::name);
-        return links.isEmpty() ? "not joined" : String.join(", ", links);
+        return links.isEmpty() ? "nothing" : Words.list(links);
     }
 
     /** What a port is joined to, each link by its kind and by something of the box at its other end. */
     private static List<String> joined(Rig rig, DeviceId device, Port port, BiFunction<Rig, DeviceId, Object> by) {
         Socket socket = new Socket(device, port.id());
         return rig.linksIn(socket).stream()
-                .map(link -> "%s link with %s"
+                .map(link -> "%s (%s)"
                         .formatted(
-                                rig.kind(link).words(),
-                                by.apply(rig, link.beyond(socket).device())))
+                                by.apply(rig, link.beyond(socket).device()),
+                                rig.kind(link).words()))
                 .sorted()
                 .toList();
     }

@@ -78,7 +78,8 @@ final class PairSheet {
             }
         });
         List<Comparison.Difference> differences = Comparison.of(rig, pair);
-        differences.forEach(d -> lines.add("%s differs: %s beside %s.".formatted(d.what(), d.first(), d.second())));
+        differences.forEach(d -> lines.add("Not alike, %s: %s for %s, %s for %s."
+                .formatted(d.what(), d.first(), rig.name(pair.first()), d.second(), rig.name(pair.second()))));
         if (differences.isEmpty()) {
             lines.add("Alike in settings, ways, outputs and links.");
         }

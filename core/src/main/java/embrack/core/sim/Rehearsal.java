@@ -66,13 +66,12 @@ public record Rehearsal(World start, World before, World state, int treads, List
     }
 
     private Outcome done(Engine engine, Tread.OnSwitch tread) {
-        SwitchAt at = engine.standing(state, tread.at());
         return switch (tread.foot()) {
-            case TAP -> engine.tap(state, at);
-            case DOWN -> engine.settled(state, new Event.Press(at));
-            case HOLD -> held(engine, at);
-            case UP -> engine.settled(state, new Event.Release(at));
-            case TWICE -> engine.settled(state, new Event.DoublePress(at));
+            case TAP -> engine.tap(state, tread.at());
+            case DOWN -> engine.settled(state, new Event.Press(tread.at()));
+            case HOLD -> held(engine, tread.at());
+            case UP -> engine.settled(state, new Event.Release(tread.at()));
+            case TWICE -> engine.settled(state, new Event.DoublePress(tread.at()));
         };
     }
 

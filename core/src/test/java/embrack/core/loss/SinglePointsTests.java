@@ -90,7 +90,7 @@ class SinglePointsTests {
         Sketch other = Sketch.on(PAIR.plan()).pair("player-a", "player-b");
         assertThat(differences(other)).isEmpty();
         assertThat(differences(other.pull("computer-b.usb-1 > player-b.in")))
-                .contains("In: inside a computer link with Computer A, not joined");
+                .contains("In: Computer A (inside a computer), nothing");
         Sketch one = Sketch.on(PAIR.plan()).pair("player-a", "player-b").lives("player-b", "computer-a");
         assertThat(differences(one)).contains("Computer: lives in Computer A, lives in the same one: it dies with it");
     }

@@ -113,7 +113,7 @@ class SheetsTests {
                 .extracting(Section::heading)
                 .containsExactly("Beside each other", "When one has failed: going back", "Quiet moments in the order");
         assertThat(pair.lines().map(Section.Line::words))
-                .anyMatch(line -> line.startsWith("Buffer differs: "))
+                .contains("Not alike, Buffer: 128 samples for Player A, 256 samples for Player B.")
                 .anyMatch(line -> line.startsWith("Choose the sound device in it again"))
                 .anyMatch(line -> line.startsWith("No box guards them: "));
         assertThat(pair.cautions()).isNotEmpty();
