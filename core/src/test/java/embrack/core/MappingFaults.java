@@ -10,6 +10,7 @@ import embrack.core.edit.DutyEdit;
 import embrack.core.edit.FloorEdit;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
+import embrack.core.edit.OrderEdit;
 import embrack.core.edit.SongEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.gear.ControlType;
@@ -26,6 +27,8 @@ import embrack.core.level.Takeover;
 import embrack.core.midi.MessageType;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.show.Item;
+import embrack.core.show.ShowId;
 import embrack.core.show.SongId;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Duty;
@@ -171,6 +174,15 @@ public final class MappingFaults {
                 "Words is set to follow a clock, and none comes to it.",
                 clocks().plan(),
                 clocks().set("words", "input-for-sync", "off").plan()));
+        faults.add(new Fault(
+                "batteries-for-half-the-evening",
+                "power.battery-short",
+                Severity.LOOK,
+                "Bridge",
+                "Bridge runs from batteries, which last 5:00:00; the show takes 4:00:00, and setting up and the sound"
+                        + " check 2:00:00 before it (common practice, no source).",
+                longEvening(2).plan(),
+                longEvening(1).plan()));
         Sketch factory = factory();
         faults.add(new Fault(
                 "tenth-switch-out-of-the-run",
@@ -646,5 +658,23 @@ public final class MappingFaults {
                 .app("Words", "linear-timeline-player", "laptop")
                 .set("words", "input-for-sync", "on")
                 .link("left.out > words.in", "right.out > words.in");
+    }
+
+    /** A bridge that nothing charges, on an evening of so many parts of two hours. */
+    private static Sketch longEvening(int parts) {
+        Sketch sketch = Sketch.of("Long evening")
+                .box("Board", "ten-switch-treadle-board")
+                .box("Bridge", "bluetooth-bridge-pair")
+                .box("Laptop", "computer")
+                .set("laptop", "wireless-app", "installed")
+                .app("Tracks", "tablet-track-player", "laptop")
+                .set("tracks", "output-port", "on")
+                .link("board.out > bridge.in", "bridge.bluetooth > laptop.bluetooth", "laptop.bluetooth > tracks.in")
+                .step("board 1: tracks load:song-1")
+                .edit(new OrderEdit.AddShow("Long evening"));
+        for (int part = 1; part <= parts; part++) {
+            sketch.edit(new OrderEdit.AddPart(new ShowId("long-evening"), Item.TALK, "Tale " + part, "2:00:00"));
+        }
+        return sketch;
     }
 }

@@ -11,8 +11,9 @@ import java.util.TreeSet;
  * @param sources at least one
  * @param milliamps what it draws at 5 V from USB, or at its supply's voltage, 1 to 20000; 0 when it is not known
  * @param startSeconds how long it takes from being switched on until it obeys, in s, 0 to 600
+ * @param batteryHours how long it lasts on full batteries, in h, 0 to 1000; 0 when it is not known
  */
-public record Power(SortedSet<Source> sources, int milliamps, int startSeconds) {
+public record Power(SortedSet<Source> sources, int milliamps, int startSeconds, int batteryHours) {
 
     /** Where power comes from. */
     public enum Source {
@@ -49,12 +50,19 @@ public record Power(SortedSet<Source> sources, int milliamps, int startSeconds) 
         if (startSeconds < 0 || startSeconds > 600) {
             throw new IllegalArgumentException("a box starts in 0 to 600 s, was " + startSeconds);
         }
+        if (batteryHours < 0 || batteryHours > 1_000) {
+            throw new IllegalArgumentException("batteries last 0 to 1000 h, was " + batteryHours);
+        }
+        if (batteryHours > 0 && !sources.contains(Source.BATTERY)) {
+            throw new IllegalArgumentException("batteries last, and the box runs from none");
+        }
     }
 
     /** In words: "USB or batteries, 120 mA". */
     public String words() {
         return Words.list(sources.stream().map(Source::words).toList()).replace(" and ", " or ")
                 + (milliamps == 0 ? "" : ", " + milliamps + " mA")
-                + (startSeconds == 0 ? "" : ", starts in %d s".formatted(startSeconds));
+                + (startSeconds == 0 ? "" : ", starts in %d s".formatted(startSeconds))
+                + (batteryHours == 0 ? "" : ", lasts %d h".formatted(batteryHours));
     }
 }

@@ -156,7 +156,7 @@ class PowerTests {
                 board.surface(),
                 board.memory(),
                 board.implementation(),
-                Optional.of(new Power(new TreeSet<>(Set.of(Power.Source.USB)), milliamps, 0)));
+                Optional.of(new Power(new TreeSet<>(Set.of(Power.Source.USB)), milliamps, 0, 0)));
     }
 
     /** The computer with sockets of USB 2. */

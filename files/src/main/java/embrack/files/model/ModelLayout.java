@@ -241,7 +241,13 @@ public final class ModelLayout {
         var milliamps = t.needs("milliamps", whole(0, 20_000), "mA; 0 when it is not known", Power::milliamps);
         var starts =
                 t.or("startSeconds", whole(0, 600), 0, "s until it obeys when it is switched on", Power::startSeconds);
-        return g -> new Power(g.get(from), g.get(milliamps), g.get(starts));
+        var lasts = t.or(
+                "batteryHours",
+                whole(0, 1_000),
+                0,
+                "h on full batteries; missing when it is not known",
+                Power::batteryHours);
+        return g -> g.at(lasts, () -> new Power(g.get(from), g.get(milliamps), g.get(starts), g.get(lasts)));
     });
 
     /** A model, inside a plan. */

@@ -6,7 +6,7 @@ import java.util.List;
 /** The rules of this package. */
 public final class PowerRules {
 
-    public static final List<Rule> ALL = List.of(new NoPower(), new TooMuchPower());
+    public static final List<Rule> ALL = List.of(new BatteryShort(), new NoPower(), new TooMuchPower());
 
     private PowerRules() {}
 }

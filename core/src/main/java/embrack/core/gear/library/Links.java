@@ -108,7 +108,7 @@ final class Links {
             pass Bluetooth to MIDI OUT
             setting Role: offers itself, connects; factory offers itself
             setting Connection interval: 7.5 ms, 11.25 ms, 15 ms; factory 7.5 ms
-            power: batteries or USB, 25 mA
+            power: batteries or USB, 25 mA, lasts 5 h
             """, "");
 
     private static final Model ROUTER = Shipped.model("router-wi-fi", "Network router with Wi-Fi", INTERFACE, """
@@ -172,7 +172,7 @@ final class Links {
             setting Role: offers itself, connects; factory connects
             setting Wireless app: missing, installed; factory missing
             setting Connection interval: 7.5 ms, 11.25 ms, 15 ms; factory 15 ms
-            power: batteries or USB, 2000 mA
+            power: batteries or USB, 2000 mA, lasts 7 h
             """, "");
 
     private static final Model TABLET_SUPPLY = Shipped.model("tablet-supply", "Tablet supply", SUPPLY, """

@@ -353,17 +353,27 @@ final class BoxReader {
         } while (cursor.accept("or"));
         int milliamps = 0;
         int seconds = 0;
+        int hours = 0;
+        int column = cursor.column();
         while (cursor.accept(",")) {
             if (cursor.accept("starts in")) {
                 seconds = Pieces.number(cursor, 1, 600);
                 if (!cursor.accept("s")) {
                     throw cursor.fault("A time to start is given in s: starts in 20 s.");
                 }
+            } else if (cursor.accept("lasts")) {
+                hours = Pieces.number(cursor, 1, 1_000);
+                if (!cursor.accept("h")) {
+                    throw cursor.fault("How long batteries last is given in h: lasts 8 h.");
+                }
             } else {
                 milliamps = milliamps(cursor);
             }
         }
-        power = Optional.of(new Power(sources, milliamps, seconds));
+        int draw = milliamps;
+        int start = seconds;
+        int lasts = hours;
+        power = Optional.of(Pieces.fit(column, () -> new Power(sources, draw, start, lasts)));
     }
 
     private void heartbeat(Cursor cursor) {

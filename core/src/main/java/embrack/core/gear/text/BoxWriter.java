@@ -254,7 +254,8 @@ public final class BoxWriter {
     private void power(Power power) {
         lines.add("power: " + power.sources().stream().map(Power.Source::words).collect(Collectors.joining(" or "))
                 + (power.milliamps() == 0 ? "" : ", %d mA".formatted(power.milliamps()))
-                + (power.startSeconds() == 0 ? "" : ", starts in %d s".formatted(power.startSeconds())));
+                + (power.startSeconds() == 0 ? "" : ", starts in %d s".formatted(power.startSeconds()))
+                + (power.batteryHours() == 0 ? "" : ", lasts %d h".formatted(power.batteryHours())));
     }
 
     private static String sends(Collection<MessageType> types) {

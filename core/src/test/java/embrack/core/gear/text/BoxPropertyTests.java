@@ -133,7 +133,8 @@ class BoxPropertyTests {
                         someOf(Power.Source.class),
                         Arbitraries.integers().between(0, 20_000),
                         Arbitraries.integers().between(0, 600))
-                .as(Power::new)
+                .as((sources, milliamps, seconds) ->
+                        new Power(sources, milliamps, seconds, sources.contains(Power.Source.BATTERY) ? seconds : 0))
                 .optional();
         return Combinators.combine(ports(), board().optional(), groups(), memory(), quirks(), power)
                 .as((ports, board, groups, memory, quirks, supply) -> new Box(

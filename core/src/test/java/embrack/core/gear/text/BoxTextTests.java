@@ -56,7 +56,7 @@ class BoxTextTests {
         assertThat(box.memory().settings().get(1).scope()).isEqualTo(Scope.MEMORY);
         assertThat(box.quirks().words()).hasSize(5);
         assertThat(box.power().orElseThrow())
-                .isEqualTo(new Power(box.power().orElseThrow().sources(), 120, 0));
+                .isEqualTo(new Power(box.power().orElseThrow().sources(), 120, 0, 0));
         assertThat(BoxReading.of(BoxWriter.write(box)).box()).contains(box);
     }
 
