@@ -87,6 +87,8 @@ class EditRouteTests {
             "a file is read by the charts of the rig; what comes of it is the song",
             "PromptController.read",
             "as above, its cues",
+            "PlayerTextController.paste",
+            "as above, from a text; nothing is kept yet",
             "CaptureController.keep",
             "what keys stood for is that of the revision that was seen",
             "CaptureController.look",
