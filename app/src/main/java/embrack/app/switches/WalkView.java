@@ -48,7 +48,13 @@ record WalkView(String counts, List<Choice> receivers, List<Stop> stops, String 
         Rig rig = plan.rig();
         Optional<DeviceId> receiver = Walk.receiver(plan, at.board());
         List<Optional<PartId>> planned = Walk.planned(plan, at.board());
-        List<Walk.Stop> ofTheShow = Walk.ofTheShow(plan);
+        List<DeviceId> choices = rig.devices().stream()
+                .map(device -> device.id())
+                .filter(id -> choosesByProgram(rig, id))
+                .toList();
+        List<Walk.Stop> ofTheShow = receiver.or(() -> choices.stream().findFirst())
+                .map(to -> Walk.ofTheShow(plan, to))
+                .orElse(List.of());
         List<String> names = planned.stream()
                 .map(part -> part.map(
                                 p -> rig.partName(receiver.orElseThrow(), p).text())
@@ -62,9 +68,7 @@ record WalkView(String counts, List<Choice> receivers, List<Stop> stops, String 
                                 plan.bankName(at.inBank(1)),
                                 plan.bankName(at.inBank(counter.positions())),
                                 counter.round() ? ", and round" : ""),
-                rig.devices().stream()
-                        .map(device -> device.id())
-                        .filter(id -> choosesByProgram(rig, id))
+                choices.stream()
                         .map(id -> new Choice(
                                 id.text(),
                                 rig.name(id).text(),
@@ -80,7 +84,7 @@ record WalkView(String counts, List<Choice> receivers, List<Stop> stops, String 
                                 i + 1 == at.bank()))
                         .toList(),
                 typed(ofTheShow, planned, names),
-                !ofTheShow.isEmpty());
+                Walk.hasSounds(plan));
     }
 
     /** What is planned; where nothing is, what tonight's order asks for. */

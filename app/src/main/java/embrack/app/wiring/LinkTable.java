@@ -41,7 +41,7 @@ record LinkTable(List<LinkRow> links, List<String> tempo, List<PortChoice> ports
     }
 
     private static List<String> tempo(Plan plan) {
-        TempoLinks links = TempoLinks.of(plan, new Engine(plan));
+        TempoLinks links = TempoLinks.of(plan, () -> new Engine(plan));
         return Stream.concat(
                         links.senders().stream().map(sender -> sends(plan.rig(), links, sender)),
                         links.followed().entrySet().stream()

@@ -17,6 +17,7 @@ import embrack.core.switches.Switches;
 import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 
@@ -27,8 +28,10 @@ public sealed interface WalkEdit extends Edit {
     record WalkTheShow(DeviceId board, DeviceId receiver) implements WalkEdit {
         @Override
         public Plan apply(Plan plan) {
-            List<TapeLabel> sounds =
-                    Walk.ofTheShow(plan).stream().map(Walk.Stop::sound).toList();
+            Typed.device("receiver", plan, receiver);
+            List<TapeLabel> sounds = Walk.ofTheShow(plan, receiver).stream()
+                    .map(Walk.Stop::sound)
+                    .toList();
             if (sounds.isEmpty()) {
                 throw new Refused("sounds", Say.of("no.no-sounds"));
             }
@@ -151,8 +154,26 @@ public sealed interface WalkEdit extends Edit {
         for (TapeLabel sound : sounds) {
             parts.add(known("sounds", plan, receiver, sound));
         }
-        Plan written = plan.rig().chart(receiver).isTableEditable() ? written(plan, receiver, counter, parts) : plan;
+        Plan before = forgotten(plan, board, counter);
+        Plan written =
+                before.rig().chart(receiver).isTableEditable() ? written(before, receiver, counter, parts) : before;
         return stepped(written, board, receiver, counter, parts).settled();
+    }
+
+    /** The plan without what was written into a table for the walk of a board; what somebody edited since stays. */
+    private static Plan forgotten(Plan plan, DeviceId board, Counter counter) {
+        Optional<DeviceId> receiver = Walk.receiver(plan, board);
+        if (receiver.isEmpty()) {
+            return plan;
+        }
+        SortedMap<Integer, PartId> table =
+                new TreeMap<>(plan.rig().device(receiver.get()).table());
+        List<Optional<PartId>> planned = Walk.planned(plan, board);
+        for (int i = 0; i < planned.size(); i++) {
+            int program = counter.program(i + 1);
+            planned.get(i).ifPresent(part -> table.remove(program, part));
+        }
+        return tabled("sounds", plan, receiver.get(), table);
     }
 
     /** The plan with the sounds on programs one behind the other; one more press at the end keeps the last. */

@@ -50,14 +50,15 @@ public final class Walk {
     }
 
     /**
-     * The sounds of tonight's order, or of all songs one behind the other. What goes on with the sound that is there
-     * needs no step.
+     * The sounds of tonight's order, or of all songs one behind the other, that are for a device: those that it has and
+     * those that no box of the rig has. What goes on with the sound that is there needs no step.
      */
-    public static List<Stop> ofTheShow(Plan plan) {
+    public static List<Stop> ofTheShow(Plan plan, DeviceId receiver) {
         List<Stop> stops = new ArrayList<>();
         songs(plan).forEach(song -> {
             for (Section section : song.form().sections()) {
                 section.sound()
+                        .filter(sound -> isFor(plan, receiver, sound))
                         .filter(sound ->
                                 stops.isEmpty() || !stops.getLast().sound().sameAs(sound))
                         .ifPresent(sound ->
@@ -65,6 +66,19 @@ public final class Walk {
             }
         });
         return stops;
+    }
+
+    /** Whether any section of these songs names a sound. */
+    public static boolean hasSounds(Plan plan) {
+        return songs(plan)
+                .flatMap(song -> song.form().sections().stream())
+                .anyMatch(section -> section.sound().isPresent());
+    }
+
+    private static boolean isFor(Plan plan, DeviceId receiver, TapeLabel sound) {
+        return part(plan, receiver, sound).isPresent()
+                || plan.rig().devices().stream()
+                        .noneMatch(device -> part(plan, device.id(), sound).isPresent());
     }
 
     private static Stream<Song> songs(Plan plan) {

@@ -61,7 +61,7 @@ final class WalkSections {
     List<Section> walk(DeviceId id, Board board, Counter counter) {
         Optional<DeviceId> receiver = Walk.receiver(plan, id);
         List<Optional<PartId>> planned = Walk.planned(plan, id);
-        List<Walk.Stop> stops = Walk.ofTheShow(plan);
+        List<Walk.Stop> stops = receiver.map(to -> Walk.ofTheShow(plan, to)).orElse(List.of());
         return receiver.stream()
                 .<Section>map(to -> new Section.Todo(
                         "Where it stands, and what sounds then on %s"

@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 
 /**
  * Whose tempo is followed by whom: boxes that are set to send clock, and those that are set to follow one.
@@ -27,8 +28,12 @@ public record TempoLinks(List<DeviceId> senders, SortedMap<DeviceId, List<Device
     /** A tempo to try it with, in beats a minute: where a clock goes does not depend on it. */
     private static final int ANY_TEMPO = 120;
 
-    /** Those of a plan. */
-    public static TempoLinks of(Plan plan, Engine engine) {
+    /**
+     * Those of a plan.
+     *
+     * @param made an engine of the plan, asked for only where somebody sends and somebody follows
+     */
+    public static TempoLinks of(Plan plan, Supplier<Engine> made) {
         Rig rig = plan.rig();
         List<DeviceId> senders = rig.devices().stream()
                 .map(Device::id)
@@ -39,6 +44,10 @@ public record TempoLinks(List<DeviceId> senders, SortedMap<DeviceId, List<Device
                 .map(Device::id)
                 .filter(device -> isSet(rig, device, Ability.HEARS_SYNC))
                 .forEach(device -> followed.put(device, new ArrayList<>()));
+        if (senders.isEmpty() || followed.isEmpty()) {
+            return new TempoLinks(senders, followed);
+        }
+        Engine engine = made.get();
         World start = World.poweredOn(rig);
         for (DeviceId sender : senders) {
             engine.clocks(engine.step(start, new Event.Clock(sender, ANY_TEMPO)).after())

@@ -10,6 +10,7 @@ import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Told;
+import embrack.core.edit.GearEdit;
 import embrack.core.edit.OrderEdit;
 import embrack.core.edit.SongEdit;
 import embrack.core.edit.WalkEdit;
@@ -29,6 +30,7 @@ import embrack.core.world.Happened;
 import embrack.core.world.Places;
 import embrack.core.world.World;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -177,6 +179,68 @@ class WalkTests {
                 .hasMessage("Sounds has programs 1 to 128 in its table.");
         assertThatThrownBy(() -> new WalkEdit.ChooseProgram(BOARD, "1", "Bells").apply(plan))
                 .hasMessage("The program table of Stepper cannot be edited.");
+    }
+
+    @Test
+    void aShorterWalkLeavesNothingInTheTable() {
+        Plan plan = new WalkEdit.WalkSounds(BOARD, SOUNDS, "Bells")
+                .apply(WalkRig.walked().plan());
+        assertThat(plan.rig().device(SOUNDS).table().toString()).isEqualTo("{0=patch-12, 1=patch-12}");
+        Plan none = new WalkEdit.WalkSounds(BOARD, SOUNDS, "").apply(plan);
+        assertThat(none.rig().device(SOUNDS).table()).isEmpty();
+        assertThat(none.switches().of(BOARD)).isEmpty();
+    }
+
+    @Test
+    void whatAHandEditedStaysWhereNoWalkLeadsOverIt() {
+        Plan plan = Sketch.on(WalkRig.walked().plan())
+                .edit(new WalkEdit.ChooseProgram(SOUNDS, "60", "Bells"))
+                .edit(new WalkEdit.WalkSounds(BOARD, SOUNDS, ""))
+                .plan();
+        assertThat(plan.rig().device(SOUNDS).table().toString()).isEqualTo("{59=patch-12}");
+    }
+
+    /** Songs name sounds of all boxes: each board walks through those of its own. */
+    @Test
+    void eachBoardWalksThroughTheSoundsOfItsOwnBox() {
+        DeviceId other = new DeviceId("other-stepper");
+        DeviceId keys = new DeviceId("keys");
+        Plan plan = WalkRig.rig()
+                .box("Other stepper", "program-up-down-board")
+                .box("Keys", "sounds-switcher")
+                .set("other-stepper", "send-channel", "4")
+                .set("keys", "receive-channel", "4")
+                .link("other-stepper.out > keys.in")
+                .edit(new GearEdit.LabelPart(keys, new PartId("patch-7"), "Organ"))
+                .song(
+                        "Slack",
+                        "Verse: 8 bars\n  sound: Bells\nTurn: 8 bars\n  sound: Organ\nEnd: 8 bars\n  sound: Bells\n")
+                .edit(new WalkEdit.WalkTheShow(BOARD, SOUNDS))
+                .edit(new WalkEdit.WalkTheShow(other, keys))
+                .plan();
+        assertThat(codes(plan)).isEmpty();
+        assertThat(Walk.planned(plan, other))
+                .as("a name that is printed on both boxes is for both, and a press more keeps the last")
+                .containsExactly(
+                        Optional.of(new PartId("patch-3")),
+                        Optional.of(new PartId("patch-7")),
+                        Optional.of(new PartId("patch-7")));
+        assertThat(plan.rig().device(SOUNDS).table().get(4)).isEqualTo(new PartId("patch-12"));
+    }
+
+    @Test
+    void allProgramsThatSwitchesSendAreEditedAtOnce() {
+        Plan plan = WalkRig.rig()
+                .step(
+                        "stepper/3 2: sounds select:patch-90",
+                        "stepper/4 2: sounds select:patch-12",
+                        "stepper/5 2: sounds select:patch-3",
+                        "stepper/6 2: sounds select:patch-90")
+                .plan();
+        Finding found = finding(plan, "switches.sends-its-own");
+        Plan mended = Report.of(plan).healing().best(found).orElseThrow().edit().apply(plan);
+        assertThat(mended.rig().device(SOUNDS).table().toString())
+                .isEqualTo("{3=patch-90, 4=patch-12, 5=patch-3, 6=patch-90}");
     }
 
     private static Finding finding(Plan plan, String code) {

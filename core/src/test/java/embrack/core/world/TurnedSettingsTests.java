@@ -179,7 +179,7 @@ class TurnedSettingsTests {
                         .toString());
             }
         }
-        seen.add(TempoLinks.of(plan, engine).toString());
+        seen.add(TempoLinks.of(plan, () -> engine).toString());
         for (Pair pair : plan.rig().pairs()) {
             seen.add("over "
                     + engine.step(start, new Event.Off(pair.first())).after().isOver(pair));

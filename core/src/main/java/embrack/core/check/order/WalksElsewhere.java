@@ -29,14 +29,10 @@ final class WalksElsewhere implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Plan plan = subject.plan();
-        List<Walk.Stop> stops = Walk.ofTheShow(plan);
-        return stops.isEmpty()
-                ? Stream.empty()
-                : Walk.boards(plan).stream()
-                        .flatMap(
-                                board -> Walk.receiver(plan, board)
-                                        .flatMap(receiver -> finding(plan, board, receiver, stops))
-                                        .stream());
+        return Walk.boards(plan).stream()
+                .flatMap(board -> Walk.receiver(plan, board)
+                        .flatMap(receiver -> finding(plan, board, receiver, Walk.ofTheShow(plan, receiver)))
+                        .stream());
     }
 
     /** The first step that brings another sound than is asked for. */

@@ -12,6 +12,8 @@ import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.compile.Obstacle;
+import embrack.core.edit.Edit;
+import embrack.core.edit.InTurn;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.WalkEdit;
 import embrack.core.midi.MessageType;
@@ -50,21 +52,31 @@ final class SendsItsOwn implements Rule {
                 .map(edit -> new Remedy("learn", edit));
     }
 
-    /** A program that a switch sends can be made to choose what is wanted, where the table can be edited. */
-    private static Optional<Remedy> writeIt(Plan plan, Stopped<Obstacle.SendsItsOwn> stopped) {
+    /** The programs that switches send can be made to choose what is wanted, where the table can be edited. */
+    private static Optional<Remedy> writeThem(Plan plan, List<Stopped<Obstacle.SendsItsOwn>> stopped) {
+        List<Edit> edits = stopped.stream()
+                .flatMap(one -> write(plan, one).stream())
+                .<Edit>map(edit -> edit)
+                .distinct()
+                .toList();
+        return edits.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Remedy("write", edits.size() == 1 ? edits.getFirst() : new InTurn(edits)));
+    }
+
+    private static Optional<WalkEdit.ChooseProgram> write(Plan plan, Stopped<Obstacle.SendsItsOwn> stopped) {
         DeviceId device = stopped.step().step().device();
         PartId part = stopped.step().step().action().part();
         Chart chart = plan.rig().chart(device);
+        int program = stopped.obstacle().number();
         return stopped.obstacle().type() == MessageType.PROGRAM_CHANGE
-                        && chart.table().containsKey(stopped.obstacle().number())
+                        && chart.table().containsKey(program)
                         && chart.beside().editable().contains(part)
-                ? Optional.of(new Remedy(
-                        "write",
-                        new WalkEdit.ChooseProgram(
-                                device,
-                                String.valueOf(stopped.obstacle().number()
-                                        + chart.conventions().shownPrograms().first()),
-                                plan.rig().partName(device, part).text())))
+                ? Optional.of(new WalkEdit.ChooseProgram(
+                        device,
+                        String.valueOf(
+                                program + chart.conventions().shownPrograms().first()),
+                        plan.rig().partName(device, part).text()))
                 : Optional.empty();
     }
 
@@ -83,7 +95,7 @@ final class SendsItsOwn implements Rule {
                 .with("board", board)
                 .with("sent", sent)
                 .mend(learnIt(plan, stopped.getFirst()))
-                .mend(writeIt(plan, stopped.getFirst()))
+                .mend(writeThem(plan, stopped))
                 .mend(OtherHardware.instead(plan, board))
                 .made();
     }

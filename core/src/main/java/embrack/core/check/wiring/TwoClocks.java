@@ -30,7 +30,7 @@ final class TwoClocks implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        TempoLinks links = TempoLinks.of(subject.plan(), new Engine(subject.plan(), subject.ways()));
+        TempoLinks links = TempoLinks.of(subject.plan(), () -> new Engine(subject.plan(), subject.ways()));
         Rig rig = subject.plan().rig();
         return links.followed().entrySet().stream()
                 .flatMap(e -> e.getValue().size() > 1
