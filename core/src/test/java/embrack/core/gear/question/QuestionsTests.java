@@ -43,7 +43,7 @@ class QuestionsTests {
                 "runs from usb               | four-switch-floor-board    | false | Runs from a supply of "
                         + "its own, 60 mA.",
                 "runs from batteries         | tablet                     | true  | Runs from USB or "
-                        + "batteries, 2000 mA.",
+                        + "batteries, 2000 mA, lasts 7 h.",
                 "sends notes                 | pads-and-keys              | true  | Sends notes.",
                 "sends pc                    | ten-switch-factory-board   | false | Sends control changes only.",
                 "tells a hold                | eight-switch-long-press-board | true | Knows press, release, "
