@@ -391,7 +391,7 @@ public final class MappingFaults {
                 "switches.also-moves",
                 Severity.LOOK,
                 "Foot board, bank A, switch 4",
-                "Piano moves too: Patch 3.",
+                "Piano moves too: Patch 1 and Patch 3.",
                 on(all).edit(new GearEdit.SwapHardware(new DeviceId("piano"), model("instrument-host-straight")))
                         .plan(),
                 all.plan()));

@@ -1,6 +1,7 @@
 package embrack.core;
 
 import embrack.core.chart.Chart;
+import embrack.core.chart.PartId;
 import embrack.core.check.rule.Severity;
 import embrack.core.edit.CueEdit;
 import embrack.core.edit.GearEdit;
@@ -16,6 +17,7 @@ import embrack.core.gear.Route;
 import embrack.core.gear.text.BoxReading;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
+import embrack.core.music.NoteLength;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Traffic;
@@ -96,6 +98,16 @@ public final class ShowFaults {
                         "1 cue is tied to the clock, and the song is played 3.3 % faster than it was recorded.",
                         s -> s.edit(new SongEdit.NewTempo(EBB, "124", false)),
                         s -> s.edit(new SongEdit.NewTempo(EBB, "124", true))),
+                fault(
+                        "echo-left-by-tempo",
+                        "songs.time-off-tempo",
+                        Severity.LOOK,
+                        "Ebb",
+                        "On load, Time of Echo is set to 500 ms, and at 124 no note lasts so long.",
+                        s -> echo(s, NoteLength.QUARTER).edit(new SongEdit.NewTempo(EBB, "124", true)),
+                        s -> echo(s, NoteLength.QUARTER)
+                                .edit(new SongEdit.NewTempo(EBB, "124", true))
+                                .edit(time("ebb", NoteLength.DOTTED_EIGHTH))),
                 fault(
                         "jump-to-no-song",
                         "songs.no-song-there",
@@ -442,6 +454,21 @@ public final class ShowFaults {
             sketch.cues(song, "on load = strings select:patch-2");
         }
         return sketch;
+    }
+
+    /** An echo at a THRU box, whose time each load of a song sets. */
+    private static Sketch echo(Sketch sketch, NoteLength note) {
+        sketch.box("Echo", "echo-and-tremolo")
+                .set("echo", "receive-channel", "9")
+                .link("guitar-sounds.thru > echo.in");
+        for (String song : List.of("lanterns", "ebb", "slow-boats")) {
+            sketch.edit(time(song, note));
+        }
+        return sketch;
+    }
+
+    private static CueEdit time(String song, NoteLength note) {
+        return new CueEdit.SetTime(new SongId(song), new DeviceId("echo"), new PartId("time"), note);
     }
 
     private static List<Fault> orders() {

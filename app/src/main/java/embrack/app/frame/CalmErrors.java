@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MultipartException;
+import org.springframework.web.servlet.ModelAndView;
 
 /**
  * Pages for when something is not there, does not answer or goes wrong. Only a lost connection is called one; an error
@@ -119,22 +120,30 @@ class CalmErrors {
         return "frame/unreadable";
     }
 
+    /** Anything else; no page at all for those who have gone: null says that the answer is done. */
     @ExceptionHandler
     @Nullable
-    String anythingElse(Exception e, HttpServletRequest request, HttpServletResponse response, Model page) {
-        if (response.isCommitted() || isNobodyThere(e)) {
-            return null;
-        }
-        if (e instanceof ErrorResponse answer) {
-            response.setStatus(answer.getStatusCode().value());
-            return answer.getStatusCode().isSameCodeAs(HttpStatus.NOT_FOUND)
-                    ? noSuchRig(page)
-                    : said(
-                            response,
-                            page,
-                            "That was not understood",
-                            "Nothing was changed. Load the page again and repeat.");
-        }
+    ModelAndView anythingElse(Exception e, HttpServletRequest request, HttpServletResponse response, Model page) {
+        return response.isCommitted() || isNobodyThere(e)
+                ? null
+                : new ModelAndView(
+                        e instanceof ErrorResponse answer
+                                ? notAsked(answer, response, page)
+                                : wentWrong(e, request, response, page));
+    }
+
+    private String notAsked(ErrorResponse answer, HttpServletResponse response, Model page) {
+        response.setStatus(answer.getStatusCode().value());
+        return answer.getStatusCode().isSameCodeAs(HttpStatus.NOT_FOUND)
+                ? noSuchRig(page)
+                : said(
+                        response,
+                        page,
+                        "That was not understood",
+                        "Nothing was changed. Load the page again and repeat.");
+    }
+
+    private static String wentWrong(Exception e, HttpServletRequest request, HttpServletResponse response, Model page) {
         Trouble trouble = Trouble.of(e);
         response.setStatus(
                 (trouble == Trouble.OURS ? HttpStatus.INTERNAL_SERVER_ERROR : HttpStatus.SERVICE_UNAVAILABLE).value());

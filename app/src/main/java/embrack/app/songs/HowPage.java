@@ -2,8 +2,10 @@ package embrack.app.songs;
 
 import embrack.core.music.Clock;
 import embrack.core.music.Key;
+import embrack.core.music.NoteLength;
 import embrack.core.music.Tempo;
 import embrack.core.offer.Freedom;
+import embrack.core.offer.TempoTimes;
 import embrack.core.plan.Plan;
 import embrack.core.show.Anchor;
 import embrack.core.show.Form;
@@ -31,7 +33,18 @@ record HowPage(
         List<String> transposed,
         List<SectionRow> sections,
         List<String> freedoms,
-        int onClock) {
+        int onClock,
+        List<AtTempo> times,
+        String takersWords) {
+
+    /** How long notes last at one of its tempos, and what boxes come to. */
+    record AtTempo(String tempo, List<Note> notes, List<Taker> takers) {}
+
+    /** A note: "dotted eighth", "535.7 ms", "1.87 Hz". */
+    record Note(String key, String words, String millis, String hertz) {}
+
+    /** What a box shows for each note, nothing where it cannot; settable at the tempo that the song begins at. */
+    record Taker(String name, String device, String part, boolean isSettable, List<String> shown) {}
 
     /** What it is. */
     record Facts(String title, String played, String original, int place) {}
@@ -83,7 +96,37 @@ record HowPage(
                         .toList(),
                 (int) song.cues().stream()
                         .filter(cue -> cue.at() instanceof Anchor.OnClock)
-                        .count());
+                        .count(),
+                times(plan, TempoTimes.of(plan, song.form()), tempo),
+                TempoTimes.of(plan, song.form()).takers().isEmpty()
+                        ? "No box of the rig shows a time in ms or Hz; set these by hand, or by tap."
+                        : "A button has the song send it on load; what was sent there before is replaced.");
+    }
+
+    private static List<AtTempo> times(Plan plan, TempoTimes times, Tempo start) {
+        List<NoteLength> notes = List.of(NoteLength.values());
+        return times.tempos().stream()
+                .map(tempo -> new AtTempo(
+                        tempo.toString(),
+                        notes.stream()
+                                .map(note -> new Note(
+                                        note.name(), note.words(), note.shownMillis(tempo), note.shownHertz(tempo)))
+                                .toList(),
+                        times.takers().stream()
+                                .map(taker -> new Taker(
+                                        "%s: %s"
+                                                .formatted(
+                                                        plan.rig().name(taker.device()),
+                                                        plan.rig().partName(taker.device(), taker.part())),
+                                        taker.device().text(),
+                                        taker.part().text(),
+                                        tempo.equals(start),
+                                        notes.stream()
+                                                .map(note ->
+                                                        taker.shown(note, tempo).orElse(""))
+                                                .toList()))
+                                .toList()))
+                .toList();
     }
 
     private static String text(Optional<Key> key) {

@@ -6,9 +6,13 @@ import embrack.app.frame.Refusals;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.core.chart.PartId;
+import embrack.core.edit.CueEdit;
 import embrack.core.edit.Refused;
 import embrack.core.edit.SongEdit;
+import embrack.core.music.NoteLength;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.files.midi.NoteOffs;
@@ -95,6 +99,18 @@ class SongController {
             @RequestParam(defaultValue = "") String tempo,
             @RequestParam(defaultValue = "false") boolean clock) {
         rigs.edit(id, hand, new SongEdit.NewTempo(song, tempo, clock));
+        return back(id, song);
+    }
+
+    @PostMapping("/time")
+    String time(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable SongId song,
+            @RequestParam DeviceId device,
+            @RequestParam PartId part,
+            @RequestParam NoteLength note) {
+        rigs.edit(id, hand, new CueEdit.SetTime(song, device, part, note));
         return back(id, song);
     }
 

@@ -105,7 +105,7 @@ class NumbersController {
                                 practice.key(),
                                 practice.question(),
                                 practice.reason(),
-                                report.plan().practices().answer(practice),
+                                report.plan().answer(practice),
                                 Price.of(report.plan(), practice)))
                         .toList());
         return "switches/schools";

@@ -397,8 +397,8 @@ record PanelView(
                 .orElseGet(() -> "%s is %s; %s was meant"
                         .formatted(
                                 place,
-                                broken.place().aspect().word(broken.actual()),
-                                broken.place().aspect().word(broken.meant())));
+                                broken.place().word(plan.rig(), broken.actual()),
+                                broken.place().word(plan.rig(), broken.meant())));
     }
 
     private static String name(Plan plan, Place place) {

@@ -164,7 +164,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                 rig.partName(device.id(), part).text(),
                 printed,
                 telling.stream()
-                        .map(place -> place.aspect().word(state.value(place)))
+                        .map(place -> place.word(rig, state.value(place)))
                         .collect(Collectors.joining(", ")),
                 isMuted ? "muted" : isOn ? "tick" : "open",
                 isMuted || isOn,
@@ -222,7 +222,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                                                 hand.place().device(),
                                                 hand.place().part()),
                                 plan.rig().name(hand.place().device()),
-                                hand.place().aspect().word(hand.value()));
+                                hand.place().word(plan.rig(), hand.value()));
         };
     }
 

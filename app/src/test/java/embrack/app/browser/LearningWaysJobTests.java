@@ -55,7 +55,8 @@ class LearningWaysJobTests extends AtTheBrowser {
         hand.go("Wiring");
         hand.link("Keys USB device USB", "Laptop USB host USB 1");
         to("/switches/keys/1/knob/1");
-        hand.offer("Add a level", "knob 1", "Sounds: level of Knob 1").click();
+        hand.offer("Add a level", "patch 1 knob 1", "Sounds: level of Patch 1 knob 1")
+                .click();
         hand.click("Run Sounds on Laptop");
         assertThat(hand.page
                         .locator(".side-head .verdict, .side-head [class*=mark]")
@@ -65,6 +66,23 @@ class LearningWaysJobTests extends AtTheBrowser {
         hand.addStep("next patch", "Sounds: next Patch");
         assertThat(hand.page.locator(".steps")).containsText("ch 10 CC 103 127");
         assertThat(hand.page.locator("[data-tile=pad1] .verdict")).hasText("exact");
+        to("/switches/keys/1/knob/1");
+        hand.offer("Add a level", "patch 2 knob 5", "Sounds: level of Patch 2 knob 5")
+                .click();
+        assertThat(hand.page.locator(".moved h3")).hasCount(2);
+        assertThat(hand.page
+                        .locator(".side-head .verdict, .side-head [class*=mark]")
+                        .first())
+                .hasText("exact");
+        to("/switches/schools");
+        assertThat(hand.page.locator("main")).containsText("If a controller dies: 40 s to learn anew.");
+        hand.page.getByText("through a layer of on-screen controls").click();
+        hand.untilAtWork();
+        to("/gear/sounds");
+        assertThat(hand.page.locator("main")).containsText("Instrument host with a layer");
+        to("/switches/keys/1/knob/1");
+        assertThat(hand.page.locator(".moved h3"))
+                .hasText(new String[] {"Sounds: level of Control 1", "Sounds: level of Control 5"});
         to("/switches/swap?box=keys&with=keyboard-workstation");
         assertThat(hand.page.locator("main")).containsText("Straight: 80 links, 26 min 40 s");
         assertThat(hand.page.locator("main")).containsText("Through a layer: 8 links, 2 min 40 s");

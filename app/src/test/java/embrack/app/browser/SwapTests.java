@@ -112,7 +112,8 @@ class SwapTests {
         hand.page.navigate(rig + "/songs/rope-and-kettle");
         hand.type("When", "1 1");
         hand.offer("What happens", "sound follow", "toggle").click();
-        hand.at("\\?cue=");
+        hand.at("\\?cue=\\d");
+        hand.page.locator("form[hx-post*='/leaves']").first().waitFor();
         return hand.page.url();
     }
 

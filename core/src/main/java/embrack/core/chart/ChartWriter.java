@@ -112,6 +112,19 @@ public final class ChartWriter {
                 .map(Part::id)
                 .filter(standing.byHand()::contains)
                 .forEach(part -> lines.add("also by hand: " + names(known, List.of(part))));
+        known.parts().stream()
+                .map(Part::id)
+                .filter(standing.within()::containsValue)
+                .forEach(chosen -> lines.add("only in %s: %s"
+                        .formatted(
+                                names(known, List.of(chosen)),
+                                names(
+                                        known,
+                                        known.parts().stream()
+                                                .map(Part::id)
+                                                .filter(part -> chosen.equals(
+                                                        standing.within().get(part)))
+                                                .toList()))));
         standing.loading()
                 .ifPresent(loading -> lines.add("loads memory: " + names(known, loading.memories())
                         + (loading.deafMillis() == 0 ? "" : "; deaf for %d ms".formatted(loading.deafMillis()))));

@@ -1,6 +1,7 @@
 package embrack.core.chart;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -11,6 +12,7 @@ import java.util.Set;
  * @param atStart what the box does by itself when it is switched on, in order
  * @param kept parts that stand after power-off as they stood before
  * @param byHand parts that somebody may also set at the box, so that no message tells how they stand
+ * @param within parts that obey only while another one is chosen, with that one: a knob of a patch
  * @param loading how it loads memories; empty when what it learned holds whatever is loaded
  */
 public record Standing(
@@ -18,16 +20,19 @@ public record Standing(
         List<Action> atStart,
         Set<PartId> kept,
         Set<PartId> byHand,
+        Map<PartId, PartId> within,
         Optional<Loading> loading) {
 
     /** A box of which nothing is said: its parts are independent, and at their first value when it is switched on. */
-    public static final Standing PLAIN = new Standing(List.of(), List.of(), Set.of(), Set.of(), Optional.empty());
+    public static final Standing PLAIN =
+            new Standing(List.of(), List.of(), Set.of(), Set.of(), Map.of(), Optional.empty());
 
     public Standing {
         alone = alone.stream().map(List::copyOf).toList();
         atStart = List.copyOf(atStart);
         kept = Set.copyOf(kept);
         byHand = Set.copyOf(byHand);
+        within = Map.copyOf(within);
     }
 
     /**

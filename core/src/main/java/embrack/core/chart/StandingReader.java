@@ -5,8 +5,10 @@ import embrack.core.name.TapeLabel;
 import embrack.core.text.Cursor;
 import embrack.core.text.Fault;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiPredicate;
@@ -21,6 +23,7 @@ final class StandingReader {
     private final List<Action> atStart = new ArrayList<>();
     private final Set<PartId> kept = new LinkedHashSet<>();
     private final Set<PartId> byHand = new LinkedHashSet<>();
+    private final Map<PartId, PartId> within = new LinkedHashMap<>();
     private Optional<Loading> loading = Optional.empty();
 
     /**
@@ -48,6 +51,8 @@ final class StandingReader {
         } else if (cursor.accept("also by hand")) {
             colon(cursor, "also by hand: Input 1..16");
             parts(cursor).forEach(part -> byHand.add(part.id()));
+        } else if (cursor.accept("only in")) {
+            readWithin(cursor);
         } else if (cursor.accept("loads memory")) {
             colon(cursor, "loads memory: Memory 1..99; deaf for 300 ms");
             readLoading(cursor);
@@ -58,7 +63,7 @@ final class StandingReader {
     }
 
     Standing standing() {
-        return new Standing(alone, atStart, kept, byHand, loading);
+        return new Standing(alone, atStart, kept, byHand, within, loading);
     }
 
     private void readAlone(Cursor cursor) {
@@ -73,6 +78,29 @@ final class StandingReader {
             throw new Fault(column, 1, "These are two parts or more of which one is on: one at a time: Scene 1..8");
         }
         alone.add(group.stream().map(Part::id).toList());
+    }
+
+    /** {@code only in Patch 2: Cutoff; Release}: what stands right of the colon obeys only while that is chosen. */
+    private void readWithin(Cursor cursor) {
+        int colon = cursor.find(':');
+        if (colon < 0) {
+            throw cursor.fault("A colon is missing: only in Patch 2: Cutoff; Release");
+        }
+        int column = cursor.column();
+        List<Part> chosen = parts.apply(cursor.until(colon));
+        if (chosen.size() != 1 || !chooses(chosen.getFirst())) {
+            throw new Fault(column, 1, "This names one part that a line above chooses: select Patch 2: pc 2");
+        }
+        int names = cursor.column();
+        for (Part part : parts(cursor)) {
+            if (chooses(part)) {
+                throw new Fault(
+                        names, 1, "%s is itself chosen, so it cannot obey only in another.".formatted(part.name()));
+            }
+            if (within.putIfAbsent(part.id(), chosen.getFirst().id()) != null) {
+                throw new Fault(names, 1, "%s stands in such a line already.".formatted(part.name()));
+            }
+        }
     }
 
     private void readLoading(Cursor cursor) {

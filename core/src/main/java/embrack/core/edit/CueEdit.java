@@ -1,9 +1,14 @@
 package embrack.core.edit;
 
+import embrack.core.chart.PartId;
+import embrack.core.music.NoteLength;
 import embrack.core.music.Position;
+import embrack.core.music.Tempo;
 import embrack.core.music.TempoMap;
 import embrack.core.name.TapeLabel;
+import embrack.core.offer.TempoTimes;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
 import embrack.core.show.Capture;
 import embrack.core.show.Cue;
@@ -11,6 +16,7 @@ import embrack.core.show.CueMerge;
 import embrack.core.show.Form;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
+import embrack.core.show.When;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.word.Fact;
@@ -27,6 +33,9 @@ public sealed interface CueEdit extends Edit {
 
     /** Farther than any cue can be moved, in ticks. */
     long MOST_TICKS = 100_000_000L;
+
+    /** Where cues lie that are sent when the player loads the song. */
+    Anchor ON_LOAD = new Anchor.Automatic(When.LOAD);
 
     SongId song();
 
@@ -57,6 +66,47 @@ public sealed interface CueEdit extends Edit {
             return Say.of("add-cue")
                     .with("song", SongEdit.titleOf(before, song))
                     .with("at", at.strip());
+        }
+    }
+
+    /**
+     * Sends a time on load, as long as a note is at the tempo that the song begins at; in the place of what is sent for
+     * the same part then.
+     */
+    record SetTime(SongId song, DeviceId device, PartId part, NoteLength note) implements CueEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("time", plan, device);
+            Song old = SongEdit.find(plan, song);
+            Tempo tempo = old.form().tempoMap().tempo(0);
+            Step step = TempoTimes.of(plan, old.form())
+                    .taker(device, part)
+                    .flatMap(taker -> taker.at(note, tempo))
+                    .map(level -> new Step(device, level))
+                    .orElseThrow(() -> new Refused(
+                            "time",
+                            Say.of("no.time")
+                                    .with("device", plan.rig().name(device))
+                                    .with("note", Fact.word(note.words()))
+                                    .with("tempo", tempo.toString())));
+            Song changed = old;
+            for (Cue cue : old.cues()) {
+                if (cue.at().equals(ON_LOAD) && cue.steps().stream().anyMatch(step::isAboutTheSame)) {
+                    changed = changed.withCue(cue.withSteps(cue.steps().stream()
+                            .map(s -> s.isAboutTheSame(step) ? step : s)
+                            .toList()));
+                }
+            }
+            return with(
+                    plan, changed == old ? old.withCue(new Cue(old.nextNumber(), ON_LOAD, List.of(step))) : changed);
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("set-time")
+                    .with("song", SongEdit.titleOf(before, song))
+                    .with("device", before.rig().name(device))
+                    .with("note", Fact.word(note.words()));
         }
     }
 

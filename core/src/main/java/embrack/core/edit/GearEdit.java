@@ -272,7 +272,8 @@ public sealed interface GearEdit extends Edit {
             Device fitted = Fitting.to(known, old);
             return Refused.at(
                     "model",
-                    () -> plan.withSwitches(Fitting.controls(plan.switches(), device, known))
+                    () -> plan.withSwitches(new KnobLinks(rig.model(device), known)
+                                    .carriedOver(Fitting.controls(plan.switches(), device, known), device))
                             .withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.links()))
                             .settled());
         }

@@ -5,8 +5,10 @@ import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
 import embrack.core.chart.Response;
 import embrack.core.chart.Verb;
+import embrack.core.gear.Model;
 import embrack.core.gear.Purpose;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.library.Library;
 import embrack.core.level.Scale;
 import embrack.core.midi.Channel;
 import embrack.core.midi.DataByte;
@@ -177,7 +179,26 @@ public sealed interface NumberEdit extends Edit {
     record Choose(Practice practice, int answer) implements NumberEdit {
         @Override
         public Plan apply(Plan plan) {
-            return plan.withPractices(plan.practices().with(practice, answer));
+            Plan answered = plan.withPractices(plan.practices().with(practice, answer));
+            return practice == Practice.LINKS ? linked(answered) : answered;
+        }
+
+        /** With every host of sounds linked as was chosen: through a layer, or straight to the knobs of each patch. */
+        private Plan linked(Plan plan) {
+            Plan linked = plan;
+            for (Device host : plan.rig().devices()) {
+                Model model = plan.rig().model(host.id());
+                if (model.isPlayedByKnobs() && model.isLinkedStraight() != (answer == 1)) {
+                    Model other = Library.all().stream()
+                            .filter(m -> m.isPlayedByKnobs() && m.isLinkedStraight() == (answer == 1))
+                            .findFirst()
+                            .orElseThrow();
+                    linked = new GearEdit.SwapHardware(host.id(), other).apply(linked);
+                }
+            }
+            return linked == plan
+                    ? plan
+                    : linked.withRig(linked.rig().withPairs(plan.rig().pairs())).settled();
         }
 
         @Override

@@ -10,6 +10,7 @@ import embrack.core.switches.Assignment;
 import embrack.core.switches.Practice;
 import embrack.core.switches.Step;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -202,12 +203,24 @@ public record Price(String answer, int switches, int presses, int messages, int 
                 .filter(d -> plan.rig().model(d.id()).kind() == Kind.INSTRUMENT_HOST)
                 .toList();
         int controls = hosts.stream()
+                .mapToInt(d -> plan.switches().moving(d.id()).size())
+                .sum();
+        int own = hosts.stream()
                 .mapToInt(d -> (int) plan.switches().moving(d.id()).stream()
                         .flatMap(t -> t.targets().stream())
                         .filter(t -> t.device().equals(d.id()))
+                        .flatMap(t ->
+                                Optional.ofNullable(plan.rig()
+                                                .model(d.id())
+                                                .standing()
+                                                .within()
+                                                .get(t.part()))
+                                        .stream())
+                        .distinct()
                         .count())
-                .sum();
-        int patches = (int) hosts.stream()
+                .max()
+                .orElse(0);
+        int chosen = (int) hosts.stream()
                 .flatMap(d -> plan.switches().using(d.id()).stream()
                         .map(Assignment::steps)
                         .flatMap(List::stream)
@@ -216,7 +229,7 @@ public record Price(String answer, int switches, int presses, int messages, int 
                         .map(Step::action))
                 .distinct()
                 .count();
-        return new Links(controls, Math.max(1, patches));
+        return new Links(controls, Math.max(1, Math.max(own, chosen)));
     }
 
     private static Stream<Step> steps(Plan plan) {

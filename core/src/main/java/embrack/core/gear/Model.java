@@ -1,6 +1,7 @@
 package embrack.core.gear;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.Aspect;
 import embrack.core.chart.Chart;
 import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
@@ -115,6 +116,18 @@ public record Model(
     /** How its parts come to stand as they do, whatever messages say. */
     public Standing standing() {
         return chart().beside().standing();
+    }
+
+    /** Whether it is a host of sounds that are played by knobs: each patch with its own, or a layer for all. */
+    public boolean isPlayedByKnobs() {
+        return kind == Kind.INSTRUMENT_HOST
+                && parts().stream()
+                        .anyMatch(part -> implementation.aspects(part.id()).contains(Aspect.LEVEL));
+    }
+
+    /** Whether its patches have knobs of their own, which controls are linked straight to. */
+    public boolean isLinkedStraight() {
+        return isPlayedByKnobs() && !standing().within().isEmpty();
     }
 
     /** What can be acted on, in the order of the chart. */

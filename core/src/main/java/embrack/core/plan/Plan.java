@@ -4,6 +4,7 @@ import embrack.core.chart.LearnableId;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
+import embrack.core.gear.Model;
 import embrack.core.midi.Channel;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
@@ -17,6 +18,7 @@ import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.ControlAt;
+import embrack.core.switches.Practice;
 import embrack.core.switches.Practices;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -208,6 +210,17 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
     /** Devices that can play songs and send cues, in the order of the rig. */
     public List<DeviceId> players() {
         return Book.players(rig);
+    }
+
+    /** How a question is answered: by the hardware itself, where that decides, else as the crew chose. */
+    public int answer(Practice practice) {
+        List<Model> hosts = practice == Practice.LINKS
+                ? rig.devices().stream()
+                        .map(device -> rig.model(device.id()))
+                        .filter(Model::isPlayedByKnobs)
+                        .toList()
+                : List.of();
+        return hosts.isEmpty() ? practices.answer(practice) : hosts.stream().anyMatch(Model::isLinkedStraight) ? 1 : 0;
     }
 
     public Plan withPractices(Practices others) {

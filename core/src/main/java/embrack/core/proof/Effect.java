@@ -184,5 +184,50 @@ interface Effect {
         }
     }
 
+    /** Something is done only while a place is chosen. */
+    record Within(int chosen, Effect effect) implements Effect {
+
+        @Override
+        public int[] touches() {
+            return effect.touches();
+        }
+
+        @Override
+        public int[] raises() {
+            return effect.raises();
+        }
+
+        @Override
+        public Aim aim(int variable, int[] state) {
+            return state[chosen] == 0 ? Aim.PASSES : effect.aim(variable, state);
+        }
+
+        @Override
+        public boolean turns(int variable) {
+            return effect.turns(variable);
+        }
+
+        @Override
+        public boolean settles(int touched) {
+            return false;
+        }
+
+        @Override
+        public int[] reads(int touched) {
+            int[] read = effect.reads(touched);
+            int[] more = Arrays.copyOf(read, read.length + 2);
+            more[read.length] = chosen;
+            more[read.length + 1] = touched;
+            return more;
+        }
+
+        @Override
+        public void run(int[] state) {
+            if (state[chosen] != 0) {
+                effect.run(state);
+            }
+        }
+    }
+
     int[] NOTHING = {};
 }

@@ -157,8 +157,17 @@ final class Effects {
         Optional<Takeover> takeover = move.verb() == Verb.LEVEL ? engine.takeover(move.place()) : Optional.empty();
         return takeover.isEmpty()
                 ? move(move)
-                : new Effect.Approach(
-                        stands(move), variables.number(new Variable.Came(move.place())), takeover.get(), move.amount());
+                : within(
+                        move,
+                        new Effect.Approach(
+                                stands(move),
+                                variables.number(new Variable.Came(move.place())),
+                                takeover.get(),
+                                move.amount()));
+    }
+
+    private Effect within(Places.Move move, Effect effect) {
+        return move.within() < 0 ? effect : new Effect.Within(variables.stands(move.device(), move.within()), effect);
     }
 
     private Effect move(Places.Move move) {
@@ -166,7 +175,7 @@ final class Effects {
         for (int i = 0; i < out.length; i++) {
             out[i] = variables.stands(move.device(), move.out()[i]);
         }
-        return new Effect.Move(stands(move), move.verb(), move.amount(), out);
+        return within(move, new Effect.Move(stands(move), move.verb(), move.amount(), out));
     }
 
     private int stands(Places.Move move) {

@@ -103,7 +103,9 @@ final class Transition {
 
     /** Whether the last that is meant for a variable is about it, and does not only put it out. */
     boolean isAbout(int variable) {
-        return last(meantAt, variable) instanceof Effect.Move wanted && wanted.place() == variable;
+        Effect last = last(meantAt, variable);
+        return (last instanceof Effect.Within within ? within.effect() : last) instanceof Effect.Move wanted
+                && wanted.place() == variable;
     }
 
     /** Whether it turns a variable round, or is meant to. */

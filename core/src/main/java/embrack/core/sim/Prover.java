@@ -44,7 +44,7 @@ import java.util.stream.Stream;
 /**
  * Proves switches: what each gesture does is held against what is meant, in every state that the rig can reach
  * ({@link States}), and its messages are timed. Treadles, faders and knobs are moved from heel to toe and back, from
- * two starts at opposite ends.
+ * two starts at opposite ends, and in each patch in which they move something.
  *
  * <p>Cost: for each gesture, its messages travel once; looking at it costs the states of what it depends on.
  */
@@ -267,7 +267,12 @@ public final class Prover {
         CompiledControl compiled = sendings.of(controlAssignment).compiled();
         SortedSet<Place> targets = new TreeSet<>();
         controlAssignment.targets().forEach(target -> addTargets(step(target, 0), targets));
+        List<Place> chosen = targets.stream()
+                .flatMap(place -> places.within(place).stream())
+                .distinct()
+                .toList();
         List<Trial> trials = Stream.of(start, World.opposite(places))
+                .flatMap(from -> Stream.concat(Stream.of(from), chosen.stream().map(place -> from.with(place, 1))))
                 .map(from -> sweep(from, controlAssignment, compiled))
                 .toList();
         SortedSet<Place> wrong = Trial.wrongPlaces(trials);

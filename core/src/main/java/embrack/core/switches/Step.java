@@ -28,6 +28,13 @@ public record Step(DeviceId device, Action action, int waitMillis) {
         return new Step(device, action, millis);
     }
 
+    /** Whether another one does the same to the same part, by whatever amount. */
+    public boolean isAboutTheSame(Step other) {
+        return device.equals(other.device)
+                && action.verb() == other.action.verb()
+                && action.part().equals(other.action.part());
+    }
+
     /** The same on another device. */
     public Step on(DeviceId other) {
         return new Step(other, action, waitMillis);

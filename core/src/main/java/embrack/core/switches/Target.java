@@ -69,6 +69,11 @@ public record Target(
         return new Target(device, part, range, other, top, capDecibels);
     }
 
+    /** Another level of the same device, moved alike. */
+    public Target of(PartId other) {
+        return new Target(device, other, range, law, topDecibels, capDecibels);
+    }
+
     public Target withRange(Range other) {
         return new Target(device, part, other, law, topDecibels, capDecibels);
     }

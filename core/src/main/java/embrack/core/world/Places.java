@@ -109,12 +109,7 @@ public final class Places {
 
     private static void set(int[] values, List<Move> moves) {
         for (Move move : moves) {
-            values[move.number()] = move.verb().applyTo(values[move.number()], move.amount());
-            if (values[move.number()] != 0 || move.verb() == Verb.STOP_ALL) {
-                for (int number : move.out()) {
-                    values[number] = 0;
-                }
-            }
+            move.applyTo(values);
         }
     }
 
@@ -216,9 +211,24 @@ public final class Places {
      *
      * @param device the number of the device
      * @param number of the place; -1 for one that the hardware does not have
+     * @param within the number of the place that has to be chosen, or nothing is done; -1 for none
      * @param out the numbers of the places that the action ends, unless it puts its own place out
      */
-    public record Move(int device, int number, Place place, Verb verb, int amount, int[] out) {}
+    public record Move(int device, int number, Place place, Verb verb, int amount, int within, int[] out) {
+
+        /** Does it to the values of its device. */
+        void applyTo(int[] values) {
+            if (within >= 0 && values[within] == 0) {
+                return;
+            }
+            values[number] = verb.applyTo(values[number], amount);
+            if (values[number] != 0 || verb == Verb.STOP_ALL) {
+                for (int other : out) {
+                    values[other] = 0;
+                }
+            }
+        }
+    }
 
     /** What actions on a device do, in their order. */
     public List<Move> moves(DeviceId device, List<Action> actions) {
@@ -239,7 +249,15 @@ public final class Places {
                 place,
                 action.verb(),
                 action.amount().orElse(0),
+                within(place).map(this::number).orElse(-1),
                 out(place, action.verb()));
+    }
+
+    /** What has to be chosen for a place to obey: the patch of a knob; empty for one that always does. */
+    public Optional<Place> within(Place place) {
+        return Optional.ofNullable(devices.get(place.device()))
+                .flatMap(device -> Optional.ofNullable(standing(device).within().get(place.part())))
+                .map(chosen -> new Place(place.device(), chosen, Verb.SELECT.aspect()));
     }
 
     /** The places that are out while this one is on. */

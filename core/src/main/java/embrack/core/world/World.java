@@ -3,7 +3,6 @@ package embrack.core.world;
 import embrack.core.chart.Action;
 import embrack.core.chart.Aspect;
 import embrack.core.chart.PartId;
-import embrack.core.chart.Verb;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import embrack.core.rig.Pair;
@@ -121,12 +120,7 @@ public final class World {
                 own = own.clone();
                 next[move.device()] = own;
             }
-            own[move.number()] = move.verb().applyTo(own[move.number()], move.amount());
-            if (own[move.number()] != 0 || move.verb() == Verb.STOP_ALL) {
-                for (int number : move.out()) {
-                    own[number] = 0;
-                }
-            }
+            move.applyTo(own);
         }
         return new World(places, next, odd, ears, hands, faults, underWay, clockMicros);
     }

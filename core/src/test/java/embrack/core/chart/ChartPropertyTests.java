@@ -23,6 +23,7 @@ import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.SequencedSet;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -45,11 +46,23 @@ class ChartPropertyTests {
         var conventions = new Conventions(Optional.of(programs), Optional.of(notes), table);
         List<PartId> parts =
                 rows.stream().map(row -> row.part().id()).distinct().toList();
+        Set<PartId> choosing = rows.stream()
+                .filter(row -> row.verb().isExclusive())
+                .map(row -> row.part().id())
+                .collect(Collectors.toSet());
+        Map<PartId, PartId> within = choosing.stream()
+                .sorted()
+                .findFirst()
+                .map(chosen -> parts.stream()
+                        .filter(part -> !choosing.contains(part))
+                        .collect(Collectors.toMap(part -> part, part -> chosen)))
+                .orElse(Map.of());
         var standing = new Standing(
                 parts.size() < 2 ? List.of() : List.of(parts),
                 List.of(),
                 Set.copyOf(parts),
                 Set.copyOf(parts),
+                within,
                 Optional.empty());
         SequencedMap<PartId, Meaning> meanings = new LinkedHashMap<>();
         for (int i = 0; i < Math.min(rows.size(), meant.size()); i++) {

@@ -15,6 +15,7 @@ import embrack.core.level.Curve;
 import embrack.core.level.Law;
 import embrack.core.level.Takeover;
 import embrack.core.midi.MessageType;
+import embrack.core.music.NoteLength;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Area;
 import embrack.core.rig.DeviceId;
@@ -200,6 +201,9 @@ class EditWordsTests {
                 said(new SongEdit.SendAlways(When.LOAD, " scene 1 "), "Every song sends scene 1 on load"),
                 said(new SongEdit.SendNoMore(1), "Songs no longer send ", true),
                 said(new CueEdit.AddCue(EBB, " 5 3 ", List.of(SCENE), Optional.empty()), "Add a cue to Ebb at 5 3"),
+                said(
+                        new CueEdit.SetTime(EBB, DESK, level, NoteLength.DOTTED_EIGHTH),
+                        "Ebb: Lantern desk on load as long as a dotted eighth"),
                 said(new CueEdit.AddCues(EBB, List.of()), "Add 0 cues to Ebb"),
                 said(new CueEdit.PlaceCue(EBB, 1, "7"), "Move a cue of Ebb to 7"),
                 said(new CueEdit.MoveCues(EBB, List.of(1), 960, 0), "Move 1 cue of Ebb"),

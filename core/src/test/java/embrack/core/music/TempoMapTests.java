@@ -25,6 +25,21 @@ class TempoMapTests {
                 List.of(new TempoChange(Position.START, Tempo.parse(tempo))));
     }
 
+    /** Arithmetic: 60 000 over the tempo, times the note in quarters; a second over that. */
+    @ParameterizedTest
+    @CsvSource({
+        "84, QUARTER, 714.3 ms, 1.40 Hz",
+        "84, DOTTED_EIGHTH, 535.7 ms, 1.87 Hz",
+        "120, QUARTER, 500.0 ms, 2.00 Hz",
+        "120, EIGHTH_TRIPLET, 166.7 ms, 6.00 Hz",
+        "92.5, DOTTED_QUARTER, 973.0 ms, 1.03 Hz",
+        "98, SIXTEENTH, 153.1 ms, 6.53 Hz"
+    })
+    void echoesLastAsLongAsNotes(String tempo, NoteLength note, String millis, String hertz) {
+        assertThat(List.of(note.shownMillis(Tempo.parse(tempo)), note.shownHertz(Tempo.parse(tempo))))
+                .containsExactly(millis, hertz);
+    }
+
     /** Arithmetic: beats times 60 over the tempo, the tempo in quarters. */
     @ParameterizedTest
     @CsvSource({

@@ -64,6 +64,8 @@ public final class Duel {
             "next Slide: note 4\nprevious Slide: cc 2 = 127",
             "toggle Wash 1..3: note 1..3\non Wash 1: cc 2 over 99\none at a time: Wash 1..3",
             "select Memory 1..3: pc 1..3\nloads memory: Memory 1..3; deaf for 5 ms\nat start: select Memory 2",
+            "select Sound 1..2: pc 5..6\nlevel Cutoff: cc 3\ntoggle Drive: note 1\nonly in Sound 1: Cutoff\n"
+                    + "only in Sound 2: Drive",
             "on Fog: note 3\noff Fog: note 4\nat start: on Fog",
             "play Reel: cc 1\nstop Reel: cc 2\nkept at power-off: Reel");
 

@@ -54,7 +54,7 @@ class PlantedMistakesTests {
             Receivers ~ if (read instanceof Reading.Deaf) ~ if (read instanceof Reading.NotWritten)
             Receivers ~ hearing.loadingMicros() > 0 ~ hearing.loadingMicros() < 0
             Receivers ~ state.ears().heardBy(device) ~ Ears.NONE.heardBy(device)
-            World ~ if (own[move.number()] != 0 || move.verb() == Verb.STOP_ALL) ~ if (move.verb() == Verb.STOP_ALL)
+            Places ~ if (values[number] != 0 || verb == Verb.STOP_ALL) ~ if (verb == Verb.STOP_ALL)
             World ~ if (values[device][memories[i]] != 0) ~ if (values[device][memories[i]] == 0)
             Places ~ .filter(group -> group.contains(part)) ~ .filter(group -> group.isEmpty())
             Places ~ int[] values = atStart(device); ~ int[] values = new int[of(device).size()];

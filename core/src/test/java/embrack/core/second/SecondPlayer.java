@@ -447,6 +447,10 @@ final class SecondPlayer {
     }
 
     private void act(String name, Box box, ChartRow row, int value) {
+        PartId chosen = box.standing().within().get(row.part().id());
+        if (chosen != null && value(name, chosen.text(), Verb.SELECT.aspect().name()) == 0) {
+            return;
+        }
         String part = name + " " + row.part().id() + " ";
         aimed.add(part + row.verb().aspect());
         switch (row.verb()) {

@@ -44,7 +44,7 @@ final class LeftBehind implements Rule {
                 .with(
                         "place",
                         new Fact.PartOf(left.place().device(), left.place().part()))
-                .word("value", left.place().aspect().word(left.value()))
+                .word("value", left.place().word(plan.rig(), left.value()))
                 .word("jumped", left.jump() instanceof Jump.None ? "no" : "yes")
                 .with("jump", left.jump().phrase())
                 .cause(cause(plan, left))

@@ -21,6 +21,7 @@ public final class SongRules {
             new LeftBehind(),
             new CueStandsStill(),
             new LeftByTempo(),
+            new TimeOffTempo(),
             new NoSongThere(),
             new SamePlace(),
             new CutAway(),

@@ -107,7 +107,27 @@ final class Players {
             select Patch 1..10: pc 1..10
             next Patch: cc 103 over 63
             previous Patch: cc 102 over 63
-            level Knob 1..8: learns cc
+            level Patch 1 knob 1..8: learns cc
+            level Patch 2 knob 1..8: learns cc
+            level Patch 3 knob 1..8: learns cc
+            level Patch 4 knob 1..8: learns cc
+            level Patch 5 knob 1..8: learns cc
+            level Patch 6 knob 1..8: learns cc
+            level Patch 7 knob 1..8: learns cc
+            level Patch 8 knob 1..8: learns cc
+            level Patch 9 knob 1..8: learns cc
+            level Patch 10 knob 1..8: learns cc
+            only in Patch 1: Patch 1 knob 1..8
+            only in Patch 2: Patch 2 knob 1..8
+            only in Patch 3: Patch 3 knob 1..8
+            only in Patch 4: Patch 4 knob 1..8
+            only in Patch 5: Patch 5 knob 1..8
+            only in Patch 6: Patch 6 knob 1..8
+            only in Patch 7: Patch 7 knob 1..8
+            only in Patch 8: Patch 8 knob 1..8
+            only in Patch 9: Patch 9 knob 1..8
+            only in Patch 10: Patch 10 knob 1..8
+            at start: select Patch 1
             on Effect 1..4: cc 110..113 over 63
             off Effect 1..4: cc 110..113 under 64
             """);

@@ -126,8 +126,31 @@ final class Receivers {
             means blackout: Blackout
             """);
 
-    static final List<Model> ALL =
-            List.of(RACK_MIXER, STAGE_MIXER, SOUNDS_SWITCHER, FLOOR_MODELLER, WORDS_COMPUTER, PROJECTION_SERVER);
+    private static final Model ECHO_BOX =
+            Shipped.model("echo-and-tremolo", "Echo and tremolo box", SOUND_SWITCHER, """
+            # Its times follow a clock, a tap, or a number that is sent for each song.
+            port MIDI IN: 5-pin in
+            port MIDI THRU: 5-pin thru
+            port Output: audio out
+            setting MIDI receive channel: 1..16, factory 1
+            setting Tempo from: itself, clock; factory itself
+            hears sync only while Tempo from is clock
+            power: a supply of its own, 250 mA
+            """, """
+            level Time: cc 14
+            shows Time: 40 to 1310 ms
+            level Tremolo speed: cc 15
+            shows Tremolo speed: 1 to 14 Hz
+            level Mix: cc 16
+            shows Mix: 0 to 100 %
+            tap Tempo: cc 17 over 63
+            on Echo: cc 18 over 63
+            off Echo: cc 18 under 64
+            safe: off Echo
+            """);
+
+    static final List<Model> ALL = List.of(
+            RACK_MIXER, STAGE_MIXER, SOUNDS_SWITCHER, FLOOR_MODELLER, ECHO_BOX, WORDS_COMPUTER, PROJECTION_SERVER);
 
     private Receivers() {}
 }
