@@ -57,6 +57,7 @@ class LearningWaysJobTests extends AtTheBrowser {
         to("/switches/keys/1/knob/1");
         hand.offer("Add a level", "patch 1 knob 1", "Sounds: level of Patch 1 knob 1")
                 .click();
+        hand.page.locator(".ways-out").first().scrollIntoViewIfNeeded();
         hand.click("Run Sounds on Laptop");
         assertThat(hand.page
                         .locator(".side-head .verdict, .side-head [class*=mark]")
@@ -74,6 +75,8 @@ class LearningWaysJobTests extends AtTheBrowser {
                         .locator(".side-head .verdict, .side-head [class*=mark]")
                         .first())
                 .hasText("exact");
+        to("/sheets");
+        assertThat(hand.page.locator("main")).containsText("Sounds learns");
         to("/switches/schools");
         assertThat(hand.page.locator("main")).containsText("If a controller dies: 40 s to learn anew.");
         hand.page.getByText("through a layer of on-screen controls").click();
@@ -86,8 +89,6 @@ class LearningWaysJobTests extends AtTheBrowser {
         to("/switches/swap?box=keys&with=keyboard-workstation");
         assertThat(hand.page.locator("main")).containsText("Straight: 80 links, 26 min 40 s");
         assertThat(hand.page.locator("main")).containsText("Through a layer: 8 links, 2 min 40 s");
-        to("/sheets");
-        assertThat(hand.page.locator("main")).containsText("Sounds learns");
     }
 
     /** A workstation that sends nothing before it is put into its external mode, nor keeps anything unwritten. */
