@@ -307,7 +307,7 @@ record PanelView(
                 learned(plan, step));
     }
 
-    private static OfferRow offer(Plan plan, SwitchAt at, Offer offer) {
+    static OfferRow offer(Plan plan, SwitchAt at, Offer offer) {
         List<ShownMessage> shown = shown(plan, at, offer.compiled());
         return new OfferRow(
                 offer.step().device().text(),

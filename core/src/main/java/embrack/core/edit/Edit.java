@@ -15,6 +15,7 @@ public sealed interface Edit
                 DutyEdit,
                 FloorEdit,
                 ControlEdit,
+                RowEdit,
                 NumberEdit,
                 WalkEdit,
                 SongEdit,

@@ -7,6 +7,7 @@ import embrack.core.chart.Verb;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.switches.Target;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
@@ -20,15 +21,19 @@ public final class LevelOffers {
         this.plan = plan;
     }
 
-    /** The levels in which every word of the search occurs, in the order of the rig. */
+    /** The levels in which every word of the search occurs, the likeliest first, then in the order of the rig. */
     public List<Target> find(String search) {
-        List<String> words = Stream.of(search.toLowerCase(Locale.ROOT).split("\\s+"))
-                .filter(word -> !word.isEmpty())
-                .toList();
+        Asked asked = Asked.of(search);
         return plan.rig().devices().stream()
                 .flatMap(device -> levels(device).map(part -> new Target(device.id(), part)))
-                .filter(target -> words.stream().allMatch(plan.words(target).toLowerCase(Locale.ROOT)::contains))
+                .filter(target -> asked.isIn(text(target)))
+                .sorted(Comparator.comparingLong((Target target) -> asked.farFetched(text(target)))
+                        .thenComparingLong(target -> asked.beyond(text(target))))
                 .toList();
+    }
+
+    private String text(Target target) {
+        return plan.words(target).toLowerCase(Locale.ROOT);
     }
 
     private Stream<PartId> levels(Device device) {

@@ -16,6 +16,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -38,22 +40,28 @@ public final class Offers {
 
     /**
      * The actions in which every word of the search occurs, those first in which all stand at the beginning of words;
-     * then parts that wear tape, since those are the ones that this show uses; then in the order of the rig.
+     * then of boxes that the board works already; then parts that wear tape, since those are the ones that this show
+     * uses; then in the order of the rig. Words may be those that people say: "volume", "panic", the title of a song.
      *
      * @param at the switch that would send them
      * @param search words, or parts of words, in any order; none finds everything;
      *     "to 100" at the end says how much, for actions that take an amount
      */
     public List<Offer> find(SwitchAt at, String search) {
-        return find(search, step -> compiler.compile(at, step));
+        Set<DeviceId> worked = plan.switches().of(at.board()).stream()
+                .filter(assignment -> !assignment.at().equals(at))
+                .flatMap(assignment -> assignment.steps().stream())
+                .map(Step::device)
+                .collect(Collectors.toSet());
+        return find(search, worked, step -> compiler.compile(at, step));
     }
 
     /** As {@link #find(SwitchAt, String)}, for a player that would send them by itself. */
     public List<Offer> find(DeviceId player, String search) {
-        return find(search, step -> compiler.compile(player, step));
+        return find(search, Set.of(), step -> compiler.compile(player, step));
     }
 
-    private List<Offer> find(String search, Function<Step, CompiledStep> compiled) {
+    private List<Offer> find(String search, Set<DeviceId> worked, Function<Step, CompiledStep> compiled) {
         Matcher amount = AMOUNT.matcher(search);
         Optional<Integer> to = amount.find()
                 ? Optional.of(Integer.parseInt(amount.group(1))).filter(n -> n <= DataByte.MAX)
@@ -65,16 +73,14 @@ public final class Offers {
                     .map(offer -> offer.called(InBank.words(plan.rig(), offer.step(), search)))
                     .toList();
         }
-        List<String> words = Stream.of(to.isPresent() ? amount.replaceFirst("") : search)
-                .flatMap(text -> Stream.of(text.toLowerCase(Locale.ROOT).split("\\s+")))
-                .filter(w -> !w.isEmpty())
-                .toList();
+        Asked asked = Asked.of(to.isPresent() ? amount.replaceFirst("") : search);
         return Stream.of(true, false)
                 .flatMap(taped -> plan.rig().devices().stream().flatMap(device -> actions(device, taped, to)))
-                .filter(step -> matches(step, words))
-                .sorted(Comparator.comparingLong((Step step) -> farFetched(step, words))
-                        .thenComparingLong(step -> beyond(step, words))
-                        .thenComparing(this::isLessWanted))
+                .filter(step -> asked.isIn(text(step)))
+                .sorted(Comparator.comparingLong((Step step) -> asked.farFetched(text(step)))
+                        .thenComparingLong(step -> asked.beyond(text(step)))
+                        .thenComparing(this::isLessWanted)
+                        .thenComparing(step -> !worked.contains(step.device())))
                 .map(step -> offer(step, compiled.apply(step)))
                 .toList();
     }
@@ -82,6 +88,7 @@ public final class Offers {
     private Offer offer(Step step, CompiledStep compiled) {
         List<Step> along = along(step).stream().toList();
         String words = plan.words(step)
+                + title(step).map(title -> " (" + title + ")").orElse("")
                 + along.stream()
                         .map(other -> " and " + plan.rig().words(other.device(), other.action()))
                         .collect(Collectors.joining());
@@ -128,27 +135,26 @@ public final class Offers {
                         != (plan.practices().answer(Practice.MUTES) == 1);
     }
 
-    /** How many words of the search stand only inside other words of an action. */
-    private long farFetched(Step step, List<String> words) {
-        String text = " " + text(step);
-        return words.stream().filter(word -> !text.contains(" " + word)).count();
-    }
-
-    /** How many words of the search are only the beginnings of words of an action: 12 of "Patch 120". */
-    private long beyond(Step step, List<String> words) {
-        List<String> whole = List.of(text(step).split("[\\s:,()]+"));
-        return words.stream().filter(word -> !whole.contains(word)).count();
-    }
-
     private String text(Step step) {
         return (plan.words(step) + " " + printedName(step.device(), step.action()) + " "
-                        + plan.rig().chart(step.device()).shownAt(step.action()).orElse(""))
+                        + plan.rig().chart(step.device()).shownAt(step.action()).orElse("") + " "
+                        + title(step).orElse(""))
                 .toLowerCase(Locale.ROOT);
     }
 
-    private boolean matches(Step step, List<String> words) {
-        String text = text(step);
-        return words.stream().allMatch(text::contains);
+    /** The title of the song that a step is about, where its player has it at that place of the list. */
+    private Optional<String> title(Step step) {
+        OptionalInt place =
+                plan.rig().chart(step.device()).placeOfSong(step.action().part());
+        return place.isEmpty()
+                ? Optional.empty()
+                : plan.book().songs().stream()
+                        .filter(song -> song.place() == place.getAsInt()
+                                && plan.player(song)
+                                        .filter(step.device()::equals)
+                                        .isPresent())
+                        .map(song -> song.title().text())
+                        .findFirst();
     }
 
     private String printedName(DeviceId device, Action action) {

@@ -184,6 +184,12 @@ class EditWordsTests {
                         new ControlEdit.ChooseTakeover(PEDAL, Takeover.CATCH),
                         "Foot board, bank A, expression pedal 1: when both meet when it stands elsewhere"),
                 said(new ControlEdit.ClearControl(PEDAL), "Clear Foot board, bank A, expression pedal 1"),
+                said(
+                        new RowEdit.FillPressed(BOARD, Optional.empty(), 1, false, "", " scenes 1-8 "),
+                        "Fill a row of Foot board: scenes 1-8"),
+                said(
+                        new RowEdit.FillMoved(BOARD, ControlType.TREADLE, 1, false, "", "main"),
+                        "Fill a row of Foot board: main"),
                 said(new NumberEdit.ChooseNumbers(), "Choose the numbers that are missing"),
                 said(new NumberEdit.Renumber(), "Renumber the whole rig"),
                 said(new NumberEdit.PinNumber(DESK, record, MessageType.NOTE_ON, "", ""), "Free the number of", true),
