@@ -10,10 +10,16 @@ import embrack.core.gear.Scope;
 import embrack.core.gear.Setting;
 import embrack.core.name.TapeLabel;
 import embrack.core.offer.Settable;
+import embrack.core.offer.Workers;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.show.Cue;
+import embrack.core.show.Song;
+import embrack.core.switches.ControlAt;
+import embrack.core.switches.Moment;
+import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -53,7 +59,14 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
             List<Family> families,
             List<ModelChoice> hardware,
             Optional<Table> table,
-            Hands hands) {}
+            Hands hands,
+            List<Worked> worked) {}
+
+    /** A part, and all that works it. */
+    record Worked(String part, List<Worker> by) {}
+
+    /** A switch, control or cue to go to, or a hand; {@code href} behind that of the rig, empty for a hand. */
+    record Worker(String words, String href) {}
 
     /** What people do at it with their hands, and what they could. */
     record Hands(List<Named> atDoors, List<String> states, List<Named> worked, List<String> parts) {}
@@ -135,7 +148,44 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
                         .map(m -> choice(m, m.id().equals(model.id())))
                         .toList(),
                 table(rig, device),
-                hands(rig, device));
+                hands(rig, device),
+                Workers.of(plan, device.id()).entrySet().stream()
+                        .map(entry -> new Worked(
+                                rig.partName(device.id(), entry.getKey()).text(),
+                                entry.getValue().stream()
+                                        .map(worker -> worker(plan, worker))
+                                        .toList()))
+                        .toList());
+    }
+
+    private static Worker worker(Plan plan, Workers.Worker worker) {
+        return switch (worker) {
+            case Workers.Worker.Pressed(SwitchAt at, Moment moment, String does) ->
+                new Worker(
+                        plan.words(at) + (moment == Moment.PRESS ? "" : ", " + moment.words()) + ": " + does,
+                        "/switches/%s/%d/%s%s"
+                                .formatted(
+                                        at.board(),
+                                        at.bank(),
+                                        at.place(),
+                                        moment == Moment.PRESS ? "" : "?on=" + moment.key()));
+            case Workers.Worker.Moved(ControlAt at) ->
+                new Worker(
+                        plan.words(at),
+                        "/switches/%s/%d/%s/%d"
+                                .formatted(at.box(), at.bank(), at.type().key(), at.number()));
+            case Workers.Worker.Sent(Optional<Song> song, Cue cue, String does) ->
+                song.map(s -> new Worker(
+                                "%s, %s: %s"
+                                        .formatted(
+                                                s.title(),
+                                                cue.at().text(s.form().tempoMap()),
+                                                does),
+                                "/songs/%s?cue=%d".formatted(s.id(), cue.number())))
+                        .orElseGet(() -> new Worker("every song: " + does, "/songs"));
+            case Workers.Worker.ByHand(boolean atDoors) ->
+                new Worker(atDoors ? "by hand, at doors" : "by hand, at any time", "");
+        };
     }
 
     private static Optional<Table> table(Rig rig, Device device) {
