@@ -3,11 +3,13 @@ package embrack.app.frame;
 import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Severity;
+import embrack.core.offer.Missing;
 import embrack.core.plan.Plan;
 import embrack.core.show.Running;
 import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -19,6 +21,7 @@ import java.util.stream.Stream;
  * @param path where the rig's pages are, "/rigs/7"
  * @param here the path of this page, to come back to
  * @param rooms the rail
+ * @param next what is missing before anything can be proven
  * @param health marks of what the checks found; a tick when nothing
  */
 public record Frame(
@@ -30,9 +33,13 @@ public record Frame(
         List<Door> rooms,
         List<Mark> health,
         Optional<String> undo,
-        Optional<String> redo) {
+        Optional<String> redo,
+        Optional<Next> next) {
 
     private static final String ROOM = "app/frame";
+
+    /** What is to be done next, and where. */
+    public record Next(String words, String href) {}
 
     /** A room in the rail, with a live figure. */
     public record Door(String words, String figure, String href, boolean isHere) {}
@@ -52,7 +59,25 @@ public record Frame(
                 doors,
                 health(report),
                 stored.undo(),
-                stored.redo());
+                stored.redo(),
+                Missing.of(stored.plan()).map(missing -> next(stored.plan(), missing, path)));
+    }
+
+    private static Next next(Plan plan, Missing missing, String path) {
+        Phrase words = Phrase.of(
+                ROOM, "next." + missing.step().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        if (missing.sender().isPresent() && missing.receiver().isPresent()) {
+            words = words.with("sender", plan.rig().name(missing.sender().get()))
+                    .with("receiver", plan.rig().name(missing.receiver().get()));
+        }
+        return new Next(
+                Spoken.words().say(words),
+                path
+                        + switch (missing.step()) {
+                            case ADD_SENDER, ADD_RECEIVER -> "/gear";
+                            case JOIN -> "/wiring";
+                            case SAY -> "/switches";
+                        });
     }
 
     private static String figure(Room room, Report report) {
