@@ -187,6 +187,22 @@ public sealed interface OrderEdit extends Edit {
         }
     }
 
+    /** Has a part that is no song take another time, in microseconds. */
+    record TakeAsLong(ShowId show, int part, long micros) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(
+                    plan, show, "length", old -> old.withEntry(partOf(old, part).withMicros(micros)));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("take-as-long")
+                    .with("part", partName(before, show, part))
+                    .with("length", micros);
+        }
+    }
+
     /**
      * Says what a part is, in fields as they were typed.
      *

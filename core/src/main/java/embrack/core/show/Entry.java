@@ -74,6 +74,11 @@ public record Entry(
         return new Entry(other, item, name, song, key, micros, transition, pad, press);
     }
 
+    /** The same, taking so long; what a song takes is its own. */
+    public Entry withMicros(long other) {
+        return new Entry(number, item, name, song, key, other, transition, pad, press);
+    }
+
     public Entry withTransition(Transition other) {
         return new Entry(number, item, name, song, key, micros, other, pad, press);
     }

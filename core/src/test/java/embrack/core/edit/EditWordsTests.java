@@ -225,6 +225,7 @@ class EditWordsTests {
                 said(new CueEdit.TakeFromCue(EBB, 1, 0, SCENE), "A cue of Ebb does less"),
                 said(new CueEdit.WaitInCue(EBB, 1, 0, SCENE, "5"), "A cue of Ebb waits"),
                 said(new OrderEdit.AddShow(" Late show "), "Add the show Late show"),
+                said(new OrderEdit.TakeAsLong(SHOW, 2, 90_000_000), "Lanterns takes 1:30"),
                 said(new OrderEdit.CopyShow(SHOW, "Second night", ""), "Copy a show as Second night"),
                 said(new OrderEdit.RemoveShow(new ShowId("gone")), "Remove the show ", true),
                 said(new OrderEdit.DescribeShow(SHOW, "Night", "", "", ""), "Describe the show Night"),

@@ -1,11 +1,15 @@
 package embrack.core.check.order;
 
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Remedy;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
+import embrack.core.edit.OrderEdit;
+import embrack.core.offer.Shortening;
+import embrack.core.show.Running;
 import java.util.stream.Stream;
 
 /** The show is longer than its slot. */
@@ -24,7 +28,18 @@ final class TooLong implements Rule {
                         .with("show", running.show().name())
                         .with("takes", running.endMicros())
                         .with("over", -running.roomMicros().orElseThrow())
+                        .mend(() -> Shortening.of(running).stream().map(way -> remedy(running, way)))
                         .made())
                 .stream();
+    }
+
+    private static Remedy remedy(Running running, Shortening way) {
+        int part = way.entry().number();
+        Remedy remedy = way.isLeftOut()
+                ? new Remedy(
+                        "leave-out", new OrderEdit.RemovePart(running.show().id(), part))
+                : new Remedy("say-less", new OrderEdit.TakeAsLong(running.show().id(), part, way.micros()))
+                        .with("length", way.micros());
+        return remedy.with("part", way.entry().name()).with("gained", way.gained());
     }
 }
