@@ -31,6 +31,13 @@ function openPad(open, query) {
   htmx.trigger(field.form, "submit");
 }
 
+// The list of keys, with the way to the handbook of the room that the page is of.
+function help() {
+  const room = document.querySelector(".rail a[aria-current]")?.pathname.split("/").at(-1);
+  byId("handbook").href = room ? `/handbook/${room}` : "/handbook";
+  byId("help").showModal();
+}
+
 const keys = {
   ArrowLeft: () => walk(-1, 0),
   ArrowRight: () => walk(1, 0),
@@ -45,7 +52,7 @@ const keys = {
   b: () => floor("move"),
   x: () => floor("swap"),
   Delete: () => floor("clear"),
-  "?": () => byId("help").showModal(),
+  "?": help,
   d: switchGround,
   n: () => openPad(byId("pad-panel").hidden),
   u: () => byId("undo")?.click(),
@@ -110,7 +117,7 @@ document.addEventListener("click", (event) => {
   }
   const larger = event.target.closest("[data-zoom]");
   if (larger) zoom({ in: 1.25, out: 0.8 }[larger.dataset.zoom] ?? 0);
-  if (event.target.closest("[data-help]")) byId("help").showModal();
+  if (event.target.closest("[data-help]")) help();
   if (event.target.closest("[data-print]")) print();
   const pressed = event.target.closest("[data-press]");
   if (pressed) {

@@ -28,6 +28,7 @@ final class Pages {
             "/rigs/1/switches/quay-board/1/3?on=hold",
             "/rigs/1/switches/quay-board/1/treadle/1?find=control",
             "/rigs/1/switches/keys/1/knob/1",
+            "/handbook/gear",
             "/rigs/1/switches/numbers",
             "/rigs/1/switches/quay-board/2/row?what=mute+inputs+1-6",
             "/rigs/1/switches/schools",
