@@ -77,7 +77,13 @@ class RowController {
     private String show(RigId id, DeviceId board, int bank, Asked asked, Echo echo, Model page) {
         Plan plan = room.enter(id, "row", echo, page).plan();
         if (plan.rig().find(board).isEmpty()
-                || RowPage.fillable(plan.rig().model(board).surface()).isEmpty()) {
+                || RowPage.fillable(plan.rig().model(board).surface()).isEmpty()
+                || bank
+                        > plan.rig()
+                                .model(board)
+                                .board()
+                                .map(shape -> shape.banks().size())
+                                .orElse(1)) {
             return "redirect:/rigs/%s/switches".formatted(id);
         }
         var fillable = RowPage.fillable(plan.rig().model(board).surface());

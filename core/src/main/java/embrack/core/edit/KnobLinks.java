@@ -25,13 +25,21 @@ final class KnobLinks {
         this.now = now;
     }
 
-    /** The switches with the levels of a device linked as its new hardware has them. */
+    /**
+     * The switches with the levels of a device linked as its new hardware has them; of hardware of any other kind, as
+     * they were: what it has in the same place may be something else.
+     */
     Switches carriedOver(Switches switches, DeviceId device) {
-        return new Switches(
-                switches.assignments(),
-                switches.controlAssignments().stream()
-                        .map(control -> carriedOver(control, device))
-                        .toList());
+        boolean areOtherwise = before.isPlayedByKnobs()
+                && now.isPlayedByKnobs()
+                && before.isLinkedStraight() != now.isLinkedStraight();
+        return !areOtherwise
+                ? switches
+                : new Switches(
+                        switches.assignments(),
+                        switches.controlAssignments().stream()
+                                .map(control -> carriedOver(control, device))
+                                .toList());
     }
 
     private ControlAssignment carriedOver(ControlAssignment control, DeviceId device) {

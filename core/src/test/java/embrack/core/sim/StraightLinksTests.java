@@ -9,9 +9,12 @@ import embrack.core.chart.PartId;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Severity;
 import embrack.core.edit.ControlEdit;
+import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.effort.Price;
 import embrack.core.gear.ControlType;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.library.Library;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.ControlAssignment;
@@ -98,6 +101,23 @@ class StraightLinksTests {
                         "control-8");
         Plan straight = new NumberEdit.Choose(Practice.LINKS, 1).apply(layer);
         assertThat(straight.switches()).as("and straight again").isEqualTo(plan.switches());
+    }
+
+    /** A level of a mixer has nothing to do with what another mixer has in its place. */
+    @Test
+    void otherHardwareOfAnotherKindKeepsWhatItLacksAsALoss() {
+        Plan plan = Sketch.of("Mixers")
+                .box("Board", "ten-switch-treadle-board")
+                .box("Mixer", "stage-mixer-12")
+                .move("board", ControlType.TREADLE, "mixer", "input-3", 0, 100)
+                .edit(new GearEdit.SwapHardware(
+                        new DeviceId("mixer"),
+                        Library.find(new ModelId("rack-mixer-24")).orElseThrow()))
+                .plan();
+        assertThat(plan.switches().controlAssignments())
+                .flatExtracting(ControlAssignment::targets)
+                .extracting(target -> target.part().text())
+                .containsExactly("input-3");
     }
 
     @Test
