@@ -138,6 +138,10 @@ public final class Rows {
             throw new IllegalArgumentException(
                     "Nothing in the rig is called so. Write what, then which: mute inputs 1-8.");
         }
+        if (places == 0) {
+            throw new IllegalArgumentException(
+                    "None is left to fill: each does something already. Say which all the same, such as 1-8.");
+        }
         boolean isCounted = !wish.to().isEmpty();
         if (places > things || places < things && isCounted) {
             throw new IllegalArgumentException(

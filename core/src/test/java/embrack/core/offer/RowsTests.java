@@ -66,6 +66,7 @@ class RowsTests {
             delimiter = '|',
             value = {
                 "1-3  | mute inputs 1-4 | 3 to fill and 4 to fill them with: name as many of one as of the other.",
+                "1-2 not 1-2 | mute inputs | None is left to fill: each does something already.",
                 "1-12 | mute inputs 1-4 | \"1-12\" does not lie in 1 to 10, from low to high.",
                 "1-3  | polish the brass| Nothing in the rig is called so. Write what, then which: mute inputs 1-8.",
                 "1-3  | mute inputs 15-25| There is no Input 25.",
