@@ -28,7 +28,7 @@ public record Mark(String shape, String tone, String words) {
         return Spoken.words().say(Fact.word(word));
     }
 
-    static Mark of(Severity severity, String words) {
+    public static Mark of(Severity severity, String words) {
         return switch (severity) {
             case STOPS -> new Mark("octagon", "stop", words);
             case LOOK -> new Mark("triangle", "look", words);

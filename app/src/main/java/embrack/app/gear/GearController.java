@@ -14,15 +14,25 @@ import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
+import embrack.app.store.TickStore;
+import embrack.core.begin.Beginning;
+import embrack.core.begin.Beginnings;
 import embrack.core.chart.Action;
 import embrack.core.chart.PartId;
+import embrack.core.check.Report;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.HandEdit;
 import embrack.core.edit.Refused;
+import embrack.core.edit.SongEdit;
 import embrack.core.edit.WalkEdit;
+import embrack.core.edit.WiringEdit;
+import embrack.core.gear.Facts;
 import embrack.core.gear.SettingId;
+import embrack.core.offer.BoxOffers;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.sheet.Progress;
+import embrack.core.sheet.Sheets;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
@@ -43,11 +53,13 @@ class GearController {
     private final RigStore rigs;
     private final Reports reports;
     private final ModelStore models;
+    private final TickStore ticks;
 
-    GearController(RigStore rigs, Reports reports, ModelStore models) {
+    GearController(RigStore rigs, Reports reports, ModelStore models, TickStore ticks) {
         this.rigs = rigs;
         this.reports = reports;
         this.models = models;
+        this.ticks = ticks;
     }
 
     @DrawnOnce
@@ -74,6 +86,53 @@ class GearController {
             @RequestParam(defaultValue = "") String model) {
         Edited edited = rigs.edit(id, hand, new GearEdit.AddDevice(name, chosen(model)));
         return toBox(id, edited.plan().rig().devices().getLast().id());
+    }
+
+    /** Boxes that go by such words, to take one. */
+    @GetMapping(params = "find")
+    String find(
+            @PathVariable RigId id,
+            @RequestParam String find,
+            @RequestParam(defaultValue = "any") String who,
+            Model page) {
+        page.addAttribute("path", "/rigs/" + id)
+                .addAttribute("find", find)
+                .addAttribute(
+                        "offers",
+                        BoxOffers.find(models.all(), BoxOffers.Role.of(who), find).stream()
+                                .map(model -> new GearPage.Offer(
+                                        model.id().text(), model.name().text(), Facts.line(model)))
+                                .toList());
+        return "gear/offers";
+    }
+
+    /** A box of a model is taken, called by its usual job. */
+    @PostMapping("/take")
+    String take(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String model) {
+        rigs.edit(id, hand, new GearEdit.AddUsual(chosen(model)));
+        return "redirect:/rigs/%s/gear".formatted(id);
+    }
+
+    @PostMapping("/join")
+    String join(@PathVariable RigId id, Hand hand, @RequestParam DeviceId sender, @RequestParam DeviceId receiver) {
+        rigs.edit(id, hand, new WiringEdit.JoinUp(sender, receiver));
+        return "redirect:/rigs/%s/gear".formatted(id);
+    }
+
+    /** An empty rig begins with a way of working. */
+    @PostMapping("/begin")
+    String begin(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String way) {
+        Beginning beginning =
+                Beginnings.find(way).orElseThrow(() -> new Refused("begin", Because.of("no.no-such-beginning")));
+        rigs.edit(id, hand, beginning.edit());
+        return "redirect:/rigs/%s/switches".formatted(id);
+    }
+
+    /** A rig begins with the songs of an evening. */
+    @PostMapping("/songs")
+    String beginWithSongs(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String songs) {
+        rigs.edit(id, hand, new SongEdit.SetList(songs));
+        return "redirect:/rigs/%s/order".formatted(id);
     }
 
     @PostMapping("/name")
@@ -235,14 +294,16 @@ class GearController {
 
     private String show(RigId id, Optional<DeviceId> selected, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
+        Report report = reports.of(stored);
+        Progress progress = Progress.of(Sheets.of(report), ticks.all(id));
         page.addAttribute(
                         "frame",
                         Frame.of(
                                 stored,
-                                reports.of(stored),
+                                report,
                                 Room.GEAR,
                                 "/gear" + selected.map(d -> "/" + d).orElse("")))
-                .addAttribute("gear", GearPage.of(stored.plan(), models.all(), selected))
+                .addAttribute("gear", GearPage.of(report, progress, models.all(), selected))
                 .addAttribute("echo", echo);
         return "gear/gear";
     }

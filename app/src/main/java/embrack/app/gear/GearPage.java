@@ -2,6 +2,7 @@ package embrack.app.gear;
 
 import embrack.core.chart.Chart;
 import embrack.core.chart.Part;
+import embrack.core.check.Report;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Facts;
 import embrack.core.gear.Kind;
@@ -9,12 +10,15 @@ import embrack.core.gear.Model;
 import embrack.core.gear.Scope;
 import embrack.core.gear.Setting;
 import embrack.core.name.TapeLabel;
+import embrack.core.offer.Missing;
 import embrack.core.offer.Settable;
+import embrack.core.offer.Unjoined;
 import embrack.core.offer.Workers;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.sheet.Progress;
 import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.switches.ControlAt;
@@ -27,14 +31,25 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** All that the gear room shows. */
-record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, List<ModelGroup> library) {
+/**
+ * All that the gear room shows.
+ *
+ * @param steps what a rig that does nothing yet asks for
+ * @param joins boxes that are joined to nothing, with whom they could be
+ */
+record GearPage(
+        String rigName,
+        List<GearShelf> shelves,
+        Optional<FirstSteps> steps,
+        List<FirstSteps.Pair> joins,
+        Optional<Detail> selected,
+        List<ModelGroup> library) {
 
     /** Families with more parts than this are folded. */
     private static final int MANY_PARTS = 24;
 
-    /** A box in the list. */
-    record Card(String id, String name, String model, String facts, boolean isSelected) {}
+    /** A model that a search found. */
+    record Offer(String id, String name, String facts) {}
 
     /** Models of a kind to choose from. */
     record ModelGroup(String kind, List<ModelChoice> models) {}
@@ -100,18 +115,16 @@ record GearPage(String rigName, List<Card> boxes, Optional<Detail> selected, Lis
     /** A part with its tape. */
     record PartField(String id, String printed, String label) {}
 
-    static GearPage of(Plan plan, List<Model> models, Optional<DeviceId> selected) {
+    static GearPage of(Report report, Progress progress, List<Model> models, Optional<DeviceId> selected) {
+        Plan plan = report.plan();
         Rig rig = plan.rig();
+        List<Unjoined> unjoined = Unjoined.of(plan);
+        Optional<FirstSteps> steps = Missing.of(plan).map(missing -> FirstSteps.of(plan, unjoined));
         return new GearPage(
                 rig.name().text(),
-                rig.devices().stream()
-                        .map(d -> new Card(
-                                d.id().text(),
-                                d.name().text(),
-                                rig.model(d.id()).name().text(),
-                                Facts.line(rig.model(d.id())),
-                                selected.filter(d.id()::equals).isPresent()))
-                        .toList(),
+                GearShelf.of(report, unjoined, progress, selected),
+                steps,
+                steps.isPresent() ? List.of() : FirstSteps.of(plan, unjoined).joins(),
                 selected.flatMap(rig::find).map(device -> detail(plan, models, device)),
                 Stream.of(Kind.values())
                         .map(kind -> new ModelGroup(

@@ -136,7 +136,7 @@ record CuePanel(
                         i,
                         plan.rig().name(step.step().device()).text(),
                         step.step().device().text(),
-                        plan.rig().words(step.step().device(), step.step().action()),
+                        plan.deed(step.step()),
                         step.step().action().key(),
                         step.step().waitMillis(),
                         messages(step),

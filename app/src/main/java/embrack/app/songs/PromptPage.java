@@ -401,7 +401,7 @@ record PromptPage(
                                             .orElse("switch " + foot.number()))));
             for (Step step : cue.steps()) {
                 words.computeIfAbsent(step.device().text(), d -> new ArrayList<>())
-                        .add(plan.rig().words(step.device(), step.action()));
+                        .add(plan.deed(step));
             }
             if (!cue.raw().isEmpty()) {
                 plan.player(song)

@@ -247,8 +247,9 @@ record BoardView(
                             plan.rig().name(step.device()) + ": "
                                     + step.action().verb().words(),
                             k -> new ArrayList<>())
-                    .add(plan.rig()
-                            .partName(step.device(), step.action().part())
+                    .add(plan.title(step)
+                            .orElseGet(() -> plan.rig()
+                                    .partName(step.device(), step.action().part()))
                             .text()));
             String when = moment == Moment.PRESS ? "" : "on " + moment.words() + " ";
             grouped.forEach((what, parts) -> lines.add(when + what + " " + Words.list(parts)));

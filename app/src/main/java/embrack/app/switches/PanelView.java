@@ -291,7 +291,7 @@ record PanelView(
                 step.device().text(),
                 plan.rig().name(step.device()).text(),
                 step.action().key(),
-                plan.rig().words(step.device(), step.action())
+                plan.deed(step)
                         + compiled.messages().stream()
                                 .reduce((before, last) -> last)
                                 .map(last -> Counted.words(

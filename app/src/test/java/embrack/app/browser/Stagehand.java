@@ -26,6 +26,8 @@ final class Stagehand implements AutoCloseable {
     private final String address;
     private final boolean byFinger;
     private final List<String> scriptErrors = new ArrayList<>();
+    private int interactions;
+    private int characters;
     final Page page;
 
     Stagehand(int port, int width, int height, ColorScheme scheme) {
@@ -64,7 +66,33 @@ final class Stagehand implements AutoCloseable {
         return scriptErrors;
     }
 
+    /**
+     * What was done so far: a tap, a key, a choice in a list, a field filled whatever its length, and a page asked for
+     * are one each.
+     */
+    int interactions() {
+        return interactions;
+    }
+
+    /** How long a slow person takes for it, in seconds: two characters a second, two seconds for all else. */
+    int seconds() {
+        return characters / 2 + 2 * interactions;
+    }
+
+    /** Asks for a page of the rig, as from a bookmark. */
+    void load(String path) {
+        interactions++;
+        page.navigate(page.url().replaceAll("(/rigs/\\d+)/.*", "$1" + path));
+    }
+
+    private void fill(Locator field, String text) {
+        interactions++;
+        characters += text.length();
+        field.fill(text);
+    }
+
     void newRig(String name) {
+        interactions++;
         page.navigate("/");
         type("New rig", name);
         click("Make it");
@@ -80,13 +108,26 @@ final class Stagehand implements AutoCloseable {
 
     /** Types into the field with that label. */
     void type(String label, String text) {
-        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(text);
+        fill(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)), text);
+    }
+
+    /** Types into the field with that id, and waits until its answer is at work. */
+    void search(String field, String words) {
+        fill(page.locator("#" + field), words);
+        assertThat(page.locator("[data-find='%s']".formatted(words))).isVisible();
+        untilAtWork();
+    }
+
+    void press(String key) {
+        interactions++;
+        page.keyboard().press(key);
     }
 
     /** Types and confirms with Enter. */
     void set(String label, String text) {
         Locator field = page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
-        field.fill(text);
+        fill(field, text);
+        interactions++;
         page.waitForResponse(response -> response.request().method().equals("POST"), () -> field.press("Enter"));
         page.waitForLoadState();
         untilAtWork();
@@ -114,6 +155,7 @@ final class Stagehand implements AutoCloseable {
                 i++) {
             page.waitForTimeout(50);
         }
+        interactions++;
         list.selectOption(option);
     }
 
@@ -128,6 +170,7 @@ final class Stagehand implements AutoCloseable {
 
     /** Clicks on it, or taps it. */
     void hit(Locator place) {
+        interactions++;
         if (byFinger) {
             place.tap();
         } else {
@@ -137,6 +180,7 @@ final class Stagehand implements AutoCloseable {
 
     /** Presses a switch: by its key, or by its round number where there are none. */
     void pressSwitch(int number) {
+        interactions++;
         if (byFinger) {
             tile(number).getByRole(AriaRole.BUTTON).tap();
         } else {
@@ -146,6 +190,7 @@ final class Stagehand implements AutoCloseable {
 
     /** Takes back the last edit or makes it again: "undo", "redo". */
     void turn(String which) {
+        interactions++;
         if (byFinger) {
             page.locator("#" + which).tap();
         } else {
@@ -185,7 +230,7 @@ final class Stagehand implements AutoCloseable {
 
     /** Searches, and waits until the list that came for these words is at work; what the list has with that action. */
     Locator offer(String field, String search, String action) {
-        page.getByLabel(field).fill(search);
+        fill(page.getByLabel(field), search);
         Locator offers = page.locator("#offers[data-find='%s']".formatted(search));
         assertThat(offers).isVisible();
         assertThat(page.locator(".htmx-request:not(.ways-out), .htmx-swapping, .htmx-settling, .htmx-added"))

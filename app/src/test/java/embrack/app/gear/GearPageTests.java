@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
+import embrack.core.check.Report;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
@@ -12,6 +13,7 @@ import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.sheet.Progress;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -73,7 +75,7 @@ class GearPageTests {
 
     @Test
     void onlyHardwareOfTheSameKindCanTakeOver() {
-        GearPage page = GearPage.of(with("stage-mixer-12"), Library.all(), Optional.of(BOX));
+        GearPage page = page(with("stage-mixer-12"), Library.all());
         assertThat(page.selected().orElseThrow().hardware())
                 .extracting(GearPage.ModelChoice::id)
                 .containsExactly("rack-mixer-24", "stage-mixer-12");
@@ -86,7 +88,11 @@ class GearPageTests {
     }
 
     private static GearPage.Detail detail(Plan plan, List<Model> models) {
-        return GearPage.of(plan, models, Optional.of(BOX)).selected().orElseThrow();
+        return page(plan, models).selected().orElseThrow();
+    }
+
+    private static GearPage page(Plan plan, List<Model> models) {
+        return GearPage.of(Report.of(plan), Progress.of(List.of(), List.of()), models, Optional.of(BOX));
     }
 
     private static Plan with(String model) {

@@ -54,21 +54,57 @@ public sealed interface GearEdit extends Edit {
             if (plan.rig().devices().size() >= MAX_DEVICES) {
                 throw new Refused("name", Say.of("no.rig-full").with("most", MAX_DEVICES));
             }
-            return plan.withRig(plan.rig()
-                    .withDevice(
-                            Device.of(
-                                    Typed.freeId(
-                                            label,
-                                            DeviceId::new,
-                                            id -> plan.rig().find(id).isEmpty()),
-                                    label,
-                                    model.id()),
-                            model));
+            return plan.withRig(plan.rig().withDevice(plan.rig().newDevice(label, model), model));
         }
 
         @Override
         public Phrase summary(Plan before) {
             return Say.of("add-device").with("name", name.strip());
+        }
+    }
+
+    /** Puts a new box into the rig, called by the job that its kind usually does. */
+    record AddUsual(Model model) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            if (plan.rig().devices().size() >= AddDevice.MAX_DEVICES) {
+                throw new Refused("model", Say.of("no.rig-full").with("most", AddDevice.MAX_DEVICES));
+            }
+            return plan.withRig(plan.rig().withDevice(plan.rig().newDevice(job(), model), model));
+        }
+
+        private TapeLabel job() {
+            return model.kind().usualJob().map(TapeLabel::new).orElse(model.name());
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("add-device").with("name", job());
+        }
+    }
+
+    /** Begins an empty rig with boxes that are joined; {@code edits} make them, in order. */
+    record Begin(String title, List<Edit> edits) implements GearEdit {
+
+        public Begin {
+            edits = List.copyOf(edits);
+        }
+
+        @Override
+        public Plan apply(Plan plan) {
+            if (!plan.rig().devices().isEmpty()) {
+                throw new Refused("begin", Say.of("no.rig-begun"));
+            }
+            Plan begun = plan;
+            for (Edit edit : edits) {
+                begun = edit.apply(begun);
+            }
+            return begun;
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("begin").with("title", title);
         }
     }
 

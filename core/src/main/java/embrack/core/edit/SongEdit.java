@@ -54,6 +54,74 @@ public sealed interface SongEdit extends Edit {
         }
     }
 
+    /**
+     * Adds songs and puts them into tonight's order, one a line: "Herring Lights, D, 96", its title with its key and
+     * tempo as far as they are known, in either order; a song that is in the book already is only put into the order.
+     */
+    record SetList(String typed) implements SongEdit {
+
+        /** What the order is called where there is none yet. */
+        private static final String SHOW = "Tonight";
+
+        @Override
+        public Plan apply(Plan plan) {
+            List<String> lines =
+                    typed.lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
+            if (lines.isEmpty()) {
+                throw new Refused("songs", Say.of("no.no-songs"));
+            }
+            Plan listed = plan.book().tonight().isPresent() ? plan : new OrderEdit.AddShow(SHOW).apply(plan);
+            for (int i = 0; i < lines.size(); i++) {
+                try {
+                    listed = withLine(listed, lines.get(i));
+                } catch (Refused refused) {
+                    throw new Refused(
+                            "songs",
+                            Say.of("no.set-list-line").with("line", i + 1).with("why", refused.phrase()));
+                }
+            }
+            return listed;
+        }
+
+        private static Plan withLine(Plan plan, String line) {
+            List<String> fields = List.of(line.split("\\s*[,;\\t]\\s*"));
+            TapeLabel title = Typed.label("title", fields.getFirst());
+            Plan known = plan;
+            if (plan.book().songs().stream().noneMatch(song -> song.title().sameAs(title))) {
+                known = new AddSong(title.text(), "").apply(plan);
+                SongId song = known.book().songs().getLast().id();
+                for (String field : fields.subList(1, fields.size())) {
+                    Song bare = find(known, song);
+                    Song told = isTempo(field)
+                            ? atTempo(bare, Refused.at("tempo", () -> Tempo.parse(field)))
+                            : bare.withPlayed(Optional.of(Refused.at("key", () -> Key.parse(field))));
+                    known = known.withBook(known.book().with(told));
+                }
+            }
+            SongId song = known.book().songs().stream()
+                    .filter(one -> one.title().sameAs(title))
+                    .findFirst()
+                    .orElseThrow()
+                    .id();
+            return new OrderEdit.AddSongTo(known.book().tonight().orElseThrow().id(), song.text()).apply(known);
+        }
+
+        private static boolean isTempo(String field) {
+            return !field.isEmpty() && Character.isDigit(field.charAt(0));
+        }
+
+        private static Song atTempo(Song song, Tempo tempo) {
+            double factor = tempo.bpm() / song.form().tempoMap().tempo(0).bpm();
+            return song.withForm(song.form().withTempoMap(song.form().tempoMap().atTempoTimes(factor)));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("set-list").with("number", (int)
+                    typed.lines().filter(l -> !l.isBlank()).count());
+        }
+    }
+
     /** Adds a song that was read from a file; numbered when another one is called that. */
     record ImportSong(Song song) implements SongEdit {
         @Override

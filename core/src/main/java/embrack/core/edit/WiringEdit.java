@@ -1,11 +1,13 @@
 package embrack.core.edit;
 
-import embrack.core.gear.Connector;
+import embrack.core.gear.Ability;
+import embrack.core.gear.Condition;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
 import embrack.core.gear.Setting;
 import embrack.core.midi.Channel;
+import embrack.core.numbers.Channels;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Area;
 import embrack.core.rig.DeviceId;
@@ -22,6 +24,8 @@ import embrack.core.rig.Socket;
 import embrack.core.rig.Sound;
 import embrack.core.rig.Spot;
 import embrack.core.rig.Traffic;
+import embrack.core.way.Joining;
+import embrack.core.way.Ways;
 import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.List;
@@ -80,11 +84,50 @@ public sealed interface WiringEdit extends Edit {
         }
 
         private Link link(Rig rig) {
-            boolean fromHost = rig.port(from).connector() == Connector.USB_HOST
-                    && rig.port(to).connector() == Connector.USB_DEVICE;
-            boolean onlyBack = Linking.refusal(rig, from, to).isPresent()
-                    && Linking.refusal(rig, to, from).isEmpty();
-            return fromHost || onlyBack ? new Link(to, from) : new Link(from, to);
+            return Linking.oriented(rig, from, to);
+        }
+    }
+
+    /**
+     * Joins a box to another by the fewest links, puts between what has to be, and has the two meet: on one channel,
+     * and with what either has to be set to for it.
+     */
+    record JoinUp(DeviceId sender, DeviceId receiver) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("join", plan, sender);
+            Typed.device("join", plan, receiver);
+            Rig rig = listening(plan.rig());
+            Rig joined = Joining.of(rig, sender, receiver).map(Joining::rig).orElse(rig);
+            if (new Ways(joined).between(sender, receiver).isEmpty()) {
+                throw new Refused(
+                        "join",
+                        Say.of("no.cannot-join")
+                                .with("sender", rig.name(sender))
+                                .with("receiver", rig.name(receiver)));
+            }
+            return plan.withRig(Channels.met(joined, sender, receiver));
+        }
+
+        /** What either does only while a setting is so, is set so. */
+        private Rig listening(Rig rig) {
+            Rig set = rig;
+            for (Ability ability : List.of(Ability.SENDS, Ability.HEARS_REMOTE)) {
+                DeviceId device = ability == Ability.SENDS ? sender : receiver;
+                Optional<Condition> unmet = set.unmet(device, ability);
+                if (unmet.isPresent()) {
+                    Condition condition = unmet.get();
+                    set = set.withDeviceChanged(device, d -> d.withSetting(condition.setting(), condition.value()));
+                }
+            }
+            return set;
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("join-up")
+                    .with("sender", before.rig().name(sender))
+                    .with("receiver", before.rig().name(receiver));
         }
     }
 

@@ -3,6 +3,7 @@ package embrack.core.gear;
 import embrack.core.name.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** A model in few words: what decides whether it can do a job. */
 public final class Facts {
@@ -40,6 +41,38 @@ public final class Facts {
                                         .count(),
                                 "port") + " to pass messages on"
                 : String.join("; ", facts);
+    }
+
+    /** How large it is: "10 switches, 1 expression pedal", "24 strips"; of a box that passes on, its ports. */
+    public static String size(Model model) {
+        List<String> facts = new ArrayList<>();
+        model.board().ifPresent(board -> facts.add(Words.count(board.switches(), "switch")));
+        model.surface()
+                .groups()
+                .forEach(group ->
+                        facts.add(Words.count(group.count(), group.type().words())));
+        if (facts.isEmpty() && !model.parts().isEmpty()) {
+            facts.add(model.kind() == Kind.MIXER ? Words.count(model.parts().size(), "strip") : firstFamily(model));
+        }
+        if (facts.isEmpty() && !model.isApp()) {
+            long in = model.midiPorts().stream()
+                    .filter(port -> port.direction().isReceiving())
+                    .count();
+            long out = model.midiPorts().stream()
+                    .filter(port -> port.direction().isSending())
+                    .count();
+            facts.add(in + out == 0 ? model.kind().words() : "%d in, %d out".formatted(in, out));
+        }
+        return String.join(", ", facts);
+    }
+
+    private static String firstFamily(Model model) {
+        String family = model.parts().getFirst().family();
+        return Words.count(
+                (int) model.parts().stream()
+                        .filter(part -> part.family().equals(family))
+                        .count(),
+                family.toLowerCase(Locale.ROOT));
     }
 
     private static String part(Model model) {

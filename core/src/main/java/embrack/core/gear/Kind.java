@@ -1,28 +1,36 @@
 package embrack.core.gear;
 
 import java.util.Locale;
+import java.util.Optional;
 
 /** Kinds of gear, by the job they do. */
 public enum Kind {
-    FLOOR_BOARD("floor board"),
-    FADER_BOX("fader box"),
-    KEYBOARD("keyboard or pads"),
-    TRACK_PLAYER("track player"),
-    INSTRUMENT_HOST("instrument host"),
-    LOOPER("loop station"),
-    SOUND_SWITCHER("sound switcher"),
-    MIXER("mixer"),
-    LIGHT_DESK("lighting desk"),
-    PICTURES("words and pictures"),
-    INTERFACE("interface"),
-    PLAYBACK_PAIR("playback interface"),
-    HOST("computer or tablet"),
-    SUPPLY("power supply");
+    FLOOR_BOARD("floor board", "Board"),
+    FADER_BOX("fader box", "Faders"),
+    KEYBOARD("keyboard or pads", "Keys"),
+    TRACK_PLAYER("track player", "Tracks"),
+    INSTRUMENT_HOST("instrument host", "Instruments"),
+    LOOPER("loop station", "Loops"),
+    SOUND_SWITCHER("sound switcher", "Sounds"),
+    MIXER("mixer", "Mixer"),
+    LIGHT_DESK("lighting desk", "Lights"),
+    PICTURES("words and pictures", "Screens"),
+    INTERFACE("interface", ""),
+    PLAYBACK_PAIR("playback interface", ""),
+    HOST("computer or tablet", ""),
+    SUPPLY("power supply", "");
 
     private final String words;
+    private final String job;
 
-    Kind(String words) {
+    Kind(String words, String job) {
         this.words = words;
+        this.job = job;
+    }
+
+    /** What a box of this kind is called by its job where nobody says otherwise; empty where its model says more. */
+    public Optional<String> usualJob() {
+        return Optional.of(job).filter(name -> !name.isEmpty());
     }
 
     /** The kind in a sentence: "floor board". */

@@ -44,4 +44,14 @@ public final class Words {
         }
         return noun + (noun.matches(".*(ch|sh|s|x)") ? "es" : "s");
     }
+
+    /** One of what a word in small letters may say of several: "message", "box", "supply"; else the word itself. */
+    public static String singular(String word) {
+        if (word.length() <= 3 || !word.endsWith("s") || word.endsWith("ss")) {
+            return word;
+        }
+        return word.endsWith("ies")
+                ? word.substring(0, word.length() - 3) + "y"
+                : word.substring(0, word.length() - (word.matches(".*(ch|sh|ss|x)es") ? 2 : 1));
+    }
 }

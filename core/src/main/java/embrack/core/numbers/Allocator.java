@@ -3,6 +3,7 @@ package embrack.core.numbers;
 import embrack.core.chart.LearnableId;
 import embrack.core.chart.Learned;
 import embrack.core.chart.Trigger;
+import embrack.core.gear.FactoryMessage;
 import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Controllers;
@@ -162,15 +163,16 @@ public final class Allocator {
                 .map(Channel::new)
                 .orElseGet(() -> channel(wanted));
         Optional<Channel> own = isSet ? Optional.empty() : Optional.of(channel);
+        Optional<Learned> like = wanted.like().flatMap(first -> shared(wanted, first, isSet, channel));
         if (wanted.fixed().isPresent()) {
-            return wanted.fixed()
-                    .filter(fixed -> wanted.types().contains(fixed.type())
-                            && isFree(wanted, fixed.type(), channel, fixed.number()))
-                    .map(fixed -> new Learned(fixed.type(), own, fixed.number()));
+            FactoryMessage sends = wanted.fixed().get();
+            return like.filter(message -> message.type() == sends.type() && message.number() == sends.number())
+                    .or(() -> wanted.fixed()
+                            .filter(fixed -> wanted.types().contains(fixed.type())
+                                    && isFree(wanted, fixed.type(), channel, fixed.number()))
+                            .map(fixed -> new Learned(fixed.type(), own, fixed.number())));
         }
-        Optional<Learned> given = wanted.like()
-                .flatMap(first -> shared(wanted, first, isSet, channel))
-                .or(() -> ready(wanted, own, channel));
+        Optional<Learned> given = like.or(() -> ready(wanted, own, channel));
         return given.isPresent()
                 ? given
                 : PREFERRED.stream()

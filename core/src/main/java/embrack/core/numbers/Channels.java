@@ -2,6 +2,7 @@ package embrack.core.numbers;
 
 import embrack.core.chart.Trigger;
 import embrack.core.gear.Purpose;
+import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
 import embrack.core.midi.Channel;
 import embrack.core.rig.Device;
@@ -48,6 +49,44 @@ public final class Channels {
         Set<DeviceId> wanted = new HashSet<>();
         means.values().forEach(wanted::addAll);
         return new Channels(rig, wanted).proposed(means, sendsOn);
+    }
+
+    /**
+     * The rig with two boxes on one channel, as far as either can be set: a sender with one channel for everything goes
+     * where the receiver listens if it has nobody else to talk to, and else the receiver comes to it; of a sender that
+     * chooses for each message, the receiver gets a channel of its own where another listens to the same.
+     */
+    public static Rig met(Rig rig, DeviceId sender, DeviceId receiver) {
+        Optional<Integer> hears = rig.setting(receiver, Purpose.RECEIVE_CHANNEL);
+        Optional<Integer> sends = rig.model(sender)
+                .board()
+                .filter(board -> board.sendChannel() == SendChannel.ONE_FOR_THE_BOX)
+                .flatMap(board -> rig.setting(sender, Purpose.SEND_CHANNEL));
+        List<DeviceId> others = new Ways(rig)
+                .reach(sender).stream()
+                        .filter(box ->
+                                !box.equals(receiver) && !rig.model(box).parts().isEmpty())
+                        .toList();
+        if (hears.isEmpty() || sends.equals(hears)) {
+            return rig;
+        }
+        if (sends.isEmpty()) {
+            return others.stream()
+                            .anyMatch(box ->
+                                    rig.setting(box, Purpose.RECEIVE_CHANNEL).equals(hears))
+                    ? firstFree(rig)
+                            .map(free -> set(rig, receiver, Purpose.RECEIVE_CHANNEL, free.number()))
+                            .orElse(rig)
+                    : rig;
+        }
+        return others.isEmpty() && hears.get() >= FIRST_GIVEN
+                ? set(rig, sender, Purpose.SEND_CHANNEL, hears.get())
+                : set(rig, receiver, Purpose.RECEIVE_CHANNEL, sends.get());
+    }
+
+    private static Rig set(Rig rig, DeviceId device, Purpose purpose, int channel) {
+        return rig.withDeviceChanged(
+                device, d -> d.withSetting(rig.settingFor(device, purpose).id(), channel));
     }
 
     /** The lowest channel from 2 that nothing in the rig listens to or sends on. */

@@ -1,5 +1,6 @@
 package embrack.core.offer;
 
+import embrack.core.name.Words;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -31,8 +32,8 @@ final class Asked {
             Map.entry("last", List.of("previous")),
             Map.entry("halt", List.of("stop")),
             Map.entry("end", List.of("stop")),
-            Map.entry("panic", List.of("stop all")),
-            Map.entry("kill", List.of("stop all", "blackout")),
+            Map.entry("panic", List.of("stop all", "stop")),
+            Map.entry("kill", List.of("stop all", "blackout", "stop")),
             Map.entry("everything", List.of("all")),
             Map.entry("every", List.of("all")),
             Map.entry("off", List.of("stop", "mute")),
@@ -92,9 +93,7 @@ final class Asked {
     }
 
     private static Word word(String typed) {
-        String one = typed.length() > 3 && typed.endsWith("s") && !typed.endsWith("ss")
-                ? typed.substring(0, typed.length() - 1)
-                : typed;
+        String one = Words.singular(typed);
         return new Word(typed, one, CALLED.getOrDefault(typed, CALLED.getOrDefault(one, List.of())));
     }
 

@@ -16,7 +16,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Matcher;
@@ -88,7 +87,6 @@ public final class Offers {
     private Offer offer(Step step, CompiledStep compiled) {
         List<Step> along = along(step).stream().toList();
         String words = plan.words(step)
-                + title(step).map(title -> " (" + title + ")").orElse("")
                 + along.stream()
                         .map(other -> " and " + plan.rig().words(other.device(), other.action()))
                         .collect(Collectors.joining());
@@ -137,24 +135,8 @@ public final class Offers {
 
     private String text(Step step) {
         return (plan.words(step) + " " + printedName(step.device(), step.action()) + " "
-                        + plan.rig().chart(step.device()).shownAt(step.action()).orElse("") + " "
-                        + title(step).orElse(""))
+                        + plan.rig().chart(step.device()).shownAt(step.action()).orElse(""))
                 .toLowerCase(Locale.ROOT);
-    }
-
-    /** The title of the song that a step is about, where its player has it at that place of the list. */
-    private Optional<String> title(Step step) {
-        OptionalInt place =
-                plan.rig().chart(step.device()).placeOfSong(step.action().part());
-        return place.isEmpty()
-                ? Optional.empty()
-                : plan.book().songs().stream()
-                        .filter(song -> song.place() == place.getAsInt()
-                                && plan.player(song)
-                                        .filter(step.device()::equals)
-                                        .isPresent())
-                        .map(song -> song.title().text())
-                        .findFirst();
     }
 
     private String printedName(DeviceId device, Action action) {

@@ -33,6 +33,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -146,9 +147,28 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
         return board(at).banks().get(at.bank() - 1);
     }
 
-    /** A step in words: "Vocal mixer: mute Return 1". */
+    /** A step in words: "Vocal mixer: mute Return 1", "Tracks: jump to Song 2 (Low Water)". */
     public String words(Step step) {
-        return wording().say(Fact.of(step));
+        return wording().say(Fact.of(step))
+                + title(step).map(" (%s)"::formatted).orElse("");
+    }
+
+    /** What a step does, without whom: "mute Return 1", "jump to Song 2 (Low Water)". */
+    public String deed(Step step) {
+        return rig.words(step.device(), step.action())
+                + title(step).map(" (%s)"::formatted).orElse("");
+    }
+
+    /** The title of the song that a step is about, where its player has it at that place of the list. */
+    public Optional<TapeLabel> title(Step step) {
+        OptionalInt place = rig.chart(step.device()).placeOfSong(step.action().part());
+        return place.isEmpty()
+                ? Optional.empty()
+                : book.songs().stream()
+                        .filter(song -> song.place() == place.getAsInt()
+                                && player(song).filter(step.device()::equals).isPresent())
+                        .map(Song::title)
+                        .findFirst();
     }
 
     public Plan withRig(Rig other) {

@@ -65,6 +65,18 @@ public final class Linking {
                 : rig.port(one).direction().isSending() ? there : back;
     }
 
+    /**
+     * The link between two ports, whichever was named first: where only the other way round can be, it is that way; a
+     * USB link runs from the device to the host.
+     */
+    public static Link oriented(Rig rig, Socket from, Socket to) {
+        boolean fromHost =
+                rig.port(from).connector() == Connector.USB_HOST && rig.port(to).connector() == Connector.USB_DEVICE;
+        boolean onlyBack =
+                refusal(rig, from, to).isPresent() && refusal(rig, to, from).isEmpty();
+        return fromHost || onlyBack ? new Link(to, from) : new Link(from, to);
+    }
+
     /** A box whose shared socket has more uses than it can have at once; empty when there is none. */
     static Optional<String> overfull(Rig rig) {
         return rig.devices().stream()

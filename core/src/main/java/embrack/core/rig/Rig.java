@@ -18,6 +18,7 @@ import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
+import embrack.core.name.Slug;
 import embrack.core.name.TapeLabel;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -299,6 +300,26 @@ public final class Rig {
 
     public Rig withName(TapeLabel other) {
         return new Rig(other, models, devices, links, pairs);
+    }
+
+    /**
+     * A box that is not in the rig yet, with factory settings, where its kind usually stands; with a number behind its
+     * name where another is called so.
+     */
+    public Device newDevice(TapeLabel wanted, Model model) {
+        TapeLabel free = wanted;
+        for (int n = 2; isCalled(free); n++) {
+            String number = " " + n;
+            free = TapeLabel.parse(wanted.text()
+                            .substring(0, Math.min(wanted.text().length(), TapeLabel.MAX_LENGTH - number.length()))
+                    + number);
+        }
+        String id = Slug.free(free.text(), slug -> find(new DeviceId(slug)).isEmpty());
+        return Device.of(new DeviceId(id), free, model.id()).withSpot(Spot.in(Area.usualFor(model.kind())));
+    }
+
+    private boolean isCalled(TapeLabel name) {
+        return devices.stream().anyMatch(device -> device.name().sameAs(name));
     }
 
     /**

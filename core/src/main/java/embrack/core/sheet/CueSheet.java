@@ -106,7 +106,7 @@ public record CueSheet(String title, String facts, List<Row> rows) {
                         when,
                         rows.isEmpty() ? section : "",
                         plan.rig().name(step.device()).text(),
-                        plan.rig().words(step.device(), step.action())
+                        plan.deed(step)
                                 + (step.waitMillis() == 0 ? "" : ", %d ms later".formatted(step.waitMillis())))));
         if (device.isEmpty() && !cue.raw().isEmpty()) {
             rows.add(new Row(

@@ -214,6 +214,24 @@ public record Song(
                 lastCue);
     }
 
+    public Song withPlayed(Optional<Key> other) {
+        return new Song(
+                id,
+                title,
+                place,
+                other,
+                original,
+                recorded,
+                trims,
+                leadInBars,
+                form,
+                stems,
+                notes,
+                player,
+                cues,
+                lastCue);
+    }
+
     public Song withRecorded(Optional<Tempo> other) {
         return new Song(
                 id,

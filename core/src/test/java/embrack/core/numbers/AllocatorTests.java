@@ -83,6 +83,24 @@ class AllocatorTests {
                 .isFalse();
     }
 
+    /** A pedal sends one number whatever it moves, so that two levels of a box learn the same. */
+    @Test
+    void aPedalWithAFixedNumberMovesTwoLevels() {
+        Plan plan = Sketch.of("Pedal")
+                .box("Board", "ten-switch-factory-board")
+                .box("Loops", "loop-table-five-tracks")
+                .link("board.out > loops.in")
+                .move("board", ControlType.TREADLE, "loops", "track-1", 0, 127)
+                .move("board", ControlType.TREADLE, "loops", "track-2", 0, 127)
+                .plan();
+        assertThat(plan.rig().device(new DeviceId("loops")).learned().values())
+                .hasSize(2)
+                .extracting(Learned::number)
+                .containsOnly(27);
+        assertThat(Report.of(plan).controlAssignments())
+                .allSatisfy(proof -> assertThat(proof.verdict()).isEqualTo(Verdict.EXACT));
+    }
+
     /** A board that cannot be programmed gives its own numbers, the break at the tenth switch included. */
     @Test
     void aFactoryRunIsLearnedAsItIs() {

@@ -42,7 +42,7 @@ class ListTests {
     @Test
     void everyBoxIsInTheCaseOfItsPlaceOnceAndAppsTravelInTheirComputer() {
         PackList list = PackList.of(RIG.rig());
-        assertThat(list.cases()).extracting(PackList.Case::name).containsExactly("Floor", "Rack", "Spares");
+        assertThat(list.cases()).extracting(PackList.Case::name).containsExactly("Floor", "Rack", "Desk", "Spares");
         assertThat(list.cases().get(1).items())
                 .extracting(PackList.Item::what, PackList.Item::note)
                 .contains(
@@ -54,7 +54,7 @@ class ListTests {
                 .extracting(PackList.Item::what)
                 .containsExactly("5-pin cable, 4.5 m", "USB cable", "Spare board (Four-switch program board)");
         assertThat(list.cases().stream()
-                        .limit(2)
+                        .limit(3)
                         .flatMap(c -> c.items().stream())
                         .filter(i -> i.what().endsWith(")"))
                         .count())
