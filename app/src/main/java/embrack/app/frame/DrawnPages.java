@@ -38,7 +38,7 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
     private static final Pattern OF_A_RIG = Pattern.compile("/rigs/(\\d{1,18})/[^.]+");
     private static final Pattern OF_MODELS = Pattern.compile("/models(/[^./]+)?");
     /** Pages that show ticks, or models of the crew. */
-    private static final Pattern SHOWS_MORE = Pattern.compile("/rigs/\\d+/(sheets|gear(/.*)?)");
+    private static final Pattern SHOWS_MORE = Pattern.compile("/rigs/\\d+/(sheets|doors|gear(/.*)?)");
 
     private static final String DRAWN = DrawnPages.class.getName();
 

@@ -79,7 +79,7 @@ class SheetController {
                 .filter(l -> l.key().equals(key))
                 .findFirst();
         if (done && line.isPresent()) {
-            ticks.tick(id, line.get(), who == null ? SOMEBODY : who.getName());
+            ticks.tick(id, line.get(), named(who));
         } else {
             ticks.untick(id, key);
         }
@@ -105,6 +105,11 @@ class SheetController {
     ResponseEntity<byte[]> cardPdf(@PathVariable RigId id, @RequestParam(defaultValue = "a4") String paper) {
         StoredRig stored = rigs.load(id);
         return file(stored, "card", pdf.cards(stored, SwitchCard.of(stored.plan()), Paper.of(paper)));
+    }
+
+    /** Who ticks. */
+    static String named(@Nullable Principal who) {
+        return who == null ? SOMEBODY : who.getName();
     }
 
     private StoredRig enter(RigId id, String here, Model page) {

@@ -26,6 +26,9 @@ interface TickMapper {
     @Delete("delete from sheet_tick where rig = #{rig} and key = #{key}")
     void remove(@Param("rig") long rig, @Param("key") String key);
 
-    @Delete("delete from sheet_tick where rig = #{rig}")
+    @Delete("delete from sheet_tick where rig = #{rig} and key like 'doors/%'")
+    void clearDoors(@Param("rig") long rig);
+
+    @Delete("delete from sheet_tick where rig = #{rig} and key not like 'doors/%'")
     void clear(@Param("rig") long rig);
 }

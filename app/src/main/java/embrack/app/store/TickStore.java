@@ -1,11 +1,13 @@
 package embrack.app.store;
 
+import embrack.core.sheet.AtDoors;
 import embrack.core.sheet.Progress.Tick;
 import embrack.core.sheet.Section;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,10 +24,21 @@ public class TickStore {
         this.mapper = mapper;
     }
 
-    /** The ticks of a rig, the oldest first. */
+    /** The ticks of a rig on what is programmed, the oldest first. */
     @Transactional(readOnly = true)
     public List<Tick> all(RigId rig) {
+        return ticks(rig, key -> !key.startsWith(AtDoors.KEYS));
+    }
+
+    /** The ticks of a rig on the list at doors, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Tick> atDoors(RigId rig) {
+        return ticks(rig, key -> key.startsWith(AtDoors.KEYS));
+    }
+
+    private List<Tick> ticks(RigId rig, Predicate<String> which) {
         return mapper.all(rig.number()).stream()
+                .filter(row -> which.test(row.key()))
                 .map(row -> new Tick(row.key(), row.words(), row.who(), SHOWN.format(row.at())))
                 .toList();
     }
@@ -42,9 +55,15 @@ public class TickStore {
         mapper.remove(rig.number(), key);
     }
 
-    /** Takes all ticks of a rig back. */
+    /** Takes all ticks of a rig back, but those of tonight's doors. */
     @Transactional
     public void clear(RigId rig) {
         mapper.clear(rig.number());
+    }
+
+    /** Takes the ticks of the list at doors back, as for another evening. */
+    @Transactional
+    public void clearDoors(RigId rig) {
+        mapper.clearDoors(rig.number());
     }
 }

@@ -233,9 +233,14 @@ class FloorBoardJobTests extends AtTheBrowser {
         assertThat(worked.locator("li")).hasCount(2);
         hand.click("Leave Chase 1 to messages");
         assertThat(worked.locator("li")).hasCount(1);
-        open("/sheets");
-        assertThat(hand.page.locator("main")).containsText("At doors, by hand");
-        assertThat(hand.page.locator("main")).containsText("Switch off Blackout.");
+        open("/doors");
+        assertThat(hand.page.locator("main")).containsText("Booth: Lantern desk");
+        Locator line = hand.page.getByLabel("Done: Off: Blackout.");
+        line.click();
+        assertThat(hand.page.locator("#doors-done")).containsText("1 of ");
+        assertThat(line).hasAttribute("aria-pressed", "true");
+        hand.click("Another evening: take all ticks back");
+        assertThat(hand.page.locator("#doors-done")).containsText("0 of ");
     }
 
     private void hands(String field, String text, String button) {

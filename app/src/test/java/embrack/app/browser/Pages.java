@@ -24,6 +24,7 @@ final class Pages {
             "/rigs/1/switches/voice-board/1/1",
             "/rigs/1/preflight",
             "/rigs/1/sheets",
+            "/rigs/1/doors",
             "/rigs/1/switches/side-board/1/8",
             "/rigs/1/switches/quay-board/1/3?on=hold",
             "/rigs/1/switches/quay-board/1/treadle/1?find=control",

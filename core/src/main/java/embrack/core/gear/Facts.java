@@ -1,5 +1,7 @@
 package embrack.core.gear;
 
+import embrack.core.chart.PartId;
+import embrack.core.chart.Standing;
 import embrack.core.name.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -67,7 +69,13 @@ public final class Facts {
     }
 
     private static String firstFamily(Model model) {
-        String family = model.parts().getFirst().family();
+        List<PartId> memories =
+                model.standing().loading().map(Standing.Loading::memories).orElse(List.of());
+        String family = model.parts().stream()
+                .filter(part -> !memories.contains(part.id()))
+                .findFirst()
+                .orElse(model.parts().getFirst())
+                .family();
         return Words.count(
                 (int) model.parts().stream()
                         .filter(part -> part.family().equals(family))

@@ -41,14 +41,14 @@ import embrack.core.text.Numbers;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.stream.Stream;
 
 /**
  * Makes the sheets of a plan: receivers first, then cables and the order of switching on, then the boxes with switches
- * and controls, then what learns from them, then the first try, and what is set at doors.
+ * and controls, then what learns from them, then the first try. What is set at doors is a list of its own
+ * ({@link AtDoors}).
  */
 public final class Sheets {
 
@@ -85,7 +85,6 @@ public final class Sheets {
         rig.devices().stream().flatMap(device -> learning.of(device).stream()).forEach(sheets::add);
         firstTry().ifPresent(sheets::add);
         sheets.addAll(new PairSheet(plan).all());
-        atDoors().ifPresent(sheets::add);
         return sheets;
     }
 
@@ -416,29 +415,6 @@ public final class Sheets {
     }
 
     /** What people set before the first press: the proofs begin there. */
-    private Optional<Sheet> atDoors() {
-        List<Section> sections = rig.devices().stream()
-                .filter(device -> !device.handWork().atDoors().isEmpty())
-                .<Section>map(device -> new Section.Todo(
-                        device.name().text(),
-                        device.handWork().atDoors().stream()
-                                .map(action -> new Task(
-                                        "doors/%s/%s/%s"
-                                                .formatted(
-                                                        device.id(),
-                                                        action.part(),
-                                                        action.verb()
-                                                                .aspect()
-                                                                .name()
-                                                                .toLowerCase(Locale.ROOT)),
-                                        Words.capital(rig.words(device.id(), action)) + "."))
-                                .toList()))
-                .toList();
-        return sections.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new Sheet(Job.DOORS, "doors", "At doors, by hand", "", sections, List.of()));
-    }
-
     private Task tryLine(Proof proof) {
         Assignment assignment = plan.switches().at(proof.at());
         String meant = Words.list(
