@@ -172,7 +172,9 @@ record GearShelf(String place, String count, List<Card> boxes) {
                     : Optional.of(
                             done == lines.size()
                                     ? new Mark("tick", "exact", "programmed")
-                                    : Mark.of(Severity.NOTE, "%d of %d lines".formatted(done, lines.size())));
+                                    : Mark.of(
+                                            Severity.NOTE,
+                                            "%d of %s".formatted(done, Words.count(lines.size(), "line"))));
         }
     }
 }

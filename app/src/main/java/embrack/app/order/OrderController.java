@@ -69,6 +69,20 @@ class OrderController {
         return order(id, show, part, Echo.NONE, page);
     }
 
+    /** What is heard, seen and open between one part and the next. */
+    @DrawnOnce
+    @GetMapping("/{show}/joins")
+    String joins(@PathVariable RigId id, @PathVariable ShowId show, Model page) {
+        StoredRig stored = rigs.load(id);
+        Optional<Show> known = stored.plan().book().find(show);
+        if (known.isEmpty()) {
+            return NotInRig.instead("show", id, "/order", Echo.NONE);
+        }
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.ORDER, "/order/%s/joins".formatted(show)))
+                .addAttribute("joins", JoinsPage.of(stored.plan(), known.get()));
+        return "order/joins";
+    }
+
     @PostMapping
     String add(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String name) {
         rigs.edit(id, hand, new OrderEdit.AddShow(name));

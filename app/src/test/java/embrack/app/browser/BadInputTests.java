@@ -22,7 +22,7 @@ class BadInputTests extends AtTheBrowser {
     @BeforeEach
     void begin() {
         importExample();
-        hand.page.getByText("Vocal mixer").click();
+        hand.openBox("Vocal mixer");
         assertThat(field("Job")).hasValue("Vocal mixer");
     }
 

@@ -169,7 +169,7 @@ class ModelsJobTests extends AtTheBrowser {
         assertThat(page.locator("h1")).hasText("Rack mixer of the choir");
 
         importExample();
-        hand.page.getByText("Vocal mixer").click();
+        hand.openBox("Vocal mixer");
         hand.choose("Hardware today", "Rack mixer of the choir");
         assertThat(page.locator("#top .health")).containsText("all proven");
 
@@ -192,7 +192,7 @@ class ModelsJobTests extends AtTheBrowser {
         page.keyboard().press("u");
         assertThat(page.locator(".steps .midi")).containsText("CC 40");
         hand.go("Gear");
-        page.getByText("Vocal mixer").click();
+        hand.openBox("Vocal mixer");
         assertThat(page.locator(".side")).containsText("This rig describes it in another way");
         hand.click("Take the description of the models");
         assertThat(page.locator(".side")).not().containsText("This rig describes it in another way");
@@ -287,14 +287,14 @@ class ModelsJobTests extends AtTheBrowser {
         importExample(file -> file.replace("\"id\" : \"rack-mixer-24\"", "\"id\" : \"foreign-mixer\"")
                 .replace("\"model\" : \"rack-mixer-24\"", "\"model\" : \"foreign-mixer\"")
                 .replace("\"name\" : \"Rack mixer, 24 strips\"", "\"name\" : \"Foreign mixer\""));
-        hand.page.getByText("Vocal mixer").click();
+        hand.openBox("Vocal mixer");
         assertThat(hand.page.locator("#hardware")).hasValue("");
         hand.click("Keep this description as a model of yours");
         assertThat(hand.page.locator("h1")).hasText("Foreign mixer");
         assertThat(hand.page.locator(".revisions")).containsText("Kept from a rig");
         hand.page.getByLabel("Its job in the rig").fill("Second mixer");
         hand.click("Add to Mute board");
-        assertThat(hand.page.locator(".boxes")).containsText("Second mixer");
+        assertThat(hand.page.locator("#boxes")).containsText("Second mixer");
         hand.page.goBack();
         hand.page.getByLabel("Its job in the rig").fill("Vocal mixer");
         hand.click("Add to Mute board");

@@ -71,7 +71,7 @@ class MuteBoardJobTests extends AtTheBrowser {
                 .hasText("Vocal mixer MIDI IN already holds the link from Voice board MIDI OUT to"
                         + " Vocal mixer MIDI IN. It takes one; pull that one first.");
         hand.go("Gear");
-        hand.hit(hand.page.getByText("Spare board"));
+        hand.openBox("Spare board");
         hand.click("Remove Spare board");
         assertThat(hand.page.locator(".boxes li")).hasCount(2);
     }
@@ -184,7 +184,7 @@ class MuteBoardJobTests extends AtTheBrowser {
     @Test
     void aWrongReceiveChannelIsDeadSaidAndMendedByItsButton() {
         importExample();
-        hand.page.getByText("Vocal mixer").click();
+        hand.openBox("Vocal mixer");
         hand.set("MIDI receive channel", "5");
         hand.go("Switches");
         assertThat(hand.verdicts()).isEqualTo(List.of("dead", "dead", "dead", "dead"));
@@ -207,7 +207,7 @@ class MuteBoardJobTests extends AtTheBrowser {
     @Test
     void aBoardThatSendsProgramChangesOnlyHasNoWay() {
         importExample();
-        hand.page.getByText("Voice board").click();
+        hand.openBox("Voice board");
         hand.choose("Hardware today", "Four-switch program board");
         assertThat(hand.page.locator(".side .soft").first()).containsText("sends program changes");
         hand.go("Switches");
@@ -227,7 +227,7 @@ class MuteBoardJobTests extends AtTheBrowser {
     @Test
     void moreMessagesThanTheBoardSendsHasNoWay() {
         importExample();
-        hand.page.getByText("Voice board").click();
+        hand.openBox("Voice board");
         hand.choose("Hardware today", "Four-switch desk board");
         assertThat(hand.page.locator(".side .soft").first()).containsText("2 messages a press");
         hand.go("Switches");

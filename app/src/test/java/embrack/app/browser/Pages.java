@@ -42,6 +42,7 @@ final class Pages {
             "/rigs/1/songs/rope-and-kettle/capture?keys=quay-board&hits=6527-1,6600-1,6700-1u",
             "/rigs/1/cues?device=lantern-desk",
             "/rigs/1/order/night-of-the-slow-boats?part=7",
+            "/rigs/1/order/night-of-the-slow-boats/joins",
             "/models?rig=1",
             "/models?can=mute+by+control+change",
             "/models/loop-table-five-tracks?press=select+Memory+3",

@@ -22,6 +22,16 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring", "wiring-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/quay-board/1/3", "switches-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, empty() + "/gear", "empty-desk", "");
+        shot(
+                ColorScheme.LIGHT,
+                1280,
+                800,
+                "/rigs/1/switches/quay-board/4/row?what=mute+inputs+1-8,+not+4",
+                "row-desk",
+                "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats/joins", "joins-desk", "");
+        shot(ColorScheme.DARK, 820, 1180, "/rigs/1/doors", "doors-tablet-stage", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets", "sheet-desk", "");
         shot(ColorScheme.DARK, 1280, 800, "/rigs/1/switches/choir-board/1/3", "story-desk", "");
@@ -36,21 +46,18 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/failures", "failures-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/songs/lanterns-on-the-sill", "prompt-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/songs/lanterns-on-the-sill?zoom=3&cue=4", "prompt-near-stage", "");
-        shot(
-                ColorScheme.LIGHT,
-                1280,
-                800,
-                "/rigs/1/songs/rope-and-kettle/capture?keys=quay-board&hits=6527-3,6600-3,6700-3u,10010-5,10204-5u,"
-                        + "15040-4,15220-4u,20003-6,20200-6u",
-                "capture-desk",
-                "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats?part=7", "order-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/cues?device=lantern-desk", "cue-sheet-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight#states", "matrix-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets#sheet-pair-player-a", "beside-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, walk() + "/switches/stepper/2/2", "walk-desk", "");
+    }
+
+    /** A rig without a box. */
+    private String empty() {
+        try (Stagehand hand = new Stagehand(port)) {
+            hand.newRig("New rig");
+            return hand.page.url().replaceAll(".*(/rigs/\\d+).*", "$1");
+        }
     }
 
     /** The example of a board that counts, read in. */

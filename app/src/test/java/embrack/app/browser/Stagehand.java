@@ -106,6 +106,11 @@ final class Stagehand implements AutoCloseable {
         see(page.getByRole(AriaRole.COMPLEMENTARY).getByLabel("Job"), name);
     }
 
+    /** Opens a box from its tape in the gear room. */
+    void openBox(String name) {
+        hit(page.locator("#boxes .tape").getByText(name, new Locator.GetByTextOptions().setExact(true)));
+    }
+
     /** Types into the field with that label. */
     void type(String label, String text) {
         fill(page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)), text);

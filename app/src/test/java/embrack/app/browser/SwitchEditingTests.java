@@ -91,10 +91,10 @@ class SwitchEditingTests extends AtTheBrowser {
         assertThat(hand.page.locator(".health")).containsText("1 note");
         assertThat(hand.page.getByText("Clear this switch")).isVisible();
         hand.go("Gear");
-        hand.page.getByText("Vocal mixer").click();
+        hand.openBox("Vocal mixer");
         hand.set("Job", "Voice mixer");
         assertThat(hand.page.locator("#remove-form")).containsText("Remove Voice mixer");
-        assertThat(hand.page.locator(".boxes")).containsText("Voice mixer");
+        assertThat(hand.page.locator("#boxes")).containsText("Voice mixer");
     }
 
     @Test

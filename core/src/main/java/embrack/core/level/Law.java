@@ -82,7 +82,7 @@ public enum Law {
                 : "%s by %s".formatted(way, decibelWords(Math.abs(decibels(to, top) - decibels(from, top))));
     }
 
-    private static String decibelWords(double decibels) {
+    static String decibelWords(double decibels) {
         return String.format(Locale.ROOT, "%.1f dB", decibels)
                 .replace("-0.0", "0.0")
                 .replace('-', '\u2212');

@@ -9,6 +9,11 @@ public enum Item {
     ANNOUNCEMENT("announcement"),
     MESSAGE("message"),
     RESPONSE("response song"),
+    PRAYER("prayer or reading"),
+    PICTURE("picture or film"),
+    BUMPER("bumper"),
+    SET("set of another band"),
+    BREAK("break"),
     WALK_OUT("walk-out");
 
     private final String words;
@@ -28,6 +33,6 @@ public enum Item {
 
     /** Whether somebody speaks, so that nobody knows how long it takes. */
     public boolean isSpoken() {
-        return this == TALK || this == ANNOUNCEMENT || this == MESSAGE;
+        return this == TALK || this == ANNOUNCEMENT || this == MESSAGE || this == PRAYER;
     }
 }

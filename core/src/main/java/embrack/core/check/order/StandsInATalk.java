@@ -31,7 +31,7 @@ import java.util.stream.Stream;
 final class StandsInATalk implements Rule {
 
     private static final Set<Item> SPOKEN =
-            EnumSet.of(Item.TALK, Item.ANNOUNCEMENT, Item.MESSAGE, Item.COUNTDOWN, Item.WALK_OUT);
+            EnumSet.of(Item.TALK, Item.ANNOUNCEMENT, Item.MESSAGE, Item.PRAYER, Item.COUNTDOWN, Item.WALK_OUT);
     private static final Set<Kind> EFFECTS = EnumSet.of(Kind.SOUND_SWITCHER, Kind.INSTRUMENT_HOST);
 
     @Override
