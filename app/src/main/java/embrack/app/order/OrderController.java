@@ -83,6 +83,37 @@ class OrderController {
         return "order/joins";
     }
 
+    /** Keys that go together, within what the crew allows. */
+    @DrawnOnce
+    @GetMapping("/{show}/keys")
+    String keys(
+            @PathVariable RigId id,
+            @PathVariable ShowId show,
+            @RequestParam(defaultValue = "") String limit,
+            Model page) {
+        StoredRig stored = rigs.load(id);
+        Optional<Show> known = stored.plan().book().find(show);
+        if (known.isEmpty()) {
+            return NotInRig.instead("show", id, "/order", Echo.NONE);
+        }
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.ORDER, "/order/%s/keys".formatted(show)))
+                .addAttribute("keys", KeysPage.of(stored.plan(), known.get(), limit));
+        return "order/keys";
+    }
+
+    /** A song is played in a key tonight. */
+    @PostMapping("/{show}/keys")
+    String playIn(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @RequestParam(defaultValue = "0") int part,
+            @RequestParam(defaultValue = "") String key,
+            @RequestParam(defaultValue = "") String limit) {
+        rigs.edit(id, hand, new OrderEdit.PlayIn(show, part, key));
+        return "redirect:/rigs/%s/order/%s/keys?limit=%s".formatted(id, show, limit.matches("[0-6]") ? limit : "");
+    }
+
     @PostMapping
     String add(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String name) {
         rigs.edit(id, hand, new OrderEdit.AddShow(name));

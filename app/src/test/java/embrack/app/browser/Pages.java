@@ -43,6 +43,7 @@ final class Pages {
             "/rigs/1/cues?device=lantern-desk",
             "/rigs/1/order/night-of-the-slow-boats?part=7",
             "/rigs/1/order/night-of-the-slow-boats/joins",
+            "/rigs/1/order/night-of-the-slow-boats/keys",
             "/models?rig=1",
             "/models?can=mute+by+control+change",
             "/models/loop-table-five-tracks?press=select+Memory+3",

@@ -283,6 +283,32 @@ public sealed interface OrderEdit extends Edit {
         }
     }
 
+    /**
+     * Plays a song of the order in a key tonight; its own key is what it is prepared in.
+     *
+     * @param key as a person types it: "D"
+     */
+    record PlayIn(ShowId show, int part, String key) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Key tonight = Refused.at("key", () -> Key.parse(key));
+            return change(plan, show, "key", old -> {
+                Entry now = partOf(old, part);
+                boolean isOwn = now.song()
+                        .map(plan.book()::song)
+                        .flatMap(Song::played)
+                        .filter(tonight::equals)
+                        .isPresent();
+                return old.withEntry(now.withKey(isOwn ? Optional.empty() : Optional.of(tonight)));
+            });
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("play-in").with("part", partName(before, show, part)).with("key", key.strip());
+        }
+    }
+
     /** Plays a part in the key that its song is prepared in. */
     record PlayAsPrepared(ShowId show, int part) implements OrderEdit {
         @Override

@@ -1,5 +1,6 @@
 package embrack.core.gear;
 
+import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
 import embrack.core.chart.Standing;
 import embrack.core.name.Words;
@@ -71,11 +72,14 @@ public final class Facts {
     private static String firstFamily(Model model) {
         List<PartId> memories =
                 model.standing().loading().map(Standing.Loading::memories).orElse(List.of());
-        String family = model.parts().stream()
+        List<String> families = model.parts().stream()
                 .filter(part -> !memories.contains(part.id()))
+                .map(Part::family)
+                .toList();
+        String family = families.stream()
+                .filter(name -> families.indexOf(name) != families.lastIndexOf(name))
                 .findFirst()
-                .orElse(model.parts().getFirst())
-                .family();
+                .orElse(model.parts().getFirst().family());
         return Words.count(
                 (int) model.parts().stream()
                         .filter(part -> part.family().equals(family))

@@ -114,6 +114,26 @@ public record Key(char letter, int accidental, boolean minor) {
         return fit;
     }
 
+    /** The key so many semitones away, written as is usual. */
+    public Key transposed(int semitones) {
+        return semitones % OCTAVE == 0
+                ? this
+                : parse(NAMES.get(Math.floorMod(pitchClass() + semitones, OCTAVE)) + (minor ? "m" : ""));
+    }
+
+    /**
+     * How far two keys are apart on the circle of fifths, 0 to 6: 0 for the same key and for a key and its relative, 1
+     * for close neighbours, whose scales differ in one tone.
+     */
+    public int fifthsTo(Key other) {
+        int apart = Math.floorMod(FIFTH * (relativeMajor() - other.relativeMajor()), OCTAVE);
+        return Math.min(apart, OCTAVE - apart);
+    }
+
+    private int relativeMajor() {
+        return Math.floorMod(pitchClass() + (minor ? 3 : 0), OCTAVE);
+    }
+
     /** Whether both are built on the same tone. */
     public boolean hasRootOf(Key other) {
         return pitchClass() == other.pitchClass();
