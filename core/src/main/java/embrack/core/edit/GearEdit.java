@@ -95,11 +95,7 @@ public sealed interface GearEdit extends Edit {
             if (!plan.rig().devices().isEmpty()) {
                 throw new Refused("begin", Say.of("no.rig-begun"));
             }
-            Plan begun = plan;
-            for (Edit edit : edits) {
-                begun = edit.apply(begun);
-            }
-            return begun;
+            return new InTurn(edits).apply(plan);
         }
 
         @Override
