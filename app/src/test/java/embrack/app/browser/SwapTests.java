@@ -47,14 +47,15 @@ class SwapTests {
         try (Stagehand hand = new Stagehand(port, 1280, 800, ColorScheme.LIGHT)) {
             hand.importFile(Files.readAllBytes(Path.of("../docs/examples/quay-rig.json")));
             String rig = hand.page.url().replaceAll(".*(/rigs/\\d+)/.*", "$1");
-            List<String> paths = new ArrayList<>(Pages.ALL);
+            List<String> paths = new ArrayList<>();
+            Pages.ALL.forEach(path -> paths.add(path.replaceFirst("^/rigs/1/", rig + "/")));
             paths.add(toggledByACue(hand, rig));
             for (String path : paths) {
-                hand.page.navigate(path.replace("/rigs/1", rig));
+                hand.page.navigate(path);
                 for (Swap swap : List.copyOf(untried)) {
                     Locator there = hand.page.locator(swap.selector());
                     if (there.count() > 0) {
-                        hand.page.navigate(path.replace("/rigs/1", rig));
+                        hand.page.navigate(path);
                         if (tried(hand, swap, path, wrong)) {
                             untried.remove(swap);
                         }

@@ -246,14 +246,15 @@ class WaysFromNothingTests extends AtTheBrowser {
         hand.addStep("panic", "Tracks: stop");
         hand.load("/songs/herring-lights/how");
         hand.type("How it goes", "tempo 96\nCount: 2 bars\nVerse: 8 bars\nVamp: 4 bars, vamp 2 times\nRefrain: 8 bars");
-        hand.click("Keep it");
+        hand.hit(hand.page.locator("form:has(#how) button[type=submit]"));
+        hand.untilAtWork();
         hand.load("/songs/herring-lights");
         cue("11 1", "scene 3", "Lights: ");
         cue("3 1", "next slide", "Words: next Slide");
         preflightIsClean();
         sheets();
         assertThat(hand.page.locator("main")).containsText("Try every switch");
-        hand.load("/songs/cue-sheets");
+        hand.load("/cues");
         assertThat(hand.page.locator("main")).containsText("Herring Lights");
     }
 
