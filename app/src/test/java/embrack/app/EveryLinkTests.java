@@ -18,6 +18,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -31,6 +32,19 @@ class EveryLinkTests {
     /** Of the first rig, which is the demo, and of all that is no rig's. */
     private static final Pattern OF_ANOTHER_RIG = Pattern.compile("/rigs/(?!1/)");
 
+    /**
+     * Words that frighten who is frightened by this language, and slips. The texts of boxes and charts, which go by
+     * their manuals, are read by {@link #words} as little as what a box is sent.
+     */
+    private static final Pattern NOBODY_SAYS = Pattern.compile(
+            "one-shot|\\balternat\\w+|\\bturn(s|ed)? (it |them |\\w+ )?round\\b|\\bdut(y|ies)\\b|\\bstraight on\\b"
+                    + "|\\bno way\\b|\\bvirtual\\b|\\\\u[0-9a-f]{4}|\\b1 lines\\b|\\ban USB\\b|pplys\\b",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern NOT_READ =
+            Pattern.compile("(?s)<(script|style|pre|code|textarea)\\b.*?</\\1>|<!--.*?-->");
+    private static final Pattern READ_OUT = Pattern.compile("(?:aria-label|title|placeholder)=\"([^\"]*)\"");
+
     private final HttpClient client =
             HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NORMAL).build();
 
@@ -41,7 +55,7 @@ class EveryLinkTests {
     void leadsSomewhere() throws IOException, InterruptedException {
         Map<String, String> broken = new TreeMap<>();
         Map<String, Integer> ofShape = new HashMap<>();
-        Set<String> literal = new TreeSet<>();
+        Set<String> unsaid = new TreeSet<>();
         Set<String> seen = new HashSet<>(Set.of("/"));
         Deque<String> left = new ArrayDeque<>(seen);
         while (!left.isEmpty()) {
@@ -54,8 +68,9 @@ class EveryLinkTests {
                     .firstValue("Content-Type")
                     .filter(type -> type.startsWith("text/html"))
                     .isPresent();
-            if (isPage && page.body().matches("(?s).*(\\\\u[0-9a-f]{4}|\\b1 lines\\b|\\ban USB\\b|pplys\\b).*")) {
-                literal.add(path);
+            Matcher said = NOBODY_SAYS.matcher(isPage ? words(page.body()) : "");
+            while (said.find()) {
+                unsaid.add(path + ": " + said.group());
             }
             Matcher link = LINK.matcher(isPage ? page.body() : "");
             while (link.find()) {
@@ -69,8 +84,20 @@ class EveryLinkTests {
             }
         }
         assertThat(broken).isEmpty();
-        assertThat(literal).as("pages with words that nobody would say").isEmpty();
+        assertThat(NOBODY_SAYS
+                        .matcher(words("<p title=\"It turns it round\">x</p>"))
+                        .find())
+                .isTrue();
+        assertThat(unsaid).as("words that nobody would say").isEmpty();
         assertThat(ofShape).hasSizeGreaterThan(60);
+    }
+
+    /** What a page says, to eyes and to ears. */
+    private static String words(String page) {
+        String read = NOT_READ.matcher(page).replaceAll(" ");
+        String heard =
+                READ_OUT.matcher(read).results().map(found -> found.group(1)).collect(Collectors.joining(" . "));
+        return (read.replaceAll("<[^>]*>", " ") + heard).replaceAll("\\s+", " ");
     }
 
     /** What no rig has is told with its status, in words, with a way on. */

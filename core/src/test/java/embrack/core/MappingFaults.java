@@ -273,7 +273,7 @@ public final class MappingFaults {
                 "switches.mode-undoes",
                 Severity.STOPS,
                 "Foot board, bank A, switch 1",
-                "The switch alternates: every second press sends the other value, CC 40 value 0 on channel 2.",
+                "Every second press of the switch sends the other value, CC 40 value 0 on channel 2.",
                 floor().mode("foot-board 1", SwitchMode.ALTERNATING).plan(),
                 floor().plan()));
         faults.add(new Fault(
@@ -563,7 +563,7 @@ public final class MappingFaults {
                 "place.safe-incomplete",
                 Severity.LOOK,
                 "Foot board, bank A, switch “Safe” (7)",
-                "Its duty is \"make safe\", and it leaves out: Pads: stop all Rows.",
+                "It is the one for \"make safe\", and it leaves out: Pads: stop all Rows.",
                 on(grid).edit(new SwitchEdit.AddSteps(Sketch.at("foot-board 8"), Moment.PRESS, List.of(stopPads())))
                         .plan(),
                 both.plan()));

@@ -199,7 +199,7 @@ public final class ShowFaults {
                         "songs.wrong-way-round",
                         Severity.STOPS,
                         "Ebb, bar 9",
-                        "Scene 2 of Old desk was on already (by Ebb, bar 3); turned round, it is off.",
+                        "Scene 2 of Old desk was on already (by Ebb, bar 3); toggled, it is off.",
                         s -> s.cues("ebb", "3|1 = old-desk toggle:scene-2", "9|1 = old-desk toggle:scene-2")
                                 .edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2")),
                         s -> s.cues("ebb", "3|1 = old-desk toggle:scene-2")
@@ -209,7 +209,7 @@ public final class ShowFaults {
                         "songs.wrong-way-round",
                         Severity.STOPS,
                         "Ebb, bar 9",
-                        "Scene 2 of Old desk was on already (by Foot board, bank A, switch 6); turned round, it is",
+                        "Scene 2 of Old desk was on already (by Foot board, bank A, switch 6); toggled, it is",
                         s -> footed(s)
                                 .cues("ebb", "9|1 = old-desk toggle:scene-2")
                                 .edit(leavingOff(EBB, s, "15|1 = old-desk toggle:scene-2")),
@@ -219,7 +219,7 @@ public final class ShowFaults {
                         "songs.wrong-way-round",
                         Severity.STOPS,
                         "Slow boats, on load",
-                        "Scene 1 of Old desk was on already (by Ebb, on load); turned round, it is off.",
+                        "Scene 1 of Old desk was on already (by Ebb, on load); toggled, it is off.",
                         s -> s.cues("ebb", "on load = old-desk toggle:scene-1")
                                 .cues("slow-boats", "on load = old-desk toggle:scene-1"),
                         s -> s.cues("ebb", "on load = old-desk toggle:scene-1")

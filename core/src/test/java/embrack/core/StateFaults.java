@@ -33,16 +33,16 @@ public final class StateFaults {
               | LAMP | 1: on:lamp; 1 again: off:lamp; s1: on:lamp; s1 again: off:lamp | 1 alternating, s1 \
                 alternating |
               | LAMP | 1: toggle:lamp; s1: toggle:lamp |  |
-            stop-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 1 | The switch alternates: \
-                every second press sends the other value, CC 80 value 0 on channel 2.
+            stop-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 1 | Every \
+                second press of the switch sends the other value, CC 80 value 0 on channel 2.
               | LOOPS | 1: stop-all:tracks | 1 alternating |
               | LOOPS | 1: stop-all:tracks |  |
-            stop-on-a-latch-after-a-start | switches.mode-undoes | STOPS | Board, bank A, switch 32 | The switch \
-                alternates: every second press sends the other value, CC 80 value 0 on channel 2.
+            stop-on-a-latch-after-a-start | switches.mode-undoes | STOPS | Board, bank A, switch 32 | Every second \
+                press of the switch sends the other value, CC 80 value 0 on channel 2.
               | LOOPS | 32: stop-all:tracks; 1: play:track-1 | 32 alternating | kill 32
               | LOOPS | 32: stop-all:tracks; 1: play:track-1 |  | kill 32
-            kill-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 32 | The switch alternates: \
-                every second press sends the other value, CC 80 value 0 on channel 2.
+            kill-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 32 | Every \
+                second press of the switch sends the other value, CC 80 value 0 on channel 2.
               | LOOPS | 32: stop-all:tracks; 1: play:track-2; 1 hold: play:track-1 | 32 alternating | kill 32
               | LOOPS | 32: stop-all:tracks; 1: play:track-2; 1 hold: play:track-1 |  | kill 32
             kill-by-a-toggle | switches.turns-round | LOOK | Board, bank A, switches 1 and 32 | Reel of Box was \
@@ -53,8 +53,8 @@ public final class StateFaults {
                 momentary: on release it sends the other value, CC 5 value 0 on channel 2.
               | HALF | 1: play:track-1; 32: stop:track-1 | 1 momentary | kill 32
               | HALF | 1: play:track-1; 32: stop:track-1 |  | kill 32
-            scenes-on-latches | switches.mode-undoes | STOPS | Board, bank A, switch 1 | The switch alternates: \
-                every second press sends the other value, CC 1 value 0 on channel 2.
+            scenes-on-latches | switches.mode-undoes | STOPS | Board, bank A, switch 1 | Every \
+                second press of the switch sends the other value, CC 1 value 0 on channel 2.
               | SCENES | 1: recall:scene-1; 2: recall:scene-2 | 1 alternating |
               | SCENES | 1: recall:scene-1; 2: recall:scene-2 |  |
             bank-of-another | switches.not-as-meant | STOPS | Board, bank A, switch 1 | Press Board, bank A, \
@@ -133,8 +133,7 @@ public final class StateFaults {
                 release it sends the other value, CC 5 value 0 on channel 2.
               | FAN | 1: on:fan | 1 momentary |
               | FAN | 1: on:fan |  |
-            fan-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 1 | The switch alternates: every \
-                second press sends the other value, CC 5 value 0 on channel 2.
+            fan-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 1 | Every second press of the switch sends the other value, CC 5 value 0 on channel 2.
               | FAN | 1: on:fan; 2: off:fan | 1 alternating |
               | FAN | 1: on:fan; 2: off:fan |  |
             learned-what-moves-a-level | switches.also-moves | LOOK | Board, bank A, switch 1 | Box moves too: Aux.

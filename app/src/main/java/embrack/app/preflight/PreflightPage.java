@@ -143,8 +143,8 @@ record PreflightPage(
     private static String says(Plan plan, MakeSafe safe, String from) {
         if (safe.verdict() == Verdict.NO_WAY) {
             return safe.broken().isPresent()
-                    ? "A step of it has no way to its box: what is going on there goes on."
-                    : "A step of it has no way to its box. What it reaches comes where it belongs, from each of %s."
+                    ? "A step of it does not get to its box: what is going on there goes on."
+                    : "A step of it does not get to its box. What it reaches comes where it belongs, from each of %s."
                             .formatted(from);
         }
         return safe.broken().isPresent()

@@ -134,7 +134,7 @@ record NumbersPage(
     }
 
     private static Cell cell(boolean hears, boolean meant) {
-        return new Cell(meant && hears ? "meant" : hears ? "hears" : meant ? "no way" : "", meant, hears);
+        return new Cell(meant && hears ? "meant" : hears ? "hears" : meant ? "not reached" : "", meant, hears);
     }
 
     private static Learner learner(Plan plan, Device device) {

@@ -259,10 +259,8 @@ record PanelView(
         List<Message> sent = compiled.byItself().getOrDefault(on, List.of());
         return sent.isEmpty()
                 ? ""
-                : "Being %s, the switch sends by itself: %s"
-                        .formatted(
-                                compiled.mode().words(),
-                                sent.stream().map(Message::hex).collect(Collectors.joining(", ")));
+                : "The switch sends by itself: %s"
+                        .formatted(sent.stream().map(Message::hex).collect(Collectors.joining(", ")));
     }
 
     /** What the receiver makes of what it learned: "momentary, low 0, high 127"; empty where it learned nothing. */
@@ -271,7 +269,7 @@ record PanelView(
         return Optional.ofNullable(plan.rig().device(step.device()).learned().get(learnable))
                 .map(learned -> "%s, low %s, high %s"
                         .formatted(
-                                learned.response().alternating() ? "alternating" : "momentary",
+                                learned.response().alternating() ? "on, then off" : "momentary",
                                 plan.shown(
                                         step.device(),
                                         learnable,
@@ -343,7 +341,7 @@ record PanelView(
             case Obstacle.NoGesture o ->
                 "the board cannot tell a %s".formatted(o.gesture().words());
             case Obstacle.NoMode o ->
-                "switches of this board are never %s".formatted(o.mode().words());
+                "switches of this board never send %s".formatted(o.mode().words());
             case Obstacle.TwoMessages o -> "the board has two values of one message here, not two messages";
             case Obstacle.CannotWait o ->
                 o.longestMillis() == 0

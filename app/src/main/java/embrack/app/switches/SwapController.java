@@ -10,6 +10,7 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.check.Report;
 import embrack.core.edit.Refused;
+import embrack.core.effort.Candidate;
 import embrack.core.effort.Links;
 import embrack.core.effort.Swap;
 import embrack.core.effort.Work;
@@ -20,7 +21,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -65,10 +65,10 @@ class SwapController {
                 .filter(d -> d.text().equals(box))
                 .findFirst();
         SwapPage.Rate rate = new SwapPage.Rate(Math.clamp(seconds, 1, 600), Math.clamp(left, 0, 600));
-        SwapPage view = SwapPage.of(plan, dead, with, rate, candidates(plan, dead));
+        SwapPage view = SwapPage.of(plan, dead, with, rate, with.isEmpty() ? candidates(plan, dead) : List.of());
         Optional<Swap> swap = dead.filter(d -> !with.isEmpty()).flatMap(d -> swap(plan, d, with, rate.seconds(), page));
         var links = new Links(Math.clamp(knobs, 0, 128), Math.clamp(patches, 0, 128));
-        page.addAttribute("swap", swap.map(s -> view.with(s)).orElse(view))
+        page.addAttribute("swap", swap.map(s -> view.with(s, words(plan, with))).orElse(view))
                 .addAttribute("knobs", links.controls())
                 .addAttribute("patches", links.patches())
                 .addAttribute("straight", new Work(links.straight(), rate.seconds()))
@@ -104,6 +104,12 @@ class SwapController {
         }
     }
 
+    private String words(Plan plan, String with) {
+        return with.startsWith(OWNED)
+                ? "%s, of this rig".formatted(plan.rig().name(new DeviceId(with.substring(OWNED.length()))))
+                : chosen(with).name().text();
+    }
+
     private Swap of(Plan plan, DeviceId dead, String with, int seconds) {
         return with.startsWith(OWNED)
                 ? Swap.of(plan, dead, new DeviceId(with.substring(OWNED.length())), seconds)
@@ -115,17 +121,8 @@ class SwapController {
     }
 
     private List<SwapPage.Candidate> candidates(Plan plan, Optional<DeviceId> dead) {
-        return dead.stream()
-                .flatMap(box -> Stream.concat(
-                        plan.boards().stream()
-                                .filter(b -> !b.equals(box) && plan.boards().contains(box))
-                                .map(b -> new SwapPage.Candidate(
-                                        OWNED + b,
-                                        "%s, of this rig".formatted(plan.rig().name(b)))),
-                        models.all().stream()
-                                .filter(m -> m.kind() == plan.rig().model(box).kind())
-                                .map(m -> new SwapPage.Candidate(
-                                        m.id().text(), m.name().text()))))
+        return dead.map(box -> Candidate.of(plan, box, models.all())).orElse(List.of()).stream()
+                .map(c -> new SwapPage.Candidate(c.key(), c.words(plan), c.does(), c.of()))
                 .toList();
     }
 }

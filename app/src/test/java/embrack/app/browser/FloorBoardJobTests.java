@@ -193,7 +193,7 @@ class FloorBoardJobTests extends AtTheBrowser {
         hand.set("wait before", "20000");
         assertThat(page.locator(".wait-form .problem")).hasText("a wait is 0 to 10000 ms, was 20000");
         open("/switches/side-board/1/6");
-        hand.choose("Duty", "go");
+        hand.choose("Its job in the show", "go");
         assertThat(hand.tile(6).locator(".duty")).hasText("go");
         hand.choose("Down and up", "momentary");
         assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile(".*momentary"));
@@ -207,15 +207,15 @@ class FloorBoardJobTests extends AtTheBrowser {
     void aSwitchThatUndoesWhatItDidIsMendedWithAButton() {
         open("/switches/quay-board/4/1");
         hand.addStep("switch on blackout", "switch on Blackout");
-        hand.choose("Down and up", "alternating");
+        hand.choose("Down and up", "on, and off at the next press");
         assertThat(hand.tile(1).locator(".verdict")).hasText("every other");
         assertThat(hand.page.locator(".side .finding .what"))
-                .containsText("The switch alternates: every second press sends the other value, CC 1 value "
-                        + "0 on channel 8.");
+                .containsText(
+                        "Every second press of the switch sends the other value, CC 1 value " + "0 on channel 8.");
         assertThat(hand.page.locator(".tale li")).hasCount(2);
         hand.page.locator(".tale li button").last().click();
         assertThat(hand.page.locator("#trial .tape-press")).hasCount(2);
-        hand.click("Make it one-shot");
+        hand.click("Have it send the same at every press");
         assertThat(hand.tile(1).locator(".verdict")).hasText("exact");
     }
 
@@ -304,7 +304,7 @@ class FloorBoardJobTests extends AtTheBrowser {
         hand.choose("Which box", "Voice board (Four-switch floor board)");
         assertThat(page.getByLabel("What takes over")).isEnabled();
         hand.choose("What takes over", "Four-switch program board");
-        assertThat(page.locator(".changes")).containsText("Voice board, bank A, switch 1: no way.");
+        assertThat(page.locator(".changes")).containsText("Voice board, bank A, switch 1: cannot get there.");
         hand.choose("What takes over", "Four-switch desk board");
         hand.at("with=four-switch-desk-board");
         assertThat(page.locator(".verdict-line")).containsText("lines to program");

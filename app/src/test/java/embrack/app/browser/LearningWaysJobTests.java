@@ -104,7 +104,7 @@ class LearningWaysJobTests extends AtTheBrowser {
         hand.link("Laptop USB host USB 1 (joined)", "Player virtual In");
         to("/switches/workstation/1/1");
         hand.addStep("play", "Player: play Tracks");
-        assertThat(hand.tile(1).locator(".verdict")).hasText("no way");
+        assertThat(hand.tile(1).locator(".verdict")).hasText("cannot get there");
         assertThat(hand.findings()).anyMatch(finding -> finding.contains("Surface mode of Workstation is internal"));
         hand.go("Preflight");
         mend("Surface mode of Workstation is internal");

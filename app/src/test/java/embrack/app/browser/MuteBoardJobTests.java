@@ -211,7 +211,8 @@ class MuteBoardJobTests extends AtTheBrowser {
         hand.choose("Hardware today", "Four-switch program board");
         assertThat(hand.page.locator(".side .soft").first()).containsText("sends program changes");
         hand.go("Switches");
-        assertThat(hand.verdicts()).isEqualTo(List.of("no way", "no way", "no way", "no way"));
+        assertThat(hand.verdicts())
+                .isEqualTo(List.of("cannot get there", "cannot get there", "cannot get there", "cannot get there"));
         assertThat(hand.findings())
                 .singleElement()
                 .asString()
@@ -231,7 +232,7 @@ class MuteBoardJobTests extends AtTheBrowser {
         hand.choose("Hardware today", "Four-switch desk board");
         assertThat(hand.page.locator(".side .soft").first()).containsText("2 messages a press");
         hand.go("Switches");
-        assertThat(hand.verdicts()).isEqualTo(List.of("no way", "exact", "exact", "exact"));
+        assertThat(hand.verdicts()).isEqualTo(List.of("cannot get there", "exact", "exact", "exact"));
         assertThat(hand.findings())
                 .singleElement()
                 .asString()
@@ -269,7 +270,8 @@ class MuteBoardJobTests extends AtTheBrowser {
         hand.page.getByText("Pull it").click();
         assertThat(hand.page.locator(".empty")).hasText("No links yet.");
         hand.go("Switches");
-        assertThat(hand.verdicts()).isEqualTo(List.of("no way", "no way", "no way", "no way"));
+        assertThat(hand.verdicts())
+                .isEqualTo(List.of("cannot get there", "cannot get there", "cannot get there", "cannot get there"));
         assertThat(hand.findings())
                 .singleElement()
                 .asString()

@@ -37,7 +37,7 @@ class WaysJobTests extends AtTheBrowser {
         assertThat(row("level").locator(".problem")).hasText("The box shows 0 to 200 here; write such a number.");
         hand.set("High value of set level of Track 1", "100");
         assertThat(row("level").locator("[name=high]")).hasValue("100");
-        hand.choose("Mode of record or play Track 1", "alternating");
+        hand.choose("Mode of record or play Track 1", "on, then off");
         hand.untilAtWork();
         hand.set("in use already, to stay", "12, 40");
         assertThat(hand.page.locator("main"))

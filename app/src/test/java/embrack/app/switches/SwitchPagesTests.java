@@ -75,7 +75,7 @@ class SwitchPagesTests {
     /** Paper sizes: ISO 216 A4 is 210 by 297 mm; Letter is 8.5 by 11 inches (ANSI A). Read with PDFBox. */
     @ParameterizedTest
     @CsvSource({
-        "sheets, a4, 595, 842, Make it one-shot.",
+        "sheets, a4, 595, 842, Set it so that it sends the same at every press.",
         "sheets, letter, 612, 792, Cables",
         "card, a4, 595, 842, Voice dry",
         "card, letter, 612, 792, kill"

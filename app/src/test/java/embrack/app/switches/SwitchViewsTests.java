@@ -133,7 +133,7 @@ class SwitchViewsTests {
         assertThat(PanelView.of(Report.of(plan), Sketch.at("foot-board 1"), "", Moment.RELEASE, "")
                         .does()
                         .byItself())
-                .isEqualTo("Being momentary, the switch sends by itself: B1 28 00");
+                .isEqualTo("The switch sends by itself: B1 28 00");
         PanelView press = PanelView.of(Report.of(plan), Sketch.at("foot-board 1"), "", Moment.PRESS, "");
         assertThat(press.proof().tale().orElseThrow().told())
                 .extracting(PanelView.Told::words)
@@ -241,13 +241,14 @@ class SwitchViewsTests {
                 FOOT,
                 Library.find(new ModelId("eight-switch-long-press-board")).orElseThrow(),
                 20);
-        SwapPage.Result result = page.with(swap).result().orElseThrow();
-        assertThat(result.lines() * 20 <= 5 * 60).isEqualTo(result.isInTime());
-        assertThat(result.boxes())
+        SwapPage.Result result = page.with(swap, "Eight").result().orElseThrow();
+        assertThat(result.first().work().seconds() <= 5 * 60)
+                .isEqualTo(result.first().isInTime());
+        assertThat(result.first().work().boxes())
                 .singleElement()
                 .satisfies(box -> assertThat(box.lines())
-                        .hasSize(result.lines())
-                        .anyMatch(line -> line.startsWith("Bank 1, switch 3: ch 4 CC 102")));
-        assertThat(page.boxes()).extracting(SwapPage.Candidate::words).contains("Loop table (Loop table, five tracks)");
+                        .anyMatch(line -> line.heading().startsWith("Bank 1, switch 3")
+                                && line.words().startsWith("ch 4 CC 102")));
+        assertThat(page.boxes()).extracting(SwapPage.Choice::words).contains("Loop table (Loop table, five tracks)");
     }
 }

@@ -11,6 +11,7 @@ import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
 import embrack.core.gear.SettingId;
 import embrack.core.name.TapeLabel;
+import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Feed;
@@ -22,6 +23,7 @@ import embrack.core.rig.Socket;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Switches;
 import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -30,6 +32,22 @@ import java.util.TreeMap;
 final class Fitting {
 
     private Fitting() {}
+
+    /** The plan with other hardware for a box, of any kind: what fits of settings, tape, controls and cables stays. */
+    static Plan hardware(Plan plan, DeviceId device, Model model) {
+        Rig rig = plan.rig();
+        Model known = rig.models().stream()
+                .filter(m -> m.id().equals(model.id()))
+                .findFirst()
+                .orElse(model);
+        Device fitted = to(known, rig.device(device));
+        return Refused.at(
+                "model",
+                () -> plan.withSwitches(new KnobLinks(rig.model(device), known)
+                                .carriedOver(controls(plan.switches(), device, known), device))
+                        .withRig(cables(rig.withHardware(fitted, model, List.of()), rig.links()))
+                        .settled());
+    }
 
     /** The device with the settings and the tape, the sieves and the feeds that the model has. */
     static Device to(Model model, Device device) {

@@ -1,23 +1,27 @@
 package embrack.core.edit;
 
-import embrack.core.gear.ControlType;
 import embrack.core.gear.Model;
-import embrack.core.gear.Surface;
 import embrack.core.name.TapeLabel;
+import embrack.core.numbers.Channels;
+import embrack.core.offer.Needed;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.LinkKind;
+import embrack.core.show.Book;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
+import embrack.core.switches.ControlAt;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Switches;
 import embrack.core.word.Phrase;
-import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /** Changes to several switches at once: copied, moved, exchanged, cleared. */
 public sealed interface FloorEdit extends Edit {
@@ -34,7 +38,7 @@ public sealed interface FloorEdit extends Edit {
 
         @Override
         public Plan apply(Plan plan) {
-            return placed(plan, from, to, plan.switches());
+            return placed(plan, from, to, plan.switches(), plan.book());
         }
 
         @Override
@@ -56,7 +60,8 @@ public sealed interface FloorEdit extends Edit {
             for (SwitchAt at : from) {
                 left = left.with(Assignment.blank(at));
             }
-            return placed(plan, from, to, left);
+            Map<SwitchAt, SwitchAt> moved = places(plan, from, to);
+            return placed(plan, from, to, left, plan.book().pressedAt(at -> Optional.of(moved.getOrDefault(at, at))));
         }
 
         @Override
@@ -76,6 +81,8 @@ public sealed interface FloorEdit extends Edit {
                     "to",
                     () -> plan.withSwitches(now.with(now.at(one).movedTo(other))
                                     .with(now.at(other).movedTo(one)))
+                            .withBook(plan.book()
+                                    .pressedAt(at -> Optional.of(at.equals(one) ? other : at.equals(other) ? one : at)))
                             .settled());
         }
 
@@ -133,31 +140,39 @@ public sealed interface FloorEdit extends Edit {
 
     /**
      * Has one board do what another does, switch by switch where it has the same switch and that is blank, else on the
-     * first that is blank. What finds no room stays where it is.
+     * first that is blank; what the show needs first comes first. What finds no room stays where it is. Its pedals,
+     * faders and knobs are taken over too, and it is joined with what no way leads to yet.
      */
     record TakeOver(DeviceId from, DeviceId to) implements FloorEdit {
         @Override
         public Plan apply(Plan plan) {
             boardOf("with", plan, from);
             boardOf("with", plan, to);
-            Switches changed = plan.switches();
-            for (Assignment assignment : plan.switches().of(from)) {
-                Optional<SwitchAt> room = room(plan, changed, assignment.at());
-                if (room.isPresent()) {
-                    changed = changed.with(Assignment.blank(assignment.at())).with(assignment.movedTo(room.get()));
-                }
+            Room room = new Room(to, plan.rig().model(to).surface());
+            Switches now = plan.switches();
+            Map<Assignment, SwitchAt> given = room.given(
+                    now.of(from).stream()
+                            .filter(a -> !a.isBlank())
+                            .sorted(Needed.tonight(plan).firstFirst())
+                            .toList(),
+                    room.switches().stream().filter(at -> now.at(at).isBlank()).toList());
+            Map<ControlAssignment, ControlAt> controls = room.givenControls(
+                    now.travelsOf(from),
+                    room.controls().stream().filter(at -> now.at(at).isBlank()).toList());
+            Switches changed = now;
+            for (Map.Entry<Assignment, SwitchAt> move : given.entrySet()) {
+                changed = changed.with(Assignment.blank(move.getKey().at()))
+                        .with(move.getKey().movedTo(move.getValue()));
             }
-            return plan.withSwitches(changed).settled();
-        }
-
-        private Optional<SwitchAt> room(Plan plan, Switches now, SwitchAt was) {
-            SwitchAt same = was.on(to);
-            return plan.has(same) && now.at(same).isBlank()
-                    ? Optional.of(same)
-                    : all(plan, to).stream()
-                            .filter(FloorEdit::isHome)
-                            .filter(at -> now.at(at).isBlank())
-                            .findFirst();
+            for (Map.Entry<ControlAssignment, ControlAt> move : controls.entrySet()) {
+                changed = changed.with(ControlAssignment.blank(move.getKey().at()))
+                        .with(move.getKey().movedTo(move.getValue()));
+            }
+            Map<SwitchAt, SwitchAt> moved = moves(given);
+            return joined(
+                    plan.withSwitches(changed)
+                            .withBook(plan.book().pressedAt(at -> Optional.of(moved.getOrDefault(at, at)))),
+                    new WiringEdit.JoinMeant(to, from, cablesOf(plan, from)));
         }
 
         @Override
@@ -169,8 +184,9 @@ public sealed interface FloorEdit extends Edit {
     }
 
     /**
-     * Has other hardware do the job of a board. Switches that it does not have go to the first that are blank; those
-     * for which there is no room are dropped.
+     * Has other hardware, of whatever kind, do the job of a board. Switches that it does not have go to the first that
+     * are blank; those for which there is no room are dropped, of those that the show needs last. Where cables do not
+     * fit any more, it is joined anew.
      */
     record OtherBoard(DeviceId board, Model model) implements FloorEdit {
         @Override
@@ -182,31 +198,52 @@ public sealed interface FloorEdit extends Edit {
             if (model.surface().pressed().isEmpty()) {
                 throw new Refused("model", Say.of("no.has-no-switches").with("model", model.name()));
             }
-            List<SwitchAt> places = all(model.surface(), board);
-            List<Assignment> fitting = plan.switches().of(board).stream()
-                    .filter(a -> places.contains(a.at()))
+            Room room = new Room(board, model.surface());
+            Switches now = plan.switches();
+            List<Assignment> wanting = now.of(board).stream()
+                    .sorted(Needed.tonight(plan).firstFirst())
                     .toList();
-            List<Assignment> homeless = plan.switches().of(board).stream()
-                    .filter(a -> !places.contains(a.at()))
-                    .toList();
-            List<SwitchAt> free = new ArrayList<>(places);
-            fitting.forEach(a -> free.remove(a.at()));
-            free.removeIf(at -> !isHome(at));
-            List<Assignment> moved = IntStream.range(0, Math.min(free.size(), homeless.size()))
-                    .mapToObj(i -> homeless.get(i).movedTo(free.get(i)))
-                    .toList();
-            List<Assignment> others = plan.switches().assignments().stream()
-                    .filter(a -> !a.at().board().equals(board))
-                    .toList();
-            Plan bare = plan.withSwitches(new Switches(
-                    Stream.of(others, fitting).flatMap(List::stream).toList(),
-                    plan.switches().controlAssignments()));
-            Plan swapped = new GearEdit.SwapHardware(board, model).apply(bare);
-            Switches all = swapped.switches();
-            for (Assignment assignment : moved) {
-                all = all.with(assignment.withShortLabel(Optional.empty()));
+            Map<Assignment, SwitchAt> given = room.given(wanting, room.switches());
+            Map<ControlAssignment, ControlAt> controls = room.givenControls(now.travelsOf(board), room.controls());
+            Switches bare = now;
+            for (Assignment assignment : wanting) {
+                bare = bare.with(Assignment.blank(assignment.at()));
             }
-            return swapped.withSwitches(all).settled();
+            for (ControlAssignment control : now.travelsOf(board)) {
+                if (!control.at().equals(controls.get(control))) {
+                    bare = bare.with(ControlAssignment.blank(control.at()));
+                }
+            }
+            Map<SwitchAt, SwitchAt> moved = moves(given);
+            Plan swapped = Fitting.hardware(
+                    plan.withSwitches(bare)
+                            .withBook(plan.book()
+                                    .pressedAt(at -> Optional.of(at)
+                                            .filter(here -> !here.board().equals(board)))),
+                    board,
+                    model);
+            Switches all = swapped.switches();
+            for (Map.Entry<Assignment, SwitchAt> move : given.entrySet()) {
+                Assignment was = move.getKey();
+                all = all.with(
+                        was.at().equals(move.getValue())
+                                ? was
+                                : was.movedTo(move.getValue()).withShortLabel(Optional.empty()));
+            }
+            for (Map.Entry<ControlAssignment, ControlAt> move : controls.entrySet()) {
+                if (all.at(move.getValue()).isBlank()) {
+                    all = all.with(move.getKey().movedTo(move.getValue()));
+                }
+            }
+            Plan full = swapped.withSwitches(all)
+                    .withBook(plan.book()
+                            .pressedAt(at ->
+                                    at.board().equals(board) ? Optional.ofNullable(moved.get(at)) : Optional.of(at)));
+            return joined(
+                    mainReceiver(full, board)
+                            .map(receiver -> full.withRig(Channels.tuned(full.rig(), board, receiver)))
+                            .orElse(full),
+                    new WiringEdit.JoinMeant(board, board, cablesOf(plan, board)));
         }
 
         @Override
@@ -217,41 +254,73 @@ public sealed interface FloorEdit extends Edit {
         }
     }
 
+    private static Map<SwitchAt, SwitchAt> moves(Map<Assignment, SwitchAt> given) {
+        Map<SwitchAt, SwitchAt> moves = new HashMap<>();
+        given.forEach((assignment, at) -> moves.put(assignment.at(), at));
+        return moves;
+    }
+
+    /** The box that most steps of a board are for. */
+    private static Optional<DeviceId> mainReceiver(Plan plan, DeviceId board) {
+        Map<DeviceId, Integer> steps = new LinkedHashMap<>();
+        plan.switches()
+                .of(board)
+                .forEach(assignment -> assignment.steps().forEach(step -> steps.merge(step.device(), 1, Integer::sum)));
+        return steps.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey);
+    }
+
+    private static List<Link> cablesOf(Plan plan, DeviceId box) {
+        return plan.rig().linksIn(box).stream()
+                .filter(link -> plan.rig().kind(link) != LinkKind.POWER)
+                .toList();
+    }
+
+    private static Plan joined(Plan plan, WiringEdit.JoinMeant joining) {
+        return Refused.at("with", () -> joining.apply(plan.settled()).settled());
+    }
+
     private static TapeLabel name(Plan plan, DeviceId box, int bank) {
         return plan.bankName(plan.pressedOn(box, bank).getFirst());
     }
 
-    private static Plan placed(Plan plan, List<SwitchAt> from, SwitchAt to, Switches left) {
+    private static Plan placed(Plan plan, List<SwitchAt> from, SwitchAt to, Switches left, Book book) {
+        Switches changed = left;
+        for (Map.Entry<SwitchAt, SwitchAt> move : places(plan, from, to).entrySet()) {
+            changed = changed.with(plan.switches().at(move.getKey()).movedTo(move.getValue()));
+        }
+        Switches all = changed;
+        return Refused.at("to", () -> plan.withSwitches(all).withBook(book).settled());
+    }
+
+    /** Where each of some switches comes when the first of them comes to a place. */
+    private static Map<SwitchAt, SwitchAt> places(Plan plan, List<SwitchAt> from, SwitchAt to) {
         if (from.isEmpty()) {
             throw new Refused("from", Say.of("no.no-switch-chosen"));
         }
         from.forEach(at -> require(plan, at));
         require(plan, to);
-        List<SwitchAt> places = all(plan, to.board()).stream()
-                .filter(at -> at.of().equals(to.of()))
-                .toList();
-        int first = places.indexOf(to);
-        Switches changed = left;
-        int free = first;
+        List<SwitchAt> there = new Room(to.board(), plan.rig().model(to.board()).surface())
+                .switches().stream().filter(at -> at.of().equals(to.of())).toList();
+        Map<SwitchAt, SwitchAt> places = new LinkedHashMap<>();
+        int free = there.indexOf(to);
         for (List<SwitchAt> ofOneBoard : byBoard(from)) {
             SwitchAt anchor = ofOneBoard.getFirst();
             int columns = plan.board(anchor).switches();
             int start = free;
             for (SwitchAt at : ofOneBoard) {
                 int place = start + (at.bank() - anchor.bank()) * columns + at.number() - anchor.number();
-                if (place >= places.size()) {
+                if (place >= there.size()) {
                     throw new Refused(
                             "to",
                             Say.of("no.no-room")
                                     .with("board", plan.rig().name(to.board()))
                                     .with("count", from.size()));
                 }
-                changed = changed.with(plan.switches().at(at).movedTo(places.get(place)));
+                places.put(at, there.get(place));
                 free = place + 1;
             }
         }
-        Switches all = changed;
-        return Refused.at("to", () -> plan.withSwitches(all).settled());
+        return places;
     }
 
     /**
@@ -262,26 +331,6 @@ public sealed interface FloorEdit extends Edit {
                 .distinct()
                 .collect(Collectors.groupingBy(at -> at.inBank(1).numbered(1), LinkedHashMap::new, Collectors.toList()))
                 .values();
-    }
-
-    private static List<SwitchAt> all(Plan plan, DeviceId board) {
-        return all(plan.rig().model(board).surface(), board);
-    }
-
-    /** All that is pressed on a box: its switches bank by bank, then its pads, keys and buttons. */
-    private static List<SwitchAt> all(Surface surface, DeviceId board) {
-        int banks = surface.board().map(shape -> shape.banks().size()).orElse(1);
-        return surface.pressed().stream()
-                .flatMap(of -> IntStream.rangeClosed(1, banks).mapToObj(bank -> new SwitchAt(board, of, bank, 1)))
-                .flatMap(first -> IntStream.rangeClosed(
-                                1, surface.board(first.of(), 1).orElseThrow().switches())
-                        .mapToObj(first::numbered))
-                .toList();
-    }
-
-    /** Whether what has lost its switch may move there: the keys of a keyboard are played. */
-    private static boolean isHome(SwitchAt at) {
-        return at.of().filter(of -> of == ControlType.KEY).isEmpty();
     }
 
     private static void require(Plan plan, SwitchAt at) {

@@ -297,17 +297,7 @@ public sealed interface GearEdit extends Edit {
                                 .with("model", model.name())
                                 .with("other-kind", model.kind().words()));
             }
-            Model known = rig.models().stream()
-                    .filter(m -> m.id().equals(model.id()))
-                    .findFirst()
-                    .orElse(model);
-            Device fitted = Fitting.to(known, old);
-            return Refused.at(
-                    "model",
-                    () -> plan.withSwitches(new KnobLinks(rig.model(device), known)
-                                    .carriedOver(Fitting.controls(plan.switches(), device, known), device))
-                            .withRig(Fitting.cables(rig.withHardware(fitted, model, List.of()), rig.links()))
-                            .settled());
+            return Fitting.hardware(plan, device, model);
         }
 
         @Override

@@ -203,6 +203,25 @@ public sealed interface OrderEdit extends Edit {
         }
     }
 
+    /** Has the next part come so long behind one, or fade or cross over with it for so long, in microseconds. */
+    record GoOverIn(ShowId show, int part, long micros) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(plan, show, "time", old -> {
+                Entry now = partOf(old, part);
+                return old.withEntry(
+                        now.withTransition(new Transition(now.transition().way(), micros)));
+            });
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("go-over-in")
+                    .with("part", partName(before, show, part))
+                    .with("length", micros);
+        }
+    }
+
     /**
      * Says what a part is, in fields as they were typed.
      *

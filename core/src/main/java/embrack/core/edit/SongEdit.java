@@ -12,6 +12,7 @@ import embrack.core.show.Anchor;
 import embrack.core.show.Book;
 import embrack.core.show.Cue;
 import embrack.core.show.Form;
+import embrack.core.show.Section;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.show.When;
@@ -253,6 +254,43 @@ public sealed interface SongEdit extends Edit {
         @Override
         public Phrase summary(Plan before) {
             return Say.of("tell-form").with("song", titleOf(before, song));
+        }
+    }
+
+    /** Has a vamp go round so often as a rule; {@code section} counted from 0. */
+    record PlayVamp(SongId song, int section, int passes) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Song old = find(plan, song);
+            List<Section> sections = new ArrayList<>(old.form().sections());
+            if (section < 0 || section >= sections.size()) {
+                throw new Refused("how", Say.of("no.section-gone"));
+            }
+            sections.set(section, Refused.at("how", () -> sections.get(section).withPasses(passes)));
+            return plan.withBook(
+                    plan.book().with(old.withForm(new Form(old.form().tempoMap(), sections))));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("play-vamp").with("song", titleOf(before, song)).with("passes", passes);
+        }
+    }
+
+    /** Trims the end of a song by so much, in microseconds. */
+    record TrimEnd(SongId song, long micros) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Song old = find(plan, song);
+            return plan.withBook(plan.book()
+                    .with(Refused.at(
+                            "trimEnd",
+                            () -> old.withTrims(new Song.Trims(old.trims().startMicros(), micros)))));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("trim-end").with("song", titleOf(before, song)).with("length", micros);
         }
     }
 

@@ -81,7 +81,7 @@ public sealed interface SwitchEdit extends Edit {
         public Phrase summary(Plan before) {
             return Say.of("give-duty")
                     .with("at", before.words(at))
-                    .with("duty", Fact.word(duty.map(Duty::words).orElse("no special duty")));
+                    .with("duty", Fact.word(duty.map(Duty::words).orElse("no special job")));
         }
     }
 
@@ -96,7 +96,7 @@ public sealed interface SwitchEdit extends Edit {
         public Phrase summary(Plan before) {
             return Say.of("choose-mode")
                     .with("at", before.words(at))
-                    .with("mode", Fact.word(mode.map(SwitchMode::words).orElse("as plain as can be")));
+                    .with("mode", Fact.word(mode.map(SwitchMode::words).orElse("what fits")));
         }
     }
 

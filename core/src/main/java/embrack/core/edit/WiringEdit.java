@@ -33,6 +33,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /** Changes to what joins the boxes of a rig, where they stand, and what they pass on. */
 public sealed interface WiringEdit extends Edit {
@@ -95,10 +96,15 @@ public sealed interface WiringEdit extends Edit {
     record JoinUp(DeviceId sender, DeviceId receiver) implements WiringEdit {
         @Override
         public Plan apply(Plan plan) {
+            return joined(plan, Joining.THOROUGHLY);
+        }
+
+        private Plan joined(Plan plan, int effort) {
             Typed.device("join", plan, sender);
             Typed.device("join", plan, receiver);
             Rig rig = listening(plan.rig());
-            Rig joined = Joining.of(rig, sender, receiver).map(Joining::rig).orElse(rig);
+            Rig joined =
+                    Joining.of(rig, sender, receiver, effort).map(Joining::rig).orElse(rig);
             if (new Ways(joined).between(sender, receiver).isEmpty()) {
                 throw new Refused(
                         "join",
@@ -128,6 +134,77 @@ public sealed interface WiringEdit extends Edit {
             return Say.of("join-up")
                     .with("sender", before.rig().name(sender))
                     .with("receiver", before.rig().name(receiver));
+        }
+    }
+
+    /**
+     * Joins a box with all that its switches and controls are meant for and no way leads to: the plugs of the box that
+     * it stands in for first, then with as little more gear as can be. What cannot be joined stays so.
+     *
+     * @param instead the box that it stands in for, or itself when it is another box now
+     * @param cables what was plugged into that; each may be pulled where its sockets are needed
+     */
+    record JoinMeant(DeviceId sender, DeviceId instead, List<Link> cables) implements WiringEdit {
+
+        public JoinMeant {
+            cables = List.copyOf(cables);
+        }
+
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("join", plan, sender);
+            Plan joined = plan;
+            for (Link cable : cables) {
+                if (lacking(joined).isPresent()) {
+                    joined = replugged(joined, cable);
+                }
+            }
+            Optional<DeviceId> lacking = lacking(joined);
+            while (lacking.isPresent()) {
+                try {
+                    joined = new JoinUp(sender, lacking.get()).joined(joined, Joining.BRIEFLY);
+                    lacking = lacking(joined);
+                } catch (Refused none) {
+                    lacking = Optional.empty();
+                }
+            }
+            return joined;
+        }
+
+        /** The first box that the sender is meant for and does not reach. */
+        private Optional<DeviceId> lacking(Plan plan) {
+            Ways ways = new Ways(plan.rig());
+            return plan.meant().getOrDefault(sender, Set.of()).stream()
+                    .filter(receiver -> !receiver.equals(sender)
+                            && ways.between(sender, receiver).isEmpty())
+                    .findFirst();
+        }
+
+        /** The plan with the sender where the cable was, if it has a plug for it. */
+        private Plan replugged(Plan plan, Link cable) {
+            Rig rig = plan.rig();
+            Rig bare = !instead.equals(sender) && rig.links().contains(cable) ? rig.withoutLink(cable) : rig;
+            return Stream.of(cable.from(), cable.to())
+                    .filter(end -> isThere(bare, end) && !end.device().equals(instead))
+                    .flatMap(end -> bare.sockets(sender).stream().map(socket -> Linking.oriented(bare, socket, end)))
+                    .filter(link ->
+                            Linking.refusal(bare, link.from(), link.to()).isEmpty())
+                    .map(bare::withLink)
+                    .filter(made -> new Ways(made).reach(sender).size()
+                            > new Ways(rig).reach(sender).size())
+                    .findFirst()
+                    .map(plan::withRig)
+                    .orElse(plan);
+        }
+
+        private static boolean isThere(Rig rig, Socket socket) {
+            return rig.find(socket.device()).isPresent()
+                    && rig.model(socket.device()).port(socket.port()).isPresent();
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("join-meant").with("sender", before.rig().name(sender));
         }
     }
 

@@ -29,8 +29,13 @@ public record Work(int things, int secondsEach) {
 
     /** The time in words: "26 min 40 s". */
     public String words() {
-        int minutes = seconds() / 60;
-        int left = seconds() % 60;
+        return words(seconds());
+    }
+
+    /** A time in words: "26 min 40 s". */
+    static String words(int seconds) {
+        int minutes = seconds / 60;
+        int left = seconds % 60;
         return minutes == 0 ? left + " s" : left == 0 ? minutes + " min" : "%d min %d s".formatted(minutes, left);
     }
 

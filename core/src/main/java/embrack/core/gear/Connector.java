@@ -10,19 +10,30 @@ public enum Connector {
     BLUETOOTH("Bluetooth", false, true),
     NETWORK("network", false, true),
     WIFI("Wi-Fi", false, true),
-    VIRTUAL("virtual", false, true),
+    VIRTUAL("virtual", "inside a computer", false, true),
     POWER("power", false, false),
     AUDIO("audio", false, false),
     DMX("DMX", false, false);
 
+    private final String key;
     private final String words;
     private final boolean serial;
     private final boolean carriesMidi;
 
     Connector(String words, boolean serial, boolean carriesMidi) {
+        this(words, words, serial, carriesMidi);
+    }
+
+    Connector(String key, String words, boolean serial, boolean carriesMidi) {
+        this.key = key;
         this.words = words;
         this.serial = serial;
         this.carriesMidi = carriesMidi;
+    }
+
+    /** As the text of a box has it: "virtual". */
+    public String key() {
+        return key;
     }
 
     /** The name on a cable list: "5-pin". */

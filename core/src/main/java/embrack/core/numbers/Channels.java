@@ -84,6 +84,20 @@ public final class Channels {
                 : set(rig, receiver, Purpose.RECEIVE_CHANNEL, sends.get());
     }
 
+    /**
+     * The rig with a sender that has one channel for everything on that of a receiver; the same where either has none
+     * to set.
+     */
+    public static Rig tuned(Rig rig, DeviceId sender, DeviceId receiver) {
+        return rig.model(sender)
+                .board()
+                .filter(board -> board.sendChannel() == SendChannel.ONE_FOR_THE_BOX)
+                .flatMap(board -> rig.setting(sender, Purpose.SEND_CHANNEL))
+                .flatMap(sends -> rig.setting(receiver, Purpose.RECEIVE_CHANNEL))
+                .map(hears -> set(rig, sender, Purpose.SEND_CHANNEL, hears))
+                .orElse(rig);
+    }
+
     private static Rig set(Rig rig, DeviceId device, Purpose purpose, int channel) {
         return rig.withDeviceChanged(
                 device, d -> d.withSetting(rig.settingFor(device, purpose).id(), channel));

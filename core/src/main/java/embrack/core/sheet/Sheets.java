@@ -225,7 +225,8 @@ public final class Sheets {
         if (board.modes().size() > 1) {
             set.add(new Task(
                     key + "/mode",
-                    "Make it %s.".formatted(proofs.getFirst().compiled().mode().words())));
+                    "Set it so that it sends %s."
+                            .formatted(proofs.getFirst().compiled().mode().words())));
         }
         if (!set.isEmpty()) {
             sections.add(new Section.Todo(name, set));
@@ -346,7 +347,7 @@ public final class Sheets {
                                     .formatted(
                                             slots.size() + 1,
                                             LearnSheet.words(message),
-                                            message.response().alternating() ? "alternating" : "momentary",
+                                            message.response().alternating() ? "on, then off" : "momentary",
                                             LearnSheet.target(rig, device.id(), e.getKey()),
                                             plan.shown(
                                                     device.id(),

@@ -4,6 +4,7 @@ import embrack.core.gear.Kind;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * The prompt book: all songs, what is sent for every one of them, and the shows they are played in.
@@ -137,6 +139,27 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows, int las
     public Book without(ShowId show) {
         return new Book(
                 songs, always, shows.stream().filter(s -> !s.id().equals(show)).toList(), lastAlways);
+    }
+
+    /**
+     * With every press in songs and shows where {@code now} says that it is now; empty takes it out, and the cue that
+     * was nothing else.
+     */
+    public Book pressedAt(Function<SwitchAt, Optional<SwitchAt>> now) {
+        return new Book(
+                songs.stream()
+                        .map(song -> song.withCues(pressedAt(song.cues(), now)))
+                        .toList(),
+                pressedAt(always, now),
+                shows.stream().map(show -> show.pressedAt(now)).toList(),
+                lastAlways);
+    }
+
+    private static List<Cue> pressedAt(List<Cue> cues, Function<SwitchAt, Optional<SwitchAt>> now) {
+        return cues.stream()
+                .map(cue -> cue.foot().isEmpty() ? cue : cue.withFoot(cue.foot().flatMap(now)))
+                .filter(cue -> !cue.isEmpty())
+                .toList();
     }
 
     /** Without a device: no steps on it, no press of its switches. */

@@ -99,6 +99,11 @@ public record Cue(
         return new Cue(number, name, at, steps, raw, foot, early, other);
     }
 
+    /** The same, pressed on another switch, or by nobody. */
+    Cue withFoot(Optional<SwitchAt> other) {
+        return new Cue(number, name, at, steps, raw, other, early, leavesOff);
+    }
+
     /** Without any step on a device; pressed by nobody when the board is gone. */
     public Cue without(DeviceId device) {
         return new Cue(

@@ -49,6 +49,11 @@ public record Section(
         this(name, bars, "", 1, false, Optional.empty(), List.of());
     }
 
+    /** The section played so often as a rule. */
+    public Section withPasses(int times) {
+        return new Section(name, bars, guide, times, vamp, sound, lines);
+    }
+
     /** The section with another sound, by the tape of its patch. */
     public Section withSound(TapeLabel other) {
         return new Section(name, bars, guide, passes, vamp, Optional.of(other), lines);

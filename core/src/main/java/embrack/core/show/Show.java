@@ -2,12 +2,14 @@ package embrack.core.show;
 
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.function.Function;
 
 /**
  * One evening: parts in order, and who plays.
@@ -118,9 +120,13 @@ public record Show(
     }
 
     Show without(DeviceId board) {
+        return pressedAt(at -> Optional.of(at).filter(here -> !here.board().equals(board)));
+    }
+
+    /** With every press where {@code now} says that it is now, or nowhere. */
+    Show pressedAt(Function<SwitchAt, Optional<SwitchAt>> now) {
         return withOrder(order.stream()
-                .map(entry ->
-                        entry.withPress(entry.press().filter(at -> !at.board().equals(board))))
+                .map(entry -> entry.withPress(entry.press().flatMap(now)))
                 .toList());
     }
 }

@@ -24,7 +24,7 @@ public record Transition(Way way, long micros) {
         /** The next waits for a press. */
         ON_DEMAND("on demand"),
         /** The next follows by itself, with nothing between. */
-        STRAIGHT_ON("straight on");
+        STRAIGHT_ON("without a gap");
 
         private final String words;
 

@@ -1,5 +1,7 @@
 package embrack.core.sim;
 
+import java.util.Locale;
+
 /** What the proof says of a switch, from best to worst. */
 public enum Verdict {
 
@@ -24,12 +26,17 @@ public enum Verdict {
     /** Nothing moves, ever. */
     DEAD("dead"),
     /** A step cannot be sent or cannot get there. */
-    NO_WAY("no way");
+    NO_WAY("cannot get there");
 
     private final String words;
 
     Verdict(String words) {
         this.words = words;
+    }
+
+    /** The verdict in files, which stays when its words change: "no way". */
+    public String key() {
+        return name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     /** Whether a switch does what is meant, as far as anybody knows. */

@@ -48,6 +48,11 @@ public record ControlAssignment(ControlAt at, Optional<TapeLabel> label, Takeove
         return new ControlAssignment(at, other, takeover, targets);
     }
 
+    /** The same on another control. */
+    public ControlAssignment movedTo(ControlAt other) {
+        return new ControlAssignment(other, label, takeover, targets);
+    }
+
     public ControlAssignment withTakeover(Takeover other) {
         return new ControlAssignment(at, label, other, targets);
     }

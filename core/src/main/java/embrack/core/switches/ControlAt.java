@@ -32,6 +32,11 @@ public record ControlAt(DeviceId box, ControlType type, int bank, int number) im
         return type.words() + " " + number;
     }
 
+    /** The same control of another box. */
+    public ControlAt on(DeviceId other) {
+        return new ControlAt(other, type, bank, number);
+    }
+
     @Override
     public int compareTo(ControlAt other) {
         return ORDER.compare(this, other);

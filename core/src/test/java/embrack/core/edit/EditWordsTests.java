@@ -116,13 +116,13 @@ class EditWordsTests {
                 said(
                         new SwitchEdit.GiveDuty(ONE, Optional.of(Duty.KILL)),
                         "Foot board, bank A, switch 1: " + Duty.KILL.words()),
-                said(new SwitchEdit.GiveDuty(ONE, Optional.empty()), "Foot board, bank A, switch 1: no special duty"),
+                said(new SwitchEdit.GiveDuty(ONE, Optional.empty()), "Foot board, bank A, switch 1: no special job"),
                 said(
                         new SwitchEdit.ChooseMode(ONE, Optional.of(SwitchMode.ONE_SHOT)),
-                        "Make Foot board, bank A, switch 1 one-shot"),
+                        "Have Foot board, bank A, switch 1 send the same at every press"),
                 said(
                         new SwitchEdit.ChooseMode(ONE, Optional.empty()),
-                        "Make Foot board, bank A, switch 1 as plain as can be"),
+                        "Have Foot board, bank A, switch 1 send what fits"),
                 said(
                         new SwitchEdit.AddStep(ONE, SCENE),
                         "Foot board, bank A, switch 1: add Lantern desk: recall Scene 3"),

@@ -6,14 +6,17 @@ import embrack.core.MappingFaults;
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
 import embrack.core.check.Report;
+import embrack.core.edit.OrderEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.gear.ControlType;
+import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.sheet.Sheet;
+import embrack.core.show.ShowId;
+import embrack.core.show.SongId;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Practice;
 import embrack.core.switches.SwitchAt;
@@ -102,9 +105,15 @@ class EffortTests {
                 .isEmpty();
         assertThat(swap.fits()).isEqualTo(6);
         assertThat(Report.of(swap.after()).stopsTheShow()).isFalse();
-        assertThat(swap.sheets()).extracting(Sheet::title).containsExactly("Foot board");
-        assertThat(swap.work().things())
-                .isEqualTo((int) swap.sheets().getFirst().lines().count());
+        assertThat(swap.all().boxes()).extracting(ToDo.Box::title).containsOnly("Foot board");
+        assertThat(swap.all().hands())
+                .extracting(ToDo.Deed::words)
+                .containsExactly(
+                        "Plug in the 5-pin cable from Foot board MIDI OUT to Vocal mixer MIDI IN.",
+                        "Give it power: from a supply of its own.");
+        assertThat(swap.all().seconds())
+                .isEqualTo(
+                        ToDo.PLUG_SECONDS + ToDo.POWER_SECONDS + 20 * swap.all().lines());
     }
 
     @Test
@@ -114,10 +123,7 @@ class EffortTests {
                 .step("foot-board 4: piano select:patch-1")
                 .plan();
         Swap swap = Swap.of(plan, FOOT, model("two-switch-foot-box"), 20);
-        assertThat(swap.lost())
-                .contains(
-                        "1 of 3 switches find no room, among them the last.",
-                        "It has no place for 1 of the expression pedals, faders and knobs.");
+        assertThat(swap.lost()).contains("No room for switch 4.", "Nothing moves what expression pedal 1 moved.");
         assertThat(swap.after().switches().of(FOOT)).hasSize(2);
     }
 
@@ -130,8 +136,8 @@ class EffortTests {
                 new SwitchEdit.ClearSwitch(MuteBoard.at(2)),
                 new SwitchEdit.ClearSwitch(MuteBoard.at(3)));
         Swap swap = Swap.of(plan, MuteBoard.MIXER, model("stage-mixer-12"), 30);
-        assertThat(swap.sheets()).extracting(Sheet::title).contains("Vocal mixer");
-        assertThat(swap.work().secondsEach()).isEqualTo(30);
+        assertThat(swap.all().boxes()).extracting(ToDo.Box::title).contains("Vocal mixer");
+        assertThat(swap.all().secondsEach()).isEqualTo(30);
     }
 
     @Test
@@ -152,6 +158,129 @@ class EffortTests {
                         new SwitchAt(new DeviceId("side-board"), 1, 1),
                         new SwitchAt(new DeviceId("side-board"), 1, 2),
                         new SwitchAt(new DeviceId("side-board"), 1, 3));
+    }
+
+    /** A board is stood in for by anything with switches: buttons of a fader box, its fader for the pedal. */
+    @Test
+    void aBoxOfAnotherKindTakesOver() {
+        Plan plan = MappingFaults.sounds()
+                .move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
+                .plan();
+        assertThat(Swap.of(plan, FOOT, model("fader-box-8-by-4"), 20).lost())
+                .as("its switches send the other value when they come up")
+                .containsExactly("Foot board, bank 1, switch 1: wrong.", "Foot board, bank 1, switch 2: wrong.");
+        Model oneShot = described(Kind.FADER_BOX, """
+                port MIDI OUT: 5-pin out
+                port USB: USB device both ways
+                switches: 8 in rows of 8, send cc, 1 a press
+                gestures: press
+                modes: one-shot
+                send channel: one for the box
+                faders: 8 in rows of 8, send cc
+                setting MIDI send channel: 1..16, factory 1
+                """, "");
+        assertThat(Library.all().stream()
+                        .filter(model -> !model.surface().pressed().isEmpty())
+                        .map(model -> Swap.edit(FOOT, model).apply(pressed())))
+                .as("anything with switches takes over, and songs press what is there")
+                .hasSizeGreaterThan(8)
+                .allSatisfy(after ->
+                        assertThat(after.book().song(new SongId("one")).cues()).hasSizeLessThanOrEqualTo(2));
+        Swap swap = Swap.of(MappingFaults.floor().plan(), FOOT, oneShot, 20);
+        assertThat(swap.lost()).isEmpty();
+        assertThat(swap.fits()).isEqualTo(2);
+        assertThat(Swap.of(plan, FOOT, oneShot, 20).after().switches().travelsOf(FOOT))
+                .extracting(control -> control.at().type())
+                .containsExactly(ControlType.FADER);
+        assertThat(Candidate.of(plan, FOOT, Library.all()))
+                .filteredOn(candidate -> candidate
+                        .model()
+                        .filter(m -> m.id().text().equals("fader-box-8-by-4"))
+                        .isPresent())
+                .singleElement()
+                .satisfies(candidate -> assertThat(candidate.does()).isEqualTo(candidate.of()));
+    }
+
+    /** What has a duty or is pressed up to the end of the first song comes first; the rest waits for a break. */
+    @Test
+    void theLeastBeforeTheFirstSongComesFirst() {
+        ShowId tonight = new ShowId("tonight");
+        Plan plan = MappingFaults.floor()
+                .step("foot-board 3: vocal-mixer mute:input-2", "foot-board 4: vocal-mixer mute:input-3")
+                .song("One", "tempo 120\nVerse: 20 bars\n")
+                .song("Two", "tempo 120\nVerse: 20 bars\n")
+                .foot("one", "3|1", "foot-board 3")
+                .foot("two", "3|1", "foot-board 1")
+                .edit(new OrderEdit.AddShow("Tonight"))
+                .edit(new OrderEdit.AddSongTo(tonight, "one"))
+                .edit(new OrderEdit.AddSongTo(tonight, "two"))
+                .plan();
+        Swap swap = Swap.of(plan, FOOT, model("two-switch-foot-box"), 20);
+        assertThat(swap.after().switches().of(FOOT))
+                .as("what the songs press stays, in its place where it has one")
+                .extracting(a -> plan.words(a.steps().getFirst()))
+                .containsExactly("Vocal mixer: mute Input 1", "Vocal mixer: mute Input 2");
+        assertThat(swap.lost()).contains("No room for switch 2 and switch 4.");
+        assertThat(swap.first().boxes().getFirst().lines())
+                .extracting(ToDo.Line::heading)
+                .anyMatch(heading -> heading.contains("switch 2"))
+                .noneMatch(heading -> heading.contains("switch 1"));
+        assertThat(swap.later().boxes().getFirst().lines())
+                .extracting(ToDo.Line::heading)
+                .allMatch(heading -> heading.contains("switch 1"));
+    }
+
+    @Test
+    void aRentalThatOnlyTurnsRoundSaysWhatThatCosts() {
+        Plan plan = MappingFaults.floor().plan();
+        Model rental = described(Kind.MIXER, """
+                port MIDI IN: 5-pin in
+                setting MIDI receive channel: 1..16, factory 2
+                """, """
+                toggle mute Input 1..24: cc 20..43 = 127
+                """);
+        Swap swap = Swap.of(plan, new DeviceId("vocal-mixer"), rental, 20);
+        assertThat(swap.costs()).singleElement().asString().startsWith("Input 1 can only be toggled on it");
+        assertThat(swap.all().boxes())
+                .flatExtracting(ToDo.Box::lines)
+                .extracting(ToDo.Line::was)
+                .as("old and new stand side by side")
+                .contains("ch 2 CC 40 127, for Vocal mixer: mute Input 1");
+    }
+
+    /** No way led from the other board to the mixer: the cable of the board that died is pulled for it. */
+    @Test
+    void aBoardOfTheRigIsJoinedWithWhatItWorksFromThenOn() {
+        Plan plan = MappingFaults.floor()
+                .box("Side board", "eight-switch-long-press-board")
+                .plan();
+        Swap swap = Swap.of(plan, FOOT, new DeviceId("side-board"), 20);
+        assertThat(swap.lost()).isEmpty();
+        assertThat(swap.fits()).isEqualTo(2);
+        assertThat(swap.first().hands())
+                .extracting(ToDo.Deed::words)
+                .containsExactly(
+                        "Pull the 5-pin cable from Foot board MIDI OUT to Vocal mixer MIDI IN.",
+                        "Plug in the 5-pin cable from Side board MIDI OUT to Vocal mixer MIDI IN.");
+    }
+
+    /** Every switch of the board is pressed in a song. */
+    private static Plan pressed() {
+        return MappingFaults.floor()
+                .step("foot-board 10: vocal-mixer mute:input-2")
+                .song("One", "tempo 120\nVerse: 20 bars\n")
+                .foot("one", "3|1", "foot-board 10")
+                .foot("one", "4|1", "foot-board 1")
+                .plan();
+    }
+
+    private static Model described(Kind kind, String box, String chart) {
+        return Sketch.of("Rental")
+                .box("Hired", kind, box, chart)
+                .plan()
+                .rig()
+                .models()
+                .getFirst();
     }
 
     private static Model model(String id) {

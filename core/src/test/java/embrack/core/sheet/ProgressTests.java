@@ -121,7 +121,7 @@ class ProgressTests {
                 .extracting(Section.Line::words)
                 .contains(
                         "Name it \"Voice ot\".",
-                        "Make it one-shot.",
+                        "Set it so that it sends the same at every press.",
                         "ch 1 CC 40 0, for after 400 ms: Vocal mixer: open Input 1");
         Sheet treadle = sheet(
                 MappingFaults.sounds()

@@ -47,7 +47,7 @@ class CueProofTests {
         "player fade-out:tracks, exact, ''",
         "old-desk toggle:scene-1, exact, 93 06 7F",
         "old-desk toggle:chase-1, exact, 93 00 7F",
-        "foot-board level:main:3, no way, ''"
+        "foot-board level:main:3, cannot get there, ''"
     })
     void aCueIsCompiledAndProvenAsASwitchIs(String step, String verdict, String bytes) {
         CueProof proof = last(Evening.sketch().cues("ebb", "5|1 = " + step));

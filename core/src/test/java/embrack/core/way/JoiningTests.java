@@ -40,11 +40,16 @@ class JoiningTests {
     void theFewestLinksThatReachIt(String sender, String receiver, String there, String links) {
         Sketch sketch = Sketch.of("Joining").box("Sender", sender).box("Receiver", receiver);
         Plan plan = (there == null ? sketch : sketch.box("C", there)).plan();
-        assertThat(Joining.of(plan.rig(), SENDER, RECEIVER).orElseThrow().links())
+        assertThat(Joining.of(plan.rig(), SENDER, RECEIVER, Joining.THOROUGHLY)
+                        .orElseThrow()
+                        .links())
                 .extracting(JoiningTests::brief)
                 .containsExactly(links.split(", "));
         assertThat(Joining.of(
-                        new WiringEdit.JoinUp(SENDER, RECEIVER).apply(plan).rig(), SENDER, RECEIVER))
+                        new WiringEdit.JoinUp(SENDER, RECEIVER).apply(plan).rig(),
+                        SENDER,
+                        RECEIVER,
+                        Joining.THOROUGHLY))
                 .isEmpty();
     }
 

@@ -38,7 +38,7 @@ final class ReportJson {
         report.controlAssignments()
                 .forEach(proof -> controls.addObject()
                         .put("control", report.plan().words(proof.at()))
-                        .put("verdict", proof.verdict().words()));
+                        .put("verdict", proof.verdict().key()));
         ArrayNode songs = root.putArray("songs");
         report.book().songs().forEach(song -> song(songs.addObject(), report.plan(), song));
         return new JsonMapper().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
@@ -58,7 +58,7 @@ final class ReportJson {
     private static void proof(ObjectNode f, Plan plan, Proof proof) {
         Story story = Story.of(plan, proof);
         f.put("trigger", plan.words(proof.at()) + ReportText.gesture(proof))
-                .put("verdict", proof.verdict().words())
+                .put("verdict", proof.verdict().key())
                 .put("states", proof.states());
         if (!story.failing().isEmpty()) {
             texts(f.putArray("story"), story.failing());
@@ -88,7 +88,7 @@ final class ReportJson {
             place.bar().ifPresent(bar -> c.put("bar", bar));
             place.beat().ifPresent(beat -> c.put("beat", beat));
             place.at().ifPresent(at -> c.put("at", at));
-            c.put("verdict", cue.verdict().words());
+            c.put("verdict", cue.verdict().key());
             cue.sentMicros().ifPresent(sent -> c.put("sent", Clock.exact(sent)));
             texts(
                     c.putArray("does"),

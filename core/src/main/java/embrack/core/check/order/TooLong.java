@@ -7,9 +7,15 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
+import embrack.core.edit.Edit;
+import embrack.core.edit.InTurn;
 import embrack.core.edit.OrderEdit;
+import embrack.core.edit.SongEdit;
 import embrack.core.offer.Shortening;
 import embrack.core.show.Running;
+import embrack.core.show.ShowId;
+import java.util.List;
+import java.util.Locale;
 import java.util.stream.Stream;
 
 /** The show is longer than its slot. */
@@ -28,18 +34,43 @@ final class TooLong implements Rule {
                         .with("show", running.show().name())
                         .with("takes", running.endMicros())
                         .with("over", -running.roomMicros().orElseThrow())
-                        .mend(() -> Shortening.of(running).stream().map(way -> remedy(running, way)))
+                        .mend(() -> Shortening.of(subject.plan().book(), running).stream()
+                                .map(ways -> remedy(running, ways)))
                         .made())
                 .stream();
     }
 
-    private static Remedy remedy(Running running, Shortening way) {
+    private static Remedy remedy(Running running, List<Shortening> ways) {
+        Shortening first = ways.getFirst();
+        if (ways.size() > 1) {
+            return new Remedy(
+                            "several",
+                            new InTurn(
+                                    ways.stream().map(way -> edit(running, way)).toList()))
+                    .with(
+                            "parts",
+                            ways.stream()
+                                    .map(way -> way.entry().name())
+                                    .distinct()
+                                    .toList())
+                    .with("gained", ways.stream().mapToLong(Shortening::gained).sum());
+        }
+        return new Remedy(first.way().name().toLowerCase(Locale.ROOT).replace('_', '-'), edit(running, first))
+                .with("value", first.value())
+                .with("part", first.entry().name())
+                .with("gained", first.gained());
+    }
+
+    private static Edit edit(Running running, Shortening way) {
+        ShowId show = running.show().id();
         int part = way.entry().number();
-        Remedy remedy = way.isLeftOut()
-                ? new Remedy(
-                        "leave-out", new OrderEdit.RemovePart(running.show().id(), part))
-                : new Remedy("say-less", new OrderEdit.TakeAsLong(running.show().id(), part, way.micros()))
-                        .with("length", way.micros());
-        return remedy.with("part", way.entry().name()).with("gained", way.gained());
+        return switch (way.way()) {
+            case GO_ON -> new OrderEdit.GoOverIn(show, part, way.value());
+            case FEWER_PASSES ->
+                new SongEdit.PlayVamp(way.entry().song().orElseThrow(), way.section(), (int) way.value());
+            case SAY_LESS -> new OrderEdit.TakeAsLong(show, part, way.value());
+            case TRIM -> new SongEdit.TrimEnd(way.entry().song().orElseThrow(), way.value());
+            case LEAVE_OUT -> new OrderEdit.RemovePart(show, part);
+        };
     }
 }

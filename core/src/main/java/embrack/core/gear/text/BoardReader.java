@@ -124,10 +124,7 @@ final class BoardReader {
                         "Known gestures: press, release, hold, double press.");
             case "modes" ->
                 modes = several(
-                        cursor,
-                        SwitchMode.values(),
-                        SwitchMode::words,
-                        "Known modes: momentary, alternating, one-shot.");
+                        cursor, SwitchMode.values(), SwitchMode::key, "Known modes: momentary, alternating, one-shot.");
             case "counter" -> counter = Optional.of(counter(cursor));
             case "factory run" -> fixed = Pieces.factoryRuns(cursor);
             case "send channel" ->

@@ -182,7 +182,7 @@ final class BoxReader {
         Connector connector = Pieces.oneOf(
                 cursor,
                 Connector.values(),
-                Connector::words,
+                Connector::key,
                 "What is it? 5-pin, TRS type A, TRS type B,"
                         + " USB device, USB host, Bluetooth, network, Wi-Fi, virtual, power, audio or DMX.");
         Direction direction =
@@ -298,7 +298,7 @@ final class BoxReader {
             modes.add(Pieces.oneOf(
                     cursor,
                     SwitchMode.values(),
-                    SwitchMode::words,
+                    SwitchMode::key,
                     "Here may stand what they can do: momentary, alternating, one-shot."));
         }
         return modes;
@@ -310,7 +310,7 @@ final class BoxReader {
         if (!cursor.accept(",")) {
             return 1;
         }
-        if (Stream.of(SwitchMode.values()).anyMatch(mode -> cursor.peek().equalsIgnoreCase(mode.words()))) {
+        if (Stream.of(SwitchMode.values()).anyMatch(mode -> cursor.peek().equalsIgnoreCase(mode.key()))) {
             cursor.backTo(column);
             return 1;
         }

@@ -63,7 +63,7 @@ public final class BoxWriter {
         lines.add("port %s: %s %s%s%s"
                 .formatted(
                         named(port.name(), port.id().text()),
-                        port.connector().words(),
+                        port.connector().key(),
                         port.direction().words(),
                         port.gives() == 0 ? "" : ", gives %d mA".formatted(port.gives()),
                         port.forOneController() ? ", for one controller" : ""));
@@ -100,7 +100,7 @@ public final class BoxWriter {
                 .formatted(board.switches(), board.columns(), sends(board.sends()), limit(board.limit())));
         board.factory().counter().ifPresentOrElse(steps -> lines.add(counter(steps)), () -> lines.add(banks(board)));
         lines.add("gestures: " + board.gestures().stream().map(g -> g.words()).collect(Collectors.joining(", ")));
-        lines.add("modes: " + board.modes().stream().map(m -> m.words()).collect(Collectors.joining(", ")));
+        lines.add("modes: " + board.modes().stream().map(m -> m.key()).collect(Collectors.joining(", ")));
         if (!board.factory().fixed().isEmpty()) {
             lines.add("factory run: " + runs(board.factory().fixed()));
         }
@@ -194,7 +194,7 @@ public final class BoxWriter {
                                 + (group.saysModes()
                                         ? ", "
                                                 + group.modes().stream()
-                                                        .map(SwitchMode::words)
+                                                        .map(SwitchMode::key)
                                                         .collect(Collectors.joining(", "))
                                         : "")));
     }
