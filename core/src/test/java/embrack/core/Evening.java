@@ -102,9 +102,15 @@ public final class Evening {
 
     /** Says the keys of a song and leaves the rest as a new one has it. */
     public static SongEdit key(String song, String played, String original) {
+        return key(song, played, original, 1);
+    }
+
+    /** As {@link #key(String, String, String)}, with a lead-in of so many bars. */
+    public static SongEdit key(String song, String played, String original, int leadIn) {
         String title = song.substring(0, 1).toUpperCase(Locale.ROOT)
                 + song.substring(1).replace('-', ' ');
-        return new SongEdit.DescribeSong(new SongId(song), title, played, original, "", "", "", "1", "", "");
+        return new SongEdit.DescribeSong(
+                new SongId(song), title, played, original, "", "", "", String.valueOf(leadIn), "", "");
     }
 
     public static Plan plan() {

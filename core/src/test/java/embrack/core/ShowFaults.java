@@ -529,7 +529,67 @@ public final class ShowFaults {
                         "First evening, Ebb",
                         "It waits for a press, and no switch begins it.",
                         s -> s.edit(tale("", "", Transition.Way.ON_DEMAND)),
-                        s -> s));
+                        s -> s),
+                fault(
+                        "song-not-called",
+                        "order.not-called",
+                        Severity.LOOK,
+                        "First evening",
+                        "No switch goes to Ebb.",
+                        s -> called(s),
+                        s -> called(s).step("foot-board 6: player jump:song-2")),
+                fault(
+                        "silence-between-songs",
+                        "order.silence",
+                        Severity.NOTE,
+                        "First evening",
+                        "Nothing sounds behind Ebb until somebody presses for the next song.",
+                        s -> waited(s, ""),
+                        s -> waited(s, "20:00")));
+    }
+
+    /** Songs are called on the night, and switches go to the first and the last. */
+    private static Sketch called(Sketch sketch) {
+        return ready(sketch)
+                .step("foot-board 5: player jump:song-1", "foot-board 7: player jump:song-3")
+                .edit(new OrderEdit.CallOnTheNight(Evening.SHOW, true));
+    }
+
+    /** There is time to get ready after a jump. */
+    private static Sketch ready(Sketch sketch) {
+        return sketch.edit(Evening.key("lanterns", "D", "E", 4))
+                .edit(Evening.key("ebb", "G", "G", 4))
+                .edit(Evening.key("slow-boats", "C", "C", 4));
+    }
+
+    /** Ebb waits for a press of the next song. */
+    private static Sketch waited(Sketch sketch, String pad) {
+        return ready(sketch)
+                .step("foot-board 5: player jump:song-3")
+                .edit(new OrderEdit.DescribePart(
+                        Evening.SHOW,
+                        4,
+                        Item.SONG,
+                        "Ebb",
+                        "",
+                        "",
+                        Transition.Way.ON_DEMAND,
+                        "0:10",
+                        "",
+                        pad,
+                        Optional.empty()))
+                .edit(new OrderEdit.DescribePart(
+                        Evening.SHOW,
+                        5,
+                        Item.SONG,
+                        "Slow boats",
+                        "",
+                        "",
+                        Transition.Way.HARD,
+                        "",
+                        "",
+                        "",
+                        Optional.of(Sketch.at("foot-board 5"))));
     }
 
     /** A song that is played in a key tonight. */

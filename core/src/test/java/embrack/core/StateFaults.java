@@ -133,7 +133,8 @@ public final class StateFaults {
                 release it sends the other value, CC 5 value 0 on channel 2.
               | FAN | 1: on:fan | 1 momentary |
               | FAN | 1: on:fan |  |
-            fan-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 1 | Every second press of the switch sends the other value, CC 5 value 0 on channel 2.
+            fan-on-a-latch | switches.mode-undoes | STOPS | Board, bank A, switch 1 | Every second \
+                press of the switch sends the other value, CC 5 value 0 on channel 2.
               | FAN | 1: on:fan; 2: off:fan | 1 alternating |
               | FAN | 1: on:fan; 2: off:fan |  |
             learned-what-moves-a-level | switches.also-moves | LOOK | Board, bank A, switch 1 | Box moves too: Aux.

@@ -11,6 +11,7 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
 import embrack.core.show.Book;
+import embrack.core.show.Calls;
 import embrack.core.show.Cue;
 import embrack.core.show.Day;
 import embrack.core.show.Entry;
@@ -116,7 +117,11 @@ public final class RandomBooks {
                     plays ? 0 : random.nextInt(90_000_000),
                     new Transition(Transition.Way.values()[random.nextInt(6)], random.nextInt(9_000_000)),
                     random.nextBoolean() ? Optional.of(new Pad(Optional.empty(), 5_000_000)) : Optional.empty(),
-                    Optional.empty()));
+                    new Calls(
+                            Optional.empty(),
+                            Optional.empty(),
+                            random.nextBoolean() ? Calls.Ending.DESK : Calls.Ending.ITSELF,
+                            Optional.empty())));
         }
         Show show = new Show(
                 new ShowId("night"),
@@ -127,7 +132,9 @@ public final class RandomBooks {
                 order,
                 new TreeSet<>(List.of(new TapeLabel("Bass"))),
                 new TreeSet<>(List.of(new StemAt(songs.getFirst().id(), new TapeLabel("Low")))),
-                random.nextInt(40));
+                random.nextInt(40),
+                new TreeSet<>(),
+                random.nextBoolean());
         return new Book(songs, List.of(), List.of(show), random.nextInt(9));
     }
 }

@@ -17,6 +17,7 @@ import embrack.core.edit.Edit;
 import embrack.core.edit.OrderEdit;
 import embrack.core.edit.Refused;
 import embrack.core.plan.Plan;
+import embrack.core.show.Calls;
 import embrack.core.show.Item;
 import embrack.core.show.Running;
 import embrack.core.show.Show;
@@ -209,6 +210,56 @@ class OrderController {
                 part,
                 new OrderEdit.DescribePart(
                         show, part, item, name, length, key, way, time, padKey, padLength, SwitchAt.parse(press)));
+    }
+
+    @PostMapping("/{show}/parts/{part}/calls")
+    String calls(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @PathVariable int part,
+            @RequestParam(defaultValue = "") String arm,
+            @RequestParam Calls.Ending ending,
+            @RequestParam(defaultValue = "") String end) {
+        return edit(
+                id,
+                hand,
+                show,
+                part,
+                new OrderEdit.CallPart(show, part, SwitchAt.parse(arm), ending, SwitchAt.parse(end)));
+    }
+
+    @PostMapping("/{show}/any-order")
+    String anyOrder(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @RequestParam(defaultValue = "false") boolean any) {
+        return edit(id, hand, show, 0, new OrderEdit.CallOnTheNight(show, any));
+    }
+
+    /** Which boxes are there tonight, and what is lost without the others. */
+    @DrawnOnce
+    @GetMapping("/{show}/gear")
+    String gear(@PathVariable RigId id, @PathVariable ShowId show, Model page) {
+        StoredRig stored = rigs.load(id);
+        Optional<Show> known = stored.plan().book().find(show);
+        if (known.isEmpty()) {
+            return NotInRig.instead("show", id, "/order", Echo.NONE);
+        }
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.ORDER, "/order/%s/gear".formatted(show)))
+                .addAttribute("gear", TonightsGear.of(stored.plan(), known.get()));
+        return "order/gear";
+    }
+
+    @PostMapping("/{show}/gear")
+    String bring(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ShowId show,
+            @RequestParam(defaultValue = "") List<String> here) {
+        rigs.edit(id, hand, new OrderEdit.BringGear(show, here));
+        return "redirect:/rigs/%s/order/%s/gear".formatted(id, show);
     }
 
     @PostMapping("/{show}/roster")

@@ -11,6 +11,7 @@ import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.Feed;
+import embrack.core.show.Calls;
 import embrack.core.show.Entry;
 import embrack.core.show.Item;
 import embrack.core.show.Pad;
@@ -22,6 +23,7 @@ import embrack.core.show.Stem;
 import embrack.core.show.StemAt;
 import embrack.core.show.Transition;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,6 +34,7 @@ import java.util.stream.Stream;
  * A show as a column of tape labels, as tall as they last.
  *
  * @param facts name, day, start and slot as they are typed
+ * @param absent boxes that are not there, in words; empty when all are
  */
 record OrderPage(
         String path,
@@ -43,7 +46,9 @@ record OrderPage(
         Playing playing,
         Lists lists,
         List<FindingView> findings,
-        boolean isTonight) {
+        boolean isTonight,
+        boolean anyOrder,
+        String absent) {
 
     /**
      * How long all of it takes.
@@ -113,7 +118,10 @@ record OrderPage(
     /**
      * Fields of the chosen part. {@code earlier} and {@code later}: in front of which part it is put, 0 for the end.
      */
-    record PartPanel(Spot spot, What what, Over over, PadFields pad, List<Choice> presses, String keys) {
+    record PartPanel(Spot spot, What what, Over over, PadFields pad, List<Choice> presses, Feet feet, String keys) {
+
+        /** Who makes it ready, and who ends it. */
+        record Feet(List<Choice> arms, List<Choice> endings, List<Choice> ends) {}
 
         /** Where it stands. */
         record Spot(int number, int place, int places, int earlier, int later) {}
@@ -191,7 +199,9 @@ record OrderPage(
                 tonight
                         ? FindingView.all(report.findings().stream().filter(f -> f.isAbout(Topic.ORDER)), plan)
                         : List.of(),
-                tonight);
+                tonight,
+                show.anyOrder(),
+                Words.list(show.absent().stream().map(id -> plan.rig().name(id)).toList()));
     }
 
     private static List<Label> labels(Report report, Running running, int chosen, String path) {
@@ -286,15 +296,6 @@ record OrderPage(
                 .map(way -> new Choice(
                         way.name(), way.words(), way == entry.transition().way()))
                 .toList();
-        List<Choice> presses = new ArrayList<>(
-                List.of(new Choice("", "nobody presses", entry.press().isEmpty())));
-        for (Assignment assignment : plan.switches().assignments()) {
-            presses.add(new Choice(
-                    assignment.at().key(),
-                    plan.words(assignment.at())
-                            + assignment.label().map(label -> ", " + label).orElse(""),
-                    entry.press().filter(assignment.at()::equals).isPresent()));
-        }
         int place = running.show().order().indexOf(entry);
         return new PartPanel(
                 new PartPanel.Spot(
@@ -318,8 +319,30 @@ record OrderPage(
                 new PartPanel.PadFields(
                         entry.pad().flatMap(Pad::key).map(Key::toString).orElse(""),
                         entry.pad().map(pad -> Clock.brief(pad.micros())).orElse("")),
-                presses,
+                switches(plan, "nobody presses", entry.press()),
+                new PartPanel.Feet(
+                        switches(plan, "one press is enough", entry.calls().arm()),
+                        Stream.of(Calls.Ending.values())
+                                .map(ending -> new Choice(
+                                        ending.name(),
+                                        ending.words(),
+                                        ending == entry.calls().ending()))
+                                .toList(),
+                        switches(plan, "no switch", entry.calls().end())),
                 keys(running, place));
+    }
+
+    /** All switches that do something, the chosen one marked. */
+    private static List<Choice> switches(Plan plan, String none, Optional<SwitchAt> chosen) {
+        List<Choice> choices = new ArrayList<>(List.of(new Choice("", none, chosen.isEmpty())));
+        for (Assignment assignment : plan.switches().assignments()) {
+            choices.add(new Choice(
+                    assignment.at().key(),
+                    plan.words(assignment.at())
+                            + assignment.label().map(label -> ", " + label).orElse(""),
+                    chosen.filter(assignment.at()::equals).isPresent()));
+        }
+        return choices;
     }
 
     private static int numberAt(Show show, int place) {

@@ -44,6 +44,7 @@ final class Pages {
             "/rigs/1/order/night-of-the-slow-boats?part=7",
             "/rigs/1/order/night-of-the-slow-boats/joins",
             "/rigs/1/order/night-of-the-slow-boats/keys",
+            "/rigs/1/order/night-of-the-slow-boats/gear",
             "/models?rig=1",
             "/models?can=mute+by+control+change",
             "/models/loop-table-five-tracks?press=select+Memory+3",

@@ -250,9 +250,8 @@ public sealed interface GearEdit extends Edit {
             long always = book.always().stream().filter(cue -> cue.uses(device)).count();
             long presses = book.shows().stream()
                     .flatMap(show -> show.order().stream())
-                    .filter(entry -> entry.press()
-                            .filter(at -> at.board().equals(device))
-                            .isPresent())
+                    .flatMap(entry -> entry.calls().presses().stream())
+                    .filter(at -> at.board().equals(device))
                     .count();
             int apps = plan.rig().appsIn(device).size();
             return Words.list(Stream.of(

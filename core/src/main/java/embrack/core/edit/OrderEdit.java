@@ -5,6 +5,9 @@ import embrack.core.music.Key;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Calls;
 import embrack.core.show.Day;
 import embrack.core.show.Entry;
 import embrack.core.show.Item;
@@ -70,7 +73,9 @@ public sealed interface OrderEdit extends Edit {
                             old.order(),
                             old.present(),
                             old.turned(),
-                            old.lastPart())));
+                            old.lastPart(),
+                            old.absent(),
+                            old.anyOrder())));
         }
 
         @Override
@@ -109,7 +114,17 @@ public sealed interface OrderEdit extends Edit {
                     show,
                     "slot",
                     old -> new Show(
-                            show, label, date, time, room, old.order(), old.present(), old.turned(), old.lastPart()));
+                            show,
+                            label,
+                            date,
+                            time,
+                            room,
+                            old.order(),
+                            old.present(),
+                            old.turned(),
+                            old.lastPart(),
+                            old.absent(),
+                            old.anyOrder()));
         }
 
         @Override
@@ -271,7 +286,7 @@ public sealed interface OrderEdit extends Edit {
                         micros,
                         transition,
                         pad,
-                        press));
+                        now.calls().withGo(press)));
             });
         }
 
@@ -299,6 +314,24 @@ public sealed interface OrderEdit extends Edit {
         @Override
         public Phrase summary(Plan before) {
             return Say.of("pad-in").with("part", partName(before, show, part)).with("key", key.strip());
+        }
+    }
+
+    /** Lays a pad of usual length under a part, in the key of the song that follows. */
+    record LayPad(ShowId show, int part) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(
+                    plan,
+                    show,
+                    "padLength",
+                    old -> old.withEntry(
+                            partOf(old, part).withPad(Optional.of(new Pad(Optional.empty(), Pad.USUAL_MICROS)))));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("lay-pad").with("part", partName(before, show, part));
         }
     }
 
@@ -339,6 +372,64 @@ public sealed interface OrderEdit extends Edit {
         @Override
         public Phrase summary(Plan before) {
             return Say.of("play-as-prepared").with("part", partName(before, show, part));
+        }
+    }
+
+    /**
+     * Says who begins a part and who ends it.
+     *
+     * @param arm the switch that is pressed before it begins; empty for one press
+     * @param end the switch that ends it, if it ends by foot
+     */
+    record CallPart(ShowId show, int part, Optional<SwitchAt> arm, Calls.Ending ending, Optional<SwitchAt> end)
+            implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            arm.ifPresent(at -> Refused.at("arm", () -> Plan.requireOnBoard(plan.rig(), at)));
+            end.ifPresent(at -> Refused.at("end", () -> Plan.requireOnBoard(plan.rig(), at)));
+            return change(plan, show, "part", old -> {
+                Entry now = partOf(old, part);
+                boolean byFoot = ending == Calls.Ending.FOOT;
+                return old.withEntry(now.withCalls(Refused.at(
+                        byFoot && end.isEmpty() ? "end" : "arm",
+                        () -> new Calls(arm, now.press(), ending, end.filter(at -> byFoot)))));
+            });
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("call-part").with("part", partName(before, show, part));
+        }
+    }
+
+    /** Says whether songs are called on the night, whatever comes after what. */
+    record CallOnTheNight(ShowId show, boolean anyOrder) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            return change(plan, show, "anyOrder", old -> old.inAnyOrder(anyOrder));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("call-on-the-night").with("any", Fact.word(anyOrder ? "any" : "fixed"));
+        }
+    }
+
+    /** Says which boxes of the rig are there tonight; {@code here} has their ids, as they were typed. */
+    record BringGear(ShowId show, Collection<String> here) implements OrderEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            SortedSet<DeviceId> absent = new TreeSet<>();
+            plan.rig().devices().stream()
+                    .map(Device::id)
+                    .filter(id -> !here.contains(id.text()))
+                    .forEach(absent::add);
+            return change(plan, show, "here", old -> old.withAbsent(absent));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("bring-gear");
         }
     }
 

@@ -28,7 +28,7 @@ public final class Needed {
         for (int place = 0; place < order.size(); place++) {
             int here = place;
             Entry entry = order.get(place);
-            entry.press().ifPresent(at -> firstPress.putIfAbsent(at, here));
+            entry.calls().presses().forEach(at -> firstPress.putIfAbsent(at, here));
             entry.song()
                     .flatMap(plan.book()::find)
                     .ifPresent(played -> played.cues().stream()

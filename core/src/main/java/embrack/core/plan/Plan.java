@@ -60,8 +60,10 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
             cue.foot().ifPresent(at -> requireOnBoard(rig, at));
         }
         book.songs().forEach(song -> song.player().ifPresent(rig::device));
-        book.shows()
-                .forEach(show -> show.order().forEach(entry -> entry.press().ifPresent(at -> requireOnBoard(rig, at))));
+        book.shows().forEach(show -> {
+            show.order().forEach(entry -> entry.calls().presses().forEach(at -> requireOnBoard(rig, at)));
+            show.absent().forEach(rig::device);
+        });
     }
 
     /** A plan in the schools that are the default, with an empty book. */

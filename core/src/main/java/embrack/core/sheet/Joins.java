@@ -35,6 +35,7 @@ public final class Joins {
     private final Rig rig;
     private final Show show;
     private final Set<Place> worked = new TreeSet<>();
+    private final List<Running.Part> silences = new ArrayList<>();
 
     private Joins(Plan plan, Show show) {
         this.plan = plan;
@@ -87,7 +88,9 @@ public final class Joins {
     }
 
     private List<Join> all() {
-        List<Running.Part> parts = Running.of(plan.book(), show).parts();
+        Running running = Running.of(plan.book(), show);
+        List<Running.Part> parts = running.parts();
+        silences.addAll(running.silences());
         List<Join> joins = new ArrayList<>();
         World world = World.poweredOn(rig);
         for (int i = 0; i + 1 < parts.size(); i++) {
@@ -118,7 +121,7 @@ public final class Joins {
         lines.put(
                 About.EFFECTS,
                 standing(world, kind -> kind == Kind.SOUND_SWITCHER || kind == Kind.INSTRUMENT_HOST, "none is on"));
-        lines.put(About.WHO, who(transition, next.entry()));
+        lines.put(About.WHO, ends(one.entry()) + armed(next.entry()) + who(transition, next.entry()));
         lines.values().removeIf(String::isEmpty);
         return new Join(
                 one.entry(),
@@ -127,7 +130,7 @@ public final class Joins {
                         ? "%s, %s".formatted(transition.way().words(), Clock.brief(transition.micros()))
                         : transition.way().words(),
                 lines,
-                blank(one, next, transition));
+                blank(one));
     }
 
     private static String sound(Running.Part one, Transition transition) {
@@ -188,6 +191,13 @@ public final class Joins {
                                 : "Nobody is said to begin %s.".formatted(next.name()));
     }
 
+    private String armed(Entry next) {
+        return next.calls()
+                .arm()
+                .map(at -> "%s makes %s ready. ".formatted(plan.words(at), next.name()))
+                .orElse("");
+    }
+
     private Optional<SwitchAt> go() {
         return plan.switches().assignments().stream()
                 .filter(assignment -> assignment.isFor(Duty.GO))
@@ -196,13 +206,20 @@ public final class Joins {
     }
 
     /** Silence that nobody meant: nothing sounds between two songs until somebody acts. */
-    private static Optional<String> blank(Running.Part one, Running.Part next, Transition transition) {
-        boolean isBare = one.pad().isEmpty() && next.pad().isEmpty();
-        boolean isBetweenSongs =
-                one.entry().song().isPresent() && next.entry().song().isPresent();
-        return transition.way() == Way.ON_DEMAND && isBare && isBetweenSongs
+    private Optional<String> blank(Running.Part one) {
+        return silences.contains(one)
                 ? Optional.of("Silence until somebody presses. If that is not meant, put a pad under it, or a talk"
                         + " between.")
                 : Optional.empty();
+    }
+
+    /** Who ends a part, where it does not end by itself. */
+    private String ends(Entry entry) {
+        return switch (entry.calls().ending()) {
+            case ITSELF -> "";
+            case FOOT ->
+                "%s ends %s. ".formatted(entry.calls().end().map(plan::words).orElse("A foot"), entry.name());
+            case DESK -> "%s is ended at the desk, by hand. ".formatted(entry.name());
+        };
     }
 }

@@ -15,7 +15,7 @@ import java.util.Optional;
  * @param micros how long it takes, or is thought to take; 0 for not known; a song knows its own
  * @param transition how it goes over into the next
  * @param pad the drone under it, if any
- * @param press the switch that somebody presses to begin it, if any
+ * @param calls who begins it, and who ends it
  */
 public record Entry(
         int number,
@@ -26,7 +26,7 @@ public record Entry(
         long micros,
         Transition transition,
         Optional<Pad> pad,
-        Optional<SwitchAt> press) {
+        Calls calls) {
 
     public Entry {
         boolean plays = item == Item.SONG || item == Item.RESPONSE;
@@ -53,7 +53,7 @@ public record Entry(
                 0,
                 Transition.HARD,
                 Optional.empty(),
-                Optional.empty());
+                Calls.NONE);
     }
 
     /** Anything but a song; {@code micros} 0 for not known. */
@@ -67,31 +67,36 @@ public record Entry(
                 micros,
                 Transition.HARD,
                 Optional.empty(),
-                Optional.empty());
+                Calls.NONE);
     }
 
     public Entry withNumber(int other) {
-        return new Entry(other, item, name, song, key, micros, transition, pad, press);
+        return new Entry(other, item, name, song, key, micros, transition, pad, calls);
     }
 
     /** The same, taking so long; what a song takes is its own. */
     public Entry withMicros(long other) {
-        return new Entry(number, item, name, song, key, other, transition, pad, press);
+        return new Entry(number, item, name, song, key, other, transition, pad, calls);
     }
 
     public Entry withTransition(Transition other) {
-        return new Entry(number, item, name, song, key, micros, other, pad, press);
+        return new Entry(number, item, name, song, key, micros, other, pad, calls);
     }
 
     public Entry withPad(Optional<Pad> other) {
-        return new Entry(number, item, name, song, key, micros, transition, other, press);
+        return new Entry(number, item, name, song, key, micros, transition, other, calls);
     }
 
     public Entry withKey(Optional<Key> other) {
-        return new Entry(number, item, name, song, other, micros, transition, pad, press);
+        return new Entry(number, item, name, song, other, micros, transition, pad, calls);
     }
 
-    public Entry withPress(Optional<SwitchAt> other) {
+    /** The switch that somebody presses to begin it, if any. */
+    public Optional<SwitchAt> press() {
+        return calls.go();
+    }
+
+    public Entry withCalls(Calls other) {
         return new Entry(number, item, name, song, key, micros, transition, pad, other);
     }
 }

@@ -77,6 +77,22 @@ public record Running(Show show, List<Part> parts) {
         return entry.song().flatMap(book::find).flatMap(song -> entry.key().or(song::played));
     }
 
+    /** Songs behind which nothing sounds until somebody presses for the next song: no pad lies there, nobody speaks. */
+    public List<Part> silences() {
+        List<Part> silent = new ArrayList<>();
+        for (int i = 0; i + 1 < parts.size(); i++) {
+            Part one = parts.get(i);
+            Part next = parts.get(i + 1);
+            boolean isBare = one.pad().isEmpty() && next.pad().isEmpty();
+            boolean isBetweenSongs =
+                    one.entry().song().isPresent() && next.entry().song().isPresent();
+            if (isBare && isBetweenSongs && one.entry().transition().way() == Transition.Way.ON_DEMAND) {
+                silent.add(one);
+            }
+        }
+        return silent;
+    }
+
     /** When the last part is over, microseconds from the start. */
     public long endMicros() {
         return parts.stream().mapToLong(Part::endMicros).max().orElse(0);
@@ -108,7 +124,9 @@ public record Running(Show show, List<Part> parts) {
         for (int i = 0; i < parts.size(); i++) {
             Entry entry = parts.get(i).entry();
             boolean waited = i > 0 && parts.get(i - 1).entry().transition().way() == Transition.Way.ON_DEMAND;
-            entry.press().or(() -> waited ? go : Optional.empty()).ifPresent(at -> presses.merge(at, 1, Integer::sum));
+            Calls calls = entry.calls();
+            calls.presses().forEach(at -> presses.merge(at, 1, Integer::sum));
+            go.filter(at -> waited && calls.go().isEmpty()).ifPresent(at -> presses.merge(at, 1, Integer::sum));
             entry.song()
                     .flatMap(book::find)
                     .ifPresent(song ->

@@ -20,6 +20,8 @@ import java.util.function.Function;
  * @param turned stems that sound although somebody plays their part, or are silent although nobody does
  * @param lastPart the highest number that a part ever had, also one that is gone; at least that of the parts that are
  * there
+ * @param absent boxes that are not there tonight
+ * @param anyOrder whether songs are called on the night, whatever comes after what
  */
 public record Show(
         ShowId id,
@@ -30,7 +32,9 @@ public record Show(
         List<Entry> order,
         SortedSet<TapeLabel> present,
         SortedSet<StemAt> turned,
-        int lastPart) {
+        int lastPart,
+        SortedSet<DeviceId> absent,
+        boolean anyOrder) {
 
     /** As many parts as a show may have. */
     public static final int MAX_ENTRIES = 300;
@@ -39,6 +43,7 @@ public record Show(
         order = List.copyOf(order);
         present = Collections.unmodifiableSortedSet(new TreeSet<>(present));
         turned = Collections.unmodifiableSortedSet(new TreeSet<>(turned));
+        absent = Collections.unmodifiableSortedSet(new TreeSet<>(absent));
         if (slotMicros < 0 || slotMicros > 12 * 3_600_000_000L) {
             throw new IllegalArgumentException("A slot is 0:00 to 12:00:00.");
         }
@@ -65,7 +70,9 @@ public record Show(
                 List.of(),
                 Collections.emptySortedSet(),
                 Collections.emptySortedSet(),
-                0);
+                0,
+                Collections.emptySortedSet(),
+                false);
     }
 
     /** The part of that number. */
@@ -85,7 +92,7 @@ public record Show(
     }
 
     public Show withOrder(List<Entry> others) {
-        return new Show(id, name, day, start, slotMicros, others, present, turned, lastPart);
+        return new Show(id, name, day, start, slotMicros, others, present, turned, lastPart, absent, anyOrder);
     }
 
     public Show withEntry(Entry entry) {
@@ -102,11 +109,19 @@ public record Show(
     }
 
     public Show withPresent(SortedSet<TapeLabel> others) {
-        return new Show(id, name, day, start, slotMicros, order, others, turned, lastPart);
+        return new Show(id, name, day, start, slotMicros, order, others, turned, lastPart, absent, anyOrder);
     }
 
     public Show withTurned(SortedSet<StemAt> others) {
-        return new Show(id, name, day, start, slotMicros, order, present, others, lastPart);
+        return new Show(id, name, day, start, slotMicros, order, present, others, lastPart, absent, anyOrder);
+    }
+
+    public Show withAbsent(SortedSet<DeviceId> others) {
+        return new Show(id, name, day, start, slotMicros, order, present, turned, lastPart, others, anyOrder);
+    }
+
+    public Show inAnyOrder(boolean other) {
+        return new Show(id, name, day, start, slotMicros, order, present, turned, lastPart, absent, other);
     }
 
     /** Without the songs' stems and parts of a song. */
@@ -120,13 +135,16 @@ public record Show(
     }
 
     Show without(DeviceId board) {
-        return pressedAt(at -> Optional.of(at).filter(here -> !here.board().equals(board)));
+        SortedSet<DeviceId> left = new TreeSet<>(absent);
+        left.remove(board);
+        return pressedAt(at -> Optional.of(at).filter(here -> !here.board().equals(board)))
+                .withAbsent(left);
     }
 
     /** With every press where {@code now} says that it is now, or nowhere. */
     Show pressedAt(Function<SwitchAt, Optional<SwitchAt>> now) {
         return withOrder(order.stream()
-                .map(entry -> entry.withPress(entry.press().flatMap(now)))
+                .map(entry -> entry.withCalls(entry.calls().at(now)))
                 .toList());
     }
 }

@@ -108,9 +108,7 @@ final class ShowRunner {
         World state = prover.poweredOn();
         Optional<SongId> before = Optional.empty();
         for (Entry entry : order()) {
-            if (entry.press().isPresent()) {
-                state = press(entry.press().get(), state);
-            }
+            state = pressed(List.of(entry.calls().arm(), entry.press()), state);
             Script script = entry.song().map(scripts::get).orElse(null);
             if (script != null) {
                 Course course = play(new Jump.None(), script, state);
@@ -120,6 +118,7 @@ final class ShowRunner {
             } else {
                 between(entry, before, state);
             }
+            state = pressed(List.of(entry.calls().end()), state);
         }
         for (int i = 0; i < courses.size(); i++) {
             leftovers(
@@ -137,6 +136,14 @@ final class ShowRunner {
                 between,
                 jumps,
                 feet);
+    }
+
+    private World pressed(List<Optional<SwitchAt>> presses, World before) {
+        World state = before;
+        for (Optional<SwitchAt> at : presses) {
+            state = at.isPresent() ? press(at.get(), state) : state;
+        }
+        return state;
     }
 
     /** What stands otherwise than before the show, in a part in which no song is played. */

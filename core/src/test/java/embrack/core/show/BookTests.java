@@ -76,6 +76,16 @@ class BookTests {
                                 0,
                                 Transition.HARD,
                                 Optional.empty(),
+                                Calls.NONE)),
+                refused(
+                        "Choose the switch that ends it.",
+                        () -> new Calls(Optional.empty(), Optional.empty(), Calls.Ending.FOOT, Optional.empty())),
+                refused(
+                        "What arms and what goes are two switches.",
+                        () -> new Calls(
+                                Optional.of(Sketch.at("foot-board 1")),
+                                Optional.of(Sketch.at("foot-board 1")),
+                                Calls.Ending.ITSELF,
                                 Optional.empty())),
                 refused("Choose the song.", () -> Entry.of(1, Item.SONG, new TapeLabel("x"), 0)),
                 refused("A transition takes 0:00 to 10:00.", () -> new Transition(Transition.Way.FADE, 600_000_001)),

@@ -15,6 +15,7 @@ import embrack.core.midi.Message;
 import embrack.core.music.Clock;
 import embrack.core.music.Key;
 import embrack.core.music.Tempo;
+import embrack.core.show.Calls;
 import embrack.core.show.Cue;
 import embrack.core.show.Day;
 import embrack.core.show.Entry;
@@ -47,6 +48,9 @@ final class BookLayout {
     private static final int MAX_LINES = 2_000;
 
     private static final Text<SongId> SONG_ID = Texts.id("songId", "the id of a song", SongId::new, SongId::text);
+    /** More boxes than a rig can hold. */
+    private static final int MOST_ABSENT = 1_000;
+
     private static final Text<ShowId> SHOW_ID = Texts.id("showId", "the id of a show", ShowId::new, ShowId::text);
 
     private static final Text<Long> TIME = new Text<>(
@@ -237,6 +241,22 @@ final class BookLayout {
                 e -> e.transition().micros());
         var pad = t.may("pad", one(PAD), "what lies under it", Entry::pad);
         var press = t.may("press", one(SwitchLayout.SWITCH_AT), "the switch that begins it", Entry::press);
+        var arm = t.may(
+                "arm",
+                one(SwitchLayout.SWITCH_AT),
+                "the switch that is pressed before, so that it stands ready",
+                e -> e.calls().arm());
+        var ending = t.or(
+                "ends",
+                word(FileWords.byWord(Calls.Ending.values())),
+                Calls.Ending.ITSELF,
+                "who ends it",
+                e -> e.calls().ending());
+        var end = t.may(
+                "end",
+                one(SwitchLayout.SWITCH_AT),
+                "the switch that ends it, by foot",
+                e -> e.calls().end());
         return g -> new Entry(
                 g.get(number),
                 g.get(item),
@@ -246,7 +266,7 @@ final class BookLayout {
                 g.get(length),
                 new Transition(g.get(way), g.get(time)),
                 g.get(pad),
-                g.get(press));
+                new Calls(g.get(arm), g.get(press), g.get(ending), g.get(end)));
     });
 
     private static final Layout<Object, StemAt> STEM = Layout.of("stem", "A stem of a song.", t -> {
@@ -282,6 +302,14 @@ final class BookLayout {
                 List.of(),
                 "stems that are the other way round than that says",
                 s -> List.copyOf(s.turned()));
+        var absent = t.or(
+                "absent",
+                texts(DeviceLayout.ID, 0, MOST_ABSENT),
+                List.of(),
+                "boxes that are not there tonight",
+                s -> List.copyOf(s.absent()));
+        var anyOrder = t.or(
+                "anyOrder", truth(), false, "whether songs are called on the night, in whatever order", Show::anyOrder);
         return g -> new Show(
                 g.get(id),
                 g.get(name),
@@ -291,7 +319,9 @@ final class BookLayout {
                 g.get(order),
                 new TreeSet<>(g.get(present)),
                 new TreeSet<>(g.get(turned)),
-                g.get(lastPart));
+                g.get(lastPart),
+                new TreeSet<>(g.get(absent)),
+                g.get(anyOrder));
     });
 
     private BookLayout() {}

@@ -60,7 +60,7 @@ final class DeviceLayout {
 
     private static final int MAX_RUNS = 256;
 
-    private static final Text<DeviceId> ID = Texts.id("deviceId", "the id of a device", DeviceId::new, DeviceId::text);
+    static final Text<DeviceId> ID = Texts.id("deviceId", "the id of a device", DeviceId::new, DeviceId::text);
 
     /** A device that stands in the file before. */
     static final Shape<RigSoFar, DeviceId> KNOWN = readAs(

@@ -15,7 +15,9 @@ public final class OrderRules {
             new PadShort(),
             new Doubled(),
             new HardBetweenPads(),
+            new Silence(),
             new NobodyGoes(),
+            new NotCalled(),
             new WalksElsewhere());
 
     private OrderRules() {}
