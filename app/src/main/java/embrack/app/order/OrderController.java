@@ -16,6 +16,7 @@ import embrack.core.check.Report;
 import embrack.core.edit.Edit;
 import embrack.core.edit.OrderEdit;
 import embrack.core.edit.Refused;
+import embrack.core.edit.SongEdit;
 import embrack.core.plan.Plan;
 import embrack.core.show.Calls;
 import embrack.core.show.Item;
@@ -236,6 +237,11 @@ class OrderController {
             @PathVariable ShowId show,
             @RequestParam(defaultValue = "false") boolean any) {
         return edit(id, hand, show, 0, new OrderEdit.CallOnTheNight(show, any));
+    }
+
+    @PostMapping("/{show}/number")
+    String number(@PathVariable RigId id, Hand hand, @PathVariable ShowId show) {
+        return edit(id, hand, show, 0, new SongEdit.NumberSongs(show));
     }
 
     /** Which boxes are there tonight, and what is lost without the others. */

@@ -117,7 +117,7 @@ class NumbersController {
                 .filter(s -> s.key().equals(practice))
                 .findFirst()
                 .orElseThrow(() -> new Refused("answer", Because.of("no.no-question")));
-        rigs.edit(id, hand, new NumberEdit.Choose(question, answer == 1 ? 1 : 0));
+        rigs.edit(id, hand, new NumberEdit.Choose(question, answer));
         return "redirect:/rigs/%s/switches/schools".formatted(id);
     }
 

@@ -143,7 +143,7 @@ class SwitchViewsTests {
         assertThat(press.kinds().modes())
                 .filteredOn(PanelView.Choice::isChosen)
                 .extracting(PanelView.Choice::words)
-                .containsExactly("momentary");
+                .containsExactly("one value down, another up");
         assertThat(press.proof().proven()).isEmpty();
     }
 

@@ -54,10 +54,17 @@ public sealed interface ControlEdit extends Edit {
                             "target",
                             controlAssignment -> (controlAssignment.targets().isEmpty()
                                                     && controlAssignment.label().isEmpty()
-                                                    && plan.practices().answer(Practice.FADERS) == 1
-                                            ? controlAssignment.withTakeover(Takeover.JUMP)
+                                            ? controlAssignment.withTakeover(usual(plan))
                                             : controlAssignment)
                                     .withTarget(counted(plan))));
+        }
+
+        private static Takeover usual(Plan plan) {
+            return switch (plan.practices().answer(Practice.FADERS)) {
+                case 1 -> Takeover.JUMP;
+                case 2 -> Takeover.CATCH;
+                default -> Takeover.SCALED;
+            };
         }
 
         /** Counted as the box shows it, and of pictures and light by parts of its way: opacity is no dB. */

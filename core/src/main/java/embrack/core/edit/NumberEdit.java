@@ -179,7 +179,8 @@ public sealed interface NumberEdit extends Edit {
     record Choose(Practice practice, int answer) implements NumberEdit {
         @Override
         public Plan apply(Plan plan) {
-            Plan answered = plan.withPractices(plan.practices().with(practice, answer));
+            Plan answered = Refused.at(
+                    "answer", () -> plan.withPractices(plan.practices().with(practice, answer)));
             return practice == Practice.LINKS ? linked(answered) : answered;
         }
 

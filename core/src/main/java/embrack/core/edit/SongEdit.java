@@ -1,5 +1,9 @@
 package embrack.core.edit;
 
+import embrack.core.chart.Action;
+import embrack.core.chart.Chart;
+import embrack.core.chart.Part;
+import embrack.core.chart.PartId;
 import embrack.core.music.Clock;
 import embrack.core.music.Key;
 import embrack.core.music.Tempo;
@@ -13,14 +17,20 @@ import embrack.core.show.Book;
 import embrack.core.show.Cue;
 import embrack.core.show.Form;
 import embrack.core.show.Section;
+import embrack.core.show.Show;
+import embrack.core.show.ShowId;
 import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.show.When;
 import embrack.core.show.text.SongReading;
+import embrack.core.switches.Step;
 import embrack.core.word.Phrase;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
@@ -291,6 +301,58 @@ public sealed interface SongEdit extends Edit {
         @Override
         public Phrase summary(Plan before) {
             return Say.of("trim-end").with("song", titleOf(before, song)).with("length", micros);
+        }
+    }
+
+    /**
+     * Numbers the songs in the player's list as a show has them in its order, those that it does not play behind them.
+     * What jumps to a song or loads it goes along.
+     */
+    record NumberSongs(ShowId show) implements SongEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Show order = plan.book().find(show).orElseThrow(() -> new Refused("show", Say.of("no.show-gone")));
+            Set<SongId> songs = new LinkedHashSet<>();
+            order.order().forEach(entry -> entry.song().ifPresent(songs::add));
+            plan.book().songs().stream()
+                    .sorted(Comparator.comparingInt(Song::place))
+                    .map(Song::id)
+                    .forEach(songs::add);
+            List<SongId> list = List.copyOf(songs);
+            UnaryOperator<Step> along = step -> plan.songOf(step)
+                    .map(song -> new Step(
+                            step.device(),
+                            new Action(step.action().verb(), listed(plan, step.device(), list.indexOf(song.id()) + 1)),
+                            step.waitMillis()))
+                    .orElse(step);
+            Book book = plan.book().withSteps(along);
+            for (Song song : List.copyOf(book.songs())) {
+                book = book.with(song.moved(song.id(), list.indexOf(song.id()) + 1));
+            }
+            return plan.withSwitches(plan.switches().withSteps(along))
+                    .withBook(book)
+                    .settled();
+        }
+
+        private static PartId listed(Plan plan, DeviceId player, int place) {
+            Chart chart = plan.rig().chart(player);
+            return chart.parts().stream()
+                    .map(Part::id)
+                    .filter(part -> chart.placeOfSong(part).orElse(0) == place)
+                    .findFirst()
+                    .orElseThrow(() -> new Refused(
+                            "show",
+                            Say.of("no.no-place")
+                                    .with("place", place)
+                                    .with("player", plan.rig().name(player))));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("number-songs")
+                    .with(
+                            "show",
+                            before.book().find(show).map(s -> s.name().text()).orElse(""));
         }
     }
 

@@ -163,13 +163,17 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
 
     /** The title of the song that a step is about, where its player has it at that place of the list. */
     public Optional<TapeLabel> title(Step step) {
+        return songOf(step).map(Song::title);
+    }
+
+    /** The song that a step is about, where its player has it at that place of the list. */
+    public Optional<Song> songOf(Step step) {
         OptionalInt place = rig.chart(step.device()).placeOfSong(step.action().part());
         return place.isEmpty()
                 ? Optional.empty()
                 : book.songs().stream()
                         .filter(song -> song.place() == place.getAsInt()
                                 && player(song).filter(step.device()::equals).isPresent())
-                        .map(Song::title)
                         .findFirst();
     }
 

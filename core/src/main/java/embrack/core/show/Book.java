@@ -4,6 +4,7 @@ import embrack.core.gear.Kind;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
+import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -13,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 
 /**
  * The prompt book: all songs, what is sent for every one of them, and the shows they are played in.
@@ -153,6 +155,23 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows, int las
                 pressedAt(always, now),
                 shows.stream().map(show -> show.pressedAt(now)).toList(),
                 lastAlways);
+    }
+
+    /** With every step of every cue as {@code now} has it. */
+    public Book withSteps(UnaryOperator<Step> now) {
+        return new Book(
+                songs.stream()
+                        .map(song -> song.withCues(withSteps(song.cues(), now)))
+                        .toList(),
+                withSteps(always, now),
+                shows,
+                lastAlways);
+    }
+
+    private static List<Cue> withSteps(List<Cue> cues, UnaryOperator<Step> now) {
+        return cues.stream()
+                .map(cue -> cue.withSteps(cue.steps().stream().map(now).toList()))
+                .toList();
     }
 
     private static List<Cue> pressedAt(List<Cue> cues, Function<SwitchAt, Optional<SwitchAt>> now) {

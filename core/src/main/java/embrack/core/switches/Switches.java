@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /** All switches and other controls that are used, sorted by where they are; one that is not listed is blank. */
@@ -129,6 +130,24 @@ public final class Switches {
                         .filter(t -> !t.at().box().equals(device))
                         .map(t -> t.without(device))
                         .toList());
+    }
+
+    /** With every step of every switch as {@code now} has it. */
+    public Switches withSteps(UnaryOperator<Step> now) {
+        return new Switches(
+                assignments.values().stream()
+                        .map(assignment -> withSteps(assignment, now))
+                        .toList(),
+                controlAssignments());
+    }
+
+    private static Assignment withSteps(Assignment assignment, UnaryOperator<Step> now) {
+        Assignment changed = assignment;
+        for (Moment moment : assignment.moments().keySet()) {
+            changed = changed.withSteps(
+                    moment, assignment.steps(moment).stream().map(now).toList());
+        }
+        return changed;
     }
 
     @Override

@@ -2,6 +2,7 @@ package embrack.core.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import embrack.core.MappingFaults;
 import embrack.core.MuteBoard;
@@ -257,10 +258,20 @@ class FloorEditTests {
         Plan moved = new ControlEdit.AddTarget(TREADLE, new Target(new DeviceId("piano"), new PartId("control-1")))
                 .apply(jumping);
         assertThat(moved.switches().at(TREADLE).takeover()).isEqualTo(Takeover.JUMP);
+        assertThat(new ControlEdit.AddTarget(TREADLE, new Target(new DeviceId("piano"), new PartId("control-1")))
+                        .apply(new NumberEdit.Choose(Practice.FADERS, 2)
+                                .apply(MappingFaults.sounds().plan()))
+                        .switches()
+                        .at(TREADLE)
+                        .takeover())
+                .isEqualTo(Takeover.CATCH);
+        assertThatThrownBy(() -> new NumberEdit.Choose(Practice.MUTES, 2)
+                        .apply(MappingFaults.sounds().plan()))
+                .isInstanceOf(Refused.class);
         assertThat(new NumberEdit.Choose(Practice.FADERS, 0)
                         .apply(moved)
                         .practices()
-                        .others())
+                        .answered(1))
                 .isEmpty();
         Plan cleared =
                 new ControlEdit.ClearControl(TREADLE).apply(new ControlEdit.NameControl(TREADLE, "Swell").apply(moved));

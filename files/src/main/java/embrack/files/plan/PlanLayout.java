@@ -22,7 +22,10 @@ import embrack.files.model.EarlierModel;
 import embrack.files.model.FileWords;
 import embrack.files.model.ModelLayout;
 import embrack.files.model.Texts;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
 
 /** The fields of a plan. */
@@ -86,7 +89,13 @@ final class PlanLayout {
                         words(FileWords.byWord(Practice.values())),
                         new TreeSet<>(),
                         "questions on which the crew does not follow the default",
-                        p -> new TreeSet<>(p.practices().others()));
+                        p -> new TreeSet<>(p.practices().answered(1)));
+                var third = t.or(
+                        "thirdAnswers",
+                        words(FileWords.byWord(Practice.values())),
+                        new TreeSet<>(),
+                        "questions to which the crew gives the third answer",
+                        p -> new TreeSet<>(p.practices().answered(2)));
                 var songs = t.or(
                         "songs",
                         list(BookLayout.SONG, Book.MAX_SONGS),
@@ -120,7 +129,7 @@ final class PlanLayout {
                     Plan plan = new Plan(
                             g.context().rig(),
                             g.at(switches, () -> new Switches(g.get(switches), g.get(controls))),
-                            new Practices(g.get(others)),
+                            practices(g.get(others), g.get(third)),
                             Book.EMPTY);
                     return g.at(
                             songs,
@@ -144,5 +153,12 @@ final class PlanLayout {
         EarlierModel earlier = EarlierModel.read(fields);
         rig.rename(earlier.model().id(), earlier.parts());
         return fields.fit("id", () -> rig.add(earlier.model()));
+    }
+
+    private static Practices practices(Set<Practice> second, Set<Practice> third) {
+        Map<Practice, Integer> answers = new HashMap<>();
+        second.forEach(practice -> answers.put(practice, 1));
+        third.forEach(practice -> answers.put(practice, 2));
+        return new Practices(answers);
     }
 }
