@@ -102,7 +102,12 @@ class ModelController {
     }
 
     @GetMapping("/edit")
-    String edit(@PathVariable String id, @RequestParam(required = false) Integer from, Model page) {
+    String edit(
+            @PathVariable String id,
+            @RequestParam(required = false) Integer from,
+            @RequestParam(required = false) Long rig,
+            Model page) {
+        page.addAttribute("rig", rig);
         List<ModelRevision> revisions = models.revisions(find(id).id());
         if (revisions.isEmpty()) {
             return "redirect:/models/" + id;
@@ -125,11 +130,13 @@ class ModelController {
     @PostMapping("/chart.csv")
     String importCsv(
             @PathVariable String id,
+            @RequestParam(required = false) Long rig,
             @RequestParam MultipartFile csv,
             @ModelAttribute DraftForm form,
             HttpServletRequest request,
             HttpServletResponse response,
             Model page) {
+        page.addAttribute("rig", rig);
         try {
             EditorPage.Draft draft = form.draft();
             String chart = uploads.read(csv, Uploads.Sort.CSV, "csv", bytes -> ChartCsv.read(CsvSheet.text(bytes)));
@@ -151,17 +158,23 @@ class ModelController {
 
     /** Keeps a change; if rigs use the model, shows first what that does to them. */
     @PostMapping
-    String save(@PathVariable String id, Hand hand, @ModelAttribute DraftForm form, Model page) {
+    String save(
+            @PathVariable String id,
+            Hand hand,
+            @ModelAttribute DraftForm form,
+            @RequestParam(required = false) Long rig,
+            Model page) {
         embrack.core.gear.Model changed = changed(id, form);
         var using = rigs.using(changed.id()).stream()
-                .filter(rig -> rig.plan().rig().models().stream().noneMatch(changed::equals))
+                .filter(other -> other.plan().rig().models().stream().noneMatch(changed::equals))
                 .toList();
         if (using.isEmpty() || changed.equals(find(id))) {
             models.save(changed, form.basedOnNumber(), summary(id, changed), List.of(), hand);
-            return "redirect:/models/%s?kept".formatted(id);
+            return "redirect:/models/%s?kept%s".formatted(id, RigLink.query("&", rig));
         }
         page.addAttribute("touched", TouchedPage.of(changed, using))
                 .addAttribute("draft", form.draft())
+                .addAttribute("rig", rig)
                 .addAttribute("basedOn", form.basedOnText())
                 .addAttribute("echo", Echo.NONE);
         return "models/touched";
@@ -173,6 +186,7 @@ class ModelController {
             @PathVariable String id,
             Hand hand,
             @ModelAttribute DraftForm form,
+            @RequestParam(required = false) Long rig,
             @RequestParam(required = false) List<Long> rigs) {
         embrack.core.gear.Model changed = changed(id, form);
         models.save(
@@ -183,7 +197,7 @@ class ModelController {
                         .map(RigId::new)
                         .toList(),
                 hand);
-        return "redirect:/models/%s?kept".formatted(id);
+        return "redirect:/models/%s?kept%s".formatted(id, RigLink.query("&", rig));
     }
 
     @ExceptionHandler

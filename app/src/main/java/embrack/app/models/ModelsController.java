@@ -58,7 +58,10 @@ class ModelsController {
     }
 
     @PostMapping("/models")
-    String create(@RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String kind) {
+    String create(
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String kind,
+            @RequestParam(required = false) Long rig) {
         TapeLabel label = label(name);
         embrack.core.gear.Model blank = new embrack.core.gear.Model(
                 new ModelId("new"),
@@ -69,8 +72,8 @@ class ModelsController {
                 Memory.of(),
                 Implementation.NOTHING,
                 Optional.empty());
-        return "redirect:/models/%s/edit"
-                .formatted(models.create(blank, "New model").id());
+        return "redirect:/models/%s/edit%s"
+                .formatted(models.create(blank, "New model").id(), RigLink.query("?", rig));
     }
 
     @PostMapping("/model-files")
@@ -81,11 +84,11 @@ class ModelsController {
     }
 
     @PostMapping("/models/{id}/copy")
-    String copy(@PathVariable String id) {
+    String copy(@PathVariable String id, @RequestParam(required = false) Long rig) {
         embrack.core.gear.Model original =
                 models.find(id).orElseThrow(() -> new Refused("name", Because.of("no.model-gone")));
         embrack.core.gear.Model kept = models.createNumbered(original, "Copy of " + original.name());
-        return "redirect:/models/%s/edit".formatted(kept.id());
+        return "redirect:/models/%s/edit%s".formatted(kept.id(), RigLink.query("?", rig));
     }
 
     @PostMapping("/models/{id}/delete")

@@ -3,7 +3,9 @@ package embrack.app.wiring;
 import embrack.app.frame.Spoken;
 import embrack.core.loss.Failure;
 import embrack.core.loss.SinglePoints;
+import embrack.core.numbers.Channels;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
@@ -13,6 +15,7 @@ import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
 import embrack.core.word.Wording;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A link: what it is, what it lacks, what goes over it, what dies with it.
@@ -20,8 +23,19 @@ import java.util.List;
  * @param lack what it lacks to carry anything, with what to do; empty when nothing
  * @param hasWire whether the load of a 5-pin wire can be asked about
  * @param caution what can hurt where it lies
+ * @param meet what has its ends meet on one channel; empty where they do
  */
-record LinkPanel(LinkRow link, String lack, List<String> ways, String loss, boolean hasWire, String caution) {
+record LinkPanel(
+        LinkRow link,
+        String lack,
+        List<String> ways,
+        String loss,
+        boolean hasWire,
+        String caution,
+        Optional<Meet> meet) {
+
+    /** Two boxes on different channels, which can be brought together. */
+    record Meet(String sender, String receiver, String words) {}
 
     static LinkPanel of(Plan plan, Ways ways, Link link, List<SignalPath> through) {
         Rig rig = plan.rig();
@@ -47,7 +61,20 @@ record LinkPanel(LinkRow link, String lack, List<String> ways, String loss, bool
                         .toList(),
                 loss,
                 rig.kind(link) == LinkKind.FIVE_PIN,
-                caution(rig.kind(link)));
+                caution(rig.kind(link)),
+                meet(rig, link));
+    }
+
+    private static Optional<Meet> meet(Rig rig, Link link) {
+        DeviceId sender = link.from().device();
+        DeviceId receiver = link.to().device();
+        boolean isDirect =
+                !rig.model(receiver).parts().isEmpty() && rig.kind(link).carriesMidi();
+        return Optional.of(new Meet(
+                        sender.text(),
+                        receiver.text(),
+                        "%s and %s do not meet on one channel.".formatted(rig.name(sender), rig.name(receiver))))
+                .filter(meet -> isDirect && !Channels.met(rig, sender, receiver).equals(rig));
     }
 
     private static String words(Rig rig, Readiness.Lack lack) {

@@ -9,6 +9,7 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.edit.Refused;
 import embrack.core.edit.WiringEdit;
+import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import jakarta.servlet.http.HttpServletRequest;
@@ -82,6 +83,17 @@ class WiringController {
         return view.equals(TABLE)
                 ? "redirect:/rigs/%s/wiring/table".formatted(id)
                 : "redirect:/rigs/%s/wiring".formatted(id);
+    }
+
+    @PostMapping("/links/meet")
+    String meet(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam DeviceId sender,
+            @RequestParam DeviceId receiver,
+            @RequestParam(defaultValue = "") String at) {
+        rigs.edit(id, hand, new WiringEdit.Meet(sender, receiver));
+        return toPicture(id, at);
     }
 
     @PostMapping("/links/length")

@@ -28,7 +28,7 @@ class LookTests {
     @LocalServerPort
     private int port;
 
-    /** At the widths of the trade: a laptop, one whose windows share it, one enlarged to 200 %. */
+    /** On a laptop, and on one enlarged to 200 %; on the dark ground on a laptop alone. */
     @ParameterizedTest
     @EnumSource(
             value = ColorScheme.class,
@@ -39,7 +39,7 @@ class LookTests {
             for (String path : Pages.ALL) {
                 hand.page.navigate(path);
                 hand.page.evaluate(axe());
-                for (int width : List.of(640, 1024, 1280)) {
+                for (int width : ground == ColorScheme.DARK ? List.of(1280) : List.of(640, 1280)) {
                     hand.page.setViewportSize(width, 800);
                     hand.untilDrawn();
                     Map<?, ?> result = (Map<?, ?>) hand.page.evaluate("""

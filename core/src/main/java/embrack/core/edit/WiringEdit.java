@@ -208,6 +208,23 @@ public sealed interface WiringEdit extends Edit {
         }
     }
 
+    /** Has two boxes meet on one channel, as far as either can be set. */
+    record Meet(DeviceId sender, DeviceId receiver) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("join", plan, sender);
+            Typed.device("join", plan, receiver);
+            return plan.withRig(Channels.met(plan.rig(), sender, receiver)).settled();
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("meet")
+                    .with("sender", before.rig().name(sender))
+                    .with("receiver", before.rig().name(receiver));
+        }
+    }
+
     /** Takes a link away. */
     record Disconnect(Socket from, Socket to) implements WiringEdit {
         @Override

@@ -26,8 +26,8 @@ import java.util.stream.Stream;
 public record Candidate(Optional<DeviceId> board, Optional<Model> model, int does, int of) {
 
     /**
-     * All that could, best first; boards of the rig before hardware that has to be fetched. A board can be stood in for
-     * by anything with switches, a receiver by its own kind.
+     * All that could do anything of it, best first; boards of the rig before hardware that has to be fetched. A board
+     * can be stood in for by anything with switches, a receiver by its own kind.
      *
      * @param shelf the hardware that there is
      */
@@ -46,6 +46,7 @@ public record Candidate(Optional<DeviceId> board, Optional<Model> model, int doe
                 .forEach(model -> done(plan, Swap.edit(dead, model), dead, dead)
                         .ifPresent(does -> all.add(
                                 new Candidate(Optional.empty(), Optional.of(model), does, wanted(plan, dead)))));
+        all.removeIf(candidate -> candidate.does() == 0 && candidate.of() > 0);
         all.sort(Comparator.comparingInt(Candidate::does)
                 .reversed()
                 .thenComparing(candidate -> candidate.board().isEmpty()));

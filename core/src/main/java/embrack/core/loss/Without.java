@@ -113,12 +113,20 @@ public record Without(List<DeviceId> along, List<Lack> lacks, List<Unpressed> un
                     unsent());
         }
 
-        /** Steps that got to their box and do not any more. */
+        /** Steps that got to their box and do not any more, nor to the one that stands in for it. */
         private List<Step> lost(DeviceId sender, List<Step> steps) {
+            DeviceId now = here(sender);
             return steps.stream()
                     .filter(step -> arrives(before, sender, step)
-                            && (gone.contains(sender) || gone.contains(step.device()) || !arrives(ways, sender, step)))
+                            && (gone.contains(now)
+                                    || gone.contains(here(step.device()))
+                                    || !arrives(ways, now, step.on(here(step.device())))))
                     .toList();
+        }
+
+        /** What does a box's job tonight: itself, or where it is not there the one that stands in for it. */
+        private DeviceId here(DeviceId box) {
+            return gone.contains(box) ? plan.rig().standIn(box).orElse(box) : box;
         }
 
         private static boolean arrives(Ways ways, DeviceId sender, Step step) {

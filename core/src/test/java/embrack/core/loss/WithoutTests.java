@@ -63,6 +63,17 @@ class WithoutTests {
     }
 
     @Test
+    void theSecondOfAPairStandsIn() {
+        Sketch pair = Evening.sketch()
+                .app("Player B", "linear-timeline-player", "computer")
+                .set("player-b", "input-for-remote", "on")
+                .link("player-b.out > computer.usb-2", "computer.usb-1 > player-b.in");
+        assertThat(without(pair, "player").unsent()).hasSize(9);
+        assertThat(without(pair.pair("player", "player-b"), "player").isNothing())
+                .isTrue();
+    }
+
+    @Test
     void whatNobodyCanPressIsCounted() {
         Sketch sketch = Evening.sketch()
                 .box("Side board", "four-switch-floor-board")
