@@ -302,12 +302,13 @@ class FloorBoardJobTests extends AtTheBrowser {
         assertThat(page.locator(".links-sum"))
                 .containsText("Straight: 80 links, 26 min 40 s. Through a layer: 8 links, 2 min 40 s.");
         hand.choose("Which box", "Voice board (Four-switch floor board)");
-        assertThat(page.getByLabel("What takes over")).isEnabled();
-        hand.choose("What takes over", "Four-switch program board");
-        assertThat(page.locator(".changes")).containsText("Voice board, bank A, switch 1: cannot get there.");
-        hand.choose("What takes over", "Four-switch desk board");
+        assertThat(page.locator(".stand-ins a").first()).containsText("does 6 of 6");
+        page.locator(".stand-ins a")
+                .filter(new Locator.FilterOptions().setHasText("Four-switch desk board"))
+                .click();
         hand.at("with=four-switch-desk-board");
-        assertThat(page.locator(".verdict-line")).containsText("lines to program");
+        assertThat(page.locator(".verdict-line")).containsText("before the first song");
+        assertThat(page.locator(".by-hand")).containsText("Give it power");
         hand.click("Make it so in the plan");
         hand.at("/sheets\\?left=true");
         assertThat(page.locator("#sheet-voice-board header")).containsText("Four-switch desk board");

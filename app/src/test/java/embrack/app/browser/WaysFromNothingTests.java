@@ -108,6 +108,21 @@ class WaysFromNothingTests extends AtTheBrowser {
         hand.addStep("next song", "Tracks: next Song");
         hand.chooseSwitch(4);
         hand.addStep("panic", "Tracks: stop");
+        hand.load("/songs/ebb/how");
+        hand.type(
+                "How it goes", "tempo 84\nVerse: 16 bars\nstem Drums: percussion, played by Drums\nstem Click: click");
+        hand.hit(hand.page.locator("form:has(#how) button[type=submit]"));
+        hand.untilAtWork();
+        hand.load("/order");
+        hand.hit(hand.page.locator("a.part").first());
+        hand.page.locator("#way").waitFor();
+        hand.choose("Goes over", "crossfade");
+        hand.type("Time of going over", "0:04");
+        hand.hit(hand.page.locator("form:has(#way) button[type=submit]"));
+        assertThat(hand.page.locator(".order .over").first()).hasText("crossfade 0:04");
+        hand.untilAtWork();
+        hand.hit(hand.page.locator("input[name=present][value=Drums]"));
+        hand.untilAtWork();
         preflightIsClean();
         hand.load("/wiring/sound");
         assertThat(hand.page.locator("main")).containsText("click");
@@ -228,6 +243,8 @@ class WaysFromNothingTests extends AtTheBrowser {
         hand.newRig("Lights");
         begin("Feet and tracks work a small lighting desk");
         row("scenes 1-8", "1-8");
+        hand.chooseSwitch(9);
+        hand.addStep("chase 1", "Lights: ");
         hand.chooseSwitch(10);
         hand.addStep("dark", "Lights: ");
         assertThat(hand.tile(1).locator(".verdict")).hasText("exact");

@@ -96,15 +96,10 @@ public sealed interface WiringEdit extends Edit {
     record JoinUp(DeviceId sender, DeviceId receiver) implements WiringEdit {
         @Override
         public Plan apply(Plan plan) {
-            return joined(plan, Joining.THOROUGHLY);
-        }
-
-        private Plan joined(Plan plan, int effort) {
             Typed.device("join", plan, sender);
             Typed.device("join", plan, receiver);
             Rig rig = listening(plan.rig());
-            Rig joined =
-                    Joining.of(rig, sender, receiver, effort).map(Joining::rig).orElse(rig);
+            Rig joined = Joining.of(rig, sender, receiver).map(Joining::rig).orElse(rig);
             if (new Ways(joined).between(sender, receiver).isEmpty()) {
                 throw new Refused(
                         "join",
@@ -139,7 +134,7 @@ public sealed interface WiringEdit extends Edit {
 
     /**
      * Joins a box with all that its switches and controls are meant for and no way leads to: the plugs of the box that
-     * it stands in for first, then with as little more gear as can be. What cannot be joined stays so.
+     * it stands in for first, then by a cable straight to it. What cannot be joined so stays as it is.
      *
      * @param instead the box that it stands in for, or itself when it is another box now
      * @param cables what was plugged into that; each may be pulled where its sockets are needed
@@ -159,16 +154,23 @@ public sealed interface WiringEdit extends Edit {
                     joined = replugged(joined, cable);
                 }
             }
-            Optional<DeviceId> lacking = lacking(joined);
-            while (lacking.isPresent()) {
-                try {
-                    joined = new JoinUp(sender, lacking.get()).joined(joined, Joining.BRIEFLY);
-                    lacking = lacking(joined);
-                } catch (Refused none) {
-                    lacking = Optional.empty();
-                }
+            for (DeviceId receiver : plan.meant().getOrDefault(sender, Set.of())) {
+                joined = lacking(joined).filter(receiver::equals).isPresent() ? plugged(joined, receiver) : joined;
             }
             return joined;
+        }
+
+        /** The plan with a cable straight to the receiver, if there are two free sockets that fit. */
+        private Plan plugged(Plan plan, DeviceId receiver) {
+            Rig rig = plan.rig();
+            return rig.sockets(sender).stream()
+                    .flatMap(out -> rig.sockets(receiver).stream().map(in -> Linking.oriented(rig, out, in)))
+                    .filter(link -> Linking.refusal(rig, link.from(), link.to()).isEmpty())
+                    .map(rig::withLink)
+                    .filter(made -> new Ways(made).between(sender, receiver).isPresent())
+                    .findFirst()
+                    .map(plan::withRig)
+                    .orElse(plan);
         }
 
         /** The first box that the sender is meant for and does not reach. */

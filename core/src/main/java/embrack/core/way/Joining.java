@@ -44,11 +44,7 @@ public record Joining(Rig rig, List<Link> links, List<Device> added) {
     /** As many settings can be wrong about one link: an app that is missing on either side, and a role. */
     private static final int MOST_SETTINGS = 3;
 
-    /** How many ways are looked at where somebody waits for the answer once. */
-    public static final int THOROUGHLY = 1_500;
-
-    /** How many ways are looked at where many boxes are tried. */
-    public static final int BRIEFLY = 10;
+    private static final int MOST_LOOKED_AT = 1_500;
 
     /** What is put between where nothing that is there will do, the likelier first. */
     private static final List<Model> BETWEEN = Stream.of(
@@ -71,16 +67,13 @@ public record Joining(Rig rig, List<Link> links, List<Device> added) {
     /**
      * Joins two boxes of a rig.
      *
-     * @param most how many ways are looked at, without and with more boxes each
      * @return empty when no way of a few links is found, and when the receiver is reached already
      */
-    public static Optional<Joining> of(Rig rig, DeviceId sender, DeviceId receiver, int most) {
+    public static Optional<Joining> of(Rig rig, DeviceId sender, DeviceId receiver) {
         if (sender.equals(receiver) || new Ways(rig).between(sender, receiver).isPresent()) {
             return Optional.empty();
         }
-        return new Search(sender, receiver, false, most)
-                .from(rig)
-                .or(() -> new Search(sender, receiver, true, most).from(rig));
+        return new Search(sender, receiver, false).from(rig).or(() -> new Search(sender, receiver, true).from(rig));
     }
 
     private int cost() {
@@ -88,7 +81,7 @@ public record Joining(Rig rig, List<Link> links, List<Device> added) {
     }
 
     /** The cheapest way first; of those that cost the same, the one that was found first. */
-    private record Search(DeviceId sender, DeviceId receiver, boolean mayAdd, int most) {
+    private record Search(DeviceId sender, DeviceId receiver, boolean mayAdd) {
 
         Optional<Joining> from(Rig rig) {
             record Turn(Joining joining, int number) {}
@@ -103,7 +96,7 @@ public record Joining(Rig rig, List<Link> links, List<Device> added) {
             }
             open.add(new Turn(new Joining(ready, List.of(), List.of()), 1));
             int found = 1;
-            for (int looked = 0; !open.isEmpty() && looked < most; looked++) {
+            for (int looked = 0; !open.isEmpty() && looked < MOST_LOOKED_AT; looked++) {
                 Joining next = open.poll().joining();
                 Ways ways = new Ways(next.rig);
                 if (ways.between(sender, receiver).isPresent()) {

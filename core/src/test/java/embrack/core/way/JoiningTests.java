@@ -40,16 +40,11 @@ class JoiningTests {
     void theFewestLinksThatReachIt(String sender, String receiver, String there, String links) {
         Sketch sketch = Sketch.of("Joining").box("Sender", sender).box("Receiver", receiver);
         Plan plan = (there == null ? sketch : sketch.box("C", there)).plan();
-        assertThat(Joining.of(plan.rig(), SENDER, RECEIVER, Joining.THOROUGHLY)
-                        .orElseThrow()
-                        .links())
+        assertThat(Joining.of(plan.rig(), SENDER, RECEIVER).orElseThrow().links())
                 .extracting(JoiningTests::brief)
                 .containsExactly(links.split(", "));
         assertThat(Joining.of(
-                        new WiringEdit.JoinUp(SENDER, RECEIVER).apply(plan).rig(),
-                        SENDER,
-                        RECEIVER,
-                        Joining.THOROUGHLY))
+                        new WiringEdit.JoinUp(SENDER, RECEIVER).apply(plan).rig(), SENDER, RECEIVER))
                 .isEmpty();
     }
 
