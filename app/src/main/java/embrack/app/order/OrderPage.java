@@ -426,7 +426,8 @@ record OrderPage(
                                         .contains(stem.sort().sound()))
                                 .map(e -> feed(plan, device, e.getKey().text(), e.getValue()))))
                 .toList();
-        return outputs.isEmpty() ? "sounds" : "sounds: " + String.join("; ", outputs);
+        String sounds = stem.level().isEmpty() ? "sounds" : "sounds at " + stem.level();
+        return outputs.isEmpty() ? sounds : sounds + ": " + String.join("; ", outputs);
     }
 
     private static String feed(Plan plan, Device device, String output, Feed feed) {

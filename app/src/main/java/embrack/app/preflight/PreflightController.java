@@ -61,6 +61,17 @@ class PreflightController {
         return "preflight/preflight";
     }
 
+    /** What was found, one after another, to be mended by oneself. */
+    @DrawnOnce
+    @GetMapping("/tour")
+    String tour(@PathVariable RigId id, @RequestParam(defaultValue = "1") int at, Model page) {
+        StoredRig stored = rigs.load(id);
+        Report report = reports.of(stored);
+        page.addAttribute("frame", Frame.of(stored, report, Room.PREFLIGHT, "/tour?at=" + at))
+                .addAttribute("tour", TourPage.of(report, at, "/rigs/" + id));
+        return "preflight/tour";
+    }
+
     /** What mends a finding, tried on the whole plan; asked for by a page that shows it. */
     @DrawnOnce
     @GetMapping("/remedies")

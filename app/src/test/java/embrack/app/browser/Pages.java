@@ -23,6 +23,7 @@ final class Pages {
             "/rigs/1/switches/choir-board/1/3?press=1.1.2&find=mute",
             "/rigs/1/switches/voice-board/1/1",
             "/rigs/1/preflight",
+            "/rigs/1/tour?at=2",
             "/rigs/1/sheets",
             "/rigs/1/doors",
             "/rigs/1/switches/side-board/1/8",

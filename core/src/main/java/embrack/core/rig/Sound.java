@@ -6,7 +6,8 @@ public enum Sound {
     CLICK("click", true),
     GUIDE("spoken guide", true),
     PADS("pads", false),
-    HEARTBEAT("heartbeat", true);
+    HEARTBEAT("heartbeat", true),
+    REFERENCE("reference recording", true);
 
     private final String words;
     private final boolean secret;

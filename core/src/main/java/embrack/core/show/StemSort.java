@@ -8,7 +8,9 @@ public enum StemSort {
     PERCUSSION("percussion", Sound.TRACKS),
     CLICK("click", Sound.CLICK),
     GUIDE("guide", Sound.GUIDE),
-    PAD("pad", Sound.PADS);
+    PAD("pad", Sound.PADS),
+    /** The whole song as a recording, for players to lean on; never in the house. */
+    REFERENCE("reference", Sound.REFERENCE);
 
     private final String words;
     private final Sound sound;

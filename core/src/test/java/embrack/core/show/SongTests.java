@@ -69,6 +69,9 @@ class SongTests {
                 "metre 4/5;line 1, column 7: A metre is 1 to 32 beats",
                 "A: 4 bars\\n at 9: tempo 90\\nB: 2 bars;line 2, column 5: A has bars 1 to 4.",
                 "stem X: drums;line 1, column 9: A stem is one of",
+                "stem X: tones, at loud;line 1, column 19: Write how loud it is in decibels: at -3 dB.",
+                "stem X: tones, at -3;line 1, column 19: Write how loud it is in decibels: at -3 dB.",
+                "stem X: tones, at 20 dB;line 1, column 14: A stem is −60 to 12 dB, was 20.0 dB.",
                 "tempo 90;line 1, column 1: Write at least one section",
                 "tempo 900\\nA: 4 bars;line 1, column 7: A tempo is 10 to 400"
             })
@@ -95,9 +98,13 @@ class SongTests {
                     random.nextBoolean() ? List.of("one: two", "three") : List.of()));
         }
         Form form = new Form(RandomTempoMaps.of(random), sections);
-        SongReading read = SongReading.of(SongText.of(
-                form, List.of(new Stem(new TapeLabel("Low"), StemSort.PAD, Optional.of(new TapeLabel("Bass"))))));
+        double level = random.nextBoolean() ? 0 : (random.nextInt(721) - 600) / 10.0;
+        List<Stem> stems = List.of(
+                new Stem(new TapeLabel("Low"), StemSort.PAD, Optional.of(new TapeLabel("Bass")), level),
+                new Stem(new TapeLabel("Band"), StemSort.REFERENCE, Optional.empty(), Math.rint(-level) / 5));
+        SongReading read = SongReading.of(SongText.of(form, stems));
         assertThat(read.problems()).isEmpty();
+        assertThat(read.stems()).isEqualTo(stems);
         int bars = form.bars();
         assertThat(read.form().orElseThrow().sections()).isEqualTo(form.sections());
         for (int bar = 1; bar <= bars; bar++) {

@@ -225,15 +225,31 @@ public record SongReading(Optional<Form> form, List<Stem> stems, List<Problem> p
             StemSort sort = Stream.of(StemSort.values())
                     .filter(s -> cursor.accept(s.words()))
                     .findFirst()
-                    .orElseThrow(() -> cursor.fault("A stem is one of tones, percussion, click, guide, pad."));
+                    .orElseThrow(
+                            () -> cursor.fault("A stem is one of tones, percussion, click, guide, pad, reference."));
+            int level = cursor.column();
+            double decibels = cursor.accept(", at") ? decibels(cursor) : 0;
             Optional<TapeLabel> player = Optional.empty();
             if (cursor.accept(", played by") || cursor.accept("played by")) {
                 int at = cursor.column();
                 player = Optional.of(fit(at, () -> TapeLabel.parse(cursor.rest())));
             } else if (!cursor.isAtEnd()) {
-                throw cursor.fault("Behind the kind of a stem comes who plays it live: played by Drums.");
+                throw cursor.fault("Behind the kind of a stem comes how loud it is and who plays it live: "
+                        + "at -3 dB, played by Drums.");
             }
-            stems.add(new Stem(name, sort, player));
+            Optional<TapeLabel> by = player;
+            stems.add(fit(level, () -> new Stem(name, sort, by, decibels)));
+        }
+
+        /** How loud, with its unit: "-3 dB". */
+        private static double decibels(Cursor cursor) {
+            int column = cursor.column();
+            String typed = cursor.token().replace('\u2212', '-');
+            if (!typed.matches("[-+]?\\d{1,2}(\\.\\d)?") || !cursor.accept("db")) {
+                cursor.backTo(column);
+                throw cursor.fault("Write how loud it is in decibels: at -3 dB.");
+            }
+            return Double.parseDouble(typed);
         }
 
         private static TempoSaid tempo(Cursor cursor) {

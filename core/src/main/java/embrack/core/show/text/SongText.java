@@ -44,10 +44,11 @@ public final class SongText {
     }
 
     private static String stem(Stem stem) {
-        return "stem %s: %s%s"
+        return "stem %s: %s%s%s"
                 .formatted(
                         stem.name(),
                         stem.sort().words(),
+                        stem.level().isEmpty() ? "" : ", at " + stem.level(),
                         stem.player().map(player -> ", played by " + player).orElse(""));
     }
 
