@@ -32,6 +32,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -75,14 +76,7 @@ class OrderController {
     @DrawnOnce
     @GetMapping("/{show}/joins")
     String joins(@PathVariable RigId id, @PathVariable ShowId show, Model page) {
-        StoredRig stored = rigs.load(id);
-        Optional<Show> known = stored.plan().book().find(show);
-        if (known.isEmpty()) {
-            return NotInRig.instead("show", id, "/order", Echo.NONE);
-        }
-        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.ORDER, "/order/%s/joins".formatted(show)))
-                .addAttribute("joins", JoinsPage.of(stored.plan(), known.get()));
-        return "order/joins";
+        return beside(id, show, "joins", page, JoinsPage::of);
     }
 
     /** Keys that go together, within what the crew allows. */
@@ -93,14 +87,7 @@ class OrderController {
             @PathVariable ShowId show,
             @RequestParam(defaultValue = "") String limit,
             Model page) {
-        StoredRig stored = rigs.load(id);
-        Optional<Show> known = stored.plan().book().find(show);
-        if (known.isEmpty()) {
-            return NotInRig.instead("show", id, "/order", Echo.NONE);
-        }
-        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.ORDER, "/order/%s/keys".formatted(show)))
-                .addAttribute("keys", KeysPage.of(stored.plan(), known.get(), limit));
-        return "order/keys";
+        return beside(id, show, "keys", page, (plan, known) -> KeysPage.of(plan, known, limit));
     }
 
     /** A song is played in a key tonight. */
@@ -248,14 +235,7 @@ class OrderController {
     @DrawnOnce
     @GetMapping("/{show}/gear")
     String gear(@PathVariable RigId id, @PathVariable ShowId show, Model page) {
-        StoredRig stored = rigs.load(id);
-        Optional<Show> known = stored.plan().book().find(show);
-        if (known.isEmpty()) {
-            return NotInRig.instead("show", id, "/order", Echo.NONE);
-        }
-        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.ORDER, "/order/%s/gear".formatted(show)))
-                .addAttribute("gear", TonightsGear.of(stored.plan(), known.get()));
-        return "order/gear";
+        return beside(id, show, "gear", page, TonightsGear::of);
     }
 
     @PostMapping("/{show}/gear")
@@ -329,6 +309,19 @@ class OrderController {
                 .addAttribute(
                         "order", OrderPage.of(report, found.get(), part, "/rigs/%s/order/%s".formatted(id, show)));
         return "order/order";
+    }
+
+    /** A page beside the order, by its name in addresses, templates and for the template. */
+    private String beside(RigId id, ShowId show, String name, Model page, BiFunction<Plan, Show, Object> view) {
+        StoredRig stored = rigs.load(id);
+        Optional<Show> known = stored.plan().book().find(show);
+        if (known.isEmpty()) {
+            return NotInRig.instead("show", id, "/order", Echo.NONE);
+        }
+        page.addAttribute(
+                        "frame", Frame.of(stored, reports.of(stored), Room.ORDER, "/order/%s/%s".formatted(show, name)))
+                .addAttribute(name, view.apply(stored.plan(), known.get()));
+        return "order/" + name;
     }
 
     private String none(RigId id, Echo echo, Model page) {

@@ -101,7 +101,7 @@ class LearningWaysJobTests extends AtTheBrowser {
         hand.go("Wiring");
         hand.link("Workstation USB device USB", "Laptop USB host USB 1");
         runs("player", "Laptop");
-        hand.link("Laptop USB host USB 1 (joined)", "Player virtual In");
+        hand.link("Laptop USB host USB 1 (joined)", "Player app port In");
         to("/switches/workstation/1/1");
         hand.addStep("play", "Player: play Tracks");
         assertThat(hand.tile(1).locator(".verdict")).hasText("cannot get there");
@@ -125,7 +125,7 @@ class LearningWaysJobTests extends AtTheBrowser {
         hand.go("Wiring");
         hand.link("Faders USB device USB", "Laptop USB host USB 1");
         runs("player", "Laptop");
-        hand.link("Laptop USB host USB 1 (joined)", "Player virtual In");
+        hand.link("Laptop USB host USB 1 (joined)", "Player app port In");
         to("/switches/faders/1/fader/1");
         hand.offer("Add a level", "pads", "Player: level of Pads").click();
         assertThat(hand.page.locator(".moved h3")).hasText("Player: level of Pads");
@@ -180,9 +180,9 @@ class LearningWaysJobTests extends AtTheBrowser {
         runs("sounds", "Laptop");
         runs("session-t", "Tablet");
         runs("session-l", "Laptop");
-        hand.link("Tablet USB host Socket (joined)", "Session T virtual In");
+        hand.link("Tablet USB host Socket (joined)", "Session T app port In");
         hand.link("Session T network Session", "Session L network Session");
-        hand.link("Session L virtual Out", "Sounds virtual In");
+        hand.link("Session L app port Out", "Sounds app port In");
         to("/switches/board/1/1");
         hand.addStep("next patch", "Sounds: next Patch");
         assertThat(hand.tile(1).locator(".verdict")).hasText("late");
@@ -207,7 +207,7 @@ class LearningWaysJobTests extends AtTheBrowser {
         hand.link("Dock USB device Tablet", "Tablet USB host Socket");
         hand.link("Supply power Plug", "Dock power Power");
         runs("tracks", "Tablet");
-        hand.link("Tablet USB host Socket (joined)", "Tracks virtual In");
+        hand.link("Tablet USB host Socket (joined)", "Tracks app port In");
         to("/switches/board/1/1");
         hand.addStep("song 3", "Tracks: load Song 3");
         assertThat(hand.page.locator(".steps")).containsText("ch 16 PC 3");
@@ -251,8 +251,8 @@ class LearningWaysJobTests extends AtTheBrowser {
         hand.link("Board 5-pin MIDI OUT", "Interface 5-pin MIDI IN");
         runs("player-a", "Computer A");
         runs("player-b", "Computer B");
-        hand.link("Computer A USB host USB 1 (joined)", "Player A virtual In");
-        hand.link("Computer B USB host USB 1 (joined)", "Player B virtual In");
+        hand.link("Computer A USB host USB 1 (joined)", "Player A app port In");
+        hand.link("Computer B USB host USB 1 (joined)", "Player B app port In");
         to("/wiring?at=device:player-a");
         hand.choose("Stands in for it", "Player B");
         to("/switches/board/1/1");

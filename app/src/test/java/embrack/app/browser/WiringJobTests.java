@@ -93,7 +93,7 @@ class WiringJobTests {
         hand.click("Set Wireless app of Tracks tablet to installed");
         assertThat(page.locator(".finding.stop")).hasCount(0);
 
-        hand.link("Tracks tablet Bluetooth Bluetooth (joined)", "Tracks virtual In");
+        hand.link("Tracks tablet Bluetooth Bluetooth (joined)", "Tracks app port In");
         assertThat(page.locator(".links tbody tr")).hasCount(3);
         page.getByRole(
                         AriaRole.LINK,

@@ -10,7 +10,7 @@ public enum Connector {
     BLUETOOTH("Bluetooth", false, true),
     NETWORK("network", false, true),
     WIFI("Wi-Fi", false, true),
-    VIRTUAL("virtual", "inside a computer", false, true),
+    VIRTUAL("virtual", "app port", false, true),
     POWER("power", false, false),
     AUDIO("audio", false, false),
     DMX("DMX", false, false);
