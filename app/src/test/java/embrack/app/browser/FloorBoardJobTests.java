@@ -195,8 +195,8 @@ class FloorBoardJobTests extends AtTheBrowser {
         open("/switches/side-board/1/6");
         hand.choose("Its job in the show", "go");
         assertThat(hand.tile(6).locator(".duty")).hasText("go");
-        hand.choose("Down and up", "momentary");
-        assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile(".*momentary"));
+        hand.choose("Down and up", "one value down, another up");
+        assertThat(page.locator("#undo")).hasAttribute("title", Pattern.compile(".*one value down, another up"));
         hand.set("On its display", "MUCHTOOLONG");
         assertThat(page.locator("#short-form .problem"))
                 .hasText("Side board shows 8 characters; \"MUCHTOOLONG\" has 11.");
