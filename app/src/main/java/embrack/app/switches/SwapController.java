@@ -65,8 +65,10 @@ class SwapController {
                 .filter(d -> d.text().equals(box))
                 .findFirst();
         SwapPage.Rate rate = new SwapPage.Rate(Math.clamp(seconds, 1, 600), Math.clamp(left, 0, 600));
-        SwapPage view = SwapPage.of(plan, dead, with, rate, with.isEmpty() ? candidates(plan, dead) : List.of());
         Optional<Swap> swap = dead.filter(d -> !with.isEmpty()).flatMap(d -> swap(plan, d, with, rate.seconds(), page));
+        SwapPage view = swap.isPresent()
+                ? SwapPage.of(plan, dead, with, rate, List.of())
+                : SwapPage.of(plan, dead, "", rate, candidates(plan, dead));
         var links = new Links(Math.clamp(knobs, 0, 128), Math.clamp(patches, 0, 128));
         page.addAttribute("swap", swap.map(s -> view.with(s, words(plan, with))).orElse(view))
                 .addAttribute("knobs", links.controls())

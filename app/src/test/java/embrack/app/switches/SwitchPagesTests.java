@@ -18,6 +18,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -70,6 +71,13 @@ class SwitchPagesTests {
             })
     void oddQuestionsAreAnsweredCalmly(String path) throws IOException, InterruptedException {
         assertThat(get("/rigs/1" + path).statusCode()).as(path).isLessThan(400);
+    }
+
+    @Test
+    void whatCannotTakeOverIsRefusedBesideWhatCan() throws IOException, InterruptedException {
+        String page =
+                new String(get("/rigs/1/switches/swap?box=quay-board&with=gone").body(), StandardCharsets.UTF_8);
+        assertThat(page).contains("could take over, best first").contains("Side board, of this rig");
     }
 
     /** Paper sizes: ISO 216 A4 is 210 by 297 mm; Letter is 8.5 by 11 inches (ANSI A). Read with PDFBox. */
