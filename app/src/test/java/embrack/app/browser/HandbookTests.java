@@ -23,8 +23,9 @@ class HandbookTests extends AtTheBrowser {
             assertThat(hand.page.locator("h1")).hasText("Handbook: " + room);
             Locator picture = hand.page.locator(".handbook-picture img");
             picture.scrollIntoViewIfNeeded();
-            hand.page.waitForFunction("document.querySelector('.handbook-picture img').complete");
-            assertThat((int) picture.evaluate("i => i.naturalWidth")).as(room).isGreaterThan(600);
+            assertThat((int) picture.evaluate("i => i.decode().then(() => i.naturalWidth)"))
+                    .as(room)
+                    .isGreaterThan(600);
         }
     }
 }
