@@ -342,7 +342,7 @@ public sealed interface SongEdit extends Edit {
                     .findFirst()
                     .orElseThrow(() -> new Refused(
                             "show",
-                            Say.of("no.no-place")
+                            Say.of("no.no-list-place")
                                     .with("place", place)
                                     .with("player", plan.rig().name(player))));
         }

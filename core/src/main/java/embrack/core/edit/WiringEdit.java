@@ -150,12 +150,10 @@ public sealed interface WiringEdit extends Edit {
             Typed.device("join", plan, sender);
             Plan joined = plan;
             for (Link cable : cables) {
-                if (lacking(joined).isPresent()) {
-                    joined = replugged(joined, cable);
-                }
+                joined = lacking(joined).isEmpty() ? joined : replugged(joined, cable);
             }
-            for (DeviceId receiver : plan.meant().getOrDefault(sender, Set.of())) {
-                joined = lacking(joined).filter(receiver::equals).isPresent() ? plugged(joined, receiver) : joined;
+            for (DeviceId receiver : lacking(joined)) {
+                joined = lacking(joined).contains(receiver) ? plugged(joined, receiver) : joined;
             }
             return joined;
         }
@@ -173,13 +171,13 @@ public sealed interface WiringEdit extends Edit {
                     .orElse(plan);
         }
 
-        /** The first box that the sender is meant for and does not reach. */
-        private Optional<DeviceId> lacking(Plan plan) {
+        /** The boxes that the sender is meant for and does not reach. */
+        private List<DeviceId> lacking(Plan plan) {
             Ways ways = new Ways(plan.rig());
             return plan.meant().getOrDefault(sender, Set.of()).stream()
                     .filter(receiver -> !receiver.equals(sender)
                             && ways.between(sender, receiver).isEmpty())
-                    .findFirst();
+                    .toList();
         }
 
         /** The plan with the sender where the cable was, if it has a plug for it. */

@@ -77,8 +77,7 @@ final class EveningPrices {
                                 0,
                                 0,
                                 wireless(),
-                                "Later by a connection interval, and strangers may join what "
-                                        + "still offers itself."));
+                                "Later by a connection interval, and strangers may join what still offers itself."));
             case CUES ->
                 List.of(
                         new Cost(0, 0, cueMessages, 0, "A wrong tempo moves all of them."),
@@ -87,14 +86,14 @@ final class EveningPrices {
                                 cues,
                                 cueMessages,
                                 0,
-                                "The hand is as exact as the hand; the nearest beat is " + "offered afterwards."),
+                                "The hand is as exact as the hand; the nearest beat is offered afterwards."),
                         new Cost(
                                 0,
                                 0,
                                 cueMessages,
                                 0,
-                                "A round second is no downbeat; a new tempo means typing all "
-                                        + "%s anew.".formatted(Words.count(cues, "cue"))));
+                                "A round second is no downbeat, and a new tempo moves it: %s to type again."
+                                        .formatted(Words.count(cues, "cue"))));
             case AUTOMATIC ->
                 List.of(
                         new Cost(0, 0, automatic(), 0, "A song that was forgotten sends nothing."),
@@ -131,7 +130,7 @@ final class EveningPrices {
                                 2 * songs,
                                 2 * songs,
                                 0,
-                                "Two presses: a foot that forgets the second waits in " + "silence."));
+                                "Two presses: a foot that forgets the second waits in silence."));
             case STOP ->
                 List.of(
                         new Cost(1, 1, 1, 0, "It goes on for as long as the fade takes."),
@@ -141,8 +140,7 @@ final class EveningPrices {
                                 1,
                                 1,
                                 0,
-                                "Feedback about 50 %, decay about 4.5 s (common practice, no source); set "
-                                        + "too high, it never ends."));
+                                "Feedback 50 %, decay 4.5 s (common practice, no source); set too high, it rings on."));
             case PADS ->
                 List.of(
                         new Cost(2, pads(), pads(), 1, "A foot has to know the next key; the order says it."),
@@ -162,8 +160,7 @@ final class EveningPrices {
                                 0,
                                 0,
                                 2 * players,
-                                "Both have to be alike and started together; mains and the "
-                                        + "interface are not doubled."));
+                                "Both must be alike and started together; mains and interface stay single."));
             default -> throw new IllegalArgumentException(practice + " is no question about the evening");
         };
     }

@@ -8,6 +8,7 @@ import embrack.core.Sketch;
 import embrack.core.check.Report;
 import embrack.core.edit.OrderEdit;
 import embrack.core.edit.SwitchEdit;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
@@ -20,6 +21,7 @@ import embrack.core.show.SongId;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Practice;
 import embrack.core.switches.SwitchAt;
+import embrack.core.way.Ways;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -262,6 +264,23 @@ class EffortTests {
                 .containsExactly(
                         "Pull the 5-pin cable from Foot board MIDI OUT to Vocal mixer MIDI IN.",
                         "Plug in the 5-pin cable from Side board MIDI OUT to Vocal mixer MIDI IN.");
+    }
+
+    /** No plug of the board fits the box that is meant first; the cable to the other is plugged in all the same. */
+    @Test
+    void whatCannotBeJoinedKeepsNothingElseFromIt() {
+        Plan plan = Sketch.of("Two receivers")
+                .box("Foot board", "ten-switch-treadle-board")
+                .box(
+                        "Far desk",
+                        Kind.MIXER,
+                        "port LAN: network both ways\nsetting MIDI receive channel: 1..16, factory 1\n",
+                        "mute Input 1..8: cc 20..27 = 127\n")
+                .box("Vocal mixer", "rack-mixer-24")
+                .step("foot-board 1: far-desk mute:input-1", "foot-board 2: vocal-mixer mute:input-1")
+                .edit(new WiringEdit.JoinMeant(FOOT, FOOT, List.of()))
+                .plan();
+        assertThat(new Ways(plan.rig()).reach(FOOT)).contains(MuteBoard.MIXER).hasSize(1);
     }
 
     /** Every switch of the board is pressed in a song. */

@@ -9,7 +9,11 @@ import embrack.core.check.rule.Told;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.plan.Plan;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -33,6 +37,21 @@ class WordingTests {
             })
     void articlesFollowTheTable(String noun, String with) {
         assertThat(Articles.withArticle(Language.ENGLISH, noun)).isEqualTo(with);
+    }
+
+    /** Of a key that stands twice in a file only the later pattern is ever said. */
+    @Test
+    void noKeyStandsTwiceInAFileOfWords() throws IOException {
+        try (Stream<Path> files = Files.walk(Path.of("src/main/resources"))) {
+            assertThat(files.filter(file -> file.getFileName().toString().matches("words.*\\.properties"))
+                            .toList())
+                    .hasSizeGreaterThan(8)
+                    .allSatisfy(file -> assertThat(Files.readAllLines(file).stream()
+                                    .filter(line -> line.matches("[a-z].* = .*"))
+                                    .map(line -> line.substring(0, line.indexOf(" = "))))
+                            .as(file.toString())
+                            .doesNotHaveDuplicates());
+        }
     }
 
     /** Forms as Unicode CLDR 47 has them: English one and other; Polish one, few, many. */
