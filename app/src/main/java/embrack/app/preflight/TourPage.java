@@ -3,9 +3,12 @@ package embrack.app.preflight;
 import embrack.app.frame.FindingView;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Topic;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * What was found, one after another, each to be mended by oneself.
@@ -17,6 +20,8 @@ import java.util.List;
  * @param room what that place is called
  */
 record TourPage(int at, int of, List<FindingView> found, String href, String room) {
+
+    private static final Set<Topic> BETWEEN_BOXES = EnumSet.of(Topic.WIRING, Topic.SOUND, Topic.POWER);
 
     static TourPage of(Report report, int wanted, String path) {
         List<Finding> all = report.findings();
@@ -36,8 +41,10 @@ record TourPage(int at, int of, List<FindingView> found, String href, String roo
 
     private record Place(String href, String room) {}
 
+    /** Where it is mended: what is amiss in wiring, sound or power there, whatever switches fail by it. */
     private static Place place(Finding finding) {
-        if (!finding.switches().isEmpty()) {
+        boolean isBetweenBoxes = BETWEEN_BOXES.contains(finding.rule().topic());
+        if (!isBetweenBoxes && !finding.switches().isEmpty()) {
             SwitchAt at = finding.switches().getFirst();
             return new Place("/switches/%s/%d/%s".formatted(at.board(), at.bank(), at.place()), "the switch");
         }

@@ -19,6 +19,11 @@ final class Examples {
         return read("walk");
     }
 
+    /** The rig of the demo, with its mistakes. */
+    static String quayRig() {
+        return read("quay-rig");
+    }
+
     private static String read(String name) {
         try {
             return Files.readString(Path.of("../docs/examples/%s.json".formatted(name)));

@@ -9,6 +9,8 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
+import embrack.core.switches.Target;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -20,14 +22,16 @@ import java.util.stream.Stream;
  *
  * @param board a board of the rig, which does its own job too; empty for other hardware
  * @param model other hardware; empty for a board of the rig
- * @param does how much of the job would have room, a message and a way: switches of a board, steps on a receiver
+ * @param does how much of the job would have room, a message and a way: switches and controls of a board, steps on a
+ *     receiver
  * @param of how much that is in all
  */
 public record Candidate(Optional<DeviceId> board, Optional<Model> model, int does, int of) {
 
     /**
-     * All that could do anything of it, best first; boards of the rig before hardware that has to be fetched. A board
-     * can be stood in for by anything with switches, a receiver by its own kind.
+     * All that could do anything of it, best first; of equal ones the same hardware, then boards of the rig, then other
+     * hardware that has to be fetched. A board can be stood in for by anything with switches, a receiver by its own
+     * kind.
      *
      * @param shelf the hardware that there is
      */
@@ -49,13 +53,15 @@ public record Candidate(Optional<DeviceId> board, Optional<Model> model, int doe
         all.removeIf(candidate -> candidate.does() == 0 && candidate.of() > 0);
         all.sort(Comparator.comparingInt(Candidate::does)
                 .reversed()
+                .thenComparing(candidate ->
+                        candidate.model().filter(plan.rig().model(dead)::equals).isEmpty())
                 .thenComparing(candidate -> candidate.board().isEmpty()));
         return all;
     }
 
     private static int wanted(Plan plan, DeviceId dead) {
         return plan.boards().contains(dead)
-                ? plan.switches().of(dead).size()
+                ? plan.switches().of(dead).size() + moved(plan, dead).size()
                 : (int) steps(plan, dead).count();
     }
 
@@ -70,14 +76,25 @@ public record Candidate(Optional<DeviceId> board, Optional<Model> model, int doe
             }
             List<Assignment> own =
                     now.equals(dead) ? List.of() : plan.switches().of(now);
-            return Optional.of((int) after.switches().of(now).stream()
+            long switches = after.switches().of(now).stream()
                     .filter(assignment -> !own.contains(assignment))
                     .filter(assignment -> compiler.compile(assignment).allSteps().stream()
                             .allMatch(step -> step.obstacle().isEmpty()))
-                    .count());
+                    .count();
+            List<List<Target>> still = moved(after, now);
+            long controls = moved(plan, dead).stream().filter(still::contains).count();
+            return Optional.of((int) (switches + controls));
         } catch (Refused refused) {
             return Optional.empty();
         }
+    }
+
+    /** What the pedals, faders and knobs of a box move. */
+    private static List<List<Target>> moved(Plan plan, DeviceId box) {
+        return plan.switches().travelsOf(box).stream()
+                .map(ControlAssignment::targets)
+                .filter(targets -> !targets.isEmpty())
+                .toList();
     }
 
     private static Stream<CompiledStep> steps(Plan plan, DeviceId receiver) {

@@ -161,17 +161,32 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Stri
                     .filter(sheet -> !sheet.sections().isEmpty())
                     .map(sheet -> new ToDo.Box(
                             sheet.title(),
-                            sheet.sections().stream()
-                                    .flatMap(section -> section.lines().stream()
-                                            .map(line -> new ToDo.Line(
-                                                    subject(line, section),
-                                                    section.heading(),
-                                                    line.words(),
-                                                    progress.tick(line)
-                                                            .map(Progress.Tick::words)
-                                                            .orElse(""))))
+                            Stream.concat(
+                                            cleared(sheet),
+                                            sheet.sections().stream().flatMap(section -> lines(section, progress)))
                                     .toList()))
                     .toList();
+        }
+
+        private static Stream<ToDo.Line> lines(Section section, Progress progress) {
+            return section.lines().stream()
+                    .map(line -> new ToDo.Line(
+                            subject(line, section),
+                            section.heading(),
+                            line.words(),
+                            progress.tick(line).map(Progress.Tick::words).orElse("")));
+        }
+
+        /** A box that learns clears first what it learned from the one that died. */
+        private Stream<ToDo.Line> cleared(Sheet sheet) {
+            return sheet.job() != Sheet.Job.LEARN
+                    ? Stream.empty()
+                    : Stream.of(new ToDo.Line(
+                            "before",
+                            "Before",
+                            "Clear there what it learned from %s for these: an old link stays, and two things obey."
+                                    .formatted(before.rig().name(dead)),
+                            ""));
         }
 
         /** The switch that a line is about, else its section. */
@@ -241,7 +256,7 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Stri
                             .filter(feeding -> feeding.device().equals(now) && feeding.isFed())
                             .findFirst()
                             .map(feeding -> "from " + feeding.how(rig))
-                            .orElse("nothing of the plan does yet");
+                            .orElse("nothing in the plan feeds it yet; bring its supply");
         }
 
         /** Whether a plug went into the computer on which an app looks for ports. */

@@ -266,6 +266,31 @@ class EffortTests {
                         "Plug in the 5-pin cable from Side board MIDI OUT to Vocal mixer MIDI IN.");
     }
 
+    /** What learned from the old board clears that first: its program messages are none that the player had. */
+    @Test
+    void whatLearnsAnewClearsTheOldFirst() {
+        Swap swap = Swap.of(MappingFaults.tracks().plan(), FOOT, model("program-up-down-board"), 20);
+        assertThat(swap.all().boxes())
+                .filteredOn(box -> box.title().endsWith("learns"))
+                .singleElement()
+                .satisfies(box -> assertThat(box.lines().getFirst().words())
+                        .isEqualTo("Clear there what it learned from Foot board for these: an old link stays, "
+                                + "and two things obey."));
+    }
+
+    /** A spare of the same hardware comes before all others: it has the pedal too. */
+    @Test
+    void theSameHardwareIsBest() {
+        Plan plan = MappingFaults.sounds()
+                .move("foot-board", ControlType.TREADLE, "piano", "control-1", 0, 127)
+                .plan();
+        Candidate best = Candidate.of(plan, FOOT, Library.all()).getFirst();
+        assertThat(best.model()).contains(plan.rig().model(FOOT));
+        assertThat(best.does())
+                .isEqualTo(best.of())
+                .isEqualTo(plan.switches().of(FOOT).size() + 1);
+    }
+
     /** No plug of the board fits the box that is meant first; the cable to the other is plugged in all the same. */
     @Test
     void whatCannotBeJoinedKeepsNothingElseFromIt() {
