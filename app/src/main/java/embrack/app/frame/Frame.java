@@ -85,6 +85,7 @@ public record Frame(
         return switch (room) {
             case GEAR -> count("boxes", plan.rig().devices().size());
             case WIRING -> count("links", plan.rig().links().size());
+            case LIGHTS -> count("fixtures", plan.lights().fixtures().size());
             case SWITCHES -> count("in-use", plan.switches().assignments().size());
             case SONGS -> count("songs-here", plan.book().songs().size());
             case ORDER ->

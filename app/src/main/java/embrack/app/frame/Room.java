@@ -6,6 +6,7 @@ import java.util.Locale;
 public enum Room {
     GEAR,
     WIRING,
+    LIGHTS,
     SWITCHES,
     SONGS,
     ORDER,

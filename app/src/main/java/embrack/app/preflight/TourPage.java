@@ -55,6 +55,7 @@ record TourPage(int at, int of, List<FindingView> found, String href, String roo
                                 ? "/songs"
                                 : "/songs/" + finding.cues().getFirst().song(),
                         "the song");
+            case LIGHTS -> new Place("/lights", "Lights");
             case ORDER -> new Place("/order", "the order");
             case WIRING -> new Place("/wiring", "Wiring");
             case SOUND -> new Place("/wiring/sound", "Wiring, sound");

@@ -15,7 +15,11 @@ public enum Meaning {
     /** A section of the song that plays. */
     SECTION("section", "Is %s a section of the song that plays?"),
     /** A song of the player's list, by its place: the first that the line names is the first of the list. */
-    SONG("song", "Is %s a song of the player's list?");
+    SONG("song", "Is %s a song of the player's list?"),
+    /** Holds a look of the lights. */
+    SCENE("scene", "Does %s hold a look of the lights?"),
+    /** Chooses other scenes for the same messages. */
+    BANK("bank of scenes", "Does %s choose other scenes for the same messages?");
 
     private static final Set<Verb> TURNS = EnumSet.of(Verb.ON, Verb.OFF, Verb.TOGGLE);
     private static final Set<Verb> MUTES = EnumSet.of(Verb.MUTE, Verb.TOGGLE_MUTE);

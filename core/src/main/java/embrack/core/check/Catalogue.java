@@ -2,6 +2,7 @@ package embrack.core.check;
 
 import embrack.core.check.controls.ControlRules;
 import embrack.core.check.gear.GearRules;
+import embrack.core.check.lights.LightRules;
 import embrack.core.check.order.OrderRules;
 import embrack.core.check.place.PlaceRules;
 import embrack.core.check.power.PowerRules;
@@ -21,6 +22,7 @@ public final class Catalogue {
     private static final List<Rule> RULES = Stream.of(
                     ControlRules.ALL,
                     GearRules.ALL,
+                    LightRules.ALL,
                     OrderRules.ALL,
                     PlaceRules.ALL,
                     PowerRules.ALL,

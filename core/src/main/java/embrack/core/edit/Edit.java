@@ -21,6 +21,7 @@ public sealed interface Edit
                 SongEdit,
                 CueEdit,
                 OrderEdit,
+                LightEdit,
                 InTurn {
 
     /**

@@ -41,10 +41,11 @@ final class Fitting {
                 .findFirst()
                 .orElse(model);
         Device fitted = to(known, rig.device(device));
+        Plan stored = StoredAnew.in(plan, device, known);
         return Refused.at(
                 "model",
-                () -> plan.withSwitches(new KnobLinks(rig.model(device), known)
-                                .carriedOver(controls(plan.switches(), device, known), device))
+                () -> stored.withSwitches(new KnobLinks(rig.model(device), known)
+                                .carriedOver(controls(stored.switches(), device, known), device))
                         .withRig(cables(rig.withHardware(fitted, model, List.of()), rig.links()))
                         .settled());
     }

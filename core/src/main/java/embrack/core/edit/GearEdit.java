@@ -184,7 +184,8 @@ public sealed interface GearEdit extends Edit {
                     plan.rig().withoutDevice(device),
                     plan.switches().without(device),
                     plan.practices(),
-                    plan.book().without(device));
+                    plan.book().without(device),
+                    plan.lights().without(device));
         }
 
         private void refuseWhileUsed(Plan plan, Device gone) {
@@ -267,6 +268,7 @@ public sealed interface GearEdit extends Edit {
                             count(cues, "cue"),
                             count(always, "thing that every song sends", "things that every song sends"),
                             count(presses, "press in the order", "presses in the order"),
+                            count(plan.lights().of(device).size(), "stored look"),
                             apps == 0 ? "" : "the home of " + Words.count(apps, "app"))
                     .filter(words -> !words.isEmpty())
                     .toList());

@@ -5,6 +5,8 @@ import embrack.core.chart.Verb;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.Model;
+import embrack.core.light.Lights;
+import embrack.core.light.Look;
 import embrack.core.midi.Channel;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
@@ -38,10 +40,10 @@ import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
- * A rig, what its switches and controls do, how its crew likes to work, and its prompt book. A plan is always whole:
- * switches are on boards of the rig, steps on its devices.
+ * A rig, what its switches and controls do, how its crew likes to work, its prompt book, and its lights. A plan is
+ * always whole: switches are on boards of the rig, steps on its devices.
  */
-public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
+public record Plan(Rig rig, Switches switches, Practices practices, Book book, Lights lights) {
 
     public Plan {
         Objects.requireNonNull(rig, "rig");
@@ -64,11 +66,12 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
             show.order().forEach(entry -> entry.calls().presses().forEach(at -> requireOnBoard(rig, at)));
             show.absent().forEach(rig::device);
         });
+        lights.held().forEach(held -> rig.device(held.desk()));
     }
 
-    /** A plan in the schools that are the default, with an empty book. */
+    /** A plan in the schools that are the default, with an empty book and no lights. */
     public Plan(Rig rig, Switches switches) {
-        this(rig, switches, Practices.DEFAULT, Book.EMPTY);
+        this(rig, switches, Practices.DEFAULT, Book.EMPTY, Lights.NONE);
     }
 
     /** A plan without gear. */
@@ -151,14 +154,27 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
 
     /** A step in words: "Vocal mixer: mute Return 1", "Tracks: jump to Song 2 (Low Water)". */
     public String words(Step step) {
-        return wording().say(Fact.of(step))
-                + title(step).map(" (%s)"::formatted).orElse("");
+        return wording().say(Fact.of(step)) + behind(step);
     }
 
     /** What a step does, without whom: "mute Return 1", "jump to Song 2 (Low Water)". */
     public String deed(Step step) {
-        return rig.words(step.device(), step.action())
-                + title(step).map(" (%s)"::formatted).orElse("");
+        return rig.words(step.device(), step.action()) + behind(step);
+    }
+
+    /** The title or look that a step is about, in brackets; empty for none. */
+    private String behind(Step step) {
+        return title(step)
+                .or(() -> lookOf(step).map(Look::name))
+                .map(" (%s)"::formatted)
+                .orElse("");
+    }
+
+    /** The look that a step has a desk show, where no bank has to be chosen before it. */
+    public Optional<Look> lookOf(Step step) {
+        return lights.held().isEmpty()
+                ? Optional.empty()
+                : lights.shownBy(step.device(), rig.chart(step.device()), step.action());
     }
 
     /** The title of the song that a step is about, where its player has it at that place of the list. */
@@ -178,11 +194,11 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
     }
 
     public Plan withRig(Rig other) {
-        return new Plan(other, switches, practices, book);
+        return new Plan(other, switches, practices, book, lights);
     }
 
     public Plan withSwitches(Switches others) {
-        return new Plan(rig, others, practices, book);
+        return new Plan(rig, others, practices, book, lights);
     }
 
     /** The plan with a message for everything that its boxes learn and that is used. */
@@ -225,7 +241,7 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
     }
 
     public Plan withBook(Book other) {
-        return new Plan(rig, switches, practices, other);
+        return new Plan(rig, switches, practices, other, lights);
     }
 
     /** The device that plays a song and sends its cues: the one that was chosen, or the first player of the rig. */
@@ -250,7 +266,11 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book) {
     }
 
     public Plan withPractices(Practices others) {
-        return new Plan(rig, switches, others, book);
+        return new Plan(rig, switches, others, book, lights);
+    }
+
+    public Plan withLights(Lights others) {
+        return new Plan(rig, switches, practices, book, others);
     }
 
     /** The controls that one of them lies among. */

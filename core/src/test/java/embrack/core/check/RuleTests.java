@@ -15,6 +15,7 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.core.Boards;
 import embrack.core.Fault;
+import embrack.core.LightFaults;
 import embrack.core.MappingFaults;
 import embrack.core.Mixers;
 import embrack.core.MuteBoard;
@@ -190,7 +191,7 @@ class RuleTests {
     }
 
     static Stream<Fault> faults() {
-        return Stream.of(WiringFaults.all(), MappingFaults.all(), StateFaults.all())
+        return Stream.of(WiringFaults.all(), MappingFaults.all(), StateFaults.all(), LightFaults.all())
                 .flatMap(List::stream);
     }
 
@@ -274,6 +275,9 @@ class RuleTests {
                         "controls.shares-a-level",
                         "controls.stopped",
                         "gear.chart-contradicts-box",
+                        "lights.empty-scene",
+                        "lights.no-address",
+                        "lights.shared-slots",
                         "order.walks-elsewhere",
                         "place.no-kill-switch",
                         "place.no-safe-switch",

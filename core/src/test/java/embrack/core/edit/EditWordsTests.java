@@ -14,6 +14,8 @@ import embrack.core.gear.SwitchMode;
 import embrack.core.level.Curve;
 import embrack.core.level.Law;
 import embrack.core.level.Takeover;
+import embrack.core.light.FixtureId;
+import embrack.core.light.FixtureTypeId;
 import embrack.core.midi.MessageType;
 import embrack.core.music.NoteLength;
 import embrack.core.plan.Plan;
@@ -235,6 +237,15 @@ class EditWordsTests {
                 said(new OrderEdit.SetRoster(SHOW, List.of()), "Say who plays tonight"),
                 said(new OrderEdit.TurnStem(SHOW, EBB, "Harp", true), "Turn Harp of Ebb round"),
                 said(new OrderEdit.TurnStem(SHOW, EBB, "Harp", false), "Turn Harp of Ebb back"),
+                said(new LightEdit.AddFixtures(new FixtureTypeId("lantern"), " 6 ", ""), "Hang 6 \u00d7 Lantern"),
+                said(new LightEdit.DescribeFixture(" Old lamp ", ""), "Describe the fixture Old lamp"),
+                said(new LightEdit.RemoveFixture(new FixtureId("gone")), "Take  down"),
+                said(
+                        new LightEdit.HireInstead(new FixtureTypeId("lantern"), new FixtureTypeId("battery-par")),
+                        "Have Battery par instead of Lantern"),
+                said(new LightEdit.AddressAll(), "Give all fixtures addresses"),
+                said(new LightEdit.AddLook(" Harbour", ""), "Add the look Harbour"),
+                said(new LightEdit.StoreLooks(DESK), "Store all looks in Lantern desk"),
                 said(new WiringEdit.Connect(OUT, IN), "Link from Foot board MIDI OUT to Lantern desk MIDI IN"),
                 said(
                         new WiringEdit.Disconnect(OUT, IN),

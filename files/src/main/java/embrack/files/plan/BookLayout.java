@@ -47,10 +47,10 @@ final class BookLayout {
 
     private static final int MAX_LINES = 2_000;
 
-    private static final Text<SongId> SONG_ID = Texts.id("songId", "the id of a song", SongId::new, SongId::text);
     /** More boxes than a rig can hold. */
     private static final int MOST_ABSENT = 1_000;
 
+    private static final Text<SongId> SONG_ID = Texts.id("songId", "the id of a song", SongId::new, SongId::text);
     private static final Text<ShowId> SHOW_ID = Texts.id("showId", "the id of a show", ShowId::new, ShowId::text);
 
     private static final Text<Long> TIME = new Text<>(

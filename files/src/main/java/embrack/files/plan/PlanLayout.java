@@ -7,6 +7,7 @@ import static embrack.files.json.Shapes.words;
 
 import embrack.core.edit.GearEdit.AddDevice;
 import embrack.core.gear.Model;
+import embrack.core.light.Lights;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.show.Book;
@@ -125,12 +126,37 @@ final class PlanLayout {
                         List.of(),
                         "the newest last, which is tonight's",
                         p -> p.book().shows());
+                var types = t.or(
+                        "fixtureTypes",
+                        list(LightLayout.TYPE, LightLayout.MAX_TYPES),
+                        List.of(),
+                        "what its fixtures are",
+                        p -> p.lights().types());
+                var fixtures = t.or(
+                        "fixtures",
+                        list(LightLayout.FIXTURE, Lights.MAX_FIXTURES),
+                        List.of(),
+                        "what hangs",
+                        p -> p.lights().fixtures());
+                var looks = t.or(
+                        "looks",
+                        list(LightLayout.LOOK, Lights.MAX_LOOKS),
+                        List.of(),
+                        "what it can show",
+                        p -> p.lights().looks());
+                var held = t.or(
+                        "storedLooks",
+                        list(LightLayout.HELD, LightLayout.MAX_HELD),
+                        List.of(),
+                        "which look a desk holds where",
+                        p -> p.lights().held());
                 return g -> {
                     Plan plan = new Plan(
                             g.context().rig(),
                             g.at(switches, () -> new Switches(g.get(switches), g.get(controls))),
                             practices(g.get(others), g.get(third)),
-                            Book.EMPTY);
+                            Book.EMPTY,
+                            g.at(fixtures, () -> new Lights(g.get(types), g.get(fixtures), g.get(looks), g.get(held))));
                     return g.at(
                             songs,
                             () -> plan.withBook(new Book(

@@ -242,6 +242,19 @@ class PlanFileTests {
         assertThat(schemaErrors(text)).isEmpty();
     }
 
+    /** Lights with all that they can hold, those of a described type and of a desk with banks too. */
+    @ParameterizedTest
+    @MethodSource("embrack.core.LightFaults#all")
+    void lightsAreKept(Fault fault) throws IOException {
+        String text = PlanFile.write(fault.faulty());
+        assertThat(PlanFile.read(text)).isEqualTo(fault.faulty());
+        assertThat(PlanFile.write(PlanFile.read(text))).isEqualTo(text);
+        assertThat(schemaErrors(text)).isEmpty();
+        assertThatExceptionOfType(UnreadableFile.class)
+                .isThrownBy(() -> PlanFile.read(text.replace("\"par-1\"", "\"par-2\"")))
+                .withMessageContaining("fixtures");
+    }
+
     @Test
     void cleanFilesAreSilent() throws IOException {
         try (Stream<Path> files = Files.list(Path.of("src/test/resources/mapping-clean"))) {
@@ -268,7 +281,7 @@ class PlanFileTests {
         String seventh = today.replaceAll("(?s)\"conditions\" : \\[.*?\\],\\n *", "")
                 .replaceAll("(?s),\\n *\"notAboutMessages\" : \"[^\"]*\"", "")
                 .replaceAll(",?\\n *\"means [^\"]*\"", "")
-                .replace("\"version\" : 11", "\"version\" : 7");
+                .replace("\"version\" : 12", "\"version\" : 7");
         assertThat(today).contains("\"means song: Song 1..40\"");
         assertThat(seventh).doesNotContain("means ");
         Plan then = PlanFile.read(seventh);
@@ -348,9 +361,9 @@ class PlanFileTests {
                         "\"shopping-list\"",
                         "format: must be \"embrack-plan\"; this is some other file"),
                 Arguments.of(
-                        "\"version\" : 11",
                         "\"version\" : 12",
-                        "version: is 12, written by a newer Embrack; this one reads up to version 11. Update "
+                        "\"version\" : 13",
+                        "version: is 13, written by a newer Embrack; this one reads up to version 12. Update "
                                 + "Embrack to read it"),
                 Arguments.of("\"name\" : \"Mute board\"", "\"name\" : \"\"", "name: Write a name; it is empty."),
                 Arguments.of(

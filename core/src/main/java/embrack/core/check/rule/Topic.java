@@ -6,6 +6,7 @@ import java.util.Locale;
 public enum Topic {
     CONTROLS,
     GEAR,
+    LIGHTS,
     ORDER,
     PLACE,
     POWER,

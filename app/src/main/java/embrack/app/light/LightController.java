@@ -1,0 +1,235 @@
+package embrack.app.light;
+
+import embrack.app.frame.DrawnOnce;
+import embrack.app.frame.Echo;
+import embrack.app.frame.Frame;
+import embrack.app.frame.Refusals;
+import embrack.app.frame.Room;
+import embrack.app.store.Hand;
+import embrack.app.store.Reports;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.core.edit.LightEdit;
+import embrack.core.edit.Refused;
+import embrack.core.light.FixtureId;
+import embrack.core.light.FixtureTypeId;
+import embrack.core.light.LookId;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The lights room: looks, what hangs, what desks hold. */
+@Controller
+@RequestMapping("/rigs/{id}/lights")
+class LightController {
+
+    private final RigStore rigs;
+    private final Reports reports;
+
+    LightController(RigStore rigs, Reports reports) {
+        this.rigs = rigs;
+        this.reports = reports;
+    }
+
+    @DrawnOnce
+    @GetMapping
+    String looks(@PathVariable RigId id, @RequestParam(defaultValue = "") String look, Model page) {
+        return looks(id, look, Echo.NONE, page);
+    }
+
+    @DrawnOnce
+    @GetMapping("/fixtures")
+    String fixtures(@PathVariable RigId id, Model page) {
+        return fixtures(id, Echo.NONE, page);
+    }
+
+    @DrawnOnce
+    @GetMapping("/desks")
+    String desks(@PathVariable RigId id, Model page) {
+        return desks(id, Echo.NONE, page);
+    }
+
+    @PostMapping("/looks")
+    String addLook(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String text) {
+        Plan plan = rigs.edit(id, hand, new LightEdit.AddLook(name, text)).plan();
+        return toLook(id, plan.lights().looks().getLast().id());
+    }
+
+    @PostMapping("/looks/{look}")
+    String changeLook(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable LookId look,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String text) {
+        rigs.edit(id, hand, new LightEdit.ChangeLook(look, name, text));
+        return toLook(id, look);
+    }
+
+    @PostMapping("/looks/{look}/remove")
+    String removeLook(@PathVariable RigId id, Hand hand, @PathVariable LookId look) {
+        rigs.edit(id, hand, new LightEdit.RemoveLook(look));
+        return "redirect:/rigs/%s/lights".formatted(id);
+    }
+
+    @PostMapping("/fixtures")
+    String hang(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "none") FixtureTypeId type,
+            @RequestParam(defaultValue = "") String count,
+            @RequestParam(defaultValue = "") String group) {
+        rigs.edit(id, hand, new LightEdit.AddFixtures(type, count, group));
+        return toFixtures(id);
+    }
+
+    @PostMapping("/fixtures/{fixture}")
+    String changeFixture(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable FixtureId fixture,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String group,
+            @RequestParam(defaultValue = "") String mode,
+            @RequestParam(defaultValue = "") String address) {
+        rigs.edit(id, hand, new LightEdit.ChangeFixture(fixture, name, group, mode, address));
+        return toFixtures(id);
+    }
+
+    @PostMapping("/fixtures/{fixture}/hang")
+    String moveFixture(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable FixtureId fixture,
+            @RequestParam(defaultValue = "") String across,
+            @RequestParam(defaultValue = "") String deep,
+            @RequestParam(defaultValue = "") String high) {
+        rigs.edit(id, hand, new LightEdit.HangFixture(fixture, across, deep, high));
+        return toFixtures(id);
+    }
+
+    @PostMapping("/fixtures/{fixture}/remove")
+    String removeFixture(@PathVariable RigId id, Hand hand, @PathVariable FixtureId fixture) {
+        rigs.edit(id, hand, new LightEdit.RemoveFixture(fixture));
+        return toFixtures(id);
+    }
+
+    @PostMapping("/types")
+    String describe(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String text) {
+        rigs.edit(id, hand, new LightEdit.DescribeFixture(name, text));
+        return toFixtures(id);
+    }
+
+    @PostMapping("/hire")
+    String hire(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "none") FixtureTypeId type,
+            @RequestParam(defaultValue = "none") FixtureTypeId instead) {
+        rigs.edit(id, hand, new LightEdit.HireInstead(type, instead));
+        return toFixtures(id);
+    }
+
+    @PostMapping("/addresses")
+    String address(@PathVariable RigId id, Hand hand) {
+        rigs.edit(id, hand, new LightEdit.AddressAll());
+        return toFixtures(id);
+    }
+
+    @PostMapping("/desks/{desk}/store")
+    String store(@PathVariable RigId id, Hand hand, @PathVariable DeviceId desk) {
+        rigs.edit(id, hand, new LightEdit.StoreLooks(desk));
+        return toDesks(id);
+    }
+
+    @PostMapping("/desks/{desk}/hold")
+    String hold(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId desk,
+            @RequestParam(defaultValue = "none") String place,
+            @RequestParam(defaultValue = "") String look) {
+        rigs.edit(
+                id,
+                hand,
+                new LightEdit.HoldLook(
+                        desk,
+                        Refused.at("look", () -> DesksPage.place(place)),
+                        Optional.of(look).filter(text -> !text.isBlank()).map(LookId::new)));
+        return toDesks(id);
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        Echo echo = Refusals.answer(refused, request, response);
+        RigId id = RigId.of(Refusals.pathVariable(request, "id"));
+        String path = request.getRequestURI();
+        if (path.contains("/lights/looks")) {
+            return looks(id, Refusals.pathVariable(request, "look"), echo, page);
+        }
+        return path.contains("/lights/desks") ? desks(id, echo, page) : fixtures(id, echo, page);
+    }
+
+    private String looks(RigId id, String look, Echo echo, Model page) {
+        return shown(id, "", echo, page, "looks", plan -> LooksPage.of(plan, chosen(plan, look, echo)));
+    }
+
+    /** The look that was asked for, else the first; none while a new one is being written. */
+    private static Optional<LookId> chosen(Plan plan, String look, Echo echo) {
+        return look.equals("new") || look.isEmpty() && echo != Echo.NONE
+                ? Optional.empty()
+                : plan.lights().looks().stream()
+                        .filter(one -> one.id().text().equals(look))
+                        .findFirst()
+                        .or(() -> plan.lights().looks().stream().findFirst())
+                        .map(one -> one.id());
+    }
+
+    private String fixtures(RigId id, Echo echo, Model page) {
+        return shown(id, "/fixtures", echo, page, "fixtures", FixturesPage::of);
+    }
+
+    private String desks(RigId id, Echo echo, Model page) {
+        return shown(id, "/desks", echo, page, "desks", DesksPage::of);
+    }
+
+    private String shown(RigId id, String path, Echo echo, Model page, String name, Function<Plan, Object> view) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.LIGHTS, "/lights" + path))
+                .addAttribute("echo", echo)
+                .addAttribute(name, view.apply(stored.plan()));
+        return "light/" + name;
+    }
+
+    private static String toLook(RigId id, LookId look) {
+        return "redirect:/rigs/%s/lights?look=%s".formatted(id, look);
+    }
+
+    private static String toFixtures(RigId id) {
+        return "redirect:/rigs/%s/lights/fixtures".formatted(id);
+    }
+
+    private static String toDesks(RigId id) {
+        return "redirect:/rigs/%s/lights/desks".formatted(id);
+    }
+}

@@ -1,0 +1,70 @@
+package embrack.core.check.lights;
+
+import embrack.core.chart.PartId;
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Rule;
+import embrack.core.check.rule.RuleInfo;
+import embrack.core.check.rule.Severity;
+import embrack.core.check.rule.Subject;
+import embrack.core.check.rule.Topic;
+import embrack.core.edit.LightEdit;
+import embrack.core.light.Scenes;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Cue;
+import embrack.core.show.CueAt;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Something recalls a scene into which nobody put a look: it is dark, or holds what the last house left there. */
+final class EmptyScene implements Rule {
+
+    @Override
+    public RuleInfo info() {
+        return new RuleInfo(Topic.LIGHTS, "empty-scene");
+    }
+
+    @Override
+    public Stream<Finding> check(Subject subject) {
+        Plan plan = subject.plan();
+        return plan.lights().held().stream()
+                .map(held -> held.desk())
+                .distinct()
+                .flatMap(desk -> Scenes.of(plan.rig().chart(desk)).scenes().stream()
+                        .filter(scene -> plan.lights().of(desk).stream()
+                                .noneMatch(held -> held.place().scene().equals(scene)))
+                        .flatMap(scene -> finding(plan, desk, scene)));
+    }
+
+    private Stream<Finding> finding(Plan plan, DeviceId desk, PartId scene) {
+        List<SwitchAt> switches = plan.switches().assignments().stream()
+                .filter(assignment -> recalls(assignment.steps(), desk, scene))
+                .map(Assignment::at)
+                .toList();
+        List<CueAt> cues = plan.book().songs().stream()
+                .flatMap(song -> song.cues().stream()
+                        .filter(cue -> recalls(cue.steps(), desk, scene))
+                        .map(Cue::number)
+                        .map(number -> new CueAt(song.id(), number)))
+                .toList();
+        return switches.isEmpty() && cues.isEmpty()
+                ? Stream.empty()
+                : Stream.of(found(Severity.LOOK)
+                        .about(switches)
+                        .singing(plan, cues)
+                        .with("place", plan.rig().partName(desk, scene))
+                        .with("desk", desk)
+                        .mend("store-looks", new LightEdit.StoreLooks(desk))
+                        .made());
+    }
+
+    private static boolean recalls(List<Step> steps, DeviceId desk, PartId scene) {
+        return steps.stream()
+                .anyMatch(step -> step.device().equals(desk)
+                        && step.action().part().equals(scene)
+                        && Scenes.isShown(step.action().verb()));
+    }
+}

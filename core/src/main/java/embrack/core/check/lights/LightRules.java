@@ -1,0 +1,13 @@
+package embrack.core.check.lights;
+
+import embrack.core.check.rule.Rule;
+import java.util.List;
+
+/** All rules about lights. */
+public final class LightRules {
+
+    public static final List<Rule> ALL =
+            List.of(new SharedSlots(), new NoAddress(), new EmptyScene(), new CannotShow(), new TooManyFlashes());
+
+    private LightRules() {}
+}

@@ -1,0 +1,252 @@
+package embrack.core.light;
+
+import embrack.core.chart.Action;
+import embrack.core.chart.Chart;
+import embrack.core.chart.PartId;
+import embrack.core.colour.Colour;
+import embrack.core.name.TapeLabel;
+import embrack.core.rig.DeviceId;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/**
+ * What hangs, what it shows, and which look a desk holds where.
+ *
+ * @param types those that fixtures are of, and others that were described
+ * @param fixtures in the order in which they are listed
+ */
+public record Lights(List<FixtureType> types, List<Fixture> fixtures, List<Look> looks, List<Held> held) {
+
+    /** Nothing hangs. */
+    public static final Lights NONE = new Lights(List.of(), List.of(), List.of(), List.of());
+
+    /** More fixtures than a rig of this size has. */
+    public static final int MAX_FIXTURES = 512;
+
+    /** More looks than anybody remembers. */
+    public static final int MAX_LOOKS = 500;
+
+    public Lights {
+        types = List.copyOf(types);
+        fixtures = List.copyOf(fixtures);
+        looks = List.copyOf(looks);
+        held = List.copyOf(held);
+        requireNoMore(fixtures.size(), MAX_FIXTURES, "fixtures");
+        requireNoMore(looks.size(), MAX_LOOKS, "looks");
+        requireDifferent(types, FixtureType::id, "types of fixtures");
+        requireDifferent(fixtures, Fixture::id, "fixtures");
+        requireDifferent(fixtures, fixture -> lower(fixture.name()), "fixtures");
+        requireDifferent(looks, Look::id, "looks");
+        requireDifferent(looks, look -> lower(look.name()), "looks");
+        requireDifferent(held, h -> List.of(h.desk(), h.place()), "places in a desk");
+        for (Fixture fixture : fixtures) {
+            FixtureType type = find(types, fixture.type());
+            Mode mode = type.mode(fixture.mode())
+                    .orElseThrow(() ->
+                            new IllegalArgumentException("%s has no mode %s.".formatted(type.name(), fixture.mode())));
+            fixture.at().ifPresent(at -> requireRoom(fixture, at, mode));
+        }
+        for (Held one : held) {
+            if (looks.stream().noneMatch(look -> look.id().equals(one.look()))) {
+                throw new IllegalArgumentException("There is no look %s.".formatted(one.look()));
+            }
+        }
+    }
+
+    private static String lower(TapeLabel label) {
+        return label.text().toLowerCase(Locale.ROOT);
+    }
+
+    private static void requireNoMore(int count, int most, String what) {
+        if (count > most) {
+            throw new IllegalArgumentException("A rig has at most %d %s, not %d.".formatted(most, what, count));
+        }
+    }
+
+    private static <T> void requireDifferent(List<T> things, Function<T, Object> by, String what) {
+        Set<Object> seen = new HashSet<>();
+        for (T thing : things) {
+            if (!seen.add(by.apply(thing))) {
+                throw new IllegalArgumentException("Two %s are both called %s.".formatted(what, by.apply(thing)));
+            }
+        }
+    }
+
+    /** A fixture reads no slots of the next universe (ANSI E1.11: 512 a universe). */
+    private static void requireRoom(Fixture fixture, Address at, Mode mode) {
+        int over = at.last(mode.footprint()) - Mode.MAX_SLOTS;
+        if (over > 0) {
+            throw new IllegalArgumentException(
+                    "%s takes %d slots from %d: %d too many. The last that fits is %d; or take the next universe."
+                            .formatted(
+                                    fixture.name(),
+                                    mode.footprint(),
+                                    at.start(),
+                                    over,
+                                    Mode.MAX_SLOTS - mode.footprint() + 1));
+        }
+    }
+
+    private static FixtureType find(List<FixtureType> types, FixtureTypeId id) {
+        return types.stream()
+                .filter(type -> type.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("There is no type of fixture %s.".formatted(id)));
+    }
+
+    public boolean isEmpty() {
+        return fixtures.isEmpty() && looks.isEmpty();
+    }
+
+    public FixtureType type(Fixture fixture) {
+        return find(types, fixture.type());
+    }
+
+    /** A fixture in its mode. */
+    public Lamp lamp(Fixture fixture) {
+        FixtureType type = type(fixture);
+        return new Lamp(type, type.mode(fixture.mode()).orElseThrow());
+    }
+
+    public Optional<Fixture> fixture(FixtureId id) {
+        return fixtures.stream().filter(fixture -> fixture.id().equals(id)).findFirst();
+    }
+
+    public Optional<Look> look(LookId id) {
+        return looks.stream().filter(look -> look.id().equals(id)).findFirst();
+    }
+
+    /** The look that a desk holds at one of its places. */
+    public Optional<Look> holds(DeviceId desk, Scenes.Place place) {
+        return held.stream()
+                .filter(one -> one.desk().equals(desk) && one.place().equals(place))
+                .findFirst()
+                .flatMap(one -> look(one.look()));
+    }
+
+    /**
+     * What has a desk show a look: its bank, where the desk holds looks in more than the first, then its scene. Empty
+     * where it does not hold the look.
+     */
+    public List<Action> recalls(DeviceId desk, Chart chart, LookId look) {
+        boolean isOneBank = isInFirstBank(desk, chart);
+        return holding(look).stream()
+                .filter(one -> one.desk().equals(desk))
+                .map(Held::place)
+                .map(place -> isOneBank ? new Scenes.Place(Optional.empty(), place.scene()) : place)
+                .map(place -> Scenes.shows(chart, place))
+                .findFirst()
+                .orElse(List.of());
+    }
+
+    /** Whether all that a desk holds lies in the bank that is chosen from the start. */
+    private boolean isInFirstBank(DeviceId desk, Chart chart) {
+        Optional<PartId> first = Scenes.of(chart).banks().stream().findFirst();
+        return of(desk).stream().allMatch(one -> one.place().bank().equals(first));
+    }
+
+    /** The look that an action has a desk show, where no bank has to be chosen before it. */
+    public Optional<Look> shownBy(DeviceId desk, Chart chart, Action action) {
+        return of(desk).stream()
+                .filter(one -> one.place().scene().equals(action.part()))
+                .filter(one -> Scenes.shows(chart, new Scenes.Place(Optional.empty(), action.part()))
+                        .contains(action))
+                .filter(one -> isInFirstBank(desk, chart))
+                .findFirst()
+                .flatMap(one -> look(one.look()));
+    }
+
+    /** What a desk holds, in the order in which it was put there. */
+    public List<Held> of(DeviceId desk) {
+        return held.stream().filter(one -> one.desk().equals(desk)).toList();
+    }
+
+    /** Where a look is held. */
+    public List<Held> holding(LookId look) {
+        return held.stream().filter(one -> one.look().equals(look)).toList();
+    }
+
+    /** The lights without what a desk held. */
+    public Lights without(DeviceId desk) {
+        return withHeld(held.stream().filter(one -> !one.desk().equals(desk)).toList());
+    }
+
+    /** The names by which several are called, in the order of the fixtures. */
+    public List<TapeLabel> groups() {
+        var groups = new LinkedHashSet<TapeLabel>();
+        fixtures.forEach(fixture -> groups.add(fixture.group()));
+        return List.copyOf(groups);
+    }
+
+    /** What every fixture is sent and shows in a look, in their order. */
+    public List<Output> shown(Look look) {
+        List<Output> outputs = new ArrayList<>();
+        for (Fixture fixture : fixtures) {
+            outputs.add(shown(look, fixture));
+        }
+        return outputs;
+    }
+
+    private Output shown(Look look, Fixture fixture) {
+        Lamp lamp = lamp(fixture);
+        return line(look, fixture)
+                .map(line -> lamp.shows(colour(line, fixture), line.percent(), line.flashes()))
+                .orElseGet(() -> lamp.shows(Optional.empty(), 0, Optional.empty()));
+    }
+
+    /** The last line of a look that is about a fixture. */
+    private static Optional<Look.Line> line(Look look, Fixture fixture) {
+        return look.lines().reversed().stream()
+                .filter(line -> fixture.isMeantBy(line.who()))
+                .findFirst();
+    }
+
+    private Optional<Colour> colour(Look.Line line, Fixture fixture) {
+        List<Colour> colours = line.colours();
+        return colours.isEmpty()
+                ? Optional.empty()
+                : Optional.of(colours.get(meant(line.who()).indexOf(fixture) % colours.size()));
+    }
+
+    /** Fixtures that show another colour than a look asks for, by more than so much, or stay steady. */
+    public List<Shortfall> shortfalls(Look look, double distance) {
+        List<Shortfall> shortfalls = new ArrayList<>();
+        for (Fixture fixture : fixtures) {
+            Output output = shown(look, fixture);
+            boolean isSteady = output.flashes() == 0
+                    && !output.isDark()
+                    && line(look, fixture).flatMap(Look.Line::flashes).isPresent();
+            if (output.distance() > distance || isSteady) {
+                shortfalls.add(new Shortfall(fixture, output.distance(), isSteady));
+            }
+        }
+        return shortfalls;
+    }
+
+    /** Whom words in a look mean; none where they mean nobody. */
+    public List<Fixture> meant(TapeLabel who) {
+        return fixtures.stream().filter(fixture -> fixture.isMeantBy(who)).toList();
+    }
+
+    public Lights withTypes(List<FixtureType> others) {
+        return new Lights(others, fixtures, looks, held);
+    }
+
+    public Lights withFixtures(List<Fixture> others) {
+        return new Lights(types, others, looks, held);
+    }
+
+    public Lights withLooks(List<Look> others) {
+        return new Lights(types, fixtures, others, held);
+    }
+
+    public Lights withHeld(List<Held> others) {
+        return new Lights(types, fixtures, looks, others);
+    }
+}

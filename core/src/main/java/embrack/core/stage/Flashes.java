@@ -1,0 +1,102 @@
+package embrack.core.stage;
+
+import embrack.core.light.Lights;
+import embrack.core.light.Look;
+import embrack.core.light.Output;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How often the picture flashes. A flash is a pair of changes there and back, of a tenth of full light or more, over a
+ * quarter of the lamps or more: the rule for screens (WCAG 2.2, general flash, success criterion 2.3.1), taken over for
+ * a stage, which is common practice and no standard.
+ *
+ * @param rate flashes a second
+ * @param fromMicros when it begins, microseconds from bar 1; 0 for a look that does so for as long as it is shown
+ * @param toMicros when it ends
+ */
+public record Flashes(double rate, long fromMicros, long toMicros) {
+
+    /** More than so many a second can hurt people who are sensitive to them (WCAG 2.3.1). */
+    public static final int MOST = 3;
+
+    private static final double A_TENTH = 0.1;
+    private static final double A_QUARTER = 0.25;
+    private static final long SECOND = 1_000_000;
+
+    /** What a look does by itself: its strobes, where a quarter of the lamps flash too often. */
+    public static Optional<Flashes> of(Lights lights, Look look) {
+        List<Output> shown = lights.shown(look);
+        List<Double> fast =
+                shown.stream().map(Output::flashes).filter(rate -> rate > MOST).toList();
+        return fast.isEmpty() || fast.size() < A_QUARTER * shown.size()
+                ? Optional.empty()
+                : Optional.of(new Flashes(fast.stream().max(Double::compare).orElseThrow(), 0, 0));
+    }
+
+    /** The run of changes in which the picture flashes most often, if that is too often. */
+    public static Optional<Flashes> of(Lights lights, List<Sight> sights) {
+        List<Long> turns = turns(lights, sights);
+        Optional<Flashes> worst = Optional.empty();
+        for (int from = 0; from < turns.size(); from++) {
+            int to = from;
+            while (to + 1 < turns.size() && turns.get(to + 1) - turns.get(to) < SECOND / (2 * MOST)) {
+                to++;
+            }
+            long lasts = turns.get(to) - turns.get(from);
+            double rate = lasts == 0 ? 0 : (to - from) * (double) SECOND / lasts / 2;
+            if ((to - from + 1) / 2 > MOST
+                    && worst.filter(other -> other.rate >= rate).isEmpty()) {
+                worst = Optional.of(new Flashes(rate, turns.get(from), turns.get(to)));
+            }
+            from = to;
+        }
+        return worst;
+    }
+
+    /** When the picture changes, each time the other way than before. */
+    private static List<Long> turns(Lights lights, List<Sight> sights) {
+        List<Long> turns = new ArrayList<>();
+        int way = 0;
+        List<Double> before = brightness(lights, Optional.empty());
+        for (Sight sight : sights) {
+            List<Double> now = brightness(lights, Optional.of(sight));
+            int turned = way(before, now);
+            if (turned != 0 && turned != way) {
+                turns.add(sight.micros());
+                way = turned;
+            }
+            before = turned == 0 ? before : now;
+        }
+        return turns;
+    }
+
+    /** 1 where a quarter of the lamps become brighter, -1 darker, 0 neither. */
+    private static int way(List<Double> before, List<Double> now) {
+        long up = 0;
+        long down = 0;
+        for (int i = 0; i < now.size(); i++) {
+            double change = now.get(i) - before.get(i);
+            up += change >= A_TENTH ? 1 : 0;
+            down += change <= -A_TENTH ? 1 : 0;
+        }
+        double needed = A_QUARTER * now.size();
+        return up >= needed && up >= down && up > 0 ? 1 : down >= needed && down > 0 ? -1 : 0;
+    }
+
+    /** How bright each lamp is; where none hangs or no look is known, all of it is one lamp. */
+    private static List<Double> brightness(Lights lights, Optional<Sight> sight) {
+        boolean isDark = sight.filter(Sight::isBlackedOut).isPresent();
+        if (lights.fixtures().isEmpty()) {
+            return List.of(isDark ? 0.0 : 1.0);
+        }
+        return sight.flatMap(Sight::look)
+                .map(look -> lights.shown(look).stream()
+                        .map(output -> isDark ? 0 : output.light().y())
+                        .toList())
+                .orElseGet(() -> lights.fixtures().stream()
+                        .map(fixture -> isDark ? 0.0 : 1.0)
+                        .toList());
+    }
+}

@@ -1,0 +1,195 @@
+package embrack.core;
+
+import embrack.core.chart.PartId;
+import embrack.core.check.rule.Severity;
+import embrack.core.edit.LightEdit;
+import embrack.core.light.FixtureId;
+import embrack.core.light.FixtureTypeId;
+import embrack.core.light.LookId;
+import embrack.core.light.Scenes;
+import embrack.core.rig.DeviceId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** Evenings whose lights are planned wrongly in one thing, and the same evenings mended. All invented. */
+public final class LightFaults {
+
+    private static final DeviceId DESK = new DeviceId("lantern-desk");
+    private static final String WARM = "all: warm 40 %";
+
+    private LightFaults() {}
+
+    /** Four pars in a mode with a strobe slot, and a look in each scene that the evening recalls. */
+    public static Sketch lit() {
+        Sketch lit = hang(Evening.sketch(), "small-par-three-colours", "4", "Pars");
+        for (int par = 1; par <= 4; par++) {
+            lit.edit(new LightEdit.ChangeFixture(
+                    new FixtureId("par-" + par), "Par " + par, "Pars", "7 slots", String.valueOf(7 * par - 6)));
+        }
+        for (int scene = 1; scene <= 6; scene++) {
+            lit.edit(new LightEdit.AddLook("Look " + scene, WARM));
+        }
+        return lit.edit(new LightEdit.StoreLooks(DESK));
+    }
+
+    private static Sketch hang(Sketch sketch, String type, String count, String group) {
+        return sketch.edit(new LightEdit.AddFixtures(new FixtureTypeId(type), count, group));
+    }
+
+    private static Sketch look(Sketch sketch, int number, String text) {
+        return sketch.edit(new LightEdit.ChangeLook(new LookId("look-" + number), "Look " + number, text));
+    }
+
+    private static Sketch held(Sketch sketch, int scene, Optional<LookId> look) {
+        return sketch.edit(
+                new LightEdit.HoldLook(DESK, new Scenes.Place(Optional.empty(), new PartId("scene-" + scene)), look));
+    }
+
+    private static Sketch address(Sketch sketch, int par, String address) {
+        return sketch.edit(
+                new LightEdit.ChangeFixture(new FixtureId("par-" + par), "Par " + par, "Pars", "7 slots", address));
+    }
+
+    /** The same two actions by turns, so many times, on the places of a bar that go with it. */
+    private static Sketch turns(Sketch sketch, String one, String other, List<String> places) {
+        for (int i = 0; i < places.size(); i++) {
+            sketch.cues("slow-boats", places.get(i) + " = lantern-desk " + (i % 2 == 0 ? one : other));
+        }
+        return sketch;
+    }
+
+    private static List<String> places(String... fractions) {
+        List<String> places = new ArrayList<>();
+        for (int bar = 9; bar <= 10; bar++) {
+            for (int beat = 1; beat <= 7; beat++) {
+                for (String fraction : fractions) {
+                    places.add("%d %d%s".formatted(bar, beat, fraction));
+                }
+            }
+        }
+        return places;
+    }
+
+    private static Fault fault(
+            String name,
+            String code,
+            Severity severity,
+            String where,
+            String what,
+            UnaryOperator<Sketch> faulty,
+            UnaryOperator<Sketch> mended) {
+        return new Fault(
+                name,
+                code,
+                severity,
+                where,
+                what,
+                faulty.apply(lit()).plan(),
+                mended.apply(lit()).plan());
+    }
+
+    public static List<Fault> all() {
+        List<Fault> all = new ArrayList<>(hung());
+        all.addAll(flashing());
+        return all;
+    }
+
+    private static List<Fault> hung() {
+        return List.of(
+                fault(
+                        "one-slot-shared",
+                        "lights.shared-slots",
+                        Severity.LOOK,
+                        "Par 1, Par 2",
+                        "Both read slot 7.",
+                        s -> address(s, 2, "7"),
+                        s -> address(s, 2, "2.7")),
+                fault(
+                        "alike-at-one-address",
+                        "lights.shared-slots",
+                        Severity.NOTE,
+                        "Par 3, Par 4",
+                        "Both have the same address.",
+                        s -> address(s, 4, "15"),
+                        s -> address(s, 4, "100")),
+                fault(
+                        "no-address",
+                        "lights.no-address",
+                        Severity.LOOK,
+                        "Par 2",
+                        "Par 2 has no address.",
+                        s -> address(s, 2, ""),
+                        s -> address(s, 2, "300")),
+                fault(
+                        "a-switch-recalls-nothing",
+                        "lights.empty-scene",
+                        Severity.LOOK,
+                        "Lantern desk",
+                        "Scene 5 of Lantern desk is recalled, and no look was stored in it.",
+                        s -> held(s, 5, Optional.empty()),
+                        s -> held(s, 5, Optional.of(new LookId("look-1")))),
+                fault(
+                        "a-cue-recalls-nothing",
+                        "lights.empty-scene",
+                        Severity.LOOK,
+                        "Lantern desk",
+                        "Scene 9 of Lantern desk is recalled, and no look was stored in it.",
+                        s -> s.cues("ebb", "9|1 = lantern-desk recall:scene-9"),
+                        s -> s.cues("ebb", "9|1 = lantern-desk recall:scene-6")),
+                fault(
+                        "a-lantern-that-should-be-red",
+                        "lights.cannot-show",
+                        Severity.NOTE,
+                        "Look 2",
+                        "Lantern 1 shows another colour than Look 2 asks for.",
+                        s -> look(hang(s, "lantern", "1", "Lanterns"), 2, "lanterns: red 60 %"),
+                        s -> look(hang(s, "lantern", "1", "Lanterns"), 2, "lanterns: warm 60 %")),
+                fault(
+                        "a-mode-without-a-strobe",
+                        "lights.cannot-show",
+                        Severity.NOTE,
+                        "Look 3",
+                        "Lantern 1 cannot flash as it is set.",
+                        s -> look(hang(s, "lantern", "1", "Lanterns"), 3, "lanterns: 60 %, flashes 2 a second"),
+                        s -> look(hang(s, "lantern", "1", "Lanterns"), 3, "Par 1: 60 %, flashes 2 a second")));
+    }
+
+    /** Sixteenths at 140 last 107 ms: 9.3 changes a second, 4.7 flashes; eighths half of that. Arithmetic. */
+    private static List<Fault> flashing() {
+        return List.of(
+                fault(
+                        "a-look-that-flashes-nine-times",
+                        "lights.too-many-flashes",
+                        Severity.LOOK,
+                        "Look 2",
+                        "A quarter of the lamps or more flash 9.0 times a second.",
+                        s -> look(s, 2, "Par 1: white 100 %, flashes 9 a second"),
+                        s -> look(s, 2, "Par 1: white 100 %, flashes 3 a second")),
+                fault(
+                        "blackout-on-sixteenths",
+                        "lights.too-many-flashes",
+                        Severity.LOOK,
+                        "Slow boats",
+                        "The picture flashes 4.7 times a second from 0:12 to 0:15.",
+                        s -> turns(s, "on:blackout", "off:blackout", places("", " 1/2")),
+                        s -> turns(s, "on:blackout", "off:blackout", places(""))),
+                fault(
+                        "light-and-dark-looks-on-sixteenths",
+                        "lights.too-many-flashes",
+                        Severity.LOOK,
+                        "Slow boats",
+                        "The picture flashes 4.7 times a second from 0:12 to 0:15.",
+                        s -> turns(
+                                look(look(s, 2, "all: white 100 %"), 3, "all: dark"),
+                                "recall:scene-2",
+                                "recall:scene-3",
+                                places("", " 1/2")),
+                        s -> turns(
+                                look(look(s, 2, "all: white 100 %"), 3, "all: white 95 %"),
+                                "recall:scene-2",
+                                "recall:scene-3",
+                                places("", " 1/2"))));
+    }
+}

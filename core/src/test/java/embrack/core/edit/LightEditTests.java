@@ -1,0 +1,134 @@
+package embrack.core.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import embrack.core.LightFaults;
+import embrack.core.Sketch;
+import embrack.core.chart.PartId;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.library.Library;
+import embrack.core.light.Fixture;
+import embrack.core.light.FixtureId;
+import embrack.core.light.FixtureTypeId;
+import embrack.core.light.Held;
+import embrack.core.light.Lights;
+import embrack.core.light.LookId;
+import embrack.core.light.Scenes;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class LightEditTests {
+
+    private static final DeviceId DESK = new DeviceId("lantern-desk");
+    private static final FixtureId PAR = new FixtureId("par-1");
+    private static final FixtureTypeId PARS = new FixtureTypeId("small-par-three-colours");
+
+    static List<Arguments> refused() {
+        return List.of(
+                no(new LightEdit.AddFixtures(PARS, "0", ""), "count", "Write how many, 1 to 512."),
+                no(new LightEdit.AddFixtures(new FixtureTypeId("none"), "1", ""), "type", "There is no such type"),
+                no(change("Par 2", "7 slots", "1"), "name", "There is already a fixture called Par 2."),
+                no(change("Par 1", "9 slots", "1"), "mode", "It has no mode 9 slots."),
+                no(change("Par 1", "7 slots", "0"), "address", "An address is 1 to 512, not 0."),
+                no(change("Par 1", "7 slots", "509"), "address", "Par 1 takes 7 slots from 509: 3 too many."),
+                no(new LightEdit.HangFixture(PAR, "far", "1", "1"), "across", "Write metres in digits, such as 2.5."),
+                no(new LightEdit.HangFixture(PAR, "31", "1", "1"), "across", "A fixture hangs at most 30 m"),
+                no(new LightEdit.AddLook("look 1", ""), "name", "There is already a look called look 1."),
+                no(new LightEdit.AddLook("New", "bars: red 5 %"), "text", "Nothing hangs there that is called bars."),
+                no(new LightEdit.AddLook("New", "pars: rad 5 %"), "text", "Line 1: rad is no colour"),
+                no(new LightEdit.DescribeFixture("Box", "mode 1: light"), "text", "Line 1: Here stands one of"),
+                no(new LightEdit.RemoveLook(new LookId("gone")), "look", "That look is no longer there."),
+                no(
+                        new LightEdit.HoldLook(
+                                DESK, new Scenes.Place(Optional.empty(), new PartId("scene-99")), Optional.empty()),
+                        "look",
+                        "Lantern desk has no such scene."));
+    }
+
+    private static Arguments no(LightEdit edit, String field, String words) {
+        return Arguments.of(edit, field, words);
+    }
+
+    private static LightEdit change(String name, String mode, String address) {
+        return new LightEdit.ChangeFixture(PAR, name, "Pars", mode, address);
+    }
+
+    @ParameterizedTest
+    @MethodSource("refused")
+    void whatCannotBeIsRefusedAtItsField(LightEdit edit, String field, String words) {
+        assertThatThrownBy(() -> edit.apply(LightFaults.lit().plan()))
+                .isInstanceOfSatisfying(
+                        Refused.class, refused -> assertThat(refused.field()).isEqualTo(field))
+                .hasMessageStartingWith(words);
+    }
+
+    @Test
+    void fixturesHangSideBySideWithFreeAddresses() {
+        Lights lights = new LightEdit.AddFixtures(new FixtureTypeId("colour-bar-one-piece"), "3", "")
+                .apply(LightFaults.lit().plan())
+                .lights();
+        assertThat(lights.fixtures().subList(4, 7))
+                .extracting(
+                        Fixture::name,
+                        fixture -> fixture.at().orElseThrow().start(),
+                        f -> f.hang().across())
+                .extracting(Object::toString)
+                .containsExactly("(Bar 1, 29, -400)", "(Bar 2, 33, 0)", "(Bar 3, 37, 400)");
+    }
+
+    /** Hired lamps of another type show the same looks by other numbers. */
+    @Test
+    void looksOutliveTheFixtures() {
+        Plan lit = LightFaults.lit().plan();
+        Lights hired = new LightEdit.HireInstead(PARS, new FixtureTypeId("par-six-colours"))
+                .apply(lit)
+                .lights();
+        assertThat(hired.looks()).isEqualTo(lit.lights().looks());
+        assertThat(hired.shown(hired.looks().getFirst())).hasSize(4).allSatisfy(output -> {
+            assertThat(output.slots()).hasSize(6);
+            assertThat(output.distance()).isLessThan(2);
+        });
+    }
+
+    /** A desk that dies is replaced by its looks: what recalls them goes along into the scenes of the other. */
+    @Test
+    void looksOutliveTheDesk() {
+        Plan lit = LightFaults.lit().plan();
+        Plan swapped = new GearEdit.SwapHardware(
+                        DESK, Library.find(new ModelId("scene-desk")).orElseThrow())
+                .apply(lit);
+        assertThat(swapped.lights().of(DESK))
+                .extracting(Held::look)
+                .containsExactlyElementsOf(
+                        lit.lights().of(DESK).stream().map(Held::look).toList());
+        assertThat(swapped.switches().at(Sketch.at("foot-board 4")).steps())
+                .singleElement()
+                .satisfies(step -> assertThat(swapped.lookOf(step))
+                        .contains(lit.lookOf(lit.switches()
+                                        .at(Sketch.at("foot-board 4"))
+                                        .steps()
+                                        .getFirst())
+                                .orElseThrow()))
+                .extracting(swapped::words)
+                .isEqualTo("Lantern desk: toggle Scene 5 (Look 5)");
+    }
+
+    @Test
+    void whatIsTakenAwayIsHeldNoMore() {
+        Plan lit = LightFaults.lit().plan();
+        assertThat(new LightEdit.RemoveLook(new LookId("look-1"))
+                        .apply(lit)
+                        .lights()
+                        .held())
+                .hasSize(5);
+        assertThat(new GearEdit.RemoveDevice(DESK, true).apply(lit).lights().held())
+                .isEmpty();
+    }
+}

@@ -1,0 +1,145 @@
+package embrack.core.light;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+
+import embrack.core.light.library.Fixtures;
+import embrack.core.light.text.LookText;
+import embrack.core.name.Slug;
+import embrack.core.name.TapeLabel;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class PatchTests {
+
+    private static final DeskPages PAGES = new DeskPages(12, 32, 8);
+
+    /** Pages of 32 slots, eight faders in a row: arithmetic. */
+    @ParameterizedTest
+    @CsvSource({"65, 3, 1, 1", "41, 2, 2, 1", "9, 1, 2, 1", "1, 1, 1, 1", "32, 1, 4, 8", "33, 2, 1, 1", "384, 12, 4, 8"
+    })
+    void aSlotIsFoundOnAPageOfFaders(int address, int button, int page, int fader) {
+        assertThat(PAGES.place(address)).isEqualTo(new DeskPages.Place(button, page, fader));
+        assertThat(PAGES.start(3)).isEqualTo(65);
+    }
+
+    /** 24 lamps of 7 slots next to one another: 1, 8, ... 162; 168 slots; 73 fit a universe. */
+    @Test
+    void addressesByThemselvesLieNextToOneAnother() {
+        Lights pars = new Patch(lights(24, "7 slots"), Optional.empty()).addressed();
+        assertThat(starts(pars)).startsWith("1", "8").endsWith("162");
+        assertThat(new Patch(pars, Optional.empty()).slots()).isEqualTo(168);
+        assertThat(starts(new Patch(lights(74, "7 slots"), Optional.empty()).addressed()))
+                .as("the 74th begins the next universe")
+                .endsWith("505", "2.1");
+    }
+
+    @Test
+    void aDeskWithPagesGetsAFixtureAButton() {
+        Lights pars = new Patch(lights(3, "7 slots"), Optional.of(PAGES)).addressed();
+        assertThat(starts(pars)).containsExactly("1", "33", "65");
+        assertThat(new Patch(pars, Optional.of(PAGES)).beside()).isEmpty();
+        assertThat(new Patch(new Patch(pars, Optional.empty()).addressed(), Optional.of(PAGES)).beside())
+                .hasSize(2);
+    }
+
+    @Test
+    void whatDoesNotFitIsRefusedWithHowMuch() {
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> at(lights(1, "7 slots"), 0, "509"))
+                .withMessage("Par 1 takes 7 slots from 509: 3 too many. The last that fits is 506; or take "
+                        + "the next universe.");
+        assertThat(at(lights(1, "7 slots"), 0, "506").fixtures().getFirst().at())
+                .contains(new Address(1, 506));
+    }
+
+    @Test
+    void sharedSlotsAreFoundAndAlikeOnesAreToldApart() {
+        Lights two = at(at(lights(2, "7 slots"), 0, "33"), 1, "39");
+        assertThat(new Patch(two, Optional.empty()).shared())
+                .singleElement()
+                .extracting(Patch.Shared::from, Patch.Shared::to, Patch.Shared::isAlike)
+                .containsExactly(39, 39, false);
+        assertThat(new Patch(at(two, 1, "33"), Optional.empty()).shared())
+                .singleElement()
+                .matches(Patch.Shared::isAlike);
+        assertThat(new Patch(at(two, 1, "2.39"), Optional.empty()).shared()).isEmpty();
+        assertThat(new Patch(at(two, 1, "50"), Optional.empty()).gaps()).containsExactly(new Patch.Gap(1, 40, 49));
+    }
+
+    /** Whatever is addressed by itself shares nothing, and begins with a button where there are some. */
+    @Property(tries = 60)
+    void addressesByThemselvesNeverOverlap(
+            @ForAll @IntRange(min = 1, max = 40) int small,
+            @ForAll @IntRange(min = 0, max = 40) int large,
+            @ForAll boolean hasPages) {
+        Optional<DeskPages> pages = hasPages ? Optional.of(new DeskPages(192, 16, 8)) : Optional.empty();
+        Lights lights = new Patch(lights(small, "3 slots"), pages).addressed();
+        for (int i = 0; i < large; i++) {
+            Fixture more = fixture("Bar " + i, "colour-bar-four-cells", "14 slots")
+                    .withAddress(Optional.of(new Patch(lights, pages).free(14)));
+            lights = lights.withFixtures(
+                    Stream.concat(lights.fixtures().stream(), Stream.of(more)).toList());
+        }
+        Patch patch = new Patch(lights, pages);
+        assertThat(patch.shared()).isEmpty();
+        assertThat(patch.beside()).isEmpty();
+        assertThat(new Patch(patch.addressed(), pages).shared()).isEmpty();
+    }
+
+    @Test
+    void aLookShowsWhatItsWordsMean() {
+        Lights four = lights(4, "3 slots");
+        Look look = new Look(
+                new LookId("harbour"),
+                new TapeLabel("Harbour"),
+                LookText.of("all: warm 20 %\npars: red and blue 100 %\nPar 4: dark")
+                        .lines());
+        assertThat(four.withLooks(List.of(look)).shown(look))
+                .extracting(Output::slots)
+                .containsExactly(List.of(255, 0, 0), List.of(0, 0, 255), List.of(255, 0, 0), List.of(0, 0, 0));
+    }
+
+    private static List<String> starts(Lights lights) {
+        return lights.fixtures().stream()
+                .map(fixture -> fixture.at().orElseThrow().toString())
+                .toList();
+    }
+
+    private static Lights at(Lights lights, int index, String address) {
+        return lights.withFixtures(IntStream.range(0, lights.fixtures().size())
+                .mapToObj(i -> i == index
+                        ? lights.fixtures().get(i).withAddress(Optional.of(Address.parse(address)))
+                        : lights.fixtures().get(i))
+                .toList());
+    }
+
+    private static Lights lights(int count, String mode) {
+        return new Lights(
+                Fixtures.all(),
+                IntStream.rangeClosed(1, count)
+                        .mapToObj(n -> fixture("Par " + n, "small-par-three-colours", mode))
+                        .toList(),
+                List.of(),
+                List.of());
+    }
+
+    private static Fixture fixture(String name, String type, String mode) {
+        return new Fixture(
+                new FixtureId(Slug.of(name)),
+                new TapeLabel(name),
+                new FixtureTypeId(type),
+                new TapeLabel(mode),
+                new TapeLabel("Pars"),
+                Optional.empty(),
+                Hang.MIDDLE);
+    }
+}

@@ -1,0 +1,144 @@
+package embrack.files.plan;
+
+import static embrack.files.json.Shapes.as;
+import static embrack.files.json.Shapes.texts;
+import static embrack.files.json.Shapes.whole;
+
+import embrack.core.light.Address;
+import embrack.core.light.Fixture;
+import embrack.core.light.FixtureId;
+import embrack.core.light.FixtureType;
+import embrack.core.light.FixtureTypeId;
+import embrack.core.light.Hang;
+import embrack.core.light.Held;
+import embrack.core.light.Look;
+import embrack.core.light.LookId;
+import embrack.core.light.Scenes;
+import embrack.core.light.text.FixtureReading;
+import embrack.core.light.text.FixtureText;
+import embrack.core.light.text.LookText;
+import embrack.core.text.Problem;
+import embrack.files.json.Layout;
+import embrack.files.json.Text;
+import embrack.files.model.Texts;
+import java.util.List;
+
+/** The fields of lights. */
+final class LightLayout {
+
+    /** More types than anybody hires at once. */
+    static final int MAX_TYPES = 200;
+
+    /** More scenes than all desks of a rig hold. */
+    static final int MAX_HELD = 10_000;
+
+    private static final int MAX_LINES = 200;
+
+    private static final Text<FixtureTypeId> TYPE_ID =
+            Texts.id("fixtureTypeId", "the id of a type of fixture", FixtureTypeId::new, FixtureTypeId::text);
+
+    private static final Text<FixtureId> FIXTURE_ID =
+            Texts.id("fixtureId", "the id of a fixture", FixtureId::new, FixtureId::text);
+
+    private static final Text<LookId> LOOK_ID = Texts.id("lookId", "the id of a look", LookId::new, LookId::text);
+
+    private static final Text<Address> ADDRESS = new Text<>(
+            "address",
+            "where slots begin, such as 33; 2.33 in the second universe",
+            Texts.pattern("^(\\d{1,5}\\.)?\\d{1,3}$"),
+            Address::parse,
+            Address::toString);
+
+    private static final Text<String> LINE =
+            new Text<>("fixtureLine", "a line of text", Texts.lengths(0, 500), same -> same, same -> same);
+
+    /** A type of fixture. */
+    static final Layout<Object, FixtureType> TYPE = Layout.of("fixture-type", "A type of fixture.", t -> {
+        var id = t.needs("id", TYPE_ID, "used inside the file only", FixtureType::id);
+        var name = t.needs("name", Texts.LABEL, "what it is called", FixtureType::name);
+        var text = t.needs(
+                "text",
+                texts(LINE, 1, MAX_LINES),
+                "what it is, [line by line](formats.md#the-fixture-as-text)",
+                type -> FixtureText.of(type).lines().toList());
+        return g -> {
+            FixtureReading reading = FixtureReading.of(g.get(id), g.get(name), String.join("\n", g.get(text)));
+            return reading.type().orElseThrow(() -> new IllegalArgumentException(words(reading.problems())));
+        };
+    });
+
+    /** A fixture. */
+    static final Layout<Object, Fixture> FIXTURE = Layout.of("fixture", "A fixture that hangs or stands.", t -> {
+        var id = t.needs("id", FIXTURE_ID, "used inside the file only", Fixture::id);
+        var name = t.needs("name", Texts.LABEL, "what it is called", Fixture::name);
+        var type = t.needs("type", TYPE_ID, "what it is", Fixture::type);
+        var mode = t.needs("mode", Texts.LABEL, "the mode that it is set to", Fixture::mode);
+        var group = t.needs("group", Texts.LABEL, "what it is called together with others", Fixture::group);
+        var at = t.may("address", ADDRESS, "where its slots begin", Fixture::at);
+        var across = t.needs(
+                "across",
+                whole(-3_000, 3_000),
+                "centimetres to the right of the middle, as the house sees it",
+                f -> f.hang().across());
+        var deep = t.needs(
+                "deep",
+                whole(-1_000, 3_000),
+                "centimetres behind the edge of the stage",
+                f -> f.hang().deep());
+        var high = t.needs(
+                "high",
+                whole(0, 2_000),
+                "centimetres above the stage",
+                f -> f.hang().high());
+        return g -> new Fixture(
+                g.get(id),
+                g.get(name),
+                g.get(type),
+                g.get(mode),
+                g.get(group),
+                g.get(at),
+                new Hang(g.get(across), g.get(deep), g.get(high)));
+    });
+
+    /** A look. */
+    static final Layout<Object, Look> LOOK = Layout.of("look", "What the fixtures show.", t -> {
+        var id = t.needs("id", LOOK_ID, "used inside the file only", Look::id);
+        var name = t.needs("name", Texts.LABEL, "what it is called", Look::name);
+        var lines = t.needs(
+                "lines",
+                as(
+                        texts(LINE, 0, MAX_LINES),
+                        LightLayout::lines,
+                        read -> LookText.of(read).lines().toList()),
+                "who shows what, such as \"bars: deep blue 60 %\"",
+                Look::lines);
+        return g -> new Look(g.get(id), g.get(name), g.get(lines));
+    });
+
+    /** A look in a desk. */
+    static final Layout<RigSoFar, Held> HELD = Layout.of("stored-look", "A look that a desk holds.", t -> {
+        var desk = t.needs("desk", DeviceLayout.KNOWN, "the desk", Held::desk);
+        var bank = t.may(
+                "bank",
+                Texts.PART,
+                "the bank, of a desk with banks",
+                h -> h.place().bank());
+        var scene = t.needs("scene", Texts.PART, "the scene", h -> h.place().scene());
+        var look = t.needs("look", LOOK_ID, "what it shows", Held::look);
+        return g -> new Held(g.get(desk), new Scenes.Place(g.get(bank), g.get(scene)), g.get(look));
+    });
+
+    private LightLayout() {}
+
+    private static List<Look.Line> lines(List<String> written) {
+        LookText read = LookText.of(String.join("\n", written));
+        if (!read.problems().isEmpty()) {
+            throw new IllegalArgumentException(words(read.problems()));
+        }
+        return read.lines();
+    }
+
+    private static String words(List<Problem> problems) {
+        return problems.getFirst().toString();
+    }
+}
