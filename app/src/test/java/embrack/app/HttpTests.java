@@ -66,6 +66,14 @@ class HttpTests {
                 .doesNotContain("playwright", "jqwik");
     }
 
+    /** Where no box goes by such words, one can be described, which then goes into this rig. */
+    @Test
+    void aSearchWithoutBoxesLeadsToDescribingOne() throws IOException, InterruptedException {
+        HttpResponse<String> answer = send(HttpRequest.newBuilder(uri("/rigs/1/gear?find=zither")));
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(answer.body()).contains("Nothing is called so.", "href=\"/models?rig=1\"");
+    }
+
     /** One address in two languages: neither reader gets the page that was drawn for the other. */
     @Test
     void pagesSpeakTheLanguageOfTheirReaderAsFarAsThereAreWords() throws IOException, InterruptedException {

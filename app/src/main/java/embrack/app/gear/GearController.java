@@ -96,6 +96,7 @@ class GearController {
             @RequestParam(defaultValue = "any") String who,
             Model page) {
         page.addAttribute("path", "/rigs/" + id)
+                .addAttribute("rig", id)
                 .addAttribute("find", find)
                 .addAttribute(
                         "offers",

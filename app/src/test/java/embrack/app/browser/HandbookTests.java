@@ -14,7 +14,7 @@ class HandbookTests extends AtTheBrowser {
     void eachRoomHasItsPage() {
         hand.newRig("Reading");
         String rig = hand.page.url().replaceAll("(/rigs/\\d+)/.*", "$1");
-        for (String room : List.of("Gear", "Wiring", "Switches", "Songs", "Order", "Preflight")) {
+        for (String room : List.of("Gear", "Wiring", "Lights", "Switches", "Songs", "Order", "Preflight")) {
             hand.page.navigate(rig);
             hand.go(room);
             hand.untilAtWork();

@@ -41,10 +41,15 @@ public sealed interface LightEdit extends Edit {
      */
     record AddFixtures(FixtureTypeId type, String count, String group) implements LightEdit {
 
-        /** How wide a row hangs, and how far one row hangs behind another, centimetres. */
+        /** How wide the first row hangs, and how much narrower each behind it, centimetres. */
         private static final int WIDTH = 800;
 
-        private static final int APART = 100;
+        private static final int NARROWER = 120;
+
+        /** How deep the first row hangs, and how far one behind another, centimetres. */
+        private static final int FIRST = 100;
+
+        private static final int APART = 150;
         private static final int ROWS = 4;
 
         @Override
@@ -59,11 +64,13 @@ public sealed interface LightEdit extends Edit {
                     group.isBlank() ? Words.plural(Words.capital(known.shape().words())) : group);
             Lights lights = withType(plan.lights(), known);
             Mode mode = known.modes().getFirst();
-            long rows = lights.groups().stream()
-                    .filter(other -> !other.sameAs(called))
-                    .count();
+            int row = (int) (lights.groups().stream()
+                            .filter(other -> !other.sameAs(called))
+                            .count()
+                    % ROWS);
+            int width = WIDTH - NARROWER * row;
             for (int i = 0; i < number; i++) {
-                int across = number == 1 ? 0 : WIDTH * i / (number - 1) - WIDTH / 2;
+                int across = number == 1 ? 0 : width * i / (number - 1) - width / 2;
                 TapeLabel name = free(lights, called);
                 Fixture fixture = new Fixture(
                         Typed.freeId(name, FixtureId::new, isFree(lights)),
@@ -72,7 +79,7 @@ public sealed interface LightEdit extends Edit {
                         mode.name(),
                         called,
                         Optional.of(new Patch(lights, Optional.empty()).free(mode.footprint())),
-                        new Hang(across, APART + APART * (int) (rows % ROWS), Hang.MIDDLE.high()));
+                        new Hang(across, FIRST + APART * row, Hang.MIDDLE.high()));
                 Lights soFar = lights;
                 lights = Refused.at("count", () -> soFar.withFixtures(plus(soFar.fixtures(), fixture)));
             }

@@ -80,7 +80,7 @@ class LightEditTests {
                         fixture -> fixture.at().orElseThrow().start(),
                         f -> f.hang().across())
                 .extracting(Object::toString)
-                .containsExactly("(Bar 1, 29, -400)", "(Bar 2, 33, 0)", "(Bar 3, 37, 400)");
+                .containsExactly("(Bar 1, 29, -340)", "(Bar 2, 33, 0)", "(Bar 3, 37, 340)");
     }
 
     /** Hired lamps of another type show the same looks by other numbers. */
