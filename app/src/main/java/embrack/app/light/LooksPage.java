@@ -6,6 +6,7 @@ import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.LookId;
 import embrack.core.light.Output;
+import embrack.core.light.Palette;
 import embrack.core.light.text.LookText;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
@@ -13,12 +14,10 @@ import embrack.core.show.Song;
 import embrack.core.switches.Step;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -83,13 +82,11 @@ record LooksPage(
 
     private static Card card(Plan plan, Look look, boolean isChosen) {
         List<Output> shown = plan.lights().shown(look);
-        Set<String> swatches = new LinkedHashSet<>();
-        shown.forEach(output -> swatches.add(StageView.hex(output.light())));
         double fastest = shown.stream().mapToDouble(Output::flashes).max().orElse(0);
         return new Card(
                 look.id().text(),
                 look.name().text(),
-                swatches.stream().limit(SWATCHES).toList(),
+                Palette.of(plan.lights(), look, SWATCHES),
                 where(plan, look).stream().findFirst().orElse("in no desk yet"),
                 fastest > 0 ? String.format(Locale.ROOT, "%.1f flashes a second", fastest) : "",
                 isChosen);

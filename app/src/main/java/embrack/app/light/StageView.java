@@ -1,7 +1,6 @@
 package embrack.app.light;
 
 import embrack.core.colour.Lab;
-import embrack.core.colour.Srgb;
 import embrack.core.colour.Xyz;
 import embrack.core.light.Fixture;
 import embrack.core.light.FixtureType;
@@ -9,6 +8,7 @@ import embrack.core.light.Hang;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.Output;
+import embrack.core.light.Palette;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -112,7 +112,7 @@ record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
                                         number(floor))
                         : "",
                 number(half),
-                hex(light),
+                Palette.hex(light),
                 number(strength(light)),
                 "%s: %s".formatted(fixture.name(), output.map(StageView::words).orElse("nothing chosen")),
                 hang.deep(),
@@ -122,13 +122,6 @@ record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
                         .filter(rate -> rate > 0)
                         .map(rate -> "%s a second".formatted(number(rate)))
                         .orElse(""));
-    }
-
-    /** How a light's colour is shown, at its strongest. */
-    static String hex(Xyz light) {
-        return light.y() <= 0
-                ? "#201d18"
-                : Srgb.from(light.chromaticity().brightest()).hex();
     }
 
     /** How strongly an eye sees it beside full, 0 to 1. */
@@ -145,7 +138,7 @@ record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
     }
 
     private static String words(Output output) {
-        return output.isDark() ? "dark" : hex(output.light());
+        return output.isDark() ? "dark" : Palette.hex(output.light());
     }
 
     private static String number(double value) {

@@ -3,6 +3,7 @@ package embrack.app.songs;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Severity;
+import embrack.core.light.Palette;
 import embrack.core.music.Clock;
 import embrack.core.music.Metre;
 import embrack.core.music.MetreChange;
@@ -27,6 +28,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * The prompt page as it is drawn: time runs down, places in pixels.
@@ -68,6 +72,11 @@ record PromptPage(
     private static final int LABEL = 26;
     private static final int LABEL_ROOM = 11;
     private static final int LINE_ROOM = 26;
+    private static final int SWATCHES = 4;
+    private static final int LABEL_LEFT = 12;
+    private static final int LABEL_WIDTH = 83;
+    private static final Pattern NAMED = Pattern.compile(".* \\(([^()]+)\\)");
+
     /** A label that would lie farther from its moment than this is left out; its mark stays. */
     private static final int FARTHEST = 66;
 
@@ -108,12 +117,20 @@ record PromptPage(
             String tone,
             boolean isChosen,
             String href,
-            String anchor) {
+            String anchor,
+            List<Swatch> swatches) {
 
         public boolean hasLabel() {
             return y >= 0;
         }
+
+        private Pin at(int label) {
+            return new Pin(number, x, at, label, words, whole, tone, isChosen, href, anchor, swatches);
+        }
     }
+
+    /** A colour of the look that a cue shows, in a strip along its label. */
+    record Swatch(int x, int width, String colour) {}
 
     /** What is trimmed away. */
     record Cut(int y, int height, String words) {}
@@ -428,7 +445,21 @@ record PromptPage(
                     tone,
                     look.cue() == cue.number(),
                     path + look.withCue(cue.number()).query(),
-                    cue.at().text(tempoMap));
+                    cue.at().text(tempoMap),
+                    swatches(cue, device));
+        }
+
+        private List<Swatch> swatches(Cue cue, String device) {
+            List<String> colours = cue.steps().stream()
+                    .filter(step -> step.device().text().equals(device))
+                    .flatMap(step -> plan.lookOf(step).stream())
+                    .findFirst()
+                    .map(shown -> Palette.of(plan.lights(), shown, SWATCHES))
+                    .orElse(List.of());
+            int width = LABEL_WIDTH / Math.max(1, colours.size());
+            return IntStream.range(0, colours.size())
+                    .mapToObj(i -> new Swatch(LABEL_LEFT + 1 + i * width, width, colours.get(i)))
+                    .toList();
         }
 
         private String tone(Cue cue) {
@@ -437,8 +468,15 @@ record PromptPage(
                     .orElse("exact");
         }
 
-        /** Without the verb where the thing says enough: "Scene 4" for "recall Scene 4". */
+        /**
+         * Without the verb where the thing says enough: "Scene 4" for "recall Scene 4"; the look or title alone where it
+         * has one.
+         */
         private static String brief(String words) {
+            Matcher named = NAMED.matcher(words);
+            if (named.matches()) {
+                return named.group(1);
+            }
             for (String verb : List.of("recall ", "select ", "go to ", "load ", "jump to ", "foot: ", "switch ")) {
                 if (words.startsWith(verb)) {
                     return words.substring(verb.length());
@@ -459,17 +497,7 @@ record PromptPage(
             for (Pin pin : sorted) {
                 int y = Math.max(pin.at() - LABEL / 2, free);
                 boolean fits = y - pin.at() <= FARTHEST || pin.isChosen();
-                spread.add(new Pin(
-                        pin.number(),
-                        pin.x(),
-                        pin.at(),
-                        fits ? y : -1,
-                        pin.words(),
-                        pin.whole(),
-                        pin.tone(),
-                        pin.isChosen(),
-                        pin.href(),
-                        pin.anchor()));
+                spread.add(pin.at(fits ? y : -1));
                 free = fits ? y + LABEL : free;
             }
             return spread;

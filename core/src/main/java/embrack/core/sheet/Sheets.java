@@ -75,6 +75,7 @@ public final class Sheets {
                 .map(this::receiver)
                 .filter(sheet -> !sheet.sections().isEmpty())
                 .forEach(sheets::add);
+        new LookSections(plan).fixtures().ifPresent(sheets::add);
         cables().ifPresent(sheets::add);
         switchingOn().ifPresent(sheets::add);
         controllers.stream()
@@ -105,6 +106,7 @@ public final class Sheets {
         }
         new WalkSections(plan).table(device).ifPresent(sections::add);
         sections.addAll(inputs(device));
+        sections.addAll(new LookSections(plan).of(device.id()));
         sections.addAll(writing(device));
         return new Sheet(
                 Job.PROGRAM,

@@ -1,0 +1,94 @@
+package embrack.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import org.junit.jupiter.api.Test;
+
+/** Lights from nothing: what hangs, what it shows, what the desk holds, what a switch shows; interactions counted. */
+class LightsJobTests extends AtTheBrowser {
+
+    @Test
+    void twoLampsAndFourLooksAreAsEasyAsOnAnEnvelope() {
+        hand.newRig("Two lamps");
+        hand.load("/lights/fixtures");
+        hang("Small par, three colours", "2");
+        hand.load("/lights");
+        look("Warm", "all: warm 60 %");
+        look("Blue", "all: blue 40 %");
+        look("Two", "all: amber and violet 80 %");
+        look("Dark", "all: dark");
+        assertThat(hand.page.locator(".look-card")).hasCount(4);
+        assertThat(hand.page.locator(".beam")).hasCount(0);
+        hand.hit(card("Two"));
+        assertThat(hand.page.locator(".beam")).hasCount(2);
+        assertThat(hand.interactions()).isLessThanOrEqualTo(25);
+    }
+
+    /** A small desk, its lamps, looks in its scenes, a switch that shows one, and the sheet that says how to program it. */
+    @Test
+    void aDeskIsPlannedFromItsLampsToItsSheet() {
+        hand.newRig("Lights");
+        hand.addBox("Ten-switch board with expression pedal", "Board");
+        hand.addBox("Small scene desk", "Desk");
+        hand.go("Wiring");
+        hand.link("Board 5-pin MIDI OUT", "Desk 5-pin MIDI IN");
+        assertThat(hand.page.locator("#links")).containsText("Desk");
+        hand.load("/lights/fixtures");
+        hang("Colour bar, one piece", "2");
+        hang("Lantern", "3");
+        hand.type("Address of Bar 2", "510");
+        hand.click("Keep Bar 2");
+        assertThat(hand.page.locator(".problem")).containsText("Bar 2 takes 4 slots from 510: 1 too many.");
+        hand.type("Address of Bar 2", "33");
+        hand.click("Keep Bar 2");
+        assertThat(hand.page.locator(".fixture").nth(1)).containsText("small switches on: 1 and 6");
+        hand.load("/lights");
+        look("Harbour", "bars: deep blue 60 %\nlanterns: warm 30 %");
+        look("Storm", "bars: white 100 %");
+        hand.type("Name of the new look", "Home");
+        hand.type("What it shows", "bars: ambre 20 %");
+        hand.click("Add the look");
+        assertThat(hand.page.locator(".problem")).containsText("Is it amber?");
+        hand.type("What it shows", "bars: amber 20 %");
+        hand.click("Add the look");
+        assertThat(hand.page.locator(".look-card")).hasCount(3);
+        hand.load("/lights/desks");
+        hand.click("Store the 3 others");
+        assertThat(hand.page.locator("main")).containsText("It holds all looks.");
+        hand.load("/switches/board/1/1");
+        hand.addStep("storm", "Desk: recall Scene 2 (Storm)");
+        assertThat(hand.tile(1).locator(".verdict")).hasText("exact");
+        hand.load("/lights?look=storm");
+        assertThat(hand.page.getByLabel("The look", new Page.GetByLabelOptions().setExact(true)))
+                .containsText("Board, bank A, switch 1");
+        hand.load("/sheets");
+        Locator sheets = hand.page.locator("main");
+        assertThat(sheets).containsText("Scene 2: Storm");
+        assertThat(sheets).containsText("Bar 2 (from 33)");
+        assertThat(sheets).containsText("Bar 2: mode 4 slots, address 33, small switches on: 1 and 6");
+        assertThat(hand.interactions()).isLessThanOrEqualTo(60);
+    }
+
+    private void hang(String type, String count) {
+        hand.choose("What it is", type);
+        hand.type("How many", count);
+        hand.click("Hang them");
+        hand.untilAtWork();
+        assertThat(hand.page.getByLabel("How many")).hasValue("1");
+    }
+
+    private void look(String name, String text) {
+        hand.type("Name of the new look", name);
+        hand.type("What it shows", text);
+        hand.click("Add the look");
+        assertThat(card(name)).isVisible();
+        hand.untilAtWork();
+    }
+
+    private Locator card(String name) {
+        return hand.page.locator(".look-card").filter(new Locator.FilterOptions().setHasText(name));
+    }
+}

@@ -1,0 +1,115 @@
+package embrack.core.sheet;
+
+import embrack.core.light.Address;
+import embrack.core.light.Fixture;
+import embrack.core.light.Held;
+import embrack.core.light.Lights;
+import embrack.core.light.Look;
+import embrack.core.light.Output;
+import embrack.core.name.Words;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.sheet.Section.Task;
+import embrack.core.sheet.Sheet.Job;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What is set at fixtures, and how a desk is programmed scene by scene. */
+final class LookSections {
+
+    private final Plan plan;
+    private final Lights lights;
+
+    LookSections(Plan plan) {
+        this.plan = plan;
+        this.lights = plan.lights();
+    }
+
+    /** Mode and address of every fixture; none where nothing hangs. */
+    Optional<Sheet> fixtures() {
+        return lights.fixtures().isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Sheet(
+                        Job.PROGRAM,
+                        "fixtures",
+                        "Fixtures",
+                        "",
+                        List.of(new Section.Todo(
+                                "Set at each",
+                                lights.fixtures().stream()
+                                        .map(LookSections::setting)
+                                        .toList())),
+                        List.of("What hangs overhead is a rigger's work, and mains a licensed electrician's. "
+                                + "Lamps are hot.")));
+    }
+
+    private static Task setting(Fixture fixture) {
+        return new Task(
+                "fixtures/" + fixture.id(),
+                "%s: mode %s, %s"
+                        .formatted(
+                                fixture.name(),
+                                fixture.mode(),
+                                fixture.at().map(LookSections::words).orElse("no address yet")));
+    }
+
+    private static String words(Address at) {
+        return "address %s%s, small switches on: %s"
+                .formatted(
+                        at.start(),
+                        at.universe() == 1 ? "" : " in universe " + at.universe(),
+                        at.dipSwitches().isEmpty() ? "none" : Words.list(at.dipSwitches()));
+    }
+
+    /** A section for each look that a desk holds: what every fixture is set to, those alike together, then storing it. */
+    List<Section> of(DeviceId desk) {
+        List<Section> sections = new ArrayList<>();
+        for (Held held : lights.of(desk)) {
+            lights.look(held.look()).ifPresent(look -> sections.add(scene(held, look)));
+        }
+        return sections;
+    }
+
+    private Section scene(Held held, Look look) {
+        String place = held.place()
+                        .bank()
+                        .map(bank -> plan.rig().partName(held.desk(), bank) + ", ")
+                        .orElse("")
+                + plan.rig().partName(held.desk(), held.place().scene());
+        String key = "%s/look/%s%s"
+                .formatted(
+                        held.desk(),
+                        held.place().bank().map(bank -> bank + "-").orElse(""),
+                        held.place().scene());
+        Map<List<Integer>, List<Fixture>> alike = new LinkedHashMap<>();
+        List<Output> shown = lights.shown(look);
+        for (int i = 0; i < shown.size(); i++) {
+            alike.computeIfAbsent(shown.get(i).slots(), slots -> new ArrayList<>())
+                    .add(lights.fixtures().get(i));
+        }
+        List<Task> tasks = new ArrayList<>();
+        alike.forEach((slots, fixtures) -> tasks.add(new Task(
+                "%s/%s".formatted(key, fixtures.getFirst().id()),
+                "%s: %s"
+                        .formatted(
+                                Words.list(
+                                        fixtures.stream().map(LookSections::at).toList()),
+                                numbers(slots)))));
+        tasks.add(new Task(key + "/store", "Store it as %s.".formatted(place)));
+        return new Section.Todo("%s: %s".formatted(place, look.name()), tasks);
+    }
+
+    private static String at(Fixture fixture) {
+        return fixture.name()
+                + fixture.at().map(at -> " (from %s)".formatted(at)).orElse("");
+    }
+
+    private static String numbers(List<Integer> slots) {
+        return slots.stream().allMatch(slot -> slot == 0)
+                ? "all at 0"
+                : String.join(" ", slots.stream().map(String::valueOf).toList());
+    }
+}
