@@ -3,6 +3,8 @@ package embrack.core;
 import embrack.core.chart.PartId;
 import embrack.core.check.rule.Severity;
 import embrack.core.edit.LightEdit;
+import embrack.core.light.Chase;
+import embrack.core.light.ChaseId;
 import embrack.core.light.FixtureId;
 import embrack.core.light.FixtureTypeId;
 import embrack.core.light.LookId;
@@ -123,6 +125,14 @@ public final class LightFaults {
                         s -> address(s, 2, ""),
                         s -> address(s, 2, "300")),
                 fault(
+                        "taken-down-and-still-in-a-look",
+                        "lights.nobody-meant",
+                        Severity.LOOK,
+                        "Look 4",
+                        "Look 4 speaks of Par 4, and nothing that hangs is called so.",
+                        s -> look(s, 4, "Par 4: blue 50 %").edit(new LightEdit.RemoveFixture(new FixtureId("par-4"))),
+                        s -> look(s, 4, "pars: blue 50 %").edit(new LightEdit.RemoveFixture(new FixtureId("par-4")))),
+                fault(
                         "a-switch-recalls-nothing",
                         "lights.empty-scene",
                         Severity.LOOK,
@@ -138,6 +148,39 @@ public final class LightFaults {
                         "Scene 9 of Lantern desk is recalled, and no look was stored in it.",
                         s -> s.cues("ebb", "9|1 = lantern-desk recall:scene-9"),
                         s -> s.cues("ebb", "9|1 = lantern-desk recall:scene-6")),
+                fault(
+                        "a-chase-of-nothing",
+                        "lights.empty-scene",
+                        Severity.LOOK,
+                        "Lantern desk",
+                        "Chase 2 of Lantern desk is run, and nobody said which looks follow one another there.",
+                        s -> s.step("foot-board 9: lantern-desk run:chase-2"),
+                        s -> s.step("foot-board 9: lantern-desk run:chase-2")
+                                .edit(new LightEdit.AddChase("Squall", "Look 2, Look 3", "0.5"))
+                                .edit(new LightEdit.ChangeChase(
+                                        new ChaseId("squall"),
+                                        "Squall",
+                                        "Look 2, Look 3",
+                                        "0.5",
+                                        Optional.of(new Chase.At(DESK, new PartId("chase-2")))))),
+                fault(
+                        "dark-at-once-behind-the-tale",
+                        "lights.dark-while-walking",
+                        Severity.LOOK,
+                        "Ebb",
+                        "Ebb begins in the dark at once behind Tale.",
+                        s -> s.cues("ebb", "on load = lantern-desk on:blackout", "5|1 = lantern-desk off:blackout"),
+                        s -> s.cues("ebb", "3|1 = lantern-desk on:blackout", "5|1 = lantern-desk off:blackout")),
+                fault(
+                        "a-look-of-nothing-behind-the-tale",
+                        "lights.dark-while-walking",
+                        Severity.LOOK,
+                        "Ebb",
+                        "Ebb begins in the dark at once behind Tale.",
+                        s -> held(look(s, 2, "all: dark"), 7, Optional.of(new LookId("look-2")))
+                                .cues("ebb", "on play = lantern-desk recall:scene-7"),
+                        s -> held(look(s, 2, "Par 1: warm 20 %"), 7, Optional.of(new LookId("look-2")))
+                                .cues("ebb", "on play = lantern-desk recall:scene-7")),
                 fault(
                         "a-lantern-that-should-be-red",
                         "lights.cannot-show",
@@ -167,6 +210,14 @@ public final class LightFaults {
                         "A quarter of the lamps or more flash 9.0 times a second.",
                         s -> look(s, 2, "Par 1: white 100 %, flashes 9 a second"),
                         s -> look(s, 2, "Par 1: white 100 %, flashes 3 a second")),
+                fault(
+                        "a-chase-ten-times-a-second",
+                        "lights.too-many-flashes",
+                        Severity.LOOK,
+                        "Squall",
+                        "While it runs, the picture flashes 5.0 times a second.",
+                        s -> look(s, 3, "all: dark").edit(new LightEdit.AddChase("Squall", "Look 2, Look 3", "0.1")),
+                        s -> look(s, 3, "all: dark").edit(new LightEdit.AddChase("Squall", "Look 2, Look 3", "0.5"))),
                 fault(
                         "blackout-on-sixteenths",
                         "lights.too-many-flashes",

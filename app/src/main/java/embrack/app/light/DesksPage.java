@@ -39,10 +39,16 @@ record DesksPage(List<Desk> desks, int looks) {
 
     /** Lighting desks that can hold looks. */
     static List<Device> desks(Plan plan) {
-        return plan.rig().devices().stream()
-                .filter(device -> plan.rig().model(device.id()).kind() == Kind.LIGHT_DESK)
+        return lightDesks(plan).stream()
                 .filter(device ->
                         !Scenes.of(plan.rig().chart(device.id())).scenes().isEmpty())
+                .toList();
+    }
+
+    /** All lighting desks. */
+    static List<Device> lightDesks(Plan plan) {
+        return plan.rig().devices().stream()
+                .filter(device -> plan.rig().model(device.id()).kind() == Kind.LIGHT_DESK)
                 .toList();
     }
 

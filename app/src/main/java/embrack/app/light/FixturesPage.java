@@ -3,6 +3,7 @@ package embrack.app.light;
 import embrack.core.light.Fixture;
 import embrack.core.light.FixtureType;
 import embrack.core.light.Lights;
+import embrack.core.light.Load;
 import embrack.core.light.Mode;
 import embrack.core.light.Patch;
 import embrack.core.light.library.Fixtures;
@@ -12,6 +13,7 @@ import embrack.core.plan.Plan;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -20,6 +22,7 @@ import java.util.stream.Stream;
  *
  * @param shared fixtures that share slots, a sentence each
  * @param used how many slots are read
+ * @param load what all of it draws and weighs, a sentence
  */
 record FixturesPage(
         StageView stage,
@@ -28,7 +31,11 @@ record FixturesPage(
         List<Hired> hired,
         List<String> shared,
         String used,
+        String load,
         String text) {
+
+    /** What the figures are for; other mains, other currents. */
+    private static final int VOLTS = 230;
 
     /** A fixture with its fields as they are typed. */
     record Row(
@@ -63,7 +70,19 @@ record FixturesPage(
                         .toList(),
                 patch.shared().stream().map(FixturesPage::words).toList(),
                 Words.count(patch.slots(), "slot"),
+                load(Load.of(lights)),
                 FixtureText.of(Fixtures.all().getFirst()));
+    }
+
+    private static String load(Load load) {
+        return String.format(
+                Locale.ROOT,
+                "All full it draws %d W, %.1f A at %d V; switched on in one moment up to %.0f A. It weighs %.0f kg.",
+                load.watts(),
+                load.amperes(VOLTS),
+                VOLTS,
+                load.inrushAmperes(),
+                load.kilograms());
     }
 
     private static int count(Lights lights, FixtureType type) {

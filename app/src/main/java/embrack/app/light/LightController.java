@@ -10,8 +10,11 @@ import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
+import embrack.core.chart.PartId;
 import embrack.core.edit.LightEdit;
 import embrack.core.edit.Refused;
+import embrack.core.light.Chase;
+import embrack.core.light.ChaseId;
 import embrack.core.light.FixtureId;
 import embrack.core.light.FixtureTypeId;
 import embrack.core.light.LookId;
@@ -86,6 +89,44 @@ class LightController {
     String removeLook(@PathVariable RigId id, Hand hand, @PathVariable LookId look) {
         rigs.edit(id, hand, new LightEdit.RemoveLook(look));
         return "redirect:/rigs/%s/lights".formatted(id);
+    }
+
+    @PostMapping("/chases")
+    String addChase(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String steps,
+            @RequestParam(defaultValue = "") String seconds) {
+        rigs.edit(id, hand, new LightEdit.AddChase(name, steps, seconds));
+        return toChases(id);
+    }
+
+    @PostMapping("/chases/{chase}")
+    String changeChase(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable ChaseId chase,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String steps,
+            @RequestParam(defaultValue = "") String seconds,
+            @RequestParam(defaultValue = "") String at) {
+        rigs.edit(id, hand, new LightEdit.ChangeChase(chase, name, steps, seconds, place(at)));
+        return toChases(id);
+    }
+
+    @PostMapping("/chases/{chase}/remove")
+    String removeChase(@PathVariable RigId id, Hand hand, @PathVariable ChaseId chase) {
+        rigs.edit(id, hand, new LightEdit.RemoveChase(chase));
+        return toChases(id);
+    }
+
+    /** "lantern-desk chase-1"; nothing for nowhere. */
+    private static Optional<Chase.At> place(String typed) {
+        String[] pieces = typed.strip().split(" ", 2);
+        return pieces.length < 2
+                ? Optional.empty()
+                : Optional.of(Refused.at("at", () -> new Chase.At(new DeviceId(pieces[0]), new PartId(pieces[1]))));
     }
 
     @PostMapping("/fixtures")
@@ -184,7 +225,7 @@ class LightController {
         Echo echo = Refusals.answer(refused, request, response);
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         String path = request.getRequestURI();
-        if (path.contains("/lights/looks")) {
+        if (path.contains("/lights/looks") || path.contains("/lights/chases")) {
             return looks(id, Refusals.pathVariable(request, "look"), echo, page);
         }
         return path.contains("/lights/desks") ? desks(id, echo, page) : fixtures(id, echo, page);
@@ -223,6 +264,10 @@ class LightController {
 
     private static String toLook(RigId id, LookId look) {
         return "redirect:/rigs/%s/lights?look=%s".formatted(id, look);
+    }
+
+    private static String toChases(RigId id) {
+        return "redirect:/rigs/%s/lights".formatted(id);
     }
 
     private static String toFixtures(RigId id) {

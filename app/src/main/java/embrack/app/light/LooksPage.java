@@ -1,29 +1,38 @@
 package embrack.app.light;
 
+import embrack.core.chart.PartId;
 import embrack.core.colour.Colour;
+import embrack.core.light.Chase;
 import embrack.core.light.Fixture;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.LookId;
 import embrack.core.light.Output;
 import embrack.core.light.Palette;
+import embrack.core.light.Scenes;
 import embrack.core.light.text.LookText;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
 import embrack.core.show.Song;
+import embrack.core.stage.Beside;
+import embrack.core.stage.Flashes;
 import embrack.core.switches.Step;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
  * The looks, one of them on the stage.
  *
  * @param chosen the look beside the stage; empty for a new one
+ * @param chases looks that follow one another
  * @param groups what lines of a look can be about, for the hint
  * @param colours the names of colours, for the hint
  */
@@ -31,6 +40,7 @@ record LooksPage(
         StageView stage,
         List<Card> cards,
         Optional<Panel> chosen,
+        List<ChaseRow> chases,
         String groups,
         String colours,
         boolean hangsNothing,
@@ -40,6 +50,27 @@ record LooksPage(
 
     /** A distance that an eye does not see at once, CIEDE2000; common practice, no source. */
     private static final double SEEN = 2;
+
+    /**
+     * A chase with its fields as they are typed.
+     *
+     * @param round how long it takes to come round
+     * @param beside how it goes beside each song that runs it
+     * @param flashes how often the picture flashes while it runs; empty where that is seldom enough
+     * @param places where desks can hold it
+     */
+    record ChaseRow(
+            String id,
+            String name,
+            String steps,
+            String seconds,
+            String round,
+            List<String> beside,
+            String flashes,
+            List<Choice> places) {}
+
+    /** Something to choose. */
+    record Choice(String key, String words, boolean isChosen) {}
 
     /** A look in the list. */
     record Card(String id, String name, List<String> swatches, String where, String flashes, boolean isChosen) {}
@@ -74,10 +105,60 @@ record LooksPage(
                                 card(plan, look, chosen.filter(look::equals).isPresent()))
                         .toList(),
                 chosen.map(look -> panel(plan, look)),
+                lights.chases().stream().map(chase -> chase(plan, chase)).toList(),
                 Words.list(lights.groups()),
                 Words.list(Colour.all()),
                 lights.fixtures().isEmpty(),
                 !DesksPage.desks(plan).isEmpty());
+    }
+
+    private static ChaseRow chase(Plan plan, Chase chase) {
+        List<Choice> places = new ArrayList<>(
+                List.of(new Choice("", "in no desk yet", chase.at().isEmpty())));
+        for (Device desk : DesksPage.lightDesks(plan)) {
+            for (PartId part : Scenes.chases(plan.rig().chart(desk.id()))) {
+                places.add(new Choice(
+                        "%s %s".formatted(desk.id(), part),
+                        "%s, %s".formatted(desk.name(), plan.rig().partName(desk.id(), part)),
+                        chase.at().filter(new Chase.At(desk.id(), part)::equals).isPresent()));
+            }
+        }
+        return new ChaseRow(
+                chase.id().text(),
+                chase.name().text(),
+                chase.steps().stream()
+                        .map(id -> plan.lights().look(id).orElseThrow().name().text())
+                        .collect(Collectors.joining(", ")),
+                seconds(chase.stepMillis() * 1_000L),
+                String.format(
+                        Locale.ROOT,
+                        "%s, %.3f s a round",
+                        Words.count(chase.steps().size(), "step"),
+                        chase.roundMicros() / 1e6),
+                Beside.of(plan, chase).stream().map(LooksPage::words).toList(),
+                Flashes.of(plan.lights(), chase)
+                        .map(flashes -> String.format(Locale.ROOT, "%.1f flashes a second", flashes.rate()))
+                        .orElse(""),
+                places);
+    }
+
+    private static String seconds(long micros) {
+        return BigDecimal.valueOf(micros, 6).stripTrailingZeros().toPlainString();
+    }
+
+    /** "Squall: 0.286 s behind after 2 bars". */
+    private static String words(Beside beside) {
+        String bars = Words.count((int) beside.drift().bars(), "bar");
+        long micros = beside.drift().micros();
+        return Math.abs(micros) < 1_000
+                ? "%s: in step after %s".formatted(beside.song().title(), bars)
+                : String.format(
+                        Locale.ROOT,
+                        "%s: %.3f s %s after %s",
+                        beside.song().title(),
+                        Math.abs(micros) / 1e6,
+                        micros > 0 ? "behind" : "ahead",
+                        bars);
     }
 
     private static Card card(Plan plan, Look look, boolean isChosen) {

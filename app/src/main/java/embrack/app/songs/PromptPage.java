@@ -469,8 +469,8 @@ record PromptPage(
         }
 
         /**
-         * Without the verb where the thing says enough: "Scene 4" for "recall Scene 4"; the look or title alone where it
-         * has one.
+         * Without the verb where the thing says enough: "Scene 4" for "recall Scene 4"; the look or title alone where
+         * it has one.
          */
         private static String brief(String words) {
             Matcher named = NAMED.matcher(words);

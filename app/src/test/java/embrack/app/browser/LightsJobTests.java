@@ -27,7 +27,7 @@ class LightsJobTests extends AtTheBrowser {
         assertThat(hand.interactions()).isLessThanOrEqualTo(25);
     }
 
-    /** A small desk, its lamps, looks in its scenes, a switch that shows one, and the sheet that says how to program it. */
+    /** A small desk, its lamps, looks in its scenes, a switch that shows one, and the sheet to program it by. */
     @Test
     void aDeskIsPlannedFromItsLampsToItsSheet() {
         hand.newRig("Lights");
@@ -55,6 +55,15 @@ class LightsJobTests extends AtTheBrowser {
         hand.type("What it shows", "bars: amber 20 %");
         hand.click("Add the look");
         assertThat(hand.page.locator(".look-card")).hasCount(3);
+        hand.type("New chase", "Squall");
+        hand.type("its looks", "Harbour, Storm");
+        hand.type("seconds each", "0.1");
+        hand.click("Add the chase");
+        assertThat(hand.page.locator(".chase")).containsText("0.200 s a round");
+        hand.untilAtWork();
+        hand.type("Seconds a step of Squall", "0.75");
+        hand.click("Keep Squall");
+        assertThat(hand.page.locator(".chase")).containsText("1.500 s a round");
         hand.load("/lights/desks");
         hand.click("Store the 3 others");
         assertThat(hand.page.locator("main")).containsText("It holds all looks.");

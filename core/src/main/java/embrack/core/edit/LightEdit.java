@@ -1,6 +1,8 @@
 package embrack.core.edit;
 
 import embrack.core.light.Address;
+import embrack.core.light.Chase;
+import embrack.core.light.ChaseId;
 import embrack.core.light.Fixture;
 import embrack.core.light.FixtureId;
 import embrack.core.light.FixtureType;
@@ -137,8 +139,8 @@ public sealed interface LightEdit extends Edit {
                             ? fixture.withMode(type.modes().getFirst().name())
                             : fixture)
                     .toList();
-            return plan.withLights(
-                    Refused.at("text", () -> new Lights(types, fixtures, lights.looks(), lights.held())));
+            return plan.withLights(Refused.at(
+                    "text", () -> new Lights(types, fixtures, lights.looks(), lights.held(), lights.chases())));
         }
 
         @Override
@@ -147,12 +149,15 @@ public sealed interface LightEdit extends Edit {
         }
     }
 
-    /** Names a fixture, sets its group, mode and address, all as they were typed. */
+    /**
+     * Names a fixture, sets its group, mode and address, all as they were typed. Looks that speak of it, or of a group
+     * that is called otherwise with its last fixture, go along.
+     */
     record ChangeFixture(FixtureId fixture, String name, String group, String mode, String address)
             implements LightEdit {
         @Override
         public Plan apply(Plan plan) {
-            return change(plan, fixture, "address", old -> {
+            Plan changed = change(plan, fixture, "address", old -> {
                 TapeLabel label = Typed.label("name", name);
                 if (plan.lights().fixtures().stream()
                         .anyMatch(other ->
@@ -168,6 +173,14 @@ public sealed interface LightEdit extends Edit {
                         .withMode(set)
                         .withAddress(Typed.optional("address", address, Address::parse));
             });
+            Fixture before = find(plan, "name", fixture);
+            Fixture after = find(changed, "name", fixture);
+            return changed.withLights(
+                    followed(followed(changed.lights(), before.name(), after.name()), before.group(), after.group()));
+        }
+
+        private static Lights followed(Lights lights, TapeLabel before, TapeLabel after) {
+            return lights.meant(before).isEmpty() ? lights.renamed(before, after) : lights;
         }
 
         @Override
@@ -297,7 +310,7 @@ public sealed interface LightEdit extends Edit {
         }
     }
 
-    /** Takes a look away, and out of every desk. */
+    /** Takes a look away, out of every desk and every chase; a chase of which too little is left goes with it. */
     record RemoveLook(LookId look) implements LightEdit {
         @Override
         public Plan apply(Plan plan) {
@@ -311,12 +324,88 @@ public sealed interface LightEdit extends Edit {
                             .toList(),
                     lights.held().stream()
                             .filter(held -> !held.look().equals(look))
+                            .toList(),
+                    lights.chases().stream()
+                            .flatMap(chase -> without(chase, look).stream())
                             .toList()));
         }
 
         @Override
         public Phrase summary(Plan before) {
             return Say.of("remove-look").with("look", lookName(before, look));
+        }
+    }
+
+    /**
+     * Adds a chase, all as it was typed.
+     *
+     * @param steps the names of its looks, with commas between
+     * @param seconds how long each is shown
+     */
+    record AddChase(String name, String steps, String seconds) implements LightEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            TapeLabel label = chaseName(plan, name, Optional.empty());
+            ChaseId id = Typed.freeId(
+                    label, ChaseId::new, wish -> plan.lights().chase(wish).isEmpty());
+            return plan.withLights(plan.lights()
+                    .withChases(
+                            plus(plan.lights().chases(), chaseOf(plan, id, label, steps, seconds, Optional.empty()))));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("add-chase").with("chase", name.strip());
+        }
+    }
+
+    /**
+     * Says anew what a chase is, as {@link AddChase}, and where a desk holds it.
+     *
+     * @param at empty for nowhere
+     */
+    record ChangeChase(ChaseId chase, String name, String steps, String seconds, Optional<Chase.At> at)
+            implements LightEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            findChase(plan, chase);
+            at.ifPresent(place -> {
+                Typed.device("at", plan, place.desk());
+                if (!Scenes.chases(plan.rig().chart(place.desk())).contains(place.part())) {
+                    throw new Refused(
+                            "at",
+                            Say.of("no.chase-place").with("desk", plan.rig().name(place.desk())));
+                }
+            });
+            Chase changed = chaseOf(plan, chase, chaseName(plan, name, Optional.of(chase)), steps, seconds, at);
+            return plan.withLights(plan.lights()
+                    .withChases(plan.lights().chases().stream()
+                            .map(other -> other.id().equals(chase)
+                                    ? changed
+                                    : at.isPresent() && other.at().equals(at) ? other.heldAt(Optional.empty()) : other)
+                            .toList()));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("change-chase").with("chase", chaseName(before, chase));
+        }
+    }
+
+    /** Takes a chase away. */
+    record RemoveChase(ChaseId chase) implements LightEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            findChase(plan, chase);
+            return plan.withLights(plan.lights()
+                    .withChases(plan.lights().chases().stream()
+                            .filter(other -> !other.id().equals(chase))
+                            .toList()));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("remove-chase").with("chase", chaseName(before, chase));
         }
     }
 
@@ -377,6 +466,51 @@ public sealed interface LightEdit extends Edit {
         public Phrase summary(Plan before) {
             return Say.of("store-looks").with("desk", before.rig().name(desk));
         }
+    }
+
+    private static Optional<Chase> without(Chase chase, LookId look) {
+        List<LookId> left =
+                chase.steps().stream().filter(step -> !step.equals(look)).toList();
+        return left.size() < 2 ? Optional.empty() : Optional.of(chase.withSteps(left));
+    }
+
+    private static Chase chaseOf(
+            Plan plan, ChaseId id, TapeLabel name, String steps, String seconds, Optional<Chase.At> at) {
+        List<LookId> looks = Stream.of(steps.split(","))
+                .map(String::strip)
+                .filter(typed -> !typed.isEmpty())
+                .map(typed -> plan.lights().looks().stream()
+                        .filter(look -> look.name().text().equalsIgnoreCase(typed))
+                        .findFirst()
+                        .orElseThrow(() ->
+                                new Refused("steps", Say.of("no.look-called").with("look", typed)))
+                        .id())
+                .toList();
+        String digits = seconds.strip().replace(',', '.');
+        if (!digits.matches("\\d{1,3}(\\.\\d{1,3})?")) {
+            throw new Refused("seconds", Say.of("no.seconds"));
+        }
+        int millis = new BigDecimal(digits).movePointRight(3).intValueExact();
+        String field = millis < Chase.SHORTEST || millis > Chase.LONGEST ? "seconds" : "steps";
+        return Refused.at(field, () -> new Chase(id, name, looks, millis, at));
+    }
+
+    private static Chase findChase(Plan plan, ChaseId id) {
+        return plan.lights().chase(id).orElseThrow(() -> new Refused("chase", Say.of("no.chase-gone")));
+    }
+
+    private static String chaseName(Plan plan, ChaseId id) {
+        return plan.lights().chase(id).map(chase -> chase.name().text()).orElse("");
+    }
+
+    private static TapeLabel chaseName(Plan plan, String typed, Optional<ChaseId> own) {
+        TapeLabel label = Typed.label("name", typed);
+        if (plan.lights().chases().stream()
+                .anyMatch(chase ->
+                        own.filter(chase.id()::equals).isEmpty() && chase.name().sameAs(label))) {
+            throw new Refused("name", Say.of("no.chase-taken").with("chase", label));
+        }
+        return label;
     }
 
     private static <T> List<T> plus(List<T> some, T more) {

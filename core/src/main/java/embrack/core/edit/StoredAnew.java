@@ -4,67 +4,98 @@ import embrack.core.chart.Action;
 import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
 import embrack.core.gear.Model;
+import embrack.core.light.Chase;
 import embrack.core.light.Held;
+import embrack.core.light.Lights;
 import embrack.core.light.Scenes;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Step;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
-/** The looks of a desk that is replaced, put into the scenes of the other; what recalls them goes along. */
+/** The looks and chases of a desk that is replaced, put into the other; what recalls and runs them goes along. */
 final class StoredAnew {
 
     private StoredAnew() {}
 
     /**
-     * The plan with the looks of a desk where the other hardware can hold them: in the scene of the same name, else in
-     * the next one that is free, all in the bank that is chosen from the start. Those for which there is none are held
-     * no more.
+     * The plan with the looks and chases of a desk where the other hardware can hold them: in the scene or chase of the
+     * same name, else in the next one that is free, scenes in the bank that is chosen from the start. Those for which
+     * there is none are held no more.
      */
     static Plan in(Plan plan, DeviceId desk, Model other) {
-        List<Held> before = plan.lights().of(desk);
         Chart chart = other.chart();
-        if (before.isEmpty() || chart.equals(plan.rig().chart(desk))) {
+        List<Held> held = plan.lights().of(desk);
+        List<Chase> chases = plan.lights().chases().stream()
+                .filter(chase -> chase.at().filter(at -> at.desk().equals(desk)).isPresent())
+                .toList();
+        if (held.isEmpty() && chases.isEmpty() || chart.equals(plan.rig().chart(desk))) {
             return plan;
         }
         Scenes scenes = Scenes.of(chart);
         Optional<PartId> bank = scenes.banks().stream().findFirst();
-        List<PartId> free = new ArrayList<>(scenes.scenes());
-        Map<Held, PartId> moved = new HashMap<>();
-        before.stream()
-                .filter(held -> free.remove(held.place().scene()))
-                .forEach(held -> moved.put(held, held.place().scene()));
-        before.stream()
-                .filter(held -> !moved.containsKey(held) && !free.isEmpty())
-                .forEach(held -> moved.put(held, free.removeFirst()));
-        List<Held> now = before.stream()
-                .filter(moved::containsKey)
-                .map(held -> new Held(
-                        desk,
-                        new Scenes.Place(
-                                bank, moved.getOrDefault(held, held.place().scene())),
-                        held.look()))
-                .toList();
-        UnaryOperator<Step> along = step -> before.stream()
-                .filter(held -> step.device().equals(desk)
-                        && held.place().scene().equals(step.action().part())
-                        && plan.lookOf(step).isPresent())
-                .findFirst()
-                .map(moved::get)
-                .flatMap(scene -> shown(chart, scene))
-                .map(action -> new Step(desk, action, step.waitMillis()))
-                .orElse(step);
-        return plan.withLights(plan.lights()
-                        .withHeld(Stream.concat(plan.lights().without(desk).held().stream(), now.stream())
-                                .toList()))
+        Map<Held, PartId> shows = moved(held, one -> one.place().scene(), scenes.scenes());
+        Map<Chase, PartId> runs =
+                moved(chases, chase -> chase.at().orElseThrow().part(), Scenes.chases(chart));
+        UnaryOperator<Step> along = step -> step.device().equals(desk)
+                ? recalled(plan, step, shows, chart).or(() -> run(step, runs)).orElse(step)
+                : step;
+        Lights bare = plan.lights().without(desk);
+        Lights stored = bare.withHeld(Stream.concat(
+                                bare.held().stream(),
+                                held.stream()
+                                        .filter(shows::containsKey)
+                                        .map(one -> new Held(desk, new Scenes.Place(bank, at(shows, one)), one.look())))
+                        .toList())
+                .withChases(plan.lights().chases().stream()
+                        .map(chase -> runs.containsKey(chase)
+                                ? chase.heldAt(Optional.of(new Chase.At(desk, at(runs, chase))))
+                                : chases.contains(chase) ? chase.heldAt(Optional.empty()) : chase)
+                        .toList());
+        return plan.withLights(stored)
                 .withSwitches(plan.switches().withSteps(along))
                 .withBook(plan.book().withSteps(along));
+    }
+
+    /** Where each comes: those first that find a part of the same name. */
+    private static <T> Map<T, PartId> moved(List<T> some, Function<T, PartId> now, List<PartId> parts) {
+        List<PartId> free = new ArrayList<>(parts);
+        Map<T, PartId> moved = new LinkedHashMap<>();
+        some.stream().filter(one -> free.remove(now.apply(one))).forEach(one -> moved.put(one, now.apply(one)));
+        some.stream()
+                .filter(one -> !moved.containsKey(one) && !free.isEmpty())
+                .forEach(one -> moved.put(one, free.removeFirst()));
+        return moved;
+    }
+
+    private static <T> PartId at(Map<T, PartId> moved, T one) {
+        return Objects.requireNonNull(moved.get(one));
+    }
+
+    private static Optional<Step> recalled(Plan plan, Step step, Map<Held, PartId> shows, Chart chart) {
+        return shows.keySet().stream()
+                .filter(held -> held.place().scene().equals(step.action().part())
+                        && plan.lookOf(step).isPresent())
+                .findFirst()
+                .flatMap(held -> shown(chart, at(shows, held)))
+                .map(action -> new Step(step.device(), action, step.waitMillis()));
+    }
+
+    private static Optional<Step> run(Step step, Map<Chase, PartId> runs) {
+        return runs.keySet().stream()
+                .filter(chase ->
+                        chase.at().orElseThrow().part().equals(step.action().part()))
+                .findFirst()
+                .map(chase -> new Action(step.action().verb(), at(runs, chase)))
+                .map(action -> new Step(step.device(), action, step.waitMillis()));
     }
 
     private static Optional<Action> shown(Chart chart, PartId scene) {

@@ -7,13 +7,16 @@ import embrack.core.colour.Colour;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.DeviceId;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * What hangs, what it shows, and which look a desk holds where.
@@ -21,10 +24,11 @@ import java.util.function.Function;
  * @param types those that fixtures are of, and others that were described
  * @param fixtures in the order in which they are listed
  */
-public record Lights(List<FixtureType> types, List<Fixture> fixtures, List<Look> looks, List<Held> held) {
+public record Lights(
+        List<FixtureType> types, List<Fixture> fixtures, List<Look> looks, List<Held> held, List<Chase> chases) {
 
     /** Nothing hangs. */
-    public static final Lights NONE = new Lights(List.of(), List.of(), List.of(), List.of());
+    public static final Lights NONE = new Lights(List.of(), List.of(), List.of(), List.of(), List.of());
 
     /** More fixtures than a rig of this size has. */
     public static final int MAX_FIXTURES = 512;
@@ -37,6 +41,7 @@ public record Lights(List<FixtureType> types, List<Fixture> fixtures, List<Look>
         fixtures = List.copyOf(fixtures);
         looks = List.copyOf(looks);
         held = List.copyOf(held);
+        chases = List.copyOf(chases);
         requireNoMore(fixtures.size(), MAX_FIXTURES, "fixtures");
         requireNoMore(looks.size(), MAX_LOOKS, "looks");
         requireDifferent(types, FixtureType::id, "types of fixtures");
@@ -45,6 +50,9 @@ public record Lights(List<FixtureType> types, List<Fixture> fixtures, List<Look>
         requireDifferent(looks, Look::id, "looks");
         requireDifferent(looks, look -> lower(look.name()), "looks");
         requireDifferent(held, h -> List.of(h.desk(), h.place()), "places in a desk");
+        requireNoMore(chases.size(), MAX_LOOKS, "chases");
+        requireDifferent(chases, Chase::id, "chases");
+        requireDifferent(chases, chase -> lower(chase.name()), "chases");
         for (Fixture fixture : fixtures) {
             FixtureType type = find(types, fixture.type());
             Mode mode = type.mode(fixture.mode())
@@ -52,9 +60,11 @@ public record Lights(List<FixtureType> types, List<Fixture> fixtures, List<Look>
                             new IllegalArgumentException("%s has no mode %s.".formatted(type.name(), fixture.mode())));
             fixture.at().ifPresent(at -> requireRoom(fixture, at, mode));
         }
-        for (Held one : held) {
-            if (looks.stream().noneMatch(look -> look.id().equals(one.look()))) {
-                throw new IllegalArgumentException("There is no look %s.".formatted(one.look()));
+        for (LookId id : Stream.concat(
+                        held.stream().map(Held::look), chases.stream().flatMap(c -> c.steps().stream()))
+                .toList()) {
+            if (looks.stream().noneMatch(look -> look.id().equals(id))) {
+                throw new IllegalArgumentException("There is no look %s.".formatted(id));
             }
         }
     }
@@ -174,7 +184,13 @@ public record Lights(List<FixtureType> types, List<Fixture> fixtures, List<Look>
 
     /** The lights without what a desk held. */
     public Lights without(DeviceId desk) {
-        return withHeld(held.stream().filter(one -> !one.desk().equals(desk)).toList());
+        return withHeld(held.stream().filter(one -> !one.desk().equals(desk)).toList())
+                .withChases(chases.stream()
+                        .map(chase ->
+                                chase.at().filter(at -> at.desk().equals(desk)).isPresent()
+                                        ? chase.heldAt(Optional.empty())
+                                        : chase)
+                        .toList());
     }
 
     /** The names by which several are called, in the order of the fixtures. */
@@ -186,18 +202,24 @@ public record Lights(List<FixtureType> types, List<Fixture> fixtures, List<Look>
 
     /** What every fixture is sent and shows in a look, in their order. */
     public List<Output> shown(Look look) {
-        List<Output> outputs = new ArrayList<>();
-        for (Fixture fixture : fixtures) {
-            outputs.add(shown(look, fixture));
-        }
-        return outputs;
+        Map<Asked, Output> outputs = new HashMap<>();
+        return fixtures.stream()
+                .map(fixture -> outputs.computeIfAbsent(asked(look, fixture), Asked::output))
+                .toList();
     }
 
-    private Output shown(Look look, Fixture fixture) {
+    /** What a look asks of a lamp: the same of all that are alike. */
+    private record Asked(Lamp lamp, Optional<Colour> colour, int percent, Optional<Double> flashes) {
+        Output output() {
+            return lamp.shows(colour, percent, flashes);
+        }
+    }
+
+    private Asked asked(Look look, Fixture fixture) {
         Lamp lamp = lamp(fixture);
         return line(look, fixture)
-                .map(line -> lamp.shows(colour(line, fixture), line.percent(), line.flashes()))
-                .orElseGet(() -> lamp.shows(Optional.empty(), 0, Optional.empty()));
+                .map(line -> new Asked(lamp, colour(line, fixture), line.percent(), line.flashes()))
+                .orElseGet(() -> new Asked(lamp, Optional.empty(), 0, Optional.empty()));
     }
 
     /** The last line of a look that is about a fixture. */
@@ -217,8 +239,10 @@ public record Lights(List<FixtureType> types, List<Fixture> fixtures, List<Look>
     /** Fixtures that show another colour than a look asks for, by more than so much, or stay steady. */
     public List<Shortfall> shortfalls(Look look, double distance) {
         List<Shortfall> shortfalls = new ArrayList<>();
-        for (Fixture fixture : fixtures) {
-            Output output = shown(look, fixture);
+        List<Output> outputs = shown(look);
+        for (int i = 0; i < outputs.size(); i++) {
+            Fixture fixture = fixtures.get(i);
+            Output output = outputs.get(i);
             boolean isSteady = output.flashes() == 0
                     && !output.isDark()
                     && line(look, fixture).flatMap(Look.Line::flashes).isPresent();
@@ -234,19 +258,44 @@ public record Lights(List<FixtureType> types, List<Fixture> fixtures, List<Look>
         return fixtures.stream().filter(fixture -> fixture.isMeantBy(who)).toList();
     }
 
+    /** The looks with another name for whom they mean. */
+    public Lights renamed(TapeLabel from, TapeLabel to) {
+        return withLooks(looks.stream()
+                .map(look -> look.withLines(look.lines().stream()
+                        .map(line -> line.who().sameAs(from) ? line.about(to) : line)
+                        .toList()))
+                .toList());
+    }
+
     public Lights withTypes(List<FixtureType> others) {
-        return new Lights(others, fixtures, looks, held);
+        return new Lights(others, fixtures, looks, held, chases);
     }
 
     public Lights withFixtures(List<Fixture> others) {
-        return new Lights(types, others, looks, held);
+        return new Lights(types, others, looks, held, chases);
     }
 
     public Lights withLooks(List<Look> others) {
-        return new Lights(types, fixtures, others, held);
+        return new Lights(types, fixtures, others, held, chases);
     }
 
     public Lights withHeld(List<Held> others) {
-        return new Lights(types, fixtures, looks, others);
+        return new Lights(types, fixtures, looks, others, chases);
+    }
+
+    public Lights withChases(List<Chase> others) {
+        return new Lights(types, fixtures, looks, held, others);
+    }
+
+    public Optional<Chase> chase(ChaseId id) {
+        return chases.stream().filter(chase -> chase.id().equals(id)).findFirst();
+    }
+
+    /** The chase that a desk holds at one of its parts. */
+    public Optional<Chase> chaseAt(DeviceId desk, PartId part) {
+        return chases.stream()
+                .filter(chase ->
+                        chase.at().filter(new Chase.At(desk, part)::equals).isPresent())
+                .findFirst();
     }
 }

@@ -45,6 +45,11 @@ public record Look(LookId id, TapeLabel name, List<Line> lines) {
             }
         }
 
+        /** The same of others. */
+        Line about(TapeLabel others) {
+            return new Line(others, colours, percent, flashes);
+        }
+
         public boolean isDark() {
             return percent == 0;
         }

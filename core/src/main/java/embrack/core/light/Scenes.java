@@ -57,6 +57,16 @@ public record Scenes(List<PartId> scenes, List<PartId> banks) {
         return SHOWS.contains(verb);
     }
 
+    /** Parts of a desk that can hold a chase: what of it is run, or stands still without something else. */
+    public static List<PartId> chases(Chart chart) {
+        return chart.actions().stream()
+                .filter(action ->
+                        action.verb() == Verb.RUN || chart.need(action.part()).isPresent())
+                .map(Action::part)
+                .distinct()
+                .toList();
+    }
+
     /** A place for a look. */
     public record Place(Optional<PartId> bank, PartId scene) {}
 

@@ -5,6 +5,7 @@ import embrack.core.chart.Verb;
 import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.Model;
+import embrack.core.light.Chase;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.midi.Channel;
@@ -67,6 +68,7 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book, L
             show.absent().forEach(rig::device);
         });
         lights.held().forEach(held -> rig.device(held.desk()));
+        lights.chases().forEach(chase -> chase.at().ifPresent(at -> rig.device(at.desk())));
     }
 
     /** A plan in the schools that are the default, with an empty book and no lights. */
@@ -166,8 +168,14 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book, L
     private String behind(Step step) {
         return title(step)
                 .or(() -> lookOf(step).map(Look::name))
+                .or(() -> chaseOf(step).map(Chase::name))
                 .map(" (%s)"::formatted)
                 .orElse("");
+    }
+
+    /** The chase that a step is about. */
+    public Optional<Chase> chaseOf(Step step) {
+        return lights.chaseAt(step.device(), step.action().part());
     }
 
     /** The look that a step has a desk show, where no bank has to be chosen before it. */

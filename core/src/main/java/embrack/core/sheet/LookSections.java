@@ -1,6 +1,8 @@
 package embrack.core.sheet;
 
+import embrack.core.chart.PartId;
 import embrack.core.light.Address;
+import embrack.core.light.Chase;
 import embrack.core.light.Fixture;
 import embrack.core.light.Held;
 import embrack.core.light.Lights;
@@ -64,13 +66,35 @@ final class LookSections {
                         at.dipSwitches().isEmpty() ? "none" : Words.list(at.dipSwitches()));
     }
 
-    /** A section for each look that a desk holds: what every fixture is set to, those alike together, then storing it. */
+    /** A section a look that a desk holds: what each fixture is set to, those alike together; then storing it. */
     List<Section> of(DeviceId desk) {
         List<Section> sections = new ArrayList<>();
         for (Held held : lights.of(desk)) {
             lights.look(held.look()).ifPresent(look -> sections.add(scene(held, look)));
         }
+        lights.chases().stream()
+                .filter(chase -> chase.at().filter(at -> at.desk().equals(desk)).isPresent())
+                .forEach(chase -> sections.add(chase(desk, chase)));
         return sections;
+    }
+
+    /** The steps of a chase, and its time, which on many desks is a knob. */
+    private Section chase(DeviceId desk, Chase chase) {
+        PartId part = chase.at().orElseThrow().part();
+        String key = "%s/chase/%s".formatted(desk, part);
+        List<Task> tasks = new ArrayList<>();
+        for (int i = 0; i < chase.steps().size(); i++) {
+            tasks.add(new Task(
+                    "%s/%d".formatted(key, i + 1),
+                    "Step %d: %s"
+                            .formatted(
+                                    i + 1,
+                                    lights.look(chase.steps().get(i))
+                                            .orElseThrow()
+                                            .name())));
+        }
+        tasks.add(new Task(key + "/time", "%s s a step".formatted(chase.stepMillis() / 1000.0)));
+        return new Section.Todo("%s: %s".formatted(plan.rig().partName(desk, part), chase.name()), tasks);
     }
 
     private Section scene(Held held, Look look) {

@@ -1,5 +1,6 @@
 package embrack.core.stage;
 
+import embrack.core.light.Chase;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.Output;
@@ -25,6 +26,9 @@ public record Flashes(double rate, long fromMicros, long toMicros) {
     private static final double A_QUARTER = 0.25;
     private static final long SECOND = 1_000_000;
 
+    /** So many rounds of a chase show whether it goes on flashing: eight changes of the shortest. */
+    private static final int ROUNDS = 8;
+
     /** What a look does by itself: its strobes, where a quarter of the lamps flash too often. */
     public static Optional<Flashes> of(Lights lights, Look look) {
         List<Output> shown = lights.shown(look);
@@ -33,6 +37,18 @@ public record Flashes(double rate, long fromMicros, long toMicros) {
         return fast.isEmpty() || fast.size() < A_QUARTER * shown.size()
                 ? Optional.empty()
                 : Optional.of(new Flashes(fast.stream().max(Double::compare).orElseThrow(), 0, 0));
+    }
+
+    /** What a chase does while it runs. */
+    public static Optional<Flashes> of(Lights lights, Chase chase) {
+        List<Sight> sights = new ArrayList<>();
+        for (int step = 0; step < ROUNDS * chase.steps().size(); step++) {
+            sights.add(new Sight(
+                    step * chase.stepMillis() * 1_000L,
+                    lights.look(chase.steps().get(step % chase.steps().size())),
+                    false));
+        }
+        return of(lights, sights);
     }
 
     /** The run of changes in which the picture flashes most often, if that is too often. */

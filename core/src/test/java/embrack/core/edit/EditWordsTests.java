@@ -245,6 +245,7 @@ class EditWordsTests {
                         "Have Battery par instead of Lantern"),
                 said(new LightEdit.AddressAll(), "Give all fixtures addresses"),
                 said(new LightEdit.AddLook(" Harbour", ""), "Add the look Harbour"),
+                said(new LightEdit.AddChase(" Squall", "", ""), "Add the chase Squall"),
                 said(new LightEdit.StoreLooks(DESK), "Store all looks in Lantern desk"),
                 said(new WiringEdit.Connect(OUT, IN), "Link from Foot board MIDI OUT to Lantern desk MIDI IN"),
                 said(

@@ -8,6 +8,8 @@ import embrack.core.Sketch;
 import embrack.core.chart.PartId;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
+import embrack.core.light.Chase;
+import embrack.core.light.ChaseId;
 import embrack.core.light.Fixture;
 import embrack.core.light.FixtureId;
 import embrack.core.light.FixtureTypeId;
@@ -15,6 +17,7 @@ import embrack.core.light.Held;
 import embrack.core.light.Lights;
 import embrack.core.light.LookId;
 import embrack.core.light.Scenes;
+import embrack.core.light.text.LookText;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import java.util.List;
@@ -44,6 +47,11 @@ class LightEditTests {
                 no(new LightEdit.AddLook("New", "bars: red 5 %"), "text", "Nothing hangs there that is called bars."),
                 no(new LightEdit.AddLook("New", "pars: rad 5 %"), "text", "Line 1: rad is no colour"),
                 no(new LightEdit.DescribeFixture("Box", "mode 1: light"), "text", "Line 1: Here stands one of"),
+                no(new LightEdit.AddChase("Squall", "Look 1", "1"), "steps", "A chase has 2 to 200 looks"),
+                no(new LightEdit.AddChase("Squall", "Look 1, Gone", "1"), "steps", "There is no look called Gone."),
+                no(new LightEdit.AddChase("Squall", "Look 1, Look 2", "soon"), "seconds", "Write how long each step"),
+                no(new LightEdit.AddChase("Squall", "Look 1, Look 2", "0.01"), "seconds", "A step of a chase lasts"),
+                no(new LightEdit.RemoveChase(new ChaseId("gone")), "chase", "That chase is no longer there."),
                 no(new LightEdit.RemoveLook(new LookId("gone")), "look", "That look is no longer there."),
                 no(
                         new LightEdit.HoldLook(
@@ -83,6 +91,24 @@ class LightEditTests {
                 .containsExactly("(Bar 1, 29, -340)", "(Bar 2, 33, 0)", "(Bar 3, 37, 340)");
     }
 
+    /** A group is called otherwise one lamp after another; its looks follow with the last. */
+    @Test
+    void looksFollowTheNamesOfWhatTheyMean() {
+        Plan plan = new LightEdit.AddLook("Both", "pars: red 50 %\nPar 1: blue 20 %")
+                .apply(LightFaults.lit().plan());
+        for (int par = 1; par <= 4; par++) {
+            assertThat(words(plan)).startsWith("pars: red 50 %");
+            plan = new LightEdit.ChangeFixture(
+                            new FixtureId("par-" + par), "Lamp " + par, "Lamps", "7 slots", String.valueOf(40 * par))
+                    .apply(plan);
+        }
+        assertThat(words(plan)).isEqualTo("Lamps: red 50 %\nLamp 1: blue 20 %");
+    }
+
+    private static String words(Plan plan) {
+        return LookText.of(plan.lights().looks().getLast().lines());
+    }
+
     /** Hired lamps of another type show the same looks by other numbers. */
     @Test
     void looksOutliveTheFixtures() {
@@ -118,6 +144,45 @@ class LightEditTests {
                                 .orElseThrow()))
                 .extracting(swapped::words)
                 .isEqualTo("Lantern desk: toggle Scene 5 (Look 5)");
+    }
+
+    /** A chase goes with the desk that holds it into the next, and what runs it goes along. */
+    @Test
+    void chasesOutliveTheDeskAndTheirLooks() {
+        ChaseId id = new ChaseId("squall");
+        Chase.At first = new Chase.At(DESK, new PartId("chase-1"));
+        Sketch sketch = LightFaults.lit()
+                .edit(new LightEdit.AddChase("Squall", "look 1, Look 2, Look 3", "0.75"))
+                .edit(new LightEdit.ChangeChase(id, "Squall", "Look 1, Look 2, Look 1", "0,5", Optional.of(first)))
+                .step("foot-board 9: lantern-desk run:chase-1");
+        Plan plan = sketch.plan();
+        assertThat(plan.words(
+                        plan.switches().at(Sketch.at("foot-board 9")).steps().getFirst()))
+                .isEqualTo("Lantern desk: run Chase 1 (Squall)");
+        Plan swapped = new GearEdit.SwapHardware(
+                        DESK, Library.find(new ModelId("scene-desk")).orElseThrow())
+                .apply(plan);
+        assertThat(swapped.lights().chase(id).orElseThrow().at()).contains(first);
+        assertThat(new LightEdit.RemoveLook(new LookId("look-2"))
+                        .apply(plan)
+                        .lights()
+                        .chase(id)
+                        .orElseThrow()
+                        .steps())
+                .containsExactly(new LookId("look-1"), new LookId("look-1"));
+        assertThat(new LightEdit.RemoveLook(new LookId("look-1"))
+                        .apply(plan)
+                        .lights()
+                        .chases())
+                .as("one look is no chase")
+                .isEmpty();
+        assertThat(new GearEdit.RemoveDevice(DESK, true)
+                        .apply(plan)
+                        .lights()
+                        .chase(id)
+                        .orElseThrow()
+                        .at())
+                .isEmpty();
     }
 
     @Test

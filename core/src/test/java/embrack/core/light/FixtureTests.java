@@ -9,6 +9,9 @@ import embrack.core.light.text.FixtureReading;
 import embrack.core.light.text.FixtureText;
 import embrack.core.light.text.LookText;
 import embrack.core.name.TapeLabel;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -26,6 +29,26 @@ class FixtureTests {
             assertThat(again.problems()).isEmpty();
             assertThat(again.type()).contains(type);
         });
+    }
+
+    @Test
+    void theExamplesInTheDocumentationAreRead() throws IOException {
+        String formats = Files.readString(Path.of("../docs/formats.md"));
+        FixtureReading type =
+                FixtureReading.of(new FixtureTypeId("x"), new TapeLabel("X"), example(formats, "fixture"));
+        assertThat(type.problems()).isEmpty();
+        assertThat(type.type().orElseThrow().modes().getLast().footprint()).isEqualTo(15);
+        LookText look = LookText.of(example(formats, "look"));
+        assertThat(look.problems()).isEmpty();
+        assertThat(look.lines()).hasSize(4);
+        assertThat(Colour.all())
+                .allSatisfy(colour -> assertThat(formats.replace('\n', ' ')).contains(colour.words()));
+    }
+
+    private static String example(String text, String language) {
+        String fence = "```" + language + "\n";
+        int from = text.indexOf(fence) + fence.length();
+        return text.substring(from, text.indexOf("```", from));
     }
 
     @ParameterizedTest

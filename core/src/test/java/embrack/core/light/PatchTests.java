@@ -2,11 +2,13 @@ package embrack.core.light;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.within;
 
 import embrack.core.light.library.Fixtures;
 import embrack.core.light.text.LookText;
 import embrack.core.name.Slug;
 import embrack.core.name.TapeLabel;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -95,6 +97,35 @@ class PatchTests {
         assertThat(new Patch(patch.addressed(), pages).shared()).isEmpty();
     }
 
+    /** 18 lamps of 180 W at 230 V draw 14.1 A: arithmetic. */
+    @Test
+    void whatHangsDrawsAndWeighs() {
+        Load load = Load.of(new Lights(
+                Fixtures.all(),
+                IntStream.rangeClosed(1, 18)
+                        .mapToObj(n -> fixture("Lantern " + n, "lantern", "1 slot"))
+                        .toList(),
+                List.of(),
+                List.of(),
+                List.of()));
+        assertThat(load).isEqualTo(new Load(3240, 198, 54));
+        assertThat(load.amperes(230)).isCloseTo(14.1, within(0.05));
+    }
+
+    /** 8 steps of 0.75 s beside 84 quarters a minute in 4/4: 6.000 s, 0.286 s behind after 2 bars. Arithmetic. */
+    @ParameterizedTest
+    @CsvSource({"8, 750, 2857143, 2, 285714", "4, 500, 2000000, 1, 0", "3, 500, 2000000, 1, -500000"})
+    void aChaseRunsBesideTheMusic(int steps, int stepMillis, long bar, long bars, long micros) {
+        Chase chase = new Chase(
+                new ChaseId("squall"),
+                new TapeLabel("Squall"),
+                Collections.nCopies(steps, new LookId("storm")),
+                stepMillis,
+                Optional.empty());
+        assertThat(chase.roundMicros()).isEqualTo(steps * stepMillis * 1000L);
+        assertThat(chase.beside(bar)).isEqualTo(new Chase.Drift(bars, micros));
+    }
+
     @Test
     void aLookShowsWhatItsWordsMean() {
         Lights four = lights(4, "3 slots");
@@ -128,6 +159,7 @@ class PatchTests {
                 IntStream.rangeClosed(1, count)
                         .mapToObj(n -> fixture("Par " + n, "small-par-three-colours", mode))
                         .toList(),
+                List.of(),
                 List.of(),
                 List.of());
     }

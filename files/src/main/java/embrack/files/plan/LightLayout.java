@@ -5,6 +5,8 @@ import static embrack.files.json.Shapes.texts;
 import static embrack.files.json.Shapes.whole;
 
 import embrack.core.light.Address;
+import embrack.core.light.Chase;
+import embrack.core.light.ChaseId;
 import embrack.core.light.Fixture;
 import embrack.core.light.FixtureId;
 import embrack.core.light.FixtureType;
@@ -41,6 +43,8 @@ final class LightLayout {
             Texts.id("fixtureId", "the id of a fixture", FixtureId::new, FixtureId::text);
 
     private static final Text<LookId> LOOK_ID = Texts.id("lookId", "the id of a look", LookId::new, LookId::text);
+
+    private static final Text<ChaseId> CHASE_ID = Texts.id("chaseId", "the id of a chase", ChaseId::new, ChaseId::text);
 
     private static final Text<Address> ADDRESS = new Text<>(
             "address",
@@ -126,6 +130,23 @@ final class LightLayout {
         var scene = t.needs("scene", Texts.PART, "the scene", h -> h.place().scene());
         var look = t.needs("look", LOOK_ID, "what it shows", Held::look);
         return g -> new Held(g.get(desk), new Scenes.Place(g.get(bank), g.get(scene)), g.get(look));
+    });
+
+    /** A chase. */
+    static final Layout<RigSoFar, Chase> CHASE = Layout.of("chase", "Looks that follow one another.", t -> {
+        var id = t.needs("id", CHASE_ID, "used inside the file only", Chase::id);
+        var name = t.needs("name", Texts.LABEL, "what it is called", Chase::name);
+        var steps = t.needs("steps", texts(LOOK_ID, 2, Chase.MAX_STEPS), "its looks, in order", Chase::steps);
+        var step = t.needs(
+                "stepMillis", whole(Chase.SHORTEST, Chase.LONGEST), "how long each is shown, ms", Chase::stepMillis);
+        var desk = t.may("desk", DeviceLayout.KNOWN, "the desk that holds it", c -> c.at().map(Chase.At::desk));
+        var part = t.may("part", Texts.PART, "where in that desk", c -> c.at().map(Chase.At::part));
+        return g -> new Chase(
+                g.get(id),
+                g.get(name),
+                g.get(steps),
+                g.get(step),
+                g.get(desk).flatMap(box -> g.get(part).map(at -> new Chase.At(box, at))));
     });
 
     private LightLayout() {}

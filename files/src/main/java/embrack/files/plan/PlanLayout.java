@@ -150,13 +150,22 @@ final class PlanLayout {
                         List.of(),
                         "which look a desk holds where",
                         p -> p.lights().held());
+                var chases = t.or(
+                        "chases",
+                        list(LightLayout.CHASE, Lights.MAX_LOOKS),
+                        List.of(),
+                        "looks that follow one another",
+                        p -> p.lights().chases());
                 return g -> {
                     Plan plan = new Plan(
                             g.context().rig(),
                             g.at(switches, () -> new Switches(g.get(switches), g.get(controls))),
                             practices(g.get(others), g.get(third)),
                             Book.EMPTY,
-                            g.at(fixtures, () -> new Lights(g.get(types), g.get(fixtures), g.get(looks), g.get(held))));
+                            g.at(
+                                    fixtures,
+                                    () -> new Lights(
+                                            g.get(types), g.get(fixtures), g.get(looks), g.get(held), g.get(chases))));
                     return g.at(
                             songs,
                             () -> plan.withBook(new Book(

@@ -33,13 +33,18 @@ final class EmptyScene implements Rule {
         return plan.lights().held().stream()
                 .map(held -> held.desk())
                 .distinct()
-                .flatMap(desk -> Scenes.of(plan.rig().chart(desk)).scenes().stream()
-                        .filter(scene -> plan.lights().of(desk).stream()
-                                .noneMatch(held -> held.place().scene().equals(scene)))
-                        .flatMap(scene -> finding(plan, desk, scene)));
+                .flatMap(desk -> Stream.concat(
+                        Scenes.of(plan.rig().chart(desk)).scenes().stream()
+                                .filter(scene -> plan.lights().of(desk).stream()
+                                        .noneMatch(held -> held.place().scene().equals(scene)))
+                                .flatMap(scene -> finding(plan, desk, scene, "scene")),
+                        Scenes.chases(plan.rig().chart(desk)).stream()
+                                .filter(part ->
+                                        plan.lights().chaseAt(desk, part).isEmpty())
+                                .flatMap(part -> finding(plan, desk, part, "chase"))));
     }
 
-    private Stream<Finding> finding(Plan plan, DeviceId desk, PartId scene) {
+    private Stream<Finding> finding(Plan plan, DeviceId desk, PartId scene, String cause) {
         List<SwitchAt> switches = plan.switches().assignments().stream()
                 .filter(assignment -> recalls(assignment.steps(), desk, scene))
                 .map(Assignment::at)
@@ -55,6 +60,7 @@ final class EmptyScene implements Rule {
                 : Stream.of(found(Severity.LOOK)
                         .about(switches)
                         .singing(plan, cues)
+                        .cause(cause)
                         .with("place", plan.rig().partName(desk, scene))
                         .with("desk", desk)
                         .mend("store-looks", new LightEdit.StoreLooks(desk))

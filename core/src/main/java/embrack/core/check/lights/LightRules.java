@@ -6,8 +6,14 @@ import java.util.List;
 /** All rules about lights. */
 public final class LightRules {
 
-    public static final List<Rule> ALL =
-            List.of(new SharedSlots(), new NoAddress(), new EmptyScene(), new CannotShow(), new TooManyFlashes());
+    public static final List<Rule> ALL = List.of(
+            new SharedSlots(),
+            new NoAddress(),
+            new NobodyMeant(),
+            new EmptyScene(),
+            new CannotShow(),
+            new DarkWhileWalking(),
+            new TooManyFlashes());
 
     private LightRules() {}
 }

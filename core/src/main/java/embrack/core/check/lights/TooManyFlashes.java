@@ -6,6 +6,7 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
+import embrack.core.light.Chase;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.plan.Plan;
@@ -13,6 +14,7 @@ import embrack.core.show.Song;
 import embrack.core.stage.Flashes;
 import embrack.core.stage.Scenery;
 import java.util.Locale;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /** The picture flashes more than three times a second. */
@@ -26,9 +28,20 @@ final class TooManyFlashes implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         Plan plan = subject.plan();
-        return Stream.concat(
-                plan.lights().looks().stream().flatMap(look -> finding(plan.lights(), look)),
-                plan.book().songs().stream().flatMap(song -> finding(plan, song)));
+        return Stream.of(
+                        plan.lights().looks().stream().flatMap(look -> finding(plan.lights(), look)),
+                        plan.lights().chases().stream().flatMap(chase -> finding(plan.lights(), chase)),
+                        plan.book().songs().stream().flatMap(song -> finding(plan, song)))
+                .flatMap(Function.identity());
+    }
+
+    private Stream<Finding> finding(Lights lights, Chase chase) {
+        return Flashes.of(lights, chase).stream()
+                .map(flashes -> found(Severity.LOOK)
+                        .cause("chase")
+                        .with("look", chase.name())
+                        .with("rate", rate(flashes))
+                        .made());
     }
 
     private Stream<Finding> finding(Lights lights, Look look) {
