@@ -15,13 +15,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
  * What hangs, with its addresses.
  *
  * @param shared fixtures that share slots, a sentence each
- * @param used how many slots are read
+ * @param used how many slots are read, and which in between are not, in sentences
  * @param load what all of it draws and weighs, a sentence
  */
 record FixturesPage(
@@ -69,9 +70,18 @@ record FixturesPage(
                         .map(type -> new Hired(type.id().text(), count(lights, type) + " \u00d7 " + type.name()))
                         .toList(),
                 patch.shared().stream().map(FixturesPage::words).toList(),
-                Words.count(patch.slots(), "slot"),
+                used(patch),
                 load(Load.of(lights)),
                 FixtureText.of(Fixtures.all().getFirst()));
+    }
+
+    private static String used(Patch patch) {
+        String gaps = patch.gaps().stream()
+                .map(gap -> (gap.universe() == 1 ? "" : gap.universe() + ".")
+                        + (gap.from() == gap.to() ? gap.from() : gap.from() + " to " + gap.to()))
+                .collect(Collectors.joining(", "));
+        return Words.count(patch.slots(), "slot") + " of 512 a universe."
+                + (gaps.isEmpty() ? "" : " Free in between: %s.".formatted(gaps));
     }
 
     private static String load(Load load) {

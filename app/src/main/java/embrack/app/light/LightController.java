@@ -20,10 +20,15 @@ import embrack.core.light.FixtureTypeId;
 import embrack.core.light.LookId;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.files.lists.ListCsv;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.function.Function;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -62,6 +67,14 @@ class LightController {
     @GetMapping("/desks")
     String desks(@PathVariable RigId id, Model page) {
         return desks(id, Echo.NONE, page);
+    }
+
+    @GetMapping("/patch.csv")
+    ResponseEntity<byte[]> patch(@PathVariable RigId id) {
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"patch.csv\"")
+                .body(ListCsv.patch(rigs.load(id).plan().lights()).getBytes(StandardCharsets.UTF_8));
     }
 
     @PostMapping("/looks")

@@ -124,6 +124,11 @@ record PromptPage(
             return y >= 0;
         }
 
+        /** The whole of it for ears, without brackets: where names are compared, what stands in them is left out. */
+        public String spoken() {
+            return whole.replace(" (", ", ").replace(")", "");
+        }
+
         private Pin at(int label) {
             return new Pin(number, x, at, label, words, whole, tone, isChosen, href, anchor, swatches);
         }
@@ -440,7 +445,7 @@ record PromptPage(
                     x,
                     at,
                     at,
-                    clipped(brief, LABEL_ROOM),
+                    begun(brief, LABEL_ROOM),
                     cue.name().map(given -> given + ", ").orElse("") + who + whole,
                     tone,
                     look.cue() == cue.number(),
@@ -592,6 +597,15 @@ record PromptPage(
             return PromptLook.Grid.ALL.stream()
                     .map(grid -> new Zoom(grid.words(), String.valueOf(grid.ticks()), grid.ticks() == look.grid()))
                     .toList();
+        }
+
+        /** As many whole words as there is room for, at least a part of the first: what is read aloud begins so too. */
+        private static String begun(String text, int most) {
+            if (text.length() <= most) {
+                return text;
+            }
+            int space = text.lastIndexOf(' ', most);
+            return text.substring(0, space > 2 ? space : most).stripTrailing();
         }
 
         private static String clipped(String text, int most) {

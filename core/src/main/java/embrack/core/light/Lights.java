@@ -140,21 +140,6 @@ public record Lights(
                 .flatMap(one -> look(one.look()));
     }
 
-    /**
-     * What has a desk show a look: its bank, where the desk holds looks in more than the first, then its scene. Empty
-     * where it does not hold the look.
-     */
-    public List<Action> recalls(DeviceId desk, Chart chart, LookId look) {
-        boolean isOneBank = isInFirstBank(desk, chart);
-        return holding(look).stream()
-                .filter(one -> one.desk().equals(desk))
-                .map(Held::place)
-                .map(place -> isOneBank ? new Scenes.Place(Optional.empty(), place.scene()) : place)
-                .map(place -> Scenes.shows(chart, place))
-                .findFirst()
-                .orElse(List.of());
-    }
-
     /** Whether all that a desk holds lies in the bank that is chosen from the start. */
     private boolean isInFirstBank(DeviceId desk, Chart chart) {
         Optional<PartId> first = Scenes.of(chart).banks().stream().findFirst();

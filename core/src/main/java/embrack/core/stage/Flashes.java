@@ -51,24 +51,50 @@ public record Flashes(double rate, long fromMicros, long toMicros) {
         return of(lights, sights);
     }
 
-    /** The run of changes in which the picture flashes most often, if that is too often. */
+    /**
+     * The run in which the picture flashes most often, where it does so too often: more than three pairs of changes lie
+     * in some second of it.
+     */
     public static Optional<Flashes> of(Lights lights, List<Sight> sights) {
         List<Long> turns = turns(lights, sights);
         Optional<Flashes> worst = Optional.empty();
-        for (int from = 0; from < turns.size(); from++) {
-            int to = from;
-            while (to + 1 < turns.size() && turns.get(to + 1) - turns.get(to) < SECOND / (2 * MOST)) {
-                to++;
+        int from = 0;
+        while (from < turns.size()) {
+            int to = endOfSecond(turns, from);
+            if (isTooMany(from, to)) {
+                double rate = rate(turns, from, to);
+                for (int next = from + 1; next <= to; next++) {
+                    int end = endOfSecond(turns, next);
+                    if (isTooMany(next, end)) {
+                        to = end;
+                        rate = Math.max(rate, rate(turns, next, end));
+                    }
+                }
+                double most = rate;
+                if (worst.filter(other -> other.rate >= most).isEmpty()) {
+                    worst = Optional.of(new Flashes(most, turns.get(from), turns.get(to)));
+                }
             }
-            long lasts = turns.get(to) - turns.get(from);
-            double rate = lasts == 0 ? 0 : (to - from) * (double) SECOND / lasts / 2;
-            if ((to - from + 1) / 2 > MOST
-                    && worst.filter(other -> other.rate >= rate).isEmpty()) {
-                worst = Optional.of(new Flashes(rate, turns.get(from), turns.get(to)));
-            }
-            from = to;
+            from = isTooMany(from, to) ? to + 1 : from + 1;
         }
         return worst;
+    }
+
+    /** The last change that lies in the second which one begins. */
+    private static int endOfSecond(List<Long> turns, int from) {
+        int to = from;
+        while (to + 1 < turns.size() && turns.get(to + 1) - turns.get(from) < SECOND) {
+            to++;
+        }
+        return to;
+    }
+
+    private static boolean isTooMany(int from, int to) {
+        return to - from + 1 > 2 * MOST;
+    }
+
+    private static double rate(List<Long> turns, int from, int to) {
+        return (to - from) * (double) SECOND / (turns.get(to) - turns.get(from)) / 2;
     }
 
     /** When the picture changes, each time the other way than before. */

@@ -2,6 +2,7 @@ package embrack.files.lists;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import embrack.core.LightFaults;
 import embrack.core.Sketch;
 import embrack.core.WiringFaults;
 import java.io.IOException;
@@ -36,6 +37,17 @@ class ListCsvTests {
                 .extracting(r -> r.get("case"))
                 .contains("Floor", "Spares");
         assertThat(ListCsv.cables(RIG.rig())).contains("\r\n").isEqualTo(ListCsv.cables(RIG.rig()));
+    }
+
+    @Test
+    void thePatchHasASlotRangeAFixture() throws IOException {
+        List<CSVRecord> patch = records(ListCsv.patch(LightFaults.lit().plan().lights()));
+        assertThat(patch)
+                .extracting(r -> "%s %s.%s-%s %s"
+                        .formatted(
+                                r.get("fixture"), r.get("universe"), r.get("from"), r.get("to"), r.get("switches on")))
+                .containsExactly(
+                        "Par 1 1.1-7 1", "Par 2 1.8-14 4", "Par 3 1.15-21 1, 2, 3 and 4", "Par 4 1.22-28 2, 3 and 5");
     }
 
     @Test
