@@ -213,6 +213,8 @@ class FloorBoardJobTests extends AtTheBrowser {
                 .containsText(
                         "Every second press of the switch sends the other value, CC 1 value " + "0 on channel 8.");
         assertThat(hand.page.locator(".tale li")).hasCount(2);
+        hand.untilTried();
+        hand.untilAtWork();
         hand.page.locator(".tale li button").last().click();
         assertThat(hand.page.locator("#trial .tape-press")).hasCount(2);
         hand.click("Have it send the same at every press");

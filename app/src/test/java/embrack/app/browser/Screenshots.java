@@ -43,7 +43,6 @@ class Screenshots {
                 "/rigs/1/switches/swap?box=quay-board&with=eight-switch-long-press-board&left=10",
                 "swap-desk",
                 "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/failures", "failures-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/lights?look=kettle-fire", "lights-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/songs/lanterns-on-the-sill", "prompt-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/songs/lanterns-on-the-sill?zoom=3&cue=4", "prompt-near-stage", "");
