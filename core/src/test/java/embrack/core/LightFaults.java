@@ -1,15 +1,25 @@
 package embrack.core;
 
+import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
 import embrack.core.check.rule.Severity;
-import embrack.core.edit.LightEdit;
+import embrack.core.edit.ChaseEdit;
+import embrack.core.edit.DeskEdit;
+import embrack.core.edit.FixtureEdit;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.LookEdit;
+import embrack.core.gear.Kind;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.text.BoxReading;
 import embrack.core.light.Chase;
 import embrack.core.light.ChaseId;
 import embrack.core.light.FixtureId;
 import embrack.core.light.FixtureTypeId;
 import embrack.core.light.LookId;
 import embrack.core.light.Scenes;
+import embrack.core.name.TapeLabel;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.Moment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,31 +37,62 @@ public final class LightFaults {
     public static Sketch lit() {
         Sketch lit = hang(Evening.sketch(), "small-par-three-colours", "4", "Pars");
         for (int par = 1; par <= 4; par++) {
-            lit.edit(new LightEdit.ChangeFixture(
+            lit.edit(new FixtureEdit.ChangeFixture(
                     new FixtureId("par-" + par), "Par " + par, "Pars", "7 slots", String.valueOf(7 * par - 6)));
         }
         for (int scene = 1; scene <= 6; scene++) {
-            lit.edit(new LightEdit.AddLook("Look " + scene, WARM));
+            lit.edit(new LookEdit.AddLook("Look " + scene, WARM));
         }
-        return lit.edit(new LightEdit.StoreLooks(DESK));
+        return lit.edit(new DeskEdit.StoreLooks(DESK));
     }
 
     private static Sketch hang(Sketch sketch, String type, String count, String group) {
-        return sketch.edit(new LightEdit.AddFixtures(new FixtureTypeId(type), count, group));
+        return sketch.edit(new FixtureEdit.AddFixtures(new FixtureTypeId(type), count, group));
     }
 
     private static Sketch look(Sketch sketch, int number, String text) {
-        return sketch.edit(new LightEdit.ChangeLook(new LookId("look-" + number), "Look " + number, text));
+        return sketch.edit(new LookEdit.ChangeLook(new LookId("look-" + number), "Look " + number, text));
     }
 
     private static Sketch held(Sketch sketch, int scene, Optional<LookId> look) {
         return sketch.edit(
-                new LightEdit.HoldLook(DESK, new Scenes.Place(Optional.empty(), new PartId("scene-" + scene)), look));
+                new DeskEdit.HoldLook(DESK, new Scenes.Place(Optional.empty(), new PartId("scene-" + scene)), look));
+    }
+
+    /** A desk whose scenes are counted anew in each of its banks, with a look of its own in the second. */
+    public static Sketch banked(Sketch sketch) {
+        return sketch.edit(new GearEdit.SwapHardware(
+                        DESK,
+                        BoxReading.of("""
+                                        port MIDI IN: 5-pin in
+                                        port DMX OUT: DMX out
+                                        setting MIDI receive channel: 1..16, factory 1
+                                        power: a supply of its own, 300 mA
+                                        """)
+                                .box()
+                                .orElseThrow()
+                                .model(
+                                        new ModelId("bank-desk"),
+                                        new TapeLabel("Bank desk"),
+                                        Kind.LIGHT_DESK,
+                                        Chart.of("""
+                                                on Scene 1..8: note 6..13
+                                                recall Bank 1..4: note 14..17
+                                                on Blackout: cc 1 over 63
+                                                off Blackout: cc 1 under 64
+                                                one at a time: Scene 1..8
+                                                means blackout: Blackout
+                                                """),
+                                        Chart.EMPTY)))
+                .edit(new DeskEdit.HoldLook(
+                        DESK,
+                        new Scenes.Place(Optional.of(new PartId("bank-2")), new PartId("scene-5")),
+                        Optional.of(new LookId("look-6"))));
     }
 
     private static Sketch address(Sketch sketch, int par, String address) {
         return sketch.edit(
-                new LightEdit.ChangeFixture(new FixtureId("par-" + par), "Par " + par, "Pars", "7 slots", address));
+                new FixtureEdit.ChangeFixture(new FixtureId("par-" + par), "Par " + par, "Pars", "7 slots", address));
     }
 
     /** The same two actions by turns, so many times, on the places of a bar that go with it. */
@@ -95,6 +136,7 @@ public final class LightFaults {
     public static List<Fault> all() {
         List<Fault> all = new ArrayList<>(hung());
         all.addAll(flashing());
+        all.addAll(inBanks());
         return all;
     }
 
@@ -130,8 +172,8 @@ public final class LightFaults {
                         Severity.LOOK,
                         "Look 4",
                         "Look 4 speaks of Par 4, and nothing that hangs is called so.",
-                        s -> look(s, 4, "Par 4: blue 50 %").edit(new LightEdit.RemoveFixture(new FixtureId("par-4"))),
-                        s -> look(s, 4, "pars: blue 50 %").edit(new LightEdit.RemoveFixture(new FixtureId("par-4")))),
+                        s -> look(s, 4, "Par 4: blue 50 %").edit(new FixtureEdit.RemoveFixture(new FixtureId("par-4"))),
+                        s -> look(s, 4, "pars: blue 50 %").edit(new FixtureEdit.RemoveFixture(new FixtureId("par-4")))),
                 fault(
                         "a-switch-recalls-nothing",
                         "lights.empty-scene",
@@ -156,8 +198,8 @@ public final class LightFaults {
                         "Chase 2 of Lantern desk is run, and nobody said which looks follow one another there.",
                         s -> s.step("foot-board 9: lantern-desk run:chase-2"),
                         s -> s.step("foot-board 9: lantern-desk run:chase-2")
-                                .edit(new LightEdit.AddChase("Squall", "Look 2, Look 3", "0.5"))
-                                .edit(new LightEdit.ChangeChase(
+                                .edit(new ChaseEdit.AddChase("Squall", "Look 2, Look 3", "0.5"))
+                                .edit(new ChaseEdit.ChangeChase(
                                         new ChaseId("squall"),
                                         "Squall",
                                         "Look 2, Look 3",
@@ -199,6 +241,36 @@ public final class LightFaults {
                         s -> look(hang(s, "lantern", "1", "Lanterns"), 3, "Par 1: 60 %, flashes 2 a second")));
     }
 
+    private static List<Fault> inBanks() {
+        String other = "foot-board 9: lantern-desk recall:bank-2";
+        return List.of(
+                fault(
+                        "a-scene-of-the-bank-before",
+                        "lights.other-bank",
+                        Severity.STOPS,
+                        "Foot board, bank A, switch 4",
+                        "Press Foot board, bank A, switch 9, then press Foot board, bank A, switch 4: Bank 1 is not "
+                                + "chosen, and Scene 5 of Lantern desk shows what another bank holds there.",
+                        s -> banked(s).step(other, "foot-board 9: lantern-desk on:scene-5"),
+                        s -> choosing(banked(s)).step(other, "foot-board 9: lantern-desk on:scene-5")),
+                fault(
+                        "a-scene-that-the-bank-lacks",
+                        "lights.empty-scene",
+                        Severity.LOOK,
+                        "Lantern desk",
+                        "Scene 6 of Lantern desk is recalled in Bank 2, and no look was stored in it there.",
+                        s -> choosing(banked(s)).step(other, "foot-board 9: lantern-desk on:scene-6"),
+                        s -> choosing(banked(s)).step(other, "foot-board 9: lantern-desk on:scene-5")));
+    }
+
+    private static Sketch choosing(Sketch banked) {
+        return banked.edit(new DeskEdit.ChooseBank(
+                Sketch.at("foot-board 4"),
+                Moment.PRESS,
+                Sketch.stepOf("lantern-desk on:scene-5"),
+                Sketch.stepOf("lantern-desk recall:bank-1")));
+    }
+
     /** Sixteenths at 140 last 107 ms: 9.3 changes a second, 4.7 flashes; eighths half of that. Arithmetic. */
     private static List<Fault> flashing() {
         return List.of(
@@ -216,8 +288,8 @@ public final class LightFaults {
                         Severity.LOOK,
                         "Squall",
                         "While it runs, the picture flashes 5.0 times a second.",
-                        s -> look(s, 3, "all: dark").edit(new LightEdit.AddChase("Squall", "Look 2, Look 3", "0.1")),
-                        s -> look(s, 3, "all: dark").edit(new LightEdit.AddChase("Squall", "Look 2, Look 3", "0.5"))),
+                        s -> look(s, 3, "all: dark").edit(new ChaseEdit.AddChase("Squall", "Look 2, Look 3", "0.1")),
+                        s -> look(s, 3, "all: dark").edit(new ChaseEdit.AddChase("Squall", "Look 2, Look 3", "0.5"))),
                 fault(
                         "blackout-on-sixteenths",
                         "lights.too-many-flashes",

@@ -11,7 +11,10 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.chart.PartId;
-import embrack.core.edit.LightEdit;
+import embrack.core.edit.ChaseEdit;
+import embrack.core.edit.DeskEdit;
+import embrack.core.edit.FixtureEdit;
+import embrack.core.edit.LookEdit;
 import embrack.core.edit.Refused;
 import embrack.core.light.Chase;
 import embrack.core.light.ChaseId;
@@ -83,7 +86,7 @@ class LightController {
             Hand hand,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String text) {
-        Plan plan = rigs.edit(id, hand, new LightEdit.AddLook(name, text)).plan();
+        Plan plan = rigs.edit(id, hand, new LookEdit.AddLook(name, text)).plan();
         return toLook(id, plan.lights().looks().getLast().id());
     }
 
@@ -94,13 +97,13 @@ class LightController {
             @PathVariable LookId look,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String text) {
-        rigs.edit(id, hand, new LightEdit.ChangeLook(look, name, text));
+        rigs.edit(id, hand, new LookEdit.ChangeLook(look, name, text));
         return toLook(id, look);
     }
 
     @PostMapping("/looks/{look}/remove")
     String removeLook(@PathVariable RigId id, Hand hand, @PathVariable LookId look) {
-        rigs.edit(id, hand, new LightEdit.RemoveLook(look));
+        rigs.edit(id, hand, new LookEdit.RemoveLook(look));
         return "redirect:/rigs/%s/lights".formatted(id);
     }
 
@@ -111,7 +114,7 @@ class LightController {
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String steps,
             @RequestParam(defaultValue = "") String seconds) {
-        rigs.edit(id, hand, new LightEdit.AddChase(name, steps, seconds));
+        rigs.edit(id, hand, new ChaseEdit.AddChase(name, steps, seconds));
         return toChases(id);
     }
 
@@ -124,13 +127,13 @@ class LightController {
             @RequestParam(defaultValue = "") String steps,
             @RequestParam(defaultValue = "") String seconds,
             @RequestParam(defaultValue = "") String at) {
-        rigs.edit(id, hand, new LightEdit.ChangeChase(chase, name, steps, seconds, place(at)));
+        rigs.edit(id, hand, new ChaseEdit.ChangeChase(chase, name, steps, seconds, place(at)));
         return toChases(id);
     }
 
     @PostMapping("/chases/{chase}/remove")
     String removeChase(@PathVariable RigId id, Hand hand, @PathVariable ChaseId chase) {
-        rigs.edit(id, hand, new LightEdit.RemoveChase(chase));
+        rigs.edit(id, hand, new ChaseEdit.RemoveChase(chase));
         return toChases(id);
     }
 
@@ -149,7 +152,7 @@ class LightController {
             @RequestParam(defaultValue = "none") FixtureTypeId type,
             @RequestParam(defaultValue = "") String count,
             @RequestParam(defaultValue = "") String group) {
-        rigs.edit(id, hand, new LightEdit.AddFixtures(type, count, group));
+        rigs.edit(id, hand, new FixtureEdit.AddFixtures(type, count, group));
         return toFixtures(id);
     }
 
@@ -162,7 +165,7 @@ class LightController {
             @RequestParam(defaultValue = "") String group,
             @RequestParam(defaultValue = "") String mode,
             @RequestParam(defaultValue = "") String address) {
-        rigs.edit(id, hand, new LightEdit.ChangeFixture(fixture, name, group, mode, address));
+        rigs.edit(id, hand, new FixtureEdit.ChangeFixture(fixture, name, group, mode, address));
         return toFixtures(id);
     }
 
@@ -174,13 +177,13 @@ class LightController {
             @RequestParam(defaultValue = "") String across,
             @RequestParam(defaultValue = "") String deep,
             @RequestParam(defaultValue = "") String high) {
-        rigs.edit(id, hand, new LightEdit.HangFixture(fixture, across, deep, high));
+        rigs.edit(id, hand, new FixtureEdit.HangFixture(fixture, across, deep, high));
         return toFixtures(id);
     }
 
     @PostMapping("/fixtures/{fixture}/remove")
     String removeFixture(@PathVariable RigId id, Hand hand, @PathVariable FixtureId fixture) {
-        rigs.edit(id, hand, new LightEdit.RemoveFixture(fixture));
+        rigs.edit(id, hand, new FixtureEdit.RemoveFixture(fixture));
         return toFixtures(id);
     }
 
@@ -190,7 +193,7 @@ class LightController {
             Hand hand,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String text) {
-        rigs.edit(id, hand, new LightEdit.DescribeFixture(name, text));
+        rigs.edit(id, hand, new FixtureEdit.DescribeFixture(name, text));
         return toFixtures(id);
     }
 
@@ -200,19 +203,19 @@ class LightController {
             Hand hand,
             @RequestParam(defaultValue = "none") FixtureTypeId type,
             @RequestParam(defaultValue = "none") FixtureTypeId instead) {
-        rigs.edit(id, hand, new LightEdit.HireInstead(type, instead));
+        rigs.edit(id, hand, new FixtureEdit.HireInstead(type, instead));
         return toFixtures(id);
     }
 
     @PostMapping("/addresses")
     String address(@PathVariable RigId id, Hand hand) {
-        rigs.edit(id, hand, new LightEdit.AddressAll());
+        rigs.edit(id, hand, new FixtureEdit.AddressAll());
         return toFixtures(id);
     }
 
     @PostMapping("/desks/{desk}/store")
     String store(@PathVariable RigId id, Hand hand, @PathVariable DeviceId desk) {
-        rigs.edit(id, hand, new LightEdit.StoreLooks(desk));
+        rigs.edit(id, hand, new DeskEdit.StoreLooks(desk));
         return toDesks(id);
     }
 
@@ -226,7 +229,7 @@ class LightController {
         rigs.edit(
                 id,
                 hand,
-                new LightEdit.HoldLook(
+                new DeskEdit.HoldLook(
                         desk,
                         Refused.at("look", () -> DesksPage.place(place)),
                         Optional.of(look).filter(text -> !text.isBlank()).map(LookId::new)));

@@ -26,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -213,8 +214,8 @@ record LooksPage(
     private static List<String> users(Plan plan, Look look) {
         return Stream.concat(
                         plan.switches().assignments().stream()
-                                .filter(assignment ->
-                                        assignment.steps().stream().anyMatch(step -> shows(plan, step, look)))
+                                .filter(assignment -> assignment.moments().values().stream()
+                                        .anyMatch(steps -> shows(plan, steps, look)))
                                 .map(assignment -> plan.words(assignment.at())
                                         + assignment
                                                 .label()
@@ -226,12 +227,13 @@ record LooksPage(
 
     private static Stream<String> cues(Plan plan, Song song, Look look) {
         return song.cues().stream()
-                .filter(cue -> cue.steps().stream().anyMatch(step -> shows(plan, step, look)))
+                .filter(cue -> shows(plan, cue.steps(), look))
                 .map(cue -> "%s, %s"
                         .formatted(song.title(), cue.at().text(song.form().tempoMap())));
     }
 
-    private static boolean shows(Plan plan, Step step, Look look) {
-        return plan.lookOf(step).filter(look::equals).isPresent();
+    private static boolean shows(Plan plan, List<Step> steps, Look look) {
+        return IntStream.range(0, steps.size())
+                .anyMatch(i -> plan.lookOf(steps, i).filter(look::equals).isPresent());
     }
 }

@@ -455,9 +455,11 @@ record PromptPage(
         }
 
         private List<Swatch> swatches(Cue cue, String device) {
-            List<String> colours = cue.steps().stream()
-                    .filter(step -> step.device().text().equals(device))
-                    .flatMap(step -> plan.lookOf(step).stream())
+            List<Step> steps = cue.steps();
+            List<String> colours = IntStream.range(0, steps.size())
+                    .filter(i -> steps.get(i).device().text().equals(device))
+                    .mapToObj(i -> plan.lookOf(steps, i))
+                    .flatMap(Optional::stream)
                     .findFirst()
                     .map(shown -> Palette.of(plan.lights(), shown, SWATCHES))
                     .orElse(List.of());

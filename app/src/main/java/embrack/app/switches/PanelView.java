@@ -24,6 +24,7 @@ import embrack.core.place.Surroundings;
 import embrack.core.plan.Plan;
 import embrack.core.proof.Broken;
 import embrack.core.proof.Doing;
+import embrack.core.proof.Lack;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Story;
 import embrack.core.sim.Verdict;
@@ -390,8 +391,11 @@ record PanelView(
 
     private static String end(Plan plan, Broken broken) {
         String place = name(plan, broken.place());
-        return broken.still()
-                .map(still -> "%s is off, %s stands still".formatted(place, name(plan, still)))
+        return broken.without()
+                .map(without -> (without.lack() == Lack.STANDS_STILL
+                                ? "%s is off, %s stands still"
+                                : "%s is not chosen, %s shows what another bank holds there")
+                        .formatted(place, name(plan, without.started())))
                 .orElseGet(() -> "%s is %s; %s was meant"
                         .formatted(
                                 place,

@@ -21,7 +21,10 @@ public sealed interface Edit
                 SongEdit,
                 CueEdit,
                 OrderEdit,
-                LightEdit,
+                FixtureEdit,
+                LookEdit,
+                ChaseEdit,
+                DeskEdit,
                 InTurn {
 
     /**

@@ -325,11 +325,12 @@ public sealed interface SongEdit extends Edit {
                             new Action(step.action().verb(), listed(plan, step.device(), list.indexOf(song.id()) + 1)),
                             step.waitMillis()))
                     .orElse(step);
-            Book book = plan.book().withSteps(along);
+            UnaryOperator<List<Step>> all = steps -> steps.stream().map(along).toList();
+            Book book = plan.book().withSteps(all);
             for (Song song : List.copyOf(book.songs())) {
                 book = book.with(song.moved(song.id(), list.indexOf(song.id()) + 1));
             }
-            return plan.withSwitches(plan.switches().withSteps(along))
+            return plan.withSwitches(plan.switches().withSteps(all))
                     .withBook(book)
                     .settled();
         }

@@ -17,8 +17,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** The looks and chases of a desk that is replaced, put into the other; what recalls and runs them goes along. */
@@ -28,8 +30,8 @@ final class StoredAnew {
 
     /**
      * The plan with the looks and chases of a desk where the other hardware can hold them: in the scene or chase of the
-     * same name, else in the next one that is free, scenes in the bank that is chosen from the start. Those for which
-     * there is none are held no more.
+     * same name, else in the next one that is free, scenes in the bank that is chosen from the start, so that no bank
+     * has to be chosen any more. Those for which there is none are held no more.
      */
     static Plan in(Plan plan, DeviceId desk, Model other) {
         Chart chart = other.chart();
@@ -45,9 +47,16 @@ final class StoredAnew {
         Map<Held, PartId> shows = moved(held, one -> one.place().scene(), scenes.scenes());
         Map<Chase, PartId> runs =
                 moved(chases, chase -> chase.at().orElseThrow().part(), Scenes.chases(chart));
-        UnaryOperator<Step> along = step -> step.device().equals(desk)
-                ? recalled(plan, step, shows, chart).or(() -> run(step, runs)).orElse(step)
-                : step;
+        Set<PartId> banks = Set.copyOf(Scenes.of(plan.rig().chart(desk)).banks());
+        UnaryOperator<List<Step>> along = steps -> IntStream.range(0, steps.size())
+                .filter(i -> !steps.get(i).device().equals(desk)
+                        || !banks.contains(steps.get(i).action().part()))
+                .mapToObj(i -> steps.get(i).device().equals(desk)
+                        ? recalled(plan, steps, i, shows, chart)
+                                .or(() -> run(steps.get(i), runs))
+                                .orElse(steps.get(i))
+                        : steps.get(i))
+                .toList();
         Lights bare = plan.lights().without(desk);
         Lights stored = bare.withHeld(Stream.concat(
                                 bare.held().stream(),
@@ -80,10 +89,12 @@ final class StoredAnew {
         return Objects.requireNonNull(moved.get(one));
     }
 
-    private static Optional<Step> recalled(Plan plan, Step step, Map<Held, PartId> shows, Chart chart) {
+    private static Optional<Step> recalled(
+            Plan plan, List<Step> steps, int index, Map<Held, PartId> shows, Chart chart) {
+        Step step = steps.get(index);
         return shows.keySet().stream()
-                .filter(held -> held.place().scene().equals(step.action().part())
-                        && plan.lookOf(step).isPresent())
+                .filter(held ->
+                        plan.placeOf(steps, index).filter(held.place()::equals).isPresent())
                 .findFirst()
                 .flatMap(held -> shown(chart, at(shows, held)))
                 .map(action -> new Step(step.device(), action, step.waitMillis()));

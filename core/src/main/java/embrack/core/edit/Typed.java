@@ -1,14 +1,20 @@
 package embrack.core.edit;
 
 import embrack.core.gear.Setting;
+import embrack.core.light.Look;
+import embrack.core.light.LookId;
 import embrack.core.name.Slug;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.text.Problem;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Reads what a person typed into a field of an edit. */
 final class Typed {
@@ -39,6 +45,24 @@ final class Typed {
 
     static Device device(String field, Plan plan, DeviceId id) {
         return plan.rig().find(id).orElseThrow(() -> new Refused(field, Say.of("no.box-gone")));
+    }
+
+    static Look look(Plan plan, LookId id) {
+        return plan.lights().look(id).orElseThrow(() -> new Refused("look", Say.of("no.look-gone")));
+    }
+
+    /** A text in which problems were found when it was read, each with its line. */
+    static Refused text(String field, List<Problem> problems) {
+        return Refused.text(
+                field,
+                problems.stream()
+                        .map(problem -> "Line %d: %s".formatted(problem.line(), problem.words()))
+                        .collect(Collectors.joining(" ")));
+    }
+
+    /** Some things, and one more at the end. */
+    static <T> List<T> plus(List<T> some, T more) {
+        return Stream.concat(some.stream(), Stream.of(more)).toList();
     }
 
     /** What was typed, read; empty when nothing was. */

@@ -38,6 +38,11 @@ public record Chase(ChaseId id, TapeLabel name, List<LookId> steps, int stepMill
     /** A chase of a desk. */
     public record At(DeviceId desk, PartId part) {}
 
+    /** The look of one of its steps, counted from 0 and on over its rounds. */
+    public Optional<Look> look(Lights lights, long step) {
+        return lights.look(steps.get((int) (step % steps.size())));
+    }
+
     /** How long it takes to come round, in microseconds. */
     public long roundMicros() {
         return steps.size() * stepMillis * 1_000L;

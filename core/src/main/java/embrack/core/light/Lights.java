@@ -140,21 +140,62 @@ public record Lights(
                 .flatMap(one -> look(one.look()));
     }
 
-    /** Whether all that a desk holds lies in the bank that is chosen from the start. */
-    private boolean isInFirstBank(DeviceId desk, Chart chart) {
-        Optional<PartId> first = Scenes.of(chart).banks().stream().findFirst();
-        return of(desk).stream().allMatch(one -> one.place().bank().equals(first));
+    /** The look that an action has a desk show, in whichever bank it is; empty where banks hold more than one there. */
+    public Optional<Look> shownBy(DeviceId desk, Chart chart, Action action) {
+        return at(desk, action.part()).size() > 1
+                ? Optional.empty()
+                : meant(desk, chart, List.of(), action).flatMap(place -> holds(desk, place));
     }
 
-    /** The look that an action has a desk show, where no bank has to be chosen before it. */
-    public Optional<Look> shownBy(DeviceId desk, Chart chart, Action action) {
+    private List<Held> at(DeviceId desk, PartId scene) {
         return of(desk).stream()
-                .filter(one -> one.place().scene().equals(action.part()))
-                .filter(one -> Scenes.shows(chart, new Scenes.Place(Optional.empty(), action.part()))
-                        .contains(action))
-                .filter(one -> isInFirstBank(desk, chart))
+                .filter(one -> one.place().scene().equals(scene))
+                .toList();
+    }
+
+    /**
+     * The place of a desk that is meant by an action that shows a scene: in the bank that is chosen before it, else in
+     * the only one that holds something there, else in the one that is chosen from the start. Empty for a desk that
+     * holds nothing.
+     *
+     * @param before what the desk is asked to do just before it, in order
+     */
+    public Optional<Scenes.Place> meant(DeviceId desk, Chart chart, List<Action> before, Action action) {
+        Scenes scenes = Scenes.of(chart);
+        if (of(desk).isEmpty()
+                || !scenes.scenes().contains(action.part())
+                || !Scenes.shows(chart, new Scenes.Place(Optional.empty(), action.part()))
+                        .contains(action)) {
+            return Optional.empty();
+        }
+        List<Held> there = at(desk, action.part());
+        Optional<PartId> bank = before.reversed().stream()
+                .filter(earlier -> scenes.banks().contains(earlier.part()) && Scenes.isShown(earlier.verb()))
+                .map(Action::part)
                 .findFirst()
-                .flatMap(one -> look(one.look()));
+                .or(() -> there.size() == 1 ? there.getFirst().place().bank() : Optional.empty())
+                .or(() -> scenes.banks().stream().findFirst());
+        return Optional.of(new Scenes.Place(bank, action.part()));
+    }
+
+    /** The bank in which a desk has to be, for an action to show what is {@link #meant} by it; empty without banks. */
+    public Optional<NeededBank> needed(DeviceId desk, Chart chart, List<Action> before, Action action) {
+        List<PartId> banks = Scenes.of(chart).banks();
+        return meant(desk, chart, before, action)
+                .flatMap(Scenes.Place::bank)
+                .filter(bank -> banks.size() > 1)
+                .map(bank -> new NeededBank(
+                        bank,
+                        bank.equals(banks.getFirst())
+                                ? banks.stream()
+                                        .filter(other -> !other.equals(bank))
+                                        .toList()
+                                : List.of()));
+    }
+
+    /** Whether what a desk holds lies in more banks than one. */
+    public boolean usesBanks(DeviceId desk) {
+        return of(desk).stream().map(one -> one.place().bank()).distinct().count() > 1;
     }
 
     /** What a desk holds, in the order in which it was put there. */

@@ -5,6 +5,8 @@ import embrack.core.chart.Aspect;
 import embrack.core.chart.Verb;
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.Compiler;
+import embrack.core.light.Look;
+import embrack.core.light.Scenes;
 import embrack.core.midi.DataByte;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
@@ -73,15 +75,46 @@ public final class Offers {
                     .toList();
         }
         Asked asked = Asked.of(to.isPresent() ? amount.replaceFirst("") : search);
+        return Stream.concat(looksInBanks(asked, compiled), found(asked, to, worked, compiled))
+                .toList();
+    }
+
+    /** Looks that a desk holds in banks: each with the bank that has to be chosen first, as one thing to pick. */
+    private Stream<Offer> looksInBanks(Asked asked, Function<Step, CompiledStep> compiled) {
+        return plan.lights().held().stream()
+                .filter(held -> plan.lights().usesBanks(held.desk()))
+                .map(held -> Scenes.shows(plan.rig().chart(held.desk()), held.place()).stream()
+                        .map(action -> new Step(held.desk(), action))
+                        .toList())
+                .filter(steps -> steps.size() == 2)
+                .map(steps -> inBank(steps, compiled))
+                .filter(offer -> asked.isIn(offer.words().toLowerCase(Locale.ROOT)));
+    }
+
+    private Offer inBank(List<Step> steps, Function<Step, CompiledStep> compiled) {
+        Step scene = steps.getLast();
+        String words = "%s and %s%s"
+                .formatted(
+                        plan.words(steps.getFirst()),
+                        plan.rig().words(scene.device(), scene.action()),
+                        plan.lookOf(steps, 1)
+                                .map(Look::name)
+                                .map(" (%s)"::formatted)
+                                .orElse(""));
+        return new Offer(words, steps.getFirst(), compiled.apply(steps.getFirst()), List.of(scene));
+    }
+
+    private Stream<Offer> found(
+            Asked asked, Optional<Integer> to, Set<DeviceId> worked, Function<Step, CompiledStep> compiled) {
         return Stream.of(true, false)
                 .flatMap(taped -> plan.rig().devices().stream().flatMap(device -> actions(device, taped, to)))
                 .filter(step -> asked.isIn(text(step)))
+                .filter(step -> !isOneOfSeveralBanks(step))
                 .sorted(Comparator.comparingLong((Step step) -> asked.farFetched(text(step)))
                         .thenComparingLong(step -> asked.beyond(text(step)))
                         .thenComparing(this::isLessWanted)
                         .thenComparing(step -> !worked.contains(step.device())))
-                .map(step -> offer(step, compiled.apply(step)))
-                .toList();
+                .map(step -> offer(step, compiled.apply(step)));
     }
 
     private Offer offer(Step step, CompiledStep compiled) {
@@ -91,6 +124,15 @@ public final class Offers {
                         .map(other -> " and " + plan.rig().words(other.device(), other.action()))
                         .collect(Collectors.joining());
         return new Offer(words, step, compiled, along);
+    }
+
+    /** Whether a scene is offered with its banks already. */
+    private boolean isOneOfSeveralBanks(Step step) {
+        return plan.lights().usesBanks(step.device())
+                && plan.placeOf(List.of(step), 0)
+                        .filter(place -> plan.lights().of(step.device()).stream()
+                                .anyMatch(held -> held.place().scene().equals(place.scene())))
+                        .isPresent();
     }
 
     /** A chase comes with its auto-run, as one thing to pick; what a message only turns round is never added. */

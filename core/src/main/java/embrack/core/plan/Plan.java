@@ -1,5 +1,6 @@
 package embrack.core.plan;
 
+import embrack.core.chart.Action;
 import embrack.core.chart.LearnableId;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Board;
@@ -8,6 +9,8 @@ import embrack.core.gear.Model;
 import embrack.core.light.Chase;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
+import embrack.core.light.NeededBank;
+import embrack.core.light.Scenes;
 import embrack.core.midi.Channel;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
@@ -183,6 +186,36 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book, L
         return lights.held().isEmpty()
                 ? Optional.empty()
                 : lights.shownBy(step.device(), rig.chart(step.device()), step.action());
+    }
+
+    /** The place of a desk that one of some steps that follow one another means, in the bank that they choose. */
+    public Optional<Scenes.Place> placeOf(List<Step> steps, int index) {
+        Step step = steps.get(index);
+        return lights.held().isEmpty()
+                ? Optional.empty()
+                : lights.meant(step.device(), rig.chart(step.device()), before(steps, index), step.action());
+    }
+
+    /** The look that one of some steps that follow one another has a desk show, in the bank that they choose. */
+    public Optional<Look> lookOf(List<Step> steps, int index) {
+        return placeOf(steps, index)
+                .flatMap(place -> lights.holds(steps.get(index).device(), place));
+    }
+
+    /** The bank in which a desk has to be for one of some steps that follow one another. */
+    public Optional<NeededBank> bankOf(List<Step> steps, int index) {
+        Step step = steps.get(index);
+        return lights.held().isEmpty()
+                ? Optional.empty()
+                : lights.needed(step.device(), rig.chart(step.device()), before(steps, index), step.action());
+    }
+
+    /** What comes before a step on its own device. */
+    private static List<Action> before(List<Step> steps, int index) {
+        return steps.subList(0, index).stream()
+                .filter(earlier -> earlier.device().equals(steps.get(index).device()))
+                .map(Step::action)
+                .toList();
     }
 
     /** The title of the song that a step is about, where its player has it at that place of the list. */

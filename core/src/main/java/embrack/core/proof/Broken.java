@@ -16,9 +16,12 @@ import java.util.stream.Stream;
  * @param place where it shows
  * @param meant how it should stand then
  * @param actual how it stands; as meant where it stands still
- * @param still what it started and what stands still, since {@code place} is off; empty for any other failure
+ * @param without what it started and what is so of that, since {@code place} is off; empty for any other failure
  */
-public record Broken(List<Doing> before, Doing last, Place place, int meant, int actual, Optional<Place> still) {
+public record Broken(List<Doing> before, Doing last, Place place, int meant, int actual, Optional<Without> without) {
+
+    /** Something was started that lacks what it needs. */
+    public record Without(Place started, Lack lack) {}
 
     public Broken {
         before = List.copyOf(before);
@@ -26,7 +29,7 @@ public record Broken(List<Doing> before, Doing last, Place place, int meant, int
 
     /** Whether something was started and stands still. */
     public boolean standsStill() {
-        return still.isPresent();
+        return without.filter(one -> one.lack() == Lack.STANDS_STILL).isPresent();
     }
 
     /** How many things are done in it; how things were left before is not counted. */

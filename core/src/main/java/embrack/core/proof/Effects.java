@@ -2,9 +2,12 @@ package embrack.core.proof;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.MessageMemory;
+import embrack.core.chart.PartId;
 import embrack.core.chart.Verb;
 import embrack.core.level.Takeover;
+import embrack.core.light.NeededBank;
 import embrack.core.midi.Message;
+import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Step;
@@ -15,6 +18,7 @@ import embrack.core.world.Place;
 import embrack.core.world.Places;
 import embrack.core.world.Reading;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -26,6 +30,7 @@ import java.util.stream.Stream;
 /** Makes effects of messages that arrive, and of steps that are meant. */
 final class Effects {
 
+    private final Plan plan;
     private final Rig rig;
     private final Engine engine;
     private final Places places;
@@ -34,8 +39,9 @@ final class Effects {
     /** What messages do at a device whatever came before. */
     private final Map<DeviceId, Map<Message, List<Effect>>> always = new HashMap<>();
 
-    Effects(Rig rig, Engine engine, Places places, Variables variables) {
-        this.rig = rig;
+    Effects(Plan plan, Engine engine, Places places, Variables variables) {
+        this.plan = plan;
+        this.rig = plan.rig();
         this.engine = engine;
         this.places = places;
         this.variables = variables;
@@ -52,22 +58,46 @@ final class Effects {
 
     /** The parts that steps start and that stand still without something else. */
     List<Transition.Need> needs(List<Step> steps) {
-        return steps.stream()
-                .filter(step ->
-                        step.action().verb() != Verb.OFF && step.action().verb() != Verb.STOP)
-                .flatMap(step -> each(step).flatMap(device -> need(device, step.action()).stream()))
-                .toList();
+        List<Transition.Need> needs = new ArrayList<>();
+        for (int i = 0; i < steps.size(); i++) {
+            Step step = steps.get(i);
+            Optional<NeededBank> bank = plan.bankOf(steps, i);
+            for (DeviceId device : each(step).toList()) {
+                if (step.action().verb() != Verb.OFF && step.action().verb() != Verb.STOP) {
+                    need(device, step.action()).ifPresent(needs::add);
+                }
+                bank.flatMap(needed -> need(device, step.action(), needed)).ifPresent(needs::add);
+            }
+        }
+        return needs;
     }
 
     private Optional<Transition.Need> need(DeviceId device, Action action) {
-        return rig.chart(device).need(action.part()).flatMap(part -> {
-            int[] by = rig.model(device).implementation().aspects(part).stream()
-                    .filter(aspect -> !aspect.isCount())
-                    .mapToInt(aspect -> stands(new Place(device, part, aspect)))
-                    .toArray();
-            Place started = new Place(device, action.part(), action.verb().aspect());
-            return by.length == 0 ? Optional.empty() : Optional.of(new Transition.Need(stands(started), by));
-        });
+        return rig.chart(device)
+                .need(action.part())
+                .map(part -> new Transition.Need(
+                        started(device, action), standing(device, part), new int[0], Lack.STANDS_STILL))
+                .filter(need -> need.by().length > 0);
+    }
+
+    private Optional<Transition.Need> need(DeviceId device, Action action, NeededBank bank) {
+        int[] others = bank.others().stream()
+                .flatMapToInt(other -> Arrays.stream(standing(device, other)))
+                .toArray();
+        return Optional.of(new Transition.Need(
+                        started(device, action), standing(device, bank.bank()), others, Lack.IS_ANOTHER))
+                .filter(need -> need.by().length > 0);
+    }
+
+    private int started(DeviceId device, Action action) {
+        return stands(new Place(device, action.part(), action.verb().aspect()));
+    }
+
+    private int[] standing(DeviceId device, PartId part) {
+        return rig.model(device).implementation().aspects(part).stream()
+                .filter(aspect -> !aspect.isCount())
+                .mapToInt(aspect -> stands(new Place(device, part, aspect)))
+                .toArray();
     }
 
     private Stream<DeviceId> each(Step step) {

@@ -156,19 +156,22 @@ final class Look {
             if (transition.isPossible(state)) {
                 done.run(state);
                 boolean isOn = state[need.started()] != 0;
-                boolean stands = true;
-                for (int other : need.by()) {
-                    stands &= state[other] == 0;
-                }
+                boolean stands = !need.isMet(state);
                 right |= isOn && !stands;
                 if (isOn && stands && broken.isEmpty()) {
                     broken = Optional.of(new Broken(
-                            reach.way(at), transition.doing(), by, 1, 0, Optional.of(machine.place(need.started()))));
+                            reach.way(at),
+                            transition.doing(),
+                            by,
+                            1,
+                            0,
+                            Optional.of(new Broken.Without(machine.place(need.started()), need.lack()))));
                 }
             }
             done.clear(state);
             reach.clear(state);
         }
-        return new Seen(transition.doing(), by, right, right, false, reach.size(), reach.isWhole(), broken);
+        Place shown = need.lack() == Lack.STANDS_STILL ? by : machine.place(need.started());
+        return new Seen(transition.doing(), shown, right, right, false, reach.size(), reach.isWhole(), broken);
     }
 }

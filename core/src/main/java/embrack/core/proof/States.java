@@ -78,7 +78,7 @@ public final class States {
             changed.or(before.get().variables.of(box));
             changed.or(variables.of(box));
         }
-        var effects = new Effects(plan.rig(), sendings.engine(), places, variables);
+        var effects = new Effects(plan, sendings.engine(), places, variables);
         var made = new Gestures(effects, variables);
         machine = new Machine(variables, places);
         for (Assignment assignment : plan.switches().assignments()) {
@@ -373,6 +373,7 @@ public final class States {
         BitSet wanted = new BitSet();
         wanted.set(need.started());
         IntStream.of(need.by()).forEach(wanted::set);
+        IntStream.of(need.unless()).forEach(wanted::set);
         Live done = Live.of(transition.actual(), wanted);
         depends.or(done.reads());
         BitSet reads = machine.lasting(done.reads());

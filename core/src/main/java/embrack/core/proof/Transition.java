@@ -16,11 +16,28 @@ final class Transition {
     record Guard(int variable, int value) {}
 
     /**
-     * A part that was started stands still unless one of some variables is not 0.
+     * Something that a part needs that was started: one of some variables is not 0.
      *
      * @param started the variable of the part that was started
+     * @param by the variables of what it needs
+     * @param unless it has it also while all of these are 0; empty where that does not help
+     * @param lack what is so without it
      */
-    record Need(int started, int[] by) {}
+    record Need(int started, int[] by, int[] unless, Lack lack) {
+
+        boolean isMet(int[] state) {
+            return isAny(by, state) || unless.length > 0 && !isAny(unless, state);
+        }
+
+        private static boolean isAny(int[] variables, int[] state) {
+            for (int variable : variables) {
+                if (state[variable] != 0) {
+                    return true;
+                }
+            }
+            return false;
+        }
+    }
 
     private final Doing doing;
     private final List<Guard> guards;

@@ -157,8 +157,8 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows, int las
                 lastAlways);
     }
 
-    /** With every step of every cue as {@code now} has it. */
-    public Book withSteps(UnaryOperator<Step> now) {
+    /** With the steps of every cue as {@code now} has them. */
+    public Book withSteps(UnaryOperator<List<Step>> now) {
         return new Book(
                 songs.stream()
                         .map(song -> song.withCues(withSteps(song.cues(), now)))
@@ -168,10 +168,8 @@ public record Book(List<Song> songs, List<Cue> always, List<Show> shows, int las
                 lastAlways);
     }
 
-    private static List<Cue> withSteps(List<Cue> cues, UnaryOperator<Step> now) {
-        return cues.stream()
-                .map(cue -> cue.withSteps(cue.steps().stream().map(now).toList()))
-                .toList();
+    private static List<Cue> withSteps(List<Cue> cues, UnaryOperator<List<Step>> now) {
+        return cues.stream().map(cue -> cue.withSteps(now.apply(cue.steps()))).toList();
     }
 
     private static List<Cue> pressedAt(List<Cue> cues, Function<SwitchAt, Optional<SwitchAt>> now) {

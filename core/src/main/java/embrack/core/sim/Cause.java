@@ -55,6 +55,9 @@ public sealed interface Cause {
     /** It was started, and stands still without something else. */
     record StandsStill(Place still) implements Cause {}
 
+    /** A scene was recalled in another bank than the one that is meant. */
+    record OtherBank(Place scene) implements Cause {}
+
     /** Nothing comes to the box: no way leads to one that stands in for another. */
     record NotReached() implements Cause {}
 

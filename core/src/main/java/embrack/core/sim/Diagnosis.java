@@ -10,6 +10,7 @@ import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
 import embrack.core.proof.Broken;
 import embrack.core.proof.Doing;
+import embrack.core.proof.Lack;
 import embrack.core.proof.Seen;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.CueAt;
@@ -110,8 +111,11 @@ public final class Diagnosis {
     }
 
     private Cause cause(Proof proof, Seen seen, Broken broken) {
-        if (broken.still().isPresent()) {
-            return new Cause.StandsStill(broken.still().get());
+        if (broken.without().isPresent()) {
+            Broken.Without without = broken.without().get();
+            return without.lack() == Lack.STANDS_STILL
+                    ? new Cause.StandsStill(without.started())
+                    : new Cause.OtherBank(without.started());
         }
         if (isByMode(proof, seen)) {
             return new Cause.SentByMode();

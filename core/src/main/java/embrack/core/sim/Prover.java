@@ -93,9 +93,10 @@ public final class Prover {
         this.deeds = new Deeds(plan.rig(), engine, places, new Timing(ways));
         this.start = World.poweredOn(places);
         Optional<Prover> same = before.filter(prover -> prover.plan
-                .switches()
-                .controlAssignments()
-                .equals(plan.switches().controlAssignments()));
+                        .switches()
+                        .controlAssignments()
+                        .equals(plan.switches().controlAssignments())
+                && prover.plan.lights().held().equals(plan.lights().held()));
         this.states = new States(plan, sendings, places, same.map(prover -> prover.states));
         same.ifPresent(prover -> plan.switches().assignments().forEach(assignment -> {
             List<Proof> proofs = prover.known.getOrDefault(assignment, List.of());

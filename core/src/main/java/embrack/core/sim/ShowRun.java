@@ -1,6 +1,7 @@
 package embrack.core.sim;
 
 import embrack.core.chart.PartId;
+import embrack.core.proof.Lack;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.SongId;
 import embrack.core.switches.SwitchAt;
@@ -67,8 +68,8 @@ public record ShowRun(
      */
     public record Between(int entry, Optional<SongId> before, Place place, int value) {}
 
-    /** What a cue starts, and what stands still since the part that it needs is off. */
-    public record Still(SongId song, int cue, boolean always, DeviceId device, PartId part, PartId need) {}
+    /** What a cue starts, and what is so of it since the part that it needs is off. */
+    public record Still(SongId song, int cue, boolean always, DeviceId device, PartId part, PartId need, Lack lack) {}
 
     /**
      * What a song changed and did not change back.

@@ -3,9 +3,11 @@ package embrack.core.sim;
 import embrack.core.chart.Aspect;
 import embrack.core.chart.PartId;
 import embrack.core.chart.Verb;
+import embrack.core.compile.CompiledStep;
 import embrack.core.gear.SwitchMode;
 import embrack.core.offer.Freedom;
 import embrack.core.plan.Plan;
+import embrack.core.proof.Lack;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
@@ -36,6 +38,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -319,31 +322,52 @@ final class ShowRunner {
     }
 
     private boolean standsStill(BookProver.Footwork work, Moment moment, World after) {
-        return work.compiled().steps(moment).stream()
-                .anyMatch(compiled -> missing(compiled.step(), after).isPresent());
+        List<Step> steps =
+                work.compiled().steps(moment).stream().map(CompiledStep::step).toList();
+        return IntStream.range(0, steps.size())
+                .anyMatch(i -> missing(steps, i, after).isPresent());
     }
 
-    /** What something that a step has started would need to move, and is off. */
-    private Optional<PartId> missing(Step step, World after) {
-        return after.value(World.place(step.device(), step.action())) == 0
+    /** A part that something would need that was started, and what is so without it. */
+    private record Missing(PartId need, Lack lack) {}
+
+    /** What something that a step has started would need, and is off. */
+    private Optional<Missing> missing(List<Step> steps, int index, World after) {
+        Step step = steps.get(index);
+        DeviceId device = step.device();
+        return after.value(World.place(device, step.action())) == 0
                 ? Optional.empty()
                 : prover.rig()
-                        .chart(step.device())
+                        .chart(device)
                         .need(step.action().part())
-                        .filter(need -> prover.rig().model(step.device()).implementation().aspects(need).stream()
-                                .noneMatch(aspect -> after.value(new Place(step.device(), need, aspect)) != 0));
+                        .filter(need -> isOff(device, need, after))
+                        .map(need -> new Missing(need, Lack.STANDS_STILL))
+                        .or(() -> plan.bankOf(steps, index)
+                                .filter(bank -> isOff(device, bank.bank(), after)
+                                        && (bank.others().isEmpty()
+                                                || bank.others().stream()
+                                                        .anyMatch(other -> !isOff(device, other, after))))
+                                .map(bank -> new Missing(bank.bank(), Lack.IS_ANOTHER)));
+    }
+
+    private boolean isOff(DeviceId device, PartId part, World after) {
+        return prover.rig().model(device).implementation().aspects(part).stream()
+                .noneMatch(aspect -> after.value(new Place(device, part, aspect)) != 0);
     }
 
     private void stills(Jump jump, Script script, Beat beat, World after) {
-        for (Step step : jump instanceof Jump.None ? beat.cue().steps() : List.<Step>of()) {
-            missing(step, after)
-                    .map(need -> new Still(
+        List<Step> steps = jump instanceof Jump.None ? beat.cue().steps() : List.of();
+        for (int i = 0; i < steps.size(); i++) {
+            Step step = steps.get(i);
+            missing(steps, i, after)
+                    .map(missing -> new Still(
                             script.song().id(),
                             beat.cue().number(),
                             beat.always(),
                             step.device(),
                             step.action().part(),
-                            need))
+                            missing.need(),
+                            missing.lack()))
                     .ifPresent(stills::add);
         }
     }

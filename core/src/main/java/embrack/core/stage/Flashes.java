@@ -3,9 +3,12 @@ package embrack.core.stage;
 import embrack.core.light.Chase;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
+import embrack.core.light.LookId;
 import embrack.core.light.Output;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -41,22 +44,20 @@ public record Flashes(double rate, long fromMicros, long toMicros) {
 
     /** What a chase does while it runs. */
     public static Optional<Flashes> of(Lights lights, Chase chase) {
-        List<Sight> sights = new ArrayList<>();
-        for (int step = 0; step < ROUNDS * chase.steps().size(); step++) {
-            sights.add(new Sight(
-                    step * chase.stepMillis() * 1_000L,
-                    lights.look(chase.steps().get(step % chase.steps().size())),
-                    false));
-        }
-        return of(lights, sights);
+        return of(
+                lights,
+                List.of(new Sight(0, Optional.empty(), Optional.of(chase), false)),
+                ROUNDS * chase.roundMicros());
     }
 
     /**
      * The run in which the picture flashes most often, where it does so too often: more than three pairs of changes lie
      * in some second of it.
+     *
+     * @param until how long the last of it is shown, microseconds
      */
-    public static Optional<Flashes> of(Lights lights, List<Sight> sights) {
-        List<Long> turns = turns(lights, sights);
+    public static Optional<Flashes> of(Lights lights, List<Sight> sights, long until) {
+        List<Long> turns = turns(lights, Scenery.byStep(lights, sights, until));
         Optional<Flashes> worst = Optional.empty();
         int from = 0;
         while (from < turns.size()) {
@@ -97,13 +98,19 @@ public record Flashes(double rate, long fromMicros, long toMicros) {
         return (to - from) * (double) SECOND / (turns.get(to) - turns.get(from)) / 2;
     }
 
+    /** All that decides how bright the lamps are. */
+    private record Seen(Optional<LookId> look, boolean isBlackedOut) {}
+
     /** When the picture changes, each time the other way than before. */
     private static List<Long> turns(Lights lights, List<Sight> sights) {
         List<Long> turns = new ArrayList<>();
         int way = 0;
         List<Double> before = brightness(lights, Optional.empty());
+        Map<Seen, List<Double>> known = new HashMap<>();
         for (Sight sight : sights) {
-            List<Double> now = brightness(lights, Optional.of(sight));
+            List<Double> now = known.computeIfAbsent(
+                    new Seen(sight.look().map(Look::id), sight.isBlackedOut()),
+                    seen -> brightness(lights, Optional.of(sight)));
             int turned = way(before, now);
             if (turned != 0 && turned != way) {
                 turns.add(sight.micros());

@@ -1,9 +1,14 @@
 package embrack.core.stage;
 
 import embrack.core.chart.Meaning;
+import embrack.core.chart.PartId;
 import embrack.core.chart.Verb;
+import embrack.core.light.Chase;
+import embrack.core.light.Lights;
 import embrack.core.light.Look;
+import embrack.core.light.Scenes;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Song;
@@ -11,35 +16,72 @@ import embrack.core.show.When;
 import embrack.core.switches.Step;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** What is seen while a song goes, as its cues have it: a song begins without a look, blackout is off. */
+/**
+ * What is seen while a song goes, as its cues have it: a song begins without a look, in the banks that are chosen from
+ * the start, and blackout is off. What is called last is seen; a chase that is stopped gives way to the look before it.
+ */
 public final class Scenery {
 
     private record Timed(long micros, List<Step> steps) {}
 
-    private Scenery() {}
+    private final Plan plan;
+    private final Map<DeviceId, PartId> banks = new HashMap<>();
+
+    private Scenery(Plan plan) {
+        this.plan = plan;
+    }
 
     /** What is seen, from change to change. What a cue does at once counts as one change. */
     public static List<Sight> of(Plan plan, Song song) {
-        List<Sight> sights = new ArrayList<>();
-        Sight now = new Sight(0, Optional.empty(), false);
-        for (Timed cue : cues(plan, song)) {
-            Sight next = now;
-            for (Step step : cue.steps()) {
-                next = after(plan, step, next);
+        return new Scenery(plan).sights(song);
+    }
+
+    /**
+     * The same with every step of a chase as a change of its own.
+     *
+     * @param until how long the last of it is shown, microseconds from bar 1
+     */
+    public static List<Sight> byStep(Lights lights, List<Sight> sights, long until) {
+        List<Sight> steps = new ArrayList<>();
+        for (int i = 0; i < sights.size(); i++) {
+            Sight sight = sights.get(i);
+            Optional<Chase> chase = sight.chase();
+            if (chase.isEmpty()) {
+                steps.add(sight);
+            } else {
+                long end = i + 1 < sights.size() ? sights.get(i + 1).micros() : until;
+                long each = chase.get().stepMillis() * 1_000L;
+                for (long at = sight.micros(), n = 0; at < end || n == 0; at += each, n++) {
+                    steps.add(new Sight(at, chase.get().look(lights, n), Optional.empty(), sight.isBlackedOut()));
+                }
             }
-            if (!next.equals(now)) {
-                now = new Sight(cue.micros(), next.look(), next.isBlackedOut());
-                sights.add(now);
+        }
+        return steps;
+    }
+
+    private List<Sight> sights(Song song) {
+        List<Sight> sights = new ArrayList<>();
+        Sight now = Sight.of(0, Optional.empty());
+        for (Timed cue : cues(song)) {
+            Sight next = new Sight(cue.micros(), now.look(), now.chase(), now.isBlackedOut());
+            for (Step step : cue.steps()) {
+                next = after(step, next);
+            }
+            if (!next.showsAs(now)) {
+                sights.add(next);
+                now = next;
             }
         }
         return sights;
     }
 
-    private static List<Timed> cues(Plan plan, Song song) {
+    private List<Timed> cues(Song song) {
         return song.cues().stream()
                 .flatMap(cue -> micros(song, cue)
                         .map(micros -> new Timed(
@@ -61,15 +103,38 @@ public final class Scenery {
                 : cue.at().micros(song.form());
     }
 
-    private static Sight after(Plan plan, Step step, Sight now) {
-        boolean isBlackout =
-                plan.rig().chart(step.device()).isMeant(step.action().part(), Meaning.BLACKOUT);
-        if (isBlackout) {
-            Verb verb = step.action().verb();
+    private Sight after(Step step, Sight now) {
+        PartId part = step.action().part();
+        Verb verb = step.action().verb();
+        if (plan.rig().chart(step.device()).isMeant(part, Meaning.BLACKOUT)) {
             boolean isOn = verb == Verb.ON || verb == Verb.TOGGLE && !now.isBlackedOut();
-            return new Sight(now.micros(), now.look(), isOn);
+            return new Sight(now.micros(), now.look(), now.chase(), isOn);
         }
-        Optional<Look> shown = plan.lookOf(step);
-        return shown.isPresent() ? new Sight(now.micros(), shown, now.isBlackedOut()) : now;
+        Scenes scenes = Scenes.of(plan.rig().chart(step.device()));
+        if (scenes.banks().contains(part) && Scenes.isShown(verb)) {
+            banks.put(step.device(), part);
+            return now;
+        }
+        Optional<Chase> chase = plan.chaseOf(step);
+        if (chase.isPresent()) {
+            boolean runs = Scenes.isShown(verb) && !(verb == Verb.TOGGLE && chase.equals(now.chase()));
+            return new Sight(now.micros(), now.look(), runs ? chase : Optional.empty(), now.isBlackedOut());
+        }
+        return shown(step, scenes)
+                .map(look -> new Sight(now.micros(), Optional.of(look), Optional.empty(), now.isBlackedOut()))
+                .orElse(now);
+    }
+
+    /** The look that a desk shows in the bank in which it is. */
+    private Optional<Look> shown(Step step, Scenes scenes) {
+        Optional<PartId> bank = Optional.ofNullable(banks.get(step.device()))
+                .or(() -> scenes.banks().stream().findFirst());
+        return scenes.scenes().contains(step.action().part())
+                        && Scenes.isShown(step.action().verb())
+                ? plan.lights()
+                        .holds(
+                                step.device(),
+                                new Scenes.Place(bank, step.action().part()))
+                : Optional.empty();
     }
 }

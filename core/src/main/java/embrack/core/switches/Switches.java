@@ -132,8 +132,8 @@ public final class Switches {
                         .toList());
     }
 
-    /** With every step of every switch as {@code now} has it. */
-    public Switches withSteps(UnaryOperator<Step> now) {
+    /** With the steps of every moment of every switch as {@code now} has them. */
+    public Switches withSteps(UnaryOperator<List<Step>> now) {
         return new Switches(
                 assignments.values().stream()
                         .map(assignment -> withSteps(assignment, now))
@@ -141,11 +141,10 @@ public final class Switches {
                 controlAssignments());
     }
 
-    private static Assignment withSteps(Assignment assignment, UnaryOperator<Step> now) {
+    private static Assignment withSteps(Assignment assignment, UnaryOperator<List<Step>> now) {
         Assignment changed = assignment;
         for (Moment moment : assignment.moments().keySet()) {
-            changed = changed.withSteps(
-                    moment, assignment.steps(moment).stream().map(now).toList());
+            changed = changed.withSteps(moment, now.apply(assignment.steps(moment)));
         }
         return changed;
     }

@@ -277,6 +277,7 @@ class RuleTests {
                         "gear.chart-contradicts-box",
                         "lights.empty-scene",
                         "lights.no-address",
+                        "lights.other-bank",
                         "lights.shared-slots",
                         "order.walks-elsewhere",
                         "place.no-kill-switch",

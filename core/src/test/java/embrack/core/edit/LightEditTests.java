@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import embrack.core.LightFaults;
 import embrack.core.Sketch;
 import embrack.core.chart.PartId;
+import embrack.core.check.Report;
+import embrack.core.check.rule.Finding;
+import embrack.core.check.rule.Told;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
 import embrack.core.light.Chase;
@@ -15,13 +18,20 @@ import embrack.core.light.FixtureId;
 import embrack.core.light.FixtureTypeId;
 import embrack.core.light.Held;
 import embrack.core.light.Lights;
+import embrack.core.light.Look;
 import embrack.core.light.LookId;
 import embrack.core.light.Scenes;
 import embrack.core.light.text.LookText;
+import embrack.core.offer.Offers;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.show.SongId;
+import embrack.core.sim.Proof;
+import embrack.core.sim.Verdict;
+import embrack.core.stage.Scenery;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -35,42 +45,42 @@ class LightEditTests {
 
     static List<Arguments> refused() {
         return List.of(
-                no(new LightEdit.AddFixtures(PARS, "0", ""), "count", "Write how many, 1 to 512."),
-                no(new LightEdit.AddFixtures(new FixtureTypeId("none"), "1", ""), "type", "There is no such type"),
+                no(new FixtureEdit.AddFixtures(PARS, "0", ""), "count", "Write how many, 1 to 512."),
+                no(new FixtureEdit.AddFixtures(new FixtureTypeId("none"), "1", ""), "type", "There is no such type"),
                 no(change("Par 2", "7 slots", "1"), "name", "There is already a fixture called Par 2."),
                 no(change("Par 1", "9 slots", "1"), "mode", "It has no mode 9 slots."),
                 no(change("Par 1", "7 slots", "0"), "address", "An address is 1 to 512, not 0."),
                 no(change("Par 1", "7 slots", "509"), "address", "Par 1 takes 7 slots from 509: 3 too many."),
-                no(new LightEdit.HangFixture(PAR, "far", "1", "1"), "across", "Write metres in digits, such as 2.5."),
-                no(new LightEdit.HangFixture(PAR, "31", "1", "1"), "across", "A fixture hangs at most 30 m"),
-                no(new LightEdit.AddLook("look 1", ""), "name", "There is already a look called look 1."),
-                no(new LightEdit.AddLook("New", "bars: red 5 %"), "text", "Nothing hangs there that is called bars."),
-                no(new LightEdit.AddLook("New", "pars: rad 5 %"), "text", "Line 1: rad is no colour"),
-                no(new LightEdit.DescribeFixture("Box", "mode 1: light"), "text", "Line 1: Here stands one of"),
-                no(new LightEdit.AddChase("Squall", "Look 1", "1"), "steps", "A chase has 2 to 200 looks"),
-                no(new LightEdit.AddChase("Squall", "Look 1, Gone", "1"), "steps", "There is no look called Gone."),
-                no(new LightEdit.AddChase("Squall", "Look 1, Look 2", "soon"), "seconds", "Write how long each step"),
-                no(new LightEdit.AddChase("Squall", "Look 1, Look 2", "0.01"), "seconds", "A step of a chase lasts"),
-                no(new LightEdit.RemoveChase(new ChaseId("gone")), "chase", "That chase is no longer there."),
-                no(new LightEdit.RemoveLook(new LookId("gone")), "look", "That look is no longer there."),
+                no(new FixtureEdit.HangFixture(PAR, "far", "1", "1"), "across", "Write metres in digits, such as 2.5."),
+                no(new FixtureEdit.HangFixture(PAR, "31", "1", "1"), "across", "A fixture hangs at most 30 m"),
+                no(new LookEdit.AddLook("look 1", ""), "name", "There is already a look called look 1."),
+                no(new LookEdit.AddLook("New", "bars: red 5 %"), "text", "Nothing hangs there that is called bars."),
+                no(new LookEdit.AddLook("New", "pars: rad 5 %"), "text", "Line 1: rad is no colour"),
+                no(new FixtureEdit.DescribeFixture("Box", "mode 1: light"), "text", "Line 1: Here stands one of"),
+                no(new ChaseEdit.AddChase("Squall", "Look 1", "1"), "steps", "A chase has 2 to 200 looks"),
+                no(new ChaseEdit.AddChase("Squall", "Look 1, Gone", "1"), "steps", "There is no look called Gone."),
+                no(new ChaseEdit.AddChase("Squall", "Look 1, Look 2", "soon"), "seconds", "Write how long each step"),
+                no(new ChaseEdit.AddChase("Squall", "Look 1, Look 2", "0.01"), "seconds", "A step of a chase lasts"),
+                no(new ChaseEdit.RemoveChase(new ChaseId("gone")), "chase", "That chase is no longer there."),
+                no(new LookEdit.RemoveLook(new LookId("gone")), "look", "That look is no longer there."),
                 no(
-                        new LightEdit.HoldLook(
+                        new DeskEdit.HoldLook(
                                 DESK, new Scenes.Place(Optional.empty(), new PartId("scene-99")), Optional.empty()),
                         "look",
                         "Lantern desk has no such scene."));
     }
 
-    private static Arguments no(LightEdit edit, String field, String words) {
+    private static Arguments no(Edit edit, String field, String words) {
         return Arguments.of(edit, field, words);
     }
 
-    private static LightEdit change(String name, String mode, String address) {
-        return new LightEdit.ChangeFixture(PAR, name, "Pars", mode, address);
+    private static FixtureEdit change(String name, String mode, String address) {
+        return new FixtureEdit.ChangeFixture(PAR, name, "Pars", mode, address);
     }
 
     @ParameterizedTest
     @MethodSource("refused")
-    void whatCannotBeIsRefusedAtItsField(LightEdit edit, String field, String words) {
+    void whatCannotBeIsRefusedAtItsField(Edit edit, String field, String words) {
         assertThatThrownBy(() -> edit.apply(LightFaults.lit().plan()))
                 .isInstanceOfSatisfying(
                         Refused.class, refused -> assertThat(refused.field()).isEqualTo(field))
@@ -79,7 +89,7 @@ class LightEditTests {
 
     @Test
     void fixturesHangSideBySideWithFreeAddresses() {
-        Lights lights = new LightEdit.AddFixtures(new FixtureTypeId("colour-bar-one-piece"), "3", "")
+        Lights lights = new FixtureEdit.AddFixtures(new FixtureTypeId("colour-bar-one-piece"), "3", "")
                 .apply(LightFaults.lit().plan())
                 .lights();
         assertThat(lights.fixtures().subList(4, 7))
@@ -94,11 +104,11 @@ class LightEditTests {
     /** A group is called otherwise one lamp after another; its looks follow with the last. */
     @Test
     void looksFollowTheNamesOfWhatTheyMean() {
-        Plan plan = new LightEdit.AddLook("Both", "pars: red 50 %\nPar 1: blue 20 %")
+        Plan plan = new LookEdit.AddLook("Both", "pars: red 50 %\nPar 1: blue 20 %")
                 .apply(LightFaults.lit().plan());
         for (int par = 1; par <= 4; par++) {
             assertThat(words(plan)).startsWith("pars: red 50 %");
-            plan = new LightEdit.ChangeFixture(
+            plan = new FixtureEdit.ChangeFixture(
                             new FixtureId("par-" + par), "Lamp " + par, "Lamps", "7 slots", String.valueOf(40 * par))
                     .apply(plan);
         }
@@ -113,7 +123,7 @@ class LightEditTests {
     @Test
     void looksOutliveTheFixtures() {
         Plan lit = LightFaults.lit().plan();
-        Lights hired = new LightEdit.HireInstead(PARS, new FixtureTypeId("par-six-colours"))
+        Lights hired = new FixtureEdit.HireInstead(PARS, new FixtureTypeId("par-six-colours"))
                 .apply(lit)
                 .lights();
         assertThat(hired.looks()).isEqualTo(lit.lights().looks());
@@ -152,8 +162,8 @@ class LightEditTests {
         ChaseId id = new ChaseId("squall");
         Chase.At first = new Chase.At(DESK, new PartId("chase-1"));
         Sketch sketch = LightFaults.lit()
-                .edit(new LightEdit.AddChase("Squall", "look 1, Look 2, Look 3", "0.75"))
-                .edit(new LightEdit.ChangeChase(id, "Squall", "Look 1, Look 2, Look 1", "0,5", Optional.of(first)))
+                .edit(new ChaseEdit.AddChase("Squall", "look 1, Look 2, Look 3", "0.75"))
+                .edit(new ChaseEdit.ChangeChase(id, "Squall", "Look 1, Look 2, Look 1", "0,5", Optional.of(first)))
                 .step("foot-board 9: lantern-desk run:chase-1");
         Plan plan = sketch.plan();
         assertThat(plan.words(
@@ -163,14 +173,14 @@ class LightEditTests {
                         DESK, Library.find(new ModelId("scene-desk")).orElseThrow())
                 .apply(plan);
         assertThat(swapped.lights().chase(id).orElseThrow().at()).contains(first);
-        assertThat(new LightEdit.RemoveLook(new LookId("look-2"))
+        assertThat(new LookEdit.RemoveLook(new LookId("look-2"))
                         .apply(plan)
                         .lights()
                         .chase(id)
                         .orElseThrow()
                         .steps())
                 .containsExactly(new LookId("look-1"), new LookId("look-1"));
-        assertThat(new LightEdit.RemoveLook(new LookId("look-1"))
+        assertThat(new LookEdit.RemoveLook(new LookId("look-1"))
                         .apply(plan)
                         .lights()
                         .chases())
@@ -188,12 +198,50 @@ class LightEditTests {
     @Test
     void whatIsTakenAwayIsHeldNoMore() {
         Plan lit = LightFaults.lit().plan();
-        assertThat(new LightEdit.RemoveLook(new LookId("look-1"))
+        assertThat(new LookEdit.RemoveLook(new LookId("look-1"))
                         .apply(lit)
                         .lights()
                         .held())
                 .hasSize(5);
         assertThat(new GearEdit.RemoveDevice(DESK, true).apply(lit).lights().held())
                 .isEmpty();
+    }
+
+    /** A cue that recalls a scene while the desk is in another bank is told, and mended by choosing the bank first. */
+    @Test
+    void aCueInAnotherBankIsFoundAndMended() {
+        Plan plan = LightFaults.banked(LightFaults.lit())
+                .cues("ebb", "8|1 = lantern-desk recall:bank-2, lantern-desk on:scene-5")
+                .cues("ebb", "9|1 = lantern-desk on:scene-3")
+                .plan();
+        Report report = Report.of(plan);
+        assertThat(report.proofs())
+                .filteredOn(proof -> proof.at().equals(Sketch.at("foot-board 4")))
+                .extracting(Proof::verdict)
+                .as("it is exact only where the look is shown that is meant")
+                .containsExactly(Verdict.WRONG);
+        Finding found = report.findings().stream()
+                .filter(finding -> finding.code().equals("lights.other-bank")
+                        && Told.of(finding, plan).where().equals("Ebb, bar 9"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(Told.of(found, plan).what())
+                .startsWith("Bank 1 is not chosen then, and Scene 3 of Lantern desk shows");
+        Plan mended = report.healing().best(found).orElseThrow().edit().apply(plan);
+        assertThat(Scenery.of(mended, mended.book().song(new SongId("ebb"))))
+                .extracting(sight ->
+                        sight.look().map(Look::name).map(Object::toString).orElse(""))
+                .containsSubsequence("Look 6", "Look 3");
+        assertThat(new Offers(plan).find(Sketch.at("foot-board 9"), "look 6"))
+                .extracting(offer -> offer.words())
+                .first()
+                .isEqualTo("Lantern desk: recall Bank 1 and switch on Scene 6 (Look 6)");
+        Plan swapped = new GearEdit.SwapHardware(
+                        DESK, Library.find(new ModelId("small-scene-desk")).orElseThrow())
+                .apply(plan);
+        assertThat(swapped.book().song(new SongId("ebb")).cues())
+                .as("one bank: none has to be chosen any more")
+                .extracting(cue -> cue.steps().stream().map(swapped::words).collect(Collectors.joining(", ")))
+                .contains("Lantern desk: recall Scene 7 (Look 6)", "Lantern desk: recall Scene 3 (Look 3)");
     }
 }

@@ -33,9 +33,9 @@ class FlashesTests {
     void pairsOfChangesInASecondAreCounted(String times, String rate) {
         List<Sight> sights = new ArrayList<>();
         for (long micros : micros(times)) {
-            sights.add(new Sight(micros, Optional.empty(), sights.size() % 2 == 0));
+            sights.add(new Sight(micros, Optional.empty(), Optional.empty(), sights.size() % 2 == 0));
         }
-        assertThat(Flashes.of(Lights.NONE, sights)
+        assertThat(Flashes.of(Lights.NONE, sights, 0)
                         .map(flashes -> String.format(Locale.ROOT, "%.1f", flashes.rate()))
                         .orElse("none"))
                 .isEqualTo(rate);

@@ -55,9 +55,11 @@ final class DarkWhileWalking implements Rule {
 
     private static boolean isDark(Lights lights, Sight sight) {
         return sight.isBlackedOut()
-                || sight.look()
-                        .map(lights::shown)
-                        .filter(shown -> !shown.isEmpty() && shown.stream().allMatch(Output::isDark))
-                        .isPresent();
+                || sight.chase().isEmpty()
+                        && sight.look()
+                                .map(lights::shown)
+                                .filter(shown ->
+                                        !shown.isEmpty() && shown.stream().allMatch(Output::isDark))
+                                .isPresent();
     }
 }

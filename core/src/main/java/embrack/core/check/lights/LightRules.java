@@ -11,6 +11,7 @@ public final class LightRules {
             new NoAddress(),
             new NobodyMeant(),
             new EmptyScene(),
+            new OtherBank(),
             new CannotShow(),
             new DarkWhileWalking(),
             new TooManyFlashes());

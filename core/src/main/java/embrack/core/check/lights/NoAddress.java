@@ -6,7 +6,7 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.edit.LightEdit;
+import embrack.core.edit.FixtureEdit;
 import embrack.core.light.Fixture;
 import embrack.core.name.TapeLabel;
 import java.util.List;
@@ -31,7 +31,7 @@ final class NoAddress implements Rule {
                 : Stream.of(found(Severity.LOOK)
                         .with("fixtures", without)
                         .with("count", without.size())
-                        .mend("address-all", new LightEdit.AddressAll())
+                        .mend("address-all", new FixtureEdit.AddressAll())
                         .made());
     }
 }

@@ -6,7 +6,7 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.edit.LightEdit;
+import embrack.core.edit.FixtureEdit;
 import embrack.core.light.Patch;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -32,7 +32,7 @@ final class SharedSlots implements Rule {
                 .with("other", shared.other().name())
                 .with("from", shared.from())
                 .with("to", shared.to())
-                .mend("address-all", new LightEdit.AddressAll())
+                .mend("address-all", new FixtureEdit.AddressAll())
                 .made();
     }
 }

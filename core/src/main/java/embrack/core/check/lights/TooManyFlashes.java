@@ -54,7 +54,7 @@ final class TooManyFlashes implements Rule {
     }
 
     private Stream<Finding> finding(Plan plan, Song song) {
-        return Flashes.of(plan.lights(), Scenery.of(plan, song)).stream()
+        return Flashes.of(plan.lights(), Scenery.of(plan, song), song.lengthMicros()).stream()
                 .map(flashes -> found(Severity.LOOK)
                         .cause("song")
                         .with("song", song.title())

@@ -10,6 +10,7 @@ import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.CueEdit;
 import embrack.core.plan.Plan;
+import embrack.core.proof.Lack;
 import embrack.core.show.CueAt;
 import embrack.core.show.Song;
 import embrack.core.sim.ShowRun.Still;
@@ -29,6 +30,7 @@ final class CueStandsStill implements Rule {
     @Override
     public Stream<Finding> check(Subject subject) {
         return subject.book().run().stills().stream()
+                .filter(still -> still.lack() == Lack.STANDS_STILL)
                 .filter(still -> subject.plan()
                         .book()
                         .cue(still.song(), still.cue(), still.always())

@@ -48,7 +48,7 @@ final class StandsStill implements Rule {
     }
 
     private Finding finding(Plan plan, Proof proof, Broken broken, Severity severity) {
-        Place still = broken.still().orElseThrow();
+        Place still = broken.without().orElseThrow().started();
         PartId need = broken.place().part();
         List<SwitchAt> others = plan.switches().assignments().stream()
                 .filter(a -> !a.at().equals(proof.at()) && a.steps().stream().anyMatch(step -> turnsOn(step, broken)))
