@@ -14,3 +14,4 @@ import "./copy.js";
 import "./focus.js";
 import "./news.js";
 import "./sideways.js";
+import "./heard.js";

@@ -78,6 +78,8 @@ class EditRouteTests {
             "a new model"));
 
     static {
+        OTHERS.put("POST /rigs/{id}/lights/output/send", "what goes out is no part of the plan");
+        OTHERS.put("POST /rigs/{id}/lights/output/stop", "what goes out is no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/tick", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/clear", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/switches/trial/story", "what is tried is no part of the plan");

@@ -67,8 +67,12 @@ record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
             String mark) {}
 
     static StageView of(Lights lights, Optional<Look> look) {
+        return of(lights, look.map(lights::shown).orElse(List.of()));
+    }
+
+    /** What fixtures show, in their order; empty where nobody knows. */
+    static StageView of(Lights lights, List<Output> shown) {
         List<Beam> lamps = new ArrayList<>();
-        List<Output> shown = look.map(lights::shown).orElse(List.of());
         double widest = lights.fixtures().stream()
                 .mapToDouble(fixture -> Math.abs(fixture.hang().across()))
                 .max()

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Lights from nothing: what hangs, what it shows, what the desk holds, what a switch shows; interactions counted. */
@@ -79,6 +81,31 @@ class LightsJobTests extends AtTheBrowser {
         assertThat(sheets).containsText("Bar 2 (from 33)");
         assertThat(sheets).containsText("Bar 2: mode 4 slots, address 33, small switches on: 1 and 6");
         assertThat(hand.interactions()).isLessThanOrEqualTo(60);
+        goesOutAndIsHeard();
+    }
+
+    /** The looks without a desk, to a receiver that reads the packets by the standard and draws what came. */
+    private void goesOutAndIsHeard() {
+        hand.load("/lights/output");
+        assertThat(hand.page.locator("#heard")).hasText("Nothing is sent.");
+        hand.choose("What", "the look Storm");
+        hand.type("To the address of a node", "8.8.4.4");
+        hand.click("Send");
+        assertThat(hand.page.locator(".problem")).containsText("8.8.4.4 lies outside the building.");
+        hand.type("To the address of a node", "");
+        hand.click("Send");
+        Locator heard = hand.page.locator("#heard");
+        assertThat(heard.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Bar 2")))
+                .containsText(Pattern.compile("33\\s*112 255 254 255\\s*yes"));
+        assertThat(heard).containsText("none lost");
+        assertThat(heard.locator(".beam")).hasCount(2);
+        hand.choose("What", "the chase Squall");
+        hand.click("Send");
+        assertThat(heard.locator("h2")).containsText("Squall, to the simulated receiver");
+        assertThat(heard.locator(".beam")).hasCount(5);
+        assertThat(heard.locator(".beam")).hasCount(2);
+        hand.click("Stop sending");
+        assertThat(hand.page.locator("#heard")).hasText("Nothing is sent.");
     }
 
     private void hang(String type, String count) {

@@ -48,6 +48,11 @@ public record Address(int universe, int start) implements Comparable<Address> {
         return start + footprint - 1;
     }
 
+    /** The addresses of its slots, in order. */
+    IntStream slots(int footprint) {
+        return IntStream.rangeClosed(start, last(footprint));
+    }
+
     /** The address so many slots further on in the same universe, if there is one. */
     public Optional<Address> plus(int slots) {
         return start + slots <= Mode.MAX_SLOTS ? Optional.of(new Address(universe, start + slots)) : Optional.empty();

@@ -43,6 +43,11 @@ public record Chase(ChaseId id, TapeLabel name, List<LookId> steps, int stepMill
         return lights.look(steps.get((int) (step % steps.size())));
     }
 
+    /** The step that is shown so many microseconds after it began, counted from 0 and on over its rounds. */
+    public long stepAt(long micros) {
+        return Math.max(0, micros) / (stepMillis * 1_000L);
+    }
+
     /** How long it takes to come round, in microseconds. */
     public long roundMicros() {
         return steps.size() * stepMillis * 1_000L;

@@ -111,6 +111,11 @@ public record Lamp(FixtureType type, Mode mode) {
         return light.y() <= 0 ? 0 : Lab.of(asked).distance(Lab.of(light.times(asked.y() / light.y())));
     }
 
+    /** What it shows when it is sent numbers, one for each of its slots. */
+    public Output showing(List<Integer> slots) {
+        return new Output(slots, light(slots), 0, flashes(slots));
+    }
+
     /** What light numbers give, cells together; full white of this lamp has luminance 1. */
     public Xyz light(List<Integer> slots) {
         Optional<FixedColour> chosen = chosen(slots);

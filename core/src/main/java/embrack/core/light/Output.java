@@ -13,6 +13,9 @@ import java.util.List;
  */
 public record Output(List<Integer> slots, Xyz light, double distance, double flashes) {
 
+    /** What a fixture shows that is sent nothing. */
+    public static final Output DARK = new Output(List.of(), Xyz.DARK, 0, 0);
+
     public Output {
         slots = List.copyOf(slots);
     }

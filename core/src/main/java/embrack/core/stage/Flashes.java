@@ -29,6 +29,9 @@ public record Flashes(double rate, long fromMicros, long toMicros) {
     private static final double A_QUARTER = 0.25;
     private static final long SECOND = 1_000_000;
 
+    /** What goes on longer than this without flashing too often goes on so. */
+    public static final long LONG_ENOUGH_MICROS = 60_000_000;
+
     /** So many rounds of a chase show whether it goes on flashing: eight changes of the shortest. */
     private static final int ROUNDS = 8;
 
