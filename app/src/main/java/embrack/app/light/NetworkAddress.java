@@ -11,9 +11,8 @@ import java.util.regex.Pattern;
 final class NetworkAddress {
 
     private static final Pattern FIGURES = Pattern.compile("\\d{1,3}(\\.\\d{1,3}){3}");
-    private static final String ASK =
-            "Write the address that the node shows, in figures: 10.0.0.20,"
-                    + " or 239.255.0.1 for all that hear universe 1.";
+    private static final String ASK = "Write the address that the node shows, in figures: 10.0.0.20,"
+            + " or 239.255.0.1 for all that hear universe 1.";
 
     private NetworkAddress() {}
 
