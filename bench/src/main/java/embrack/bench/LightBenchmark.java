@@ -39,8 +39,8 @@ import org.openjdk.jmh.annotations.Warmup;
 import org.openjdk.jmh.infra.Blackhole;
 
 /**
- * A song of four minutes with 400 light cues as frames, 44 a second, 128 pars of 4 slots: 512 slots. The baseline copies
- * as many frames of 512 bytes and does nothing else.
+ * A song of four minutes with 400 light cues as frames, 44 a second, 128 pars of 4 slots: 512 slots. The baseline
+ * copies as many frames of 512 bytes and does nothing else.
  */
 @State(Scope.Thread)
 @BenchmarkMode(Mode.AverageTime)

@@ -10,6 +10,7 @@ import embrack.core.edit.GearEdit;
 import embrack.core.edit.LookEdit;
 import embrack.core.gear.Kind;
 import embrack.core.gear.ModelId;
+import embrack.core.gear.library.Library;
 import embrack.core.gear.text.BoxReading;
 import embrack.core.light.Chase;
 import embrack.core.light.ChaseId;
@@ -137,6 +138,7 @@ public final class LightFaults {
         List<Fault> all = new ArrayList<>(hung());
         all.addAll(flashing());
         all.addAll(inBanks());
+        all.addAll(onPages());
         return all;
     }
 
@@ -239,6 +241,33 @@ public final class LightFaults {
                         "Lantern 1 cannot flash as it is set.",
                         s -> look(hang(s, "lantern", "1", "Lanterns"), 3, "lanterns: 60 %, flashes 2 a second"),
                         s -> look(hang(s, "lantern", "1", "Lanterns"), 3, "Par 1: 60 %, flashes 2 a second")));
+    }
+
+    /** A desk with twelve fixture buttons of 32 slots instead: the third fixture starts at 65. */
+    public static Sketch paged(Sketch sketch) {
+        return sketch.edit(new GearEdit.SwapHardware(
+                DESK, Library.find(new ModelId("twelve-fixture-desk")).orElseThrow()));
+    }
+
+    private static List<Fault> onPages() {
+        return List.of(
+                fault(
+                        "more-than-a-line-drives",
+                        "lights.long-line",
+                        Severity.LOOK,
+                        "universe 1",
+                        "33 fixtures hang on one line; a line drives 32 (EIA-485, ANSI E1.11).",
+                        s -> hang(s, "lantern", "29", "Lanterns"),
+                        s -> hang(s, "lantern", "28", "Lanterns")),
+                fault(
+                        "between-two-buttons",
+                        "lights.beside-pages",
+                        Severity.LOOK,
+                        "Par 2, Par 3, Par 4",
+                        "The desk has 12 fixture buttons of 32 slots: 1, 33 up to 353; Par 2, Par 3, Par 4 begin "
+                                + "elsewhere.",
+                        LightFaults::paged,
+                        s -> paged(s).edit(new FixtureEdit.AddressAll())));
     }
 
     private static List<Fault> inBanks() {

@@ -1,5 +1,7 @@
 package embrack.app.light;
 
+import embrack.core.light.Circuits;
+import embrack.core.light.DataLine;
 import embrack.core.light.Fixture;
 import embrack.core.light.FixtureType;
 import embrack.core.light.Lights;
@@ -14,8 +16,11 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -23,7 +28,8 @@ import java.util.stream.Stream;
  *
  * @param shared fixtures that share slots, a sentence each
  * @param used how many slots are read, and which in between are not, in sentences
- * @param load what all of it draws and weighs, a sentence
+ * @param load what all of it draws and weighs, and on how many circuits, in sentences
+ * @param lines how data goes from one to the next, universe by universe
  */
 record FixturesPage(
         StageView stage,
@@ -33,10 +39,13 @@ record FixturesPage(
         List<String> shared,
         String used,
         String load,
+        List<String> lines,
         String text) {
 
     /** What the figures are for; other mains, other currents. */
     private static final int VOLTS = 230;
+
+    private static final int BREAKER = 16;
 
     /** A fixture with its fields as they are typed. */
     record Row(
@@ -48,6 +57,7 @@ record FixturesPage(
             String address,
             String slots,
             String dip,
+            String button,
             String across,
             String deep,
             String high) {}
@@ -60,10 +70,10 @@ record FixturesPage(
 
     static FixturesPage of(Plan plan) {
         Lights lights = plan.lights();
-        Patch patch = new Patch(lights, Optional.empty());
+        Patch patch = plan.patch();
         return new FixturesPage(
                 StageView.of(lights, Optional.empty()),
-                lights.fixtures().stream().map(fixture -> row(lights, fixture)).toList(),
+                lights.fixtures().stream().map(fixture -> row(patch, fixture)).toList(),
                 types(lights),
                 lights.types().stream()
                         .filter(type -> count(lights, type) > 0)
@@ -71,7 +81,8 @@ record FixturesPage(
                         .toList(),
                 patch.shared().stream().map(FixturesPage::words).toList(),
                 used(patch),
-                load(Load.of(lights)),
+                load(Load.of(lights)) + circuits(lights),
+                DataLine.of(lights).stream().map(FixturesPage::words).toList(),
                 FixtureText.of(Fixtures.all().getFirst()));
     }
 
@@ -95,6 +106,44 @@ record FixturesPage(
                 load.kilograms());
     }
 
+    private static String circuits(Lights lights) {
+        Circuits circuits = Circuits.of(lights, BREAKER, VOLTS);
+        return circuits.amperes().isEmpty()
+                ? ""
+                : String.format(
+                        Locale.ROOT,
+                        " That is %s of %d A, none filled beyond %.1f A for long (common practice): %s.",
+                        Words.count(circuits.amperes().size(), "circuit"),
+                        BREAKER,
+                        Circuits.limit(BREAKER),
+                        IntStream.range(0, circuits.amperes().size())
+                                .mapToObj(i -> String.format(
+                                        Locale.ROOT,
+                                        "%.1f A, %.0f A in the first moment",
+                                        circuits.amperes().get(i),
+                                        circuits.inrush().get(i)))
+                                .collect(Collectors.joining("; ")));
+    }
+
+    /** "Universe 1: Bar 1, Bar 2; cables 3 m, 5 m, 8 m in all; the terminator goes into Bar 2." */
+    private static String words(DataLine line) {
+        String last = line.fixtures().getLast().name().text();
+        return "Universe %d, from one to the next: %s. %sThe terminator goes into %s."
+                .formatted(
+                        line.universe(),
+                        Words.list(line.fixtures().stream().map(Fixture::name).toList()),
+                        line.cables().isEmpty() ? "" : "Cables between: %s. ".formatted(cables(line)),
+                        last);
+    }
+
+    private static String cables(DataLine line) {
+        Map<Integer, Integer> lengths = new TreeMap<>();
+        line.cables().forEach(metres -> lengths.merge(metres, 1, Integer::sum));
+        return Words.list(lengths.entrySet().stream()
+                .map(each -> "%d \u00d7 %d m".formatted(each.getValue(), each.getKey()))
+                .toList());
+    }
+
     private static int count(Lights lights, FixtureType type) {
         return (int) lights.fixtures().stream()
                 .filter(fixture -> fixture.type().equals(type.id()))
@@ -109,7 +158,8 @@ record FixturesPage(
                 .toList();
     }
 
-    private static Row row(Lights lights, Fixture fixture) {
+    private static Row row(Patch patch, Fixture fixture) {
+        Lights lights = patch.lights();
         FixtureType type = lights.type(fixture);
         Mode mode = lights.lamp(fixture).mode();
         return new Row(
@@ -129,6 +179,9 @@ record FixturesPage(
                         .map(at -> Words.list(at.dipSwitches()))
                         .filter(on -> !on.isEmpty())
                         .orElse("none"),
+                patch.place(fixture)
+                        .map(place -> "fixture button %d".formatted(place.button()))
+                        .orElse(""),
                 metres(fixture.hang().across()),
                 metres(fixture.hang().deep()),
                 metres(fixture.hang().high()));

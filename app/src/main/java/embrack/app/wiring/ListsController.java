@@ -57,7 +57,7 @@ class ListsController {
     String lists(@PathVariable RigId id, Model page) {
         Plan plan = room.enter(id, "lists", Echo.NONE, page).plan();
         page.addAttribute("cables", CableList.of(plan.rig()).rows())
-                .addAttribute("cases", PackList.of(plan.rig()).cases());
+                .addAttribute("cases", PackList.of(plan).cases());
         return "wiring/lists";
     }
 
@@ -67,7 +67,7 @@ class ListsController {
         String text =
                 switch (name) {
                     case "cables" -> ListCsv.cables(plan.rig());
-                    case "packing" -> ListCsv.packing(plan.rig());
+                    case "packing" -> ListCsv.packing(plan);
                     case "labels" -> ListCsv.labels(plan.rig());
                     default -> ListCsv.singlePoints(plan);
                 };

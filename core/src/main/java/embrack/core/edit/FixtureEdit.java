@@ -70,7 +70,7 @@ public sealed interface FixtureEdit extends Edit {
                         known.id(),
                         mode.name(),
                         called,
-                        Optional.of(new Patch(lights, Optional.empty()).free(mode.footprint())),
+                        Optional.of(new Patch(lights, plan.patch().pages()).free(mode.footprint())),
                         new Hang(across, FIRST + APART * row, Hang.MIDDLE.high()));
                 Lights soFar = lights;
                 lights = Refused.at("count", () -> soFar.withFixtures(Typed.plus(soFar.fixtures(), fixture)));
@@ -237,7 +237,7 @@ public sealed interface FixtureEdit extends Edit {
             Lights bare = lights.withFixtures(fixtures);
             for (Fixture fixture : fixtures) {
                 if (fixture.at().isEmpty() && fixture.type().equals(instead)) {
-                    Address at = new Patch(bare, Optional.empty())
+                    Address at = new Patch(bare, plan.patch().pages())
                             .free(bare.lamp(fixture).mode().footprint());
                     bare = replaced(bare, fixture.withAddress(Optional.of(at)));
                 }
@@ -255,7 +255,7 @@ public sealed interface FixtureEdit extends Edit {
     record AddressAll() implements FixtureEdit {
         @Override
         public Plan apply(Plan plan) {
-            return plan.withLights(new Patch(plan.lights(), Optional.empty()).addressed());
+            return plan.withLights(plan.patch().addressed());
         }
 
         @Override

@@ -15,14 +15,20 @@ import java.util.stream.Stream;
  *
  * @param board its switches, if they are to be pressed in a show
  * @param groups its other controls, as they lie from the back to the front
+ * @param pages how a lighting desk reaches slots, where its fixture buttons own runs of them
  */
-public record Surface(Optional<Board> board, List<ControlGroup> groups) {
+public record Surface(Optional<Board> board, List<ControlGroup> groups, Optional<DeskPages> pages) {
 
     /** A box with nothing to press or move. */
     public static final Surface BLANK = new Surface(Optional.empty(), List.of());
 
     public Surface {
         groups = List.copyOf(groups);
+    }
+
+    /** One without fixture buttons. */
+    public Surface(Optional<Board> board, List<ControlGroup> groups) {
+        this(board, groups, Optional.empty());
     }
 
     /** A group of controls, and how many of its type lie before it. */

@@ -18,4 +18,10 @@ public record Hang(int across, int deep, int high) {
                     + "the edge to 30 m behind it, 0 to 20 m high.");
         }
     }
+
+    /** How far another is away, in a straight line, centimetres. */
+    double apart(Hang other) {
+        return Math.sqrt(
+                Math.pow(across - other.across, 2) + Math.pow(deep - other.deep, 2) + Math.pow(high - other.high, 2));
+    }
 }

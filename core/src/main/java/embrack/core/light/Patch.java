@@ -1,5 +1,6 @@
 package embrack.core.light;
 
+import embrack.core.gear.DeskPages;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -109,6 +110,13 @@ public record Patch(Lights lights, Optional<DeskPages> pages) {
         return gaps;
     }
 
+    /** Where a desk with pages finds the first slot of a fixture; empty where no button begins with it. */
+    public Optional<DeskPages.Place> place(Fixture fixture) {
+        return pages.flatMap(desk -> fixture.at()
+                .filter(at -> at.universe() == 1 && desk.fits(at.start(), footprint(fixture)))
+                .map(at -> desk.place(at.start())));
+    }
+
     /** How many slots are read in all. */
     public int slots() {
         return lights.fixtures().stream()
@@ -122,8 +130,8 @@ public record Patch(Lights lights, Optional<DeskPages> pages) {
         return pages.isEmpty()
                 ? List.of()
                 : lights.fixtures().stream()
-                        .filter(fixture -> fixture.at().isPresent()
-                                && !pages.get().fits(fixture.at().get().start(), footprint(fixture)))
+                        .filter(fixture ->
+                                fixture.at().isPresent() && place(fixture).isEmpty())
                         .toList();
     }
 }

@@ -10,6 +10,7 @@ import embrack.core.light.Chase;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.NeededBank;
+import embrack.core.light.Patch;
 import embrack.core.light.Scenes;
 import embrack.core.midi.Channel;
 import embrack.core.name.TapeLabel;
@@ -186,6 +187,15 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book, L
         return lights.held().isEmpty()
                 ? Optional.empty()
                 : lights.shownBy(step.device(), rig.chart(step.device()), step.action());
+    }
+
+    /** Which slots belong to whom, with the buttons of the first desk that has such. */
+    public Patch patch() {
+        return new Patch(
+                lights,
+                rig.devices().stream()
+                        .flatMap(device -> rig.model(device.id()).surface().pages().stream())
+                        .findFirst());
     }
 
     /** The place of a desk that one of some steps that follow one another means, in the bank that they choose. */

@@ -13,6 +13,8 @@ import embrack.core.gear.ControlType;
 import embrack.core.gear.Model;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SwitchMode;
+import embrack.core.light.Look;
+import embrack.core.music.Clock;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import embrack.core.offer.Workers;
@@ -24,7 +26,11 @@ import embrack.core.rig.Rig;
 import embrack.core.sheet.Section.Task;
 import embrack.core.sheet.Sheet.Job;
 import embrack.core.show.Entry;
+import embrack.core.show.Show;
 import embrack.core.show.Song;
+import embrack.core.stage.Flashes;
+import embrack.core.stage.Scenery;
+import embrack.core.stage.Sight;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.Moment;
@@ -91,7 +97,44 @@ public final class AtDoors {
                     .forEach(sections::add);
         }
         sections.addAll(doors.waysBack());
+        List<Task> notices = doors.notices();
+        if (!notices.isEmpty()) {
+            sections.add(new Section.Todo("at every door, for the audience", notices));
+        }
         return new Sheet(Job.DOORS, "doors", "At doors", "", sections, doors.cautions());
+    }
+
+    /** What the audience is told before it comes in, of light that can hurt some. */
+    private List<Task> notices() {
+        Tasks tasks = new Tasks(KEYS + "notice/");
+        Set<Look> flashing = new LinkedHashSet<>();
+        List<Song> songs = plan.book().tonight().map(Show::order).orElse(List.of()).stream()
+                .flatMap(entry -> entry.song().flatMap(plan.book()::find).stream())
+                .distinct()
+                .toList();
+        for (Song song : songs) {
+            List<Sight> sights = Scenery.of(plan, song);
+            Flashes.of(plan.lights(), sights, song.lengthMicros())
+                    .ifPresent(flashes -> tasks.add(
+                            song.id().text(),
+                            String.format(
+                                    Locale.ROOT,
+                                    "A notice: flashing light, %.1f times a second, in %s from %s to %s.",
+                                    flashes.rate(),
+                                    song.title(),
+                                    Clock.brief(flashes.fromMicros()),
+                                    Clock.brief(flashes.toMicros()))));
+            sights.forEach(sight -> sight.look().ifPresent(flashing::add));
+        }
+        flashing.forEach(look -> Flashes.of(plan.lights(), look)
+                .ifPresent(flashes -> tasks.add(
+                        "look-" + look.id(),
+                        String.format(
+                                Locale.ROOT,
+                                "A notice: flashing light, %.1f times a second, whenever %s is shown.",
+                                flashes.rate(),
+                                look.name()))));
+        return tasks.all;
     }
 
     private List<String> cautions() {

@@ -1,6 +1,7 @@
 package embrack.core.sheet;
 
 import embrack.core.chart.PartId;
+import embrack.core.gear.DeskPages;
 import embrack.core.light.Address;
 import embrack.core.light.Chase;
 import embrack.core.light.Fixture;
@@ -8,6 +9,8 @@ import embrack.core.light.Held;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.Output;
+import embrack.core.light.Patch;
+import embrack.core.light.text.LookText;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -24,10 +27,12 @@ final class LookSections {
 
     private final Plan plan;
     private final Lights lights;
+    private final Patch patch;
 
     LookSections(Plan plan) {
         this.plan = plan;
         this.lights = plan.lights();
+        this.patch = plan.patch();
     }
 
     /** Mode and address of every fixture; none where nothing hangs. */
@@ -119,21 +124,47 @@ final class LookSections {
                 "%s/%s".formatted(key, fixtures.getFirst().id()),
                 "%s: %s"
                         .formatted(
-                                Words.list(
-                                        fixtures.stream().map(LookSections::at).toList()),
-                                numbers(slots)))));
+                                Words.list(fixtures.stream().map(this::at).toList()),
+                                numbers(fixtures.getFirst(), slots)))));
         tasks.add(new Task(key + "/store", "Store it as %s.".formatted(place)));
-        return new Section.Todo("%s: %s".formatted(place, look.name()), tasks);
+        return new Section.Todo(
+                "%s: %s (%s)"
+                        .formatted(
+                                place,
+                                look.name(),
+                                LookText.of(look.lines()).strip().replace("\n", "; ")),
+                tasks);
     }
 
-    private static String at(Fixture fixture) {
+    private String at(Fixture fixture) {
         return fixture.name()
-                + fixture.at().map(at -> " (from %s)".formatted(at)).orElse("");
+                + patch.place(fixture)
+                        .map(place -> " (fixture button %d)".formatted(place.button()))
+                        .or(() -> fixture.at().map(at -> " (from %s)".formatted(at)))
+                        .orElse("");
     }
 
-    private static String numbers(List<Integer> slots) {
-        return slots.stream().allMatch(slot -> slot == 0)
-                ? "all at 0"
-                : String.join(" ", slots.stream().map(String::valueOf).toList());
+    /** What faders are set to; of a desk that moves so many at a time, page by page. */
+    private String numbers(Fixture fixture, List<Integer> slots) {
+        if (slots.stream().allMatch(slot -> slot == 0)) {
+            return "all at 0";
+        }
+        int row = patch.place(fixture)
+                .flatMap(place -> patch.pages())
+                .map(DeskPages::faders)
+                .orElse(slots.size());
+        if (slots.size() <= row) {
+            return joined(slots);
+        }
+        List<String> pages = new ArrayList<>();
+        for (int from = 0; from < slots.size(); from += row) {
+            pages.add("page %d: %s"
+                    .formatted(1 + from / row, joined(slots.subList(from, Math.min(slots.size(), from + row)))));
+        }
+        return String.join("; ", pages);
+    }
+
+    private static String joined(List<Integer> slots) {
+        return String.join(" ", slots.stream().map(String::valueOf).toList());
     }
 }

@@ -1,7 +1,12 @@
 package embrack.core.sheet;
 
 import embrack.core.gear.Power.Source;
+import embrack.core.light.DataLine;
+import embrack.core.light.Fixture;
+import embrack.core.light.Lights;
+import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
+import embrack.core.plan.Plan;
 import embrack.core.power.PowerPlan;
 import embrack.core.rig.Area;
 import embrack.core.rig.Device;
@@ -52,6 +57,41 @@ public record PackList(List<Case> cases) {
             cases.add(new Case("Spares", spares));
         }
         return new PackList(cases);
+    }
+
+    /** The same, with a case for what hangs and the cables between. */
+    public static PackList of(Plan plan) {
+        List<Item> lights = lights(plan.lights());
+        List<Case> cases = of(plan.rig()).cases();
+        return lights.isEmpty()
+                ? new PackList(cases)
+                : new PackList(Stream.concat(cases.stream(), Stream.of(new Case("lights", lights)))
+                        .toList());
+    }
+
+    private static List<Item> lights(Lights lights) {
+        List<Item> items = new ArrayList<>();
+        lights.types().forEach(type -> {
+            List<TapeLabel> names = lights.fixtures().stream()
+                    .filter(fixture -> fixture.type().equals(type.id()))
+                    .map(Fixture::name)
+                    .toList();
+            if (!names.isEmpty()) {
+                items.add(new Item(names.size(), type.name().text(), Words.list(names)));
+                items.add(new Item(
+                        names.size(),
+                        "safety wire",
+                        "for " + Words.plural(type.shape().words())));
+            }
+        });
+        Map<Integer, Integer> cables = new TreeMap<>();
+        List<DataLine> lines = DataLine.of(lights);
+        lines.forEach(line -> line.cables().forEach(metres -> cables.merge(metres, 1, Integer::sum)));
+        cables.forEach((metres, count) -> items.add(new Item(count, "DMX cable, %d m".formatted(metres), "")));
+        if (!lines.isEmpty()) {
+            items.add(new Item(lines.size(), "terminator, 120 \u03a9", "in the last of each line"));
+        }
+        return items;
     }
 
     private static List<Item> boxes(Rig rig, Area area) {

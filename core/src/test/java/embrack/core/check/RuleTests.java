@@ -275,6 +275,7 @@ class RuleTests {
                         "controls.shares-a-level",
                         "controls.stopped",
                         "gear.chart-contradicts-box",
+                        "lights.beside-pages",
                         "lights.empty-scene",
                         "lights.no-address",
                         "lights.other-bank",

@@ -25,6 +25,7 @@ import embrack.core.light.text.LookText;
 import embrack.core.offer.Offers;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.sheet.Sheets;
 import embrack.core.show.SongId;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
@@ -243,5 +244,24 @@ class LightEditTests {
                 .as("one bank: none has to be chosen any more")
                 .extracting(cue -> cue.steps().stream().map(swapped::words).collect(Collectors.joining(", ")))
                 .contains("Lantern desk: recall Scene 7 (Look 6)", "Lantern desk: recall Scene 3 (Look 3)");
+    }
+
+    /** Pages of 32 slots: the third fixture begins at 65; of 9 slots and eight faders the ninth lies on page 2. */
+    @Test
+    void aDeskWithPagesIsProgrammedByButtonsAndPages() {
+        Sketch paged = LightFaults.paged(LightFaults.lit());
+        Plan plan = paged.edit(new FixtureEdit.AddressAll())
+                .edit(new FixtureEdit.AddFixtures(new FixtureTypeId("moving-wash"), "1", "Washes"))
+                .plan();
+        assertThat(plan.lights().fixtures())
+                .extracting(fixture -> fixture.at().orElseThrow().start())
+                .containsExactly(1, 33, 65, 97, 129);
+        assertThat(Sheets.of(Report.of(plan)).stream()
+                        .flatMap(sheet -> sheet.sections().stream())
+                        .map(Object::toString))
+                .anySatisfy(words -> assertThat(words)
+                        .contains("Par 1 (fixture button 1), Par 2 (fixture button 2)")
+                        .contains("Wash 1 (fixture button 5): page 1: 128 128 0 ")
+                        .containsPattern("Wash 1 .*; page 2: \\d+"));
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
+import embrack.core.gear.DeskPages;
 import embrack.core.light.library.Fixtures;
 import embrack.core.light.text.LookText;
 import embrack.core.name.Slug;
@@ -93,7 +94,9 @@ class PatchTests {
         }
         Patch patch = new Patch(lights, pages);
         assertThat(patch.shared()).isEmpty();
-        assertThat(patch.beside()).isEmpty();
+        assertThat(patch.beside())
+                .as("its buttons reach one universe")
+                .allMatch(fixture -> fixture.at().orElseThrow().universe() > 1);
         assertThat(new Patch(patch.addressed(), pages).shared()).isEmpty();
     }
 

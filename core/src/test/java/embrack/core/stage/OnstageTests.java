@@ -14,6 +14,7 @@ import embrack.core.light.Frames;
 import embrack.core.light.LookId;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.sheet.AtDoors;
 import embrack.core.show.SongId;
 import java.util.Map;
 import java.util.Optional;
@@ -82,6 +83,18 @@ class OnstageTests {
                             .shown(PLAN.lights().look(new LookId("look-2")).orElseThrow())
                             .getFirst());
         });
+    }
+
+    /** What flashes too often in tonight's songs is told to the audience at the doors. */
+    @Test
+    void theAudienceIsToldOfFlashes() {
+        Plan plan = LightFaults.lit()
+                .edit(new LookEdit.ChangeLook(new LookId("look-2"), "Look 2", "Par 1: white 100 %, flashes 9 a second"))
+                .plan();
+        assertThat(AtDoors.of(plan).sections())
+                .last()
+                .satisfies(section -> assertThat(section.toString())
+                        .contains("A notice: flashing light, 9.0 times a second, whenever Look 2 is shown."));
     }
 
     /** What a song flashes while a chase runs is counted with its cues. */

@@ -36,10 +36,10 @@ public final class ListCsv {
     }
 
     /** The pack list. */
-    public static String packing(Rig rig) {
+    public static String packing(Plan plan) {
         return csv(
                 List.of("case", "count", "what", "note"),
-                PackList.of(rig).cases().stream()
+                PackList.of(plan).cases().stream()
                         .flatMap(c -> c.items().stream().map(i -> List.of(c.name(), i.count(), i.what(), i.note()))));
     }
 

@@ -16,6 +16,7 @@ import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.CueLine;
+import embrack.core.gear.DeskPages;
 import embrack.core.gear.Direction;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
@@ -250,6 +251,17 @@ public final class ModelLayout {
         return g -> g.at(lasts, () -> new Power(g.get(from), g.get(milliamps), g.get(starts), g.get(lasts)));
     });
 
+    private static final Layout<Object, DeskPages> PAGES =
+            Layout.of("pages", "How a lighting desk reaches slots: each fixture button owns a run of them.", t -> {
+                var buttons = t.needs(
+                        "buttons", whole(1, DeskPages.MAX_BUTTONS), "how many fixture buttons", DeskPages::buttons);
+                var slots =
+                        t.needs("slots", whole(1, DeskPages.MAX_SLOTS), "how many slots each owns", DeskPages::slots);
+                var faders = t.needs(
+                        "faders", whole(1, DeskPages.MAX_FADERS), "how many faders stand in a row", DeskPages::faders);
+                return g -> new DeskPages(g.get(buttons), g.get(slots), g.get(faders));
+            });
+
     /** A model, inside a plan. */
     public static final Layout<Object, Model> MODEL =
             Layout.of("model", "A kind of hardware as its manual describes it.", t -> fields(t, 8));
@@ -297,6 +309,11 @@ public final class ModelLayout {
                 List.of(),
                 "other controls, from the back of the box to the front",
                 m -> m.surface().groups());
+        var pages = t.may(
+                "fixturePages",
+                one(PAGES),
+                "how it reaches slots, for a lighting desk",
+                m -> m.surface().pages());
         var settings = t.needs("settings", list(SETTING, MAX_SETTINGS), "what can be set", Model::settings);
         var conditions = t.or(
                 "conditions",
@@ -346,7 +363,7 @@ public final class ModelLayout {
                 g.at(
                         g.get(passes).isEmpty() ? ports : passes,
                         () -> new Sockets(g.get(ports), g.get(shared), open(g.get(passes)), g.get(heartbeat))),
-                new Surface(g.get(board), g.get(groups)),
+                new Surface(g.get(board), g.get(groups), g.get(pages)),
                 g.at(
                         settings,
                         () -> new Memory(

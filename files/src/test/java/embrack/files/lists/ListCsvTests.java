@@ -33,7 +33,7 @@ class ListCsvTests {
                 .hasSize(6)
                 .extracting(r -> r.get("end"))
                 .startsWith("from", "to", "from");
-        assertThat(records(ListCsv.packing(RIG.rig())))
+        assertThat(records(ListCsv.packing(RIG.plan())))
                 .extracting(r -> r.get("case"))
                 .contains("Floor", "Spares");
         assertThat(ListCsv.cables(RIG.rig())).contains("\r\n").isEqualTo(ListCsv.cables(RIG.rig()));

@@ -281,7 +281,7 @@ class PlanFileTests {
         String seventh = today.replaceAll("(?s)\"conditions\" : \\[.*?\\],\\n *", "")
                 .replaceAll("(?s),\\n *\"notAboutMessages\" : \"[^\"]*\"", "")
                 .replaceAll(",?\\n *\"means [^\"]*\"", "")
-                .replace("\"version\" : 12", "\"version\" : 7");
+                .replace("\"version\" : 13", "\"version\" : 7");
         assertThat(today).contains("\"means song: Song 1..40\"");
         assertThat(seventh).doesNotContain("means ");
         Plan then = PlanFile.read(seventh);
@@ -361,9 +361,9 @@ class PlanFileTests {
                         "\"shopping-list\"",
                         "format: must be \"embrack-plan\"; this is some other file"),
                 Arguments.of(
-                        "\"version\" : 12",
                         "\"version\" : 13",
-                        "version: is 13, written by a newer Embrack; this one reads up to version 12. Update "
+                        "\"version\" : 14",
+                        "version: is 14, written by a newer Embrack; this one reads up to version 13. Update "
                                 + "Embrack to read it"),
                 Arguments.of("\"name\" : \"Mute board\"", "\"name\" : \"\"", "name: Write a name; it is empty."),
                 Arguments.of(
@@ -408,7 +408,8 @@ class PlanFileTests {
                         "\"chart\" : [",
                         "\"colour\" : 1, \"chart\" : [",
                         "models[1].colour: is not a field of this format;"
-                                + " known here are board, chart, conditions, controls, habits, heartbeat, id, kind, "
+                                + " known here are board, chart, conditions, controls, fixturePages, "
+                                + "habits, heartbeat, id, kind, "
                                 + "memories, name, passes, ports, power, reality, settings, sharedSockets, "
                                 + "timedMessages, writing"),
                 Arguments.of(

@@ -7,6 +7,7 @@ import java.util.List;
 public final class LightRules {
 
     public static final List<Rule> ALL = List.of(
+            new BesidePages(),
             new SharedSlots(),
             new NoAddress(),
             new NobodyMeant(),
@@ -14,6 +15,7 @@ public final class LightRules {
             new OtherBank(),
             new CannotShow(),
             new DarkWhileWalking(),
+            new LongLine(),
             new TooManyFlashes());
 
     private LightRules() {}

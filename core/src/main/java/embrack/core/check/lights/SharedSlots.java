@@ -8,7 +8,6 @@ import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.FixtureEdit;
 import embrack.core.light.Patch;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Two fixtures read the same slots. Alike ones at one address are told as a note: that is often meant. */
@@ -21,8 +20,7 @@ final class SharedSlots implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        return new Patch(subject.plan().lights(), Optional.empty())
-                .shared().stream().map(this::finding);
+        return subject.plan().patch().shared().stream().map(this::finding);
     }
 
     private Finding finding(Patch.Shared shared) {

@@ -42,6 +42,26 @@ final class Lights {
             means blackout: Blackout
             """);
 
+    private static final Model PAGE_DESK =
+            Shipped.model("twelve-fixture-desk", "Desk of twelve fixtures", LIGHT_DESK, """
+            # Each fixture button owns 32 slots; a row of eight faders moves them, a page key the next eight.
+            port MIDI IN: 5-pin in
+            port DMX OUT: DMX out
+            setting MIDI receive channel: 1..16, factory 1
+            fixtures: 12 of 32 slots, 8 faders a row
+            power: a supply of its own, 600 mA
+            """, """
+            recall Scene 1..8: note 24..31
+            recall Bank 1..10: note 32..41
+            run Chase 1..4: note 42..45
+            stop Chase 1..4: note 46..49
+            on Blackout: cc 1 over 63
+            off Blackout: cc 1 under 64
+            means scene: Scene 1..8
+            means bank of scenes: Bank 1..10
+            means blackout: Blackout
+            """);
+
     private static final Model SLOT_BOX =
             Shipped.model("midi-to-dmx-box", "Box from MIDI to DMX", LIGHT_DESK, """
             # Each controller is a slot: what it is sent, the slot stands at, doubled.
@@ -58,7 +78,7 @@ final class Lights {
             means blackout: Blackout
             """);
 
-    static final List<Model> ALL = List.of(SCENE_DESK, SMALL_SCENE_DESK, SLOT_BOX);
+    static final List<Model> ALL = List.of(SCENE_DESK, SMALL_SCENE_DESK, PAGE_DESK, SLOT_BOX);
 
     private Lights() {}
 }

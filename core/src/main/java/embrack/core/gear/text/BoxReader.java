@@ -6,6 +6,7 @@ import embrack.core.gear.Connector;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.CueLine;
+import embrack.core.gear.DeskPages;
 import embrack.core.gear.Direction;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Memory;
@@ -56,6 +57,7 @@ final class BoxReader {
     private Optional<String> keep = Optional.empty();
     private Optional<CueLine> cueLine = Optional.empty();
     private Optional<Power> power = Optional.empty();
+    private Optional<DeskPages> pages = Optional.empty();
     private Quirks quirks = Quirks.NONE;
     private int memories;
     private int line;
@@ -63,6 +65,8 @@ final class BoxReader {
     BoxReader(String text) {
         this.text = text;
         this.lines = Map.of(
+                "fixtures",
+                this::fixtures,
                 "memories",
                 this::memories,
                 "keep",
@@ -95,7 +99,7 @@ final class BoxReader {
         try {
             return Optional.of(new Box(
                     new Sockets(ports, shared, passes, heartbeat),
-                    new Surface(board.board(), groups),
+                    new Surface(board.board(), groups, pages),
                     new Memory(settings, conditions, memories, keep, cueLine),
                     quirks,
                     power));
@@ -164,6 +168,7 @@ final class BoxReader {
                                 "keep",
                                 "timed messages",
                                 "power",
+                                "fixtures",
                                 "habits"),
                         Stream.concat(
                                 BoardReader.WORDS.stream(),
@@ -381,6 +386,25 @@ final class BoxReader {
             throw cursor.fault("On which output has the heartbeat to be? plays on only while Heartbeat is on Output 8");
         }
         heartbeat = Optional.of(portBefore(cursor, ","));
+    }
+
+    /** 12 of 32 slots, 8 faders a row. */
+    private void fixtures(Cursor cursor) {
+        int column = cursor.column();
+        int buttons = Pieces.number(cursor, 1, DeskPages.MAX_BUTTONS);
+        expect(cursor, "of");
+        int slots = Pieces.number(cursor, 1, DeskPages.MAX_SLOTS);
+        expect(cursor, "slots");
+        expect(cursor, ",");
+        int faders = Pieces.number(cursor, 1, DeskPages.MAX_FADERS);
+        expect(cursor, "faders a row");
+        pages = Optional.of(Pieces.fit(column, () -> new DeskPages(buttons, slots, faders)));
+    }
+
+    private static void expect(Cursor cursor, String words) {
+        if (!cursor.accept(words)) {
+            throw cursor.fault("Write how many fixture buttons of how many slots: 12 of 32 slots, 8 faders a row");
+        }
     }
 
     private void habits(Cursor cursor) {

@@ -54,6 +54,10 @@ public final class BoxWriter {
         }
         box.memory().writing().ifPresent(words -> writer.lines.add("keep: " + words));
         box.memory().cueLine().ifPresent(line -> writer.lines.add("timed messages: " + line.pattern()));
+        box.surface()
+                .pages()
+                .ifPresent(pages -> writer.lines.add("fixtures: %d of %d slots, %d faders a row"
+                        .formatted(pages.buttons(), pages.slots(), pages.faders())));
         writer.quirks(box.quirks());
         box.power().ifPresent(writer::power);
         return String.join("\n", writer.lines);

@@ -11,6 +11,7 @@ import embrack.core.gear.ControlGroup;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.Counter;
 import embrack.core.gear.CueLine;
+import embrack.core.gear.DeskPages;
 import embrack.core.gear.Direction;
 import embrack.core.gear.FactoryNumbers;
 import embrack.core.gear.FactoryRun;
@@ -136,14 +137,20 @@ class BoxPropertyTests {
                 .as((sources, milliamps, seconds) ->
                         new Power(sources, milliamps, seconds, sources.contains(Power.Source.BATTERY) ? seconds : 0))
                 .optional();
-        return Combinators.combine(ports(), board().optional(), groups(), memory(), quirks(), power)
-                .as((ports, board, groups, memory, quirks, supply) -> new Box(
+        Arbitrary<Optional<DeskPages>> pages = Combinators.combine(
+                        Arbitraries.integers().between(1, 192),
+                        Arbitraries.integers().between(1, 512),
+                        Arbitraries.integers().between(1, 64))
+                .as(DeskPages::new)
+                .optional();
+        return Combinators.combine(ports(), board().optional(), groups(), memory(), quirks(), power, pages)
+                .as((ports, board, groups, memory, quirks, supply, buttons) -> new Box(
                         new Sockets(
                                 ports,
                                 List.of(),
                                 new TreeMap<>(),
                                 ports.stream().map(Port::id).findFirst()),
-                        new Surface(board, groups),
+                        new Surface(board, groups, buttons),
                         memory,
                         quirks,
                         supply));

@@ -1,4 +1,4 @@
-package embrack.core.light;
+package embrack.core.gear;
 
 /**
  * How a desk reaches slots: each of its fixture buttons owns a run of them, and a row of faders moves so many at a
@@ -10,8 +10,22 @@ package embrack.core.light;
  */
 public record DeskPages(int buttons, int slots, int faders) {
 
+    /** The most slots a button owns: as many as a universe has (ANSI E1.11). */
+    public static final int MAX_SLOTS = 512;
+
+    /** The most fixture buttons. */
+    public static final int MAX_BUTTONS = 192;
+
+    /** The most faders in a row. */
+    public static final int MAX_FADERS = 64;
+
     public DeskPages {
-        if (buttons < 1 || buttons > 192 || slots < 1 || slots > Mode.MAX_SLOTS || faders < 1 || faders > 64) {
+        if (buttons < 1
+                || buttons > MAX_BUTTONS
+                || slots < 1
+                || slots > MAX_SLOTS
+                || faders < 1
+                || faders > MAX_FADERS) {
             throw new IllegalArgumentException(
                     "A desk has 1 to 192 fixture buttons of 1 to 512 slots, and 1 to 64 faders in a row.");
         }
