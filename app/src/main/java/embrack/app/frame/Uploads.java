@@ -2,6 +2,7 @@ package embrack.app.frame;
 
 import embrack.app.store.Because;
 import embrack.core.edit.Refused;
+import embrack.files.gdtf.GdtfReading;
 import embrack.files.json.JsonFile;
 import embrack.files.midi.MidiImport;
 import embrack.files.songs.CueCsv;
@@ -28,7 +29,8 @@ public class Uploads {
         MIDI("a MIDI file", MidiImport.MAX_BYTES),
         PLAN("a plan", JsonFile.MAX_BYTES),
         MODEL("a model", JsonFile.MAX_BYTES),
-        CSV("a CSV file", CueCsv.MAX_LENGTH);
+        CSV("a CSV file", CueCsv.MAX_LENGTH),
+        FIXTURE("a GDTF file", GdtfReading.MAX_BYTES);
 
         private final String words;
         private final int maxBytes;

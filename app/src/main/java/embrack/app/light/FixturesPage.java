@@ -53,6 +53,7 @@ record FixturesPage(
             String name,
             String group,
             String type,
+            String typeId,
             List<Choice> modes,
             String address,
             String slots,
@@ -167,6 +168,7 @@ record FixturesPage(
                 fixture.name().text(),
                 fixture.group().text(),
                 type.name().text(),
+                type.id().text(),
                 type.modes().stream()
                         .map(other ->
                                 new Choice(other.name().text(), other.name().text(), other.equals(mode)))

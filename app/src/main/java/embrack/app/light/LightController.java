@@ -5,6 +5,7 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
+import embrack.app.frame.Uploads;
 import embrack.app.store.Hand;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
@@ -19,10 +20,16 @@ import embrack.core.edit.Refused;
 import embrack.core.light.Chase;
 import embrack.core.light.ChaseId;
 import embrack.core.light.FixtureId;
+import embrack.core.light.FixtureType;
 import embrack.core.light.FixtureTypeId;
+import embrack.core.light.Lights;
 import embrack.core.light.LookId;
+import embrack.core.light.library.Fixtures;
+import embrack.core.light.text.FixtureText;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.files.gdtf.GdtfReading;
+import embrack.files.gdtf.GdtfWriter;
 import embrack.files.lists.ListCsv;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -30,6 +37,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.function.Function;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -40,6 +48,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.server.ResponseStatusException;
 
 /** The lights room: looks, what hangs, what desks hold. */
 @Controller
@@ -48,10 +58,12 @@ class LightController {
 
     private final RigStore rigs;
     private final Reports reports;
+    private final Uploads uploads;
 
-    LightController(RigStore rigs, Reports reports) {
+    LightController(RigStore rigs, Reports reports, Uploads uploads) {
         this.rigs = rigs;
         this.reports = reports;
+        this.uploads = uploads;
     }
 
     @DrawnOnce
@@ -195,6 +207,38 @@ class LightController {
             @RequestParam(defaultValue = "") String text) {
         rigs.edit(id, hand, new FixtureEdit.DescribeFixture(name, text));
         return toFixtures(id);
+    }
+
+    /** A type from a file; what of it means nothing here is told once. */
+    @PostMapping("/types/file")
+    String readType(@PathVariable RigId id, Hand hand, @RequestParam MultipartFile file, Model page) {
+        GdtfReading read = Refused.at(
+                "file",
+                () -> uploads.read(
+                        file,
+                        Uploads.Sort.FIXTURE,
+                        "file",
+                        bytes -> GdtfReading.of(bytes, new FixtureTypeId("from-a-file"))));
+        rigs.edit(id, hand, new FixtureEdit.DescribeFixture(read.type().name().text(), FixtureText.of(read.type())));
+        if (read.remarks().isEmpty()) {
+            return toFixtures(id);
+        }
+        page.addAttribute("told", read.remarks());
+        return fixtures(id, Echo.NONE, page);
+    }
+
+    @GetMapping("/types/{type}.gdtf")
+    ResponseEntity<byte[]> writeType(@PathVariable RigId id, @PathVariable FixtureTypeId type) {
+        Lights lights = rigs.load(id).plan().lights();
+        FixtureType found = lights.types().stream()
+                .filter(one -> one.id().equals(type))
+                .findFirst()
+                .or(() -> Fixtures.find(type))
+                .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s.gdtf\"".formatted(type))
+                .body(GdtfWriter.write(found));
     }
 
     @PostMapping("/hire")

@@ -6,6 +6,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import embrack.core.light.FixtureType;
+import embrack.core.light.FixtureTypeId;
+import embrack.core.light.library.Fixtures;
+import embrack.core.light.text.FixtureReading;
+import embrack.core.light.text.FixtureText;
+import embrack.core.name.TapeLabel;
+import embrack.files.gdtf.GdtfWriter;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -82,6 +90,26 @@ class LightsJobTests extends AtTheBrowser {
         assertThat(sheets).containsText("Bar 2: mode 4 slots, address 33, small switches on: 1 and 6");
         assertThat(hand.interactions()).isLessThanOrEqualTo(60);
         goesOutAndIsHeard();
+        comesFromAFile();
+    }
+
+    /** A fixture from a file of the format that makers write, and out again. */
+    private void comesFromAFile() {
+        hand.load("/lights/fixtures");
+        FixtureType bar =
+                Fixtures.find(new FixtureTypeId("colour-bar-four-cells")).orElseThrow();
+        FixtureType hired = FixtureReading.of(bar.id(), new TapeLabel("Hired bar"), FixtureText.of(bar))
+                .type()
+                .orElseThrow();
+        hand.page.setInputFiles(
+                "#type-file", new FilePayload("bar.gdtf", "application/octet-stream", GdtfWriter.write(hired)));
+        hand.click("Read the fixture");
+        hand.untilAtWork();
+        hang("Hired bar", "1");
+        assertThat(hand.page.locator(".fixture").last()).containsText("Hired bar");
+        hand.page.setInputFiles("#type-file", new FilePayload("x.gdtf", "application/octet-stream", new byte[] {7}));
+        hand.click("Read the fixture");
+        assertThat(hand.page.locator(".problem")).containsText("This is no GDTF file");
     }
 
     /** The looks without a desk, to a receiver that reads the packets by the standard and draws what came. */
