@@ -15,3 +15,4 @@ import "./focus.js";
 import "./news.js";
 import "./sideways.js";
 import "./heard.js";
+import "./hung.js";

@@ -33,6 +33,7 @@ import java.util.stream.Stream;
  */
 record FixturesPage(
         StageView stage,
+        AboveView above,
         List<Row> rows,
         List<Choice> types,
         List<Hired> hired,
@@ -74,6 +75,7 @@ record FixturesPage(
         Patch patch = plan.patch();
         return new FixturesPage(
                 StageView.of(lights, Optional.empty()),
+                AboveView.of(lights),
                 lights.fixtures().stream().map(fixture -> row(patch, fixture)).toList(),
                 types(lights),
                 lights.types().stream()
@@ -175,7 +177,9 @@ record FixturesPage(
                         .toList(),
                 fixture.at().map(Object::toString).orElse(""),
                 fixture.at()
-                        .map(at -> "%d to %d".formatted(at.start(), at.last(mode.footprint())))
+                        .map(at -> mode.footprint() == 1
+                                ? String.valueOf(at.start())
+                                : "%d to %d".formatted(at.start(), at.last(mode.footprint())))
                         .orElse("none yet"),
                 fixture.at()
                         .map(at -> Words.list(at.dipSwitches()))

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import embrack.core.light.FixtureType;
 import embrack.core.light.FixtureTypeId;
@@ -107,9 +108,28 @@ class LightsJobTests extends AtTheBrowser {
         hand.untilAtWork();
         hang("Hired bar", "1");
         assertThat(hand.page.locator(".fixture").last()).containsText("Hired bar");
+        isDraggedToItsPlace();
         hand.page.setInputFiles("#type-file", new FilePayload("x.gdtf", "application/octet-stream", new byte[] {7}));
         hand.click("Read the fixture");
         assertThat(hand.page.locator(".problem")).containsText("This is no GDTF file");
+    }
+
+    /** From above, to the right and to the back; the fields say where it hangs then. */
+    private void isDraggedToItsPlace() {
+        Locator bar = hand.page.locator(".hung[data-fixture=bar-1]");
+        BoundingBox box = bar.boundingBox();
+        double x = box.x + box.width / 2;
+        double y = box.y + box.height / 3;
+        hand.page.mouse().move(x, y);
+        hand.page.mouse().down();
+        hand.page.mouse().move(x + 20, y - 10);
+        hand.page.mouse().move(x + 90, y - 40);
+        hand.page.mouse().up();
+        Locator across = hand.page.locator("#across-bar-1");
+        assertThat(across).not().hasValue("-4");
+        hand.untilAtWork();
+        assertThat(hand.page.locator(".hung[data-fixture=bar-1] title")).not().containsText("-4 m right");
+        assertThat(hand.page.locator("#undo")).hasAttribute("title", Pattern.compile(".*Bar 1.*"));
     }
 
     /** The looks without a desk, to a receiver that reads the packets by the standard and draws what came. */
