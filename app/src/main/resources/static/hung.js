@@ -1,4 +1,4 @@
-// Fixtures dragged about the stage as it is seen from above: the fields of their form get the new metres, and it is sent.
+// Fixtures dragged about the stage as it is seen from above: the fields of their form get the metres, and it is sent.
 // No rule of the job is here.
 import { byId } from "./page.js";
 import { dragging } from "./pointer.js";

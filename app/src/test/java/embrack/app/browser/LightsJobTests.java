@@ -117,6 +117,7 @@ class LightsJobTests extends AtTheBrowser {
     /** From above, to the right and to the back; the fields say where it hangs then. */
     private void isDraggedToItsPlace() {
         Locator bar = hand.page.locator(".hung[data-fixture=bar-1]");
+        bar.scrollIntoViewIfNeeded();
         BoundingBox box = bar.boundingBox();
         double x = box.x + box.width / 2;
         double y = box.y + box.height / 3;

@@ -154,7 +154,7 @@ class ModelsJobTests extends AtTheBrowser {
         assertThat(page.locator("#found .problem")).containsText("is not understood. Ask such as");
         page.getByLabel("What can …?").fill("");
         page.getByLabel("Search", new Page.GetByLabelOptions().setExact(true)).fill("chase desk");
-        assertThat(page.locator("#found li")).hasCount(3);
+        assertThat(page.locator("#found li")).hasCount(4);
     }
 
     @Test

@@ -23,13 +23,7 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/quay-board/1/3", "switches-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, empty() + "/gear", "empty-desk", "");
-        shot(
-                ColorScheme.LIGHT,
-                1280,
-                800,
-                "/rigs/1/switches/quay-board/4/row?what=mute+inputs+1-8,+not+4",
-                "row-desk",
-                "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/lights/fixtures", "hung-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats/joins", "joins-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/doors", "doors-tablet-stage", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-desk", "");
