@@ -1,5 +1,6 @@
 package embrack.app.light;
 
+import embrack.app.store.RigDeleted;
 import embrack.app.store.RigId;
 import embrack.core.edit.Refused;
 import embrack.core.light.Frame;
@@ -21,6 +22,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -163,6 +165,12 @@ class LightStreams {
     /** Ends what a rig sends. */
     void stop(RigId rig) {
         Optional.ofNullable(streams.remove(rig)).ifPresent(Stream::close);
+    }
+
+    /** Light of a rig that is there no more goes out no more. */
+    @EventListener
+    void deleted(RigDeleted deleted) {
+        stop(deleted.rig());
     }
 
     Optional<State> state(RigId rig) {

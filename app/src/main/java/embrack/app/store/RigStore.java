@@ -342,6 +342,7 @@ public class RigStore {
         if (mapper.delete(id.number()) == 0) {
             throw new NoSuchRig(id);
         }
+        events.publishEvent(new RigDeleted(id));
     }
 
     /** Brings a deleted rig back. */
