@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 class LayeringTests {
 
     @Test
-    void filesUseTheCoreAndTheJsonCsvAndMidiLibrariesOnly() {
+    void filesUseTheCoreAndTheJsonCsvMidiAndXmlLibrariesOnly() {
         JavaClasses files = new ClassFileImporter()
                 .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
                 .importPackages("embrack.files");
@@ -27,6 +27,9 @@ class LayeringTests {
                         "biweekly..",
                         "java..",
                         "javax.sound.midi..",
+                        "javax.xml..",
+                        "org.w3c.dom..",
+                        "org.xml.sax..",
                         "org.jspecify..")
                 .check(files);
     }

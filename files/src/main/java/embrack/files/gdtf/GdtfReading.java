@@ -105,9 +105,11 @@ public record GdtfReading(FixtureType type, List<String> remarks) {
         }
     }
 
-    /** What a label makes of a name: cut where it is too long. */
+    /** What a label makes of a name: cut where it is too long, without what ends a name in a text of a fixture. */
     static TapeLabel label(String name, String otherwise) {
-        String stripped = name.strip().isEmpty() ? otherwise : name.strip();
+        String plain =
+                name.replaceAll("[:#\\p{Cntrl}]", " ").replaceAll(" +", " ").strip();
+        String stripped = plain.isEmpty() ? otherwise : plain;
         return new TapeLabel(stripped.substring(0, Math.min(stripped.length(), TapeLabel.MAX_LENGTH))
                 .strip());
     }

@@ -7,6 +7,7 @@ import embrack.core.light.Body;
 import embrack.core.light.FixtureType;
 import embrack.core.light.FixtureTypeId;
 import embrack.core.light.library.Fixtures;
+import embrack.core.light.text.FixtureReading;
 import embrack.core.light.text.FixtureText;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -80,6 +81,18 @@ class GdtfTests {
                 .containsExactlyInAnyOrder(
                         "Nothing here is done with Protocols.",
                         "Slots that nothing here does anything with, unused: Gobo1.");
+    }
+
+    /** Names that would end a name in the text of a fixture, or are longer than tape. */
+    @Test
+    void namesComeThroughTheTextOfAFixture() throws IOException {
+        String xml = Files.readString(Path.of("src/test/resources/gdtf/pixel-bar.xml"))
+                .replace("Name=\"Pixels\"", "Name=\"1: all, # and more\"")
+                .replace("Name=\"Pixel bar\"", "Name=\"%s\"".formatted("Long ".repeat(20)));
+        FixtureType read = GdtfReading.of(archive("description.xml", xml), ID).type();
+        assertThat(read.name().text()).hasSizeLessThanOrEqualTo(40).startsWith("Long Long");
+        assertThat(FixtureReading.of(ID, read.name(), FixtureText.of(read)).type())
+                .contains(read);
     }
 
     @ParameterizedTest
