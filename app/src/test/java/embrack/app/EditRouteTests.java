@@ -87,6 +87,8 @@ class EditRouteTests {
 
     /** Routes that may read the plan before they edit, and why. */
     private static final Map<String, String> READERS = Map.of(
+            "LightController.readType",
+            "reads a file, not the plan; what is shown is the rig after the edit, with what was left out",
             "SongsController.read",
             "a file is read by the charts of the rig; what comes of it is the song",
             "PromptController.read",
