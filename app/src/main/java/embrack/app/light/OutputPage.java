@@ -11,6 +11,7 @@ import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.stage.Flashes;
 import embrack.core.stage.Onstage;
+import embrack.core.stage.Scenery;
 import embrack.core.stage.Sight;
 import java.util.ArrayList;
 import java.util.List;
@@ -119,9 +120,7 @@ record OutputPage(List<Choice> choices, Optional<Now> now, String missing) {
         List<Sight> sights = what.onstage().sights();
         return Stream.concat(
                         Flashes.of(lights, sights, what.lastsMicros().orElse(Flashes.LONG_ENOUGH_MICROS)).stream(),
-                        sights.stream()
-                                .flatMap(sight -> sight.look().stream())
-                                .flatMap(look -> Flashes.of(lights, look).stream()))
+                        Scenery.looks(lights, sights).stream().flatMap(look -> Flashes.of(lights, look).stream()))
                 .mapToDouble(Flashes::rate)
                 .max()
                 .stream()

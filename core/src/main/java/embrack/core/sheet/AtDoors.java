@@ -124,7 +124,7 @@ public final class AtDoors {
                                     song.title(),
                                     Clock.brief(flashes.fromMicros()),
                                     Clock.brief(flashes.toMicros()))));
-            sights.forEach(sight -> sight.look().ifPresent(flashing::add));
+            flashing.addAll(Scenery.looks(plan.lights(), sights));
         }
         flashing.forEach(look -> Flashes.of(plan.lights(), look)
                 .ifPresent(flashes -> tasks.add(

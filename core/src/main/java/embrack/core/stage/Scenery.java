@@ -6,6 +6,7 @@ import embrack.core.chart.Verb;
 import embrack.core.light.Chase;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
+import embrack.core.light.LookId;
 import embrack.core.light.Scenes;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -17,9 +18,11 @@ import embrack.core.switches.Step;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -63,6 +66,19 @@ public final class Scenery {
             }
         }
         return steps;
+    }
+
+    /** All looks that are seen, those of a running chase among them, each once. */
+    public static Set<Look> looks(Lights lights, List<Sight> sights) {
+        Set<Look> looks = new LinkedHashSet<>();
+        for (Sight sight : sights) {
+            List<LookId> steps = sight.chase().map(Chase::steps).orElse(List.of());
+            steps.forEach(step -> lights.look(step).ifPresent(looks::add));
+            if (steps.isEmpty()) {
+                sight.look().ifPresent(looks::add);
+            }
+        }
+        return looks;
     }
 
     private List<Sight> sights(Song song) {

@@ -97,6 +97,26 @@ class OnstageTests {
                         .contains("A notice: flashing light, 9.0 times a second, whenever Look 2 is shown."));
     }
 
+    /** A strobe in a step of a running chase is seen as well as one that a cue recalls. */
+    @Test
+    void theAudienceIsToldOfAStrobeInAChase() {
+        Plan plan = Sketch.on(LightFaults.lit().plan())
+                .edit(new LookEdit.AddLook("Storm", "Par 1: white 100 %, flashes 9 a second"))
+                .edit(new ChaseEdit.AddChase("Squall", "Look 3, Storm", "0.5"))
+                .edit(new ChaseEdit.ChangeChase(
+                        new ChaseId("squall"),
+                        "Squall",
+                        "Look 3, Storm",
+                        "0.5",
+                        Optional.of(new Chase.At(new DeviceId("lantern-desk"), new PartId("chase-1")))))
+                .cues("ebb", "9|1 = lantern-desk run:chase-1")
+                .plan();
+        assertThat(AtDoors.of(plan).sections())
+                .last()
+                .satisfies(section -> assertThat(section.toString())
+                        .contains("A notice: flashing light, 9.0 times a second, whenever Storm is shown."));
+    }
+
     /** What a song flashes while a chase runs is counted with its cues. */
     @Test
     void aRunningChaseFlashesInItsSong() {
