@@ -186,14 +186,14 @@ public final class Rig {
         return model(id).setting(purpose).map(s -> device(id).settings().getOrDefault(s.id(), s.factory()));
     }
 
-    /**
-     * What this show calls a part: the tape on it, or else the name printed on the box; the bare id of a part that
-     * today's hardware does not have.
-     */
+    /** What this show calls a part: the tape on it, or else the name printed on the box. */
     public TapeLabel partName(DeviceId id, PartId part) {
-        return Optional.ofNullable(device(id).labels().get(part))
-                .or(() -> model(id).part(part).map(Part::name))
-                .orElseGet(() -> new TapeLabel(part.text()));
+        return Optional.ofNullable(device(id).labels().get(part)).orElseGet(() -> printedName(id, part));
+    }
+
+    /** The name printed on the box beside a part; the bare id of a part that today's hardware does not have. */
+    public TapeLabel printedName(DeviceId id, PartId part) {
+        return model(id).part(part).map(Part::name).orElseGet(() -> new TapeLabel(part.text()));
     }
 
     /** An action in words: "mute Vocal mic". */

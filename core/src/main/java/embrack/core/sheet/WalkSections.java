@@ -1,11 +1,11 @@
 package embrack.core.sheet;
 
 import embrack.core.chart.Chart;
-import embrack.core.chart.Part;
 import embrack.core.chart.PartId;
 import embrack.core.gear.Board;
 import embrack.core.gear.Counter;
 import embrack.core.midi.ProgramCounting;
+import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import embrack.core.offer.Walk;
 import embrack.core.plan.Plan;
@@ -46,15 +46,10 @@ final class WalkSections {
     }
 
     private String named(Device device, PartId part) {
-        String printed = plan.rig()
-                .model(device.id())
-                .part(part)
-                .map(Part::name)
-                .orElseThrow()
-                .text();
+        TapeLabel printed = plan.rig().printedName(device.id(), part);
         return Optional.ofNullable(device.labels().get(part))
                 .map(tape -> "%s (%s)".formatted(printed, tape))
-                .orElse(printed);
+                .orElse(printed.text());
     }
 
     /** What each position of a board that counts brings; there is nothing to program in it. */

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import embrack.core.Sketch;
 import embrack.core.WalkRig;
+import embrack.core.chart.Action;
 import embrack.core.chart.PartId;
+import embrack.core.chart.Verb;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Remedy;
@@ -23,6 +25,8 @@ import embrack.core.sheet.Sheets;
 import embrack.core.show.ShowId;
 import embrack.core.show.SongId;
 import embrack.core.sim.Verdict;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
 import embrack.core.world.Event;
@@ -226,6 +230,15 @@ class WalkTests {
                         Optional.of(new PartId("patch-7")),
                         Optional.of(new PartId("patch-7")));
         assertThat(plan.rig().device(SOUNDS).table().get(4)).isEqualTo(new PartId("patch-12"));
+    }
+
+    @Test
+    void aSoundThatTodaysHardwareDoesNotHaveIsNamedByItsBareId() {
+        var second = new SwitchAt(BOARD, 1, 2);
+        var gone = new Step(SOUNDS, new Action(Verb.SELECT, new PartId("patch-900")));
+        Plan plan = WalkRig.rig().plan();
+        plan = plan.withSwitches(plan.switches().with(new Assignment(second, Optional.empty(), List.of(gone))));
+        assertThat(lines(plan, "Stepper")).contains("2: patch-900");
     }
 
     @Test
