@@ -238,7 +238,7 @@ class WalkTests {
         var gone = new Step(SOUNDS, new Action(Verb.SELECT, new PartId("patch-900")));
         Plan plan = WalkRig.rig().plan();
         plan = plan.withSwitches(plan.switches().with(new Assignment(second, Optional.empty(), List.of(gone))));
-        assertThat(lines(plan, "Stepper")).contains("2: patch-900");
+        assertThat(lines(plan, "Stepper")).contains("2: patch-900, for Ebb, Refrain");
     }
 
     @Test
