@@ -55,6 +55,16 @@ public final class LightFaults {
         return sketch.edit(new LookEdit.ChangeLook(new LookId("look-" + number), "Look " + number, text));
     }
 
+    private static Sketch squall(Sketch sketch, String pace) {
+        return sketch.edit(new ChaseEdit.AddChase("Squall", "Look 2, Look 3", pace))
+                .edit(new ChaseEdit.ChangeChase(
+                        new ChaseId("squall"),
+                        "Squall",
+                        "Look 2, Look 3",
+                        pace,
+                        Optional.of(new Chase.At(DESK, new PartId("chase-2")))));
+    }
+
     private static Sketch held(Sketch sketch, int scene, Optional<LookId> look) {
         return sketch.edit(
                 new DeskEdit.HoldLook(DESK, new Scenes.Place(Optional.empty(), new PartId("scene-" + scene)), look));
@@ -199,14 +209,7 @@ public final class LightFaults {
                         "Lantern desk",
                         "Chase 2 of Lantern desk is run, and nobody said which looks follow one another there.",
                         s -> s.step("foot-board 9: lantern-desk run:chase-2"),
-                        s -> s.step("foot-board 9: lantern-desk run:chase-2")
-                                .edit(new ChaseEdit.AddChase("Squall", "Look 2, Look 3", "0.5"))
-                                .edit(new ChaseEdit.ChangeChase(
-                                        new ChaseId("squall"),
-                                        "Squall",
-                                        "Look 2, Look 3",
-                                        "0.5",
-                                        Optional.of(new Chase.At(DESK, new PartId("chase-2")))))),
+                        s -> squall(s.step("foot-board 9: lantern-desk run:chase-2"), "0.5")),
                 fault(
                         "dark-at-once-behind-the-tale",
                         "lights.dark-while-walking",
@@ -319,6 +322,22 @@ public final class LightFaults {
                         "While it runs, the picture flashes 5.0 times a second.",
                         s -> look(s, 3, "all: dark").edit(new ChaseEdit.AddChase("Squall", "Look 2, Look 3", "0.1")),
                         s -> look(s, 3, "all: dark").edit(new ChaseEdit.AddChase("Squall", "Look 2, Look 3", "0.5"))),
+                fault(
+                        "a-chase-without-a-beat",
+                        "lights.no-beat",
+                        Severity.LOOK,
+                        "Lantern desk",
+                        "Squall goes with the beat, and Lantern desk follows no clock.",
+                        s -> squall(s, "1 beat"),
+                        s -> squall(s, "0.5 s")),
+                fault(
+                        "a-chase-that-hears-the-room",
+                        "lights.by-sound",
+                        Severity.NOTE,
+                        "Lantern desk",
+                        "Squall goes by sound.",
+                        s -> squall(s, "by sound"),
+                        s -> squall(s, "0.5 s tapped")),
                 fault(
                         "blackout-on-sixteenths",
                         "lights.too-many-flashes",

@@ -125,8 +125,8 @@ class LightController {
             Hand hand,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String steps,
-            @RequestParam(defaultValue = "") String seconds) {
-        rigs.edit(id, hand, new ChaseEdit.AddChase(name, steps, seconds));
+            @RequestParam(defaultValue = "") String pace) {
+        rigs.edit(id, hand, new ChaseEdit.AddChase(name, steps, pace));
         return toChases(id);
     }
 
@@ -137,9 +137,9 @@ class LightController {
             @PathVariable ChaseId chase,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String steps,
-            @RequestParam(defaultValue = "") String seconds,
+            @RequestParam(defaultValue = "") String pace,
             @RequestParam(defaultValue = "") String at) {
-        rigs.edit(id, hand, new ChaseEdit.ChangeChase(chase, name, steps, seconds, place(at)));
+        rigs.edit(id, hand, new ChaseEdit.ChangeChase(chase, name, steps, pace, place(at)));
         return toChases(id);
     }
 

@@ -8,17 +8,19 @@ import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.LookId;
 import embrack.core.light.Output;
+import embrack.core.light.Pace;
 import embrack.core.light.Palette;
 import embrack.core.light.Scenes;
 import embrack.core.light.text.LookText;
+import embrack.core.music.TempoMap;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.show.Song;
 import embrack.core.stage.Beside;
+import embrack.core.stage.Coming;
 import embrack.core.stage.Flashes;
 import embrack.core.switches.Step;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -64,7 +66,7 @@ record LooksPage(
             String id,
             String name,
             String steps,
-            String seconds,
+            String pace,
             String round,
             List<String> beside,
             String flashes,
@@ -81,6 +83,7 @@ record LooksPage(
      *
      * @param near fixtures that cannot quite show it, and how far off they are
      * @param where where desks hold it
+     * @param comings where it is all there, of one that comes in slowly, beside the beat of each song
      * @param slots what each fixture is sent
      * @param users what has it shown
      */
@@ -90,6 +93,7 @@ record LooksPage(
             String text,
             List<String> near,
             List<String> where,
+            List<String> comings,
             List<Slots> slots,
             List<String> users) {}
 
@@ -130,12 +134,10 @@ record LooksPage(
                 chase.steps().stream()
                         .map(id -> plan.lights().look(id).orElseThrow().name().text())
                         .collect(Collectors.joining(", ")),
-                seconds(chase.stepMillis() * 1_000L),
-                String.format(
-                        Locale.ROOT,
-                        "%s, %.3f s a round",
-                        Words.count(chase.steps().size(), "step"),
-                        chase.roundMicros() / 1e6),
+                chase.pace() instanceof Pace.Timed timed
+                        ? timed.words().replace(" s", "")
+                        : chase.pace().words(),
+                round(chase),
                 Beside.of(plan, chase).stream().map(LooksPage::words).toList(),
                 Flashes.of(plan.lights(), chase)
                         .map(flashes -> String.format(Locale.ROOT, "%.1f flashes a second", flashes.rate()))
@@ -143,8 +145,19 @@ record LooksPage(
                 places);
     }
 
-    private static String seconds(long micros) {
-        return BigDecimal.valueOf(micros, 6).stripTrailingZeros().toPlainString();
+    /** "8 steps, 6.000 s a round"; with the beat the round is said in beats. */
+    private static String round(Chase chase) {
+        String steps = Words.count(chase.steps().size(), "step");
+        return switch (chase.pace()) {
+            case Pace.OnBeat beat -> "%s of %s, with the clock that it is sent".formatted(steps, beat.words());
+            case Pace.BySound sound -> steps + ", as the room sounds: talk and a knock move it too";
+            case Pace.Timed timed -> steps + seconds(chase);
+            case Pace.Tapped tapped -> steps + ", about" + seconds(chase).substring(1);
+        };
+    }
+
+    private static String seconds(Chase chase) {
+        return String.format(Locale.ROOT, ", %.3f s a round", chase.roundMicros(Pace.ANY_TEMPO) / 1e6);
     }
 
     /** "Squall: 0.286 s behind after 2 bars". */
@@ -160,6 +173,25 @@ record LooksPage(
                         Math.abs(micros) / 1e6,
                         micros > 0 ? "behind" : "ahead",
                         bars);
+    }
+
+    /** "Squall: from 9|1, all there 0.100 s after 10|2". */
+    private static String words(Coming coming) {
+        TempoMap tempos = coming.song().form().tempoMap();
+        String near = tempos.text(coming.near());
+        long micros = coming.micros();
+        return "%s: from %s, all there %s"
+                .formatted(
+                        coming.song().title(),
+                        tempos.text(coming.from()),
+                        Math.abs(micros) < 1_000
+                                ? "at " + near
+                                : String.format(
+                                        Locale.ROOT,
+                                        "%.3f s %s %s",
+                                        Math.abs(micros) / 1e6,
+                                        micros > 0 ? "after" : "before",
+                                        near));
     }
 
     private static Card card(Plan plan, Look look, boolean isChosen) {
@@ -202,11 +234,12 @@ record LooksPage(
         return new Panel(
                 look.id().text(),
                 look.name().text(),
-                LookText.of(look.lines()),
+                LookText.of(look),
                 near.entrySet().stream()
                         .map(entry -> "%s: %s".formatted(Words.list(entry.getValue()), entry.getKey()))
                         .toList(),
                 where(plan, look),
+                Coming.of(plan, look).stream().map(LooksPage::words).toList(),
                 slots,
                 users(plan, look));
     }

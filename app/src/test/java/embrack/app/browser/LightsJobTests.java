@@ -68,11 +68,11 @@ class LightsJobTests extends AtTheBrowser {
         assertThat(hand.page.locator(".look-card")).hasCount(3);
         hand.type("New chase", "Squall");
         hand.type("its looks", "Harbour, Storm");
-        hand.type("seconds each", "0.1");
+        hand.type("each lasts", "0.1");
         hand.click("Add the chase");
         assertThat(hand.page.locator(".chase")).containsText("0.200 s a round");
         hand.untilAtWork();
-        hand.type("Seconds a step of Squall", "0.75");
+        hand.type("How long a step of Squall lasts", "0.75");
         hand.click("Keep Squall");
         assertThat(hand.page.locator(".chase")).containsText("1.500 s a round");
         hand.load("/lights/desks");

@@ -3,11 +3,11 @@ package embrack.core.edit;
 import embrack.core.light.Chase;
 import embrack.core.light.ChaseId;
 import embrack.core.light.LookId;
+import embrack.core.light.Pace;
 import embrack.core.light.Scenes;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.word.Phrase;
-import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -19,9 +19,9 @@ public sealed interface ChaseEdit extends Edit {
      * Adds a chase, all as it was typed.
      *
      * @param steps the names of its looks, with commas between
-     * @param seconds how long each is shown
+     * @param pace how long each is shown, as {@link Pace} reads it
      */
-    record AddChase(String name, String steps, String seconds) implements ChaseEdit {
+    record AddChase(String name, String steps, String pace) implements ChaseEdit {
         @Override
         public Plan apply(Plan plan) {
             TapeLabel label = chaseName(plan, name, Optional.empty());
@@ -29,7 +29,7 @@ public sealed interface ChaseEdit extends Edit {
                     label, ChaseId::new, wish -> plan.lights().chase(wish).isEmpty());
             return plan.withLights(plan.lights()
                     .withChases(Typed.plus(
-                            plan.lights().chases(), chaseOf(plan, id, label, steps, seconds, Optional.empty()))));
+                            plan.lights().chases(), chaseOf(plan, id, label, steps, pace, Optional.empty()))));
         }
 
         @Override
@@ -43,7 +43,7 @@ public sealed interface ChaseEdit extends Edit {
      *
      * @param at empty for nowhere
      */
-    record ChangeChase(ChaseId chase, String name, String steps, String seconds, Optional<Chase.At> at)
+    record ChangeChase(ChaseId chase, String name, String steps, String pace, Optional<Chase.At> at)
             implements ChaseEdit {
         @Override
         public Plan apply(Plan plan) {
@@ -56,12 +56,29 @@ public sealed interface ChaseEdit extends Edit {
                             Say.of("no.chase-place").with("desk", plan.rig().name(place.desk())));
                 }
             });
-            Chase changed = chaseOf(plan, chase, chaseName(plan, name, Optional.of(chase)), steps, seconds, at);
+            Chase changed = chaseOf(plan, chase, chaseName(plan, name, Optional.of(chase)), steps, pace, at);
             return plan.withLights(plan.lights()
                     .withChases(plan.lights().chases().stream()
                             .map(other -> other.id().equals(chase)
                                     ? changed
                                     : at.isPresent() && other.at().equals(at) ? other.heldAt(Optional.empty()) : other)
+                            .toList()));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("change-chase").with("chase", chaseName(before, chase));
+        }
+    }
+
+    /** Says what a chase goes on by. */
+    record ChangePace(ChaseId chase, Pace pace) implements ChaseEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            findChase(plan, chase);
+            return plan.withLights(plan.lights()
+                    .withChases(plan.lights().chases().stream()
+                            .map(other -> other.id().equals(chase) ? other.withPace(pace) : other)
                             .toList()));
         }
 
@@ -89,7 +106,7 @@ public sealed interface ChaseEdit extends Edit {
     }
 
     private static Chase chaseOf(
-            Plan plan, ChaseId id, TapeLabel name, String steps, String seconds, Optional<Chase.At> at) {
+            Plan plan, ChaseId id, TapeLabel name, String steps, String pace, Optional<Chase.At> at) {
         List<LookId> looks = Stream.of(steps.split(","))
                 .map(String::strip)
                 .filter(typed -> !typed.isEmpty())
@@ -100,13 +117,9 @@ public sealed interface ChaseEdit extends Edit {
                                 new Refused("steps", Say.of("no.look-called").with("look", typed)))
                         .id())
                 .toList();
-        String digits = seconds.strip().replace(',', '.');
-        if (!digits.matches("\\d{1,3}(\\.\\d{1,3})?")) {
-            throw new Refused("seconds", Say.of("no.seconds"));
-        }
-        int millis = new BigDecimal(digits).movePointRight(3).intValueExact();
-        String field = millis < Chase.SHORTEST || millis > Chase.LONGEST ? "seconds" : "steps";
-        return Refused.at(field, () -> new Chase(id, name, looks, millis, at));
+        Pace read =
+                Refused.at("pace", () -> Pace.parse(pace).orElseThrow(() -> new Refused("pace", Say.of("no.pace"))));
+        return Refused.at("steps", () -> new Chase(id, name, looks, read, at));
     }
 
     private static Chase findChase(Plan plan, ChaseId id) {

@@ -22,7 +22,7 @@ public sealed interface LookEdit extends Edit {
             TapeLabel label = freeName(plan, name, Optional.empty());
             LookId id = Typed.freeId(
                     label, LookId::new, wish -> plan.lights().look(wish).isEmpty());
-            Look look = new Look(id, label, lines(plan, text));
+            Look look = written(plan, new Look(id, label, List.of(), 0), text);
             return plan.withLights(Refused.at(
                     "name",
                     () -> plan.lights().withLooks(Typed.plus(plan.lights().looks(), look))));
@@ -39,7 +39,7 @@ public sealed interface LookEdit extends Edit {
         @Override
         public Plan apply(Plan plan) {
             Look old = Typed.look(plan, look);
-            Look changed = old.withName(freeName(plan, name, Optional.of(look))).withLines(lines(plan, text));
+            Look changed = written(plan, old.withName(freeName(plan, name, Optional.of(look))), text);
             return plan.withLights(plan.lights()
                     .withLooks(plan.lights().looks().stream()
                             .map(other -> other.id().equals(look) ? changed : other)
@@ -99,7 +99,7 @@ public sealed interface LookEdit extends Edit {
     }
 
     /** The lines of a look; each must mean somebody who hangs there. */
-    private static List<Look.Line> lines(Plan plan, String text) {
+    private static Look written(Plan plan, Look look, String text) {
         LookText read = LookText.of(text);
         if (!read.problems().isEmpty()) {
             throw Typed.text("text", read.problems());
@@ -115,6 +115,6 @@ public sealed interface LookEdit extends Edit {
                                     .with("who", who)
                                     .with("groups", Words.list(plan.lights().groups())));
                 });
-        return Refused.at("text", () -> new Look(new LookId("look"), new TapeLabel("Look"), read.lines()).lines());
+        return Refused.at("text", () -> look.withLines(read.lines()).withFade(read.fadeMillis()));
     }
 }

@@ -1,6 +1,7 @@
 package embrack.core.light;
 
 import embrack.core.chart.PartId;
+import embrack.core.music.Tempo;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.DeviceId;
 import java.util.List;
@@ -10,28 +11,19 @@ import java.util.Optional;
  * Looks that follow one another, round and round.
  *
  * @param steps the looks, 2 to 200; one may come more than once
- * @param stepMillis how long each is shown, 20 to 600 000 ms
+ * @param pace how long each is shown
  * @param at where a desk holds it; empty until one does
  */
-public record Chase(ChaseId id, TapeLabel name, List<LookId> steps, int stepMillis, Optional<At> at) {
+public record Chase(ChaseId id, TapeLabel name, List<LookId> steps, Pace pace, Optional<At> at) {
 
     /** The most steps. */
     public static final int MAX_STEPS = 200;
-
-    /** The shortest and the longest step, ms. */
-    public static final int SHORTEST = 20;
-
-    public static final int LONGEST = 600_000;
 
     public Chase {
         steps = List.copyOf(steps);
         if (steps.size() < 2 || steps.size() > MAX_STEPS) {
             throw new IllegalArgumentException("A chase has 2 to %d looks that follow one another; this one has %d."
                     .formatted(MAX_STEPS, steps.size()));
-        }
-        if (stepMillis < SHORTEST || stepMillis > LONGEST) {
-            throw new IllegalArgumentException(
-                    "A step of a chase lasts 0.02 to 600 s, not %s s.".formatted(stepMillis / 1000.0));
         }
     }
 
@@ -43,14 +35,9 @@ public record Chase(ChaseId id, TapeLabel name, List<LookId> steps, int stepMill
         return lights.look(steps.get((int) (step % steps.size())));
     }
 
-    /** The step that is shown so many microseconds after it began, counted from 0 and on over its rounds. */
-    public long stepAt(long micros) {
-        return Math.max(0, micros) / (stepMillis * 1_000L);
-    }
-
-    /** How long it takes to come round, in microseconds. */
-    public long roundMicros() {
-        return steps.size() * stepMillis * 1_000L;
+    /** How long it takes to come round at a tempo, in microseconds. */
+    public long roundMicros(Tempo tempo) {
+        return steps.size() * pace.micros(tempo);
     }
 
     /**
@@ -62,17 +49,22 @@ public record Chase(ChaseId id, TapeLabel name, List<LookId> steps, int stepMill
      */
     public record Drift(long bars, long micros) {}
 
-    /** How it goes beside bars of such a length, in microseconds. */
-    public Drift beside(long barMicros) {
-        long bars = Math.max(1, Math.round(roundMicros() / (double) barMicros));
-        return new Drift(bars, roundMicros() - bars * barMicros);
+    /** How it goes beside bars of such a length, in microseconds, at a tempo. */
+    public Drift beside(long barMicros, Tempo tempo) {
+        long round = roundMicros(tempo);
+        long bars = Math.max(1, Math.round(round / (double) barMicros));
+        return new Drift(bars, round - bars * barMicros);
     }
 
     public Chase withSteps(List<LookId> others) {
-        return new Chase(id, name, others, stepMillis, at);
+        return new Chase(id, name, others, pace, at);
+    }
+
+    public Chase withPace(Pace other) {
+        return new Chase(id, name, steps, other, at);
     }
 
     public Chase heldAt(Optional<At> other) {
-        return new Chase(id, name, steps, stepMillis, other);
+        return new Chase(id, name, steps, pace, other);
     }
 }

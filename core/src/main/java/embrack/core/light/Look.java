@@ -9,11 +9,15 @@ import java.util.Optional;
  * What the fixtures show, in words. What no line is about is dark; of two lines about one fixture the later counts.
  *
  * @param lines in the order in which they are read
+ * @param fadeMillis how long it takes to come in, 0 to 600 000 ms; 0 at once
  */
-public record Look(LookId id, TapeLabel name, List<Line> lines) {
+public record Look(LookId id, TapeLabel name, List<Line> lines, int fadeMillis) {
 
     /** Stands for every fixture. */
     public static final TapeLabel ALL = new TapeLabel("all");
+
+    /** The longest time in which a look comes in, ms. */
+    public static final int LONGEST_FADE = 600_000;
 
     private static final int MAX_LINES = 200;
 
@@ -21,6 +25,10 @@ public record Look(LookId id, TapeLabel name, List<Line> lines) {
         lines = List.copyOf(lines);
         if (lines.size() > MAX_LINES) {
             throw new IllegalArgumentException("A look has at most %d lines.".formatted(MAX_LINES));
+        }
+        if (fadeMillis < 0 || fadeMillis > LONGEST_FADE) {
+            throw new IllegalArgumentException(
+                    "A look comes in within 0 to 600 s, not %s s.".formatted(fadeMillis / 1000.0));
         }
     }
 
@@ -56,10 +64,14 @@ public record Look(LookId id, TapeLabel name, List<Line> lines) {
     }
 
     public Look withName(TapeLabel other) {
-        return new Look(id, other, lines);
+        return new Look(id, other, lines, fadeMillis);
+    }
+
+    public Look withFade(int millis) {
+        return new Look(id, name, lines, millis);
     }
 
     public Look withLines(List<Line> others) {
-        return new Look(id, name, others);
+        return new Look(id, name, others, fadeMillis);
     }
 }

@@ -56,6 +56,21 @@ public enum Use {
         return usual;
     }
 
+    /** What makes its steps finer; empty where nothing does. */
+    Optional<Use> fine() {
+        return switch (this) {
+            case DIMMER -> Optional.of(DIMMER_FINE);
+            case PAN -> Optional.of(PAN_FINE);
+            case TILT -> Optional.of(TILT_FINE);
+            default -> Optional.empty();
+        };
+    }
+
+    /** Whether it goes over from one value into another; a choice does not. */
+    boolean fades() {
+        return isEmitter() || fine().isPresent() || this == HAZE || this == FAN;
+    }
+
     public boolean isEmitter() {
         return usual.isPresent();
     }

@@ -9,6 +9,7 @@ import embrack.core.light.Held;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.Output;
+import embrack.core.light.Pace;
 import embrack.core.light.Patch;
 import embrack.core.light.text.LookText;
 import embrack.core.name.Words;
@@ -98,8 +99,18 @@ final class LookSections {
                                             .orElseThrow()
                                             .name())));
         }
-        tasks.add(new Task(key + "/time", "%s s a step".formatted(chase.stepMillis() / 1000.0)));
+        tasks.add(new Task(key + "/time", pace(chase.pace())));
         return new Section.Todo("%s: %s".formatted(plan.rig().partName(desk, part), chase.name()), tasks);
+    }
+
+    private static String pace(Pace pace) {
+        return switch (pace) {
+            case Pace.Timed timed -> timed.words() + " a step";
+            case Pace.Tapped tapped ->
+                "Tap its speed on the night, about " + tapped.words().replace(" tapped", " a step");
+            case Pace.OnBeat beat -> beat.words() + " a step, by the clock that it is sent";
+            case Pace.BySound sound -> "By sound: low enough that talk does not move it. Try it while somebody speaks";
+        };
     }
 
     private Section scene(Held held, Look look) {
@@ -126,14 +137,12 @@ final class LookSections {
                         .formatted(
                                 Words.list(fixtures.stream().map(this::at).toList()),
                                 numbers(fixtures.getFirst(), slots)))));
+        if (look.fadeMillis() > 0) {
+            tasks.add(new Task(key + "/fade", "Fade: it comes in over %s s.".formatted(look.fadeMillis() / 1000.0)));
+        }
         tasks.add(new Task(key + "/store", "Store it as %s.".formatted(place)));
         return new Section.Todo(
-                "%s: %s (%s)"
-                        .formatted(
-                                place,
-                                look.name(),
-                                LookText.of(look.lines()).strip().replace("\n", "; ")),
-                tasks);
+                "%s: %s (%s)".formatted(place, look.name(), String.join("; ", LookText.lines(look.lines()))), tasks);
     }
 
     private String at(Fixture fixture) {

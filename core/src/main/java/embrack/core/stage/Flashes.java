@@ -5,6 +5,7 @@ import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.LookId;
 import embrack.core.light.Output;
+import embrack.core.light.Pace;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -49,8 +50,8 @@ public record Flashes(double rate, long fromMicros, long toMicros) {
     public static Optional<Flashes> of(Lights lights, Chase chase) {
         return of(
                 lights,
-                List.of(new Sight(0, Optional.empty(), Optional.of(chase), false)),
-                ROUNDS * chase.roundMicros());
+                List.of(new Sight(0, Optional.empty(), Optional.of(Running.from(0, chase, Pace.ANY_TEMPO)), false)),
+                ROUNDS * chase.roundMicros(Pace.ANY_TEMPO));
     }
 
     /**

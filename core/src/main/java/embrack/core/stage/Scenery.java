@@ -8,6 +8,7 @@ import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.LookId;
 import embrack.core.light.Scenes;
+import embrack.core.music.TempoMap;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Anchor;
@@ -54,14 +55,17 @@ public final class Scenery {
         List<Sight> steps = new ArrayList<>();
         for (int i = 0; i < sights.size(); i++) {
             Sight sight = sights.get(i);
-            Optional<Chase> chase = sight.chase();
-            if (chase.isEmpty()) {
+            Optional<Running> running = sight.running();
+            if (running.isEmpty()) {
                 steps.add(sight);
             } else {
                 long end = i + 1 < sights.size() ? sights.get(i + 1).micros() : until;
-                long each = chase.get().stepMillis() * 1_000L;
-                for (long at = sight.micros(), n = 0; at < end || n == 0; at += each, n++) {
-                    steps.add(new Sight(at, chase.get().look(lights, n), Optional.empty(), sight.isBlackedOut()));
+                long first = running.get().steps().stepAt(sight.micros());
+                for (long n = first, at = sight.micros();
+                        at < end || n == first;
+                        n++, at = running.get().steps().startOf(n)) {
+                    steps.add(new Sight(
+                            at, running.get().chase().look(lights, n), Optional.empty(), sight.isBlackedOut()));
                 }
             }
         }
@@ -85,9 +89,9 @@ public final class Scenery {
         List<Sight> sights = new ArrayList<>();
         Sight now = Sight.of(0, Optional.empty());
         for (Timed cue : cues(song)) {
-            Sight next = new Sight(cue.micros(), now.look(), now.chase(), now.isBlackedOut());
+            Sight next = new Sight(cue.micros(), now.look(), now.running(), now.isBlackedOut());
             for (Step step : cue.steps()) {
-                next = after(step, next);
+                next = after(step, next, song.form().tempoMap());
             }
             if (!next.showsAs(now)) {
                 sights.add(next);
@@ -119,12 +123,12 @@ public final class Scenery {
                 : cue.at().micros(song.form());
     }
 
-    private Sight after(Step step, Sight now) {
+    private Sight after(Step step, Sight now, TempoMap song) {
         PartId part = step.action().part();
         Verb verb = step.action().verb();
         if (plan.rig().chart(step.device()).isMeant(part, Meaning.BLACKOUT)) {
             boolean isOn = verb == Verb.ON || verb == Verb.TOGGLE && !now.isBlackedOut();
-            return new Sight(now.micros(), now.look(), now.chase(), isOn);
+            return new Sight(now.micros(), now.look(), now.running(), isOn);
         }
         Scenes scenes = Scenes.of(plan.rig().chart(step.device()));
         if (scenes.banks().contains(part) && Scenes.isShown(verb)) {
@@ -134,7 +138,10 @@ public final class Scenery {
         Optional<Chase> chase = plan.chaseOf(step);
         if (chase.isPresent()) {
             boolean runs = Scenes.isShown(verb) && !(verb == Verb.TOGGLE && chase.equals(now.chase()));
-            return new Sight(now.micros(), now.look(), runs ? chase : Optional.empty(), now.isBlackedOut());
+            Optional<Running> running = now.running()
+                    .filter(other -> chase.equals(now.chase()))
+                    .or(() -> chase.map(one -> new Running(one, one.pace().began(now.micros(), song))));
+            return new Sight(now.micros(), now.look(), runs ? running : Optional.empty(), now.isBlackedOut());
         }
         return shown(step, scenes)
                 .map(look -> new Sight(now.micros(), Optional.of(look), Optional.empty(), now.isBlackedOut()))

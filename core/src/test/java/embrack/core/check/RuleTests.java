@@ -278,6 +278,7 @@ class RuleTests {
                         "lights.beside-pages",
                         "lights.empty-scene",
                         "lights.no-address",
+                        "lights.no-beat",
                         "lights.other-bank",
                         "lights.shared-slots",
                         "order.walks-elsewhere",

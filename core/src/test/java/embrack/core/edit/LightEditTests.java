@@ -60,8 +60,8 @@ class LightEditTests {
                 no(new FixtureEdit.DescribeFixture("Box", "mode 1: light"), "text", "Line 1: Here stands one of"),
                 no(new ChaseEdit.AddChase("Squall", "Look 1", "1"), "steps", "A chase has 2 to 200 looks"),
                 no(new ChaseEdit.AddChase("Squall", "Look 1, Gone", "1"), "steps", "There is no look called Gone."),
-                no(new ChaseEdit.AddChase("Squall", "Look 1, Look 2", "soon"), "seconds", "Write how long each step"),
-                no(new ChaseEdit.AddChase("Squall", "Look 1, Look 2", "0.01"), "seconds", "A step of a chase lasts"),
+                no(new ChaseEdit.AddChase("Squall", "Look 1, Look 2", "soon"), "pace", "Write how long each step"),
+                no(new ChaseEdit.AddChase("Squall", "Look 1, Look 2", "0.01"), "pace", "A step of a chase lasts"),
                 no(new ChaseEdit.RemoveChase(new ChaseId("gone")), "chase", "That chase is no longer there."),
                 no(new LookEdit.RemoveLook(new LookId("gone")), "look", "That look is no longer there."),
                 no(
@@ -117,7 +117,7 @@ class LightEditTests {
     }
 
     private static String words(Plan plan) {
-        return LookText.of(plan.lights().looks().getLast().lines());
+        return LookText.of(plan.lights().looks().getLast());
     }
 
     /** Hired lamps of another type show the same looks by other numbers. */

@@ -186,7 +186,15 @@ class FixtureTests {
                 "bars: deep blue and amber 60 %\nkeeper: dark\nwash: white 100 %, flashes 2.5 a second\nall: 20 %";
         LookText look = LookText.of(text + "\n\n");
         assertThat(look.problems()).isEmpty();
-        assertThat(LookText.of(look.lines())).isEqualTo(text);
+        assertThat(String.join("\n", LookText.lines(look.lines()))).isEqualTo(text);
+        assertThat(look.fadeMillis()).isZero();
+        assertThat(LookText.of("bars: red\nFade: 2.5 s").fadeMillis()).isEqualTo(2_500);
+        assertThat(LookText.of("fade: 4 beats at 96").fadeMillis())
+                .as("240/96 s")
+                .isEqualTo(2_500);
+        assertThat(LookText.of("fade: deep blue 20 %").lines())
+                .as("somebody who is called Fade")
+                .hasSize(1);
         assertThat(LookText.of("bars deep blue\nbars: ambre 5 %\nbars: red 200 %")
                         .problems())
                 .extracting(p -> "%d:%d %s".formatted(p.line(), p.column(), p.words()))

@@ -2,11 +2,13 @@ package embrack.core.light;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import embrack.core.gear.DeskPages;
 import embrack.core.light.library.Fixtures;
 import embrack.core.light.text.LookText;
+import embrack.core.music.Tempo;
 import embrack.core.name.Slug;
 import embrack.core.name.TapeLabel;
 import java.util.Collections;
@@ -17,6 +19,7 @@ import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -123,10 +126,38 @@ class PatchTests {
                 new ChaseId("squall"),
                 new TapeLabel("Squall"),
                 Collections.nCopies(steps, new LookId("storm")),
-                stepMillis,
+                new Pace.Timed(stepMillis),
                 Optional.empty());
-        assertThat(chase.roundMicros()).isEqualTo(steps * stepMillis * 1000L);
-        assertThat(chase.beside(bar)).isEqualTo(new Chase.Drift(bars, micros));
+        assertThat(chase.roundMicros(Pace.ANY_TEMPO)).isEqualTo(steps * stepMillis * 1000L);
+        assertThat(chase.beside(bar, Pace.ANY_TEMPO)).isEqualTo(new Chase.Drift(bars, micros));
+    }
+
+    /** At 84 quarters a minute a beat lasts 60/84 s = 0.714286 s. Arithmetic. */
+    @ParameterizedTest
+    @CsvSource(nullValues = "-", textBlock = """
+            0.75           | 0.75 s        | 750000
+            '0,75 s'       | 0.75 s        | 750000
+            0.75 s tapped  | 0.75 s tapped | 750000
+            1 beat         | 1 beat        | 714286
+            1/2 beat       | 1/2 beat      | 357143
+            1.5 beats      | 1.5 beats     | 1071429
+            4 Beats        | 4 beats       | 2857143
+            By sound       | by sound      | 500000
+            soon           | -             | 0
+            1/0 beat       | 1 beat        | 714286
+            0              | A step of a chase lasts 0.02 to 600 s, not 0 s. | 0
+            100 beats      | -             | 0
+            99 beats       | A step lasts 1/4 to 64 beats. | 0
+            """, delimiter = '|')
+    void pacesAreTyped(String typed, @Nullable String words, long micros) {
+        if (words != null && words.endsWith(".")) {
+            assertThatThrownBy(() -> Pace.parse(typed)).hasMessage(words);
+            return;
+        }
+        Optional<Pace> pace = Pace.parse(typed);
+        assertThat(pace.map(Pace::words)).isEqualTo(Optional.ofNullable(words));
+        assertThat(pace.flatMap(read -> Pace.parse(read.words()))).isEqualTo(pace);
+        assertThat(pace.map(read -> read.micros(new Tempo(84_000))).orElse(0L)).isEqualTo(micros);
     }
 
     @Test
@@ -136,7 +167,8 @@ class PatchTests {
                 new LookId("harbour"),
                 new TapeLabel("Harbour"),
                 LookText.of("all: warm 20 %\npars: red and blue 100 %\nPar 4: dark")
-                        .lines());
+                        .lines(),
+                0);
         assertThat(four.withLooks(List.of(look)).shown(look))
                 .extracting(Output::slots)
                 .containsExactly(List.of(255, 0, 0), List.of(0, 0, 255), List.of(255, 0, 0), List.of(0, 0, 0));

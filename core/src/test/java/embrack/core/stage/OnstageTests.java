@@ -1,6 +1,7 @@
 package embrack.core.stage;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import embrack.core.LightFaults;
 import embrack.core.Sketch;
@@ -12,12 +13,14 @@ import embrack.core.light.ChaseId;
 import embrack.core.light.Frame;
 import embrack.core.light.Frames;
 import embrack.core.light.LookId;
+import embrack.core.light.Use;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.sheet.AtDoors;
 import embrack.core.show.SongId;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -83,6 +86,77 @@ class OnstageTests {
                             .shown(PLAN.lights().look(new LookId("look-2")).orElseThrow())
                             .getFirst());
         });
+    }
+
+    /** Look 6 comes in over 2 s from 16 s on, out of the dark: a number goes over evenly, a choice at once. */
+    @ParameterizedTest
+    @CsvSource({"16000, 0", "16500, 0.25", "17000, 0.5", "18000, 1", "20000, 1"})
+    void aLookComesInSlowly(long millis, double part) {
+        Plan slow = Sketch.on(PLAN)
+                .edit(new LookEdit.ChangeLook(new LookId("look-6"), "Look 6", "all: amber 80 %\nfade: 2 s"))
+                .plan();
+        Frames frames = new Frames(slow.lights());
+        Frame shown = Onstage.of(slow, slow.book().song(new SongId("short"))).frame(frames, millis * 1_000, 1);
+        Frame full = frames.of(slow.lights().look(new LookId("look-6")).orElseThrow(), 1);
+        slow.lights().fixtures().forEach(fixture -> {
+            var mode = slow.lights().lamp(fixture).mode();
+            int start = fixture.at().orElseThrow().start();
+            for (int slot = 0; slot < mode.footprint(); slot++) {
+                boolean isChoice = Set.of(Use.STROBE, Use.COLOURS)
+                        .contains(mode.slots().get(slot).use());
+                assertThat((double) shown.at(start + slot))
+                        .isCloseTo(full.at(start + slot) * (isChoice ? 1 : part), within(0.5));
+            }
+        });
+    }
+
+    /** Look 6 is begun at bar 9, at 16 s; 2.6 s later is 0.1 s after the second beat of bar 10, at 18.5 s. */
+    @ParameterizedTest
+    @CsvSource({
+        "2 s, bar 10, 0",
+        "2.6 s, bar 10 beat 2, 100000",
+        "1.4 s, bar 9 beat 4, -100000",
+        "4 beats at 120, bar 10, 0"
+    })
+    void aFadeLiesBesideTheBeat(String fade, String near, long micros) {
+        Plan slow = Sketch.on(PLAN)
+                .edit(new LookEdit.ChangeLook(new LookId("look-6"), "Look 6", "all: amber 80 %\nfade: " + fade))
+                .plan();
+        assertThat(Coming.of(slow, slow.lights().look(new LookId("look-6")).orElseThrow()))
+                .filteredOn(coming -> coming.song().id().equals(new SongId("short")))
+                .singleElement()
+                .satisfies(coming -> {
+                    var tempos = coming.song().form().tempoMap();
+                    assertThat(tempos.text(coming.from())).isEqualTo("bar 9");
+                    assertThat(tempos.text(coming.near())).isEqualTo(near);
+                    assertThat(coming.micros()).isEqualTo(micros);
+                });
+    }
+
+    /** Half a beat lasts 0.25 s at 120 and 0.5 s at 60; the chase goes along, and is told to be in step. */
+    @ParameterizedTest
+    @CsvSource({
+        "8000, Look 2",
+        "8249, Look 2",
+        "8250, Look 3",
+        "8500, Look 2",
+        "12000, Look 2",
+        "12499, Look 2",
+        "12500, Look 3"
+    })
+    void aChaseGoesWithTheBeat(long millis, String look) {
+        Chase squall = PLAN.lights().chases().getFirst();
+        Plan beaten = Sketch.on(PLAN)
+                .edit(new ChaseEdit.ChangeChase(squall.id(), "Squall", "Look 2, Look 3", "1/2 beat", squall.at()))
+                .song("Slowing", "tempo 120\nFirst: 6 bars\ntempo 60\nThen: 6 bars")
+                .cues("slowing", "5|1 = lantern-desk run:chase-1")
+                .plan();
+        Onstage slowing = Onstage.of(beaten, beaten.book().song(new SongId("slowing")));
+        assertThat(slowing.look(millis * 1_000).orElseThrow().name()).hasToString(look);
+        assertThat(Scenery.byStep(beaten.lights(), slowing.sights(), 14_000_000))
+                .as("eight halves of beats a bar, two bars at 120, one of the first two seconds at 60")
+                .hasSize(16 + 4);
+        assertThat(Beside.of(beaten, beaten.lights().chases().getFirst())).isEmpty();
     }
 
     /** What flashes too often in tonight's songs is told to the audience at the doors. */

@@ -15,6 +15,7 @@ import embrack.core.light.Hang;
 import embrack.core.light.Held;
 import embrack.core.light.Look;
 import embrack.core.light.LookId;
+import embrack.core.light.Pace;
 import embrack.core.light.Scenes;
 import embrack.core.light.text.FixtureReading;
 import embrack.core.light.text.FixtureText;
@@ -24,6 +25,7 @@ import embrack.files.json.Layout;
 import embrack.files.json.Text;
 import embrack.files.model.Texts;
 import java.util.List;
+import java.util.Optional;
 
 /** The fields of lights. */
 final class LightLayout {
@@ -52,6 +54,13 @@ final class LightLayout {
             Texts.pattern("^(\\d{1,5}\\.)?\\d{1,3}$"),
             Address::parse,
             Address::toString);
+
+    private static final Text<Pace> PACE = new Text<>(
+            "pace",
+            "0.75 s, 0.75 s tapped, 1/2 beat, or by sound",
+            Texts.lengths(1, 40),
+            typed -> Pace.parse(typed).orElseThrow(() -> new IllegalArgumentException("No pace of a chase: " + typed)),
+            Pace::words);
 
     private static final Text<String> LINE =
             new Text<>("fixtureLine", "a line of text", Texts.lengths(0, 500), same -> same, same -> same);
@@ -110,13 +119,12 @@ final class LightLayout {
         var name = t.needs("name", Texts.LABEL, "what it is called", Look::name);
         var lines = t.needs(
                 "lines",
-                as(
-                        texts(LINE, 0, MAX_LINES),
-                        LightLayout::lines,
-                        read -> LookText.of(read).lines().toList()),
+                as(texts(LINE, 0, MAX_LINES), LightLayout::lines, read -> LookText.lines(read)),
                 "who shows what, such as \"bars: deep blue 60 %\"",
                 Look::lines);
-        return g -> new Look(g.get(id), g.get(name), g.get(lines));
+        var fade = t.or(
+                "fadeMillis", whole(0, Look.LONGEST_FADE), 0, "how long it takes to come in, ms", Look::fadeMillis);
+        return g -> new Look(g.get(id), g.get(name), g.get(lines), g.get(fade));
     });
 
     /** A look in a desk. */
@@ -137,15 +145,24 @@ final class LightLayout {
         var id = t.needs("id", CHASE_ID, "used inside the file only", Chase::id);
         var name = t.needs("name", Texts.LABEL, "what it is called", Chase::name);
         var steps = t.needs("steps", texts(LOOK_ID, 2, Chase.MAX_STEPS), "its looks, in order", Chase::steps);
-        var step = t.needs(
-                "stepMillis", whole(Chase.SHORTEST, Chase.LONGEST), "how long each is shown, ms", Chase::stepMillis);
+        var pace = t.may(
+                "pace",
+                PACE,
+                "how long each is shown",
+                c -> c.pace() instanceof Pace.Timed ? Optional.empty() : Optional.of(c.pace()));
+        var step = t.may(
+                "stepMillis",
+                whole(Pace.SHORTEST, Pace.LONGEST),
+                "the same as a time, ms",
+                c -> c.pace() instanceof Pace.Timed timed ? Optional.of(timed.millis()) : Optional.empty());
+        t.oneOf(pace, step);
         var desk = t.may("desk", DeviceLayout.KNOWN, "the desk that holds it", c -> c.at().map(Chase.At::desk));
         var part = t.may("part", Texts.PART, "where in that desk", c -> c.at().map(Chase.At::part));
         return g -> new Chase(
                 g.get(id),
                 g.get(name),
                 g.get(steps),
-                g.get(step),
+                g.get(pace).or(() -> g.get(step).map(Pace.Timed::new)).orElseThrow(),
                 g.get(desk).flatMap(box -> g.get(part).map(at -> new Chase.At(box, at))));
     });
 

@@ -14,6 +14,8 @@ public final class LightRules {
             new EmptyScene(),
             new OtherBank(),
             new CannotShow(),
+            new NoBeat(),
+            new BySound(),
             new DarkWhileWalking(),
             new LongLine(),
             new TooManyFlashes());

@@ -2,6 +2,7 @@ package embrack.core.light.text;
 
 import embrack.core.colour.Colour;
 import embrack.core.light.Look;
+import embrack.core.music.Tempo;
 import embrack.core.name.TapeLabel;
 import embrack.core.text.Fault;
 import embrack.core.text.Problem;
@@ -11,20 +12,27 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
  * A look as people write it, a line for each group or fixture: "bars: deep blue and amber 60 %", "keeper: dark",
- * "wash: white 100 %, flashes 2 a second".
+ * "wash: white 100 %, flashes 2 a second". A line "fade: 2.5 s" or "fade: 4 beats at 96" says how long it takes to come
+ * in.
  *
  * @param lines those that could be read
+ * @param fadeMillis how long it takes to come in, ms; 0 where nothing is said
  * @param problems sorted by line
  */
-public record LookText(List<Look.Line> lines, List<Problem> problems) {
+public record LookText(List<Look.Line> lines, int fadeMillis, List<Problem> problems) {
 
     private static final Pattern FLASHES = Pattern.compile(
             "flash(?:es|ing)?\\s+(\\d{1,2}(?:\\.\\d{1,2})?)\\s*(?:times\\s+)?a second", Pattern.CASE_INSENSITIVE);
     private static final Pattern LEVEL = Pattern.compile("(?:(.*\\S)\\s+)?(\\d{1,3})\\s*%", Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern FADE = Pattern.compile(
+            "fade:\\s*(\\d{1,3}(?:[.,]\\d{1,3})?)\\s*(?:(s|seconds?)|beats?\\s+at\\s+(\\d{1,3}(?:[.,]\\d{1,3})?))\\s*",
+            Pattern.CASE_INSENSITIVE);
 
     public LookText {
         lines = List.copyOf(lines);
@@ -35,17 +43,30 @@ public record LookText(List<Look.Line> lines, List<Problem> problems) {
     public static LookText of(String text) {
         List<Look.Line> read = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
+        int fade = 0;
         List<String> lines = text.lines().toList();
         for (int i = 0; i < lines.size(); i++) {
             try {
-                if (!lines.get(i).isBlank()) {
+                Matcher coming = FADE.matcher(lines.get(i).strip());
+                if (coming.matches()) {
+                    fade = fit(1, lines.get(i).length(), () -> fade(coming));
+                } else if (!lines.get(i).isBlank()) {
                     read.add(line(lines.get(i)));
                 }
             } catch (Fault fault) {
                 problems.add(fault.inLine(i + 1));
             }
         }
-        return new LookText(read, problems);
+        return new LookText(read, fade, problems);
+    }
+
+    /** Milliseconds: seconds, or so many beats at a tempo, to the nearest. */
+    private static int fade(Matcher coming) {
+        double count = Double.parseDouble(coming.group(1).replace(',', '.'));
+        double millis = coming.group(3) == null
+                ? count * 1_000
+                : count * Tempo.parse(coming.group(3)).microsPerQuarter() / 1_000;
+        return (int) Math.round(millis);
     }
 
     private static Look.Line line(String text) {
@@ -97,9 +118,17 @@ public record LookText(List<Look.Line> lines, List<Problem> problems) {
         }
     }
 
-    /** The lines as they are written. */
-    public static String of(List<Look.Line> lines) {
-        return String.join("\n", lines.stream().map(LookText::words).toList());
+    /** A look as it is written. */
+    public static String of(Look look) {
+        Stream<String> fade = look.fadeMillis() == 0
+                ? Stream.empty()
+                : Stream.of("fade: %s s".formatted(number(look.fadeMillis() / 1_000.0)));
+        return Stream.concat(lines(look.lines()).stream(), fade).collect(Collectors.joining("\n"));
+    }
+
+    /** Lines as they are written. */
+    public static List<String> lines(List<Look.Line> lines) {
+        return lines.stream().map(LookText::words).toList();
     }
 
     private static String words(Look.Line line) {
