@@ -15,4 +15,5 @@ import "./focus.js";
 import "./news.js";
 import "./sideways.js";
 import "./heard.js";
+import "./obeys.js";
 import "./hung.js";

@@ -80,6 +80,8 @@ class EditRouteTests {
     static {
         OTHERS.put("POST /rigs/{id}/lights/output/send", "what goes out is no part of the plan");
         OTHERS.put("POST /rigs/{id}/lights/output/stop", "what goes out is no part of the plan");
+        OTHERS.put("POST /rigs/{id}/lights/output/press", "what goes out is no part of the plan");
+        OTHERS.put("POST /rigs/{id}/lights/output/hear", "what goes out is no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/tick", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/clear", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/switches/trial/story", "what is tried is no part of the plan");

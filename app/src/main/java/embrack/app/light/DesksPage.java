@@ -20,8 +20,9 @@ record DesksPage(List<Desk> desks, int looks) {
      *
      * @param places the places that hold something, and the next free ones
      * @param missing how many looks it does not hold
+     * @param hasBanks whether there is anything to arrange
      */
-    record Desk(String id, String name, List<Row> places, int all, int missing) {}
+    record Desk(String id, String name, List<Row> places, int all, int missing, boolean hasBanks) {}
 
     /** A place of a desk. */
     record Row(String key, String words, List<Choice> looks, boolean isFree) {}
@@ -69,7 +70,9 @@ record DesksPage(List<Desk> desks, int looks) {
                 (int) plan.lights().looks().stream()
                         .filter(look -> plan.lights().holding(look.id()).stream()
                                 .noneMatch(held -> held.desk().equals(device.id())))
-                        .count());
+                        .count(),
+                !taken.isEmpty()
+                        && Scenes.of(plan.rig().chart(device.id())).banks().size() > 1);
     }
 
     private static Row row(Plan plan, DeviceId desk, Scenes.Place place) {

@@ -1,5 +1,6 @@
 package embrack.app.light;
 
+import embrack.app.frame.StageView;
 import embrack.core.light.Circuits;
 import embrack.core.light.DataLine;
 import embrack.core.light.Fixture;
@@ -10,6 +11,7 @@ import embrack.core.light.Mode;
 import embrack.core.light.Patch;
 import embrack.core.light.library.Fixtures;
 import embrack.core.light.text.FixtureText;
+import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import java.math.BigDecimal;
@@ -30,6 +32,7 @@ import java.util.stream.Stream;
  * @param used how many slots are read, and which in between are not, in sentences
  * @param load what all of it draws and weighs, and on how many circuits, in sentences
  * @param lines how data goes from one to the next, universe by universe
+ * @param lit who is lit by whom: "Keeper: Par 1 and Par 3"
  */
 record FixturesPage(
         StageView stage,
@@ -41,6 +44,7 @@ record FixturesPage(
         String used,
         String load,
         List<String> lines,
+        List<String> lit,
         String text) {
 
     /** What the figures are for; other mains, other currents. */
@@ -62,7 +66,9 @@ record FixturesPage(
             String button,
             String across,
             String deep,
-            String high) {}
+            String high,
+            String whom,
+            boolean isByAir) {}
 
     /** Something to choose. */
     record Choice(String key, String words, boolean isChosen) {}
@@ -85,7 +91,16 @@ record FixturesPage(
                 patch.shared().stream().map(FixturesPage::words).toList(),
                 used(patch),
                 load(Load.of(lights)) + circuits(lights),
-                DataLine.of(lights).stream().map(FixturesPage::words).toList(),
+                Stream.concat(DataLine.of(lights).stream().map(FixturesPage::words), byAir(lights).stream())
+                        .toList(),
+                lights.whoms().stream()
+                        .map(whom -> "%s: %s"
+                                .formatted(
+                                        whom,
+                                        Words.list(lights.meant(whom).stream()
+                                                .map(Fixture::name)
+                                                .toList())))
+                        .toList(),
                 FixtureText.of(Fixtures.all().getFirst()));
     }
 
@@ -139,6 +154,19 @@ record FixturesPage(
                         last);
     }
 
+    private static Optional<String> byAir(Lights lights) {
+        List<TapeLabel> names = lights.fixtures().stream()
+                .filter(Fixture::isByAir)
+                .map(Fixture::name)
+                .toList();
+        return names.isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        ("By air: %s, each at a receiver. A frame takes 22.7 ms (ANSI E1.11); the air adds 5 to 20 ms, "
+                                        + "more where the band is full (from memory). A cable for what must not fail.")
+                                .formatted(Words.list(names)));
+    }
+
     private static String cables(DataLine line) {
         Map<Integer, Integer> lengths = new TreeMap<>();
         line.cables().forEach(metres -> lengths.merge(metres, 1, Integer::sum));
@@ -190,7 +218,9 @@ record FixturesPage(
                         .orElse(""),
                 metres(fixture.hang().across()),
                 metres(fixture.hang().deep()),
-                metres(fixture.hang().high()));
+                metres(fixture.hang().high()),
+                fixture.whom().map(TapeLabel::text).orElse(""),
+                fixture.isByAir());
     }
 
     /** Centimetres as metres: "2.5". */

@@ -92,6 +92,15 @@ class LightController {
                 .body(ListCsv.patch(rigs.load(id).plan().lights()).getBytes(StandardCharsets.UTF_8));
     }
 
+    /** The looks on paper. */
+    @GetMapping("/sheet")
+    String sheet(@PathVariable RigId id, Model page) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.LIGHTS, "/lights/sheet"))
+                .addAttribute("sheet", LookSheet.of(stored.plan()));
+        return "light/sheet";
+    }
+
     @PostMapping("/looks")
     String addLook(
             @PathVariable RigId id,
@@ -193,6 +202,17 @@ class LightController {
         return toFixtures(id);
     }
 
+    @PostMapping("/fixtures/{fixture}/whom")
+    String lightWhom(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable FixtureId fixture,
+            @RequestParam(defaultValue = "") String whom,
+            @RequestParam(defaultValue = "false") boolean byAir) {
+        rigs.edit(id, hand, new FixtureEdit.LightWhom(fixture, whom, byAir));
+        return toFixtures(id);
+    }
+
     @PostMapping("/fixtures/{fixture}/remove")
     String removeFixture(@PathVariable RigId id, Hand hand, @PathVariable FixtureId fixture) {
         rigs.edit(id, hand, new FixtureEdit.RemoveFixture(fixture));
@@ -255,6 +275,12 @@ class LightController {
     String address(@PathVariable RigId id, Hand hand) {
         rigs.edit(id, hand, new FixtureEdit.AddressAll());
         return toFixtures(id);
+    }
+
+    @PostMapping("/desks/{desk}/arrange")
+    String arrange(@PathVariable RigId id, Hand hand, @PathVariable DeviceId desk) {
+        rigs.edit(id, hand, new DeskEdit.ArrangeLooks(desk));
+        return "redirect:/rigs/%s/lights/desks".formatted(id);
     }
 
     @PostMapping("/desks/{desk}/store")

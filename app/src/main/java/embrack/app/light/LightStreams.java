@@ -5,7 +5,13 @@ import embrack.app.store.RigId;
 import embrack.core.edit.Refused;
 import embrack.core.light.Frame;
 import embrack.core.light.Frames;
+import embrack.core.live.LiveLight;
+import embrack.core.midi.Message;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.stage.Onstage;
+import embrack.core.switches.SwitchAt;
+import embrack.core.world.Engine;
 import embrack.files.acn.DataPacket;
 import embrack.files.acn.Source;
 import jakarta.annotation.PreDestroy;
@@ -50,14 +56,26 @@ class LightStreams {
      * @param key as pages call it: "look storm"
      * @param words as people call it
      * @param lastsMicros when it ends by itself, microseconds; empty for what goes on until it is stopped
+     * @param desk the desk whose messages it obeys; empty for what goes by itself
      */
-    record What(String key, String words, Onstage onstage, Optional<Long> lastsMicros) {}
+    record What(String key, String words, Onstage onstage, Optional<Long> lastsMicros, Optional<DeviceId> desk) {
+
+        /** What goes by itself. */
+        What(String key, String words, Onstage onstage, Optional<Long> lastsMicros) {
+            this(key, words, onstage, lastsMicros, Optional.empty());
+        }
+
+        Plan plan() {
+            return onstage.plan();
+        }
+    }
 
     /**
      * A stream as it stands.
      *
      * @param to where it goes, as it was typed; empty for the simulated receiver
      * @param atMicros how far it has come
+     * @param live what it was told so far; empty for what goes by itself
      * @param meant what every universe is meant to be sent now
      * @param trouble what the network said; empty if nothing
      */
@@ -65,6 +83,7 @@ class LightStreams {
             What what,
             String to,
             long atMicros,
+            Optional<LiveLight> live,
             Map<Integer, Frame> meant,
             Optional<SimulatedReceiver.Heard> heard,
             long sent,
@@ -80,6 +99,8 @@ class LightStreams {
         private final InetSocketAddress to;
         private final Optional<SimulatedReceiver> receiver;
         private final long startNanos = System.nanoTime();
+        private final Optional<Engine> engine;
+        private Optional<LiveLight> live;
         private long sent;
         private boolean hasEnded;
         private String trouble = "";
@@ -87,8 +108,10 @@ class LightStreams {
         private Stream(What what, Optional<InetSocketAddress> typed, String name, UUID sender) throws IOException {
             this.what = what;
             this.typed = typed.map(to -> to.getAddress().getHostAddress()).orElse("");
-            this.frames = new Frames(what.onstage().plan().lights());
+            this.frames = new Frames(what.plan().lights());
             this.source = new Source(sender, name);
+            this.engine = what.desk().map(desk -> new Engine(what.plan()));
+            this.live = what.desk().map(desk -> LiveLight.of(what.plan(), desk));
             this.socket = new DatagramSocket();
             this.receiver = typed.isPresent() ? Optional.empty() : Optional.of(new SimulatedReceiver());
             this.to = typed.or(() -> receiver.map(SimulatedReceiver::address)).orElseThrow();
@@ -100,9 +123,21 @@ class LightStreams {
 
         private Map<Integer, Frame> meant(long micros) {
             Map<Integer, Frame> meant = new TreeMap<>();
-            frames.universes()
-                    .forEach(number -> meant.put(number, what.onstage().frame(frames, micros, number)));
+            Onstage onstage = live.map(LiveLight::onstage).orElse(what.onstage());
+            frames.universes().forEach(number -> meant.put(number, onstage.frame(frames, micros, number)));
             return meant;
+        }
+
+        private synchronized void press(SwitchAt at) {
+            live = live.map(light -> light.pressed(engine.orElseThrow(), at, micros()));
+        }
+
+        private synchronized void hear(List<Timed> messages) {
+            long now = micros();
+            for (Timed message : messages) {
+                long at = now - Math.min(message.ageMicros(), now);
+                live = live.map(light -> light.heard(engine.orElseThrow(), message.message(), at));
+            }
         }
 
         private synchronized void tick() {
@@ -144,7 +179,7 @@ class LightStreams {
         private synchronized State state() {
             long at = micros();
             return new State(
-                    what, typed, at, meant(at), receiver.map(SimulatedReceiver::heard), sent, hasEnded, trouble);
+                    what, typed, at, live, meant(at), receiver.map(SimulatedReceiver::heard), sent, hasEnded, trouble);
         }
     }
 
@@ -171,6 +206,19 @@ class LightStreams {
     @EventListener
     void deleted(RigDeleted deleted) {
         stop(deleted.rig());
+    }
+
+    /** A message that came so long ago, microseconds. */
+    record Timed(long ageMicros, Message message) {}
+
+    /** A switch of the rig is pressed and let go, as the rig was when it began to send. */
+    void press(RigId rig, SwitchAt at) {
+        Optional.ofNullable(streams.get(rig)).ifPresent(stream -> stream.press(at));
+    }
+
+    /** Messages came in at the desk that is stood in for, the oldest first. */
+    void hear(RigId rig, List<Timed> messages) {
+        Optional.ofNullable(streams.get(rig)).ifPresent(stream -> stream.hear(messages));
     }
 
     Optional<State> state(RigId rig) {

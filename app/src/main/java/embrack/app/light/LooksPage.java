@@ -1,5 +1,6 @@
 package embrack.app.light;
 
+import embrack.app.frame.StageView;
 import embrack.core.chart.PartId;
 import embrack.core.colour.Colour;
 import embrack.core.light.Chase;
@@ -111,7 +112,7 @@ record LooksPage(
                         .toList(),
                 chosen.map(look -> panel(plan, look)),
                 lights.chases().stream().map(chase -> chase(plan, chase)).toList(),
-                Words.list(lights.groups()),
+                Words.list(lights.meanings()),
                 Words.list(Colour.all()),
                 lights.fixtures().isEmpty(),
                 !DesksPage.desks(plan).isEmpty());

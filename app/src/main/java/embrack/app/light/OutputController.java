@@ -9,9 +9,11 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.edit.Refused;
+import embrack.core.switches.SwitchAt;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -20,6 +22,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 
 /** The lights as they go out on a network, off until somebody sends them. */
 @Controller
@@ -66,6 +69,31 @@ class OutputController {
     String stop(@PathVariable RigId id) {
         streams.stop(id);
         return toOutput(id);
+    }
+
+    /** A switch of the rig is pressed for what obeys a desk's messages. */
+    @PostMapping("/press")
+    String press(@PathVariable RigId id, @RequestParam(defaultValue = "") String at) {
+        SwitchAt pressed = SwitchAt.parse(at).orElseThrow(() -> Refused.text("at", "That switch is no longer there."));
+        if (streams.state(id)
+                .flatMap(LightStreams.State::live)
+                .filter(live -> live.light().plan().switches().of(pressed.board()).stream()
+                        .anyMatch(assignment -> assignment.at().equals(pressed)))
+                .isEmpty()) {
+            throw Refused.text("at", "That switch is no longer there.");
+        }
+        streams.press(id, pressed);
+        return toOutput(id);
+    }
+
+    /**
+     * Messages that a browser heard, a line each: how many microseconds ago, a blank, and its bytes in hexadecimal.
+     * What is no message is passed over.
+     */
+    @PostMapping("/hear")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void hear(@PathVariable RigId id, @RequestParam(defaultValue = "") String messages) {
+        streams.hear(id, HeardMessages.of(messages));
     }
 
     @ExceptionHandler

@@ -1,14 +1,21 @@
 package embrack.app.light;
 
+import embrack.app.frame.StageView;
+import embrack.core.chart.ChartWords;
 import embrack.core.edit.Refused;
 import embrack.core.light.Fixture;
 import embrack.core.light.Frames;
 import embrack.core.light.Lamp;
 import embrack.core.light.Lights;
+import embrack.core.light.Look;
 import embrack.core.light.Output;
+import embrack.core.live.LiveLight;
+import embrack.core.midi.Message;
 import embrack.core.music.Clock;
+import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.stage.Flashes;
 import embrack.core.stage.Onstage;
 import embrack.core.stage.Scenery;
@@ -40,7 +47,28 @@ record OutputPage(List<Choice> choices, Optional<Now> now, String missing) {
      * @param heard what the simulated receiver makes of it; empty where it goes to a node
      */
     record Now(
-            String words, String clock, boolean isRunning, String trouble, String flashes, Optional<HeardView> heard) {}
+            String words,
+            String clock,
+            boolean isRunning,
+            String trouble,
+            String flashes,
+            Optional<HeardView> heard,
+            Optional<Obeys> obeys) {}
+
+    /**
+     * What obeys the messages of a desk.
+     *
+     * @param shows what is seen now: "Storm", "Squall, 96 quarters a minute"
+     * @param told what came last, the newest first
+     * @param feet switches that tell the desk something
+     */
+    record Obeys(String desk, String shows, List<ToldRow> told, List<Foot> feet) {}
+
+    /** What came to the desk. */
+    record ToldRow(String clock, String message, String made) {}
+
+    /** A switch to press. */
+    record Foot(String key, String words) {}
 
     /**
      * What the simulated receiver shows.
@@ -73,6 +101,10 @@ record OutputPage(List<Choice> choices, Optional<Now> now, String missing) {
                 .chases()
                 .forEach(chase -> choices.add(choice("chase " + chase.id(), "the chase " + chase.name(), chosen)));
         plan.book().songs().forEach(song -> choices.add(choice("song " + song.id(), "all of " + song.title(), chosen)));
+        plan.rig().devices().stream()
+                .filter(device -> !plan.lights().of(device.id()).isEmpty())
+                .forEach(desk ->
+                        choices.add(choice("desk " + desk.id(), "whatever " + desk.name() + " is told", chosen)));
         return choices;
     }
 
@@ -99,11 +131,20 @@ record OutputPage(List<Choice> choices, Optional<Now> now, String missing) {
                         .map(song -> new LightStreams.What(
                                 key, song.title().text(), Onstage.of(plan, song), Optional.of(song.lengthMicros())))
                         .findFirst())
+                .or(() -> plan.rig().devices().stream()
+                        .filter(device -> key.equals("desk " + device.id()))
+                        .map(desk -> new LightStreams.What(
+                                key,
+                                "Whatever " + desk.name() + " is told",
+                                new Onstage(plan, List.of()),
+                                Optional.empty(),
+                                Optional.of(desk.id())))
+                        .findFirst())
                 .orElseThrow(() -> Refused.text("what", "Choose a look, a chase or a song that is there."));
     }
 
     private static Now now(Plan plan, LightStreams.State state) {
-        Plan sent = state.what().onstage().plan();
+        Plan sent = state.what().plan();
         return new Now(
                 "%s, to %s"
                         .formatted(state.what().words(), state.to().isEmpty() ? "the simulated receiver" : state.to()),
@@ -111,15 +152,59 @@ record OutputPage(List<Choice> choices, Optional<Now> now, String missing) {
                         Math.min(state.atMicros(), state.what().lastsMicros().orElse(Long.MAX_VALUE))),
                 !state.hasEnded(),
                 state.trouble(),
-                flashes(state.what()),
-                state.heard().map(heard -> heard(sent.lights(), state, heard)));
+                flashes(state),
+                state.heard().map(heard -> heard(sent.lights(), state, heard)),
+                state.live().map(live -> obeys(live, state.atMicros())));
     }
 
-    private static String flashes(LightStreams.What what) {
-        Lights lights = what.onstage().plan().lights();
-        List<Sight> sights = what.onstage().sights();
+    private static Obeys obeys(LiveLight live, long micros) {
+        Plan plan = live.light().plan();
+        DeviceId desk = live.light().desk();
+        return new Obeys(
+                plan.rig().name(desk).text(),
+                shows(live, micros),
+                live.told().reversed().stream()
+                        .map(told -> new ToldRow(
+                                Clock.text(told.micros()),
+                                words(told.arrived().message()),
+                                told.arrived().reading().words(plan.rig(), desk)))
+                        .toList(),
+                plan.switches().assignments().stream()
+                        .filter(assignment -> assignment.uses(desk))
+                        .map(assignment -> new Foot(
+                                assignment.at().key(),
+                                assignment.label().map(TapeLabel::text).orElse(plan.words(assignment.at()))))
+                        .toList());
+    }
+
+    private static String words(Message message) {
+        return ChartWords.of(message)
+                + (message instanceof Message.Voice on
+                        ? ", channel " + on.channel().number()
+                        : "");
+    }
+
+    private static String shows(LiveLight live, long micros) {
+        Sight sight = live.light().sight();
+        String seen = sight.running()
+                .map(running -> running.chase().name())
+                .or(() -> sight.look().map(Look::name))
+                .map(TapeLabel::text)
+                .orElse("nothing");
+        return (sight.isBlackedOut() ? "dark; behind it " + seen : seen)
+                + live.tempo()
+                        .map(tempo -> ", %s quarters a minute".formatted(tempo))
+                        .orElse("");
+    }
+
+    private static String flashes(LightStreams.State state) {
+        Lights lights = state.what().plan().lights();
+        Onstage onstage =
+                state.live().map(LiveLight::onstage).orElse(state.what().onstage());
+        List<Sight> sights = onstage.sights();
+        long soFar = state.atMicros() + Flashes.LONG_ENOUGH_MICROS;
         return Stream.concat(
-                        Flashes.of(lights, sights, what.lastsMicros().orElse(Flashes.LONG_ENOUGH_MICROS)).stream(),
+                        Flashes.of(lights, sights, state.what().lastsMicros().orElse(soFar)).stream(),
                         Scenery.looks(lights, sights).stream().flatMap(look -> Flashes.of(lights, look).stream()))
                 .mapToDouble(Flashes::rate)
                 .max()

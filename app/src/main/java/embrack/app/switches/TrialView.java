@@ -1,5 +1,6 @@
 package embrack.app.switches;
 
+import embrack.app.frame.StageView;
 import embrack.app.store.Trial;
 import embrack.core.chart.Aspect;
 import embrack.core.chart.ChartWords;
@@ -11,8 +12,11 @@ import embrack.core.gear.Gesture;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ShownMessage;
+import embrack.core.light.Look;
+import embrack.core.live.DeskLight;
 import embrack.core.midi.Message;
 import embrack.core.midi.Wire;
+import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
@@ -22,6 +26,7 @@ import embrack.core.rig.Socket;
 import embrack.core.show.Song;
 import embrack.core.sim.Rehearsal;
 import embrack.core.sim.Tread;
+import embrack.core.stage.Sight;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Happened;
 import embrack.core.world.Place;
@@ -53,13 +58,44 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
      * @param noun what its parts are called: "strip", "part"
      * @param strips the parts that this plan names or uses, and any that is not as it began
      * @param others the rest
+     * @param lit what is seen of it, of a desk that holds looks
      */
-    record Card(String name, String noun, List<Strip> strips, List<Strip> others) {
+    record Card(String name, String noun, List<Strip> strips, List<Strip> others, Optional<Lit> lit) {
         public String othersSummary() {
             String count = Words.count(others.size(), strips.isEmpty() ? noun : "more " + noun);
             return others.stream().map(Strip::state).distinct().count() == 1 && others.size() > 1
                     ? "%s, all %s".formatted(count, others.getFirst().state())
                     : count;
+        }
+    }
+
+    /**
+     * What a desk shows.
+     *
+     * @param words "Storm", "dark; behind it Storm"
+     */
+    record Lit(String words, StageView stage) {
+
+        private static Lit of(DeskLight light) {
+            Sight sight = light.sight();
+            String seen = sight.running()
+                    .map(running -> running.chase().name())
+                    .or(() -> sight.look().map(Look::name))
+                    .map(TapeLabel::text)
+                    .orElse("dark");
+            return new Lit(
+                    sight.isBlackedOut() ? "dark by blackout; behind it " + seen : seen,
+                    StageView.of(light.plan().lights(), seenLook(light)));
+        }
+
+        /** What a still picture shows: of a chase its first look, in the dark nothing. */
+        private static Optional<Look> seenLook(DeskLight light) {
+            Sight sight = light.sight();
+            return sight.isBlackedOut()
+                    ? Optional.empty()
+                    : sight.running()
+                            .flatMap(running -> running.look(light.plan().lights(), sight.micros()))
+                            .or(sight::look);
         }
     }
 
@@ -79,7 +115,8 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
     /** A message on the tape; {@code time} in milliseconds since the press. */
     record TapeLine(String time, String way, String message, String bytes, String outcome, String tone) {}
 
-    static TrialView of(Plan plan, SwitchAt at, Trial trial, Rehearsal rehearsal) {
+    static TrialView of(Plan plan, SwitchAt at, Trial trial, Trials.Tried tried) {
+        Rehearsal rehearsal = tried.rehearsal();
         World state = rehearsal.state();
         Set<Place> moved = rehearsal.before().differences(state);
         return new TrialView(
@@ -90,7 +127,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                 plan.rig().devices().stream()
                         .filter(d -> !plan.rig().model(d.id()).parts().isEmpty())
                         .sorted(Comparator.comparing(d -> !isMeant(plan, at.board(), d)))
-                        .map(d -> card(plan, d, rehearsal, moved))
+                        .map(d -> card(plan, d, tried, moved))
                         .toList(),
                 tape(plan, rehearsal));
     }
@@ -115,7 +152,8 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
         return plan.switches().of(board).stream().anyMatch(assignment -> assignment.uses(device.id()));
     }
 
-    private static Card card(Plan plan, Device device, Rehearsal rehearsal, Set<Place> moved) {
+    private static Card card(Plan plan, Device device, Trials.Tried tried, Set<Place> moved) {
+        Rehearsal rehearsal = tried.rehearsal();
         World state = rehearsal.state();
         Model model = plan.rig().model(device.id());
         Set<PartId> used = plan.switches().assignments().stream()
@@ -139,7 +177,11 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                 device.name().text(),
                 noun,
                 byInterest.getOrDefault(true, List.of()),
-                byInterest.getOrDefault(false, List.of()));
+                byInterest.getOrDefault(false, List.of()),
+                tried.lights().stream()
+                        .filter(light -> light.desk().equals(device.id()))
+                        .findFirst()
+                        .map(Lit::of));
     }
 
     private static Stream<Place> places(Model model, Device device, PartId part) {
@@ -279,7 +321,7 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
                         way(plan, arrived.socket()),
                         counted(plan, board, arrived, message),
                         event.message().hex(),
-                        outcome(plan, arrived),
+                        arrived.reading().words(plan.rig(), arrived.socket().device()),
                         arrived.reading() instanceof Reading.Acts ? "exact" : "note"));
         };
     }
@@ -298,21 +340,5 @@ record TrialView(boolean fromMuted, int presses, boolean isFull, Feet feet, List
 
     private static String way(Plan plan, Socket socket) {
         return plan.rig().words(socket);
-    }
-
-    private static String outcome(Plan plan, Happened.Arrived arrived) {
-        return switch (arrived.reading()) {
-            case Reading.Acts acts ->
-                Words.list(acts.actions().stream()
-                        .map(action -> plan.rig().words(arrived.socket().device(), action))
-                        .toList());
-            case Reading.OtherChannel other ->
-                "ignored: it listens on channel " + other.listensOn().number();
-            case Reading.InputOff off -> "ignored: %s is off".formatted(off.setting());
-            case Reading.Deaf deaf -> "ignored: it loads or starts, and obeys nothing yet";
-            case Reading.NotWritten memory ->
-                "ignored: nothing was written into memory %d, which it has loaded".formatted(memory.memory());
-            case Reading.MeansNothing nothing -> "ignored: it means nothing to this box";
-        };
     }
 }

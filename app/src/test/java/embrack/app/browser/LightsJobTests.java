@@ -153,8 +153,32 @@ class LightsJobTests extends AtTheBrowser {
         assertThat(heard.locator("h2")).containsText("Squall, to the simulated receiver");
         assertThat(heard.locator(".beam")).hasCount(5);
         assertThat(heard.locator(".beam")).hasCount(2);
+        standsInForTheDesk(heard);
         hand.click("Stop sending");
         assertThat(hand.page.locator("#heard")).hasText("Nothing is sent.");
+    }
+
+    /** What the desk would be told is obeyed here: a switch of the rig, and a MIDI input of the browser. */
+    private void standsInForTheDesk(Locator heard) {
+        hand.choose("What", "whatever Desk is told");
+        hand.click("Send");
+        assertThat(heard).containsText("Desk would show now: nothing");
+        hand.page.evaluate("""
+                () => {
+                  const input = { id: "1", name: "Foot board, simulated" };
+                  window.press = (...bytes) =>
+                    input.onmidimessage({ timeStamp: performance.now(), data: new Uint8Array(bytes) });
+                  navigator.requestMIDIAccess = async () => ({ inputs: new Map([[input.id, input]]) });
+                }""");
+        hand.click("Hear the MIDI inputs of this browser");
+        assertThat(hand.page.locator("#midi-state")).hasText("Hears Foot board, simulated.");
+        hand.page.evaluate("() => window.press(0x90, 36, 127)");
+        assertThat(heard).containsText("Desk would show now: Harbour");
+        assertThat(heard).containsText("recall Scene 1");
+        assertThat(heard.locator(".beam")).hasCount(5);
+        hand.page.locator(".feet button").first().click();
+        assertThat(heard).containsText("Desk would show now: Storm");
+        assertThat(heard.locator(".beam")).hasCount(2);
     }
 
     private void hang(String type, String count) {

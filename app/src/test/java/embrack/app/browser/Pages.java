@@ -40,6 +40,7 @@ final class Pages {
             "/rigs/1/lights?look=harbour",
             "/rigs/1/lights/fixtures",
             "/rigs/1/lights/desks",
+            "/rigs/1/lights/sheet",
             "/rigs/1/lights/output",
             "/rigs/1/songs",
             "/rigs/1/songs/tide-against-the-pier",

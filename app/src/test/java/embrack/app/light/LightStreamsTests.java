@@ -6,11 +6,16 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import embrack.app.store.RigDeleted;
 import embrack.app.store.RigId;
 import embrack.core.edit.Refused;
+import embrack.core.light.Frames;
+import embrack.core.light.LookId;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.SwitchAt;
 import embrack.files.plan.PlanFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -47,6 +52,38 @@ class LightStreamsTests {
             Thread.sleep(5);
         }
         assertThat(streams.state(RIG).orElseThrow().hasEnded()).isTrue();
+    }
+
+    /** Note 36 on channel 8 is Scene 1 of the desk, which holds Harbour; what is no message changes nothing. */
+    @Test
+    void standsInForADesk() throws IOException {
+        Plan plan = demo();
+        streams.start(RIG, "Quay", OutputPage.what(plan, "desk lantern-desk"), Optional.empty());
+        streams.hear(RIG, HeardMessages.of("0 9624\n0 zz\n-1 97247f\n0 9726\n0 f8\n0 96247f"));
+        assertThat(streams.state(RIG).orElseThrow().live().orElseThrow().sights())
+                .as("another channel, and junk")
+                .isEmpty();
+        streams.hear(RIG, HeardMessages.of("0 97247f"));
+        LightStreams.State state = streams.state(RIG).orElseThrow();
+        assertThat(state.live().orElseThrow().light().sight().look())
+                .isEqualTo(plan.lights().look(new LookId("harbour")));
+        assertThat(state.meant())
+                .isEqualTo(Map.of(
+                        1, new Frames(plan.lights()).of(plan.lights().looks().getFirst(), 1)));
+        streams.press(new RigId(2), new SwitchAt(new DeviceId("quay-board"), 1, 4));
+        streams.press(RIG, new SwitchAt(new DeviceId("quay-board"), 1, 4));
+        assertThat(OutputPage.of(plan, streams.state(RIG))
+                        .now()
+                        .orElseThrow()
+                        .obeys()
+                        .orElseThrow())
+                .satisfies(obeys -> {
+                    assertThat(obeys.shows()).isEqualTo("Lanterns low");
+                    assertThat(obeys.feet())
+                            .extracting(OutputPage.Foot::words)
+                            .containsExactly("Harbour light", "Lanterns low");
+                    assertThat(obeys.told().getFirst().made()).isEqualTo("recall Scene 2");
+                });
     }
 
     private SimulatedReceiver.Heard heard(int packets) throws InterruptedException {

@@ -1,6 +1,7 @@
 package embrack.core.colour;
 
 import embrack.core.text.Spelling;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -88,6 +89,17 @@ public record Colour(String words, Chromaticity chromaticity) {
                 .orElse("Known are %s; or write #3a5fcd, or x 0.31 y 0.33."
                         .formatted(String.join(
                                 ", ", NAMED.stream().map(Colour::words).toList())));
+    }
+
+    /** The one with a name that looks most like it, CIEDE2000, both as strong. */
+    public static Colour nearest(Chromaticity seen) {
+        Lab own = Lab.of(seen.brightest());
+        return NAMED.stream()
+                .min(Comparator.comparingDouble(colour -> {
+                    Xyz light = colour.chromaticity.brightest();
+                    return Lab.of(light.times(seen.brightest().y() / light.y())).distance(own);
+                }))
+                .orElseThrow();
     }
 
     /** How a screen shows it at its strongest: "#3a5fcd". */

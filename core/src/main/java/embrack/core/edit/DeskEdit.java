@@ -85,6 +85,24 @@ public sealed interface DeskEdit extends Edit {
         }
     }
 
+    /** Puts the looks of a desk so into its banks that its songs choose one as seldom as can be; steps go along. */
+    record ArrangeLooks(DeviceId desk) implements DeskEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("desk", plan, desk);
+            if (Scenes.of(plan.rig().chart(desk)).banks().size() < 2) {
+                throw new Refused(
+                        "desk", Say.of("no.banks").with("desk", plan.rig().name(desk)));
+            }
+            return Refused.at("desk", () -> StoredAnew.arranged(plan, desk).settled());
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("arrange-looks").with("desk", before.rig().name(desk));
+        }
+    }
+
     /** Has a switch choose the bank of a desk before a scene that it recalls there. */
     record ChooseBank(SwitchAt at, Moment moment, Step scene, Step bank) implements DeskEdit {
         @Override

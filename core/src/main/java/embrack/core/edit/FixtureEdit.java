@@ -205,6 +205,32 @@ public sealed interface FixtureEdit extends Edit {
         }
     }
 
+    /**
+     * Says whom a fixture lights, as it was typed, blank for nobody by name, and whether its data come by air. Looks
+     * that speak of those whom only it lit go along.
+     */
+    record LightWhom(FixtureId fixture, String whom, boolean isByAir) implements FixtureEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Optional<TapeLabel> before = find(plan, "whom", fixture).whom();
+            Optional<TapeLabel> after = Typed.optional("whom", whom, TapeLabel::parse);
+            Lights changed = change(
+                            plan, fixture, "whom", old -> old.withWhom(after).byAir(isByAir))
+                    .lights();
+            return plan.withLights(
+                    before.isPresent()
+                                    && after.isPresent()
+                                    && changed.meant(before.get()).isEmpty()
+                            ? changed.renamed(before.get(), after.get())
+                            : changed);
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("light-whom").with("fixture", fixtureName(before, fixture));
+        }
+    }
+
     /** Takes a fixture down. */
     record RemoveFixture(FixtureId fixture) implements FixtureEdit {
         @Override

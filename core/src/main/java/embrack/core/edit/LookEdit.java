@@ -113,7 +113,7 @@ public sealed interface LookEdit extends Edit {
                             "text",
                             Say.of("no.nobody-called")
                                     .with("who", who)
-                                    .with("groups", Words.list(plan.lights().groups())));
+                                    .with("groups", Words.list(plan.lights().meanings())));
                 });
         return Refused.at("text", () -> look.withLines(read.lines()).withFade(read.fadeMillis()));
     }

@@ -30,10 +30,11 @@ public record DataLine(int universe, List<Fixture> fixtures, List<Integer> cable
         cables = List.copyOf(cables);
     }
 
-    /** One for each universe in which something hangs. */
+    /** One for each universe in which something hangs on a cable. */
     public static List<DataLine> of(Lights lights) {
         SortedMap<Integer, List<Fixture>> universes = new TreeMap<>();
-        lights.fixtures()
+        lights.fixtures().stream()
+                .filter(fixture -> !fixture.isByAir())
                 .forEach(fixture -> fixture.at()
                         .ifPresent(at -> universes
                                 .computeIfAbsent(at.universe(), n -> new ArrayList<>())

@@ -226,11 +226,30 @@ public record Lights(
         return List.copyOf(groups);
     }
 
+    /** Who or what is lit by name, in the order of the fixtures. */
+    public List<TapeLabel> whoms() {
+        var whoms = new LinkedHashSet<TapeLabel>();
+        fixtures.forEach(fixture -> fixture.whom().ifPresent(whoms::add));
+        return List.copyOf(whoms);
+    }
+
+    /** All that a look can speak of that means several, in the order of the fixtures. */
+    public List<TapeLabel> meanings() {
+        return Stream.concat(groups().stream(), whoms().stream()).distinct().toList();
+    }
+
     /** What every fixture is sent and shows in a look, in their order. */
     public List<Output> shown(Look look) {
         Map<Asked, Output> outputs = new HashMap<>();
         return fixtures.stream()
                 .map(fixture -> outputs.computeIfAbsent(asked(look, fixture), Asked::output))
+                .toList();
+    }
+
+    /** How bright each fixture is to be in a look, in percent, in their order. */
+    public List<Integer> strengths(Look look) {
+        return fixtures.stream()
+                .map(fixture -> line(look, fixture).map(Look.Line::percent).orElse(0))
                 .toList();
     }
 

@@ -91,6 +91,11 @@ public record PackList(List<Case> cases) {
         if (!lines.isEmpty()) {
             items.add(new Item(lines.size(), "terminator, 120 \u03a9", "in the last of each line"));
         }
+        int byAir = (int) lights.fixtures().stream().filter(Fixture::isByAir).count();
+        if (byAir > 0) {
+            items.add(new Item(1, "wireless DMX sender", "one more for each universe"));
+            items.add(new Item(byAir, "wireless DMX receiver", "one at each, with its power"));
+        }
         return items;
     }
 

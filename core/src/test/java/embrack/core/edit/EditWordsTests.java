@@ -245,6 +245,8 @@ class EditWordsTests {
                         "Have Battery par instead of Lantern"),
                 said(new FixtureEdit.AddressAll(), "Give all fixtures addresses"),
                 said(new LookEdit.AddLook(" Harbour", ""), "Add the look Harbour"),
+                said(new DeskEdit.ArrangeLooks(DESK), "Arrange the looks of Lantern desk in its banks"),
+                said(new FixtureEdit.LightWhom(new FixtureId("gone"), "", false), "Say whom  lights"),
                 said(new ChaseEdit.AddChase(" Squall", "", ""), "Add the chase Squall"),
                 said(new DeskEdit.StoreLooks(DESK), "Store all looks in Lantern desk"),
                 said(new WiringEdit.Connect(OUT, IN), "Link from Foot board MIDI OUT to Lantern desk MIDI IN"),

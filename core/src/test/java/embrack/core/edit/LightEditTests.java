@@ -13,6 +13,7 @@ import embrack.core.gear.ModelId;
 import embrack.core.gear.library.Library;
 import embrack.core.light.Chase;
 import embrack.core.light.ChaseId;
+import embrack.core.light.DataLine;
 import embrack.core.light.Fixture;
 import embrack.core.light.FixtureId;
 import embrack.core.light.FixtureTypeId;
@@ -20,23 +21,27 @@ import embrack.core.light.Held;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.LookId;
+import embrack.core.light.Output;
 import embrack.core.light.Scenes;
 import embrack.core.light.text.LookText;
 import embrack.core.offer.Offers;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.sheet.Sheets;
+import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Verdict;
 import embrack.core.stage.Scenery;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class LightEditTests {
 
@@ -53,6 +58,8 @@ class LightEditTests {
                 no(change("Par 1", "7 slots", "0"), "address", "An address is 1 to 512, not 0."),
                 no(change("Par 1", "7 slots", "509"), "address", "Par 1 takes 7 slots from 509: 3 too many."),
                 no(new FixtureEdit.HangFixture(PAR, "far", "1", "1"), "across", "Write metres in digits, such as 2.5."),
+                no(new FixtureEdit.LightWhom(PAR, "<Keeper>", false), "whom", ""),
+                no(new DeskEdit.ArrangeLooks(DESK), "desk", "Lantern desk has no banks; all of its scenes"),
                 no(new FixtureEdit.HangFixture(PAR, "31", "1", "1"), "across", "A fixture hangs at most 30 m"),
                 no(new LookEdit.AddLook("look 1", ""), "name", "There is already a look called look 1."),
                 no(new LookEdit.AddLook("New", "bars: red 5 %"), "text", "Nothing hangs there that is called bars."),
@@ -155,6 +162,73 @@ class LightEditTests {
                                 .orElseThrow()))
                 .extracting(swapped::words)
                 .isEqualTo("Lantern desk: toggle Scene 5 (Look 5)");
+    }
+
+    /**
+     * Twelve looks go from a desk of twelve scenes to one of eight a bank: every song shows what it showed, one whose
+     * looks lie in one bank chooses it once, a switch always chooses bank and scene, and all of it holds.
+     */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+    void looksLieInBanksAsSongsNeedThem(long seed) {
+        Random random = new Random(seed);
+        Sketch sketch = LightFaults.lit();
+        for (int look = 7; look <= 12; look++) {
+            sketch.edit(new LookEdit.AddLook("Look " + look, "all: red %d %%".formatted(look)));
+        }
+        sketch.edit(new DeskEdit.StoreLooks(DESK)).step("foot-board 9: lantern-desk recall:scene-11");
+        for (String song : List.of("one", "two", "three")) {
+            int first = 1 + random.nextInt(10);
+            sketch.song(song, "tempo 120\nAll: 20 bars")
+                    .cues(
+                            song,
+                            "5|1 = lantern-desk recall:scene-" + (first + random.nextInt(3)),
+                            "2|1 = lantern-desk recall:scene-" + first,
+                            "9|1 = lantern-desk recall:scene-" + (first + 2),
+                            "17|1 = lantern-desk recall:scene-" + first);
+        }
+        Plan before = sketch.plan();
+        Plan after = new GearEdit.SwapHardware(
+                        DESK, Library.find(new ModelId("twelve-fixture-desk")).orElseThrow())
+                .apply(before);
+        assertThat(after.lights().of(DESK)).hasSize(12);
+        assertThat(after.lights().usesBanks(DESK)).isTrue();
+        for (Song song : before.book().songs()) {
+            assertThat(seen(after, song.id())).as(song.title().text()).isEqualTo(seen(before, song.id()));
+        }
+        assertThat(after.switches().at(Sketch.at("foot-board 9")).steps()).hasSize(2);
+        Report report = Report.of(after);
+        assertThat(report.findings()).extracting(Finding::code).doesNotContain("lights.other-bank");
+        assertThat(report.proofs().stream().filter(proof -> proof.at().equals(Sketch.at("foot-board 9"))))
+                .allMatch(proof -> proof.verdict() == Verdict.EXACT);
+        Plan again = new DeskEdit.ArrangeLooks(DESK).apply(after);
+        assertThat(again.book()).isEqualTo(after.book());
+    }
+
+    private static List<String> seen(Plan plan, SongId song) {
+        return Scenery.of(plan, plan.book().song(song)).stream()
+                .map(sight -> sight.micros() + " " + sight.look().map(Look::name))
+                .toList();
+    }
+
+    /** A look speaks of whom lamps light; house lights are nobody's "all". */
+    @Test
+    void looksSpeakOfWhomLampsLight() {
+        Plan plan = Sketch.on(LightFaults.lit().plan())
+                .edit(new FixtureEdit.LightWhom(PAR, "Keeper", false))
+                .edit(new FixtureEdit.LightWhom(new FixtureId("par-3"), " keeper ", true))
+                .edit(new FixtureEdit.ChangeFixture(new FixtureId("par-4"), "Par 4", "house lights", "7 slots", "22"))
+                .edit(new LookEdit.AddLook("Tale", "all: red 50 %\nkeeper: dark"))
+                .plan();
+        assertThat(plan.lights().shown(plan.lights().looks().getLast()))
+                .extracting(Output::isDark)
+                .containsExactly(true, false, true, true);
+        assertThat(DataLine.of(plan.lights()).getFirst().fixtures())
+                .extracting(fixture -> fixture.name().text())
+                .containsExactly("Par 1", "Par 2", "Par 4");
+        Plan renamed = new FixtureEdit.LightWhom(new FixtureId("par-3"), "Singer", false)
+                .apply(new FixtureEdit.LightWhom(PAR, "Singer", false).apply(plan));
+        assertThat(words(renamed)).isEqualTo("all: red 50 %\nSinger: dark");
     }
 
     /** A chase goes with the desk that holds it into the next, and what runs it goes along. */

@@ -2,6 +2,7 @@ package embrack.files.plan;
 
 import static embrack.files.json.Shapes.as;
 import static embrack.files.json.Shapes.texts;
+import static embrack.files.json.Shapes.truth;
 import static embrack.files.json.Shapes.whole;
 
 import embrack.core.light.Address;
@@ -103,6 +104,9 @@ final class LightLayout {
                 whole(0, 2_000),
                 "centimetres above the stage",
                 f -> f.hang().high());
+        var whom =
+                t.may("lights", Texts.LABEL, "who or what it lights, so that looks can speak of them", Fixture::whom);
+        var air = t.or("byAir", truth(), false, "whether its data come over a wireless link", Fixture::isByAir);
         return g -> new Fixture(
                 g.get(id),
                 g.get(name),
@@ -110,7 +114,9 @@ final class LightLayout {
                 g.get(mode),
                 g.get(group),
                 g.get(at),
-                new Hang(g.get(across), g.get(deep), g.get(high)));
+                new Hang(g.get(across), g.get(deep), g.get(high)),
+                g.get(whom),
+                g.get(air));
     });
 
     /** A look. */

@@ -1,5 +1,6 @@
-package embrack.app.light;
+package embrack.app.frame;
 
+import embrack.core.colour.Colour;
 import embrack.core.colour.Lab;
 import embrack.core.colour.Xyz;
 import embrack.core.light.Fixture;
@@ -22,7 +23,7 @@ import java.util.Optional;
  * @param bars how high each row hangs in the drawing
  * @param isEmpty whether nothing hangs
  */
-record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
+public record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
 
     private static final double WIDTH = 1000;
     private static final double FLOOR = 360;
@@ -44,12 +45,13 @@ record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
      * @param hex how its colour is shown; what lies outside a screen is cut off
      * @param strength how strongly it is drawn, 0 to 1
      * @param words what it shows, for ears: "Bar 1: blue, 60 %"
+     * @param level how bright in percent, as a look asks for it; empty for a dark one, and where nobody asked
      * @param deep centimetres behind the edge of the stage
      * @param hangs how high the bar is drawn from which it hangs
      * @param floor how high the boards are drawn that it lights
      * @param mark how often it flashes a second; empty for steady light, which a picture never flashes with
      */
-    record Beam(
+    public record Beam(
             String id,
             String name,
             String address,
@@ -61,17 +63,25 @@ record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
             String hex,
             String strength,
             String words,
+            String level,
             int deep,
             String hangs,
             String floor,
             String mark) {}
 
-    static StageView of(Lights lights, Optional<Look> look) {
-        return of(lights, look.map(lights::shown).orElse(List.of()));
+    public static StageView of(Lights lights, Optional<Look> look) {
+        return of(
+                lights,
+                look.map(lights::shown).orElse(List.of()),
+                look.map(lights::strengths).orElse(List.of()));
     }
 
     /** What fixtures show, in their order; empty where nobody knows. */
-    static StageView of(Lights lights, List<Output> shown) {
+    public static StageView of(Lights lights, List<Output> shown) {
+        return of(lights, shown, List.of());
+    }
+
+    private static StageView of(Lights lights, List<Output> shown, List<Integer> strengths) {
         List<Beam> lamps = new ArrayList<>();
         double widest = lights.fixtures().stream()
                 .mapToDouble(fixture -> Math.abs(fixture.hang().across()))
@@ -80,13 +90,15 @@ record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
         for (int i = 0; i < lights.fixtures().size(); i++) {
             Fixture fixture = lights.fixtures().get(i);
             Optional<Output> output = shown.isEmpty() ? Optional.empty() : Optional.of(shown.get(i));
-            lamps.add(beam(fixture, lights.type(fixture), output, Math.max(500, widest * 1.15)));
+            String level = strengths.isEmpty() || strengths.get(i) == 0 ? "" : String.valueOf(strengths.get(i));
+            lamps.add(beam(fixture, lights.type(fixture), output, level, Math.max(500, widest * 1.15)));
         }
         lamps.sort(Comparator.comparingInt((Beam beam) -> -beam.deep));
         return new StageView(lamps, lamps.stream().map(Beam::hangs).distinct().toList(), lamps.isEmpty());
     }
 
-    private static Beam beam(Fixture fixture, FixtureType type, Optional<Output> output, double halfWidth) {
+    private static Beam beam(
+            Fixture fixture, FixtureType type, Optional<Output> output, String level, double halfWidth) {
         Hang hang = fixture.hang();
         double x = WIDTH / 2 + hang.across() / halfWidth * (WIDTH / 2 - 40);
         double y = Math.max(TOP, FLOOR - hang.high() * UP - hang.deep() * BACK);
@@ -118,7 +130,11 @@ record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
                 number(half),
                 Palette.hex(light),
                 number(strength(light)),
-                "%s: %s".formatted(fixture.name(), output.map(StageView::words).orElse("nothing chosen")),
+                "%s: %s"
+                        .formatted(
+                                fixture.name(),
+                                output.map(shown -> words(shown, level)).orElse("nothing chosen")),
+                level,
                 hang.deep(),
                 number(y - HOOK),
                 number(floor),
@@ -141,8 +157,10 @@ record StageView(List<Beam> lamps, List<String> bars, boolean isEmpty) {
                         1);
     }
 
-    private static String words(Output output) {
-        return output.isDark() ? "dark" : Palette.hex(output.light());
+    private static String words(Output output, String level) {
+        return output.isDark()
+                ? "dark"
+                : Colour.nearest(output.light().chromaticity()) + (level.isEmpty() ? "" : ", %s %%".formatted(level));
     }
 
     private static String number(double value) {

@@ -1,0 +1,84 @@
+package embrack.core.edit;
+
+import embrack.core.light.LookId;
+import embrack.core.light.Scenes;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Cue;
+import embrack.core.show.Song;
+import embrack.core.switches.Step;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/**
+ * Songs that choose a bank once. Where all that the cues of a song recall lies in one bank, and no switch and no other
+ * cue takes the desk out of it on the way, only the first cue chooses the bank.
+ */
+final class SparedBanks {
+
+    private SparedBanks() {}
+
+    /** The looks that the cues of each song recall from a desk. */
+    static List<Set<LookId>> together(Plan plan, DeviceId desk) {
+        return plan.book().songs().stream()
+                .map(song -> {
+                    Set<LookId> looks = new LinkedHashSet<>();
+                    song.cues()
+                            .forEach(cue -> IntStream.range(0, cue.steps().size())
+                                    .filter(i -> cue.steps().get(i).device().equals(desk))
+                                    .forEach(i -> plan.lookOf(cue.steps(), i).ifPresent(look -> looks.add(look.id()))));
+                    return looks;
+                })
+                .toList();
+    }
+
+    /** The plan without the steps that choose a bank in which the desk is. */
+    static Plan in(Plan plan, DeviceId desk, Scenes scenes) {
+        boolean isTakenAway = Stream.concat(
+                        plan.switches().assignments().stream().flatMap(assignment -> assignment.steps().stream()),
+                        plan.book().always().stream().flatMap(cue -> cue.steps().stream()))
+                .anyMatch(step -> isBank(step, desk, scenes));
+        return isTakenAway
+                ? plan
+                : plan.withBook(plan.book().songs().stream()
+                        .map(song -> spared(song, desk, scenes))
+                        .reduce(plan.book(), (book, song) -> book.with(song), (one, other) -> other));
+    }
+
+    private static boolean isBank(Step step, DeviceId desk, Scenes scenes) {
+        return step.device().equals(desk)
+                && scenes.banks().contains(step.action().part());
+    }
+
+    private static Song spared(Song song, DeviceId desk, Scenes scenes) {
+        long banks = song.cues().stream()
+                .flatMap(cue -> cue.steps().stream())
+                .filter(step -> isBank(step, desk, scenes))
+                .map(step -> step.action().part())
+                .distinct()
+                .count();
+        Optional<Cue> first = song.cues().stream()
+                .filter(cue -> cue.steps().stream().anyMatch(step -> isBank(step, desk, scenes)))
+                .min(Comparator.comparing(cue -> cue.at().micros(song.form()).orElse(-1L)));
+        if (banks != 1 || first.isEmpty()) {
+            return song;
+        }
+        List<Cue> cues = new ArrayList<>();
+        for (Cue cue : song.cues()) {
+            cues.add(
+                    Objects.equals(cue, first.get())
+                            ? cue
+                            : cue.withSteps(cue.steps().stream()
+                                    .filter(step -> !isBank(step, desk, scenes))
+                                    .toList()));
+        }
+        return song.withCues(cues);
+    }
+}
