@@ -4,6 +4,7 @@ import embrack.app.frame.StageView;
 import embrack.core.chart.PartId;
 import embrack.core.colour.Colour;
 import embrack.core.light.Chase;
+import embrack.core.light.Direct;
 import embrack.core.light.Fixture;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
@@ -208,8 +209,15 @@ record LooksPage(
     }
 
     private static List<String> where(Plan plan, Look look) {
-        return plan.lights().holding(look.id()).stream()
-                .map(held -> DesksPage.words(plan, held.desk(), held.place()))
+        return Stream.concat(
+                        plan.lights().holding(look.id()).stream()
+                                .map(held -> DesksPage.words(plan, held.desk(), held.place())),
+                        plan.rig().devices().stream()
+                                .filter(device -> Direct.of(plan.rig().chart(device.id()))
+                                        .filter(direct -> !direct.shows(plan.lights(), look)
+                                                .isEmpty())
+                                        .isPresent())
+                                .map(device -> device.name() + ", slot by slot"))
                 .toList();
     }
 
@@ -267,7 +275,9 @@ record LooksPage(
     }
 
     private static boolean shows(Plan plan, List<Step> steps, Look look) {
-        return IntStream.range(0, steps.size())
-                .anyMatch(i -> plan.lookOf(steps, i).filter(look::equals).isPresent());
+        return plan.drivenBy(steps).filter(look::equals).isPresent()
+                || IntStream.range(0, steps.size())
+                        .anyMatch(
+                                i -> plan.lookOf(steps, i).filter(look::equals).isPresent());
     }
 }

@@ -3,6 +3,7 @@ package embrack.app.light;
 import embrack.app.frame.StageView;
 import embrack.core.chart.ChartWords;
 import embrack.core.edit.Refused;
+import embrack.core.light.Direct;
 import embrack.core.light.Fixture;
 import embrack.core.light.Frames;
 import embrack.core.light.Lamp;
@@ -102,7 +103,8 @@ record OutputPage(List<Choice> choices, Optional<Now> now, String missing) {
                 .forEach(chase -> choices.add(choice("chase " + chase.id(), "the chase " + chase.name(), chosen)));
         plan.book().songs().forEach(song -> choices.add(choice("song " + song.id(), "all of " + song.title(), chosen)));
         plan.rig().devices().stream()
-                .filter(device -> !plan.lights().of(device.id()).isEmpty())
+                .filter(device ->
+                        Direct.isLit(plan.lights(), device.id(), plan.rig().chart(device.id())))
                 .forEach(desk ->
                         choices.add(choice("desk " + desk.id(), "whatever " + desk.name() + " is told", chosen)));
         return choices;

@@ -4,6 +4,7 @@ import embrack.app.store.Memo;
 import embrack.app.store.RigId;
 import embrack.app.store.StoredRig;
 import embrack.app.store.Trial;
+import embrack.core.light.Direct;
 import embrack.core.light.Pace;
 import embrack.core.live.DeskLight;
 import embrack.core.plan.Plan;
@@ -73,7 +74,8 @@ class Trials {
                     Rehearsal.begun(start),
                     plan.rig().devices().stream()
                             .map(Device::id)
-                            .filter(desk -> !plan.lights().of(desk).isEmpty())
+                            .filter(desk ->
+                                    Direct.isLit(plan.lights(), desk, plan.rig().chart(desk)))
                             .map(desk -> DeskLight.dark(plan, desk))
                             .toList());
         }

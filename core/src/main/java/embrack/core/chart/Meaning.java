@@ -19,7 +19,9 @@ public enum Meaning {
     /** Holds a look of the lights. */
     SCENE("scene", "Does %s hold a look of the lights?"),
     /** Chooses other scenes for the same messages. */
-    BANK("bank of scenes", "Does %s choose other scenes for the same messages?");
+    BANK("bank of scenes", "Does %s choose other scenes for the same messages?"),
+    /** The level of a slot of light: the first that the line names is slot 1. */
+    SLOT("slot of light", "Is %s the level of a slot of light?");
 
     private static final Set<Verb> TURNS = EnumSet.of(Verb.ON, Verb.OFF, Verb.TOGGLE);
     private static final Set<Verb> MUTES = EnumSet.of(Verb.MUTE, Verb.TOGGLE_MUTE);

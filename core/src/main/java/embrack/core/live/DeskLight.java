@@ -1,9 +1,12 @@
 package embrack.core.live;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.Aspect;
 import embrack.core.chart.Chart;
 import embrack.core.chart.Meaning;
 import embrack.core.chart.PartId;
+import embrack.core.chart.Verb;
+import embrack.core.light.Direct;
 import embrack.core.light.Look;
 import embrack.core.light.Scenes;
 import embrack.core.music.Tempo;
@@ -43,10 +46,25 @@ public record DeskLight(Plan plan, DeviceId desk, Optional<PartId> bank, Sight s
      */
     public DeskLight after(World before, Outcome done, long micros, Tempo tempo) {
         DeskLight light = this;
-        for (PartId part : touched(before, done)) {
+        Set<PartId> touched = touched(before, done);
+        for (PartId part : touched) {
             light = light.after(part, done.after(), micros, tempo);
         }
-        return light;
+        Optional<Direct> direct = Direct.of(plan.rig().chart(desk));
+        return direct.filter(slots -> slots.slots().stream().anyMatch(touched::contains))
+                .map(slots -> driven(slots, done.after(), micros))
+                .orElse(light);
+    }
+
+    /** A desk whose slots are levels shows the look at which they stand, all of them. */
+    private DeskLight driven(Direct direct, World world, long micros) {
+        Optional<Look> shown = direct.shownBy(
+                plan.lights(),
+                direct.slots().stream()
+                        .map(slot -> new Action(
+                                Verb.LEVEL, slot, Optional.of(world.value(new Place(desk, slot, Aspect.LEVEL)))))
+                        .toList());
+        return with(new Sight(micros, shown, Optional.empty(), sight.isBlackedOut()));
     }
 
     /** The parts that were told something, in order, and then those that stand otherwise without it. */

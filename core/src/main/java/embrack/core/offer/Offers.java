@@ -5,12 +5,15 @@ import embrack.core.chart.Aspect;
 import embrack.core.chart.Verb;
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.Compiler;
+import embrack.core.light.Direct;
 import embrack.core.light.Look;
 import embrack.core.light.Scenes;
 import embrack.core.midi.DataByte;
+import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.Assignment;
 import embrack.core.switches.Practice;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -75,8 +78,36 @@ public final class Offers {
                     .toList();
         }
         Asked asked = Asked.of(to.isPresent() ? amount.replaceFirst("") : search);
-        return Stream.concat(looksInBanks(asked, compiled), found(asked, to, worked, compiled))
+        return Stream.of(
+                        looksInBanks(asked, compiled), looksBySlot(asked, compiled), found(asked, to, worked, compiled))
+                .flatMap(Function.identity())
                 .toList();
+    }
+
+    /** Looks that are sent to a desk slot by slot, each as one thing to pick. */
+    private Stream<Offer> looksBySlot(Asked asked, Function<Step, CompiledStep> compiled) {
+        return plan.rig().devices().stream()
+                .flatMap(device -> Direct.of(plan.rig().chart(device.id())).stream()
+                        .flatMap(direct -> plan.lights().looks().stream()
+                                .filter(look -> asked.isIn(bySlot(device, look).toLowerCase(Locale.ROOT)))
+                                .flatMap(look -> bySlot(device, look, direct, compiled).stream())));
+    }
+
+    private static String bySlot(Device device, Look look) {
+        return "%s: show %s".formatted(device.name(), look.name());
+    }
+
+    private Optional<Offer> bySlot(Device device, Look look, Direct direct, Function<Step, CompiledStep> compiled) {
+        List<Step> steps = direct.shows(plan.lights(), look).stream()
+                .map(action -> new Step(device.id(), action))
+                .toList();
+        return steps.isEmpty() || steps.size() > Assignment.MAX_STEPS
+                ? Optional.empty()
+                : Optional.of(new Offer(
+                        "%s, %s".formatted(bySlot(device, look), Words.count(steps.size(), "slot")),
+                        steps.getFirst(),
+                        compiled.apply(steps.getFirst()),
+                        steps.subList(1, steps.size())));
     }
 
     /** Looks that a desk holds in banks: each with the bank that has to be chosen first, as one thing to pick. */

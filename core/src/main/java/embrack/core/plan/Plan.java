@@ -7,6 +7,7 @@ import embrack.core.gear.Board;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.Model;
 import embrack.core.light.Chase;
+import embrack.core.light.Direct;
 import embrack.core.light.Lights;
 import embrack.core.light.Look;
 import embrack.core.light.NeededBank;
@@ -196,6 +197,26 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book, L
                 rig.devices().stream()
                         .flatMap(device -> rig.model(device.id()).surface().pages().stream())
                         .findFirst());
+    }
+
+    /** The look that some steps send to a desk slot by slot; the first desk of which they show one. */
+    public Optional<Look> drivenBy(List<Step> steps) {
+        return lights.looks().isEmpty()
+                ? Optional.empty()
+                : steps.stream()
+                        .map(Step::device)
+                        .distinct()
+                        .flatMap(desk -> Direct.of(rig.chart(desk)).stream()
+                                .flatMap(direct -> direct
+                                        .shownBy(
+                                                lights,
+                                                steps.stream()
+                                                        .filter(step ->
+                                                                step.device().equals(desk))
+                                                        .map(Step::action)
+                                                        .toList())
+                                        .stream()))
+                        .findFirst();
     }
 
     /** The place of a desk that one of some steps that follow one another means, in the bank that they choose. */

@@ -93,6 +93,8 @@ public final class Scenery {
             for (Step step : cue.steps()) {
                 next = after(step, next, song.form().tempoMap());
             }
+            Optional<Look> driven = plan.drivenBy(cue.steps());
+            next = driven.isEmpty() ? next : new Sight(cue.micros(), driven, Optional.empty(), next.isBlackedOut());
             if (!next.showsAs(now)) {
                 sights.add(next);
                 now = next;

@@ -75,6 +75,7 @@ final class Lights {
             shows Slot 1..64: 0 to 254
             on Blackout: cc 120 over 63
             off Blackout: cc 120 under 64
+            means slot of light: Slot 1..64
             means blackout: Blackout
             """);
 
