@@ -4,15 +4,13 @@ import embrack.core.light.LookId;
 import embrack.core.light.Scenes;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.switches.Step;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Objects;
-import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -22,6 +20,8 @@ import java.util.stream.Stream;
  * cue takes the desk out of it on the way, only the first cue chooses the bank.
  */
 final class SparedBanks {
+
+    private static final long NOBODY_KNOWS = Long.MAX_VALUE;
 
     private SparedBanks() {}
 
@@ -64,21 +64,29 @@ final class SparedBanks {
                 .map(step -> step.action().part())
                 .distinct()
                 .count();
-        Optional<Cue> first = song.cues().stream()
+        OptionalLong first = song.cues().stream()
                 .filter(cue -> cue.steps().stream().anyMatch(step -> isBank(step, desk, scenes)))
-                .min(Comparator.comparing(cue -> cue.at().micros(song.form()).orElse(-1L)));
-        if (banks != 1 || first.isEmpty()) {
-            return song;
-        }
-        List<Cue> cues = new ArrayList<>();
-        for (Cue cue : song.cues()) {
-            cues.add(
-                    Objects.equals(cue, first.get())
-                            ? cue
-                            : cue.withSteps(cue.steps().stream()
-                                    .filter(step -> !isBank(step, desk, scenes))
-                                    .toList()));
-        }
-        return song.withCues(cues);
+                .mapToLong(cue -> begins(song, cue))
+                .min();
+        return banks != 1 || first.isEmpty()
+                ? song
+                : song.withCues(song.cues().stream()
+                        .map(cue -> begins(song, cue) > first.getAsLong() && begins(song, cue) < NOBODY_KNOWS
+                                ? cue.withSteps(cue.steps().stream()
+                                        .filter(step -> !isBank(step, desk, scenes))
+                                        .toList())
+                                : cue)
+                        .toList());
+    }
+
+    /** When a cue comes: those on load and on play first, and those of which nobody knows last. */
+    private static long begins(Song song, Cue cue) {
+        return cue.at() instanceof Anchor.Automatic automatic
+                ? switch (automatic.when()) {
+                    case LOAD -> Long.MIN_VALUE;
+                    case PLAY -> Long.MIN_VALUE + 1;
+                    default -> NOBODY_KNOWS;
+                }
+                : cue.at().micros(song.form()).orElse(NOBODY_KNOWS);
     }
 }

@@ -137,10 +137,10 @@ public final class Banks {
     }
 
     private boolean moves(int look, int bank) {
-        int before = cost();
+        int before = cost(look, look);
         int home = bankOf[look];
         bankOf[look] = bank;
-        if (cost() < before) {
+        if (cost(look, look) < before) {
             return true;
         }
         bankOf[look] = home;
@@ -148,13 +148,13 @@ public final class Banks {
     }
 
     private boolean swaps(int look, int bank) {
-        int before = cost();
         int home = bankOf[look];
         for (int other = 0; other < bankOf.length; other++) {
             if (bankOf[other] == bank) {
+                int before = cost(look, other);
                 bankOf[look] = bank;
                 bankOf[other] = home;
-                if (cost() < before) {
+                if (cost(look, other) < before) {
                     return true;
                 }
                 bankOf[look] = home;
@@ -168,11 +168,12 @@ public final class Banks {
         return IntStream.of(bankOf).filter(one -> one == bank).count();
     }
 
-    /** How many banks all songs need, together. */
-    private int cost() {
+    /** How many banks the songs need, together, that show one of two looks. */
+    private int cost(int look, int other) {
         return songs.stream()
+                .filter(song -> song.contains(look) || song.contains(other))
                 .mapToInt(song ->
-                        (int) song.stream().map(look -> bankOf[look]).distinct().count())
+                        (int) song.stream().map(one -> bankOf[one]).distinct().count())
                 .sum();
     }
 }

@@ -36,8 +36,8 @@ public record Direct(List<PartId> slots) {
     }
 
     /**
-     * What has it show a look, in the order of the slots: all that fixtures of its universe read, so that nothing is left
-     * from before. Empty where it does not reach them all. A level travels as half of what the slot stands at.
+     * What has it show a look, in the order of the slots: all that fixtures of its universe read, so that nothing is
+     * left from before. Empty where it does not reach them all. A level travels as half of what the slot stands at.
      */
     public List<Action> shows(Lights lights, Look look) {
         SortedMap<Integer, Integer> values = new TreeMap<>();

@@ -101,7 +101,9 @@ public record LiveLight(
                 .findFirst();
     }
 
-    private LiveLight after(Outcome done, long micros) {
+    /** After something was done; what is told late counts from what is seen already. */
+    private LiveLight after(Outcome done, long when) {
+        long micros = Math.max(when, light.sight().micros());
         DeskLight next = light.after(world, done, micros, tempo.orElse(Pace.ANY_TEMPO));
         List<Told> more = new ArrayList<>(told);
         done.trace().stream()

@@ -13,7 +13,9 @@ import embrack.core.gear.ControlType;
 import embrack.core.gear.Model;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SwitchMode;
+import embrack.core.light.Chase;
 import embrack.core.light.Look;
+import embrack.core.light.Pace;
 import embrack.core.music.Clock;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
@@ -108,6 +110,7 @@ public final class AtDoors {
     private List<Task> notices() {
         Tasks tasks = new Tasks(KEYS + "notice/");
         Set<Look> flashing = new LinkedHashSet<>();
+        Set<Chase> bySound = new LinkedHashSet<>();
         List<Song> songs = plan.book().tonight().map(Show::order).orElse(List.of()).stream()
                 .flatMap(entry -> entry.song().flatMap(plan.book()::find).stream())
                 .distinct()
@@ -125,7 +128,14 @@ public final class AtDoors {
                                     Clock.brief(flashes.fromMicros()),
                                     Clock.brief(flashes.toMicros()))));
             flashing.addAll(Scenery.looks(plan.lights(), sights));
+            sights.stream()
+                    .flatMap(sight -> sight.chase().stream())
+                    .filter(chase -> chase.pace() instanceof Pace.BySound)
+                    .forEach(bySound::add);
         }
+        bySound.forEach(chase -> tasks.add(
+                "chase-" + chase.id(),
+                "A notice: flashing light, as fast as the music, whenever %s runs.".formatted(chase.name())));
         flashing.forEach(look -> Flashes.of(plan.lights(), look)
                 .ifPresent(flashes -> tasks.add(
                         "look-" + look.id(),

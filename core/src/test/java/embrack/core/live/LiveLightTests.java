@@ -6,17 +6,25 @@ import static org.assertj.core.api.Assertions.within;
 import embrack.core.LightFaults;
 import embrack.core.Sketch;
 import embrack.core.chart.Action;
+import embrack.core.chart.Chart;
 import embrack.core.chart.PartId;
 import embrack.core.chart.Verb;
 import embrack.core.edit.ChaseEdit;
 import embrack.core.edit.DeskEdit;
+import embrack.core.edit.GearEdit;
 import embrack.core.edit.LookEdit;
+import embrack.core.gear.Kind;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.text.BoxReading;
 import embrack.core.light.Chase;
 import embrack.core.light.ChaseId;
 import embrack.core.light.LookId;
+import embrack.core.light.Pace;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Decoder;
 import embrack.core.midi.RealTime;
+import embrack.core.music.Tempo;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.SongId;
@@ -197,6 +205,47 @@ class LiveLightTests {
         for (long micros = 0; micros < 10_000_000; micros += 125_000) {
             assertThat(light.onstage().look(micros)).as("at " + micros).isEqualTo(bySong.look(micros));
         }
+    }
+
+    /** What is told late, since a browser kept it, does not come before what is seen already. */
+    @Test
+    void timeNeverGoesBack() {
+        Engine engine = new Engine(PLAN);
+        LiveLight light = told(PLAN, "recall scene-1");
+        LiveLight late = light.heard(engine, Decoder.message(0x92, 37, 127), 500_000);
+        assertThat(late.sights()).extracting(sight -> sight.micros()).isSorted();
+        assertThat(late.onstage().look(1_000_000)).isEqualTo(PLAN.lights().look(new LookId("look-2")));
+    }
+
+    /** A tap comes each half second: 120 a minute; a chase that is tapped takes a step with each. */
+    @Test
+    void aChaseGoesAsItIsTapped() {
+        Sketch sketch = Sketch.of("Taps")
+                .edit(new GearEdit.AddDevice(
+                        "Lantern desk",
+                        BoxReading.of("port MIDI IN: 5-pin in\nsetting MIDI receive channel: 1..16, factory 3\n"
+                                        + "power: a supply of its own, 100 mA\n")
+                                .box()
+                                .orElseThrow()
+                                .model(
+                                        new ModelId("tap-desk"),
+                                        new TapeLabel("Tap desk"),
+                                        Kind.LIGHT_DESK,
+                                        Chart.of("recall Scene 1..4: note 0..3\nrun Chase 1..2: note 10..11\n"
+                                                + "tap Speed: note 20\n"),
+                                        Chart.EMPTY)));
+        List.of("Look 1", "Look 2", "Look 3").forEach(name -> sketch.edit(new LookEdit.AddLook(name, "all: white")));
+        Plan plan = squall(sketch.edit(new DeskEdit.StoreLooks(DESK)), "chase-1")
+                .edit(new ChaseEdit.ChangePace(new ChaseId("squall"), new Pace.Tapped(2_000)))
+                .plan();
+        Engine engine = new Engine(plan);
+        LiveLight light = LiveLight.of(plan, DESK).heard(engine, Decoder.message(0x92, 10, 127), 0);
+        for (long tap = 1; tap <= 4; tap++) {
+            light = light.heard(engine, Decoder.message(0x92, 20, 127), tap * 500_000);
+        }
+        assertThat(light.tempo()).hasValue(new Tempo(120_000));
+        long step = stepAfter(light.onstage(), 2_100_000);
+        assertThat(stepAfter(light.onstage(), step) - step).isEqualTo(500_000);
     }
 
     @Test

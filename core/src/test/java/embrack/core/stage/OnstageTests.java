@@ -174,21 +174,36 @@ class OnstageTests {
     /** A strobe in a step of a running chase is seen as well as one that a cue recalls. */
     @Test
     void theAudienceIsToldOfAStrobeInAChase() {
-        Plan plan = Sketch.on(LightFaults.lit().plan())
-                .edit(new LookEdit.AddLook("Storm", "Par 1: white 100 %, flashes 9 a second"))
-                .edit(new ChaseEdit.AddChase("Squall", "Look 3, Storm", "0.5"))
-                .edit(new ChaseEdit.ChangeChase(
-                        new ChaseId("squall"),
-                        "Squall",
-                        "Look 3, Storm",
-                        "0.5",
-                        Optional.of(new Chase.At(new DeviceId("lantern-desk"), new PartId("chase-1")))))
-                .cues("ebb", "9|1 = lantern-desk run:chase-1")
-                .plan();
+        Plan plan = squallInEbb("Par 1: white 100 %, flashes 9 a second", "0.5");
         assertThat(AtDoors.of(plan).sections())
                 .last()
                 .satisfies(section -> assertThat(section.toString())
                         .contains("A notice: flashing light, 9.0 times a second, whenever Storm is shown."));
+    }
+
+    /** Nobody knows how fast a chase goes that hears the room, so the audience is told that. */
+    @Test
+    void theAudienceIsToldOfAChaseThatHearsTheRoom() {
+        Plan plan = squallInEbb("Par 1: white 100 %", "by sound");
+        assertThat(AtDoors.of(plan).sections())
+                .last()
+                .satisfies(section -> assertThat(section.toString())
+                        .contains("A notice: flashing light, as fast as the music, whenever Squall runs."));
+    }
+
+    /** The evening with a chase in Ebb, whose second look is Storm. */
+    private static Plan squallInEbb(String storm, String pace) {
+        return Sketch.on(LightFaults.lit().plan())
+                .edit(new LookEdit.AddLook("Storm", storm))
+                .edit(new ChaseEdit.AddChase("Squall", "Look 3, Storm", pace))
+                .edit(new ChaseEdit.ChangeChase(
+                        new ChaseId("squall"),
+                        "Squall",
+                        "Look 3, Storm",
+                        pace,
+                        Optional.of(new Chase.At(new DeviceId("lantern-desk"), new PartId("chase-1")))))
+                .cues("ebb", "9|1 = lantern-desk run:chase-1")
+                .plan();
     }
 
     /** What a song flashes while a chase runs is counted with its cues. */
