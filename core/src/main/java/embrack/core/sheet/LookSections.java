@@ -18,10 +18,13 @@ import embrack.core.rig.DeviceId;
 import embrack.core.sheet.Section.Task;
 import embrack.core.sheet.Sheet.Job;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** What is set at fixtures, and how a desk is programmed scene by scene. */
 final class LookSections {
@@ -72,16 +75,54 @@ final class LookSections {
                         at.dipSwitches().isEmpty() ? "none" : Words.list(at.dipSwitches()));
     }
 
-    /** A section a look that a desk holds: what each fixture is set to, those alike together; then storing it. */
+    /**
+     * A section a look that a desk holds: what each fixture is set to, those alike together; then storing it. From the
+     * first on, next comes the one for which the fewest faders move.
+     */
     List<Section> of(DeviceId desk) {
         List<Section> sections = new ArrayList<>();
-        for (Held held : lights.of(desk)) {
-            lights.look(held.look()).ifPresent(look -> sections.add(scene(held, look)));
+        Optional<Held> before = Optional.empty();
+        for (Held held : byMoves(lights.of(desk))) {
+            Optional<Held> last = before;
+            lights.look(held.look()).ifPresent(look -> sections.add(scene(held, look, last)));
+            before = Optional.of(held);
         }
         lights.chases().stream()
                 .filter(chase -> chase.at().filter(at -> at.desk().equals(desk)).isPresent())
                 .forEach(chase -> sections.add(chase(desk, chase)));
         return sections;
+    }
+
+    private List<Held> byMoves(List<Held> held) {
+        Map<Held, List<Integer>> faders = new LinkedHashMap<>();
+        held.forEach(one -> faders.put(one, faders(one)));
+        List<Held> order = new ArrayList<>();
+        List<Held> left = new ArrayList<>(faders.keySet());
+        while (!left.isEmpty()) {
+            Held next = order.isEmpty()
+                    ? left.getFirst()
+                    : Collections.min(
+                            left,
+                            Comparator.comparingInt(one -> moves(
+                                    faders.getOrDefault(order.getLast(), List.of()),
+                                    faders.getOrDefault(one, List.of()))));
+            order.add(next);
+            left.remove(next);
+        }
+        return order;
+    }
+
+    /** What all faders stand at for a scene, fixture by fixture. */
+    private List<Integer> faders(Held held) {
+        return lights.look(held.look()).map(lights::shown).orElse(List.of()).stream()
+                .flatMap(output -> output.slots().stream())
+                .toList();
+    }
+
+    private static int moves(List<Integer> from, List<Integer> to) {
+        return (int) IntStream.range(0, Math.min(from.size(), to.size()))
+                .filter(i -> !from.get(i).equals(to.get(i)))
+                .count();
     }
 
     /** The steps of a chase, and its time, which on many desks is a knob. */
@@ -113,12 +154,22 @@ final class LookSections {
         };
     }
 
-    private Section scene(Held held, Look look) {
-        String place = held.place()
+    private String place(Held held) {
+        return held.place()
                         .bank()
                         .map(bank -> plan.rig().partName(held.desk(), bank) + ", ")
                         .orElse("")
                 + plan.rig().partName(held.desk(), held.place().scene());
+    }
+
+    private String moved(Held last, Held held) {
+        int moves = moves(faders(last), faders(held));
+        return "Where the faders stand as for %s, %s."
+                .formatted(place(last), moves == 0 ? "none moves" : moves == 1 ? "one moves" : moves + " move");
+    }
+
+    private Section scene(Held held, Look look, Optional<Held> before) {
+        String place = place(held);
         String key = "%s/look/%s%s"
                 .formatted(
                         held.desk(),
@@ -131,6 +182,11 @@ final class LookSections {
                     .add(lights.fixtures().get(i));
         }
         List<Task> tasks = new ArrayList<>();
+        tasks.add(new Task(
+                key + "/moves",
+                before.map(last -> moved(last, held))
+                        .orElse("The scenes below go on in an order in which few faders move."),
+                false));
         alike.forEach((slots, fixtures) -> tasks.add(new Task(
                 "%s/%s".formatted(key, fixtures.getFirst().id()),
                 "%s: %s"
