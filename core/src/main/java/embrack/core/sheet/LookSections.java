@@ -162,10 +162,13 @@ final class LookSections {
                 + plan.rig().partName(held.desk(), held.place().scene());
     }
 
+    /** "from Scene 1 on 24 faders move". */
     private String moved(Held last, Held held) {
         int moves = moves(faders(last), faders(held));
-        return "Where the faders stand as for %s, %s."
-                .formatted(place(last), moves == 0 ? "none moves" : moves == 1 ? "one moves" : moves + " move");
+        return "from %s on %s"
+                .formatted(
+                        place(last),
+                        moves == 0 ? "no fader moves" : moves == 1 ? "1 fader moves" : moves + " faders move");
     }
 
     private Section scene(Held held, Look look, Optional<Held> before) {
@@ -182,11 +185,6 @@ final class LookSections {
                     .add(lights.fixtures().get(i));
         }
         List<Task> tasks = new ArrayList<>();
-        tasks.add(new Task(
-                key + "/moves",
-                before.map(last -> moved(last, held))
-                        .orElse("The scenes below go on in an order in which few faders move."),
-                false));
         alike.forEach((slots, fixtures) -> tasks.add(new Task(
                 "%s/%s".formatted(key, fixtures.getFirst().id()),
                 "%s: %s"
@@ -198,7 +196,13 @@ final class LookSections {
         }
         tasks.add(new Task(key + "/store", "Store it as %s.".formatted(place)));
         return new Section.Todo(
-                "%s: %s (%s)".formatted(place, look.name(), String.join("; ", LookText.lines(look.lines()))), tasks);
+                "%s: %s (%s)%s"
+                        .formatted(
+                                place,
+                                look.name(),
+                                String.join("; ", LookText.lines(look.lines())),
+                                before.map(last -> ", " + moved(last, held)).orElse("")),
+                tasks);
     }
 
     private String at(Fixture fixture) {
