@@ -58,7 +58,7 @@ class LightEditTests {
                 no(change("Par 1", "7 slots", "0"), "address", "An address is 1 to 512, not 0."),
                 no(change("Par 1", "7 slots", "509"), "address", "Par 1 takes 7 slots from 509: 3 too many."),
                 no(new FixtureEdit.HangFixture(PAR, "far", "1", "1"), "across", "Write metres in digits, such as 2.5."),
-                no(new FixtureEdit.LightWhom(PAR, "<Keeper>", false), "whom", ""),
+                no(new FixtureEdit.LightWhom(PAR, "<Keeper>", false), "whom", "Leave out < and >"),
                 no(new DeskEdit.ArrangeLooks(DESK), "desk", "Lantern desk has no banks; all of its scenes"),
                 no(new FixtureEdit.HangFixture(PAR, "31", "1", "1"), "across", "A fixture hangs at most 30 m"),
                 no(new LookEdit.AddLook("look 1", ""), "name", "There is already a look called look 1."),

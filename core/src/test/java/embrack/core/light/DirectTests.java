@@ -17,7 +17,6 @@ import embrack.core.stage.Scenery;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -98,7 +97,6 @@ class DirectTests {
         assertThat(new Offers(far).find(FIRST, "storm"))
                 .extracting(Offer::words)
                 .isEmpty();
-        assertThat(List.copyOf(far.lights().looks())).hasSize(2);
     }
 
     private static Optional<Look> look(Plan plan, String id) {
