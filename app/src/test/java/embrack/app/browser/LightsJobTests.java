@@ -109,9 +109,23 @@ class LightsJobTests extends AtTheBrowser {
         hang("Hired bar", "1");
         assertThat(hand.page.locator(".fixture").last()).containsText("Hired bar");
         isDraggedToItsPlace();
+        whatIsRefusedStaysInSight();
         hand.page.setInputFiles("#type-file", new FilePayload("x.gdtf", "application/octet-stream", new byte[] {7}));
         hand.click("Read the fixture");
         assertThat(hand.page.locator(".problem")).containsText("This is no GDTF file");
+    }
+
+    /** Whom it lights is asked below "Where it hangs", which is open again when a name was refused. */
+    private void whatIsRefusedStaysInSight() {
+        hand.page.locator(".fixture").first().locator("summary").click();
+        hand.page.locator("#whom-bar-1").fill("<Keeper>");
+        hand.click("Keep whom Bar 1 lights");
+        assertThat(hand.page.locator(".fixture .problem")).isVisible();
+        assertThat(hand.page.locator("#whom-bar-1")).hasValue("<Keeper>");
+        hand.page.locator("#whom-bar-1").fill("Keeper");
+        hand.click("Keep whom Bar 1 lights");
+        assertThat(hand.page.locator("main")).containsText("Keeper: Bar 1");
+        hand.untilAtWork();
     }
 
     /** From above, to the right and to the back; the fields say where it hangs then. */

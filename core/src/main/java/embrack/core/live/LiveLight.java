@@ -160,7 +160,8 @@ public record LiveLight(
     }
 
     /** What runs by the beat, or as it is tapped, goes on where it is, at another tempo. */
-    private LiveLight at(Tempo now, long micros) {
+    private LiveLight at(Tempo now, long when) {
+        long micros = Math.max(when, light.sight().micros());
         Optional<Running> running = light.sight()
                 .running()
                 .filter(chase -> !(chase.chase().pace() instanceof Pace.Timed)

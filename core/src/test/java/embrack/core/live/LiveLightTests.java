@@ -213,6 +213,12 @@ class LiveLightTests {
         Engine engine = new Engine(PLAN);
         LiveLight light = told(PLAN, "recall scene-1");
         LiveLight late = light.heard(engine, Decoder.message(0x92, 37, 127), 500_000);
+        LiveLight clocked = told(PLAN, "recall scene-1, run chase-1");
+        for (long clock = 0; clock <= 24; clock++) {
+            clocked = clocked.heard(engine, RealTime.CLOCK, 1_000_000 + clock * 20_000);
+        }
+        assertThat(clocked.tempo()).isPresent();
+        assertThat(clocked.sights()).extracting(sight -> sight.micros()).containsExactly(1_000_000L, 2_000_000L);
         assertThat(late.sights()).extracting(sight -> sight.micros()).isSorted();
         assertThat(late.onstage().look(1_000_000)).isEqualTo(PLAN.lights().look(new LookId("look-2")));
     }
