@@ -140,6 +140,11 @@ class LightStreams {
             }
         }
 
+        /** However short it is, and however late the clock comes by, its beginning goes out. */
+        private synchronized void begin() {
+            send(source.due(0, meant(0)));
+        }
+
         private synchronized void tick() {
             long micros = micros();
             if (!hasEnded && what.lastsMicros().filter(last -> micros > last).isPresent()) {
@@ -191,7 +196,9 @@ class LightStreams {
                     "what", "This server sends the lights of %d rigs already; stop one first.".formatted(MOST));
         }
         try {
-            streams.put(rig, new Stream(what, to, "Embrack, " + name, sender));
+            Stream stream = new Stream(what, to, "Embrack, " + name, sender);
+            stream.begin();
+            streams.put(rig, stream);
         } catch (IOException e) {
             throw Refused.text("to", "The network does not let it send: %s.".formatted(e.getMessage()));
         }

@@ -65,9 +65,7 @@ class TouchTests {
         Locator pin = page.locator("#pins .pin").last();
         pin.scrollIntoViewIfNeeded();
         BoundingBox box = pin.boundingBox();
-        double before = scrolled();
-        swipe(box.x + 20, box.y + 8, box.x + 20, box.y - 300);
-        page.waitForCondition(() -> scrolled() != before);
+        scroll(box.x + 20, box.y + 8, box.y - 300);
         page.locator("#pins .pin:visible").first().tap();
         assertThat(page.locator(".pin.chosen").first()).isVisible();
         assertThat(rigs.load(rig).revision()).isEqualTo(1);
@@ -126,8 +124,9 @@ class TouchTests {
     void aPartOfTheOrderIsDraggedOnceItIsChosen() {
         page.navigate("/rigs/%s/order".formatted(rig));
         Locator part = page.locator("#order .part").nth(4);
+        part.scrollIntoViewIfNeeded();
         BoundingBox box = part.boundingBox();
-        swipe(box.x + 60, box.y + 10, box.x + 60, box.y - 150);
+        scroll(box.x + 60, box.y + 10, box.y - 150);
         part.tap();
         assertThat(page.locator("#order .part.chosen")).hasCount(1);
         assertThat(rigs.load(rig).revision()).isEqualTo(1);
@@ -146,7 +145,18 @@ class TouchTests {
     }
 
     private double scrolled() {
-        return ((Number) page.evaluate("document.getElementById('prompt-scroll').scrollTop + scrollY")).doubleValue();
+        return ((Number) page.evaluate("(document.getElementById('prompt-scroll')?.scrollTop ?? 0) + scrollY"))
+                .doubleValue();
+    }
+
+    /** A finger that scrolls, until what it scrolled rests: a tap on what still rolls only stops it. */
+    private void scroll(double x, double y, double toY) {
+        double before = scrolled();
+        page.evaluate("document.addEventListener('scrollend', () => document.body.dataset.rests = 'yes', true)");
+        swipe(x, y, x, toY);
+        page.waitForCondition(() -> scrolled() != before);
+        assertThat(page.locator("body[data-rests]")).hasCount(1);
+        untilDrawn();
     }
 
     /** One finger put down, moved in steps and lifted, as the browser gets it from a screen. */

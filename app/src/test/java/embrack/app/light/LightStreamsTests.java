@@ -37,7 +37,7 @@ class LightStreamsTests {
         return PlanFile.read(Files.readString(Path.of("../docs/examples/quay-rig.json")));
     }
 
-    /** Bytes go out over loopback, are read by the standard, and are what is meant; a song ends by itself. */
+    /** Bytes go out over loopback, are read by the standard, and are what is meant; the shortest song ends too. */
     @Test
     void whatIsMeantIsHeard() throws IOException, InterruptedException {
         LightStreams.What look = OutputPage.what(demo(), "look harbour");
@@ -46,7 +46,7 @@ class LightStreamsTests {
         assertThat(heard.source()).isEqualTo("Embrack, Quay");
         assertThat(heard.lost()).isZero();
         assertThat(heard.frames()).isEqualTo(streams.state(RIG).orElseThrow().meant());
-        LightStreams.What brief = new LightStreams.What("song x", "x", look.onstage(), Optional.of(50_000L));
+        LightStreams.What brief = new LightStreams.What("song x", "x", look.onstage(), Optional.of(0L));
         streams.start(RIG, "Quay", brief, Optional.empty());
         while (!streams.state(RIG).orElseThrow().heard().orElseThrow().hasEnded()) {
             Thread.sleep(5);
