@@ -107,7 +107,8 @@ record GearDrawing(int width, int height, List<Shape> shapes) {
                 }
                 case MIXER, LIGHT_DESK, LOOPER, SOUND_SWITCHER ->
                     dots(Math.min(MOST_DOTS, Math.max(3, model.parts().size())));
-                default -> dots(Math.clamp(model.midiPorts().size(), 1, 5));
+                default ->
+                    dots(Math.clamp(model.midiPorts().size() + model.inputs().size(), 1, MOST_DOTS));
             }
         }
 

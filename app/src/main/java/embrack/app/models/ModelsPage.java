@@ -104,6 +104,9 @@ record ModelsPage(
         return switch (kind) {
             case KEYBOARD -> "Keyboards and pads";
             case PICTURES -> capital;
+            case SOUND_SOURCE -> "Microphones and instruments";
+            case SOUND_BOX -> "DIs, splits and looms";
+            case LISTENING -> capital;
             case HOST -> "Computers and tablets";
             default -> Words.plural(capital);
         };

@@ -1,12 +1,12 @@
 package embrack.app.wiring;
 
+import embrack.core.gear.Ear;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Sound;
 import embrack.core.rig.Device;
-import embrack.core.rig.Ear;
 import embrack.core.rig.Feed;
 import embrack.core.rig.Rig;
-import embrack.core.rig.Sound;
 import java.util.List;
 import java.util.stream.Stream;
 

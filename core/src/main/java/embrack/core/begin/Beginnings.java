@@ -1,7 +1,7 @@
 package embrack.core.begin;
 
-import embrack.core.rig.Ear;
-import embrack.core.rig.Sound;
+import embrack.core.gear.Ear;
+import embrack.core.gear.Sound;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

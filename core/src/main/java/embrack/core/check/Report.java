@@ -16,6 +16,7 @@ import embrack.core.sim.MakeSafe;
 import embrack.core.sim.Proof;
 import embrack.core.sim.Prover;
 import embrack.core.sim.Verdict;
+import embrack.core.sound.SoundPaths;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
@@ -78,8 +79,9 @@ public record Report(
                 .withBreaks(prover.breaks());
         List<ControlProof> controls = prover.controlAssignments();
         List<Blame> blames = new Diagnosis(plan, ways).all(proofs, controls, book);
-        Subject subject =
-                new Subject(plan, proofs, controls, book, blames, Halted.all(ways, proofs, controls, book), ways);
+        SoundPaths sound = new SoundPaths(plan.rig());
+        Subject subject = new Subject(
+                plan, proofs, controls, book, blames, Halted.all(ways, proofs, controls, book), ways, sound);
         List<Finding> findings = Catalogue.rules().stream()
                 .flatMap(rule -> rule.check(subject))
                 .sorted()

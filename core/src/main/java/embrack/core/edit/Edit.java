@@ -25,6 +25,7 @@ public sealed interface Edit
                 LookEdit,
                 ChaseEdit,
                 DeskEdit,
+                SoundEdit,
                 InTurn {
 
     /**

@@ -5,8 +5,6 @@ import embrack.core.chart.Learned;
 import embrack.core.chart.PartId;
 import embrack.core.gear.ControlGroup;
 import embrack.core.gear.Model;
-import embrack.core.gear.Port;
-import embrack.core.gear.PortId;
 import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
 import embrack.core.gear.SettingId;
@@ -14,7 +12,6 @@ import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
-import embrack.core.rig.Feed;
 import embrack.core.rig.Link;
 import embrack.core.rig.Linking;
 import embrack.core.rig.MidiFilter;
@@ -61,15 +58,14 @@ final class Fitting {
         tape.keySet().removeIf(part -> model.part(part).isEmpty());
         SortedMap<Route, MidiFilter> filters = new TreeMap<>(device.filters());
         filters.keySet().retainAll(model.sockets().routes().keySet());
-        SortedMap<PortId, Feed> feeds = new TreeMap<>(device.feeds());
-        feeds.keySet().retainAll(model.outputs().stream().map(Port::id).toList());
         SortedMap<LearnableId, Learned> learned = new TreeMap<>(device.learned());
         learned.entrySet().removeIf(e -> !isLearnable(model, e.getKey(), e.getValue()));
         SortedMap<Integer, PartId> table = new TreeMap<>(device.table());
         table.entrySet()
                 .removeIf(e -> !model.chart().table().containsKey(e.getKey())
                         || !model.chart().beside().editable().contains(e.getValue()));
-        Device fitted = device.withModel(model.id(), settings, tape, filters, feeds)
+        Device fitted = device.withModel(
+                        model.id(), settings, tape, filters, device.sound().in(model))
                 .withLearned(learned)
                 .withTable(table)
                 .withMemories(device.memories().upTo(model.memory().memories()))

@@ -12,7 +12,24 @@ public enum Connector {
     WIFI("Wi-Fi", false, true),
     VIRTUAL("virtual", "app port", false, true),
     POWER("power", false, false),
+    /** A socket for sound of whatever shape. */
     AUDIO("audio", false, false),
+    XLR("XLR", false, false),
+    /** A jack of three contacts that carries one sound, balanced. */
+    JACK("balanced jack", false, false),
+    /** A jack of two contacts. */
+    MONO_JACK("mono jack", false, false),
+    /** A jack of three contacts that carries two sounds. */
+    STEREO_JACK("stereo jack", false, false),
+    HEADPHONES("headphones", "headphone", false, false),
+    PHONO("phono", false, false),
+    MULTICORE("multicore", false, false),
+    OPTICAL("optical", false, false),
+    SOUND_NETWORK("sound network", false, false),
+    /** What a program sends to a box that is plugged into its computer, or takes from it. */
+    COMPUTER_SOUND("computer sound", false, false),
+    /** No socket: a place inside a box where sounds meet. */
+    BUS("bus", false, false),
     DMX("DMX", false, false);
 
     private final String key;
@@ -49,5 +66,30 @@ public enum Connector {
     /** Whether messages pass it at all. */
     public boolean carriesMidi() {
         return carriesMidi;
+    }
+
+    /** Whether sound passes it. */
+    public boolean carriesSound() {
+        return ordinal() >= AUDIO.ordinal() && ordinal() <= BUS.ordinal();
+    }
+
+    /** Whether two sounds share its one plug. */
+    public boolean isStereo() {
+        return this == STEREO_JACK || this == HEADPHONES;
+    }
+
+    /** Whether it is a plug of one sound, as a voltage. */
+    public boolean isLine() {
+        return this == AUDIO || this == XLR || this == JACK || this == MONO_JACK || this == PHONO;
+    }
+
+    /** Whether what it carries comes as two voltages of which hum on the way takes none. */
+    public boolean isBalanced() {
+        return this == XLR || this == JACK || this == MULTICORE;
+    }
+
+    /** Whether ground goes along with what it carries. */
+    public boolean isAnalogue() {
+        return isLine() || isStereo() || this == MULTICORE;
     }
 }

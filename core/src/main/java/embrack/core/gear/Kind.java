@@ -18,7 +18,10 @@ public enum Kind {
     INTERFACE("interface", ""),
     PLAYBACK_PAIR("playback interface", ""),
     HOST("computer or tablet", ""),
-    SUPPLY("power supply", "");
+    SUPPLY("power supply", ""),
+    SOUND_SOURCE("microphone or instrument", ""),
+    SOUND_BOX("DI, split or loom", ""),
+    LISTENING("ears and loudspeakers", "");
 
     private final String words;
     private final String job;

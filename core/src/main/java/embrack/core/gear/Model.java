@@ -68,8 +68,28 @@ public record Model(
     /** Its sound outputs, in order. */
     public List<Port> outputs() {
         return ports().stream()
-                .filter(p -> p.connector() == Connector.AUDIO && p.direction().isSending())
+                .filter(p -> p.isSoundSocket() && p.direction().isSending())
                 .toList();
+    }
+
+    /** Its sound inputs, in order. */
+    public List<Port> inputs() {
+        return ports().stream()
+                .filter(p -> p.isSoundSocket() && p.direction().isReceiving())
+                .toList();
+    }
+
+    /** What it does with sound. */
+    public SoundInside sound() {
+        return sockets.sound();
+    }
+
+    /** Whether sound is all that it is about: nothing else can be plugged in but power, and no message moves it. */
+    public boolean isForSoundAlone() {
+        return !isApp()
+                && kind != Kind.HOST
+                && midiPorts().isEmpty()
+                && ports().stream().anyMatch(Port::isSoundSocket);
     }
 
     /** Ports that messages pass. */

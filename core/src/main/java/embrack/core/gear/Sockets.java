@@ -18,9 +18,14 @@ import java.util.TreeMap;
  * box
  * @param heartbeat the output on which the heartbeat of what hangs on the box has to be, so that its other side plays
  * on when that stops
+ * @param sound what it does with sound
  */
 public record Sockets(
-        List<Port> ports, List<SharedSocket> shared, SortedMap<Route, Boolean> passes, Optional<PortId> heartbeat) {
+        List<Port> ports,
+        List<SharedSocket> shared,
+        SortedMap<Route, Boolean> passes,
+        Optional<PortId> heartbeat,
+        SoundInside sound) {
 
     public Sockets {
         ports = List.copyOf(ports);
@@ -46,11 +51,17 @@ public record Sockets(
         for (Route route : passes.keySet()) {
             requireIsWay(ports, route);
         }
+        for (SoundRun run : sound.runs()) {
+            requireSound(ports, run.from(), false);
+            requireSound(ports, run.to(), true);
+        }
+        requireSound(ports, ends(sound.sources().keySet()), true);
+        requireSound(ports, ends(sound.ears().keySet()), false);
     }
 
     /** Sockets that nothing shares and nothing but a THRU passes on between. */
     public Sockets(List<Port> ports, List<SharedSocket> shared) {
-        this(ports, shared, Collections.emptySortedMap(), Optional.empty());
+        this(ports, shared, Collections.emptySortedMap(), Optional.empty(), SoundInside.NONE);
     }
 
     /** Sockets that nothing shares. */
@@ -100,6 +111,31 @@ public record Sockets(
         if (!missing.isEmpty() || route.from().equals(route.to())) {
             throw new IllegalArgumentException("messages pass from one port of the box to another, was \"%s\" to \"%s\""
                     .formatted(route.from(), route.to()));
+        }
+    }
+
+    private static List<SoundEnd> ends(Set<PortId> ports) {
+        return ports.stream().map(port -> new SoundEnd(port, 1)).toList();
+    }
+
+    private static void requireSound(List<Port> ports, List<SoundEnd> ends, boolean out) {
+        ends.forEach(end -> requireSound(ports, end, out));
+    }
+
+    private static void requireSound(List<Port> ports, SoundEnd end, boolean out) {
+        Port port = ports.stream()
+                .filter(p -> p.id().equals(end.port()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "a way of sound names the port \"%s\", which is not there".formatted(end.port())));
+        if (!port.carriesSound()
+                || !(out ? port.direction().isSending() : port.direction().isReceiving())) {
+            throw new IllegalArgumentException(
+                    "sound does not %s at %s".formatted(out ? "come out" : "come in", port.name()));
+        }
+        if (end.channel() > port.signal().channels()) {
+            throw new IllegalArgumentException("%s carries %d, so there is no channel %d"
+                    .formatted(port.name(), port.signal().channels(), end.channel()));
         }
     }
 }

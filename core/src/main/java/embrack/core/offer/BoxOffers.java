@@ -122,6 +122,9 @@ public final class BoxOffers {
             case LIGHT_DESK -> "light lighting lamp dmx desk scene chase";
             case PICTURES -> "word lyric picture screen slide projector projection video media";
             case INTERFACE -> "interface adapter cable split splitter hub wireless network bridge";
+            case SOUND_SOURCE -> "mic microphone instrument guitar voice vocal choir";
+            case SOUND_BOX -> "di direct split lead loom multicore snake stage box stagebox isolator hum";
+            case LISTENING -> "in-ear ear monitor wedge speaker loudspeaker pa house stream recorder headphone";
             case PLAYBACK_PAIR -> "failover redundancy backup pair switcher interface";
             case HOST -> "laptop computer notebook tablet pc";
             case SUPPLY -> "power supply charger mains";

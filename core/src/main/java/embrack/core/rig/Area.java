@@ -19,7 +19,7 @@ public enum Area {
     /** Where a box of a kind usually stands (common practice, no source). */
     static Area usualFor(Kind kind) {
         return switch (kind) {
-            case FLOOR_BOARD, FADER_BOX, KEYBOARD, LOOPER -> FLOOR;
+            case FLOOR_BOARD, FADER_BOX, KEYBOARD, LOOPER, SOUND_SOURCE, SOUND_BOX, LISTENING -> FLOOR;
             case MIXER, SOUND_SWITCHER, INTERFACE, PLAYBACK_PAIR, SUPPLY -> RACK;
             case TRACK_PLAYER, INSTRUMENT_HOST, HOST -> DESK;
             case LIGHT_DESK, PICTURES -> BOOTH;

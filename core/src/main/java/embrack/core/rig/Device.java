@@ -24,7 +24,7 @@ import java.util.TreeMap;
  * @param labels tape on parts: what this show calls them
  * @param spot where it stands, or lives
  * @param filters what its ways through let pass, where that differs from a new box
- * @param feeds what is on its sound outputs, where anything is
+ * @param sound what this show makes of its sockets for sound
  * @param learned the messages that it has been given for what it learns
  * @param memories what its memories are for
  * @param table what programs choose, where the table of the box was edited: by the program as sent, 0 to 127
@@ -38,7 +38,7 @@ public record Device(
         SortedMap<PartId, TapeLabel> labels,
         Spot spot,
         SortedMap<Route, MidiFilter> filters,
-        SortedMap<PortId, Feed> feeds,
+        SoundUse sound,
         SortedMap<LearnableId, Learned> learned,
         MemoryUse memories,
         SortedMap<Integer, PartId> table,
@@ -54,7 +54,7 @@ public record Device(
         settings = Collections.unmodifiableSortedMap(new TreeMap<>(settings));
         labels = Collections.unmodifiableSortedMap(new TreeMap<>(labels));
         filters = Collections.unmodifiableSortedMap(new TreeMap<>(filters));
-        feeds = Collections.unmodifiableSortedMap(new TreeMap<>(feeds));
+        Objects.requireNonNull(sound, "sound");
         table = Collections.unmodifiableSortedMap(new TreeMap<>(table));
         learned = Collections.unmodifiableSortedMap(new TreeMap<>(learned));
     }
@@ -69,7 +69,7 @@ public record Device(
                 new TreeMap<>(),
                 Spot.in(Area.FLOOR),
                 new TreeMap<>(),
-                new TreeMap<>(),
+                SoundUse.NONE,
                 new TreeMap<>(),
                 MemoryUse.ALL,
                 new TreeMap<>(),
@@ -77,17 +77,17 @@ public record Device(
     }
 
     public Device withName(TapeLabel other) {
-        return new Device(id, other, model, settings, labels, spot, filters, feeds, learned, memories, table, handWork);
+        return new Device(id, other, model, settings, labels, spot, filters, sound, learned, memories, table, handWork);
     }
 
-    /** The same job done by other hardware, with what of the settings, the tape, the sieves and the feeds is kept. */
+    /** The same job done by other hardware, with what of the settings, the tape, the sieves and the sound is kept. */
     public Device withModel(
             ModelId other,
             SortedMap<SettingId, Integer> kept,
             SortedMap<PartId, TapeLabel> tape,
             SortedMap<Route, MidiFilter> through,
-            SortedMap<PortId, Feed> sound) {
-        return new Device(id, name, other, kept, tape, spot, through, sound, learned, memories, table, handWork);
+            SoundUse heard) {
+        return new Device(id, name, other, kept, tape, spot, through, heard, learned, memories, table, handWork);
     }
 
     public Device withSetting(SettingId setting, int value) {
@@ -99,7 +99,7 @@ public record Device(
                 labels,
                 spot,
                 filters,
-                feeds,
+                sound,
                 learned,
                 memories,
                 table,
@@ -115,7 +115,7 @@ public record Device(
                 with(labels, part, label),
                 spot,
                 filters,
-                feeds,
+                sound,
                 learned,
                 memories,
                 table,
@@ -132,7 +132,7 @@ public record Device(
                 without(labels, part),
                 spot,
                 filters,
-                feeds,
+                sound,
                 learned,
                 memories,
                 table,
@@ -140,7 +140,7 @@ public record Device(
     }
 
     public Device withSpot(Spot other) {
-        return new Device(id, name, model, settings, labels, other, filters, feeds, learned, memories, table, handWork);
+        return new Device(id, name, model, settings, labels, other, filters, sound, learned, memories, table, handWork);
     }
 
     /** The device in a computer or tablet; without one, nowhere yet. */
@@ -157,7 +157,7 @@ public record Device(
                 labels,
                 spot,
                 with(filters, route, filter),
-                feeds,
+                sound,
                 learned,
                 memories,
                 table,
@@ -174,7 +174,7 @@ public record Device(
                 labels,
                 spot,
                 filters,
-                feed.equals(Feed.NONE) ? without(feeds, output) : with(feeds, output, feed),
+                sound.withFeed(output, feed),
                 learned,
                 memories,
                 table,
@@ -187,25 +187,34 @@ public record Device(
     }
 
     public Device withLearned(SortedMap<LearnableId, Learned> others) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, others, memories, table, handWork);
+        return new Device(id, name, model, settings, labels, spot, filters, sound, others, memories, table, handWork);
     }
 
     public Device withMemories(MemoryUse other) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, other, table, handWork);
+        return new Device(id, name, model, settings, labels, spot, filters, sound, learned, other, table, handWork);
     }
 
     /** The device with other programs of its table edited. */
     public Device withTable(SortedMap<Integer, PartId> other) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, memories, other, handWork);
+        return new Device(id, name, model, settings, labels, spot, filters, sound, learned, memories, other, handWork);
     }
 
     public Device withHandWork(HandWork other) {
-        return new Device(id, name, model, settings, labels, spot, filters, feeds, learned, memories, table, other);
+        return new Device(id, name, model, settings, labels, spot, filters, sound, learned, memories, table, other);
+    }
+
+    public Device withSound(SoundUse other) {
+        return new Device(id, name, model, settings, labels, spot, filters, other, learned, memories, table, handWork);
+    }
+
+    /** What is on its sound outputs, where anything is. */
+    public SortedMap<PortId, Feed> feeds() {
+        return sound.feeds();
     }
 
     /** What is on an output. */
     public Feed feed(PortId output) {
-        return feeds.getOrDefault(output, Feed.NONE);
+        return sound.feed(output);
     }
 
     private static <K, V> SortedMap<K, V> with(Map<K, V> map, K key, V value) {

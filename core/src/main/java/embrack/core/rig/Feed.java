@@ -1,5 +1,7 @@
 package embrack.core.rig;
 
+import embrack.core.gear.Ear;
+import embrack.core.gear.Sound;
 import embrack.core.name.Words;
 import java.util.Collections;
 import java.util.SortedSet;

@@ -19,6 +19,12 @@ final class GoBetween {
     static String advice(Rig rig, Socket from, Socket to) {
         Connector sender = rig.port(from).connector();
         Connector receiver = rig.port(to).connector();
+        if (sender.carriesSound() && receiver.carriesSound()) {
+            return sound(rig, sender, receiver);
+        }
+        if (sender.carriesSound() || receiver.carriesSound()) {
+            return "Sound goes to sound, and messages to messages.";
+        }
         if (!sender.carriesMidi() || !receiver.carriesMidi()) {
             return "Messages do not pass %s.".formatted(sender.carriesMidi() ? rig.words(to) : rig.words(from));
         }
@@ -35,6 +41,42 @@ final class GoBetween {
                         .map(model -> "A %s between them would do it; there is none spare in this rig."
                                 .formatted(model.name())))
                 .orElse("No one box joins the two; go by way of a computer.");
+    }
+
+    /** The box between two sockets for sound: one that is spare before one that ships. */
+    private static String sound(Rig rig, Connector sender, Connector receiver) {
+        String why = sender.isStereo() && receiver.isLine()
+                ? "Two sides on one plug: a balanced input would hear what differs between them, so what is the same on"
+                        + " both would be gone. "
+                : "";
+        return why
+                + rig.devices().stream()
+                        .filter(device ->
+                                rig.linksIn(device.id()).isEmpty() && carries(rig.model(device.id()), sender, receiver))
+                        .findFirst()
+                        .map(device -> "%s is spare and goes between them.".formatted(device.name()))
+                        .or(() -> Library.all().stream()
+                                .filter(model -> carries(model, sender, receiver))
+                                .findFirst()
+                                .map(model ->
+                                        "%s would do it; there is none spare in this rig.".formatted(model.name())))
+                        .orElse("No one box joins the two.");
+    }
+
+    private static boolean carries(Model model, Connector sender, Connector receiver) {
+        return model.sound().ways().stream()
+                .anyMatch(way -> LinkKind.between(
+                                        sender,
+                                        model.port(way.from().port())
+                                                .orElseThrow()
+                                                .connector())
+                                .isPresent()
+                        && LinkKind.between(
+                                        model.port(way.to().port())
+                                                .orElseThrow()
+                                                .connector(),
+                                        receiver)
+                                .isPresent());
     }
 
     /** What a box between has to fit: the port itself, or the computer's USB where it is inside one. */

@@ -13,7 +13,10 @@ public enum LinkKind {
     WIRELESS("wireless", false, true),
     NETWORK("network", true, true),
     INSIDE("inside a computer", false, true),
-    POWER("power", true, false);
+    POWER("power", true, false),
+    SOUND("sound", true, false),
+    /** Sound between programs and the boxes that are plugged into their computer. */
+    SOUND_INSIDE("sound inside a computer", false, false);
 
     private final String words;
     private final boolean cable;
@@ -45,6 +48,11 @@ public enum LinkKind {
         return carriesMidi;
     }
 
+    /** Whether sound passes it. */
+    public boolean carriesSound() {
+        return this == SOUND || this == SOUND_INSIDE;
+    }
+
     /** Whether messages pass it both ways. */
     public boolean isBothWays() {
         return this == USB || this == WIRELESS || this == NETWORK;
@@ -62,6 +70,9 @@ public enum LinkKind {
         if (ends.equals(EnumSet.of(Connector.USB_DEVICE, Connector.USB_HOST))) {
             return Optional.of(USB);
         }
+        if (one.isLine() && other.isLine() || one.isStereo() && other.isStereo()) {
+            return Optional.of(SOUND);
+        }
         if (ends.size() > 1) {
             return Optional.empty();
         }
@@ -69,6 +80,8 @@ public enum LinkKind {
             case BLUETOOTH, WIFI -> Optional.of(WIRELESS);
             case NETWORK -> Optional.of(NETWORK);
             case POWER -> Optional.of(POWER);
+            case MULTICORE, OPTICAL, SOUND_NETWORK -> Optional.of(SOUND);
+            case COMPUTER_SOUND -> Optional.of(SOUND_INSIDE);
             default -> Optional.empty();
         };
     }

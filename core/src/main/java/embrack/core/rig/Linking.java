@@ -4,6 +4,7 @@ import embrack.core.gear.Connector;
 import embrack.core.gear.Direction;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
+import embrack.core.gear.PortId;
 import embrack.core.gear.Purpose;
 import embrack.core.gear.SharedSocket;
 import embrack.core.name.Words;
@@ -17,6 +18,8 @@ public final class Linking {
 
     /** What a port can hold if nothing limits it. */
     private static final int MANY = 1_000;
+
+    private static final String SOUND = "sound";
 
     private Linking() {}
 
@@ -93,21 +96,37 @@ public final class Linking {
                 shared.ports().stream()
                         .map(port -> new Socket(device.id(), port))
                         .filter(socket -> rig.linksIn(socket).stream()
-                                .anyMatch(link -> rig.kind(link).isCable()))
+                                .anyMatch(link -> rig.kind(link).isCable()
+                                        && !rig.kind(link).carriesSound()))
                         .map(socket -> rig.port(socket).name().text()),
-                shared.ports().stream().anyMatch(port -> device.feed(port).isUsed())
-                        ? Stream.of("sound")
+                shared.ports().stream().anyMatch(port -> sounds(rig, device, port))
+                        ? Stream.of(SOUND)
                         : Stream.empty());
     }
 
+    private static boolean sounds(Rig rig, Device device, PortId port) {
+        return device.feed(port).isUsed()
+                || rig.linksIn(new Socket(device.id(), port)).stream()
+                        .anyMatch(link -> rig.kind(link).carriesSound());
+    }
+
+    /** What a port is used for: both sides of a headphone socket are one use. */
+    private static String use(Rig rig, Socket socket) {
+        return rig.port(socket).carriesSound() ? SOUND : rig.port(socket).name().text();
+    }
+
     /**
-     * What has to be between the plug and the socket, for a 5-pin or TRS cable between unlike ends; empty when nothing
-     * has.
+     * What has to be between the plug and the socket, for a 5-pin or TRS cable between unlike ends; for sound, which lead
+     * it is; empty when there is nothing to say.
      */
     public static Optional<String> adapter(Rig rig, Link link) {
         Connector from = rig.port(link.from()).connector();
         Connector to = rig.port(link.to()).connector();
-        return rig.kind(link) == LinkKind.FIVE_PIN && from != to
+        boolean plugs = rig.kind(link) == LinkKind.FIVE_PIN;
+        if (rig.kind(link) == LinkKind.SOUND && from != to && from != Connector.AUDIO && to != Connector.AUDIO) {
+            return Optional.of("%s to %s lead".formatted(from.words(), to.words()));
+        }
+        return plugs && from != to
                 ? Optional.of("%s to %s adapter".formatted(from.words(), to.words()))
                 : Optional.empty();
     }
@@ -136,7 +155,8 @@ public final class Linking {
 
     private static Optional<String> ruleOf(Rig rig, Socket from, Socket to, LinkKind kind) {
         return switch (kind) {
-            case FIVE_PIN, POWER -> Optional.empty();
+            case FIVE_PIN, POWER, SOUND -> Optional.empty();
+            case SOUND_INSIDE -> soundInside(rig, from, to);
             case USB -> reserved(rig, from, to).or(() -> reserved(rig, to, from));
             case WIRELESS -> wireless(rig, from, to);
             case NETWORK -> session(rig, from, to);
@@ -230,6 +250,27 @@ public final class Linking {
                                 rig.name(rig.box(to.device()))));
     }
 
+    /** A program's sound goes to another of its computer, or to a box whose cable is plugged into that. */
+    private static Optional<String> soundInside(Rig rig, Socket from, Socket to) {
+        for (Socket end : List.of(from, to)) {
+            if (rig.model(end.device()).isApp()
+                    && rig.device(end.device()).spot().host().isEmpty()) {
+                return Optional.of("%s lives in no computer yet. Say first which one it runs on."
+                        .formatted(rig.name(end.device())));
+            }
+        }
+        DeviceId one = rig.box(from.device());
+        DeviceId other = rig.box(to.device());
+        boolean meet = one.equals(other)
+                || rig.linksIn(one).stream()
+                        .anyMatch(link -> link.isIn(other)
+                                && (rig.kind(link) == LinkKind.USB || rig.kind(link) == LinkKind.NETWORK));
+        return meet
+                ? Optional.empty()
+                : Optional.of("%s is not plugged into %s, so no sound goes from one to the other. Link their USB first."
+                        .formatted(rig.name(to.device()), rig.name(one)));
+    }
+
     private static Socket beyond(Socket from, Socket to, Socket end) {
         return end.equals(from) ? to : from;
     }
@@ -254,8 +295,8 @@ public final class Linking {
     private static int capacity(Rig rig, Socket socket, LinkKind kind) {
         Model model = rig.model(socket.device());
         return switch (kind) {
-            case FIVE_PIN, USB, POWER -> 1;
-            case INSIDE -> MANY;
+            case FIVE_PIN, USB, POWER, SOUND -> 1;
+            case INSIDE, SOUND_INSIDE -> MANY;
             case WIRELESS ->
                 model.kind() == Kind.HOST && rig.port(socket).connector() == Connector.BLUETOOTH
                                 || isRouter(rig, socket) && rig.port(socket).connector() == Connector.WIFI
@@ -277,14 +318,13 @@ public final class Linking {
         return rig.model(device.id()).sockets().shared().stream()
                 .filter(shared -> shared.ports().contains(socket.port()))
                 .filter(shared -> uses(rig, device, shared)
-                                .filter(use ->
-                                        !use.equals(rig.port(socket).name().text()))
+                                .filter(use -> !use.equals(use(rig, socket)))
                                 .count()
                         >= shared.atOnce())
                 .map(shared -> tooMany(
                         shared,
                         device,
-                        Stream.concat(Stream.of(rig.port(socket).name().text()), uses(rig, device, shared))
+                        Stream.concat(Stream.of(use(rig, socket)), uses(rig, device, shared))
                                 .distinct()
                                 .toList()))
                 .findFirst();

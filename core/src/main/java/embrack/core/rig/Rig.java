@@ -479,6 +479,7 @@ public final class Rig {
                     throw new IllegalArgumentException(
                             "%s has no sound output \"%s\"".formatted(device.name(), output));
                 });
+        requireSound(device, model);
         device.learned().forEach((id, message) -> requireLearns(device, model, id, message));
         device.table().forEach((program, part) -> requireInTable(device, model, program, part));
         if (device.memories().highest() > model.memory().memories()) {
@@ -489,6 +490,21 @@ public final class Rig {
                             device.memories().highest()));
         }
         device.spot().host().ifPresent(host -> requireHost(device, model, host));
+    }
+
+    private static void requireSound(Device device, Model model) {
+        SoundUse use = device.sound();
+        SoundUse kept = use.in(model);
+        if (!kept.sends().equals(use.sends())) {
+            throw new IllegalArgumentException("%s has no level for one of its ways of sound: %s"
+                    .formatted(device.name(), use.sends().keySet()));
+        }
+        if (!kept.phantom().equals(use.phantom())) {
+            throw new IllegalArgumentException("%s gives 48 V at none of %s".formatted(device.name(), use.phantom()));
+        }
+        if (!kept.equals(use)) {
+            throw new IllegalArgumentException("%s has no such socket for sound".formatted(device.name()));
+        }
     }
 
     private static void requireLearns(Device device, Model model, LearnableId id, Learned message) {

@@ -3,6 +3,7 @@ package embrack.core.rig;
 import embrack.core.gear.Ability;
 import embrack.core.gear.Condition;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Sound;
 import java.util.Map;
 import java.util.Optional;
 

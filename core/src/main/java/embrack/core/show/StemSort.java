@@ -1,6 +1,6 @@
 package embrack.core.show;
 
-import embrack.core.rig.Sound;
+import embrack.core.gear.Sound;
 
 /** What kind of sound is on a stem. */
 public enum StemSort {

@@ -3,14 +3,13 @@ package embrack.core.way;
 import embrack.core.gear.Connector;
 import embrack.core.gear.Purpose;
 import embrack.core.midi.Wire;
+import embrack.core.rig.Buffering;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** How long the pieces of a way take. */
@@ -34,24 +33,12 @@ public final class Timing {
     /** A session over the air: tens of ms when it is busy. Common practice, no source. */
     private static final Delay WIFI_SESSION = new Delay(2_000, 8_000, 40_000);
 
-    private static final Pattern NUMBER = Pattern.compile("(\\d+(?:\\.\\d+)?).*");
-
     private final Ways ways;
     private final Rig rig;
 
     public Timing(Ways ways) {
         this.ways = ways;
         this.rig = ways.rig();
-    }
-
-    /**
-     * A buffer's time, rounded to the microsecond.
-     *
-     * @param samples in the buffer, 1 or more
-     * @param hertz samples a second
-     */
-    public static long bufferMicros(int samples, int hertz) {
-        return Math.round(samples * 1_000_000.0 / hertz);
     }
 
     /**
@@ -107,9 +94,7 @@ public final class Timing {
 
     /** The buffer of an app in microseconds; empty for a box, and for an app that says nothing of one. */
     public Optional<Long> buffer(DeviceId device) {
-        Optional<Double> samples = shown(device, Purpose.BUFFER);
-        Optional<Double> kilohertz = shown(device, Purpose.SAMPLE_RATE);
-        return samples.flatMap(s -> kilohertz.map(k -> bufferMicros(s.intValue(), (int) Math.round(k * 1000))));
+        return Buffering.micros(rig, device);
     }
 
     private String bufferWords(DeviceId device) {
@@ -207,11 +192,6 @@ public final class Timing {
     }
 
     private Optional<Double> shown(DeviceId device, Purpose id) {
-        return rig.model(device)
-                .setting(id)
-                .flatMap(setting -> rig.setting(device, id).map(setting::shown))
-                .map(NUMBER::matcher)
-                .filter(Matcher::matches)
-                .map(m -> Double.valueOf(m.group(1)));
+        return Buffering.shown(rig, device, id);
     }
 }

@@ -20,6 +20,7 @@ import embrack.core.MappingFaults;
 import embrack.core.Mixers;
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
+import embrack.core.SoundFaults;
 import embrack.core.StateFaults;
 import embrack.core.WiringFaults;
 import embrack.core.check.rule.Finding;
@@ -191,7 +192,12 @@ class RuleTests {
     }
 
     static Stream<Fault> faults() {
-        return Stream.of(WiringFaults.all(), MappingFaults.all(), StateFaults.all(), LightFaults.all())
+        return Stream.of(
+                        WiringFaults.all(),
+                        MappingFaults.all(),
+                        StateFaults.all(),
+                        LightFaults.all(),
+                        SoundFaults.all())
                 .flatMap(List::stream);
     }
 
@@ -286,7 +292,14 @@ class RuleTests {
                         "place.no-safe-switch",
                         "place.safe-incomplete",
                         "place.stop-beside-go",
+                        "sound.cancels",
+                        "sound.comes-round",
                         "sound.heard-in-the-house",
+                        "sound.no-phantom",
+                        "sound.not-for-them",
+                        "sound.one-side-lost",
+                        "sound.phantom-harms",
+                        "sound.without-wanted",
                         "switches.also-moves",
                         "switches.boards-fight",
                         "switches.cannot-send",

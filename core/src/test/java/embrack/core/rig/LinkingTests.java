@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import embrack.core.Sketch;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.Refused;
+import embrack.core.gear.Ear;
+import embrack.core.gear.Sound;
 import embrack.core.way.Ways;
 import java.util.List;
 import java.util.Optional;

@@ -9,6 +9,7 @@ import embrack.core.Sketch;
 import embrack.core.gear.Kind;
 import embrack.core.midi.FrameRate;
 import embrack.core.midi.Wire;
+import embrack.core.rig.Buffering;
 import embrack.core.rig.DeviceId;
 import java.util.List;
 import java.util.Optional;
@@ -40,7 +41,7 @@ class TimingTests {
     @ParameterizedTest
     @CsvSource({"32, 44100, 0.73", "128, 48000, 2.67", "64, 48000, 1.33", "512, 44100, 11.61"})
     void aBufferLastsItsSamples(int samples, int hertz, String millis) {
-        assertThat(Delay.millis(Timing.bufferMicros(samples, hertz))).isEqualTo(millis);
+        assertThat(Delay.millis(Buffering.micros(samples, hertz))).isEqualTo(millis);
     }
 
     /** ANSI E1.11, table 6: 22.7 ms for 512 slots, about 44 a second. */

@@ -12,7 +12,7 @@ public final class ModelFile {
     public static final String FORMAT = "embrack-model";
 
     /** The version that is written, and the newest that can be read. */
-    public static final int VERSION = 8;
+    public static final int VERSION = 9;
 
     /** Where the schema of that version is published, on a server and below {@code docs}. */
     public static final String SCHEMA = "/schema/model-" + VERSION + ".schema.json";

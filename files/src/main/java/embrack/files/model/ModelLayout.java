@@ -22,6 +22,7 @@ import embrack.core.gear.Implementation;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Memory;
 import embrack.core.gear.Model;
+import embrack.core.gear.Phantom;
 import embrack.core.gear.Port;
 import embrack.core.gear.Power;
 import embrack.core.gear.Purpose;
@@ -31,9 +32,12 @@ import embrack.core.gear.Scope;
 import embrack.core.gear.Setting;
 import embrack.core.gear.Shaping;
 import embrack.core.gear.SharedSocket;
+import embrack.core.gear.Signal;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
 import embrack.core.gear.SwitchMode;
+import embrack.core.gear.text.SoundLines;
+import embrack.core.level.Nominal;
 import embrack.core.midi.Channel;
 import embrack.files.json.Field;
 import embrack.files.json.Given;
@@ -54,6 +58,7 @@ public final class ModelLayout {
 
     private static final int MAX_PORTS = 64;
     private static final int MAX_SETTINGS = 256;
+    private static final int MAX_SOUND = 256;
 
     private static final Text<String> SENTENCE =
             new Text<>("sentence", "1 to 200 characters", Texts.lengths(1, 200), ModelLayout::sentence, same -> same);
@@ -65,6 +70,16 @@ public final class ModelLayout {
             Texts.lengths(1, CueLine.MAX_LENGTH),
             CueLine::new,
             CueLine::pattern);
+
+    private static final Text<Nominal> LEVEL = new Text<>(
+            "nominal-level",
+            "such as `+4 dBu`, `-10 dBV` or `-60..+20 dBu`",
+            Texts.lengths(1, 40),
+            Nominal::parse,
+            Nominal::text);
+
+    private static final Text<String> SOUND_LINE = new Text<>(
+            "sound-line", "1 to 400 characters", Texts.lengths(1, 400), ModelLayout::soundLine, same -> same);
 
     /** A MIDI channel as printed on gear. */
     public static final Shape<Object, Channel> CHANNEL = as(whole(1, 16), Channel::new, Channel::number);
@@ -82,7 +97,38 @@ public final class ModelLayout {
                 false,
                 "a host socket that is kept for one controller",
                 Port::forOneController);
-        return g -> new Port(g.get(id), g.get(name), g.get(connector), g.get(direction), g.get(gives), g.get(forOne));
+        var channels = t.may(
+                "channels",
+                whole(1, Signal.MOST),
+                "how many sounds it carries, where that does not follow from what it is",
+                p -> Optional.of(p.signal().channels())
+                        .filter(n -> n != Signal.of(p.connector()).channels()));
+        var level = t.may(
+                "level",
+                LEVEL,
+                "the level that it sends, or from what to what it takes",
+                p -> p.signal().level());
+        var phantom = t.or(
+                "phantom",
+                word(FileWords.byWord(Phantom.values())),
+                Phantom.NONE,
+                "what it has to do with 48 V on the lead",
+                p -> p.signal().phantom());
+        return g -> new Port(
+                g.get(id),
+                g.get(name),
+                g.get(connector),
+                g.get(direction),
+                g.get(gives),
+                g.get(forOne),
+                g.at(
+                        channels,
+                        () -> new Signal(
+                                g.get(channels)
+                                        .orElseGet(() ->
+                                                Signal.of(g.get(connector)).channels()),
+                                g.get(level),
+                                g.get(phantom))));
     });
 
     static final Layout<Object, SharedSocket> SHARED =
@@ -302,6 +348,13 @@ public final class ModelLayout {
                 Texts.PORT,
                 "the output on which the heartbeat of what hangs on it has to be",
                 m -> m.sockets().heartbeat());
+        var sound = t.or(
+                "sound",
+                texts(SOUND_LINE, 0, MAX_SOUND),
+                List.of(),
+                "what it does with sound, as in the text of a box: `sound In to Out`, `makes microphone at Out`,"
+                        + " `heard at In by house`",
+                m -> SoundLines.write(m.sound()));
         var board = t.may("board", one(BoardLayout.BOARD), "its switches", Model::board);
         var groups = t.or(
                 "controls",
@@ -362,7 +415,12 @@ public final class ModelLayout {
                 g.get(kind),
                 g.at(
                         g.get(passes).isEmpty() ? ports : passes,
-                        () -> new Sockets(g.get(ports), g.get(shared), open(g.get(passes)), g.get(heartbeat))),
+                        () -> new Sockets(
+                                g.get(ports),
+                                g.get(shared),
+                                open(g.get(passes)),
+                                g.get(heartbeat),
+                                g.at(sound, () -> SoundLines.read(g.get(ports), g.get(sound))))),
                 new Surface(g.get(board), g.get(groups), g.get(pages)),
                 g.at(
                         settings,
@@ -390,6 +448,13 @@ public final class ModelLayout {
     private static Field<Boolean> told(
             Table<Object, Quirks> t, String name, String words, Function<Quirks, Boolean> of) {
         return t.either(name, truth(), false, words, q -> Optional.of(of.apply(q)));
+    }
+
+    private static String soundLine(String text) {
+        if (text.isBlank() || text.length() > 400) {
+            throw new IllegalArgumentException("must have 1 to 400 characters, was " + text.length());
+        }
+        return text;
     }
 
     static String sentence(String text) {

@@ -18,17 +18,20 @@ import embrack.core.chart.Learned;
 import embrack.core.chart.PartId;
 import embrack.core.chart.Response;
 import embrack.core.chart.Verb;
+import embrack.core.gear.Ear;
 import embrack.core.gear.Model;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Route;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
+import embrack.core.gear.Sound;
+import embrack.core.gear.SoundEnd;
+import embrack.core.gear.SoundRoute;
 import embrack.core.midi.Channel;
 import embrack.core.name.TapeLabel;
 import embrack.core.rig.Area;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
-import embrack.core.rig.Ear;
 import embrack.core.rig.Feed;
 import embrack.core.rig.HandWork;
 import embrack.core.rig.Length;
@@ -36,8 +39,9 @@ import embrack.core.rig.Link;
 import embrack.core.rig.MemoryUse;
 import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Pair;
+import embrack.core.rig.Send;
 import embrack.core.rig.Socket;
-import embrack.core.rig.Sound;
+import embrack.core.rig.SoundUse;
 import embrack.core.rig.Spot;
 import embrack.core.rig.Traffic;
 import embrack.files.json.Layout;
@@ -110,6 +114,34 @@ final class DeviceLayout {
                                 new TreeSet<>(g.get(stopped)),
                                 new TreeSet<>(g.get(channels)),
                                 g.get(onto).map(Channel::new)));
+            });
+
+    private static final Text<SoundEnd> SOUND_END = new Text<>(
+            "sound-end",
+            "the id of a port, and behind a stroke its channel, where that is not the first",
+            Texts.pattern("^[a-z0-9][a-z0-9-]{0,39}(/[0-9]{1,2})?$"),
+            SoundEnd::parse,
+            SoundEnd::key);
+
+    private static final Layout<Object, Map.Entry<SoundRoute, Send>> SEND =
+            Layout.of("send", "How much of one thing is in another.", t -> {
+                var from = t.needs(
+                        "from", SOUND_END, "where it comes in", e -> e.getKey().from());
+                var to = t.needs(
+                        "to", SOUND_END, "where it goes out", e -> e.getKey().to());
+                var open = t.either(
+                        "open",
+                        truth(),
+                        true,
+                        "whether anything passes; true where it is not said",
+                        e -> Optional.of(e.getValue().open()));
+                var tenths = t.or(
+                        "tenthsOfDecibels",
+                        whole(-800, 200),
+                        0,
+                        "how loud",
+                        e -> e.getValue().tenths());
+                return g -> Map.entry(new SoundRoute(g.get(from), g.get(to)), new Send(g.get(open), g.get(tenths)));
             });
 
     private static final Layout<Object, Map.Entry<PortId, Feed>> FEED =
@@ -257,6 +289,35 @@ final class DeviceLayout {
                         List.of(),
                         "what is on its sound outputs",
                         d -> List.copyOf(d.feeds().entrySet()));
+                var sends = t.or(
+                        "sends",
+                        list(SEND, 4_096),
+                        List.of(),
+                        "how much of one thing is in another, where that differs from a new box",
+                        d -> List.copyOf(d.sound().sends().entrySet()));
+                var phantom = t.or(
+                        "phantom",
+                        texts(Texts.PORT, 0, MAX_RUNS),
+                        List.of(),
+                        "inputs whose 48 V are on",
+                        d -> List.copyOf(d.sound().phantom()));
+                var inverted = t.or(
+                        "inverted",
+                        texts(Texts.PORT, 0, MAX_RUNS),
+                        List.of(),
+                        "inputs whose polarity is turned round",
+                        d -> List.copyOf(d.sound().inverted()));
+                var wants = t.or(
+                        "wants",
+                        words(FileWords.byWord(Sound.values())),
+                        new TreeSet<>(),
+                        "what whoever hears it cannot play without",
+                        d -> d.sound().wants());
+                var away = t.may(
+                        "centimetresAway",
+                        whole(10, 20_000),
+                        "how far the ears are from it through air",
+                        d -> d.sound().away().map(Length::centimetres));
                 var learned = t.or(
                         "learned",
                         list(LEARNED, 512),
@@ -308,7 +369,13 @@ final class DeviceLayout {
                                         g.get(labels),
                                         Spot.in(g.get(area)),
                                         sorted(g.get(filters)),
-                                        sorted(g.get(feeds)),
+                                        new SoundUse(
+                                                sorted(g.get(feeds)),
+                                                sorted(g.get(sends)),
+                                                new TreeSet<>(g.get(phantom)),
+                                                new TreeSet<>(g.get(inverted)),
+                                                new TreeSet<>(g.get(wants)),
+                                                g.at(away, () -> g.get(away).map(Length::new))),
                                         sorted(g.get(learned)),
                                         g.at(
                                                 inShow,

@@ -281,7 +281,7 @@ class PlanFileTests {
         String seventh = today.replaceAll("(?s)\"conditions\" : \\[.*?\\],\\n *", "")
                 .replaceAll("(?s),\\n *\"notAboutMessages\" : \"[^\"]*\"", "")
                 .replaceAll(",?\\n *\"means [^\"]*\"", "")
-                .replace("\"version\" : 14", "\"version\" : 7");
+                .replace("\"version\" : 15", "\"version\" : 7");
         assertThat(today).contains("\"means song: Song 1..40\"");
         assertThat(seventh).doesNotContain("means ");
         Plan then = PlanFile.read(seventh);
@@ -361,9 +361,9 @@ class PlanFileTests {
                         "\"shopping-list\"",
                         "format: must be \"embrack-plan\"; this is some other file"),
                 Arguments.of(
-                        "\"version\" : 14",
                         "\"version\" : 15",
-                        "version: is 15, written by a newer Embrack; this one reads up to version 14. Update "
+                        "\"version\" : 16",
+                        "version: is 16, written by a newer Embrack; this one reads up to version 15. Update "
                                 + "Embrack to read it"),
                 Arguments.of("\"name\" : \"Mute board\"", "\"name\" : \"\"", "name: Write a name; it is empty."),
                 Arguments.of(
@@ -411,7 +411,7 @@ class PlanFileTests {
                                 + " known here are board, chart, conditions, controls, fixturePages, "
                                 + "habits, heartbeat, id, kind, "
                                 + "memories, name, passes, ports, power, reality, settings, sharedSockets, "
-                                + "timedMessages, writing"),
+                                + "sound, timedMessages, writing"),
                 Arguments.of(
                         "\"direction\" : \"out\"",
                         "\"direction\" : \"sideways\"",
@@ -419,9 +419,10 @@ class PlanFileTests {
                 Arguments.of(
                         "\"connector\" : \"power\"",
                         "\"connector\" : \"steam\"",
-                        "models[0].ports[1].connector: must be one of audio, bluetooth, dmx,"
-                                + " five-pin, network, power, trs-a, trs-b, usb-device, usb-host, virtual, "
-                                + "wifi, was \"steam\""),
+                        "models[0].ports[1].connector: must be one of audio, bluetooth, bus, computer-sound, dmx,"
+                                + " five-pin, headphones, jack, mono-jack, multicore, network, optical, phono, power,"
+                                + " sound-network, stereo-jack, trs-a, trs-b, usb-device, usb-host, virtual, "
+                                + "wifi, xlr, was \"steam\""),
                 Arguments.of(
                         "\"port\" : \"in\"",
                         "\"port\" : \"thru\"",

@@ -10,6 +10,7 @@ import embrack.core.sim.BookProof;
 import embrack.core.sim.Cause;
 import embrack.core.sim.ControlProof;
 import embrack.core.sim.Proof;
+import embrack.core.sound.SoundPaths;
 import embrack.core.switches.Moment;
 import embrack.core.way.Ways;
 import java.util.Comparator;
@@ -24,6 +25,7 @@ import java.util.stream.Stream;
  * @param blames what is to blame for each place that a switch or cue leaves otherwise than meant
  * @param halted all that an obstacle stops, those together of which each is stopped by the same
  * @param ways the ways through its rig
+ * @param sound the ways of sound in its rig
  */
 public record Subject(
         Plan plan,
@@ -32,7 +34,8 @@ public record Subject(
         BookProof book,
         List<Blame> blames,
         List<List<Halted>> halted,
-        Ways ways) {
+        Ways ways,
+        SoundPaths sound) {
 
     public Subject {
         proofs = List.copyOf(proofs);

@@ -9,14 +9,14 @@ import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.WiringEdit;
+import embrack.core.gear.Ear;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Sound;
 import embrack.core.rig.Device;
-import embrack.core.rig.Ear;
 import embrack.core.rig.Feed;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
-import embrack.core.rig.Sound;
 import embrack.core.word.Fact;
 import java.util.List;
 import java.util.Optional;
@@ -37,7 +37,8 @@ final class HeardInTheHouse implements Rule {
         return rig.devices().stream()
                 .flatMap(device -> device.feeds().entrySet().stream()
                         .filter(e -> e.getValue().to().contains(Ear.HOUSE)
-                                && e.getValue().sounds().stream().anyMatch(Sound::isSecret))
+                                && e.getValue().sounds().stream().anyMatch(Sound::isSecret)
+                                && !subject.sound().isJoined(new Socket(device.id(), e.getKey())))
                         .map(e -> finding(rig, device, e.getKey(), e.getValue())));
     }
 

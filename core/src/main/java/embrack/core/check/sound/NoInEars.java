@@ -6,12 +6,11 @@ import embrack.core.check.rule.RuleInfo;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.check.rule.Topic;
-import embrack.core.rig.Device;
-import embrack.core.rig.Ear;
-import embrack.core.rig.Feed;
-import embrack.core.rig.Rig;
-import embrack.core.rig.Sound;
-import java.util.List;
+import embrack.core.gear.Ear;
+import embrack.core.gear.Sound;
+import embrack.core.sound.Heard;
+import embrack.core.sound.SoundPaths;
+import embrack.core.sound.Stand;
 import java.util.stream.Stream;
 
 /** A click that nobody's ears get. Without in-ears there is no click. */
@@ -24,20 +23,16 @@ final class NoInEars implements Rule {
 
     @Override
     public Stream<Finding> check(Subject subject) {
-        Rig rig = subject.plan().rig();
-        return rig.devices().stream()
-                .flatMap(device -> Stream.of(Sound.CLICK, Sound.GUIDE)
-                        .filter(sound -> isLostOn(device, sound))
-                        .map(sound -> found(Severity.LOOK)
-                                .with("device", device)
-                                .word("sound", sound.words())
-                                .made()));
-    }
-
-    private static boolean isLostOn(Device device, Sound sound) {
-        List<Feed> with = device.feeds().values().stream()
-                .filter(feed -> feed.sounds().contains(sound))
-                .toList();
-        return !with.isEmpty() && with.stream().noneMatch(feed -> feed.to().contains(Ear.IN_EARS));
+        SoundPaths paths = subject.sound();
+        Heard heard = paths.heard(Stand.OPEN);
+        return paths.sources().stream()
+                .filter(source -> source.sound() == Sound.CLICK || source.sound() == Sound.GUIDE)
+                .filter(source -> paths.listeners().stream()
+                        .filter(listener -> listener.ear() == Ear.IN_EARS)
+                        .noneMatch(listener -> heard.arrival(source, listener).arrives()))
+                .map(source -> found(Severity.LOOK)
+                        .with("device", source.device())
+                        .word("sound", source.sound().words())
+                        .made());
     }
 }

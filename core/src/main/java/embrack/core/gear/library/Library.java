@@ -22,7 +22,7 @@ public final class Library {
     public static final Model RACK_MIXER = Receivers.RACK_MIXER;
 
     private static final List<Model> ALL = Stream.of(
-                    FloorBoards.ALL, Surfaces.ALL, Players.ALL, Receivers.ALL, Lights.ALL, Links.ALL)
+                    FloorBoards.ALL, Surfaces.ALL, Players.ALL, Receivers.ALL, Lights.ALL, Links.ALL, Sounds.ALL)
             .flatMap(List::stream)
             .toList();
 

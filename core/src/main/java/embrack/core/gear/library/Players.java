@@ -79,6 +79,10 @@ final class Players {
             setting Clock out: off, on; factory off
             setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
             setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
+            port Out 1..8: computer sound out
+            port Pad bus: bus both ways
+            makes pads at Pad bus
+            sound Pad bus to Out 5..6: level by Pads
             setting Time-stretch pads: off, on; factory on, not about messages: it stretches the sound of pads
             hears notes only while Input for notes is on
             hears remote only while Input for remote is on
@@ -155,7 +159,16 @@ final class Players {
             port MIDI IN: 5-pin in
             port MIDI OUT: 5-pin out
             port MIDI THRU: 5-pin thru
+            port Input: balanced jack in, at -10 dBV
             port Output: audio out
+            port Track 1..5: bus both ways
+            makes loops at Track 1
+            makes loops at Track 2
+            makes loops at Track 3
+            makes loops at Track 4
+            makes loops at Track 5
+            sound Input to Output
+            sound Track 1..5 to Output: level by Track 1..5
             setting MIDI receive channel: 1..16, factory 1
             memories: 99
             keep: Press MEMORY and WRITE together; each memory is written for itself.

@@ -14,6 +14,19 @@ final class Receivers {
             port MIDI IN: 5-pin in
             port MIDI THRU: 5-pin thru
             port Network: network both ways
+            port Input 1..16: XLR in, at -60..+20 dBu, gives 48 V
+            port Return 1..4: balanced jack in, at -20..+20 dBu
+            port Main left: XLR out, at +4 dBu
+            port Main right: XLR out, at +4 dBu
+            port Bus 1..3: XLR out, at +4 dBu
+            port Ear 1..6: balanced jack out, at +4 dBu
+            # Sends to the ears are before the faders and behind the mutes.
+            sound Input 1..16 to each Main left, Main right: muted by Input 1..16; muted by Main; own level
+            sound Return 1..4 to each Main left, Main right: muted by Return 1..4; muted by Main; own level
+            sound Input 1..16 to each Bus 1..3: muted by Input 1..16; muted by Bus 1..3; own level, off
+            sound Return 1..4 to each Bus 1..3: muted by Return 1..4; muted by Bus 1..3; own level, off
+            sound Input 1..16 to each Ear 1..6: muted by Input 1..16; own level, off
+            sound Return 1..4 to each Ear 1..6: muted by Return 1..4; own level, off
             setting MIDI receive channel: 1..16, factory 1
             power: mains
             """, """

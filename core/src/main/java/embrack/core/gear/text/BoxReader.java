@@ -10,6 +10,7 @@ import embrack.core.gear.DeskPages;
 import embrack.core.gear.Direction;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Memory;
+import embrack.core.gear.Phantom;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
@@ -18,9 +19,11 @@ import embrack.core.gear.Route;
 import embrack.core.gear.Setting;
 import embrack.core.gear.Shaping;
 import embrack.core.gear.SharedSocket;
+import embrack.core.gear.Signal;
 import embrack.core.gear.Sockets;
 import embrack.core.gear.Surface;
 import embrack.core.gear.SwitchMode;
+import embrack.core.level.Nominal;
 import embrack.core.midi.Channel;
 import embrack.core.midi.MessageType;
 import embrack.core.text.Cursor;
@@ -30,6 +33,7 @@ import embrack.core.text.Prose;
 import embrack.core.text.Spelling;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -51,6 +55,7 @@ final class BoxReader {
     private final List<ControlGroup> groups = new ArrayList<>();
     private final List<Setting> settings = new ArrayList<>();
     private final List<Condition> conditions = new ArrayList<>();
+    private final SoundLines sound = new SoundLines(ports);
     private final BoardReader board = new BoardReader();
     private final Map<String, Consumer<Cursor>> lines;
     private Optional<PortId> heartbeat = Optional.empty();
@@ -98,7 +103,7 @@ final class BoxReader {
     private Optional<Box> whole() {
         try {
             return Optional.of(new Box(
-                    new Sockets(ports, shared, passes, heartbeat),
+                    new Sockets(ports, shared, passes, heartbeat, sound.inside()),
                     new Surface(board.board(), groups, pages),
                     new Memory(settings, conditions, memories, keep, cueLine),
                     quirks,
@@ -141,7 +146,10 @@ final class BoxReader {
             heartbeat(cursor);
         } else if (cursor.accept("setting")) {
             settings.add(SettingReader.read(cursor));
-        } else if (!readCondition(cursor) && !board.accepts(cursor) && !acceptsGroup(cursor)) {
+        } else if (!sound.accepts(cursor)
+                && !readCondition(cursor)
+                && !board.accepts(cursor)
+                && !acceptsGroup(cursor)) {
             String word = lines.keySet().stream()
                     .filter(cursor::accept)
                     .findFirst()
@@ -163,6 +171,9 @@ final class BoxReader {
                                 "port",
                                 "shared",
                                 "pass",
+                                "sound",
+                                "makes",
+                                "heard at",
                                 "setting",
                                 "memories",
                                 "keep",
@@ -188,25 +199,60 @@ final class BoxReader {
                 cursor,
                 Connector.values(),
                 Connector::key,
-                "What is it? 5-pin, TRS type A, TRS type B,"
-                        + " USB device, USB host, Bluetooth, network, Wi-Fi, virtual, power, audio or DMX.");
+                "What is it? 5-pin, TRS type A, TRS type B, USB device, USB host, Bluetooth, network, Wi-Fi, virtual,"
+                        + " power, DMX; for sound audio, XLR, balanced jack, mono jack, stereo jack, headphones, phono,"
+                        + " multicore, optical, sound network or computer sound.");
         Direction direction =
                 Pieces.oneOf(cursor, Direction.values(), Direction::words, "Which way? in, out, thru or both ways.");
         int gives = 0;
         boolean forOne = false;
+        Signal signal = Signal.of(connector);
         while (cursor.accept(",")) {
-            if (cursor.accept("for one controller")) {
+            Optional<Signal> said = connector.carriesSound() ? signal(cursor, signal) : Optional.empty();
+            if (said.isPresent()) {
+                signal = said.get();
+            } else if (cursor.accept("for one controller")) {
                 forOne = true;
             } else if (cursor.accept("gives")) {
                 gives = milliamps(cursor);
             } else {
-                throw cursor.fault("Here may stand \"gives 500 mA\" or \"for one controller\".");
+                throw cursor.fault(
+                        connector.carriesSound()
+                                ? "Here may stand \"12 channels\", \"at +4 dBu\", \"gives 48 V\", \"needs 48 V\""
+                                        + " or \"harmed by 48 V\"."
+                                : "Here may stand \"gives 500 mA\" or \"for one controller\".");
             }
         }
         int given = gives;
         boolean kept = forOne;
+        Signal passes = signal;
         ports.addAll(Pieces.fit(
-                named, () -> new PortRun(named.id(), named.label()).ports(connector, direction, given, kept)));
+                named, () -> new PortRun(named.id(), named.label()).ports(connector, direction, given, kept, passes)));
+    }
+
+    /** What is said of sound at a port; empty when it is something else. */
+    private static Optional<Signal> signal(Cursor cursor, Signal before) {
+        int column = cursor.column();
+        if (cursor.accept("at")) {
+            int comma = cursor.rest().indexOf(',');
+            String level = comma < 0 ? cursor.rest() : cursor.rest().substring(0, comma);
+            cursor.step(level.length());
+            return Optional.of(Pieces.fit(
+                    column, () -> new Signal(before.channels(), Optional.of(Nominal.parse(level)), before.phantom())));
+        }
+        for (Phantom phantom : Phantom.values()) {
+            if (phantom != Phantom.NONE && cursor.accept(phantom.words().toLowerCase(Locale.ROOT))) {
+                return Optional.of(new Signal(before.channels(), before.level(), phantom));
+            }
+        }
+        if (cursor.peek().matches("\\d{1,2}")) {
+            int channels = Pieces.number(cursor, 1, Signal.MOST);
+            if (!cursor.accept("channels") && !cursor.accept("channel")) {
+                throw cursor.fault("How many sounds does it carry? Such as: 12 channels");
+            }
+            return Optional.of(new Signal(channels, before.level(), before.phantom()));
+        }
+        return Optional.empty();
     }
 
     private void pass(Cursor cursor) {

@@ -7,6 +7,7 @@ import embrack.core.gear.ControlGroup;
 import embrack.core.gear.Counter;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Memory;
+import embrack.core.gear.Phantom;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
@@ -18,6 +19,7 @@ import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
 import embrack.core.gear.Shaping;
 import embrack.core.gear.SharedSocket;
+import embrack.core.gear.Signal;
 import embrack.core.gear.SwitchMode;
 import embrack.core.midi.MessageType;
 import embrack.core.midi.ProgramCounting;
@@ -44,6 +46,7 @@ public final class BoxWriter {
         box.sockets().ports().forEach(writer::port);
         box.sockets().shared().forEach(shared -> writer.shared(box, shared));
         box.sockets().passes().forEach((route, open) -> writer.pass(box, route, open));
+        writer.lines.addAll(SoundLines.write(box.sockets().sound()));
         box.sockets().heartbeat().ifPresent(port -> writer.heartbeat(box, port));
         box.surface().board().ifPresent(writer::board);
         box.surface().groups().forEach(writer::group);
@@ -64,13 +67,24 @@ public final class BoxWriter {
     }
 
     private void port(Port port) {
-        lines.add("port %s: %s %s%s%s"
+        lines.add("port %s: %s %s%s%s%s"
                 .formatted(
                         named(port.name(), port.id().text()),
                         port.connector().key(),
                         port.direction().words(),
                         port.gives() == 0 ? "" : ", gives %d mA".formatted(port.gives()),
-                        port.forOneController() ? ", for one controller" : ""));
+                        port.forOneController() ? ", for one controller" : "",
+                        signal(port)));
+    }
+
+    private static String signal(Port port) {
+        Signal signal = port.signal();
+        boolean usual = signal.channels() == Signal.of(port.connector()).channels();
+        return (usual ? "" : ", %d channels".formatted(signal.channels()))
+                + signal.level().map(level -> ", at " + level.text()).orElse("")
+                + (signal.phantom() == Phantom.NONE
+                        ? ""
+                        : ", " + signal.phantom().words());
     }
 
     private void pass(Box box, Route route, boolean open) {

@@ -4,6 +4,7 @@ import embrack.core.gear.Connector;
 import embrack.core.gear.Direction;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
+import embrack.core.gear.Signal;
 import embrack.core.name.TapeLabel;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -16,10 +17,10 @@ record PortRun(String id, TapeLabel name) {
     private static final Pattern RUN = Pattern.compile("(.*) (\\d{1,2})\\.\\.(\\d{1,2})");
 
     /** The ports, in order. */
-    List<Port> ports(Connector connector, Direction direction, int gives, boolean forOne) {
+    List<Port> ports(Connector connector, Direction direction, int gives, boolean forOne, Signal signal) {
         Matcher run = RUN.matcher(name.text());
         if (!run.matches()) {
-            return List.of(new Port(new PortId(id), name, connector, direction, gives, forOne));
+            return List.of(new Port(new PortId(id), name, connector, direction, gives, forOne, signal));
         }
         int first = Integer.parseInt(run.group(2));
         int last = Integer.parseInt(run.group(3));
@@ -29,7 +30,8 @@ record PortRun(String id, TapeLabel name) {
         }
         return IntStream.rangeClosed(first, last)
                 .mapToObj(i -> new TapeLabel(run.group(1) + " " + i))
-                .map(label -> new Port(new PortId(Pieces.defaultId(label)), label, connector, direction, gives, forOne))
+                .map(label -> new Port(
+                        new PortId(Pieces.defaultId(label)), label, connector, direction, gives, forOne, signal))
                 .toList();
     }
 }

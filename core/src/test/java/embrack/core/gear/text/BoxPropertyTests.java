@@ -2,6 +2,8 @@ package embrack.core.gear.text;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import embrack.core.chart.Aspect;
+import embrack.core.chart.PartId;
 import embrack.core.gear.Ability;
 import embrack.core.gear.BankChange;
 import embrack.core.gear.Board;
@@ -13,10 +15,13 @@ import embrack.core.gear.Counter;
 import embrack.core.gear.CueLine;
 import embrack.core.gear.DeskPages;
 import embrack.core.gear.Direction;
+import embrack.core.gear.Ear;
 import embrack.core.gear.FactoryNumbers;
 import embrack.core.gear.FactoryRun;
 import embrack.core.gear.Gesture;
 import embrack.core.gear.Memory;
+import embrack.core.gear.Passage;
+import embrack.core.gear.Phantom;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Power;
@@ -29,9 +34,17 @@ import embrack.core.gear.SendChannel;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.gear.Shaping;
+import embrack.core.gear.Signal;
 import embrack.core.gear.Sockets;
+import embrack.core.gear.Sound;
+import embrack.core.gear.SoundEnd;
+import embrack.core.gear.SoundInside;
+import embrack.core.gear.SoundRun;
+import embrack.core.gear.SoundRun.GateRun;
 import embrack.core.gear.Surface;
 import embrack.core.gear.SwitchMode;
+import embrack.core.level.Nominal;
+import embrack.core.level.Nominal.Unit;
 import embrack.core.midi.Channel;
 import embrack.core.midi.MessageType;
 import embrack.core.midi.ProgramCounting;
@@ -80,6 +93,10 @@ class BoxPropertyTests {
     Arbitrary<String> nonsense() {
         return Arbitraries.of(
                         "port",
+                        "sound",
+                        "makes click at",
+                        "XLR",
+                        "at +4 dBu",
                         "MIDI IN",
                         ":",
                         "5-pin",
@@ -149,19 +166,70 @@ class BoxPropertyTests {
                                 ports,
                                 List.of(),
                                 new TreeMap<>(),
-                                ports.stream().map(Port::id).findFirst()),
+                                ports.stream().map(Port::id).findFirst(),
+                                sound(ports)),
                         new Surface(board, groups, buttons),
                         memory,
                         quirks,
                         supply));
     }
 
+    /** All that comes in goes everywhere, some of it shut, late or turned round; the first port of each side ends. */
+    private static SoundInside sound(List<Port> ports) {
+        List<SoundEnd> in = ends(ports, false);
+        List<SoundEnd> out = ends(ports, true);
+        SortedMap<PortId, Sound> sources = new TreeMap<>();
+        SortedMap<PortId, Ear> ears = new TreeMap<>();
+        out.stream().findFirst().ifPresent(end -> sources.put(end.port(), Sound.GUIDE));
+        in.stream().findFirst().ifPresent(end -> ears.put(end.port(), Ear.IN_EARS));
+        Passage passage =
+                new Passage(-6.5, in.size() > 1, out.size() > 1, 15 * in.size(), Passage.Send.values()[in.size() % 3]);
+        List<GateRun> gates = out.size() > 2
+                ? List.of()
+                : List.of(
+                        new GateRun(List.of(new PartId("strip-1")), Aspect.MUTED),
+                        new GateRun(List.of(new PartId("strip-1")), Aspect.LEVEL),
+                        new GateRun(List.of(new PartId("a")), Aspect.CHOSEN));
+        List<SoundRun> runs = in.isEmpty() || out.isEmpty()
+                ? List.of()
+                : List.of(
+                        new SoundRun(in, out, true, passage, gates),
+                        new SoundRun(in.subList(0, 1), out, false, Passage.PLAIN, List.of()));
+        return new SoundInside(runs, sources, ears);
+    }
+
+    private static List<SoundEnd> ends(List<Port> ports, boolean out) {
+        return ports.stream()
+                .filter(port -> port.carriesSound() && port.direction().isSending() == out)
+                .flatMap(port ->
+                        IntStream.rangeClosed(1, port.signal().channels()).mapToObj(n -> new SoundEnd(port.id(), n)))
+                .toList();
+    }
+
     private static Arbitrary<List<Port>> ports() {
         Arbitrary<Port> port = Combinators.combine(
-                        name(), Arbitraries.of(Connector.values()), Arbitraries.of(Direction.values()))
-                .as((name, connector, direction) ->
-                        new Port(new PortId(Pieces.defaultId(name)), name, connector, direction));
+                        name(),
+                        Arbitraries.of(Connector.values()),
+                        Arbitraries.of(Direction.values()),
+                        Arbitraries.of(Phantom.values()),
+                        Arbitraries.integers().between(1, 3))
+                .as((name, connector, direction, phantom, channels) -> new Port(
+                        new PortId(Pieces.defaultId(name)),
+                        name,
+                        connector,
+                        direction,
+                        0,
+                        false,
+                        signal(connector, phantom, channels)));
         return port.list().ofMaxSize(4).uniqueElements(Port::id);
+    }
+
+    private static Signal signal(Connector connector, Phantom phantom, int channels) {
+        if (!connector.carriesSound()) {
+            return Signal.of(connector);
+        }
+        int most = connector.isStereo() ? 2 : connector.isLine() ? 1 : channels;
+        return new Signal(most, Optional.of(new Nominal(-10 * channels, 4, Unit.values()[channels % 2])), phantom);
     }
 
     private static Arbitrary<Board> board() {

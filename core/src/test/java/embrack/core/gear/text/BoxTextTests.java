@@ -67,7 +67,15 @@ class BoxTextTests {
                 "prot MIDI IN: 5-pin in          |  1 | \"prot\" does not begin a line. Did you mean \"port\"?",
                 "port MIDI IN 5-pin in           |  6 | A colon is missing: port MIDI IN: 5-pin in",
                 "port MIDI IN: 6-pin in          | 15 | What is it? 5-pin, TRS type A, TRS type B, USB "
-                        + "device, USB host, Bluetooth, network, Wi-Fi, virtual, power, audio or DMX.",
+                        + "device, USB host, Bluetooth, network, Wi-Fi, virtual, power, DMX; for sound audio, XLR, "
+                        + "balanced jack, mono jack, stereo jack, headphones, phono, multicore, optical, sound network "
+                        + "or computer sound.",
+                "port In: XLR in, at loud         | 18 | A level is such as +4 dBu, -10 dBV or -60..+20 dBu.",
+                "port In: XLR in, 2 channels      |  6 | In, XLR, carries 1, was 2 channels.",
+                "sound In to Out                  |  7 | No port above is called \"In\".",
+                "makes thunder at Out             |  7 | What does it make? tracks, click, spoken guide, pads, "
+                        + "heartbeat, reference recording, loops, instrument, microphone.",
+                "heard at In                      | 10 | Who hears it? heard at In by house",
                 "port MIDI IN: 5-pin sideways    | 21 | Which way? in, out, thru or both ways.",
                 "switches: 40, send cc           | 11 | A number from 1 to 32 is needed here.",
                 "switches: 4 in rows of 4, cc    | 27 | What do they send? Write such as \"send note, cc\".",

@@ -1,0 +1,35 @@
+package embrack.core.sound;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+
+/** Who hears what while everything stands as it does. */
+public final class Heard {
+
+    private final SoundPaths paths;
+    private final Map<Source, List<Response[]>> sides;
+    private final double[] factors;
+
+    Heard(SoundPaths paths, Map<Source, List<Response[]>> sides, double[] factors) {
+        this.paths = paths;
+        this.sides = sides;
+        this.factors = factors;
+    }
+
+    /** What of a source arrives at a listener. */
+    public Arrival arrival(Source source, Listener listener) {
+        return paths.arrival(Objects.requireNonNull(sides.get(source), "source"), listener);
+    }
+
+    /** Whether anybody hears a source. */
+    public boolean isHeard(Source source) {
+        return paths.listeners().stream()
+                .anyMatch(listener -> arrival(source, listener).isHeard());
+    }
+
+    /** The steps on which a source comes to a listener, in the order of the sound; none where it does not. */
+    public List<Strand> way(Source source, Listener listener) {
+        return paths.way(source, listener, factors);
+    }
+}

@@ -1,0 +1,304 @@
+package embrack.core.sound;
+
+import embrack.core.gear.Ear;
+import embrack.core.gear.Model;
+import embrack.core.gear.Port;
+import embrack.core.gear.PortId;
+import embrack.core.gear.Sound;
+import embrack.core.gear.SoundWay;
+import embrack.core.rig.Buffering;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Feed;
+import embrack.core.rig.Length;
+import embrack.core.rig.Link;
+import embrack.core.rig.LinkKind;
+import embrack.core.rig.Rig;
+import embrack.core.rig.Socket;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/**
+ * All ways of sound in a rig. Built once for a rig, at the cost of its links and the ways in its boxes; what is heard
+ * is then worked out for any {@link Stand}, at that cost for each source.
+ */
+public final class SoundPaths {
+
+    private static final long MICROS_OF_A_TENTH = 100;
+
+    private final Rig rig;
+    private final Map<SoundPoint, Integer> numbers = new HashMap<>();
+    private final List<SoundPoint> points = new ArrayList<>();
+    private final List<Strand> strands = new ArrayList<>();
+    private final List<Source> sources = new ArrayList<>();
+    private final List<Listener> listeners = new ArrayList<>();
+    private final Order order;
+
+    public SoundPaths(Rig rig) {
+        this.rig = rig;
+        rig.devices().forEach(this::addPoints);
+        rig.links().stream().filter(link -> rig.kind(link).carriesSound()).forEach(this::addLink);
+        rig.devices().forEach(this::addInside);
+        rig.devices().forEach(this::addSources);
+        addListeners();
+        order = Order.of(points.size(), strands, this::number);
+    }
+
+    private void addPoints(Device device) {
+        for (Port port : rig.model(device.id()).ports()) {
+            if (port.carriesSound()) {
+                Socket socket = new Socket(device.id(), port.id());
+                channels(socket).forEach(point -> {
+                    numbers.put(point, points.size());
+                    points.add(point);
+                });
+            }
+        }
+    }
+
+    private Stream<SoundPoint> channels(Socket socket) {
+        return IntStream.rangeClosed(1, rig.port(socket).signal().channels())
+                .mapToObj(channel -> new SoundPoint(socket, channel));
+    }
+
+    private void addLink(Link link) {
+        int channels = Math.min(
+                rig.port(link.from()).signal().channels(),
+                rig.port(link.to()).signal().channels());
+        long late = rig.kind(link) == LinkKind.SOUND_INSIDE ? bufferMicros(link) : 0;
+        for (int channel = 1; channel <= channels; channel++) {
+            strands.add(new Strand(
+                    new SoundPoint(link.from(), channel),
+                    new SoundPoint(link.to(), channel),
+                    Optional.of(link),
+                    Optional.empty(),
+                    0,
+                    false,
+                    late));
+        }
+    }
+
+    /** Into a program and out of it a buffer is filled each time. */
+    private long bufferMicros(Link link) {
+        return Stream.of(link.from(), link.to())
+                .filter(end -> rig.model(end.device()).isApp())
+                .findFirst()
+                .flatMap(end -> Buffering.micros(rig, end.device()))
+                .orElse(0L);
+    }
+
+    private void addInside(Device device) {
+        for (SoundWay way : rig.model(device.id()).sound().ways()) {
+            strands.add(new Strand(
+                    SoundPoint.of(device.id(), way.from()),
+                    SoundPoint.of(device.id(), way.to()),
+                    Optional.empty(),
+                    Optional.of(way),
+                    way.passage().decibels() + device.sound().send(way).decibels(),
+                    way.passage().inverted()
+                            != device.sound().inverted().contains(way.from().port()),
+                    way.passage().tenthsLate() * MICROS_OF_A_TENTH));
+        }
+    }
+
+    private void addSources(Device device) {
+        Model model = rig.model(device.id());
+        Map<Sound, List<SoundPoint>> sides = new EnumMap<>(Sound.class);
+        for (Port port : model.ports()) {
+            Feed feed = device.feed(port.id());
+            Sound made = model.sound().sources().get(port.id());
+            Stream<Sound> sounds = feed.isUsed() || made == null ? feed.sounds().stream() : Stream.of(made);
+            sounds.forEach(sound -> sides.computeIfAbsent(sound, s -> new ArrayList<>())
+                    .addAll(channels(new Socket(device.id(), port.id())).toList()));
+        }
+        sides.forEach((sound, where) -> sources.add(new Source(device.id(), sound, where)));
+    }
+
+    private void addListeners() {
+        Map<Ear, List<SoundPoint>> said = new EnumMap<>(Ear.class);
+        for (Device device : rig.devices()) {
+            Map<Ear, List<SoundPoint>> hears = new EnumMap<>(Ear.class);
+            ears(rig.model(device.id()))
+                    .forEach((port, ear) -> hears.computeIfAbsent(ear, e -> new ArrayList<>())
+                            .addAll(channels(new Socket(device.id(), port)).toList()));
+            hears.forEach((ear, ends) -> listeners.add(new Listener(Optional.of(device.id()), ear, ends)));
+            device.feeds().forEach((output, feed) -> {
+                Socket socket = new Socket(device.id(), output);
+                if (!isJoined(socket)) {
+                    feed.to()
+                            .forEach(ear -> said.computeIfAbsent(ear, e -> new ArrayList<>())
+                                    .addAll(channels(socket).toList()));
+                }
+            });
+        }
+        said.forEach((ear, ends) -> listeners.add(new Listener(Optional.empty(), ear, ends)));
+    }
+
+    /** Ears in the order of the sockets on the box. */
+    private static Map<PortId, Ear> ears(Model model) {
+        Map<PortId, Ear> ears = new LinkedHashMap<>();
+        model.ports().forEach(port -> {
+            Ear ear = model.sound().ears().get(port.id());
+            if (ear != null) {
+                ears.put(port.id(), ear);
+            }
+        });
+        return ears;
+    }
+
+    /** Whether a lead is in a socket for sound. */
+    public boolean isJoined(Socket socket) {
+        return rig.linksIn(socket).stream().anyMatch(link -> rig.kind(link).carriesSound());
+    }
+
+    private int number(SoundPoint point) {
+        Integer number = numbers.get(point);
+        if (number == null) {
+            throw new IllegalArgumentException("no sound passes %s".formatted(point));
+        }
+        return number;
+    }
+
+    public Rig rig() {
+        return rig;
+    }
+
+    /** What begins to sound, in the order of the rig. */
+    public List<Source> sources() {
+        return Collections.unmodifiableList(sources);
+    }
+
+    /** Who hears, in the order of the rig; last those of whom it is only said. */
+    public List<Listener> listeners() {
+        return Collections.unmodifiableList(listeners);
+    }
+
+    /** All steps that sound can take. */
+    public List<Strand> strands() {
+        return Collections.unmodifiableList(strands);
+    }
+
+    /** Where it comes round to where it was, each ring as the strands of it. */
+    public List<List<Strand>> rings() {
+        return order.rings().stream()
+                .map(ring -> ring.stream().map(strands::get).toList())
+                .toList();
+    }
+
+    /** What is heard while everything stands so. */
+    public Heard heard(Stand stand) {
+        double[] factors = new double[strands.size()];
+        for (int i = 0; i < factors.length; i++) {
+            factors[i] = Passing.factor(rig, strands.get(i), stand);
+        }
+        Map<Source, List<Response[]>> sides = new LinkedHashMap<>();
+        sources.forEach(source -> sides.put(
+                source, source.sides().stream().map(side -> from(side, factors)).toList()));
+        return new Heard(this, sides, factors);
+    }
+
+    /** What of a sound that begins at a point is where. */
+    private Response[] from(SoundPoint begin, double[] factors) {
+        Response[] there = new Response[points.size()];
+        Arrays.fill(there, Response.NONE);
+        there[number(begin)] = Response.at(0, 1);
+        for (int strand : order.strands()) {
+            Response before = there[number(strands.get(strand).from())];
+            if (!before.isNone() && factors[strand] != 0) {
+                int to = number(strands.get(strand).to());
+                there[to] = there[to].and(
+                        before.through(factors[strand], strands.get(strand).micros()));
+            }
+        }
+        return there;
+    }
+
+    Arrival arrival(List<Response[]> sides, Listener listener) {
+        long air = listener.device()
+                .flatMap(device -> rig.device(device).sound().away())
+                .map(Air::micros)
+                .orElse(0L);
+        return new Arrival(sides.stream()
+                .map(side -> listener.ends().stream()
+                        .map(end -> side[number(end)].through(1, air))
+                        .toList())
+                .toList());
+    }
+
+    /** The strands that lead from a source to a listener, in the order of the sound. */
+    List<Strand> way(Source source, Listener listener, double[] factors) {
+        boolean[] reached = reached(source, factors);
+        boolean[] leads = leads(listener, factors);
+        return order.strands().stream()
+                .filter(strand -> factors[strand] != 0)
+                .map(strands::get)
+                .filter(strand -> reached[number(strand.from())] && leads[number(strand.to())])
+                .toList();
+    }
+
+    /** Sends that are shut, each of which would lead from a source to a listener if it were open. */
+    public List<Strand> openings(Source source, Listener listener) {
+        double[] factors = new double[strands.size()];
+        for (int i = 0; i < factors.length; i++) {
+            factors[i] = Passing.factor(rig, strands.get(i), Stand.OPEN);
+        }
+        boolean[] reached = reached(source, factors);
+        boolean[] leads = leads(listener, factors);
+        return strands.stream()
+                .filter(strand -> strand.decibels() == Double.NEGATIVE_INFINITY
+                        && reached[number(strand.from())]
+                        && leads[number(strand.to())])
+                .toList();
+    }
+
+    private boolean[] reached(Source source, double[] factors) {
+        boolean[] reached = new boolean[points.size()];
+        source.sides().forEach(side -> reached[number(side)] = true);
+        order.strands().stream()
+                .filter(strand -> factors[strand] != 0)
+                .forEach(strand -> reached[number(strands.get(strand).to())] |=
+                        reached[number(strands.get(strand).from())]);
+        return reached;
+    }
+
+    private boolean[] leads(Listener listener, double[] factors) {
+        boolean[] leads = new boolean[points.size()];
+        listener.ends().forEach(end -> leads[number(end)] = true);
+        order.strands().reversed().stream()
+                .filter(strand -> factors[strand] != 0)
+                .forEach(strand -> leads[number(strands.get(strand).from())] |=
+                        leads[number(strands.get(strand).to())]);
+        return leads;
+    }
+
+    /** How far the ears of a listener are from what they hear. */
+    public Optional<Length> away(Listener listener) {
+        return listener.device().flatMap(device -> rig.device(device).sound().away());
+    }
+
+    /** What a device makes or hears, by key. */
+    public Optional<Source> source(String key) {
+        return sources.stream().filter(source -> source.key().equals(key)).findFirst();
+    }
+
+    public Optional<Listener> listener(String key) {
+        return listeners.stream().filter(listener -> listener.key().equals(key)).findFirst();
+    }
+
+    /** Sources of a device, by what they make. */
+    public Map<Sound, Source> of(DeviceId device) {
+        Map<Sound, Source> made = new TreeMap<>();
+        sources.stream().filter(source -> source.device().equals(device)).forEach(s -> made.put(s.sound(), s));
+        return made;
+    }
+}
