@@ -1,6 +1,8 @@
 package embrack.core;
 
 import embrack.core.check.rule.Severity;
+import embrack.core.edit.DutyEdit;
+import embrack.core.edit.HandEdit;
 import embrack.core.edit.SoundEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Ear;
@@ -11,6 +13,7 @@ import embrack.core.gear.SoundEnd;
 import embrack.core.gear.SoundRoute;
 import embrack.core.rig.Area;
 import embrack.core.rig.DeviceId;
+import embrack.core.switches.Duty;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -283,7 +286,8 @@ public final class SoundFaults {
                         "wrong-level",
                         Severity.LOOK,
                         "Wedge 2 In",
-                        "What comes from Fiddle Out to Wedge 2 In is 40 dB below what Wedge 2 In takes (\u221210 to +20 dBu).",
+                        "What comes from Fiddle Out to Wedge 2 In is 40 dB below what Wedge 2 In takes (\u221210 to "
+                                + "+20 dBu).",
                         s -> s.box("Fiddle", "stage-microphone")
                                 .box("Wedge 2", "floor-wedge")
                                 .link("fiddle.out > wedge-2.in"),
@@ -301,8 +305,8 @@ public final class SoundFaults {
                         "two-mains",
                         Severity.LOOK,
                         "Organ Out",
-                        "The lead from Organ Out to Mixer Input 8 is not balanced, and each of its ends is on the mains of "
-                                + "another place: Floor and Rack.",
+                        "The lead from Organ Out to Mixer Input 8 is not balanced, and each of its ends is on the "
+                                + "mains of another place: Floor and Rack.",
                         s -> organ(s).link("organ.out > mixer.input-8"),
                         s -> organ(s).box("Box", "di-passive").link("organ.out > box.in", "box.out > mixer.input-8")),
                 fault(
@@ -355,6 +359,7 @@ public final class SoundFaults {
 
     private static List<Fault> times() {
         return List.of(
+                unheardPad(),
                 fault(
                         "a-voice-that-meets-itself",
                         "meets-late",
@@ -382,6 +387,40 @@ public final class SoundFaults {
                                 .box("Tape", "recorder-2")
                                 .link("mixer.aux-6 > tape.in-1"),
                         s -> s.box("Tape", "recorder-2").link("mixer.aux-6 > tape.in-1")));
+    }
+
+    private static Fault unheardPad() {
+        return fault(
+                "a-pad-behind-a-level-at-nothing",
+                "silent-start",
+                Severity.LOOK,
+                "Foot board, bank A, switch 1",
+                "The pads of Bed begin while Bed of Bed stands at 0: nobody hears it.",
+                SoundFaults::bed,
+                s -> bed(s).edit(new HandEdit.SetAtDoors(new DeviceId("bed"), "set level of Bed to 100")));
+    }
+
+    /** Pads that a foot starts, and swells with another switch. */
+    private static Sketch bed(Sketch s) {
+        return s.box("Bed", Kind.TRACK_PLAYER, """
+                        port MIDI IN: 5-pin in
+                        port Out: XLR out, at +4 dBu
+                        port Bed: bus both ways
+                        makes pads at Bed
+                        sound Bed to Out: level by Bed
+                        setting MIDI receive channel: 1..16, factory 1
+                        power: mains
+                        """, """
+                        play Bed: cc 20 over 63
+                        stop Bed: cc 20 under 64
+                        level Bed: cc 21
+                        """)
+                .box("Foot board", "four-switch-floor-board")
+                .link("foot-board.out > bed.in", "bed.out > mixer.input-10")
+                .set("foot-board", "send-channel", "1")
+                .step("foot-board 1: bed play:bed", "foot-board 2: bed level:bed:100")
+                .edit(new DutyEdit(
+                        Sketch.at("foot-board 4"), Duty.KILL, "Stop", List.of(Sketch.stepOf("bed stop:bed"))));
     }
 
     private static Sketch echo(Sketch s, String passage) {

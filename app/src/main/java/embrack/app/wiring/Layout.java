@@ -62,21 +62,22 @@ final class Layout {
     private static final Memo<Shape, Layout> LATEST = Memo.ofCount(MOST_KEPT);
 
     private final Rig rig;
+    private final Layer layer;
     private final ElkNode root = ElkGraphUtil.createGraph();
     private final Map<DeviceId, ElkNode> nodes = new HashMap<>();
     private final Map<Socket, ElkPort> ports = new HashMap<>();
     private final Map<List<Socket>, ElkEdge> edges = new HashMap<>();
 
-    private Layout(Rig rig) {
+    private Layout(Rig rig, Layer layer) {
         this.rig = rig;
+        this.layer = layer;
         prepare(root, new ElkPadding(TOP, MARGIN, MARGIN, MARGIN));
         root.setProperty(CoreOptions.PARTITIONING_ACTIVATE, true);
         root.setProperty(CoreOptions.HIERARCHY_HANDLING, HierarchyHandling.INCLUDE_CHILDREN);
-        rig.devices().stream().filter(d -> d.spot().host().isEmpty()).forEach(d -> add(d, root));
-        rig.devices().stream()
-                .filter(d -> d.spot().host().isPresent())
-                .forEach(d -> add(d, drawn(nodes, d.spot().host().orElseThrow())));
-        rig.links()
+        layer.devices(rig)
+                .forEach(d ->
+                        add(d, d.spot().host().map(host -> drawn(nodes, host)).orElse(root)));
+        layer.links(rig)
                 .forEach(link -> edges.put(
                         ends(link), ElkGraphUtil.createSimpleEdge(drawn(ports, link.from()), drawn(ports, link.to()))));
         new RecursiveGraphLayoutEngine().layout(root, new BasicProgressMonitor());
@@ -86,24 +87,25 @@ final class Layout {
      * The layout of a rig; as long as nothing is added, moved or joined, always the same one, so that nothing jumps
      * about.
      */
-    static Layout of(Rig rig) {
-        return LATEST.get(Shape.of(rig), () -> new Layout(rig));
+    static Layout of(Rig rig, Layer layer) {
+        return LATEST.get(Shape.of(rig, layer), () -> new Layout(rig, layer));
     }
 
     /** All that decides where things are drawn. */
-    private record Shape(List<List<Object>> boxes, List<List<Socket>> links) {
+    private record Shape(Layer layer, List<List<Object>> boxes, List<List<Socket>> links) {
 
-        static Shape of(Rig rig) {
+        static Shape of(Rig rig, Layer layer) {
             return new Shape(
-                    rig.devices().stream()
+                    layer,
+                    layer.devices(rig).stream()
                             .map(d -> List.<Object>of(
                                     d.id(),
                                     d.spot(),
-                                    ports(rig, d.id())
+                                    layer.ports(rig, d.id()).stream()
                                             .map(p -> List.of(p.id(), p.direction(), p.connector()))
                                             .toList()))
                             .toList(),
-                    rig.links().stream().map(Layout::ends).toList());
+                    layer.links(rig).stream().map(Layout::ends).toList());
         }
     }
 
@@ -121,11 +123,6 @@ final class Layout {
 
     /** A box. */
     record Place(int x, int y, int width, int height) {}
-
-    /** The ports that are drawn: those that messages or power pass. */
-    static Stream<Port> ports(Rig rig, DeviceId device) {
-        return rig.model(device).ports().stream().filter(p -> p.carriesMidi() || p.connector() == Connector.POWER);
-    }
 
     int width() {
         return (int) Math.ceil(root.getWidth());
@@ -173,7 +170,7 @@ final class Layout {
     }
 
     private Stream<Place> boxes(Area area) {
-        return rig.devices().stream()
+        return layer.devices(rig).stream()
                 .filter(d -> d.spot().host().isEmpty() && rig.area(d.id()) == area)
                 .map(d -> place(d.id()));
     }
@@ -210,7 +207,8 @@ final class Layout {
             node.setProperty(
                     CoreOptions.PARTITIONING_PARTITION, rig.area(device.id()).ordinal());
         }
-        if (rig.appsIn(device.id()).isEmpty()) {
+        if (layer.devices(rig).stream()
+                .noneMatch(app -> app.spot().host().filter(device.id()::equals).isPresent())) {
             addLeaf(device, node);
         } else {
             addHost(device, node);
@@ -221,7 +219,7 @@ final class Layout {
         node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_POS);
         int left = 0;
         int right = 0;
-        for (Port port : ports(rig, device.id()).toList()) {
+        for (Port port : layer.ports(rig, device.id())) {
             boolean atRight = isRight(new Socket(device.id(), port.id()), port);
             addPort(device, port, node, atRight)
                     .setLocation(atRight ? BOX_WIDTH : 0, HEAD + PORT_DOWN + PORT_STEP * (atRight ? right++ : left++));
@@ -234,9 +232,9 @@ final class Layout {
         node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_SIDE);
         node.setProperty(CoreOptions.NODE_SIZE_CONSTRAINTS, SizeConstraint.minimumSizeWithPorts());
         node.setProperty(CoreOptions.SPACING_PORT_PORT, (double) PORT_STEP);
-        long ports = ports(rig, device.id()).count();
+        int ports = layer.ports(rig, device.id()).size();
         node.setProperty(CoreOptions.NODE_SIZE_MINIMUM, new KVector(BOX_WIDTH, HEAD + PORT_STEP * ports));
-        ports(rig, device.id())
+        layer.ports(rig, device.id())
                 .forEach(port -> addPort(device, port, node, isRight(new Socket(device.id(), port.id()), port)));
     }
 

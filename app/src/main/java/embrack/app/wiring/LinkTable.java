@@ -1,5 +1,6 @@
 package embrack.app.wiring;
 
+import embrack.core.gear.Connector;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -27,7 +28,9 @@ record LinkTable(List<LinkRow> links, List<String> tempo, List<PortChoice> ports
                 LinkRow.all(rig, rig.links()),
                 tempo(plan),
                 rig.devices().stream()
-                        .flatMap(d -> Layout.ports(rig, d.id()).map(p -> new Socket(d.id(), p.id())))
+                        .flatMap(d -> rig.model(d.id()).ports().stream()
+                                .filter(p -> p.carriesMidi() || p.connector() == Connector.POWER || p.isSoundSocket())
+                                .map(p -> new Socket(d.id(), p.id())))
                         .map(socket -> new PortChoice(
                                 PortKey.of(socket),
                                 "%s %s%s"

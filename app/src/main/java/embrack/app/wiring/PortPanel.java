@@ -1,5 +1,7 @@
 package embrack.app.wiring;
 
+import embrack.core.gear.Connector;
+import embrack.core.gear.Port;
 import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
@@ -23,7 +25,8 @@ record PortPanel(
         List<Partner> partners = new ArrayList<>();
         Map<String, Integer> reasons = new LinkedHashMap<>();
         rig.devices().stream()
-                .flatMap(d -> Layout.ports(rig, d.id()).map(p -> new Socket(d.id(), p.id())))
+                .flatMap(d -> rig.sockets(d.id()).stream())
+                .filter(other -> isAlike(rig, socket, other))
                 .filter(other -> !other.equals(socket))
                 .forEach(other -> {
                     Optional<String> refusal = Linking.refusalEitherWay(rig, socket, other);
@@ -42,5 +45,13 @@ record PortPanel(
                 reasons.entrySet().stream()
                         .map(e -> new Reason(e.getKey(), e.getValue()))
                         .toList());
+    }
+
+    /** Sound is joined to sound; messages and power to each other's sort. */
+    private static boolean isAlike(Rig rig, Socket socket, Socket other) {
+        Port port = rig.port(other);
+        return rig.port(socket).carriesSound()
+                ? port.isSoundSocket()
+                : port.carriesMidi() || port.connector() == Connector.POWER;
     }
 }

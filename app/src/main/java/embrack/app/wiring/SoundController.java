@@ -8,11 +8,16 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.core.check.rule.Topic;
 import embrack.core.edit.Refused;
+import embrack.core.edit.SoundEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Ear;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Sound;
+import embrack.core.gear.SoundEnd;
+import embrack.core.gear.SoundRoute;
 import embrack.core.rig.DeviceId;
+import embrack.core.sheet.ConsoleList;
+import embrack.core.sound.SoundPaths;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Set;
@@ -42,8 +47,76 @@ class SoundController {
 
     @DrawnOnce
     @GetMapping
-    String sound(@PathVariable RigId id, Model page) {
-        return show(id, Echo.NONE, page);
+    String sound(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "open") String state,
+            @RequestParam(defaultValue = "") String at,
+            Model page) {
+        return room.sound(id, state, at, Echo.NONE, page);
+    }
+
+    @DrawnOnce
+    @GetMapping("/mix/{device}")
+    String mix(
+            @PathVariable RigId id,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") String out,
+            @RequestParam(defaultValue = "") String channels,
+            Model page) {
+        return mix(id, device, out, channels, Echo.NONE, page);
+    }
+
+    @PostMapping("/mix/{device}/send")
+    String send(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam String from,
+            @RequestParam String to,
+            @RequestParam(defaultValue = "") String level) {
+        rigs.edit(id, hand, new SoundEdit.SetSend(device, new SoundRoute(end(from), end(to)), level));
+        return "redirect:/rigs/%s/wiring/sound/mix/%s?out=%s".formatted(id, device, end(to).port());
+    }
+
+    private static SoundEnd end(String key) {
+        return Refused.at("level", () -> SoundEnd.parse(key));
+    }
+
+    @PostMapping("/mix/{device}/input/{port}")
+    String input(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @PathVariable PortId port,
+            @RequestParam String what,
+            @RequestParam(defaultValue = "false") boolean on,
+            @RequestParam(defaultValue = "") String out) {
+        rigs.edit(
+                id,
+                hand,
+                what.equals("phantom")
+                        ? new SoundEdit.SwitchPhantom(device, port, on)
+                        : new SoundEdit.TurnPolarity(device, port, on));
+        return "redirect:/rigs/%s/wiring/sound/mix/%s?out=%s".formatted(id, device, out);
+    }
+
+    @PostMapping("/ears/{device}")
+    String listen(
+            @PathVariable RigId id,
+            Hand hand,
+            @PathVariable DeviceId device,
+            @RequestParam(defaultValue = "") Set<String> wants,
+            @RequestParam(defaultValue = "") String away) {
+        rigs.edit(
+                id,
+                hand,
+                new SoundEdit.Listen(
+                        device,
+                        Stream.of(Sound.values())
+                                .filter(s -> wants.contains(s.name()))
+                                .collect(Collectors.toSet()),
+                        away));
+        return "redirect:/rigs/%s/wiring/sound".formatted(id);
     }
 
     @PostMapping("/{device}/{output}")
@@ -77,19 +150,27 @@ class SoundController {
                 .rig()
                 .find(new DeviceId(Refusals.pathVariable(request, "device")))
                 .isPresent();
-        return show(
-                id,
-                there
-                        ? Refusals.answer(refused, request, response)
-                        : Refusals.answerWithoutForm(refused, request, response, page),
-                page);
+        Echo echo = there
+                ? Refusals.answer(refused, request, response)
+                : Refusals.answerWithoutForm(refused, request, response, page);
+        return there && request.getRequestURI().contains("/sound/mix/")
+                ? mix(
+                        id,
+                        new DeviceId(Refusals.pathVariable(request, "device")),
+                        echo.typed().getOrDefault("out", ""),
+                        "",
+                        echo,
+                        page)
+                : room.sound(id, "open", "", echo, page);
     }
 
-    private String show(RigId id, Echo echo, Model page) {
-        page.addAttribute(
-                "sound",
-                SoundPage.of(
-                        room.enter(id, "sound", echo, page, Topic.SOUND).plan().rig()));
-        return "wiring/sound";
+    private String mix(RigId id, DeviceId device, String out, String channels, Echo echo, Model page) {
+        var paths = new SoundPaths(
+                room.enter(id, "sound", echo, page, Topic.SOUND).plan().rig());
+        if (!ConsoleList.consoles(paths).contains(device)) {
+            return "redirect:/rigs/%s/wiring/sound".formatted(id);
+        }
+        page.addAttribute("mix", MixPage.of(paths, device, out, channels));
+        return "wiring/mix";
     }
 }

@@ -39,7 +39,12 @@ record WiringPage(
     record LegendKind(String key, String words) {
 
         static List<LegendKind> all() {
+            return of(Layer.MESSAGES);
+        }
+
+        static List<LegendKind> of(Layer layer) {
             return Stream.of(LinkKind.values())
+                    .filter(layer::shows)
                     .map(kind -> new LegendKind(kind.key(), Spoken.words().say(Fact.word(kind.words()))))
                     .toList();
         }
@@ -58,7 +63,7 @@ record WiringPage(
         Ways ways = new Ways(plan.rig());
         List<SignalPath> shown = Focus.ways(focus, plan, ways);
         return new WiringPage(
-                WiringPicture.of(plan.rig(), focus, Focus.lit(focus, plan.rig(), shown)),
+                WiringPicture.of(plan.rig(), Layer.MESSAGES, focus, Focus.lit(focus, plan.rig(), shown)),
                 LegendKind.all(),
                 plan.switches().assignments().stream()
                         .filter(a -> !a.steps().isEmpty())

@@ -99,43 +99,45 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
     }
 
     static WiringPicture of(Rig rig) {
-        return of(rig, new Focus.Whole(), Optional.empty());
+        return of(rig, Layer.MESSAGES, new Focus.Whole(), Optional.empty());
     }
 
-    static WiringPicture of(Rig rig, Focus focus, Optional<Focus.Lit> lit) {
-        return new Drawing(rig, focus, lit).picture();
+    static WiringPicture of(Rig rig, Layer layer, Focus focus, Optional<Focus.Lit> lit) {
+        return new Drawing(rig, layer, focus, lit).picture();
     }
 
     /** Turns a layout into what is drawn. */
     private record Drawing(
-            Rig rig, Layout layout, Readiness readiness, Optional<Socket> chosen, Optional<Focus.Lit> lit) {
+            Rig rig,
+            Layer layer,
+            Layout layout,
+            Readiness readiness,
+            Optional<Socket> chosen,
+            Optional<Focus.Lit> lit) {
 
-        Drawing(Rig rig, Focus focus, Optional<Focus.Lit> lit) {
+        Drawing(Rig rig, Layer layer, Focus focus, Optional<Focus.Lit> lit) {
             this(
                     rig,
-                    Layout.of(rig),
+                    layer,
+                    Layout.of(rig, layer),
                     new Readiness(rig),
                     focus instanceof Focus.OnPort p ? Optional.of(p.socket()) : Optional.empty(),
                     lit);
         }
 
         WiringPicture picture() {
-            List<Device> outerFirst = Stream.concat(
-                            rig.devices().stream().filter(d -> d.spot().host().isEmpty()),
-                            rig.devices().stream().filter(d -> d.spot().host().isPresent()))
-                    .toList();
             return new WiringPicture(
                     layout.width(),
                     layout.height(),
                     lanes(),
-                    outerFirst.stream().map(this::box).toList(),
-                    rig.links().stream().map(this::line).toList());
+                    layer.devices(rig).stream().map(this::box).toList(),
+                    layer.links(rig).stream().map(this::line).toList());
         }
 
         private List<Lane> lanes() {
             List<Lane> lanes = new ArrayList<>();
             List<Area> used = Stream.of(Area.values())
-                    .filter(area -> rig.devices().stream().anyMatch(d -> rig.area(d.id()) == area))
+                    .filter(area -> layer.devices(rig).stream().anyMatch(d -> rig.area(d.id()) == area))
                     .toList();
             int left = 0;
             for (int i = 0; i < used.size(); i++) {
@@ -161,10 +163,12 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
                     Math.min(place.width() - 14, 26 + tape.length() * 15 / 2),
                     facts(device),
                     new Rectangle(place.x(), place.y(), place.width(), place.height()),
-                    !rig.appsIn(device.id()).isEmpty(),
+                    layer.devices(rig).stream()
+                            .anyMatch(d ->
+                                    d.spot().host().filter(device.id()::equals).isPresent()),
                     tone(lit.map(l -> l.devices().contains(device.id()))),
                     farName(name),
-                    Layout.ports(rig, device.id())
+                    layer.ports(rig, device.id()).stream()
                             .map(p -> plug(new Socket(device.id(), p.id()), p, place))
                             .toList());
         }

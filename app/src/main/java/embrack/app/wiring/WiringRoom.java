@@ -46,6 +46,14 @@ class WiringRoom {
         return "wiring/table";
     }
 
+    /** Sound, with something in focus. */
+    String sound(RigId id, String state, String at, Echo echo, Model page) {
+        page.addAttribute(
+                "sound",
+                SoundPage.of(enter(id, "sound", echo, page, Topic.SOUND).plan(), state, at));
+        return "wiring/sound";
+    }
+
     /** A rig with what was found in it. */
     record Entered(Plan plan, Report report) {}
 

@@ -141,7 +141,10 @@ class WiringPictureTests {
         Rig rig = randomRig(new Random(9), 30);
         DeviceId first = rig.devices().getFirst().id();
         WiringPicture picture = WiringPicture.of(
-                rig, new Focus.OnDevice(first, Optional.empty()), Optional.of(new Focus.Lit(Set.of(first), Set.of())));
+                rig,
+                Layer.MESSAGES,
+                new Focus.OnDevice(first, Optional.empty()),
+                Optional.of(new Focus.Lit(Set.of(first), Set.of())));
         double[] view = Stream.of(picture.view().split(" "))
                 .mapToDouble(Double::parseDouble)
                 .toArray();
@@ -193,7 +196,7 @@ class WiringPictureTests {
         }
         Rig rig = plan.rig();
         List<Socket> sockets = new ArrayList<>(rig.devices().stream()
-                .flatMap(d -> Layout.ports(rig, d.id()).map(p -> new Socket(d.id(), p.id())))
+                .flatMap(d -> Layer.MESSAGES.ports(rig, d.id()).stream().map(p -> new Socket(d.id(), p.id())))
                 .toList());
         Collections.shuffle(sockets, random);
         for (Socket from : sockets) {

@@ -179,7 +179,7 @@ class WiringViewTests {
         assertThat(power.ports())
                 .extracting(PowerPage.PortRow::port, PowerPage.PortRow::draw, PowerPage.PortRow::percent)
                 .contains(tuple("Tablet supply Plug", 2000, 83));
-        SoundPage sound = SoundPage.of(DEMO.rig());
+        SoundPage sound = SoundPage.of(DEMO, "open", "");
         assertThat(sound.players())
                 .filteredOn(player -> player.name().equals("Playback interface"))
                 .singleElement()

@@ -11,6 +11,7 @@ import embrack.core.rig.Rig;
 import embrack.core.rig.Send;
 import embrack.core.rig.Socket;
 import embrack.core.rig.SoundUse;
+import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -111,8 +112,10 @@ public sealed interface SoundEdit extends Edit {
 
         @Override
         public Phrase summary(Plan before) {
-            return Say.of(on ? "sound.phantom.on" : "sound.phantom.off")
-                    .with("input", before.rig().words(new Socket(device, input)));
+            Fact at = Fact.of(before.rig().words(new Socket(device, input)));
+            return on
+                    ? Say.of("sound.phantom.on").with("input", at)
+                    : Say.of("sound.phantom.off").with("input", at);
         }
     }
 
@@ -130,8 +133,10 @@ public sealed interface SoundEdit extends Edit {
 
         @Override
         public Phrase summary(Plan before) {
-            return Say.of(inverted ? "sound.polarity.on" : "sound.polarity.off")
-                    .with("input", before.rig().words(new Socket(device, input)));
+            Fact at = Fact.of(before.rig().words(new Socket(device, input)));
+            return inverted
+                    ? Say.of("sound.polarity.on").with("input", at)
+                    : Say.of("sound.polarity.off").with("input", at);
         }
     }
 

@@ -25,7 +25,7 @@ public enum Ear {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    /** Whether others than those who play hear it: the audience, the room through a wedge, whoever watches elsewhere. */
+    /** Whether others than those who play hear it: the audience, the first rows, whoever watches elsewhere. */
     public boolean isOpen() {
         return this == HOUSE || this == WEDGE || this == STREAM;
     }

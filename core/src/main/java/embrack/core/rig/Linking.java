@@ -116,8 +116,8 @@ public final class Linking {
     }
 
     /**
-     * What has to be between the plug and the socket, for a 5-pin or TRS cable between unlike ends; for sound, which lead
-     * it is; empty when there is nothing to say.
+     * What has to be between the plug and the socket, for a 5-pin or TRS cable between unlike ends; for sound, which
+     * lead it is; empty when there is nothing to say.
      */
     public static Optional<String> adapter(Rig rig, Link link) {
         Connector from = rig.port(link.from()).connector();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.OptionalLong;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
+import java.util.stream.Stream;
 
 /** What of a source arrives at a listener. */
 public final class Arrival {
@@ -47,6 +48,15 @@ public final class Arrival {
                         .boxed()
                         .toList()
                 : List.of();
+    }
+
+    /** Sides that arrive, counted from 1. */
+    public List<Integer> sides() {
+        return IntStream.range(0, bySide.size())
+                .filter(side -> bySide.get(side).stream().anyMatch(response -> !response.isNone()))
+                .map(side -> side + 1)
+                .boxed()
+                .toList();
     }
 
     /** Whether ways meet at an end so that what they have in common is gone. */
@@ -100,7 +110,17 @@ public final class Arrival {
         return IntStream.range(0, bySide.getFirst().size());
     }
 
+    /** Two sides have much in common and add up; of more, which are sounds of their own, the loudest counts. */
     private Response atEnd(int end) {
-        return bySide.stream().map(side -> side.get(end)).reduce(Response.NONE, Response::and);
+        Stream<Response> sides = bySide.stream().map(side -> side.get(end));
+        return bySide.size() <= 2
+                ? sides.reduce(Response.NONE, Response::and)
+                : sides.reduce(
+                        Response.NONE,
+                        (a, b) -> !b.isNone()
+                                        && (a.isNone()
+                                                || b.gain().factor() > a.gain().factor())
+                                ? b
+                                : a);
     }
 }

@@ -1,8 +1,11 @@
 package embrack.core.sound;
 
+import embrack.core.gear.Ear;
+import embrack.core.rig.Socket;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 
 /** Who hears what while everything stands as it does. */
 public final class Heard {
@@ -20,6 +23,13 @@ public final class Heard {
     /** What of a source arrives at a listener. */
     public Arrival arrival(Source source, Listener listener) {
         return paths.arrival(Objects.requireNonNull(sides.get(source), "source"), listener);
+    }
+
+    /** What of a source arrives at a socket. */
+    public Arrival arrival(Source source, Socket socket) {
+        return paths.arrival(
+                Objects.requireNonNull(sides.get(source), "source"),
+                new Listener(Optional.empty(), Ear.HOUSE, paths.points(socket)));
     }
 
     /** Whether anybody hears a source. */

@@ -2,6 +2,8 @@ package embrack.core.sound;
 
 import embrack.core.gear.Ear;
 import embrack.core.gear.Model;
+import embrack.core.gear.Passage;
+import embrack.core.gear.Phantom;
 import embrack.core.gear.Port;
 import embrack.core.gear.PortId;
 import embrack.core.gear.Sound;
@@ -20,10 +22,12 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -49,6 +53,7 @@ public final class SoundPaths {
         rig.devices().forEach(this::addPoints);
         rig.links().stream().filter(link -> rig.kind(link).carriesSound()).forEach(this::addLink);
         rig.devices().forEach(this::addInside);
+        trim();
         rig.devices().forEach(this::addSources);
         addListeners();
         order = Order.of(points.size(), strands, this::number);
@@ -64,6 +69,11 @@ public final class SoundPaths {
                 });
             }
         }
+    }
+
+    /** The channels of a socket. */
+    public List<SoundPoint> points(Socket socket) {
+        return channels(socket).toList();
     }
 
     private Stream<SoundPoint> channels(Socket socket) {
@@ -109,6 +119,47 @@ public final class SoundPaths {
                             != device.sound().inverted().contains(way.from().port()),
                     way.passage().tenthsLate() * MICROS_OF_A_TENTH));
         }
+    }
+
+    /**
+     * An input with a gain knob is taken to be set right: what boxes before it took away or added is made good there,
+     * so that a DI is no loss.
+     */
+    private void trim() {
+        Map<SoundPoint, List<Strand>> arriving = new HashMap<>();
+        strands.forEach(strand ->
+                arriving.computeIfAbsent(strand.to(), p -> new ArrayList<>()).add(strand));
+        for (int i = 0; i < strands.size(); i++) {
+            Strand strand = strands.get(i);
+            if (strand.link().isPresent() && hasGain(strand.to().socket())) {
+                strands.set(i, strand.withDecibels(-fixed(strand.from(), arriving, new HashSet<>())));
+            }
+        }
+    }
+
+    private boolean hasGain(Socket input) {
+        return rig.port(input).signal().phantom() == Phantom.GIVES
+                || rig.model(input.device()).sound().ways().stream()
+                        .anyMatch(way -> way.from().port().equals(input.port())
+                                && way.passage().send() != Passage.Send.FIXED);
+    }
+
+    /** What the loudest of the fixed ways before a point adds, back to what makes the sound or sets it. */
+    private double fixed(SoundPoint point, Map<SoundPoint, List<Strand>> arriving, Set<SoundPoint> seen) {
+        if (!seen.add(point)) {
+            return 0;
+        }
+        return arriving.getOrDefault(point, List.of()).stream()
+                .filter(strand -> strand.link()
+                        .map(link -> !hasGain(link.to()))
+                        .orElseGet(() -> strand.way()
+                                .filter(way -> way.passage().send() == Passage.Send.FIXED)
+                                .isPresent()))
+                .mapToDouble(strand ->
+                        strand.way().map(way -> way.passage().decibels()).orElse(0.0)
+                                + fixed(strand.from(), arriving, seen))
+                .max()
+                .orElse(0);
     }
 
     private void addSources(Device device) {

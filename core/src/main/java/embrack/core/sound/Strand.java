@@ -11,7 +11,8 @@ import java.util.Optional;
  *
  * @param link what it goes over; empty inside a box
  * @param way what it goes through; empty on a link
- * @param decibels how much louder it gets where all stands open; minus infinity for a send that is shut
+ * @param decibels how much louder it gets where all stands open; minus infinity for a send that is shut; into an input
+ * with a gain knob what makes good for the boxes before it
  * @param micros how late, microseconds
  */
 public record Strand(
@@ -26,5 +27,9 @@ public record Strand(
     /** What lets it pass. */
     public List<Gate> gates() {
         return way.map(SoundWay::gates).orElse(List.of());
+    }
+
+    Strand withDecibels(double other) {
+        return new Strand(from, to, link, way, other, inverted, micros);
     }
 }

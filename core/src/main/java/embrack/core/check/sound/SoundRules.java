@@ -22,7 +22,8 @@ public final class SoundRules {
             new MeetsLate(),
             new LateToEars(),
             new Unheard(),
-            new TooManyChannels());
+            new TooManyChannels(),
+            new SilentStart());
 
     private SoundRules() {}
 }

@@ -1,0 +1,239 @@
+package embrack.core.live;
+
+import embrack.core.chart.Action;
+import embrack.core.chart.Aspect;
+import embrack.core.chart.Verb;
+import embrack.core.gear.Gate;
+import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Anchor;
+import embrack.core.show.Cue;
+import embrack.core.show.Entry;
+import embrack.core.show.Song;
+import embrack.core.show.When;
+import embrack.core.sound.Heard;
+import embrack.core.sound.SoundPaths;
+import embrack.core.sound.Source;
+import embrack.core.sound.Stand;
+import embrack.core.sound.Strand;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAssignment;
+import embrack.core.switches.Moment;
+import embrack.core.switches.Step;
+import embrack.core.switches.SwitchAt;
+import embrack.core.switches.Target;
+import embrack.core.world.Place;
+import embrack.core.world.World;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * Who hears what in the hour of a show: the ways of sound in the states that switches and cues are meant to bring
+ * about. What nothing in the plan ever moves is taken as people have it, open; what something moves stands as the engine
+ * has it, so a level that only a pedal moves stands at its heel until somebody says how it is set at doors.
+ */
+public final class Soundscape {
+
+    private final Plan plan;
+    private final SoundPaths paths;
+    private final Heard open;
+    private final Set<Place> moved;
+
+    /**
+     * A sound that begins and that nobody hears.
+     *
+     * @param song in which it begins; empty where a switch brings it about from how the rig stands at doors
+     * @param at the switch, where it is one
+     * @param source what begins
+     * @param shut what stands in its way, the first of it on the way
+     * @param value how that stands
+     */
+    public record Silent(Optional<Song> song, Optional<SwitchAt> at, Source source, Place shut, int value) {}
+
+    public Soundscape(Plan plan, SoundPaths paths) {
+        this.plan = plan;
+        this.paths = paths;
+        this.open = paths.heard(Stand.OPEN);
+        this.moved = moved(plan);
+    }
+
+    private static Set<Place> moved(Plan plan) {
+        Set<Place> moved = new HashSet<>();
+        Stream.concat(
+                        plan.switches().assignments().stream().flatMap(assignment -> assignment.steps().stream()),
+                        plan.book().cues().stream().flatMap(cue -> cue.steps().stream()))
+                .forEach(step -> moved.add(World.place(step.device(), step.action())));
+        for (ControlAssignment control : plan.switches().controlAssignments()) {
+            for (Target target : control.targets()) {
+                moved.add(new Place(target.device(), target.part(), Aspect.LEVEL));
+            }
+        }
+        for (Device device : plan.rig().devices()) {
+            for (Action action : device.handWork().atDoors()) {
+                moved.add(World.place(device.id(), action));
+            }
+        }
+        return moved;
+    }
+
+    public SoundPaths paths() {
+        return paths;
+    }
+
+    /** What could be heard with everything open. */
+    public Heard open() {
+        return open;
+    }
+
+    /** What is heard before the first press. */
+    public Heard atDoors() {
+        return paths.heard(stand(World.poweredOn(plan.rig())));
+    }
+
+    /**
+     * What is heard in a song once its first section goes: after all songs of tonight before it, as they are meant to
+     * leave things, or straight from doors where it is not in tonight's order.
+     */
+    public Heard in(Song song) {
+        World world = World.poweredOn(plan.rig());
+        for (Song before : tonight()) {
+            if (before.id().equals(song.id())) {
+                break;
+            }
+            world = after(world, before, Long.MAX_VALUE);
+        }
+        return paths.heard(stand(after(world, song, 0)));
+    }
+
+    private List<Song> tonight() {
+        return plan.book().tonight().stream()
+                .flatMap(show -> show.order().stream())
+                .map(Entry::song)
+                .flatMap(Optional::stream)
+                .map(plan.book()::song)
+                .toList();
+    }
+
+    private World after(World world, Song song, long until) {
+        World now = world;
+        for (Timed cue : cues(song)) {
+            if (cue.micros() <= until) {
+                now = after(now, cue.steps());
+            }
+        }
+        return now;
+    }
+
+    private static World after(World world, List<Step> steps) {
+        World now = world;
+        for (Step step : steps) {
+            now = now.after(step.device(), List.of(step.action()));
+        }
+        return now;
+    }
+
+    private record Timed(long micros, List<Step> steps) {}
+
+    private List<Timed> cues(Song song) {
+        return Stream.concat(song.cues().stream(), plan.book().always().stream())
+                .flatMap(cue -> micros(song, cue).map(micros -> new Timed(micros, steps(cue))).stream())
+                .sorted(Comparator.comparingLong(Timed::micros))
+                .toList();
+    }
+
+    private List<Step> steps(Cue cue) {
+        return cue.foot().map(at -> plan.switches().at(at).steps(Moment.PRESS)).orElse(cue.steps());
+    }
+
+    private static Optional<Long> micros(Song song, Cue cue) {
+        return cue.at() instanceof Anchor.Automatic automatic
+                ? Stream.of(When.LOAD, When.PLAY)
+                        .filter(automatic.when()::equals)
+                        .map(when -> 0L)
+                        .findFirst()
+                : cue.at().micros(song.form());
+    }
+
+    /** What begins along tonight's order, and at switches that no cue presses, and is not heard by anybody then. */
+    public List<Silent> silent() {
+        List<Silent> silent = new ArrayList<>();
+        World world = World.poweredOn(plan.rig());
+        for (Song song : tonight()) {
+            for (Timed cue : cues(song)) {
+                world = after(world, cue.steps());
+                silent.addAll(silent(world, cue.steps(), Optional.of(song), Optional.empty()));
+            }
+        }
+        Set<SwitchAt> pressed = new HashSet<>();
+        plan.book().cues().forEach(cue -> cue.foot().ifPresent(pressed::add));
+        for (Assignment assignment : plan.switches().assignments()) {
+            if (!pressed.contains(assignment.at())) {
+                World after = after(World.poweredOn(plan.rig()), assignment.steps(Moment.PRESS));
+                silent.addAll(
+                        silent(after, assignment.steps(Moment.PRESS), Optional.empty(), Optional.of(assignment.at())));
+            }
+        }
+        return silent;
+    }
+
+    private List<Silent> silent(World world, List<Step> steps, Optional<Song> song, Optional<SwitchAt> at) {
+        List<DeviceId> begun = steps.stream()
+                .filter(step -> begins(step.action().verb()))
+                .map(Step::device)
+                .distinct()
+                .toList();
+        if (begun.isEmpty()) {
+            return List.of();
+        }
+        Stand stand = stand(world);
+        Heard heard = paths.heard(stand);
+        return begun.stream()
+                .flatMap(device -> paths.of(device).values().stream())
+                .filter(source -> source.sound().isPlayed() && open.isHeard(source) && !heard.isHeard(source))
+                .flatMap(source ->
+                        shut(world, source)
+                                .map(place -> new Silent(song, at, source, place, world.value(place)))
+                                .stream())
+                .toList();
+    }
+
+    private static boolean begins(Verb verb) {
+        return verb == Verb.PLAY || verb == Verb.TOGGLE_PLAY || verb == Verb.RUN || verb == Verb.RECORD;
+    }
+
+    /** The first thing on the ways of a source that lets nothing through now. */
+    private Optional<Place> shut(World world, Source source) {
+        return paths.listeners().stream()
+                .flatMap(listener -> open.way(source, listener).stream())
+                .flatMap(strand -> gates(strand).filter(place -> isShut(world, place)))
+                .findFirst();
+    }
+
+    private static Stream<Place> gates(Strand strand) {
+        return strand.gates().stream().map(gate -> new Place(strand.from().device(), gate.part(), gate.aspect()));
+    }
+
+    private boolean isShut(World world, Place place) {
+        if (!moved.contains(place)) {
+            return false;
+        }
+        int value = world.value(place);
+        return place.aspect() == Aspect.MUTED ? value == 1 : value == 0;
+    }
+
+    private Stand stand(World world) {
+        return (device, gate) -> value(world, device, gate);
+    }
+
+    private OptionalInt value(World world, DeviceId device, Gate gate) {
+        Place place = new Place(device, gate.part(), gate.aspect());
+        return moved.contains(place) ? OptionalInt.of(world.value(place)) : OptionalInt.empty();
+    }
+}
