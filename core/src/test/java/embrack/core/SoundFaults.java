@@ -127,7 +127,7 @@ public final class SoundFaults {
                         "without-wanted",
                         Severity.STOPS,
                         "Drum ears",
-                        "Drum ears needs the click; no way brings it there.",
+                        "Drum ears needs the click; nothing brings it there.",
                         s -> wants(s).edit(send("input-1", "aux-1", "off"))
                                 .link("mixer.aux-3 > spare-ears.in")
                                 .edit(send("input-1", "aux-3", "0")),
@@ -199,7 +199,7 @@ public final class SoundFaults {
                         "cancels",
                         Severity.STOPS,
                         "Wedge",
-                        "The instrument of Keys comes to Wedge twice, once turned round: what both have in common is "
+                        "The instrument of Keys comes to Wedge twice, once inverted: what both have in common is "
                                 + "silent.",
                         s -> inWedge(s)
                                 .edit(new SoundEdit.TurnPolarity(new DeviceId("mixer"), new PortId("input-6"), true)),

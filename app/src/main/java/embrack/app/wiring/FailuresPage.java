@@ -7,13 +7,25 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.Comparison;
 import embrack.core.rig.Pair;
 import embrack.core.rig.Rig;
+import embrack.core.sound.SoundLoss;
+import embrack.core.sound.SoundPaths;
 import embrack.core.switches.SwitchAt;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.stream.Collectors;
 
-/** What one failure takes away, worst first, and what pairs survive. */
-record FailuresPage(int switches, List<Point> points, List<PairView> pairs) {
+/**
+ * What one failure takes away, worst first, and what pairs survive.
+ *
+ * @param sound what nobody hears any more without one lead or box, worst first
+ */
+record FailuresPage(int switches, List<Point> points, List<SoundPoint> sound, List<PairView> pairs) {
+
+    /** As many single points of sound as are shown. */
+    private static final int MOST_SOUND = 30;
+
+    /** A lead or box; what is lost with it, one line a sound. */
+    record SoundPoint(String fails, int ears, List<String> lost) {}
 
     /** Single points that take the same away. */
     record Point(List<Single> singles, int lost, String which) {}
@@ -43,7 +55,30 @@ record FailuresPage(int switches, List<Point> points, List<PairView> pairs) {
                         .stream()
                         .map(losses -> point(plan, losses))
                         .toList(),
+                SoundLoss.of(new SoundPaths(rig)).stream()
+                        .limit(MOST_SOUND)
+                        .map(loss -> sound(rig, loss))
+                        .toList(),
                 rig.pairs().stream().map(pair -> pair(plan, pair, all)).toList());
+    }
+
+    private static SoundPoint sound(Rig rig, SoundLoss loss) {
+        return new SoundPoint(
+                loss.link()
+                        .map(link -> "the lead %s".formatted(rig.words(link)))
+                        .orElseGet(() -> rig.name(loss.box().orElseThrow()).text()),
+                (int) loss.lost().values().stream()
+                        .flatMap(List::stream)
+                        .distinct()
+                        .count(),
+                loss.lost().entrySet().stream()
+                        .map(entry -> "%s: %s"
+                                .formatted(
+                                        entry.getKey().words(rig),
+                                        Words.list(entry.getValue().stream()
+                                                .map(listener -> listener.words(rig))
+                                                .toList())))
+                        .toList());
     }
 
     private static Point point(Plan plan, List<Loss> losses) {

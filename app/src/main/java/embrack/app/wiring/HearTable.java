@@ -35,7 +35,7 @@ record HearTable(List<Ear> ears, List<Row> rows) {
      * What somebody gets of something.
      *
      * @param key both of them, as an address has it
-     * @param words its level: "\u22126.0 dB", "silent" where a way leads there and nothing passes, "\u2013" for no way
+     * @param words its level, "silent" where nothing passes now, a dash where nothing leads there
      * @param tone "never" for what must not be heard there, "silent", "none" or ""
      */
     record Cell(String key, String words, String tone, String title) {}
@@ -72,7 +72,7 @@ record HearTable(List<Ear> ears, List<Row> rows) {
                 source.key() + "~" + listener.key(),
                 words,
                 never ? "never" : !arrival.arrives() ? "none" : arrival.isHeard() ? "" : "silent",
-                "%s at %s: %s".formatted(source.words(rig), listener.words(rig), arrival.arrives() ? words : "no way"));
+                "%s at %s: %s".formatted(source.words(rig), listener.words(rig), arrival.arrives() ? words : "never"));
     }
 
     /** The way that an address names; empty where nothing is named. */
@@ -103,7 +103,7 @@ record HearTable(List<Ear> ears, List<Row> rows) {
         }
         return new Way(
                 "%s to %s".formatted(source.words(rig), listener.words(rig)),
-                arrival.arrives() ? arrival.gain().words() : "no way",
+                arrival.arrives() ? arrival.gain().words() : "never",
                 arrival.earliest().isPresent() ? millis(arrival.earliest().getAsLong()) : "",
                 paths.away(listener).map(Length::words).orElse(""),
                 steps(rig, heard.way(source, listener)),
@@ -131,7 +131,7 @@ record HearTable(List<Ear> ears, List<Row> rows) {
 
     private static String gain(Strand strand) {
         return (strand.decibels() == 0 ? "" : ", %s dB".formatted(number(strand.decibels())))
-                + (strand.inverted() ? ", turned round" : "")
+                + (strand.inverted() ? ", inverted" : "")
                 + (strand.micros() == 0 ? "" : ", " + millis(strand.micros()));
     }
 

@@ -1,5 +1,8 @@
 package embrack.app.wiring;
 
+import embrack.app.store.Because;
+import embrack.core.edit.Refused;
+import embrack.core.gear.PortId;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
@@ -17,6 +20,20 @@ final class PortKey {
 
     static String of(Link link) {
         return of(link.from()) + "~" + of(link.to());
+    }
+
+    /**
+     * The port that a key is about, whether a rig has it or not.
+     *
+     * @param field where it is said that it is about none
+     */
+    static Socket parse(String field, String key) {
+        int dot = key.indexOf('.');
+        if (dot < 0) {
+            throw new Refused(field, Because.of("no.no-port"));
+        }
+        return Refused.at(
+                field, () -> new Socket(new DeviceId(key.substring(0, dot)), new PortId(key.substring(dot + 1))));
     }
 
     /** The port that a key names, if the rig has it. */

@@ -55,6 +55,41 @@ class SoundController {
         return room.sound(id, state, at, Echo.NONE, page);
     }
 
+    @PostMapping("/links")
+    String connect(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String to) {
+        rigs.edit(id, hand, new WiringEdit.Connect(PortKey.parse("from", from), PortKey.parse("to", to)));
+        return toSound(id, "link:%s~%s".formatted(from, to));
+    }
+
+    @PostMapping("/links/pull")
+    String pull(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String to) {
+        rigs.edit(id, hand, new WiringEdit.Disconnect(PortKey.parse("link", from), PortKey.parse("link", to)));
+        return toSound(id, "");
+    }
+
+    @PostMapping("/links/length")
+    String measure(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String to,
+            @RequestParam(defaultValue = "") String length) {
+        rigs.edit(id, hand, new WiringEdit.Measure(PortKey.parse("length", from), PortKey.parse("length", to), length));
+        return toSound(id, "link:%s~%s".formatted(from, to));
+    }
+
+    private static String toSound(RigId id, String at) {
+        return "redirect:/rigs/%s/wiring/sound%s".formatted(id, at.isEmpty() ? "" : "?at=" + at);
+    }
+
     @DrawnOnce
     @GetMapping("/mix/{device}")
     String mix(
@@ -145,22 +180,21 @@ class SoundController {
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
-        boolean there = rigs.load(id)
-                .plan()
-                .rig()
-                .find(new DeviceId(Refusals.pathVariable(request, "device")))
-                .isPresent();
-        Echo echo = there
-                ? Refusals.answer(refused, request, response)
-                : Refusals.answerWithoutForm(refused, request, response, page);
-        return there && request.getRequestURI().contains("/sound/mix/")
-                ? mix(
-                        id,
-                        new DeviceId(Refusals.pathVariable(request, "device")),
-                        echo.typed().getOrDefault("out", ""),
-                        "",
-                        echo,
-                        page)
+        if (request.getRequestURI().contains("/sound/links")) {
+            Echo echo = Refusals.answer(refused, request, response);
+            String from = echo.typed().getOrDefault("from", "");
+            String at = echo.action().endsWith("/length")
+                    ? "link:%s~%s".formatted(from, echo.typed().getOrDefault("to", ""))
+                    : "port:" + from;
+            return room.sound(id, "open", at, echo, page);
+        }
+        DeviceId device = new DeviceId(Refusals.pathVariable(request, "device"));
+        if (rigs.load(id).plan().rig().find(device).isEmpty()) {
+            return room.sound(id, "open", "", Refusals.answerWithoutForm(refused, request, response, page), page);
+        }
+        Echo echo = Refusals.answer(refused, request, response);
+        return request.getRequestURI().contains("/sound/mix/")
+                ? mix(id, device, echo.typed().getOrDefault("out", ""), "", echo, page)
                 : room.sound(id, "open", "", echo, page);
     }
 

@@ -12,6 +12,7 @@ import embrack.core.rig.Device;
 import embrack.core.rig.Feed;
 import embrack.core.rig.Length;
 import embrack.core.rig.Rig;
+import embrack.core.rig.Socket;
 import embrack.core.sheet.ConsoleList;
 import embrack.core.sound.Heard;
 import embrack.core.sound.SoundPaths;
@@ -57,8 +58,9 @@ record SoundPage(
     /** A device; {@code free} counts outputs that are not used. */
     record Player(String id, String name, String model, int free, List<Output> outputs) {}
 
-    /** An output. */
-    record Output(String key, String name, List<Tick> sounds, List<Tick> ears, String words, boolean isUsed) {}
+    /** An output; {@code goesTo} what its lead goes to, empty where there is none. */
+    record Output(
+            String key, String name, List<Tick> sounds, List<Tick> ears, String words, boolean isUsed, String goesTo) {}
 
     /** Something that is on it or not. */
     record Tick(String key, String words, boolean isOn) {}
@@ -152,7 +154,7 @@ record SoundPage(
 
     private static Player player(Rig rig, Device device) {
         List<Output> outputs = rig.model(device.id()).outputs().stream()
-                .map(port -> output(device, port))
+                .map(port -> output(rig, device, port))
                 .toList();
         return new Player(
                 device.id().text(),
@@ -162,7 +164,7 @@ record SoundPage(
                 outputs);
     }
 
-    private static Output output(Device device, Port port) {
+    private static Output output(Rig rig, Device device, Port port) {
         PortId id = port.id();
         Feed feed = device.feed(id);
         return new Output(
@@ -175,6 +177,10 @@ record SoundPage(
                         .map(e -> new Tick(e.name(), e.words(), feed.to().contains(e)))
                         .toList(),
                 feed.words(),
-                feed.isUsed());
+                feed.isUsed(),
+                rig.linksIn(new Socket(device.id(), id)).stream()
+                        .map(link -> rig.words(link.to()))
+                        .findFirst()
+                        .orElse(""));
     }
 }

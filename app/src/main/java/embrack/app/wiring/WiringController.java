@@ -29,7 +29,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 class WiringController {
 
     private static final String TABLE = "table";
-    private static final String SOUND = "sound";
 
     private final RigStore rigs;
     private final WiringRoom room;
@@ -67,15 +66,9 @@ class WiringController {
             @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
         rigs.edit(id, hand, new WiringEdit.Connect(socket(rig, "from", from), socket(rig, "to", to)));
-        return view.equals(SOUND)
-                ? toSound(id)
-                : view.equals(TABLE)
-                        ? "redirect:/rigs/%s/wiring/table".formatted(id)
-                        : toPicture(id, "link:%s~%s".formatted(from, to));
-    }
-
-    private static String toSound(RigId id) {
-        return "redirect:/rigs/%s/wiring/sound".formatted(id);
+        return view.equals(TABLE)
+                ? "redirect:/rigs/%s/wiring/table".formatted(id)
+                : toPicture(id, "link:%s~%s".formatted(from, to));
     }
 
     @PostMapping("/links/pull")
@@ -87,11 +80,9 @@ class WiringController {
             @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
         rigs.edit(id, hand, new WiringEdit.Disconnect(socket(rig, "link", from), socket(rig, "link", to)));
-        return view.equals(SOUND)
-                ? toSound(id)
-                : view.equals(TABLE)
-                        ? "redirect:/rigs/%s/wiring/table".formatted(id)
-                        : "redirect:/rigs/%s/wiring".formatted(id);
+        return view.equals(TABLE)
+                ? "redirect:/rigs/%s/wiring/table".formatted(id)
+                : "redirect:/rigs/%s/wiring".formatted(id);
     }
 
     @PostMapping("/links/meet")
@@ -115,11 +106,9 @@ class WiringController {
             @RequestParam(defaultValue = "") String view) {
         Rig rig = rigs.load(id).plan().rig();
         rigs.edit(id, hand, new WiringEdit.Measure(socket(rig, "length", from), socket(rig, "length", to), length));
-        return view.equals(SOUND)
-                ? toSound(id)
-                : view.equals(TABLE)
-                        ? "redirect:/rigs/%s/wiring/table".formatted(id)
-                        : toPicture(id, "link:%s~%s".formatted(from, to));
+        return view.equals(TABLE)
+                ? "redirect:/rigs/%s/wiring/table".formatted(id)
+                : toPicture(id, "link:%s~%s".formatted(from, to));
     }
 
     @ExceptionHandler
@@ -130,16 +119,6 @@ class WiringController {
             return room.table(id, echo, page);
         }
         String from = echo.typed().getOrDefault("from", "");
-        if (echo.typed().getOrDefault("view", "").equals(SOUND)) {
-            return room.sound(
-                    id,
-                    "open",
-                    echo.action().endsWith("/length")
-                            ? "link:%s~%s".formatted(from, echo.typed().getOrDefault("to", ""))
-                            : "port:" + from,
-                    echo,
-                    page);
-        }
         String at = echo.action().endsWith("/length")
                 ? "link:%s~%s".formatted(from, echo.typed().getOrDefault("to", ""))
                 : "port:" + from;

@@ -1,7 +1,10 @@
 package embrack.app.wiring;
 
+import embrack.core.gear.Ear;
 import embrack.core.gear.Port;
 import embrack.core.gear.Purpose;
+import embrack.core.gear.Sound;
+import embrack.core.gear.SoundInside;
 import embrack.core.rig.Area;
 import embrack.core.rig.Device;
 import embrack.core.rig.Link;
@@ -224,9 +227,16 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
                                     .stream())
                             .findFirst()
                     : Optional.empty();
-            return role.orElseGet(() -> rig.model(device.id()).board().isPresent()
-                    ? "channel per message"
-                    : rig.model(device.id()).kind().words());
+            SoundInside sound = rig.model(device.id()).sound();
+            Optional<String> sounds = Stream.concat(
+                            sound.sources().values().stream().map(Sound::words),
+                            sound.ears().values().stream().map(Ear::words))
+                    .findFirst()
+                    .filter(words -> rig.model(device.id()).isForSoundAlone());
+            return role.or(() -> sounds)
+                    .orElseGet(() -> rig.model(device.id()).board().isPresent()
+                            ? "channel per message"
+                            : rig.model(device.id()).kind().words());
         }
 
         private Line line(Link link) {

@@ -18,6 +18,8 @@ final class Pages {
             "/rigs/1/wiring/table",
             "/rigs/1/wiring/power",
             "/rigs/1/wiring/sound",
+            "/rigs/1/wiring/sound?at=way:playback-interface.click~singer-ears.in-ears",
+            "/rigs/1/wiring/sound/mix/choir-mixer?out=main-left",
             "/rigs/1/wiring/failures",
             "/rigs/1/wiring/lists",
             "/rigs/1/switches/choir-board/1/3?press=1.1.2&find=mute",

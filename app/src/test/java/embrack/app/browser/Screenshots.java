@@ -3,7 +3,6 @@ package embrack.app.browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import embrack.app.AppTest;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -22,9 +21,16 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring", "wiring-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/quay-board/1/3", "switches-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, empty() + "/gear", "empty-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/sound", "sound-desk", "");
+        shot(
+                ColorScheme.LIGHT,
+                1280,
+                800,
+                "/rigs/1/wiring/sound?at=way:playback-interface.click~singer-ears.in-ears#floor",
+                "sound-lit-desk",
+                "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/sound/mix/vocal-mixer?out=ear-1", "console-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/lights/fixtures", "hung-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats/joins", "joins-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/doors", "doors-tablet-stage", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets", "sheet-desk", "");
@@ -43,24 +49,6 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats?part=7", "order-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, walk() + "/switches/stepper/2/2", "walk-desk", "");
-    }
-
-    /** A rig without a box. */
-    private String empty() {
-        try (Stagehand hand = new Stagehand(port)) {
-            hand.newRig("New rig");
-            return hand.page.url().replaceAll(".*(/rigs/\\d+).*", "$1");
-        }
-    }
-
-    /** The example of a board that counts, read in. */
-    private String walk() {
-        try (Stagehand hand = new Stagehand(port)) {
-            hand.importFile(Examples.walk().getBytes(StandardCharsets.UTF_8));
-            hand.at("/gear");
-            return hand.page.url().replaceAll(".*(/rigs/\\d+).*", "$1");
-        }
     }
 
     private void shot(ColorScheme ground, int width, int height, String path, String name, String keys) {

@@ -174,9 +174,9 @@ class WiringJobTests {
         page.navigate("/rigs/%d/gear/thru-box".formatted(rig));
         assertThat(page.locator("#remove-form")).containsText("With it go 5 links.");
         hand.click("Remove Thru box");
-        assertThat(page.locator("#rail")).containsText("30 links");
+        assertThat(page.locator("#rail")).containsText("61 links");
         page.keyboard().press("u");
-        assertThat(page.locator("#rail")).containsText("35 links");
+        assertThat(page.locator("#rail")).containsText("66 links");
     }
 
     @Test
@@ -185,9 +185,11 @@ class WiringJobTests {
         Page page = hand.page;
         page.navigate("/rigs/%d/wiring/sound".formatted(rig));
         Locator click =
-                page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Playback interface Output 3"));
+                page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Playback interface Output 7"));
+        click.getByLabel("click").check();
+        hand.untilAtWork();
         click.getByLabel("house").check();
-        assertThat(page.locator(".finding .what")).hasText("The house hears the click on Playback interface Output 3.");
+        assertThat(page.locator(".finding .what")).hasText("The house hears the click on Playback interface Output 7.");
         hand.click("Send it to in-ears only");
         assertThat(page.locator(".finding")).hasCount(0);
         assertThat(click.getByLabel("house")).not().isChecked();

@@ -78,7 +78,7 @@ class GearPageTests {
         GearPage page = page(with("stage-mixer-12"), Library.all());
         assertThat(page.selected().orElseThrow().hardware())
                 .extracting(GearPage.ModelChoice::id)
-                .containsExactly("rack-mixer-24", "stage-mixer-12");
+                .containsExactly("rack-mixer-24", "stage-mixer-12", "house-console-24");
         assertThat(page.library())
                 .extracting(GearPage.ModelGroup::kind)
                 .startsWith("floor board", "fader box")

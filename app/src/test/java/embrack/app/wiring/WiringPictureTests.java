@@ -177,8 +177,10 @@ class WiringPictureTests {
 
     private static Rig randomRig(Random random, int boxes) {
         Plan plan = Plan.empty(new TapeLabel("Random"));
+        List<Model> models =
+                Library.all().stream().filter(model -> !model.isForSoundAlone()).toList();
         for (int i = 0; i < boxes; i++) {
-            Model model = Library.all().get(random.nextInt(Library.all().size()));
+            Model model = models.get(random.nextInt(models.size()));
             plan = new GearEdit.AddDevice("Box " + i, model).apply(plan);
             plan = new WiringEdit.Stand(
                             plan.rig().devices().getLast().id(), Area.values()[random.nextInt(Area.values().length)])

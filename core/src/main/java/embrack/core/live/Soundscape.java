@@ -36,8 +36,8 @@ import java.util.stream.Stream;
 
 /**
  * Who hears what in the hour of a show: the ways of sound in the states that switches and cues are meant to bring
- * about. What nothing in the plan ever moves is taken as people have it, open; what something moves stands as the engine
- * has it, so a level that only a pedal moves stands at its heel until somebody says how it is set at doors.
+ * about. What nothing in the plan ever moves is taken as people have it, open; what something moves stands as the
+ * engine has it, so a level that only a pedal moves stands at its heel until somebody says how it is at doors.
  */
 public final class Soundscape {
 

@@ -116,19 +116,30 @@ public final class Linking {
     }
 
     /**
-     * What has to be between the plug and the socket, for a 5-pin or TRS cable between unlike ends; for sound, which
-     * lead it is; empty when there is nothing to say.
+     * What has to be between the plug and the socket, for a 5-pin or TRS cable between unlike ends; empty when nothing
+     * has.
      */
     public static Optional<String> adapter(Rig rig, Link link) {
         Connector from = rig.port(link.from()).connector();
         Connector to = rig.port(link.to()).connector();
-        boolean plugs = rig.kind(link) == LinkKind.FIVE_PIN;
-        if (rig.kind(link) == LinkKind.SOUND && from != to && from != Connector.AUDIO && to != Connector.AUDIO) {
-            return Optional.of("%s to %s lead".formatted(from.words(), to.words()));
-        }
-        return plugs && from != to
+        return rig.kind(link) == LinkKind.FIVE_PIN && from != to
                 ? Optional.of("%s to %s adapter".formatted(from.words(), to.words()))
                 : Optional.empty();
+    }
+
+    /** The cable by its plugs where it is one for sound, else by what it carries: "mono jack to XLR", "5-pin". */
+    public static String cable(Rig rig, Link link) {
+        Connector from = rig.port(link.from()).connector();
+        Connector to = rig.port(link.to()).connector();
+        if (rig.kind(link) != LinkKind.SOUND) {
+            return rig.kind(link).words();
+        }
+        Connector known = from == Connector.AUDIO ? to : from;
+        return known == Connector.AUDIO
+                ? SOUND
+                : to == Connector.AUDIO || known == to
+                        ? known.words()
+                        : "%s to %s".formatted(known.words(), to.words());
     }
 
     private static Optional<String> againstTheStream(Rig rig, Socket from, Socket to, LinkKind kind) {

@@ -19,7 +19,7 @@ public record CableList(List<Row> rows) {
      * A cable.
      *
      * @param number counted from 1 in the order of the list
-     * @param kind "5-pin", "USB", "network" or "power"
+     * @param kind "5-pin", "USB", "network" or "power"; of sound its plugs
      * @param length "3 m", or empty when it was not measured
      * @param fromLabel the text at its beginning, which names the own port first
      * @param toLabel the text at its end
@@ -45,7 +45,7 @@ public record CableList(List<Row> rows) {
                 String to = rig.words(link.to());
                 rows.add(new Row(
                         number,
-                        rig.kind(link).words(),
+                        Linking.cable(rig, link),
                         link.length().map(Length::words).orElse(""),
                         from,
                         to,

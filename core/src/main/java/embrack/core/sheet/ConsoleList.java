@@ -46,7 +46,7 @@ public record ConsoleList(DeviceId console, List<Input> inputs, List<Output> out
      * @param number counted from 1 over all inputs of the console
      * @param sources what arrives: "click of Tablet, left"
      * @param over the boxes before it, the nearest last: "Headphone split, DI"
-     * @param lead what is plugged in: "XLR", or "mono jack to XLR lead"
+     * @param lead what is plugged in: "XLR", "mono jack to XLR"
      * @param phantom "48 V on", "48 V needed", or empty
      * @param level what comes, as far as it is known: "−50 dBu"
      * @param isStereo whether the next input is its other side
@@ -222,8 +222,7 @@ public record ConsoleList(DeviceId console, List<Input> inputs, List<Output> out
                     ports.get(index).name().text(),
                     carried,
                     over(carried, link),
-                    Linking.adapter(rig, link)
-                            .orElseGet(() -> rig.port(link.to()).connector().words()),
+                    Linking.cable(rig, link),
                     phantom(socket),
                     leads.level(link).map(Listing::dbu).orElse(""),
                     stereo,

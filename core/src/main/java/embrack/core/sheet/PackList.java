@@ -151,7 +151,7 @@ public record PackList(List<Case> cases) {
         rig.links().stream()
                 .filter(link -> CableList.isCarried(rig, link))
                 .forEach(link -> longest.merge(
-                        rig.kind(link).words(),
+                        Linking.cable(rig, link),
                         link,
                         (a, b) -> Comparator.<Length>naturalOrder().compare(length(a), length(b)) >= 0 ? a : b));
         return Stream.concat(
@@ -177,7 +177,7 @@ public record PackList(List<Case> cases) {
     private static String words(Rig rig, Link link) {
         return "%s cable%s"
                 .formatted(
-                        rig.kind(link).words(),
+                        Linking.cable(rig, link),
                         link.length().map(length -> ", " + length.words()).orElse(""));
     }
 }

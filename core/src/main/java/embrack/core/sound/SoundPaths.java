@@ -29,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -248,9 +249,14 @@ public final class SoundPaths {
 
     /** What is heard while everything stands so. */
     public Heard heard(Stand stand) {
+        return heard(stand, strand -> false);
+    }
+
+    /** What is heard while everything stands so and some of it lets nothing through: a lead that is out, a dark box. */
+    public Heard heard(Stand stand, Predicate<Strand> isOut) {
         double[] factors = new double[strands.size()];
         for (int i = 0; i < factors.length; i++) {
-            factors[i] = Passing.factor(rig, strands.get(i), stand);
+            factors[i] = isOut.test(strands.get(i)) ? 0 : Passing.factor(rig, strands.get(i), stand);
         }
         Map<Source, List<Response[]>> sides = new LinkedHashMap<>();
         sources.forEach(source -> sides.put(

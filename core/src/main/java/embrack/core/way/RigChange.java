@@ -5,9 +5,11 @@ import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -53,7 +55,7 @@ public final class RigChange {
                 && old.filters().equals(now.filters())
                 && old.spot().host().equals(now.spot().host())
                 && was.standIn(id).equals(is.standIn(id))
-                && was.linksIn(id).equals(is.linksIn(id));
+                && links(was, id).equals(links(is, id));
         if (!isAlike || !settingsOnTheWay(was, old).equals(settingsOnTheWay(is, now))) {
             passing.add(id);
         } else if (!old.settings().equals(now.settings())
@@ -63,6 +65,12 @@ public final class RigChange {
                 || !old.handWork().equals(now.handWork())) {
             hearing.add(id);
         }
+    }
+
+    private static List<Link> links(Rig rig, DeviceId id) {
+        return rig.linksIn(id).stream()
+                .filter(link -> !rig.kind(link).carriesSound())
+                .toList();
     }
 
     /** Those that decide about more than what a box makes of what arrives. */

@@ -299,6 +299,7 @@ class RuleTests {
                         "sound.not-for-them",
                         "sound.one-side-lost",
                         "sound.phantom-harms",
+                        "sound.silent-start",
                         "sound.without-wanted",
                         "switches.also-moves",
                         "switches.boards-fight",
