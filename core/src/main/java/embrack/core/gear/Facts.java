@@ -7,6 +7,7 @@ import embrack.core.name.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 
 /** A model in few words: what decides whether it can do a job. */
 public final class Facts {
@@ -37,6 +38,9 @@ public final class Facts {
             facts.add(
                     "learns %s".formatted(Words.count(model.chart().learnables().size(), "message")));
         }
+        if (model.isForSoundAlone()) {
+            facts.add(sound(model));
+        }
         return facts.isEmpty()
                 ? Words.count(
                                 (int) model.ports().stream()
@@ -64,9 +68,23 @@ public final class Facts {
             long out = model.midiPorts().stream()
                     .filter(port -> port.direction().isSending())
                     .count();
-            facts.add(in + out == 0 ? model.kind().words() : "%d in, %d out".formatted(in, out));
+            facts.add(
+                    in + out > 0
+                            ? "%d in, %d out".formatted(in, out)
+                            : model.isForSoundAlone()
+                                    ? sound(model)
+                                    : model.kind().words());
         }
         return String.join(", ", facts);
+    }
+
+    /** What of sound goes into it and comes out. */
+    private static String sound(Model model) {
+        return Words.list(Stream.of(
+                        Words.count(model.inputs().size(), "sound input"),
+                        Words.count(model.outputs().size(), "sound output"))
+                .filter(count -> !count.startsWith("0 "))
+                .toList());
     }
 
     private static String firstFamily(Model model) {

@@ -11,6 +11,7 @@ import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
 import embrack.core.show.Entry;
 import embrack.core.show.Song;
+import embrack.core.show.SongId;
 import embrack.core.show.When;
 import embrack.core.sound.Heard;
 import embrack.core.sound.SoundPaths;
@@ -27,8 +28,11 @@ import embrack.core.world.Place;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -110,6 +114,28 @@ public final class Soundscape {
             world = after(world, before, Long.MAX_VALUE);
         }
         return paths.heard(stand(after(world, song, 0)));
+    }
+
+    /**
+     * What is heard as each song of tonight begins, in order; states that are alike for sound are worked out once. As
+     * many worlds as there are cues; as many tables as there are different states.
+     */
+    public Map<SongId, Heard> bySong() {
+        Map<SongId, Heard> bySong = new LinkedHashMap<>();
+        Map<List<Integer>, Heard> known = new HashMap<>();
+        List<Place> deciding = paths.strands().stream()
+                .flatMap(Soundscape::gates)
+                .filter(moved::contains)
+                .distinct()
+                .toList();
+        World world = World.poweredOn(plan.rig());
+        for (Song song : tonight()) {
+            World begun = after(world, song, 0);
+            List<Integer> state = deciding.stream().map(begun::value).toList();
+            bySong.put(song.id(), known.computeIfAbsent(state, s -> paths.heard(stand(begun))));
+            world = after(world, song, Long.MAX_VALUE);
+        }
+        return bySong;
     }
 
     private List<Song> tonight() {

@@ -49,6 +49,11 @@ public final class SoundPaths {
     private final List<Listener> listeners = new ArrayList<>();
     private final Order order;
 
+    /** Of each strand, the numbers of the points where it begins and ends. */
+    private final int[] begins;
+
+    private final int[] ends;
+
     public SoundPaths(Rig rig) {
         this.rig = rig;
         rig.devices().forEach(this::addPoints);
@@ -58,6 +63,8 @@ public final class SoundPaths {
         rig.devices().forEach(this::addSources);
         addListeners();
         order = Order.of(points.size(), strands, this::number);
+        begins = strands.stream().mapToInt(strand -> number(strand.from())).toArray();
+        ends = strands.stream().mapToInt(strand -> number(strand.to())).toArray();
     }
 
     private void addPoints(Device device) {
@@ -323,8 +330,7 @@ public final class SoundPaths {
         source.sides().forEach(side -> reached[number(side)] = true);
         order.strands().stream()
                 .filter(strand -> factors[strand] != 0)
-                .forEach(strand -> reached[number(strands.get(strand).to())] |=
-                        reached[number(strands.get(strand).from())]);
+                .forEach(strand -> reached[ends[strand]] |= reached[begins[strand]]);
         return reached;
     }
 
@@ -333,8 +339,7 @@ public final class SoundPaths {
         listener.ends().forEach(end -> leads[number(end)] = true);
         order.strands().reversed().stream()
                 .filter(strand -> factors[strand] != 0)
-                .forEach(strand -> leads[number(strands.get(strand).from())] |=
-                        leads[number(strands.get(strand).to())]);
+                .forEach(strand -> leads[begins[strand]] |= leads[ends[strand]]);
         return leads;
     }
 
