@@ -95,7 +95,7 @@ record HearTable(List<Ear> ears, List<Row> rows) {
         if (arrival.cancels()) {
             warnings.add("Two ways put each other out.");
         }
-        if (!arrival.lostSides().isEmpty()) {
+        if (source.isStereo() && !arrival.lostSides().isEmpty()) {
             warnings.add("One of its two sides is missing.");
         }
         if (arrival.apart() > 0) {

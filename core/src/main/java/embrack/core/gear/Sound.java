@@ -42,6 +42,11 @@ public enum Sound {
         return this != HEARTBEAT && (!isSecret() || !ear.isOpen());
     }
 
+    /** Whether it may be wide: a click, a voice that speaks and a tone are one sound on however many outputs. */
+    public boolean hasSides() {
+        return this != CLICK && this != GUIDE && this != HEARTBEAT && this != MICROPHONE;
+    }
+
     /** Whether it comes out of a player, and not from somebody who plays or sings. */
     public boolean isPlayed() {
         return this != INSTRUMENT && this != MICROPHONE;

@@ -24,8 +24,9 @@ public record Source(DeviceId device, Sound sound, List<SoundPoint> sides) {
         return device + "." + sound.key();
     }
 
+    /** Whether it has a left and a right, and is not one sound at two outputs. */
     public boolean isStereo() {
-        return sides.size() > 1;
+        return sides.size() == 2 && sound.hasSides();
     }
 
     /** In words: "click of Tablet"; a microphone and an instrument are called as their tape says. */

@@ -53,6 +53,14 @@ class ConsoleListTests {
         assertThat(list.sums(4))
                 .extracting(ConsoleList.Sum::words)
                 .containsExactly("Inputs 4 and 5 to one: pads of Interface in mono, by a summing box.");
+        Sketch doubled = SoundFaults.mill()
+                .box("Interface", "tablet-sound-interface")
+                .feed("interface.output-1", List.of(Sound.CLICK), List.of())
+                .feed("interface.output-2", List.of(Sound.CLICK), List.of())
+                .link("interface.output-1 > mixer.input-4", "interface.output-2 > mixer.input-5");
+        assertThat(list(doubled).inputs().get(3).words())
+                .as("one sound at two outputs has no sides")
+                .isEqualTo("click of Interface");
         assertThat(list.sums(1)).noneMatch(sum -> sum.words().contains("click"));
     }
 }

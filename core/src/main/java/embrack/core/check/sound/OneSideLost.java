@@ -31,7 +31,7 @@ final class OneSideLost implements Rule {
         SoundPaths paths = subject.sound();
         var heard = paths.heard(Stand.OPEN);
         return paths.sources().stream()
-                .filter(source -> source.sides().size() == 2)
+                .filter(Source::isStereo)
                 .flatMap(source -> paths.listeners().stream()
                         .filter(listener -> listener.device().isPresent())
                         .filter(listener ->
