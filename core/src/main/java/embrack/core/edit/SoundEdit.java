@@ -13,9 +13,6 @@ import embrack.core.rig.Socket;
 import embrack.core.rig.SoundUse;
 import embrack.core.word.Fact;
 import embrack.core.word.Phrase;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -66,34 +63,6 @@ public sealed interface SoundEdit extends Edit {
                             "to",
                             before.rig().name(device) + " "
                                     + port(before.rig(), device, route.to().port()))
-                    .with("level", level.isBlank() ? "off" : level.strip());
-        }
-    }
-
-    /** Sets several ways at once, all to the same. */
-    record SetSends(DeviceId device, List<SoundRoute> routes, String level) implements SoundEdit {
-
-        public SetSends {
-            routes = List.copyOf(routes);
-        }
-
-        @Override
-        public SoundUse of(Device device) {
-            Map<SoundRoute, Send> sends = new LinkedHashMap<>();
-            routes.forEach(route -> sends.put(route, Send.parse(level)));
-            return device.sound().withSends(sends);
-        }
-
-        @Override
-        public String field() {
-            return "level";
-        }
-
-        @Override
-        public Phrase summary(Plan before) {
-            return Say.of("sound.sends")
-                    .with("device", before.rig().name(device))
-                    .with("count", routes.size())
                     .with("level", level.isBlank() ? "off" : level.strip());
         }
     }

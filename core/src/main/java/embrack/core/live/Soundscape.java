@@ -87,10 +87,6 @@ public final class Soundscape {
         return moved;
     }
 
-    public SoundPaths paths() {
-        return paths;
-    }
-
     /** What could be heard with everything open. */
     public Heard open() {
         return open;
