@@ -1,4 +1,5 @@
 // Where somebody is stays where it was when something is swapped. No rule of the job is here.
+import { note, reopen } from "./opened.js";
 
 /** What finds an element again in a page that came anew, else what stands in its place: selectors, and which of all. */
 function address(element) {
@@ -18,6 +19,7 @@ function address(element) {
 let was = [];
 /** Remembers where somebody is, before something is put in the place of something else. */
 export function remember() {
+  note();
   const here = document.activeElement;
   was = [];
   // A list that was chosen from by mouse or finger lets go, so that keys are the page's again.
@@ -29,6 +31,7 @@ export function remember() {
 
 /** Brings them back there, if they are nowhere now. */
 export function back() {
+  reopen();
   if (!was.length || (document.activeElement && document.activeElement !== document.body)) return;
   for (const { selector, nth } of was) {
     const found = document.querySelectorAll(selector);

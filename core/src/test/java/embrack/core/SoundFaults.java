@@ -82,7 +82,7 @@ public final class SoundFaults {
     }
 
     public static List<Fault> all() {
-        return Stream.of(ears(), sides(), leads(), times())
+        return Stream.of(ears(), sides(), leads(), times(), pairs())
                 .flatMap(List::stream)
                 .toList();
     }
@@ -316,7 +316,16 @@ public final class SoundFaults {
                         "Stage Out",
                         "48 channels from Stage Out to Booth In are 111 Mbit/s, without what the network adds.",
                         s -> network(s, 48),
-                        s -> network(s, 32)));
+                        s -> network(s, 32)),
+                fault(
+                        "eight-channels-at-96-kilohertz-on-one-optical-lead",
+                        "too-many-channels",
+                        Severity.LOOK,
+                        "Stage Out",
+                        "8 channels from Stage Out to Booth In are 18 Mbit/s; an optical lead has room for 9: 8 "
+                                + "channels at 48 kHz.",
+                        s -> carried(s, "optical", 8),
+                        s -> carried(s, "optical", 4)));
     }
 
     private static SoundEdit.SwitchPhantom power(int input) {
@@ -345,15 +354,19 @@ public final class SoundFaults {
     }
 
     private static Sketch network(Sketch s, int channels) {
+        return carried(s, "sound network", channels);
+    }
+
+    private static Sketch carried(Sketch s, String lead, int channels) {
         return s.box("Stage", Kind.SOUND_BOX, """
-                        port Out: sound network out, %d channels
+                        port Out: %s out, %d channels
                         setting Sample rate: 96 kHz, 48 kHz; factory 96 kHz, not about messages: sound alone
                         power: mains
-                        """.formatted(channels), "")
+                        """.formatted(lead, channels), "")
                 .box("Booth", Kind.SOUND_BOX, """
-                        port In: sound network in, 64 channels
+                        port In: %s in, 64 channels
                         power: mains
-                        """, "")
+                        """.formatted(lead), "")
                 .link("stage.out > booth.in");
     }
 
@@ -387,6 +400,61 @@ public final class SoundFaults {
                                 .box("Tape", "recorder-2")
                                 .link("mixer.aux-6 > tape.in-1"),
                         s -> s.box("Tape", "recorder-2").link("mixer.aux-6 > tape.in-1")));
+    }
+
+    private static List<Fault> pairs() {
+        return List.of(
+                fault(
+                        "a-second-player-without-its-click",
+                        "lost-at-failover",
+                        Severity.LOOK,
+                        "Player B",
+                        "Once Player B is in for Player A, Drum ears do not get its click.",
+                        s -> two(s, ""),
+                        s -> two(s, "").link("player-b.output-1 > pair.from-b-1")),
+                fault(
+                        "a-second-player-six-decibels-down",
+                        "lost-at-failover",
+                        Severity.LOOK,
+                        "Player B",
+                        "Once Player B is in for Player A, Drum ears get its click by 3 dB and more louder or softer.",
+                        s -> two(s, "; -6 dB").link("player-b.output-1 > pair.from-b-1"),
+                        s -> two(s, "; -2 dB").link("player-b.output-1 > pair.from-b-1")));
+    }
+
+    /** Two players in two computers, a box that passes on one of them, its first output in the drummer's ears. */
+    public static Sketch two() {
+        return two(mill(), "").link("player-b.output-1 > pair.from-b-1");
+    }
+
+    private static Sketch two(Sketch s, String second) {
+        return s.box("Pair", Kind.PLAYBACK_PAIR, """
+                        port Computer A: USB device both ways
+                        port Computer B: USB device both ways
+                        port From A 1: computer sound in
+                        port From B 1: computer sound in
+                        port Out: XLR out, at +4 dBu
+                        sound From A 1 to Out: while chosen Computer A
+                        sound From B 1 to Out: while chosen Computer B%s
+                        setting MIDI receive channel: 1..16, factory 1
+                        setting Fail over: by hand, automatic; factory automatic
+                        fails over only while Fail over is automatic
+                        power: mains
+                        """.formatted(second), """
+                        use Computer {A, B}: cc 100..101 over 63
+                        """)
+                .box("One", "computer")
+                .box("Other", "computer")
+                .app("Player A", "linear-timeline-player", "one")
+                .app("Player B", "linear-timeline-player", "other")
+                .link("pair.computer-a > one.usb-1", "pair.computer-b > other.usb-1")
+                .feed("player-a.output-1", List.of(Sound.CLICK), List.of())
+                .feed("player-b.output-1", List.of(Sound.CLICK), List.of())
+                .link("player-a.output-1 > pair.from-a-1", "pair.out > mixer.input-9")
+                .edit(send("input-9", "mix-left", "off"))
+                .edit(send("input-9", "mix-right", "off"))
+                .edit(send("input-9", "aux-1", "0"))
+                .pair("player-a", "player-b");
     }
 
     private static Fault unheardPad() {

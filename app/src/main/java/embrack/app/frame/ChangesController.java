@@ -3,18 +3,21 @@ package embrack.app.frame;
 import embrack.app.store.RigChanged;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,9 +37,6 @@ class ChangesController {
 
     static final int MOST = 1_024;
 
-    /** A page asks again after this long; in milliseconds. */
-    private static final long OPEN_FOR = 10 * 60 * 1000L;
-
     private static final String TOO_MANY =
             "Too many pages listen already; this one shows changes when it is loaded again.";
 
@@ -44,21 +44,31 @@ class ChangesController {
     private final Map<RigId, List<SseEmitter>> listening = new HashMap<>();
     private final ExecutorService teller = Executors.newSingleThreadExecutor(
             Thread.ofPlatform().daemon().name("changes").factory());
+    private final Duration openFor;
     private int pages;
 
-    ChangesController(RigStore rigs) {
+    /**
+     * For the rigs of a store.
+     *
+     * @param openFor a page asks again after this long
+     */
+    ChangesController(RigStore rigs, @Value("${embrack.listening}") Duration openFor) {
         this.rigs = rigs;
+        this.openFor = openFor;
     }
 
+    /** A stream, said to be one by the type: of anything else the end would be taken for a page to be drawn. */
     @GetMapping(path = "/rigs/{id}/changes")
-    ResponseEntity<Object> listen(@PathVariable RigId id) {
+    @Nullable
+    SseEmitter listen(@PathVariable RigId id, HttpServletResponse response) throws IOException {
         rigs.newestRevision(id);
-        var page = new SseEmitter(OPEN_FOR);
+        var page = new SseEmitter(openFor.toMillis());
         if (!add(id, page)) {
-            return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
-                    .header("Retry-After", "60")
-                    .contentType(MediaType.TEXT_PLAIN)
-                    .body(TOO_MANY);
+            response.setStatus(HttpStatus.SERVICE_UNAVAILABLE.value());
+            response.setHeader("Retry-After", "60");
+            response.setContentType(MediaType.TEXT_PLAIN_VALUE);
+            response.getWriter().write(TOO_MANY);
+            return null;
         }
         Runnable gone = () -> remove(id, page);
         page.onCompletion(gone);
@@ -67,7 +77,7 @@ class ChangesController {
         // Asked only now, when changes reach the page: one that came in between is told twice rather than never.
         // It waits in the page until this thread begins the answer, so that no other thread writes into its head.
         tell(id, page, rigs.newestRevision(id));
-        return ResponseEntity.ok().contentType(MediaType.TEXT_EVENT_STREAM).body(page);
+        return page;
     }
 
     private synchronized boolean add(RigId id, SseEmitter page) {

@@ -48,7 +48,12 @@ record HearTable(List<Ear> ears, List<Row> rows) {
      */
     record Way(String title, String level, String late, String away, List<String> steps, List<String> warnings) {}
 
-    static HearTable of(SoundPaths paths, Heard heard) {
+    /**
+     * The table as everything stands.
+     *
+     * @param open what is heard with everything open, to tell what is shut from what leads nowhere
+     */
+    static HearTable of(SoundPaths paths, Heard heard, Heard open) {
         Rig rig = paths.rig();
         return new HearTable(
                 paths.listeners().stream()
@@ -59,20 +64,21 @@ record HearTable(List<Ear> ears, List<Row> rows) {
                         .map(source -> new Row(
                                 source.words(rig),
                                 paths.listeners().stream()
-                                        .map(listener -> cell(rig, heard, source, listener))
+                                        .map(listener -> cell(rig, heard, open, source, listener))
                                         .toList()))
                         .toList());
     }
 
-    private static Cell cell(Rig rig, Heard heard, Source source, Listener listener) {
+    private static Cell cell(Rig rig, Heard heard, Heard open, Source source, Listener listener) {
         Arrival arrival = heard.arrival(source, listener);
         boolean never = arrival.isHeard() && !source.sound().isFor(listener.ear());
-        String words = arrival.arrives() ? arrival.gain().words() : "\u2013";
+        boolean leads = open.arrival(source, listener).arrives();
+        String words = leads ? arrival.gain().words() : "\u2013";
         return new Cell(
                 source.key() + "~" + listener.key(),
                 words,
-                never ? "never" : !arrival.arrives() ? "none" : arrival.isHeard() ? "" : "silent",
-                "%s at %s: %s".formatted(source.words(rig), listener.words(rig), arrival.arrives() ? words : "never"));
+                never ? "never" : !leads ? "none" : arrival.isHeard() ? "" : "silent",
+                "%s at %s: %s".formatted(source.words(rig), listener.words(rig), leads ? words : "never"));
     }
 
     /** The way that an address names; empty where nothing is named. */

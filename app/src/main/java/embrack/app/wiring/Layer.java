@@ -33,12 +33,7 @@ enum Layer {
     private boolean shows(Rig rig, DeviceId device) {
         return switch (this) {
             case MESSAGES -> !rig.model(device).isForSoundAlone();
-            case SOUND ->
-                rig.model(device).isForSoundAlone()
-                        || rig.model(device).ports().stream()
-                                .filter(Port::isSoundSocket)
-                                .map(port -> new Socket(device, port.id()))
-                                .anyMatch(socket -> isUsed(rig, socket));
+            case SOUND -> rig.model(device).ports().stream().anyMatch(Port::isSoundSocket);
         };
     }
 

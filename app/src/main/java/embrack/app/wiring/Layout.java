@@ -51,6 +51,7 @@ final class Layout {
     private static final int MARGIN = 18;
     private static final int TOP = 46;
     private static final int HOST_SIDE = 70;
+    private static final int SOUND_SIDE = 130;
 
     static {
         LayoutMetaDataService.getInstance().registerLayoutMetaDataProviders(new LayeredMetaDataProvider());
@@ -228,7 +229,7 @@ final class Layout {
     }
 
     private void addHost(Device device, ElkNode node) {
-        prepare(node, new ElkPadding(HEAD + 22, HOST_SIDE, MARGIN, HOST_SIDE));
+        prepare(node, new ElkPadding(HEAD + 22, layer == Layer.SOUND ? SOUND_SIDE : HOST_SIDE, MARGIN, HOST_SIDE));
         node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_SIDE);
         node.setProperty(CoreOptions.NODE_SIZE_CONSTRAINTS, SizeConstraint.minimumSizeWithPorts());
         node.setProperty(CoreOptions.SPACING_PORT_PORT, (double) PORT_STEP);

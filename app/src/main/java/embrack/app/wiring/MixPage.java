@@ -21,6 +21,7 @@ import java.util.TreeMap;
  * @param out the output that is looked at
  * @param channels of another console, as typed; empty for this one
  * @param sums what to sum for that one
+ * @param tooMany inputs that find no room there even so
  */
 record MixPage(
         String id,
@@ -31,7 +32,8 @@ record MixPage(
         List<Level> levels,
         List<In> inputs,
         String channels,
-        List<String> sums) {
+        List<String> sums,
+        int tooMany) {
 
     /** A place where sounds meet in it, or go out. */
     record Out(String key, String name, String to) {}
@@ -74,7 +76,8 @@ record MixPage(
                 channels,
                 count == 0
                         ? List.of()
-                        : list.sums(count).stream().map(ConsoleList.Sum::words).toList());
+                        : list.sums(count).stream().map(ConsoleList.Sum::words).toList(),
+                count == 0 ? 0 : list.tooMany(count));
     }
 
     private static Out out(Rig rig, DeviceId console, Port port) {

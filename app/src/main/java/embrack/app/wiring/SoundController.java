@@ -86,6 +86,16 @@ class SoundController {
         return toSound(id, "link:%s~%s".formatted(from, to));
     }
 
+    @PostMapping("/links/onward")
+    String connectOnward(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String to) {
+        rigs.edit(id, hand, new WiringEdit.ConnectOnward(PortKey.parse("from", from), PortKey.parse("to", to)));
+        return toSound(id, "link:%s~%s".formatted(from, to));
+    }
+
     private static String toSound(RigId id, String at) {
         return "redirect:/rigs/%s/wiring/sound%s".formatted(id, at.isEmpty() ? "" : "?at=" + at);
     }
@@ -183,7 +193,7 @@ class SoundController {
         if (request.getRequestURI().contains("/sound/links")) {
             Echo echo = Refusals.answer(refused, request, response);
             String from = echo.typed().getOrDefault("from", "");
-            String at = echo.action().endsWith("/length")
+            String at = echo.action().endsWith("/length") || echo.action().endsWith("/onward")
                     ? "link:%s~%s".formatted(from, echo.typed().getOrDefault("to", ""))
                     : "port:" + from;
             return room.sound(id, "open", at, echo, page);

@@ -217,7 +217,8 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
         }
 
         private String facts(Device device) {
-            Optional<String> role = rig.model(device.id()).ports().stream().anyMatch(Port::carriesMidi)
+            Optional<String> role = layer == Layer.MESSAGES
+                            && rig.model(device.id()).ports().stream().anyMatch(Port::carriesMidi)
                     ? Stream.of(Purpose.RECEIVE_CHANNEL, Purpose.SEND_CHANNEL)
                             .flatMap(setting -> rig
                                     .setting(device.id(), setting)
@@ -234,7 +235,8 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
                     .findFirst()
                     .filter(words -> rig.model(device.id()).isForSoundAlone());
             return role.or(() -> sounds)
-                    .orElseGet(() -> rig.model(device.id()).board().isPresent()
+                    .orElseGet(() -> layer == Layer.MESSAGES
+                                    && rig.model(device.id()).board().isPresent()
                             ? "channel per message"
                             : rig.model(device.id()).kind().words());
         }

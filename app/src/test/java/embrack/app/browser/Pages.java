@@ -18,7 +18,7 @@ final class Pages {
             "/rigs/1/wiring/table",
             "/rigs/1/wiring/power",
             "/rigs/1/wiring/sound",
-            "/rigs/1/wiring/sound?at=way:playback-interface.click~singer-ears.in-ears",
+            "/rigs/1/wiring/sound?at=way:player-a.click~singer-ears.in-ears",
             "/rigs/1/wiring/sound/mix/choir-mixer?out=main-left",
             "/rigs/1/wiring/failures",
             "/rigs/1/wiring/lists",

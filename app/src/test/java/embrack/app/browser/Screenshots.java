@@ -26,7 +26,7 @@ class Screenshots {
                 ColorScheme.LIGHT,
                 1280,
                 800,
-                "/rigs/1/wiring/sound?at=way:playback-interface.click~singer-ears.in-ears#floor",
+                "/rigs/1/wiring/sound?at=way:player-a.click~singer-ears.in-ears#floor",
                 "sound-lit-desk",
                 "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/sound/mix/vocal-mixer?out=ear-1", "console-desk", "");

@@ -174,9 +174,9 @@ class WiringJobTests {
         page.navigate("/rigs/%d/gear/thru-box".formatted(rig));
         assertThat(page.locator("#remove-form")).containsText("With it go 5 links.");
         hand.click("Remove Thru box");
-        assertThat(page.locator("#rail")).containsText("61 links");
+        assertThat(page.locator("#rail")).containsText("79 links");
         page.keyboard().press("u");
-        assertThat(page.locator("#rail")).containsText("66 links");
+        assertThat(page.locator("#rail")).containsText("84 links");
     }
 
     @Test
@@ -184,12 +184,14 @@ class WiringJobTests {
         long rig = copyOfTheDemo("Sound");
         Page page = hand.page;
         page.navigate("/rigs/%d/wiring/sound".formatted(rig));
+        page.locator("#player-computer-a summary").click();
         Locator click =
-                page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Playback interface Output 7"));
+                page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Computer A Headphones left"));
         click.getByLabel("click").check();
         hand.untilAtWork();
         click.getByLabel("house").check();
-        assertThat(page.locator(".finding .what")).hasText("The house hears the click on Playback interface Output 7.");
+        assertThat(page.locator(".finding .what").first())
+                .hasText("The house hears the click on Computer A Headphones left.");
         hand.click("Send it to in-ears only");
         assertThat(page.locator(".finding")).hasCount(0);
         assertThat(click.getByLabel("house")).not().isChecked();

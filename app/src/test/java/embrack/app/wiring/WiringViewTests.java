@@ -181,9 +181,12 @@ class WiringViewTests {
                 .contains(tuple("Tablet supply Plug", 2000, 83));
         SoundPage sound = SoundPage.of(DEMO, "open", "");
         assertThat(sound.players())
-                .filteredOn(player -> player.name().equals("Playback interface"))
+                .filteredOn(player -> player.name().equals("Player A"))
                 .singleElement()
-                .satisfies(player -> assertThat(player.outputs().get(2).words()).isEqualTo("click to in-ears"));
+                .satisfies(player -> assertThat(player.on()).contains("click on Output 3", "heartbeat on Output 8"));
+        assertThat(sound.players())
+                .as("what leads bring to it says what comes out of it")
+                .noneMatch(player -> player.name().equals("Playback interface"));
     }
 
     @Test

@@ -62,7 +62,7 @@ final class Blockade {
         Set<DeviceId> reached = new HashSet<>(ways.reach(board));
         reached.add(board);
         for (DeviceId device : List.copyOf(reached)) {
-            for (Link link : rig.linksIn(device)) {
+            for (Link link : links(device)) {
                 Optional<Phrase> lack =
                         ways.readiness().lack(link).map(l -> l.what()).filter(w -> leadsOn(link, reached, receiver));
                 if (lack.isPresent()) {
@@ -76,7 +76,7 @@ final class Blockade {
     }
 
     private Optional<Phrase> shut(DeviceId sender, DeviceId device, Set<DeviceId> reached, DeviceId receiver) {
-        boolean leads = rig.linksIn(device).stream().anyMatch(link -> leadsOn(link, reached, receiver));
+        boolean leads = links(device).stream().anyMatch(link -> leadsOn(link, reached, receiver));
         if (!leads) {
             return Optional.empty();
         }
@@ -106,7 +106,14 @@ final class Blockade {
                                 rig.model(device).port(route.to()).orElseThrow().name()));
     }
 
-    /** Whether the receiver is beyond a link, on the side that is not reached, by links of any kind. */
+    /** The links of a device that messages can take at all. */
+    private List<Link> links(DeviceId device) {
+        return rig.linksIn(device).stream()
+                .filter(link -> rig.kind(link).carriesMidi())
+                .toList();
+    }
+
+    /** Whether the receiver is beyond a link, on the side that is not reached, whatever kind carries messages. */
     private boolean leadsOn(Link link, Set<DeviceId> reached, DeviceId receiver) {
         Deque<DeviceId> open =
                 new ArrayDeque<>(List.of(link.from().device(), link.to().device()));
@@ -118,7 +125,7 @@ final class Blockade {
                 return true;
             }
             if (seen.add(device)) {
-                rig.linksIn(device)
+                links(device)
                         .forEach(next -> open.addAll(
                                 List.of(next.from().device(), next.to().device())));
             }

@@ -19,6 +19,7 @@ import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Linking;
 import embrack.core.rig.MidiFilter;
+import embrack.core.rig.Onward;
 import embrack.core.rig.Pair;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
@@ -222,6 +223,30 @@ public sealed interface WiringEdit extends Edit {
             return Say.of("meet")
                     .with("sender", before.rig().name(sender))
                     .with("receiver", before.rig().name(receiver));
+        }
+    }
+
+    /** Goes on from a lead as people plug a loom: the next sockets likewise, as far as they go. */
+    record ConnectOnward(Socket from, Socket to) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Link first = linkOf(plan, "from", from, to);
+            List<Link> leads = Onward.after(plan.rig(), first);
+            if (leads.isEmpty()) {
+                throw new Refused(
+                        "from",
+                        Say.of("no.nothing-onward").with("link", plan.rig().words(first)));
+            }
+            Rig rig = plan.rig();
+            for (Link lead : leads) {
+                rig = rig.withLink(lead);
+            }
+            return plan.withRig(rig);
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("connect-onward").with("link", before.rig().words(new Link(from, to)));
         }
     }
 

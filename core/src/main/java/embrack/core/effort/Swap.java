@@ -7,6 +7,7 @@ import embrack.core.edit.Edit;
 import embrack.core.edit.FloorEdit;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.Model;
+import embrack.core.gear.PortId;
 import embrack.core.name.Words;
 import embrack.core.offer.Needed;
 import embrack.core.plan.Plan;
@@ -18,6 +19,7 @@ import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
+import embrack.core.rig.SoundUse;
 import embrack.core.sheet.Progress;
 import embrack.core.sheet.Section;
 import embrack.core.sheet.Sheet;
@@ -225,6 +227,9 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Stri
             if (now.equals(dead) && !rig.model(now).isApp()) {
                 deeds.add(new ToDo.Deed("Give it power: %s.".formatted(power(rig)), ToDo.POWER_SECONDS));
             }
+            if (now.equals(dead)) {
+                deeds.addAll(mix(rig));
+            }
             rig.devices().stream()
                     .map(Device::id)
                     .filter(app -> Programs.looksAtStart(rig, app) && finds(rig, app, fresh))
@@ -235,6 +240,35 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Stri
             return deeds;
         }
 
+        /** What of the sound is set on the new box by hand, with levels down. */
+        private List<ToDo.Deed> mix(Rig rig) {
+            SoundUse use = rig.device(now).sound();
+            List<ToDo.Deed> deeds = new ArrayList<>();
+            if (!use.sends().isEmpty()) {
+                deeds.add(new ToDo.Deed(
+                        "Set its mix by the console list, with levels down: %s."
+                                .formatted(Words.count(use.sends().size(), "send")),
+                        ToDo.KNOB_SECONDS * use.sends().size()));
+            }
+            if (!use.phantom().isEmpty()) {
+                deeds.add(new ToDo.Deed(
+                        "Switch 48 V on at %s.".formatted(inputs(rig, use.phantom())),
+                        ToDo.KNOB_SECONDS * use.phantom().size()));
+            }
+            if (!use.inverted().isEmpty()) {
+                deeds.add(new ToDo.Deed(
+                        "Turn the polarity at %s.".formatted(inputs(rig, use.inverted())),
+                        ToDo.KNOB_SECONDS * use.inverted().size()));
+            }
+            return deeds;
+        }
+
+        private String inputs(Rig rig, Set<PortId> inputs) {
+            return Words.list(inputs.stream()
+                    .map(input -> rig.model(now).port(input).orElseThrow().name())
+                    .toList());
+        }
+
         /** Whether a plug of the box that is exchanged goes into the new one. */
         private boolean isReplugged(Link link) {
             return now.equals(dead)
@@ -242,7 +276,7 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Stri
         }
 
         private static boolean isPlugged(Rig rig, Link link) {
-            return rig.kind(link) != LinkKind.INSIDE;
+            return rig.kind(link) != LinkKind.INSIDE && rig.kind(link) != LinkKind.SOUND_INSIDE;
         }
 
         private static String words(Rig rig, Link link) {
@@ -275,6 +309,13 @@ public record Swap(Edit edit, Plan after, int fits, List<String> lost, List<Stri
             List<String> homeless = homeless();
             if (!homeless.isEmpty()) {
                 lost.add("No room for %s.".formatted(Words.list(homeless)));
+            }
+            int sends = before.rig().device(dead).sound().sends().size()
+                    - (now.equals(dead)
+                            ? after.rig().device(now).sound().sends().size()
+                            : 0);
+            if (sends > 0) {
+                lost.add("It has no place for %s of the mix.".formatted(Words.count(sends, "send")));
             }
             List<String> still = controls();
             if (!still.isEmpty()) {

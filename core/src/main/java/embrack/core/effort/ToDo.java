@@ -18,6 +18,8 @@ public record ToDo(List<Deed> hands, List<Box> boxes, int secondsEach) {
     public static final int PLUG_SECONDS = 15;
     /** Giving power to a box, and waiting until it answers. Common practice, no source. */
     public static final int POWER_SECONDS = 30;
+    /** Setting one knob or switch of a mix by a list. Common practice, no source. */
+    public static final int KNOB_SECONDS = 5;
     /** Starting a program of a computer anew. Common practice, no source. */
     public static final int RESTART_SECONDS = 60;
 

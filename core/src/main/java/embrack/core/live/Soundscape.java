@@ -2,8 +2,11 @@ package embrack.core.live;
 
 import embrack.core.chart.Action;
 import embrack.core.chart.Aspect;
+import embrack.core.chart.Part;
+import embrack.core.chart.PartId;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Gate;
+import embrack.core.level.Gain;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -14,7 +17,9 @@ import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.show.When;
 import embrack.core.sound.Heard;
+import embrack.core.sound.Listener;
 import embrack.core.sound.SoundPaths;
+import embrack.core.sound.SoundPoint;
 import embrack.core.sound.Source;
 import embrack.core.sound.Stand;
 import embrack.core.sound.Strand;
@@ -24,6 +29,7 @@ import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Target;
+import embrack.core.world.Lane;
 import embrack.core.world.Place;
 import embrack.core.world.World;
 import java.util.ArrayList;
@@ -36,6 +42,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -45,10 +53,20 @@ import java.util.stream.Stream;
  */
 public final class Soundscape {
 
+    /** How a transport stands that is heard. */
+    private static final int PLAYING = 1;
+
+    private static final int RECORDING = 3;
+
     private final Plan plan;
     private final SoundPaths paths;
     private final Heard open;
-    private final Set<Place> moved;
+    private final World doors;
+
+    /** What decides whether sound passes, and how it stands is known: in the order of the rig, and by box and gate. */
+    private final List<Place> places;
+
+    private final Map<DeviceId, Map<Gate, Place>> deciding = new HashMap<>();
 
     /**
      * A sound that begins and that nobody hears.
@@ -65,10 +83,25 @@ public final class Soundscape {
         this.plan = plan;
         this.paths = paths;
         this.open = paths.heard(Stand.OPEN);
-        this.moved = moved(plan);
+        this.doors = World.poweredOn(plan.rig());
+        List<Place> gates =
+                paths.strands().stream().flatMap(Soundscape::gates).distinct().toList();
+        Set<Lane> known = Stream.concat(moved(plan), gates.stream().filter(this::isChosen))
+                .map(place -> Lane.of(plan.rig(), place))
+                .collect(Collectors.toSet());
+        places = gates.stream()
+                .filter(place -> known.contains(Lane.of(plan.rig(), place)))
+                .toList();
+        places.forEach(place -> deciding.computeIfAbsent(place.device(), d -> new HashMap<>())
+                .put(new Gate(place.part(), place.aspect()), place));
     }
 
-    private static Set<Place> moved(Plan plan) {
+    /** Of several of which one is chosen, the one that is from the beginning: then the others are not. */
+    private boolean isChosen(Place place) {
+        return place.aspect() == Aspect.CHOSEN && doors.value(place) != 0;
+    }
+
+    private static Stream<Place> moved(Plan plan) {
         Set<Place> moved = new HashSet<>();
         Stream.concat(
                         plan.switches().assignments().stream().flatMap(assignment -> assignment.steps().stream()),
@@ -84,7 +117,7 @@ public final class Soundscape {
                 moved.add(World.place(device.id(), action));
             }
         }
-        return moved;
+        return moved.stream();
     }
 
     /** What could be heard with everything open. */
@@ -94,7 +127,27 @@ public final class Soundscape {
 
     /** What is heard before the first press. */
     public Heard atDoors() {
-        return paths.heard(stand(World.poweredOn(plan.rig())));
+        return paths.heard(stand(doors));
+    }
+
+    /** One mute, level or choice that stands otherwise than at doors. */
+    public record Otherwise(Place place, int value) {}
+
+    /** Each mute, level and choice on the ways of sound that the plan moves, otherwise than it stands at doors. */
+    public List<Otherwise> otherwise() {
+        return places.stream()
+                .filter(place -> place.aspect() != Aspect.CHOSEN || doors.value(place) == 0)
+                .map(place -> new Otherwise(place, doors.value(place) == 0 ? most(place.aspect()) : 0))
+                .toList();
+    }
+
+    private static int most(Aspect aspect) {
+        return aspect == Aspect.LEVEL ? aspect.size() - 1 : 1;
+    }
+
+    /** What is heard with one thing otherwise than at doors. */
+    public Heard with(Otherwise other) {
+        return paths.heard(stand(doors.with(other.place(), other.value())));
     }
 
     /**
@@ -102,7 +155,7 @@ public final class Soundscape {
      * leave things, or straight from doors where it is not in tonight's order.
      */
     public Heard in(Song song) {
-        World world = World.poweredOn(plan.rig());
+        World world = doors;
         for (Song before : tonight()) {
             if (before.id().equals(song.id())) {
                 break;
@@ -119,15 +172,10 @@ public final class Soundscape {
     public Map<SongId, Heard> bySong() {
         Map<SongId, Heard> bySong = new LinkedHashMap<>();
         Map<List<Integer>, Heard> known = new HashMap<>();
-        List<Place> deciding = paths.strands().stream()
-                .flatMap(Soundscape::gates)
-                .filter(moved::contains)
-                .distinct()
-                .toList();
-        World world = World.poweredOn(plan.rig());
+        World world = doors;
         for (Song song : tonight()) {
             World begun = after(world, song, 0);
-            List<Integer> state = deciding.stream().map(begun::value).toList();
+            List<Integer> state = places.stream().map(begun::value).toList();
             bySong.put(song.id(), known.computeIfAbsent(state, s -> paths.heard(stand(begun))));
             world = after(world, song, Long.MAX_VALUE);
         }
@@ -186,7 +234,7 @@ public final class Soundscape {
     /** What begins along tonight's order, and at switches that no cue presses, and is not heard by anybody then. */
     public List<Silent> silent() {
         List<Silent> silent = new ArrayList<>();
-        World world = World.poweredOn(plan.rig());
+        World world = doors;
         for (Song song : tonight()) {
             for (Timed cue : cues(song)) {
                 world = after(world, cue.steps());
@@ -197,7 +245,7 @@ public final class Soundscape {
         plan.book().cues().forEach(cue -> cue.foot().ifPresent(pressed::add));
         for (Assignment assignment : plan.switches().assignments()) {
             if (!pressed.contains(assignment.at())) {
-                World after = after(World.poweredOn(plan.rig()), assignment.steps(Moment.PRESS));
+                World after = after(doors, assignment.steps(Moment.PRESS));
                 silent.addAll(
                         silent(after, assignment.steps(Moment.PRESS), Optional.empty(), Optional.of(assignment.at())));
             }
@@ -226,6 +274,52 @@ public final class Soundscape {
                 .toList();
     }
 
+    /**
+     * What sounds on in a state: what was begun and not stopped of boxes that do not play whole songs, which end by
+     * themselves.
+     */
+    public List<Sounding> sounding(World world) {
+        Heard heard = paths.heard(stand(world));
+        return paths.sources().stream()
+                .filter(source -> source.sound().isPlayed() && !plan.players().contains(source.device()))
+                .flatMap(source -> sounding(world, heard, source).stream())
+                .toList();
+    }
+
+    private Optional<Sounding> sounding(World world, Heard heard, Source source) {
+        List<Integer> sides = IntStream.rangeClosed(1, source.sides().size())
+                .filter(side -> isRunning(world, source.sides().get(side - 1)))
+                .boxed()
+                .toList();
+        Map<Listener, Gain> gains = new LinkedHashMap<>();
+        if (!sides.isEmpty()) {
+            paths.listeners().stream()
+                    .filter(listener -> open.arrival(source, listener).of(sides).isHeard())
+                    .forEach(listener -> gains.put(
+                            listener, heard.arrival(source, listener).of(sides).gain()));
+        }
+        return gains.isEmpty() ? Optional.empty() : Optional.of(new Sounding(source, gains));
+    }
+
+    /** Whether what begins at a point runs: the part that is its level, else anything of the box. */
+    private boolean isRunning(World world, SoundPoint begin) {
+        DeviceId device = begin.device();
+        List<PartId> running = plan.rig().implementation(device).parts().stream()
+                .map(Part::id)
+                .filter(part -> plan.rig().implementation(device).aspects(part).contains(Aspect.TRANSPORT))
+                .toList();
+        List<PartId> own = paths.strands().stream()
+                .filter(strand -> strand.from().equals(begin))
+                .flatMap(strand -> strand.gates().stream())
+                .map(Gate::part)
+                .filter(running::contains)
+                .toList();
+        return (own.isEmpty() ? running : own)
+                .stream()
+                        .map(part -> world.value(new Place(device, part, Aspect.TRANSPORT)))
+                        .anyMatch(value -> value == PLAYING || value == RECORDING);
+    }
+
     private static boolean begins(Verb verb) {
         return verb == Verb.PLAY || verb == Verb.TOGGLE_PLAY || verb == Verb.RUN || verb == Verb.RECORD;
     }
@@ -243,7 +337,7 @@ public final class Soundscape {
     }
 
     private boolean isShut(World world, Place place) {
-        if (!moved.contains(place)) {
+        if (place(place.device(), new Gate(place.part(), place.aspect())).isEmpty()) {
             return false;
         }
         int value = world.value(place);
@@ -255,7 +349,12 @@ public final class Soundscape {
     }
 
     private OptionalInt value(World world, DeviceId device, Gate gate) {
-        Place place = new Place(device, gate.part(), gate.aspect());
-        return moved.contains(place) ? OptionalInt.of(world.value(place)) : OptionalInt.empty();
+        Optional<Place> place = place(device, gate);
+        return place.isPresent() ? OptionalInt.of(world.value(place.get())) : OptionalInt.empty();
+    }
+
+    /** What says how a gate stands; empty where nothing in the plan ever moves it. */
+    private Optional<Place> place(DeviceId device, Gate gate) {
+        return Optional.ofNullable(deciding.getOrDefault(device, Map.of()).get(gate));
     }
 }

@@ -3,6 +3,7 @@ package embrack.core.offer;
 import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
 import java.util.Optional;
 
 /**
@@ -48,7 +49,12 @@ public record Missing(Step step, Optional<DeviceId> sender, Optional<DeviceId> r
                 .findFirst();
         Step step = sender.isEmpty()
                 ? Step.ADD_SENDER
-                : receiver.isEmpty() ? Step.ADD_RECEIVER : plan.rig().links().isEmpty() ? Step.JOIN : Step.SAY;
+                : receiver.isEmpty() ? Step.ADD_RECEIVER : isJoined(plan.rig()) ? Step.SAY : Step.JOIN;
         return Optional.of(new Missing(step, sender, receiver));
+    }
+
+    /** Whether a link is there that messages can take. */
+    private static boolean isJoined(Rig rig) {
+        return rig.links().stream().anyMatch(link -> rig.kind(link).carriesMidi());
     }
 }

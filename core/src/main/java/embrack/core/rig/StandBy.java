@@ -6,6 +6,7 @@ import embrack.core.gear.PortId;
 import embrack.core.gear.Sound;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What brings in the second one of a pair when the first fails.
@@ -49,13 +50,28 @@ public record StandBy(DeviceId guard, Optional<Condition> byHand, Optional<PortI
     /** The output that carries the heartbeat: that one where it has to be, if there is one. */
     private static Optional<PortId> heartbeatOf(Rig rig, DeviceId guard) {
         Optional<PortId> wanted = rig.model(guard).sockets().heartbeat();
-        return rig.device(guard).feeds().entrySet().stream()
-                .filter(feed -> feed.getValue().sounds().contains(Sound.HEARTBEAT))
-                .map(Map.Entry::getKey)
+        return Stream.concat(said(rig, guard), brought(rig, guard))
                 .sorted((a, b) -> Boolean.compare(
                         wanted.filter(b::equals).isPresent(),
                         wanted.filter(a::equals).isPresent()))
                 .findFirst();
+    }
+
+    /** Outputs of which it is said that the heartbeat is on them. */
+    private static Stream<PortId> said(Rig rig, DeviceId device) {
+        return rig.device(device).feeds().entrySet().stream()
+                .filter(feed -> feed.getValue().sounds().contains(Sound.HEARTBEAT))
+                .map(Map.Entry::getKey);
+    }
+
+    /** Outputs to which the box passes the heartbeat that a lead brings from a player. */
+    private static Stream<PortId> brought(Rig rig, DeviceId guard) {
+        return rig.model(guard).sound().ways().stream()
+                .filter(way -> rig.linksIn(new Socket(guard, way.from().port())).stream()
+                        .anyMatch(link -> said(rig, link.from().device())
+                                .anyMatch(link.from().port()::equals)))
+                .map(way -> way.to().port())
+                .distinct();
     }
 
     private static boolean hangsOn(Rig rig, DeviceId device, DeviceId guard) {

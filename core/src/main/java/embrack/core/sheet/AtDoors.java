@@ -11,6 +11,7 @@ import embrack.core.gear.Board;
 import embrack.core.gear.Condition;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.Model;
+import embrack.core.gear.PortId;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SwitchMode;
 import embrack.core.light.Chase;
@@ -30,6 +31,8 @@ import embrack.core.sheet.Sheet.Job;
 import embrack.core.show.Entry;
 import embrack.core.show.Show;
 import embrack.core.show.Song;
+import embrack.core.sound.SoundPaths;
+import embrack.core.sound.Source;
 import embrack.core.stage.Flashes;
 import embrack.core.stage.Scenery;
 import embrack.core.stage.Sight;
@@ -73,12 +76,14 @@ public final class AtDoors {
     private final Rig rig;
     private final World start;
     private final Places places;
+    private final SoundPaths paths;
 
     private AtDoors(Plan plan) {
         this.plan = plan;
         rig = plan.rig();
         places = new Places(rig);
         start = World.poweredOn(places);
+        paths = new SoundPaths(rig);
     }
 
     /** The list; without sections for a rig in which nothing works anything yet. */
@@ -166,7 +171,7 @@ public final class AtDoors {
                 && worked.isEmpty()
                 && device.handWork().atDoors().isEmpty()
                 && !plan.players().contains(id)) {
-            return List.of();
+            return sound(device);
         }
         Tasks tasks = new Tasks(KEYS + id + "/");
         conditions(device, tasks);
@@ -180,7 +185,54 @@ public final class AtDoors {
         if (!rig.model(id).chart().learnables().isEmpty()) {
             tasks.add("learning", "Learning is off, or it takes the next press for something else.");
         }
+        tasks.all.addAll(sound(device));
         return tasks.all;
+    }
+
+    /** What of a console has to be looked at before anybody hears it: 48 V, and what the audience must not get. */
+    private List<Task> sound(Device device) {
+        Tasks tasks = new Tasks(KEYS + device.id() + "/sound/");
+        List<TapeLabel> fed = device.sound().phantom().stream()
+                .map(input -> port(device.id(), input))
+                .toList();
+        if (!fed.isEmpty()) {
+            tasks.add("phantom", "48 V is on at %s, and nowhere else.".formatted(Words.list(fed)));
+        }
+        Map<List<String>, List<Source>> shut = new LinkedHashMap<>();
+        for (Source source : paths.sources()) {
+            List<String> sends = shut(device.id(), source);
+            if (!sends.isEmpty()) {
+                shut.computeIfAbsent(sends, s -> new ArrayList<>()).add(source);
+            }
+        }
+        shut.forEach((sends, sources) -> tasks.add(
+                "off/" + sources.getFirst().key(),
+                "Off, so that nobody hears it who must not: %s. That is %s."
+                        .formatted(
+                                Words.list(sources.stream()
+                                        .map(source -> source.words(rig))
+                                        .toList()),
+                                String.join("; ", sends))));
+        return tasks.all;
+    }
+
+    /** Sends of a device that would bring a source to ears that must not get it: "Input 1 to Mix left and Aux 2". */
+    private List<String> shut(DeviceId device, Source source) {
+        Map<TapeLabel, Set<TapeLabel>> sends = new LinkedHashMap<>();
+        paths.listeners().stream()
+                .filter(listener -> !source.sound().isFor(listener.ear()))
+                .flatMap(listener -> paths.openings(source, listener).stream())
+                .filter(strand -> strand.from().device().equals(device))
+                .forEach(strand -> sends.computeIfAbsent(
+                                port(device, strand.from().socket().port()), from -> new LinkedHashSet<>())
+                        .add(port(device, strand.to().socket().port())));
+        return sends.entrySet().stream()
+                .map(send -> "%s to %s".formatted(send.getKey(), Words.list(send.getValue())))
+                .toList();
+    }
+
+    private TapeLabel port(DeviceId device, PortId port) {
+        return rig.model(device).port(port).orElseThrow().name();
     }
 
     /** Lines of one box, each with its key. */

@@ -83,6 +83,7 @@ public record ConsoleList(DeviceId console, List<Input> inputs, List<Output> out
     /**
      * A source on an input.
      *
+     * @param name of the source, with that of a pair which stands in: "tracks of Player A or Player B"
      * @param sides those that arrive, of a source with two; none where it has one
      */
     public record Carried(Source source, String name, List<Integer> sides) {
@@ -138,6 +139,15 @@ public record ConsoleList(DeviceId console, List<Input> inputs, List<Output> out
             }
         }
         return sums;
+    }
+
+    /** How many inputs find no room at a console with so many, however much of it is summed. */
+    public int tooMany(int channels) {
+        return Math.max(
+                0,
+                inputs.size()
+                        - channels
+                        - sums(channels).stream().mapToInt(Sum::saves).sum());
     }
 
     private Stream<Sum> sides() {
@@ -236,14 +246,28 @@ public record ConsoleList(DeviceId console, List<Input> inputs, List<Output> out
                     && next.getFirst().sides().equals(List.of(2));
         }
 
+        /** What arrives; of a pair that brings the same the first, with the one that stands in. */
         private List<Carried> carried(Socket socket) {
-            return paths.sources().stream()
+            List<Source> arriving = paths.sources().stream()
                     .filter(source -> heard.arrival(source, socket).arrives())
+                    .toList();
+            return arriving.stream()
+                    .filter(source -> arriving.stream()
+                            .noneMatch(first ->
+                                    standIn(first).filter(source::equals).isPresent()))
                     .map(source -> new Carried(
                             source,
-                            source.words(rig),
+                            standIn(source)
+                                    .filter(arriving::contains)
+                                    .map(second -> "%s or %s".formatted(source.words(rig), rig.name(second.device())))
+                                    .orElseGet(() -> source.words(rig)),
                             source.isStereo() ? heard.arrival(source, socket).sides() : List.of()))
                     .toList();
+        }
+
+        /** The same sound of the one that stands in. */
+        private Optional<Source> standIn(Source first) {
+            return rig.standIn(first.device()).map(second -> paths.of(second).get(first.sound()));
         }
 
         /** The boxes between what makes it and the input, the nearest last. */

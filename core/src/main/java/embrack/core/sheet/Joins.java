@@ -1,8 +1,11 @@
 package embrack.core.sheet;
 
 import embrack.core.chart.Aspect;
+import embrack.core.gear.Ear;
 import embrack.core.gear.Kind;
 import embrack.core.level.Crossfade;
+import embrack.core.live.Sounding;
+import embrack.core.live.Soundscape;
 import embrack.core.music.Clock;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
@@ -13,6 +16,7 @@ import embrack.core.show.Show;
 import embrack.core.show.Song;
 import embrack.core.show.Transition;
 import embrack.core.show.Transition.Way;
+import embrack.core.sound.SoundPaths;
 import embrack.core.switches.Duty;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -22,11 +26,13 @@ import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /** The joins of a show: what is heard, seen and open between one part and the next, and who brings in the next. */
 public final class Joins {
@@ -36,11 +42,13 @@ public final class Joins {
     private final Show show;
     private final Set<Place> worked = new TreeSet<>();
     private final List<Running.Part> silences = new ArrayList<>();
+    private final Soundscape scape;
 
     private Joins(Plan plan, Show show) {
         this.plan = plan;
         this.rig = plan.rig();
         this.show = show;
+        this.scape = new Soundscape(plan, new SoundPaths(rig));
         plan.switches().assignments().stream()
                 .flatMap(assignment -> assignment.steps().stream())
                 .forEach(this::work);
@@ -114,7 +122,7 @@ public final class Joins {
     private Join join(Running.Part one, Running.Part next, World world) {
         Transition transition = one.entry().transition();
         Map<About, String> lines = new TreeMap<>();
-        lines.put(About.SOUND, sound(one, transition));
+        lines.put(About.SOUND, sound(one, transition) + goesOn(world));
         lines.put(About.LOOK, standing(world, kind -> kind == Kind.LIGHT_DESK, "as it was left by hand"));
         lines.put(About.PICTURE, standing(world, kind -> kind == Kind.PICTURES, "as it was left by hand"));
         lines.put(About.MICROPHONES, microphones(world));
@@ -148,6 +156,32 @@ public final class Joins {
                     case ON_DEMAND -> one.pad().isPresent() ? "" : "Nothing sounds until the next begins.";
                     case HARD, STRAIGHT_ON -> one.pad().isPresent() ? "" : "It ends, and the next begins at once.";
                 };
+    }
+
+    /** What was begun and goes on under the join, with how loud the house hears it, or who does. */
+    private String goesOn(World world) {
+        return scape.sounding(world).stream().map(this::words).collect(Collectors.joining());
+    }
+
+    private String words(Sounding sounding) {
+        String name = sounding.source().words(rig);
+        if (sounding.isUnheard()) {
+            return " Running unheard, and in at once when its level or mute is opened: %s.".formatted(name);
+        }
+        return sounding.heardBy().stream()
+                .filter(listener -> listener.ear() == Ear.HOUSE)
+                .findFirst()
+                .map(house -> " Still heard: %s, in the house at %s."
+                        .formatted(
+                                name,
+                                Objects.requireNonNull(sounding.gains().get(house))
+                                        .words()))
+                .orElseGet(() -> " Still heard: %s, by %s."
+                        .formatted(
+                                name,
+                                Words.list(sounding.heardBy().stream()
+                                        .map(listener -> listener.words(rig))
+                                        .toList())));
     }
 
     /** What stands on boxes of some kinds that this rig works: "Lights: Scene 3". */

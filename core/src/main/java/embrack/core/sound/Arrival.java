@@ -22,6 +22,11 @@ public final class Arrival {
         this.bySide = bySide.stream().map(List::copyOf).toList();
     }
 
+    /** What arrives of some of its sides, counted from 1. */
+    public Arrival of(List<Integer> sides) {
+        return new Arrival(sides.stream().map(side -> bySide.get(side - 1)).toList());
+    }
+
     /** Whether a way leads there that is not shut, whatever is left of the sound on it. */
     public boolean arrives() {
         return bySide.stream().flatMap(List::stream).anyMatch(response -> !response.isNone());

@@ -2,6 +2,7 @@ package embrack.core.sound;
 
 import embrack.core.gear.Ear;
 import embrack.core.rig.Socket;
+import embrack.core.sound.Spread.Carried;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -11,10 +12,10 @@ import java.util.Optional;
 public final class Heard {
 
     private final SoundPaths paths;
-    private final Map<Source, List<Response[]>> sides;
+    private final Map<Source, List<Carried>> sides;
     private final double[] factors;
 
-    Heard(SoundPaths paths, Map<Source, List<Response[]>> sides, double[] factors) {
+    Heard(SoundPaths paths, Map<Source, List<Carried>> sides, double[] factors) {
         this.paths = paths;
         this.sides = sides;
         this.factors = factors;

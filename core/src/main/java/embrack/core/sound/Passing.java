@@ -17,9 +17,19 @@ final class Passing {
 
     private Passing() {}
 
-    /** The gain of a strand as a factor, below 0 where it is inverted, 0 where nothing passes. */
-    static double factor(Rig rig, Strand strand, Stand stand) {
+    /** The gain of a strand while everything is open, below 0 where it is inverted, 0 where nothing passes. */
+    static double open(Strand strand) {
         double factor = Gain.decibels(strand.decibels()).factor();
+        return strand.inverted() ? -factor : factor;
+    }
+
+    /**
+     * The gain of a strand while everything stands so.
+     *
+     * @param open its gain while everything is open
+     */
+    static double factor(Rig rig, Strand strand, Stand stand, double open) {
+        double factor = open;
         for (Gate gate : strand.gates()) {
             OptionalInt value = stand.of(strand.from().device(), gate);
             if (value.isPresent() && factor != 0) {
@@ -27,7 +37,7 @@ final class Passing {
                         .factor();
             }
         }
-        return strand.inverted() ? -factor : factor;
+        return factor;
     }
 
     private static Gain gain(Rig rig, DeviceId device, Gate gate, int value) {

@@ -17,8 +17,8 @@ import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
+import embrack.core.sound.Spread.Carried;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -54,6 +54,13 @@ public final class SoundPaths {
 
     private final int[] ends;
 
+    /** Of each strand, how late it is, and its gain while everything is open. */
+    private final long[] micros;
+
+    private final double[] open;
+
+    private final Map<Source, List<Spread>> spreads = new LinkedHashMap<>();
+
     public SoundPaths(Rig rig) {
         this.rig = rig;
         rig.devices().forEach(this::addPoints);
@@ -65,6 +72,13 @@ public final class SoundPaths {
         order = Order.of(points.size(), strands, this::number);
         begins = strands.stream().mapToInt(strand -> number(strand.from())).toArray();
         ends = strands.stream().mapToInt(strand -> number(strand.to())).toArray();
+        micros = strands.stream().mapToLong(Strand::micros).toArray();
+        open = strands.stream().mapToDouble(Passing::open).toArray();
+        sources.forEach(source -> spreads.put(
+                source,
+                source.sides().stream()
+                        .map(side -> new Spread(number(side), points.size(), order.strands(), begins, ends))
+                        .toList()));
     }
 
     private void addPoints(Device device) {
@@ -134,38 +148,48 @@ public final class SoundPaths {
      * so that a DI is no loss.
      */
     private void trim() {
+        Set<Socket> withGain = withGain();
         Map<SoundPoint, List<Strand>> arriving = new HashMap<>();
         strands.forEach(strand ->
                 arriving.computeIfAbsent(strand.to(), p -> new ArrayList<>()).add(strand));
         for (int i = 0; i < strands.size(); i++) {
             Strand strand = strands.get(i);
-            if (strand.link().isPresent() && hasGain(strand.to().socket())) {
-                strands.set(i, strand.withDecibels(-fixed(strand.from(), arriving, new HashSet<>())));
+            if (strand.link().isPresent() && withGain.contains(strand.to().socket())) {
+                strands.set(i, strand.withDecibels(-fixed(strand.from(), arriving, withGain, new HashSet<>())));
             }
         }
     }
 
-    private boolean hasGain(Socket input) {
-        return rig.port(input).signal().phantom() == Phantom.GIVES
-                || rig.model(input.device()).sound().ways().stream()
-                        .anyMatch(way -> way.from().port().equals(input.port())
-                                && way.passage().send() != Passage.Send.FIXED);
+    private Set<Socket> withGain() {
+        Set<Socket> inputs = new HashSet<>();
+        for (Device device : rig.devices()) {
+            Model model = rig.model(device.id());
+            model.ports().stream()
+                    .filter(port -> port.carriesSound() && port.signal().phantom() == Phantom.GIVES)
+                    .forEach(port -> inputs.add(new Socket(device.id(), port.id())));
+            model.sound().runs().stream()
+                    .filter(run -> run.passage().send() != Passage.Send.FIXED)
+                    .flatMap(run -> run.from().stream())
+                    .forEach(end -> inputs.add(new Socket(device.id(), end.port())));
+        }
+        return inputs;
     }
 
     /** What the loudest of the fixed ways before a point adds, back to what makes the sound or sets it. */
-    private double fixed(SoundPoint point, Map<SoundPoint, List<Strand>> arriving, Set<SoundPoint> seen) {
+    private static double fixed(
+            SoundPoint point, Map<SoundPoint, List<Strand>> arriving, Set<Socket> withGain, Set<SoundPoint> seen) {
         if (!seen.add(point)) {
             return 0;
         }
         return arriving.getOrDefault(point, List.of()).stream()
                 .filter(strand -> strand.link()
-                        .map(link -> !hasGain(link.to()))
+                        .map(link -> !withGain.contains(link.to()))
                         .orElseGet(() -> strand.way()
                                 .filter(way -> way.passage().send() == Passage.Send.FIXED)
                                 .isPresent()))
                 .mapToDouble(strand ->
                         strand.way().map(way -> way.passage().decibels()).orElse(0.0)
-                                + fixed(strand.from(), arriving, seen))
+                                + fixed(strand.from(), arriving, withGain, seen))
                 .max()
                 .orElse(0);
     }
@@ -261,40 +285,26 @@ public final class SoundPaths {
 
     /** What is heard while everything stands so and some of it lets nothing through: a lead that is out, a dark box. */
     public Heard heard(Stand stand, Predicate<Strand> isOut) {
-        double[] factors = new double[strands.size()];
+        double[] factors = open.clone();
         for (int i = 0; i < factors.length; i++) {
-            factors[i] = isOut.test(strands.get(i)) ? 0 : Passing.factor(rig, strands.get(i), stand);
+            Strand strand = strands.get(i);
+            factors[i] = isOut.test(strand) ? 0 : Passing.factor(rig, strand, stand, factors[i]);
         }
-        Map<Source, List<Response[]>> sides = new LinkedHashMap<>();
-        sources.forEach(source -> sides.put(
-                source, source.sides().stream().map(side -> from(side, factors)).toList()));
+        Map<Source, List<Carried>> sides = new LinkedHashMap<>();
+        spreads.forEach((source, each) -> sides.put(
+                source,
+                each.stream().map(spread -> spread.carried(factors, micros)).toList()));
         return new Heard(this, sides, factors);
     }
 
-    /** What of a sound that begins at a point is where. */
-    private Response[] from(SoundPoint begin, double[] factors) {
-        Response[] there = new Response[points.size()];
-        Arrays.fill(there, Response.NONE);
-        there[number(begin)] = Response.at(0, 1);
-        for (int strand : order.strands()) {
-            Response before = there[number(strands.get(strand).from())];
-            if (!before.isNone() && factors[strand] != 0) {
-                int to = number(strands.get(strand).to());
-                there[to] = there[to].and(
-                        before.through(factors[strand], strands.get(strand).micros()));
-            }
-        }
-        return there;
-    }
-
-    Arrival arrival(List<Response[]> sides, Listener listener) {
+    Arrival arrival(List<Carried> sides, Listener listener) {
         long air = listener.device()
                 .flatMap(device -> rig.device(device).sound().away())
                 .map(Air::micros)
                 .orElse(0L);
         return new Arrival(sides.stream()
                 .map(side -> listener.ends().stream()
-                        .map(end -> side[number(end)].through(1, air))
+                        .map(end -> side.at(number(end)).through(1, air))
                         .toList())
                 .toList());
     }
@@ -312,16 +322,21 @@ public final class SoundPaths {
 
     /** Sends that are shut, each of which would lead from a source to a listener if it were open. */
     public List<Strand> openings(Source source, Listener listener) {
-        double[] factors = new double[strands.size()];
-        for (int i = 0; i < factors.length; i++) {
-            factors[i] = Passing.factor(rig, strands.get(i), Stand.OPEN);
-        }
-        boolean[] reached = reached(source, factors);
-        boolean[] leads = leads(listener, factors);
+        boolean[] reached = reached(source, open);
+        boolean[] leads = leads(listener, open);
         return strands.stream()
                 .filter(strand -> strand.decibels() == Double.NEGATIVE_INFINITY
                         && reached[number(strand.from())]
                         && leads[number(strand.to())])
+                .toList();
+    }
+
+    /** The strands that a source can come to at all, in the order of the sound. */
+    List<Strand> reach(Source source) {
+        boolean[] reached = reached(source, open);
+        return order.strands().stream()
+                .filter(strand -> reached[begins[strand]])
+                .map(strands::get)
                 .toList();
     }
 

@@ -5,14 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import embrack.core.MappingFaults;
 import embrack.core.MuteBoard;
 import embrack.core.Sketch;
+import embrack.core.SoundFaults;
 import embrack.core.check.Report;
 import embrack.core.edit.OrderEdit;
+import embrack.core.edit.SoundEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.edit.WiringEdit;
 import embrack.core.gear.ControlType;
 import embrack.core.gear.Kind;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
+import embrack.core.gear.PortId;
 import embrack.core.gear.library.Library;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -140,6 +143,23 @@ class EffortTests {
         Swap swap = Swap.of(plan, MuteBoard.MIXER, model("stage-mixer-12"), 30);
         assertThat(swap.all().boxes()).extracting(ToDo.Box::title).contains("Vocal mixer");
         assertThat(swap.all().secondsEach()).isEqualTo(30);
+    }
+
+    /** A console has its mix in the hands of whoever brings another one: sends, 48 V, leads. */
+    @Test
+    void anotherConsoleIsSetByTheList() {
+        DeviceId mixer = new DeviceId("mixer");
+        Plan plan = SoundFaults.mill()
+                .edit(new SoundEdit.SwitchPhantom(mixer, new PortId("input-3"), true))
+                .plan();
+        assertThat(Swap.of(plan, mixer, model("house-console-24"), 30).first().hands())
+                .extracting(ToDo.Deed::words)
+                .contains(
+                        "Set its mix by the console list, with levels down: 5 sends.",
+                        "Switch 48 V on at Input 3.",
+                        "Plug in the sound cable from Mixer Aux 1 to Drum ears In.");
+        assertThat(Swap.of(plan, mixer, model("rack-mixer-24"), 30).lost())
+                .contains("It has no place for 5 sends of the mix.");
     }
 
     @Test

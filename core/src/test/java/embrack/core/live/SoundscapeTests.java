@@ -1,6 +1,7 @@
 package embrack.core.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.core.Sketch;
 import embrack.core.name.TapeLabel;
@@ -60,5 +61,19 @@ class SoundscapeTests {
         }
         assertThat(scape.atDoors().isHeard(voice)).isTrue();
         assertThat(scape.silent()).isEmpty();
+        assertThat(scape.otherwise())
+                .extracting(
+                        other -> other.place().part().text() + " " + other.value(),
+                        other -> scape.with(other).isHeard(voice))
+                .as("each mute that a cue works, the other way than at doors")
+                .containsExactly(tuple("input-1 1", false), tuple("main 1", false));
+        assertThat(SoundTurn.of(paths, scape))
+                .extracting(turn -> turn.shifts().stream()
+                        .map(shift -> shift.source().key() + " " + shift.way())
+                        .toList())
+                .containsExactly(
+                        List.of("voice.microphone GONE"),
+                        List.of("voice.microphone BACK"),
+                        List.of("voice.microphone GONE"));
     }
 }

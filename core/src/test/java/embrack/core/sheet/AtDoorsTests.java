@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.Evening;
 import embrack.core.Sketch;
+import embrack.core.SoundFaults;
 import embrack.core.edit.HandEdit;
+import embrack.core.edit.SoundEdit;
 import embrack.core.gear.ControlType;
+import embrack.core.gear.PortId;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import java.util.List;
@@ -69,6 +72,19 @@ class AtDoorsTests {
                 .step("foot-board 9: guitar-sounds off:loop-1")
                 .plan();
         assertThat(lines(given, "guitar-sounds")).containsExactly("Off: Loop 1.");
+    }
+
+    /** A console says where its 48 V are, and what has to be off so that the audience does not hear it. */
+    @Test
+    void aConsoleIsLookedAtBeforeAnybodyHearsIt() {
+        Plan plan = SoundFaults.mill()
+                .edit(new SoundEdit.SwitchPhantom(new DeviceId("mixer"), new PortId("input-3"), true))
+                .plan();
+        assertThat(lines(plan, "mixer"))
+                .containsExactly(
+                        "48 V is on at Input 3, and nowhere else.",
+                        "Off, so that nobody hears it who must not: click of Tablet. That is Input 1 to Mix left, "
+                                + "Mix right, Group 1, Group 2, Group 3, Group 4 and Aux 2.");
     }
 
     private static List<String> lines(Plan plan, String box) {

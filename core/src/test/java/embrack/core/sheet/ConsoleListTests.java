@@ -61,6 +61,12 @@ class ConsoleListTests {
         assertThat(list(doubled).inputs().get(3).words())
                 .as("one sound at two outputs has no sides")
                 .isEqualTo("click of Interface");
+        assertThat(list(SoundFaults.two()).inputs().getLast().words())
+                .as("of a pair one is heard")
+                .isEqualTo("click of Player A or Player B");
+        assertThat(List.of(list.tooMany(5), list.tooMany(4), list.tooMany(1)))
+                .as("what cannot be summed finds no room")
+                .containsExactly(0, 0, list.inputs().size() - 1 - list.sums(1).size());
         assertThat(list.sums(1)).noneMatch(sum -> sum.words().contains("click"));
     }
 }

@@ -77,13 +77,7 @@ class SoundPathsPropertyTests {
         }
         for (Strand strand : paths.strands()) {
             if (strand.from().equals(at)) {
-                follow(
-                        paths,
-                        strand.to(),
-                        end,
-                        micros + strand.micros(),
-                        factor * Passing.factor(paths.rig(), strand, Stand.OPEN),
-                        found);
+                follow(paths, strand.to(), end, micros + strand.micros(), factor * Passing.open(strand), found);
             }
         }
     }

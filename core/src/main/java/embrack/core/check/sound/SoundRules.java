@@ -23,7 +23,8 @@ public final class SoundRules {
             new LateToEars(),
             new Unheard(),
             new TooManyChannels(),
-            new SilentStart());
+            new SilentStart(),
+            new LostAtFailover());
 
     private SoundRules() {}
 }

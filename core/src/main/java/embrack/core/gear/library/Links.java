@@ -135,6 +135,10 @@ final class Links {
             port Computer B: USB device both ways
             port MIDI IN: 5-pin in
             port Output 1..8: audio out
+            port From A 1..8: computer sound in
+            port From B 1..8: computer sound in
+            sound From A 1..8 to Output 1..8: while chosen Computer A
+            sound From B 1..8 to Output 1..8: while chosen Computer B
             pass MIDI IN to Computer A
             pass MIDI IN to Computer B
             setting MIDI receive channel: 1..16, factory 1
@@ -144,6 +148,7 @@ final class Links {
             power: mains
             """, """
             use Computer {A, B}: cc 100..101 over 63
+            at start: use Computer A
             on Protection: cc 102 over 63
             off Protection: cc 102 under 64
             """);

@@ -42,6 +42,7 @@ final class Players {
             setting Input for remote: off, on; factory off
             setting Input for sync: off, on; factory off
             setting Clock out: off, on; factory off
+            port Output 1..8: computer sound out
             setting Output port: off, on; factory on
             setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
             setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
@@ -102,6 +103,8 @@ final class Players {
             Shipped.model("instrument-host-straight", "Instrument host, straight links", INSTRUMENT_HOST, """
             # Each patch links the controls to its own knobs: 8 knobs by 10 patches are 80 links.
             port In: virtual in
+            port Left: computer sound out
+            port Right: computer sound out
             setting MIDI receive channel: 1..16, factory 1
             setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
             setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz
@@ -140,6 +143,8 @@ final class Players {
             Shipped.model("instrument-host-layer", "Instrument host with a layer", INSTRUMENT_HOST, """
             # The layer of on-screen controls is linked once; every patch uses it.
             port In: virtual in
+            port Left: computer sound out
+            port Right: computer sound out
             setting MIDI receive channel: 1..16, factory 1
             setting Buffer: 32 samples, 64 samples, 128 samples, 256 samples, 512 samples; factory 128 samples
             setting Sample rate: 44.1 kHz, 48 kHz, 96 kHz; factory 48 kHz

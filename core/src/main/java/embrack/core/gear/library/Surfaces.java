@@ -79,6 +79,10 @@ final class Surfaces {
             port USB: USB device both ways
             port MIDI OUT: 5-pin out
             port Output 1..2: audio out
+            port Return 1..2: computer sound in
+            makes instrument at Output 1
+            makes instrument at Output 2
+            sound Return 1..2 to Output 1..2
             switches: 4 in rows of 4, send cc, 1 a press
             gestures: press, release
             modes: momentary, alternating
