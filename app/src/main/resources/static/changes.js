@@ -20,6 +20,9 @@ function listen() {
     told = Math.max(told, Number(event.data));
     refresh();
   });
+  changes?.addEventListener("line", (event) =>
+    document.dispatchEvent(new CustomEvent("line-moved", { detail: Number(event.data) })),
+  );
 }
 async function refresh() {
   const room = document.querySelector("[data-revision]");

@@ -17,3 +17,4 @@ import "./sideways.js";
 import "./heard.js";
 import "./obeys.js";
 import "./hung.js";
+import "./line.js";

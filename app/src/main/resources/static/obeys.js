@@ -1,8 +1,8 @@
 // MIDI inputs of the browser, told to what stands in for a desk. What messages mean is not known here.
 import { byId } from "./page.js";
+import { bringOwn, hex, listen, names, watch } from "./ports.js";
 
 const heard = [];
-const inputs = new Map();
 let words = "";
 let telling = false;
 
@@ -10,8 +10,6 @@ function say(said) {
   words = said;
   if (byId("midi-state")) byId("midi-state").textContent = words;
 }
-
-const hex = (bytes) => [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
 
 async function tell() {
   const path = byId("hear-midi")?.dataset.path;
@@ -28,32 +26,21 @@ async function tell() {
   tell();
 }
 
-function listen(access) {
-  inputs.clear();
-  for (const input of access.inputs.values()) {
-    inputs.set(input.id, input.name);
-    input.onmidimessage = ({ timeStamp, data }) => {
-      heard.push({ at: timeStamp || performance.now(), data });
-      tell();
-    };
-  }
-  const names = [...inputs.values()].join(", ");
-  say(names ? `Hears ${names}.` : "No MIDI input is there. Plug one in; it is found by itself.");
-}
+listen(({ at, data }) => {
+  if (!byId("hear-midi")) return;
+  heard.push({ at, data });
+  tell();
+});
+
+watch(() => {
+  const there = names().join(", ");
+  say(there ? `Hears ${there}.` : "No MIDI input is there. Plug one in; it is found by itself.");
+});
 
 document.addEventListener("click", async ({ target }) => {
   if (!target.closest?.("#hear-midi")) return;
-  if (!navigator.requestMIDIAccess) {
-    say("This browser hears no MIDI. Take one that does, on the computer that runs Embrack.");
-    return;
-  }
-  try {
-    const access = await navigator.requestMIDIAccess();
-    access.onstatechange = () => listen(access);
-    listen(access);
-  } catch {
-    say("The browser was not allowed to hear MIDI. Allow it beside the address, and press again.");
-  }
+  const trouble = await bringOwn();
+  if (trouble) say(trouble);
 });
 
 document.addEventListener("htmx:load", () => say(words));

@@ -1,5 +1,6 @@
 package embrack.app.frame;
 
+import embrack.app.store.LineMoved;
 import embrack.app.store.RigChanged;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -25,7 +26,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * Tells open pages of a rig that somebody changed it (server-sent events), so that they show it. The newest revision is
+ * Tells open pages of a rig that somebody changed it, or that its line check went on (server-sent events), so that they show it. The newest revision is
  * told on connecting, so that nothing is missed between drawing and listening; what is told later is told outside the
  * edit, which waits for no page.
  */
@@ -39,6 +40,8 @@ class ChangesController {
 
     private static final String TOO_MANY =
             "Too many pages listen already; this one shows changes when it is loaded again.";
+
+    private static final String REVISION = "revision";
 
     private final RigStore rigs;
     private final Map<RigId, List<SseEmitter>> listening = new HashMap<>();
@@ -76,7 +79,7 @@ class ChangesController {
         page.onError(e -> gone.run());
         // Asked only now, when changes reach the page: one that came in between is told twice rather than never.
         // It waits in the page until this thread begins the answer, so that no other thread writes into its head.
-        tell(id, page, rigs.newestRevision(id));
+        tell(id, page, REVISION, rigs.newestRevision(id));
         return page;
     }
 
@@ -116,12 +119,19 @@ class ChangesController {
 
     @TransactionalEventListener
     void changed(RigChanged change) {
-        teller.execute(() -> pagesOf(change.rig()).forEach(page -> tell(change.rig(), page, change.revision())));
+        teller.execute(
+                () -> pagesOf(change.rig()).forEach(page -> tell(change.rig(), page, REVISION, change.revision())));
     }
 
-    private void tell(RigId id, SseEmitter page, int revision) {
+    /** A line check went on, in whatever browser. */
+    @EventListener
+    void moved(LineMoved line) {
+        teller.execute(() -> pagesOf(line.rig()).forEach(page -> tell(line.rig(), page, "line", line.turn())));
+    }
+
+    private void tell(RigId id, SseEmitter page, String what, long number) {
         try {
-            page.send(SseEmitter.event().name("revision").data(String.valueOf(revision)));
+            page.send(SseEmitter.event().name(what).data(String.valueOf(number)));
         } catch (IOException | IllegalStateException e) {
             remove(id, page);
         }

@@ -94,6 +94,7 @@ public record Frame(
                         .map(show -> Running.of(plan.book(), show).words())
                         .orElseGet(() -> say("none-yet"));
             case PREFLIGHT -> preflight(report);
+            case LINE -> count("to-press", plan.switches().assignments().size());
         };
     }
 

@@ -10,7 +10,8 @@ public enum Room {
     SWITCHES,
     SONGS,
     ORDER,
-    PREFLIGHT;
+    PREFLIGHT,
+    LINE;
 
     /** The last part of the room's path, and what its words are known by. */
     public String key() {

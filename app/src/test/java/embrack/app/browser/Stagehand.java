@@ -146,7 +146,16 @@ final class Stagehand implements AutoCloseable {
 
     /** Waits until the page was drawn at its new size, and what measures itself has done so. */
     void untilDrawn() {
-        page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
+        untilDrawn(page);
+    }
+
+    /** As above; a page that a browser does not draw at all, as behind another, is waited for 10 s and no longer. */
+    static void untilDrawn(Page page) {
+        page.evaluate("""
+                () => Promise.race([
+                  new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
+                  new Promise((done) => setTimeout(done, 10_000)),
+                ])""");
     }
 
     /** Chooses from a list, once what was there before has gone and what came is at work. */

@@ -141,7 +141,7 @@ class TouchTests {
 
     /** Whether a finger scrolls is decided by what was drawn last, not by what is in the page. */
     private void untilDrawn() {
-        page.evaluate("new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(drawn)))");
+        Stagehand.untilDrawn(page);
     }
 
     private double scrolled() {

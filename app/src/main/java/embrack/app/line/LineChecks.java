@@ -1,0 +1,182 @@
+package embrack.app.line;
+
+import embrack.app.store.LineMoved;
+import embrack.app.store.LineStore;
+import embrack.app.store.RigId;
+import embrack.app.store.StoredRig;
+import embrack.core.line.Came;
+import embrack.core.line.Heard;
+import embrack.core.line.LineCheck;
+import embrack.core.line.Task;
+import embrack.core.line.Walk;
+import embrack.core.rig.DeviceId;
+import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+
+/**
+ * The line checks that are under way, one a rig, whoever listens: two at two ends of a stage share one. What came is
+ * kept at once; only a gesture that is not over yet is forgotten when the server ends.
+ */
+@Component
+class LineChecks {
+
+    /** As much of what came in is shown. */
+    private static final int TAPE = 200;
+
+    private final LineStore store;
+    private final ApplicationEventPublisher others;
+    private final Map<RigId, Running> running = new ConcurrentHashMap<>();
+
+    LineChecks(LineStore store, ApplicationEventPublisher others) {
+        this.store = store;
+        this.others = others;
+    }
+
+    /**
+     * A line of what came in.
+     *
+     * @param from the box at whose port; empty for a port of which nobody said what hangs there
+     * @param count how many of its number came, which are not all shown
+     */
+    record Arrived(Instant at, Optional<DeviceId> from, String port, HeardLines.Line line, int count) {}
+
+    /**
+     * How a check stands.
+     *
+     * @param turn counts whatever happened to it
+     * @param tape what came in last, the newest first
+     */
+    record Standing(LineCheck check, long turn, List<Arrived> tape) {}
+
+    private static final class Running {
+        private LineCheck check;
+        private int revision;
+        private long turn = 1;
+        private final Deque<Arrived> tape = new ArrayDeque<>();
+
+        private Running(LineCheck check, int revision) {
+            this.check = check;
+            this.revision = revision;
+        }
+
+        private Standing standing() {
+            return new Standing(check, turn, List.copyOf(tape));
+        }
+    }
+
+    /** How the check of a rig stands, on its newest plan. */
+    Standing of(StoredRig rig) {
+        Running now = running(rig);
+        synchronized (now) {
+            follow(now, rig);
+            return now.standing();
+        }
+    }
+
+    /** Something is said of it, by somebody. */
+    Standing said(StoredRig rig, String who, UnaryOperator<LineCheck> what) {
+        Running now = running(rig);
+        Standing standing;
+        synchronized (now) {
+            follow(now, rig);
+            change(rig, now, who, what.apply(now.check));
+            now.turn++;
+            standing = now.standing();
+        }
+        others.publishEvent(new LineMoved(rig.id(), standing.turn()));
+        return standing;
+    }
+
+    /**
+     * A browser heard something, or nothing for a while.
+     *
+     * @param ports the names of its ports
+     * @param lines what it heard, the oldest first
+     * @return how it stands; the turn is the same where nothing came of it
+     */
+    Standing heard(StoredRig rig, String who, List<String> ports, List<HeardLines.Line> lines) {
+        long nowMicros = System.nanoTime() / 1_000;
+        Map<String, Optional<DeviceId>> plugged = plugged(rig, ports);
+        Running now = running(rig);
+        Standing standing;
+        long before;
+        synchronized (now) {
+            follow(now, rig);
+            before = now.turn;
+            LineCheck check = now.check;
+            for (HeardLines.Line line : lines) {
+                String port = line.port() < ports.size() ? ports.get(line.port()) : "";
+                Optional<DeviceId> from = plugged.getOrDefault(port, Optional.empty());
+                now.tape.addFirst(new Arrived(
+                        Instant.now().minusNanos(line.agoMicros() * 1_000), from, port, line, line.count()));
+                if (from.isPresent()) {
+                    check = check.heard(new Heard(nowMicros - line.agoMicros(), from.get(), line.message()));
+                }
+            }
+            while (now.tape.size() > TAPE) {
+                now.tape.removeLast();
+            }
+            check = check.quiet(nowMicros);
+            boolean moved = !check.equals(now.check) || !lines.isEmpty();
+            change(rig, now, who, check);
+            now.turn += moved ? 1 : 0;
+            standing = now.standing();
+        }
+        if (standing.turn() != before) {
+            others.publishEvent(new LineMoved(rig.id(), standing.turn()));
+        }
+        return standing;
+    }
+
+    /** Which box hangs at each of some ports: as somebody said, else by its name. */
+    SortedMap<String, Optional<DeviceId>> plugged(StoredRig rig, List<String> ports) {
+        SortedMap<String, Optional<DeviceId>> said = store.ports(rig.id());
+        SortedMap<String, Optional<DeviceId>> plugged = new TreeMap<>();
+        for (String port : ports) {
+            plugged.put(
+                    port,
+                    said.containsKey(port)
+                            ? said.get(port)
+                                    .filter(box -> rig.plan().rig().find(box).isPresent())
+                            : PortNames.box(rig.plan().rig(), port));
+        }
+        return plugged;
+    }
+
+    private Running running(StoredRig rig) {
+        return running.computeIfAbsent(
+                rig.id(), id -> new Running(LineCheck.of(Walk.of(rig.plan()), kept(id)), rig.revision()));
+    }
+
+    private Map<Task, Came> kept(RigId id) {
+        return store.all(id).entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey, entry -> entry.getValue().came()));
+    }
+
+    private static void follow(Running now, StoredRig rig) {
+        if (now.revision != rig.revision()) {
+            now.check = now.check.in(Walk.of(rig.plan()));
+            now.revision = rig.revision();
+            now.turn++;
+        }
+    }
+
+    private void change(StoredRig rig, Running now, String who, LineCheck next) {
+        if (!next.came().equals(now.check.came())) {
+            store.keep(rig.id(), now.check.came(), next.came(), who, rig.revision());
+        }
+        now.check = next;
+    }
+}

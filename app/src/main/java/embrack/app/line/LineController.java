@@ -1,0 +1,169 @@
+package embrack.app.line;
+
+import embrack.app.frame.Echo;
+import embrack.app.store.Hand;
+import embrack.app.store.LineStore;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.core.edit.Refused;
+import embrack.core.line.LineCheck;
+import embrack.core.line.Planned;
+import embrack.core.line.Task;
+import embrack.core.rig.DeviceId;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.security.Principal;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The line check: what is to be pressed, what came, and what is wrong with it. It changes no plan. */
+@Controller
+@RequestMapping("/rigs/{id}/line")
+class LineController {
+
+    private final RigStore rigs;
+    private final LineStore store;
+    private final LineChecks checks;
+    private final LineRoom room;
+
+    LineController(RigStore rigs, LineStore store, LineChecks checks, LineRoom room) {
+        this.rigs = rigs;
+        this.store = store;
+        this.checks = checks;
+        this.room = room;
+    }
+
+    @GetMapping
+    String line(@PathVariable RigId id, Model page) {
+        return room.enter(id, Echo.NONE, page);
+    }
+
+    /** What of the page changes by itself, for a page that was told that it did. */
+    @GetMapping("/part")
+    String part(@PathVariable RigId id, Model page) {
+        StoredRig stored = rigs.load(id);
+        return room.part(stored, checks.of(stored), page);
+    }
+
+    /**
+     * What a browser heard, or that it heard nothing more. What is no message is passed over.
+     *
+     * @param ports the names of its ports, a line each
+     * @param messages a line each: how many microseconds ago, which port from 0, the bytes in hexadecimal, and "x" with
+     *     how many of its number came where not all are told
+     */
+    @PostMapping("/heard")
+    String heard(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String ports,
+            @RequestParam(defaultValue = "") String messages,
+            @RequestParam(defaultValue = "0") long turn,
+            @Nullable Principal who,
+            HttpServletResponse response,
+            Model page) {
+        StoredRig stored = rigs.load(id);
+        LineChecks.Standing standing =
+                checks.heard(stored, named(who), ports.lines().toList(), HeardLines.of(messages));
+        if (standing.turn() == turn) {
+            response.setStatus(HttpStatus.NO_CONTENT.value());
+            return "line/line :: nothing";
+        }
+        return room.part(stored, standing, page);
+    }
+
+    /** Somebody says what no message says. */
+    @PostMapping("/say")
+    String say(@PathVariable RigId id, @RequestParam(defaultValue = "") String what, @Nullable Principal who) {
+        return switch (what) {
+            case "nothing" -> said(id, who, LineCheck::nothing);
+            case "later" -> said(id, who, LineCheck::skipped);
+            default -> throw Refused.text("what", "Say that nothing comes, or leave it for later.");
+        };
+    }
+
+    /** This is pressed next, also once more. */
+    @PostMapping("/turn")
+    String turn(@PathVariable RigId id, @RequestParam(defaultValue = "") String task, @Nullable Principal who) {
+        Task wanted =
+                Task.parse(task).orElseThrow(() -> Refused.text("task", "That switch is no longer in the check."));
+        return said(id, who, check -> check.turnedTo(wanted));
+    }
+
+    /** Somebody walked to a box. */
+    @PostMapping("/walk")
+    String walk(@PathVariable RigId id, @RequestParam(defaultValue = "") String box, @Nullable Principal who) {
+        DeviceId wanted = box(id, box).orElseThrow(() -> Refused.text("box", "That box is no longer in the rig."));
+        return said(id, who, check -> check.walkedTo(wanted));
+    }
+
+    /** What was found out is forgotten: of a box, or of all where none is said. */
+    @PostMapping("/anew")
+    String anew(@PathVariable RigId id, @RequestParam(defaultValue = "") String box, @Nullable Principal who) {
+        return said(
+                id,
+                who,
+                check -> check.anew(check.walk().stops().stream()
+                        .map(Planned::task)
+                        .filter(task -> box.isEmpty() || task.box().text().equals(box))
+                        .toList()));
+    }
+
+    /** The ports that a browser brings, with what hangs at each. */
+    @PostMapping("/ports")
+    String ports(@PathVariable RigId id, @RequestParam(defaultValue = "") String ports, Model page) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("base", "/rigs/%s/line".formatted(id))
+                .addAttribute(
+                        "ports",
+                        PortsView.of(
+                                stored.plan(),
+                                checks.plugged(stored, ports.lines().distinct().toList())));
+        return "line/line :: ports";
+    }
+
+    /** Says what hangs at a port; nothing of the rig where no box is said. */
+    @PostMapping("/plug")
+    String plug(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String port,
+            @RequestParam(defaultValue = "") String box) {
+        store.plug(id, port, box(id, box));
+        return toLine(id);
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        return room.refused(refused, request, response, page);
+    }
+
+    private Optional<DeviceId> box(RigId id, String box) {
+        return rigs.load(id).plan().rig().devices().stream()
+                .map(device -> device.id())
+                .filter(device -> device.text().equals(box))
+                .findFirst();
+    }
+
+    private String said(RigId id, @Nullable Principal who, UnaryOperator<LineCheck> what) {
+        checks.said(rigs.load(id), named(who), what);
+        return toLine(id);
+    }
+
+    private static String named(@Nullable Principal who) {
+        return who == null ? Hand.SOMEBODY : who.getName();
+    }
+
+    private static String toLine(RigId id) {
+        return "redirect:/rigs/%s/line".formatted(id);
+    }
+}

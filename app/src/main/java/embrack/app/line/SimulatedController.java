@@ -1,0 +1,85 @@
+package embrack.app.line;
+
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.core.edit.Refused;
+import embrack.core.line.Mistake;
+import embrack.core.line.SimulatedRig;
+import embrack.core.switches.SwitchAt;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The boxes that are there when no gear is, and the mistakes that somebody programs into them. */
+@Controller
+@RequestMapping("/rigs/{id}/line/simulated")
+class SimulatedController {
+
+    private final RigStore rigs;
+    private final SimulatedRigs simulated;
+    private final LineRoom room;
+
+    SimulatedController(RigStore rigs, SimulatedRigs simulated, LineRoom room) {
+        this.rigs = rigs;
+        this.simulated = simulated;
+        this.room = room;
+    }
+
+    /** All boxes are programmed as planned now. */
+    @PostMapping("/program")
+    String program(@PathVariable RigId id) {
+        simulated.program(rigs.load(id));
+        return toLine(id);
+    }
+
+    /** A mistake is made. */
+    @PostMapping("/mistake")
+    String mistake(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String at,
+            @RequestParam(defaultValue = "") String kind,
+            @RequestParam(defaultValue = "") String number,
+            @RequestParam(defaultValue = "false") boolean wholeBox) {
+        SimulatedRig boxes = simulated.of(rigs.load(id));
+        SwitchAt where =
+                SwitchAt.parse(at).filter(boxes.plan()::has).orElseThrow(() -> Refused.text("at", "Choose a switch."));
+        Mistake.Kind what =
+                Mistake.Kind.parse(kind).orElseThrow(() -> Refused.text("kind", "Choose what is wrong with it."));
+        simulated.add(rigs.load(id), mistake(what, where, wholeBox, number));
+        return toLine(id);
+    }
+
+    private static Mistake mistake(Mistake.Kind kind, SwitchAt at, boolean wholeBox, String number) {
+        try {
+            return new Mistake(kind, at, wholeBox, number.isBlank() ? 1 : Integer.parseInt(number.strip()));
+        } catch (NumberFormatException e) {
+            throw Refused.text("number", "Write a whole number, such as 12 or -1.");
+        } catch (IllegalArgumentException e) {
+            throw Refused.text(
+                    "number",
+                    "That needs another number: a channel 1 to 16, a controller 0 to 119, a switch or a bank.");
+        }
+    }
+
+    /** A mistake is put right. */
+    @PostMapping("/mend")
+    String mend(@PathVariable RigId id, @RequestParam(defaultValue = "-1") int number) {
+        simulated.mend(rigs.load(id), number);
+        return toLine(id);
+    }
+
+    @ExceptionHandler
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        return room.refused(refused, request, response, page);
+    }
+
+    private static String toLine(RigId id) {
+        return "redirect:/rigs/%s/line".formatted(id);
+    }
+}

@@ -1,0 +1,76 @@
+package embrack.app.line;
+
+import embrack.app.store.RigId;
+import embrack.app.store.StoredRig;
+import embrack.core.line.Mistake;
+import embrack.core.line.SimulatedRig;
+import embrack.core.switches.Moment;
+import embrack.core.switches.SwitchAt;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Component;
+
+/** The rigs that are there when no gear is, one for each plan: programmed once, as the plan was then. */
+@Component
+class SimulatedRigs {
+
+    private final Map<RigId, SimulatedRig> rigs = new ConcurrentHashMap<>();
+
+    /** The boxes as they are programmed; as planned where nobody touched them yet. */
+    SimulatedRig of(StoredRig rig) {
+        return rigs.computeIfAbsent(rig.id(), id -> SimulatedRig.of(rig.plan()));
+    }
+
+    Optional<SimulatedRig> find(RigId id) {
+        return Optional.ofNullable(rigs.get(id));
+    }
+
+    /** Programs all boxes as planned now, without a mistake. */
+    void program(StoredRig rig) {
+        rigs.put(rig.id(), SimulatedRig.of(rig.plan()));
+    }
+
+    /** Makes a mistake in a box, beside those that are there. */
+    void add(StoredRig rig, Mistake mistake) {
+        of(rig);
+        rigs.computeIfPresent(rig.id(), (id, boxes) -> {
+            List<Mistake> more = new ArrayList<>(boxes.mistakes());
+            more.add(mistake);
+            return boxes.with(more);
+        });
+    }
+
+    /** Puts a mistake right; {@code number} counts from 0 as they are listed. */
+    void mend(StoredRig rig, int number) {
+        rigs.computeIfPresent(rig.id(), (id, boxes) -> {
+            List<Mistake> fewer = new ArrayList<>(boxes.mistakes());
+            if (number >= 0 && number < fewer.size()) {
+                fewer.remove(number);
+            }
+            return boxes.with(fewer);
+        });
+    }
+
+    /** What a foot does to a switch, and what the box sends for it; empty where there is none such. */
+    Optional<SimulatedRig.Done> tread(RigId id, SwitchAt at, String how) {
+        List<SimulatedRig.Done> done = new ArrayList<>();
+        rigs.computeIfPresent(id, (rig, boxes) -> {
+            if (!boxes.plan().has(at)) {
+                return boxes;
+            }
+            SimulatedRig.Done next =
+                    switch (how) {
+                        case "down" -> boxes.press(at);
+                        case "up" -> boxes.release(at);
+                        case "hold" -> boxes.gesture(at, Moment.HOLD);
+                        default -> boxes.gesture(at, Moment.DOUBLE_PRESS);
+                    };
+            done.add(next);
+            return next.after();
+        });
+        return done.stream().findFirst();
+    }
+}

@@ -1,0 +1,128 @@
+// A line check in the browser: what its ports hear goes to the server, what came of it comes back. No rule is here.
+import { byId } from "./page.js";
+import { bringOwn, hex, listen, names, watch } from "./ports.js";
+import { hasSimulated, joinSimulated } from "./simulated.js";
+import { back, remember } from "./focus.js";
+
+// So many of one number in one sending are told one by one; of more the last one, and how many there were.
+const TOLD = 32;
+const SENDING_MS = 100;
+
+let heard = [];
+let counts = new Map();
+let telling = false;
+let timer = 0;
+let quiet = 0;
+
+const room = () => document.querySelector("main.line");
+const byItself = { "Embrack-By-Itself": "line" };
+
+/** Puts a part that came anew in the place of the one that is shown, and leaves whoever is in it where they are. */
+function show(id, html) {
+  const fresh = new DOMParser().parseFromString(html, "text/html").getElementById(id);
+  const part = byId(id);
+  if (!fresh || !part) return;
+  remember();
+  part.replaceWith(fresh);
+  htmx.process(fresh);
+  back();
+}
+
+async function post(path, fields) {
+  const token = document.querySelector("form [name=_csrf]")?.value ?? "";
+  return fetch(path, { method: "POST", headers: byItself, body: new URLSearchParams({ ...fields, _csrf: token }) });
+}
+
+// A gesture is over when nothing came for so long; the server is asked what it makes of it.
+function waitForQuiet() {
+  clearTimeout(quiet);
+  quiet = setTimeout(() => send(true), Number(byId("line")?.dataset.gap ?? 120) + 10);
+}
+
+async function send(evenIfNothing) {
+  const path = room()?.dataset.heard;
+  if (!path) {
+    heard = [];
+    return;
+  }
+  if (telling || (!heard.length && !evenIfNothing)) return;
+  telling = true;
+  const now = performance.now();
+  const ports = names();
+  const lines = heard.map(({ at, data, port, count }) => {
+    const ago = Math.max(0, Math.round((now - at) * 1000));
+    return `${ago} ${ports.indexOf(port)} ${hex(data)}${count > 1 ? ` x${count}` : ""}`;
+  });
+  heard = [];
+  counts = new Map();
+  const answer = await post(path, {
+    ports: ports.join("\n"),
+    messages: lines.join("\n"),
+    turn: byId("line")?.dataset.turn ?? "0",
+  }).catch(() => undefined);
+  telling = false;
+  if (!answer?.ok) say("The server does not answer: what was pressed just now was not heard. It is asked again.");
+  else if (answer.status === 200) show("line", await answer.text());
+  if (heard.length) send(false);
+}
+
+listen((message) => {
+  if (!room()) return;
+  const address = `${message.port} ${message.data[0]} ${message.data.length > 2 ? message.data[1] : ""}`;
+  const seen = counts.get(address) ?? { count: 0, last: null };
+  counts.set(address, seen);
+  seen.count += 1;
+  if (seen.count > TOLD) {
+    seen.last.data = message.data;
+    seen.last.at = message.at;
+    seen.last.count += 1;
+  } else {
+    seen.last = { ...message, count: 1 };
+    heard.push(seen.last);
+  }
+  clearTimeout(timer);
+  timer = setTimeout(() => send(false), telling ? SENDING_MS : 5);
+  waitForQuiet();
+});
+
+function say(words) {
+  if (byId("ports-state")) byId("ports-state").textContent = words;
+}
+
+async function tellPorts() {
+  if (!room()) return;
+  const there = names();
+  say(there.length ? "Listening." : "No MIDI port is there. Plug one in; it is found by itself.");
+  const answer = await post(room().dataset.ports, { ports: there.join("\n") }).catch(() => undefined);
+  if (!answer?.ok || !byId("ports")) return;
+  const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector(".ports");
+  byId("ports").replaceChildren(...(fresh ? [fresh] : []));
+  htmx.process(byId("ports"));
+}
+watch(tellPorts);
+
+document.addEventListener("click", async ({ target }) => {
+  if (target.closest?.("#open-ports")) {
+    const trouble = await bringOwn();
+    if (trouble) say(trouble);
+  }
+  if (target.closest?.("#join-simulated")) {
+    const trouble = await joinSimulated(room().dataset.simulated);
+    if (trouble) say(trouble);
+    else if (!byId("simulated")) htmx.ajax("GET", location.pathname, { target: "#page", select: "#page", swap: "outerHTML" });
+  }
+});
+
+// What others do to the same check.
+document.addEventListener("line-moved", async ({ detail }) => {
+  const part = room()?.dataset.part;
+  if (!part || Number(byId("line")?.dataset.turn ?? 0) >= detail) return;
+  const answer = await fetch(part, { headers: byItself }).catch(() => undefined);
+  if (answer?.ok) show("line", await answer.text());
+});
+let here = null;
+document.addEventListener("htmx:afterSettle", () => {
+  if (room() === here) return;
+  here = room();
+  if (here && (names().length || hasSimulated())) tellPorts();
+});
