@@ -3,6 +3,7 @@ import { byId } from "./page.js";
 import { bringOwn, hex, listen, names, watch } from "./ports.js";
 import { hasSimulated, joinSimulated } from "./simulated.js";
 import { back, remember } from "./focus.js";
+import { isEditing } from "./waiting.js";
 
 // So many of one number in one sending are told one by one; of more the last one, and how many there were.
 const TOLD = 32;
@@ -11,21 +12,27 @@ const SENDING_MS = 100;
 let heard = [];
 let counts = new Map();
 let telling = false;
+let again = false;
 let timer = 0;
 let quiet = 0;
 
-const room = () => document.querySelector("main.line");
+const room = () => document.querySelector("main.line-check");
 const byItself = { "Embrack-By-Itself": "line" };
 
-/** Puts a part that came anew in the place of the one that is shown, and leaves whoever is in it where they are. */
-function show(id, html) {
-  const fresh = new DOMParser().parseFromString(html, "text/html").getElementById(id);
-  const part = byId(id);
-  if (!fresh || !part) return;
+/** Puts what came anew in the place of what is shown, and leaves whoever is in it where they are. */
+function show(html) {
+  if (isEditing()) return;
+  const fresh = new DOMParser().parseFromString(html, "text/html");
+  if (Number(fresh.getElementById("line")?.dataset.turn ?? 0) < Number(byId("line")?.dataset.turn ?? 0)) return;
   remember();
-  part.replaceWith(fresh);
-  htmx.process(fresh);
+  for (const id of ["line", "found"]) {
+    const now = fresh.getElementById(id);
+    byId(id)?.replaceWith(now);
+    htmx.process(now);
+  }
   back();
+  // Of the simulated boxes the one where somebody is stands at hand.
+  for (const box of document.querySelectorAll(".sim-box")) box.hidden = box.dataset.box !== byId("line").dataset.box;
 }
 
 async function post(path, fields) {
@@ -45,8 +52,13 @@ async function send(evenIfNothing) {
     heard = [];
     return;
   }
-  if (telling || (!heard.length && !evenIfNothing)) return;
+  if (telling) {
+    again = again || evenIfNothing;
+    return;
+  }
+  if (!heard.length && !evenIfNothing) return;
   telling = true;
+  again = false;
   const now = performance.now();
   const ports = names();
   const lines = heard.map(({ at, data, port, count }) => {
@@ -62,8 +74,8 @@ async function send(evenIfNothing) {
   }).catch(() => undefined);
   telling = false;
   if (!answer?.ok) say("The server does not answer: what was pressed just now was not heard. It is asked again.");
-  else if (answer.status === 200) show("line", await answer.text());
-  if (heard.length) send(false);
+  else if (answer.status === 200) show(await answer.text());
+  if (heard.length || again) send(again);
 }
 
 listen((message) => {
@@ -80,8 +92,13 @@ listen((message) => {
     seen.last = { ...message, count: 1 };
     heard.push(seen.last);
   }
-  clearTimeout(timer);
-  timer = setTimeout(() => send(false), telling ? SENDING_MS : 5);
+  timer ||= setTimeout(
+    () => {
+      timer = 0;
+      send(false);
+    },
+    telling ? SENDING_MS : 5,
+  );
   waitForQuiet();
 });
 
@@ -97,9 +114,20 @@ async function tellPorts() {
   if (!answer?.ok || !byId("ports")) return;
   const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector(".ports");
   byId("ports").replaceChildren(...(fresh ? [fresh] : []));
+  const plugged = Number(fresh?.dataset.plugged ?? 0);
+  byId("plugged-count").textContent = plugged ? `: ${plugged}` : "";
+  byId("plugged").open = plugged === 0;
   htmx.process(byId("ports"));
 }
 watch(tellPorts);
+
+async function showSimulated() {
+  const answer = await fetch(location.pathname, { headers: { ...byItself, Accept: "text/html" } }).catch(() => undefined);
+  if (!answer?.ok) return;
+  const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("simulated-here");
+  byId("simulated-here")?.replaceWith(fresh);
+  htmx.process(fresh);
+}
 
 document.addEventListener("click", async ({ target }) => {
   if (target.closest?.("#open-ports")) {
@@ -109,17 +137,26 @@ document.addEventListener("click", async ({ target }) => {
   if (target.closest?.("#join-simulated")) {
     const trouble = await joinSimulated(room().dataset.simulated);
     if (trouble) say(trouble);
-    else if (!byId("simulated")) htmx.ajax("GET", location.pathname, { target: "#page", select: "#page", swap: "outerHTML" });
+else if (!byId("simulated")) await showSimulated();
   }
 });
 
-// What others do to the same check.
-document.addEventListener("line-moved", async ({ detail }) => {
+// What others do to the same check. What comes while an edit of one's own is on its way is fetched after it.
+let told = 0;
+let toldOf = "";
+async function catchUp() {
   const part = room()?.dataset.part;
-  if (!part || Number(byId("line")?.dataset.turn ?? 0) >= detail) return;
+  if (part !== toldOf) told = 0;
+  toldOf = part;
+  if (!part || isEditing() || Number(byId("line")?.dataset.turn ?? 0) >= told) return;
   const answer = await fetch(part, { headers: byItself }).catch(() => undefined);
-  if (answer?.ok) show("line", await answer.text());
+  if (answer?.ok) show(await answer.text());
+}
+document.addEventListener("line-moved", ({ detail }) => {
+  told = Math.max(told, detail);
+  catchUp();
 });
+document.addEventListener("htmx:afterSettle", catchUp);
 let here = null;
 document.addEventListener("htmx:afterSettle", () => {
   if (room() === here) return;

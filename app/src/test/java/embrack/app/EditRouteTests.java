@@ -77,18 +77,8 @@ class EditRouteTests {
             "POST /rigs/{id}/gear/{device}/keep-model",
             "a new model"));
 
-    static {
-        OTHERS.put("POST /rigs/{id}/lights/output/send", "what goes out is no part of the plan");
-        OTHERS.put("POST /rigs/{id}/lights/output/stop", "what goes out is no part of the plan");
-        OTHERS.put("POST /rigs/{id}/lights/output/press", "what goes out is no part of the plan");
-        OTHERS.put("POST /rigs/{id}/lights/output/hear", "what goes out is no part of the plan");
-        OTHERS.put("POST /rigs/{id}/doors/tick", "ticks are no part of the plan");
-        OTHERS.put("POST /rigs/{id}/doors/clear", "ticks are no part of the plan");
-        OTHERS.put("POST /rigs/{id}/switches/trial/story", "what is tried is no part of the plan");
-    }
-
     /** Routes that may read the plan before they edit, and why. */
-    private static final Map<String, String> READERS = Map.of(
+    private static final Map<String, String> READERS = new TreeMap<>(Map.of(
             "LightController.readType",
             "reads a file, not the plan; what is shown is the rig after the edit, with what was left out",
             "SongsController.read",
@@ -108,7 +98,24 @@ class EditRouteTests {
             "WiringController.disconnect",
             "as above",
             "WiringController.measure",
-            "as above");
+            "as above"));
+
+    static {
+        READERS.put("LineController.take", "what came is held against the plan; the edit is an intent of its own");
+        OTHERS.put("POST /rigs/{id}/lights/output/send", "what goes out is no part of the plan");
+        OTHERS.put("POST /rigs/{id}/lights/output/stop", "what goes out is no part of the plan");
+        OTHERS.put("POST /rigs/{id}/lights/output/press", "what goes out is no part of the plan");
+        OTHERS.put("POST /rigs/{id}/lights/output/hear", "what goes out is no part of the plan");
+        OTHERS.put("POST /rigs/{id}/doors/tick", "ticks are no part of the plan");
+        OTHERS.put("POST /rigs/{id}/doors/clear", "ticks are no part of the plan");
+        OTHERS.put("POST /rigs/{id}/switches/trial/story", "what is tried is no part of the plan");
+        for (String heard : List.of("heard", "say", "turn", "walk", "anew", "ports", "plug")) {
+            OTHERS.put("POST /rigs/{id}/line/" + heard, "what is heard of the gear is no part of the plan");
+        }
+        for (String made : List.of("program", "mistake", "mend")) {
+            OTHERS.put("POST /rigs/{id}/line/simulated/" + made, "boxes that are not there are no part of the plan");
+        }
+    }
 
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
     private static final String MODEL = "lantern-desk-six-fixtures";

@@ -94,7 +94,10 @@ public record Frame(
                         .map(show -> Running.of(plan.book(), show).words())
                         .orElseGet(() -> say("none-yet"));
             case PREFLIGHT -> preflight(report);
-            case LINE -> count("to-press", plan.switches().assignments().size());
+            case LINE ->
+                count("to-press", (int) report.proofs().stream()
+                        .filter(proof -> proof.messages() > 0)
+                        .count());
         };
     }
 

@@ -62,7 +62,9 @@ class LineChecks {
     private static final class Running {
         private LineCheck check;
         private int revision;
-        private long turn = 1;
+        /** Later than any that a page knows from before the server was started. */
+        private long turn = Instant.now().toEpochMilli();
+
         private final Deque<Arrived> tape = new ArrayDeque<>();
 
         private Running(LineCheck check, int revision) {

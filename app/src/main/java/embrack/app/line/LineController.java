@@ -6,9 +6,11 @@ import embrack.app.store.LineStore;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
+import embrack.core.edit.Edit;
 import embrack.core.edit.Refused;
 import embrack.core.line.LineCheck;
 import embrack.core.line.Planned;
+import embrack.core.line.Taking;
 import embrack.core.line.Task;
 import embrack.core.rig.DeviceId;
 import jakarta.servlet.http.HttpServletRequest;
@@ -77,7 +79,7 @@ class LineController {
                 checks.heard(stored, named(who), ports.lines().toList(), HeardLines.of(messages));
         if (standing.turn() == turn) {
             response.setStatus(HttpStatus.NO_CONTENT.value());
-            return "line/line :: nothing";
+            return "line/part :: nothing";
         }
         return room.part(stored, standing, page);
     }
@@ -117,6 +119,19 @@ class LineController {
                         .map(Planned::task)
                         .filter(task -> box.isEmpty() || task.box().text().equals(box))
                         .toList()));
+    }
+
+    /** The plan is wrong, and asks for what came from now on. */
+    @PostMapping("/take")
+    String take(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String task) {
+        StoredRig stored = rigs.load(id);
+        Edit edit = Task.parse(task)
+                .flatMap(wanted -> Optional.ofNullable(
+                                checks.of(stored).check().came().get(wanted))
+                        .flatMap(came -> Taking.of(stored.plan(), wanted, came)))
+                .orElseThrow(() -> Refused.text("task", "Nothing in the plan makes that right. Program the box."));
+        rigs.edit(id, hand, edit);
+        return toLine(id);
     }
 
     /** The ports that a browser brings, with what hangs at each. */

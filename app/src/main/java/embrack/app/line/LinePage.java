@@ -11,12 +11,11 @@ import embrack.core.line.Inspection.Result;
 import embrack.core.line.LineCheck;
 import embrack.core.line.Planned;
 import embrack.core.line.Remark;
+import embrack.core.line.Taking;
 import embrack.core.line.Task;
 import embrack.core.line.Telling;
-import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
-import embrack.core.switches.SwitchAt;
 import embrack.core.word.Phrase;
 import embrack.core.word.Wording;
 import java.time.ZoneId;
@@ -32,8 +31,10 @@ import java.util.Optional;
  *
  * @param turn counts what happened to it, so that a page knows whether it is behind
  * @param gapMillis when nothing has come for so long a gesture is over
+ * @param isOpen whether something came that may not be all of it yet
  * @param boxes those that are walked to
- * @param rows what is pressed on the box where somebody is
+ * @param boxKey where somebody is
+ * @param rows what is pressed there
  * @param todos what to do there, what was found last first
  * @param tape what came in last
  */
@@ -43,7 +44,9 @@ record LinePage(
         int done,
         int count,
         boolean isAllRight,
+        boolean isOpen,
         List<BoxTab> boxes,
+        String boxKey,
         String box,
         String place,
         List<Row> rows,
@@ -82,8 +85,12 @@ record LinePage(
      */
     record Prompt(String digit, String title, String bank, List<String> waits, String remark) {}
 
-    /** What to do at a box. */
-    record ToDo(String key, String where, String what, String todo) {}
+    /**
+     * What to do at a box.
+     *
+     * @param take what the plan would have otherwise if it is wrong; empty where nothing in it makes that right
+     */
+    record ToDo(String key, String where, String what, String todo, String take) {}
 
     /** What came in. */
     record TapeRow(String clock, String from, String message, String more) {}
@@ -98,10 +105,12 @@ record LinePage(
                 found.done(),
                 found.count(),
                 found.isAllRight() && found.count() > 0,
+                check.open().isPresent(),
                 check.walk().boxes().stream()
                         .map(one -> tab(
                                 plan, found, kept, one, box.filter(one::equals).isPresent()))
                         .toList(),
+                box.map(DeviceId::text).orElse(""),
                 box.map(one -> plan.rig().name(one).text()).orElse(""),
                 box.map(one -> plan.rig().area(one).words()).orElse(""),
                 box.map(one -> rows(plan, check, found, one)).orElse(List.of()),
@@ -143,8 +152,8 @@ record LinePage(
             boolean isNext = check.at().filter(task::equals).isPresent();
             rows.add(new Row(
                     task.key(),
-                    number(plan, task),
-                    tape(plan, task.at()),
+                    Telling.number(plan, task),
+                    Telling.tape(plan, task.at()),
                     mark(plan, planned, found.of(task)),
                     words(
                             words,
@@ -155,20 +164,6 @@ record LinePage(
                     isNext ? Optional.of(prompt(plan, check, planned)) : Optional.empty()));
         }
         return rows;
-    }
-
-    private static String number(Plan plan, Task task) {
-        String bank = plan.banks(task.box()) > 1 ? plan.bankName(task.at()) + " " : "";
-        return bank
-                + task.at().place()
-                + switch (task.how()) {
-                    case HOLD, DOUBLE_PRESS -> " " + task.how().words();
-                    default -> "";
-                };
-    }
-
-    private static String tape(Plan plan, SwitchAt at) {
-        return plan.switches().at(at).label().map(TapeLabel::text).orElse(at.words());
     }
 
     private static Optional<Mark> mark(Plan plan, Planned planned, Result result) {
@@ -202,7 +197,7 @@ record LinePage(
         String digit = task.at().place();
         String title = say(Phrase.of(ROOM, "press." + task.how().key())
                 .with("switch", task.at().of().isPresent() ? task.at().words() : digit)
-                .with("tape", tape(plan, task.at())));
+                .with("tape", Telling.tape(plan, task.at())));
         String bank =
                 plan.banks(task.box()) > 1 ? say(Phrase.of(ROOM, "bank").with("bank", plan.bankName(task.at()))) : "";
         return new Prompt(
@@ -218,16 +213,12 @@ record LinePage(
             case Remark.OnceMore once -> once.task().equals(task) ? say(Phrase.of(ROOM, "once-more")) : "";
             case Remark.ThatIs other ->
                 say(Phrase.of(ROOM, "that-is")
-                        .with("other", name(plan, other.other()))
-                        .with("this", name(plan, task)));
-            case Remark.Again again -> say(Phrase.of(ROOM, "again").with("other", name(plan, again.task())));
+                        .with("other", Telling.name(plan, other.other()))
+                        .with("this", Telling.name(plan, task)));
+            case Remark.Again again -> say(Phrase.of(ROOM, "again").with("other", Telling.name(plan, again.task())));
             case Remark.NotInTheWalk not -> say(Phrase.of(ROOM, "not-in-the-walk"));
             case Remark.Done done -> "";
         };
-    }
-
-    private static String name(Plan plan, Task task) {
-        return "%s, %s".formatted(number(plan, task), tape(plan, task.at()));
     }
 
     private static List<ToDo> todos(Plan plan, LineCheck check, Inspection found, DeviceId box) {
@@ -238,12 +229,15 @@ record LinePage(
             if (found.of(task) instanceof Result.Wrong wrong && !wrong.again()) {
                 Telling telling = new Telling(plan, planned);
                 Amiss amiss = wrong.amiss();
+                Came came = Objects.requireNonNull(check.came().get(task));
                 ToDo todo = new ToDo(
                         task.key(),
-                        name(plan, task),
-                        words.say(telling.what(
-                                amiss, Objects.requireNonNull(check.came().get(task)))),
-                        words.say(telling.todo(amiss)));
+                        Telling.name(plan, task),
+                        words.say(telling.what(amiss, came)),
+                        words.say(telling.todo(amiss)),
+                        Taking.of(plan, task, came)
+                                .map(edit -> words.say(edit.summary(plan)))
+                                .orElse(""));
                 todos.add(check.last().filter(task::equals).isPresent() ? 0 : todos.size(), todo);
             }
         }

@@ -47,7 +47,7 @@ class LineRoom {
     String part(StoredRig stored, LineChecks.Standing standing, Model page) {
         page.addAttribute("base", "/rigs/%s/line".formatted(stored.id()))
                 .addAttribute("line", LinePage.of(stored.plan(), standing, store.all(stored.id())));
-        return "line/line :: part";
+        return "line/part :: part";
     }
 
     /** The whole page again after a refusal, with what was typed. */

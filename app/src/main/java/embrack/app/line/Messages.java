@@ -8,11 +8,12 @@ final class Messages {
 
     private Messages() {}
 
-    /** A message in short: "CC 40 value 127 ch 2". */
+    /** A message in short: "ch 2 CC 40 127". */
     static String words(Message message) {
-        return ChartWords.of(message)
-                + (message instanceof Message.Voice voice
-                        ? " ch " + voice.channel().number()
-                        : "");
+        return message instanceof Message.Voice voice
+                ? "ch %d %s"
+                        .formatted(
+                                voice.channel().number(), ChartWords.of(message).replace(" value", ""))
+                : ChartWords.of(message);
     }
 }

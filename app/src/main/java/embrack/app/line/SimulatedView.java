@@ -23,7 +23,7 @@ record SimulatedView(List<Box> boxes, List<Kind> kinds, List<String> mistakes) {
     private static final String ROOM = "app/line";
 
     /** A box with what can be pressed on it. */
-    record Box(String name, List<Bank> banks) {}
+    record Box(String key, String name, List<Bank> banks) {}
 
     /** A bank; {@code name} is empty where the box has one. */
     record Bank(String name, List<Foot> feet) {}
@@ -69,7 +69,7 @@ record SimulatedView(List<Box> boxes, List<Kind> kinds, List<String> mistakes) {
                                     plan.words(at)))
                             .toList()));
         }
-        return new Box(plan.rig().name(box).text(), banks);
+        return new Box(box.text(), plan.rig().name(box).text(), banks);
     }
 
     private static String words(Plan plan, Mistake mistake) {

@@ -88,7 +88,7 @@ class LineCheckTests {
                 "channel; 9; 1.3 channel 9",
                 "off-by; 1; 1.3 another switch's",
                 "off-by; -5; 1.3 5 low",
-                "off-by; 12; 1.3 an octave high",
+                "off-by; 12; 1.3 12 high",
                 "wrong-way; 0; 1.3 the wrong way",
                 "alternating; 0; 1.3 alternates",
                 "momentary; 0; 1.3 lets go",
@@ -115,7 +115,7 @@ class LineCheckTests {
             value = {
                 "channel; 9; channel 9",
                 "off-by; 1; one high",
-                "off-by; 12; an octave high",
+                "off-by; 12; 12 high",
                 "twice; 0; twice",
                 "dead; 0; nothing came"
             })

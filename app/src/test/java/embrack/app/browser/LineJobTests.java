@@ -1,0 +1,184 @@
+package embrack.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** The line check in the browser, with simulated boxes and with ports that stand in for the browser's own. */
+class LineJobTests extends AtTheBrowser {
+
+    /** What comes sooner is taken for a foot that lets go, not for one that presses again. */
+    private static final int FOOT_MILLIS = 450;
+
+    private static final List<String> BOXES = List.of("Voice board", "Quay board", "Side board", "Choir board");
+
+    /** A whole rig with nine mistakes programmed into its boxes: each is named, put right, and then all is. */
+    @Test
+    void aWholeRigWithNineMistakes() {
+        hand.importFile(Examples.quayRig().getBytes(StandardCharsets.UTF_8));
+        hand.at("/gear");
+        hand.load("/line");
+        hand.click("Take simulated boxes");
+        assertThat(hand.page.locator("#plugged-count")).hasText(": 5");
+        mistake("voice-board.1.2", "wrong-way", "");
+        mistake("voice-board.1.4", "dead", "");
+        mistake("quay-board.1.2", "off-by", "12");
+        mistake("quay-board.1.3", "alternating", "");
+        mistake("quay-board.1.5", "channel", "9");
+        mistake("quay-board.1.7", "twice", "");
+        mistake("quay-board.1.9", "exchanged", "10");
+        mistake("side-board.1.1", "more", "7");
+        mistake("choir-board.1.2", "unwritten", "");
+        int before = hand.interactions();
+        List<String> found = walk();
+        assertThat(found)
+                .containsExactly(
+                        "Voice dry the wrong way",
+                        "House off nothing came",
+                        "Harp 12 high",
+                        "Harbour light alternates",
+                        "Clean guitar channel 9",
+                        "Boat loop twice",
+                        "Use A exchanged",
+                        "Use B exchanged",
+                        "Go more",
+                        "Choir out something else");
+        assertThat(hand.seconds() - 2 * before).as("seconds of work").isLessThan(180);
+
+        openMistakes();
+        for (int left = 9; left > 0; left--) {
+            hand.page.locator("#mistakes").getByText("Put it right").first().click();
+            assertThat(hand.page.locator("#mistakes summary"))
+                    .hasText(left > 1 ? "Mistakes in them: " + (left - 1) : "Mistakes in them");
+            hand.untilAtWork();
+        }
+        for (String box : BOXES) {
+            walkTo(box);
+            Locator wrong = hand.page.locator(".line-row:has(.mark:not(.exact)) button[name=task]");
+            for (int left = wrong.count(); left > 0; left = wrong.count()) {
+                String at = wrong.first().getAttribute("value").replaceAll("/.*", "");
+                tread(at);
+                tread(at);
+            }
+        }
+        assertThat(hand.page.locator(".all-right")).hasText("right All 29 are as planned.");
+    }
+
+    /** Presses whatever is asked for, wherever it is; what is amiss by its tape. */
+    private List<String> walk() {
+        walkTo("Voice board");
+        Locator now = hand.page.locator("[data-now]");
+        while (now.count() > 0) {
+            String task = now.getAttribute("data-now");
+            String at = task.replaceAll("/.*", "");
+            if (at.equals("voice-board.1.4")) {
+                hand.click("Nothing comes");
+                hand.untilAtWork();
+                continue;
+            }
+            tread(at);
+            if (at.equals("quay-board.1.3")) {
+                hand.page.waitForTimeout(FOOT_MILLIS);
+            }
+            if (hand.page.locator("[data-now='%s']".formatted(task)).count() > 0 || wasWrong(task)) {
+                tread(at);
+            }
+        }
+        List<String> found = new ArrayList<>();
+        for (String box : BOXES) {
+            walkTo(box);
+            hand.page.locator(".line-row:has(.mark:not(.exact))").all().stream()
+                    .map(row -> row.locator(".tape").innerText() + " "
+                            + row.locator(".mark").innerText().strip())
+                    .forEach(found::add);
+        }
+        return found;
+    }
+
+    private boolean wasWrong(String task) {
+        return hand.page
+                        .locator(".line-row:has(.mark:not(.exact)) button[value='%s']".formatted(task))
+                        .count()
+                > 0;
+    }
+
+    private void walkTo(String box) {
+        Locator tab = hand.page.locator(".walk-box").filter(new Locator.FilterOptions().setHasText(box));
+        tab.click();
+        assertThat(hand.page.locator(".walk-box[aria-current]")).containsText(box);
+        hand.untilAtWork();
+    }
+
+    /** A foot on a simulated switch, until the page says what came of it. */
+    private void tread(String at) {
+        String turn = hand.page.locator("#line").getAttribute("data-turn");
+        hand.hit(hand.page.locator("[data-tread='%s']".formatted(at)));
+        assertThat(hand.page.locator("#line:not([data-turn='%s'])[data-open=false]".formatted(turn)))
+                .isVisible();
+    }
+
+    private void openMistakes() {
+        if (hand.page.locator("#mistakes[open]").count() == 0) {
+            hand.page.locator("#mistakes summary").click();
+        }
+    }
+
+    private void mistake(String at, String kind, String number) {
+        openMistakes();
+        String before = hand.page.locator("#mistakes summary").innerText();
+        hand.page.locator("#mistake-at").selectOption(at);
+        hand.page.locator("#mistake-kind").selectOption(kind);
+        hand.page.locator("#mistake-number").fill(number);
+        hand.page.getByText("Make it").click();
+        assertThat(hand.page.locator("#mistakes summary")).not().hasText(before);
+        hand.untilAtWork();
+    }
+
+    /** Ports of the browser: refused, called otherwise than the box, flooded, and taken away in the middle. */
+    @Test
+    void realPortsAreHeardWhateverElseComes() {
+        importExample();
+        hand.load("/line");
+        hand.page.evaluate("() => { navigator.requestMIDIAccess = async () => { throw new Error('no'); }; }");
+        hand.click("Listen to the MIDI ports of this browser");
+        assertThat(hand.page.locator("#ports-state")).containsText("was not allowed to hear MIDI");
+        hand.page.evaluate("""
+                () => {
+                  const input = { id: "1", name: "USB MIDI 1", state: "connected" };
+                  const access = { inputs: new Map([[input.id, input]]) };
+                  window.came = (...bytes) =>
+                    input.onmidimessage({ timeStamp: performance.now(), data: new Uint8Array(bytes) });
+                  window.pull = () => { input.state = "disconnected"; access.onstatechange(); };
+                  navigator.requestMIDIAccess = async () => access;
+                }""");
+        hand.click("Listen to the MIDI ports of this browser");
+        hand.page.locator("#ports select").selectOption("voice-board");
+        assertThat(hand.page.locator("#plugged-count")).hasText(": 1");
+        hand.untilAtWork();
+        assertThat(hand.page.locator(".prompt-words h2")).containsText("Press 1");
+        // A pedal that is stuck: 3 000 messages in a second, and the switch in the middle of them.
+        hand.page.evaluate("""
+                () => new Promise((done) => {
+                  let sent = 0;
+                  const flood = setInterval(() => {
+                    for (let i = 0; i < 60; i++) window.came(0xb1, 11, sent++ % 128);
+                    if (sent === 1500) for (const cc of [56, 57, 40, 63]) window.came(0xb1, cc, 0);
+                    if (sent >= 3000) { clearInterval(flood); done(); }
+                  }, 20);
+                })""");
+        assertThat(hand.page.locator(".prompt-words h2")).containsText("Press 2");
+        assertThat(hand.page.locator(".line-row .mark.exact")).hasCount(1);
+        hand.page.evaluate("() => { window.came(0xb1, 56, 0); window.came(0xb1, 57, 0); }");
+        assertThat(hand.page.locator(".line-row .mark.stop")).hasText("the wrong way");
+        hand.click("The plan is wrong: take what came");
+        assertThat(hand.page.locator(".line-row .mark.exact")).hasCount(2);
+        hand.untilAtWork();
+        hand.page.evaluate("() => window.pull()");
+        assertThat(hand.page.locator("#ports-state")).containsText("No MIDI port is there.");
+    }
+}
