@@ -1,5 +1,6 @@
 // Capture: the clock that runs, and what was pressed when. No rule of the job is here.
 import { byId } from "./page.js";
+import { bringOwn, hex, listen, names, watch } from "./ports.js";
 
 // Capture: a clock, a click, and what was pressed when.
 let run = null;
@@ -100,3 +101,39 @@ for (const [name, down] of [
     const key = event.target.closest?.(".capture-key");
     if (key && run) hit(key, down, pressedAt(event));
   });
+
+// The real board, at the ports of this browser: what comes in one go is one press, at the time of its first message.
+const GO_MS = 60;
+let came = [];
+let since = 0;
+let over = 0;
+function pressed() {
+  const sent = came.join(" ");
+  const key = [...document.querySelectorAll(".capture-key")].find((each) => each.dataset.hears === sent);
+  came = [];
+  if (key && run) {
+    hit(key, true, Math.round(since - run.started));
+    setTimeout(() => key.classList.remove("down"), 150);
+  }
+}
+listen(({ at, data }) => {
+  if (!byId("hear-board")) return;
+  if (!came.length) since = at;
+  came.push(hex(data));
+  clearTimeout(over);
+  over = setTimeout(pressed, GO_MS);
+});
+function state(words) {
+  if (byId("board-state")) byId("board-state").textContent = words;
+}
+function told() {
+  const there = names().join(", ");
+  state(there ? `Hears ${there}. Choose which board the keys stand for.` : "No MIDI port is there yet.");
+}
+watch(told);
+document.addEventListener("click", async ({ target }) => {
+  if (!target.closest?.("#hear-board")) return;
+  const trouble = await bringOwn();
+  if (trouble) state(trouble);
+});
+document.addEventListener("htmx:load", () => names().length && told());

@@ -122,7 +122,8 @@ async function tellPorts() {
 watch(tellPorts);
 
 async function showSimulated() {
-  const answer = await fetch(location.pathname, { headers: { ...byItself, Accept: "text/html" } }).catch(() => undefined);
+  const headers = { ...byItself, Accept: "text/html" };
+  const answer = await fetch(location.pathname, { headers }).catch(() => undefined);
   if (!answer?.ok) return;
   const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("simulated-here");
   byId("simulated-here")?.replaceWith(fresh);

@@ -26,9 +26,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * Tells open pages of a rig that somebody changed it, or that its line check went on (server-sent events), so that they show it. The newest revision is
- * told on connecting, so that nothing is missed between drawing and listening; what is told later is told outside the
- * edit, which waits for no page.
+ * Tells open pages of a rig that somebody changed it, or that its line check went on (server-sent events), so that they
+ * show it. The newest revision is told on connecting, so that nothing is missed between drawing and listening; what is
+ * told later is told outside the edit, which waits for no page.
  */
 @Controller
 class ChangesController {

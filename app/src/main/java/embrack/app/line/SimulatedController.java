@@ -56,15 +56,11 @@ class SimulatedController {
     }
 
     private static Mistake mistake(Mistake.Kind kind, SwitchAt at, boolean wholeBox, String number) {
-        try {
-            return new Mistake(kind, at, wholeBox, number.isBlank() ? 1 : Integer.parseInt(number.strip()));
-        } catch (NumberFormatException e) {
+        if (!number.isBlank() && !number.strip().matches("-?\\d{1,3}")) {
             throw Refused.text("number", "Write a whole number, such as 12 or -1.");
-        } catch (IllegalArgumentException e) {
-            throw Refused.text(
-                    "number",
-                    "That needs another number: a channel 1 to 16, a controller 0 to 119, a switch or a bank.");
         }
+        int which = number.isBlank() ? 1 : Integer.parseInt(number.strip());
+        return Refused.at("number", () -> new Mistake(kind, at, wholeBox, which));
     }
 
     /** A mistake is put right. */

@@ -23,8 +23,9 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
 
 /**
  * The ports of a simulated rig, as a browser sees them: over a socket, one line a thing. In come {@code down
- * quay-board.1.3} and {@code up}, {@code hold}, {@code twice} of a switch; out go {@code port Quay board (simulated)} for
- * each box that is there, then {@code sent 960 0 b0507f}: after how many microseconds, at which of these ports, and what.
+ * quay-board.1.3} and {@code up}, {@code hold}, {@code twice} of a switch; out go {@code port Quay board (simulated)}
+ * for each box that is there, then {@code sent 960 0 b0507f}: after how many microseconds, at which of these ports, and
+ * what.
  */
 @Configuration
 @EnableWebSocket

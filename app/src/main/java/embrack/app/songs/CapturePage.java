@@ -1,7 +1,9 @@
 package embrack.app.songs;
 
 import embrack.app.store.Because;
+import embrack.core.compile.Compiler;
 import embrack.core.edit.Refused;
+import embrack.core.midi.Message;
 import embrack.core.music.Clock;
 import embrack.core.music.Metre;
 import embrack.core.music.Position;
@@ -18,6 +20,7 @@ import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -121,8 +124,13 @@ record CapturePage(Keys keys, Music music, String hits, Snap snap, Result result
         }
     }
 
-    /** A key and what it sets. */
-    record Key(int number, String digit, String words) {}
+    /**
+     * A key and what it sets.
+     *
+     * @param hears what the real switch sends when it is pressed, in hexadecimal, a blank between messages; empty where
+     *     the key stands for none
+     */
+    record Key(int number, String digit, String words, String hears) {}
 
     /** Something that keys can stand for. */
     record Source(String key, String words, boolean isChosen) {}
@@ -135,7 +143,13 @@ record CapturePage(Keys keys, Music music, String hits, Snap snap, Result result
         List<Bound> bound = bound(plan, song, asked);
         List<Key> keys = new ArrayList<>();
         for (int i = 0; i < bound.size(); i++) {
-            keys.add(new Key(i + 1, String.valueOf((i + 1) % 10), bound.get(i).words()));
+            keys.add(new Key(
+                    i + 1,
+                    String.valueOf((i + 1) % 10),
+                    bound.get(i).words(),
+                    bound.get(i).sends().stream()
+                            .map(message -> HexFormat.of().formatHex(message.bytes()))
+                            .collect(Collectors.joining(" "))));
         }
         List<Source> sources = new ArrayList<>(List.of(new Source(USED, "what the songs use", source.equals(USED))));
         plan.boards()
@@ -157,8 +171,13 @@ record CapturePage(Keys keys, Music music, String hits, Snap snap, Result result
                         capture.cues(1).size()));
     }
 
-    /** A key's deeds with their words. */
-    private record Bound(List<Deed> deeds, String words) {}
+    /** A key's deeds with their words, and what the switch it stands for sends. */
+    private record Bound(List<Deed> deeds, String words, List<Message> sends) {
+
+        Bound(List<Deed> deeds, String words) {
+            this(deeds, words, List.of());
+        }
+    }
 
     private static String source(Plan plan, String asked) {
         boolean board = plan.boards().stream().anyMatch(id -> id.text().equals(asked));
@@ -215,7 +234,8 @@ record CapturePage(Keys keys, Music music, String hits, Snap snap, Result result
                 feet
                         ? "foot: " + tape
                         : tape + ": "
-                                + assignment.steps().stream().map(plan::words).collect(Collectors.joining(", ")));
+                                + assignment.steps().stream().map(plan::words).collect(Collectors.joining(", ")),
+                new Compiler(plan).compile(assignment).sent());
     }
 
     private static Deed step(Step step) {

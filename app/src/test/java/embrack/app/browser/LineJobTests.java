@@ -25,15 +25,15 @@ class LineJobTests extends AtTheBrowser {
         hand.load("/line");
         hand.click("Take simulated boxes");
         assertThat(hand.page.locator("#plugged-count")).hasText(": 5");
-        mistake("voice-board.1.2", "wrong-way", "");
-        mistake("voice-board.1.4", "dead", "");
-        mistake("quay-board.1.2", "off-by", "12");
-        mistake("quay-board.1.3", "alternating", "");
-        mistake("quay-board.1.5", "channel", "9");
-        mistake("quay-board.1.7", "twice", "");
-        mistake("quay-board.1.9", "exchanged", "10");
-        mistake("side-board.1.1", "more", "7");
-        mistake("choir-board.1.2", "unwritten", "");
+        mistake(hand, "voice-board.1.2", "wrong-way", "");
+        mistake(hand, "voice-board.1.4", "dead", "");
+        mistake(hand, "quay-board.1.2", "off-by", "12");
+        mistake(hand, "quay-board.1.3", "alternating", "");
+        mistake(hand, "quay-board.1.5", "channel", "9");
+        mistake(hand, "quay-board.1.7", "twice", "");
+        mistake(hand, "quay-board.1.9", "exchanged", "10");
+        mistake(hand, "side-board.1.1", "more", "7");
+        mistake(hand, "choir-board.1.2", "unwritten", "");
         int before = hand.interactions();
         List<String> found = walk();
         assertThat(found)
@@ -50,7 +50,7 @@ class LineJobTests extends AtTheBrowser {
                         "Choir out something else");
         assertThat(hand.seconds() - 2 * before).as("seconds of work").isLessThan(180);
 
-        openMistakes();
+        openMistakes(hand);
         for (int left = 9; left > 0; left--) {
             hand.page.locator("#mistakes").getByText("Put it right").first().click();
             assertThat(hand.page.locator("#mistakes summary"))
@@ -58,12 +58,12 @@ class LineJobTests extends AtTheBrowser {
             hand.untilAtWork();
         }
         for (String box : BOXES) {
-            walkTo(box);
+            walkTo(hand, box);
             Locator wrong = hand.page.locator(".line-row:has(.mark:not(.exact)) button[name=task]");
             for (int left = wrong.count(); left > 0; left = wrong.count()) {
                 String at = wrong.first().getAttribute("value").replaceAll("/.*", "");
-                tread(at);
-                tread(at);
+                tread(hand, at);
+                tread(hand, at);
             }
         }
         assertThat(hand.page.locator(".all-right")).hasText("right All 29 are as planned.");
@@ -71,7 +71,7 @@ class LineJobTests extends AtTheBrowser {
 
     /** Presses whatever is asked for, wherever it is; what is amiss by its tape. */
     private List<String> walk() {
-        walkTo("Voice board");
+        walkTo(hand, "Voice board");
         Locator now = hand.page.locator("[data-now]");
         while (now.count() > 0) {
             String task = now.getAttribute("data-now");
@@ -81,17 +81,17 @@ class LineJobTests extends AtTheBrowser {
                 hand.untilAtWork();
                 continue;
             }
-            tread(at);
+            tread(hand, at);
             if (at.equals("quay-board.1.3")) {
                 hand.page.waitForTimeout(FOOT_MILLIS);
             }
             if (hand.page.locator("[data-now='%s']".formatted(task)).count() > 0 || wasWrong(task)) {
-                tread(at);
+                tread(hand, at);
             }
         }
         List<String> found = new ArrayList<>();
         for (String box : BOXES) {
-            walkTo(box);
+            walkTo(hand, box);
             hand.page.locator(".line-row:has(.mark:not(.exact))").all().stream()
                     .map(row -> row.locator(".tape").innerText() + " "
                             + row.locator(".mark").innerText().strip())
@@ -107,7 +107,7 @@ class LineJobTests extends AtTheBrowser {
                 > 0;
     }
 
-    private void walkTo(String box) {
+    private static void walkTo(Stagehand hand, String box) {
         Locator tab = hand.page.locator(".walk-box").filter(new Locator.FilterOptions().setHasText(box));
         tab.click();
         assertThat(hand.page.locator(".walk-box[aria-current]")).containsText(box);
@@ -115,21 +115,21 @@ class LineJobTests extends AtTheBrowser {
     }
 
     /** A foot on a simulated switch, until the page says what came of it. */
-    private void tread(String at) {
+    private static void tread(Stagehand hand, String at) {
         String turn = hand.page.locator("#line").getAttribute("data-turn");
         hand.hit(hand.page.locator("[data-tread='%s']".formatted(at)));
         assertThat(hand.page.locator("#line:not([data-turn='%s'])[data-open=false]".formatted(turn)))
                 .isVisible();
     }
 
-    private void openMistakes() {
+    private static void openMistakes(Stagehand hand) {
         if (hand.page.locator("#mistakes[open]").count() == 0) {
             hand.page.locator("#mistakes summary").click();
         }
     }
 
-    private void mistake(String at, String kind, String number) {
-        openMistakes();
+    private static void mistake(Stagehand hand, String at, String kind, String number) {
+        openMistakes(hand);
         String before = hand.page.locator("#mistakes summary").innerText();
         hand.page.locator("#mistake-at").selectOption(at);
         hand.page.locator("#mistake-kind").selectOption(kind);
@@ -137,6 +137,24 @@ class LineJobTests extends AtTheBrowser {
         hand.page.getByText("Make it").click();
         assertThat(hand.page.locator("#mistakes summary")).not().hasText(before);
         hand.untilAtWork();
+    }
+
+    /** A check in the middle of a board on which several switches are wrong, for a picture. */
+    static void withMistakes(Stagehand hand) {
+        hand.click("Take simulated boxes");
+        assertThat(hand.page.locator("#plugged-count")).hasText(": 5");
+        mistake(hand, "quay-board.1.2", "off-by", "12");
+        mistake(hand, "quay-board.1.3", "channel", "9");
+        mistake(hand, "quay-board.1.4", "alternating", "");
+        hand.page.locator("#mistakes summary").click();
+        walkTo(hand, "Quay board");
+        for (int number = 1; number <= 4; number++) {
+            tread(hand, "quay-board.1." + number);
+            hand.page.waitForTimeout(FOOT_MILLIS);
+            tread(hand, "quay-board.1." + number);
+        }
+        tread(hand, "quay-board.1.5");
+        hand.page.evaluate("scrollTo(0, 0)");
     }
 
     /** Ports of the browser: refused, called otherwise than the box, flooded, and taken away in the middle. */

@@ -30,7 +30,6 @@ class Screenshots {
                 "sound-lit-desk",
                 "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/sound/mix/vocal-mixer?out=ear-1", "console-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/lights/fixtures", "hung-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/doors", "doors-tablet-stage", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets", "sheet-desk", "");
@@ -49,6 +48,7 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats?part=7", "order-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line", "line-desk", "");
     }
 
     private void shot(ColorScheme ground, int width, int height, String path, String name, String keys) {
@@ -74,6 +74,9 @@ class Screenshots {
             if (path.endsWith("/sheets")) {
                 hand.page.evaluate("[...document.querySelectorAll('.sheet')].find(s => s.textContent.includes('Voice "
                         + "board') && s.textContent.includes('Bank A, switch 1')).scrollIntoView()");
+            }
+            if (path.endsWith("line")) {
+                LineJobTests.withMistakes(hand);
             }
             if (path.endsWith("preflight")) {
                 hand.untilTried();

@@ -120,6 +120,46 @@ class SongJobTests {
         }
     }
 
+    /** The real board captures: what it sends is known as its switch, at the time at which it came. */
+    @Test
+    void theRealBoardCapturesAtItsOwnTimes() {
+        try (Stagehand hand = new Stagehand(port)) {
+            hand.importFile(demo);
+            hand.at("/gear");
+            Page page = hand.page;
+            hand.load("/songs/rope-and-kettle/capture?keys=quay-board");
+            page.evaluate("""
+                    () => {
+                      const input = { id: "1", name: "Quay board USB", state: "connected" };
+                      window.came = (at, ...bytes) =>
+                        input.onmidimessage({ timeStamp: at, data: new Uint8Array(bytes) });
+                      navigator.requestMIDIAccess = async () => ({ inputs: new Map([[input.id, input]]) });
+                    }""");
+            hand.click("Hear the real board");
+            assertThat(page.locator("#board-state")).containsText("Hears Quay board USB.");
+            hand.click("Run space");
+            assertThat(page.locator("#capture")).hasClass(Pattern.compile("running"));
+            page.waitForCondition(
+                    () -> page.locator("#capture-time").innerText().compareTo("0:00.100") > 0);
+            page.evaluate("() => { window.t = performance.now(); window.came(window.t, 0x97, 36, 127); }");
+            assertThat(page.locator("#capture-count")).hasText("1 captured");
+            page.evaluate("() => window.came(window.t + 1250, 0xc6, 0)");
+            assertThat(page.locator("#capture-count")).hasText("2 captured");
+            page.evaluate("() => window.came(window.t + 1500, 0x97, 99, 127)");
+            hand.click("Stop space");
+            Locator rows = page.locator(".taken-panel tbody tr");
+            assertThat(rows).hasCount(2);
+            assertThat(rows.nth(0)).containsText("recall Scene 1");
+            assertThat(rows.nth(1)).containsText("Guitar sounds");
+            assertThat(millis(rows.nth(1)) - millis(rows.nth(0))).isEqualTo(1250);
+        }
+    }
+
+    private static long millis(Locator row) {
+        String[] clock = row.locator("td").first().innerText().split("[:.]");
+        return Long.parseLong(clock[0]) * 60_000 + Long.parseLong(clock[1]) * 1_000 + Long.parseLong(clock[2]);
+    }
+
     /** A press is taken at its own time, however busy the page is when it comes to it. */
     @Test
     void aPressCountsWhenItWasMade() {

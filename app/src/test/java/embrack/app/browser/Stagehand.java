@@ -215,7 +215,7 @@ final class Stagehand implements AutoCloseable {
     void go(String room) {
         hit(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Rooms"))
                 .getByText(room, new Locator.GetByTextOptions().setExact(true)));
-        at("/" + room.toLowerCase(Locale.ROOT));
+        at("/" + room.toLowerCase(Locale.ROOT).replaceAll(" .*", ""));
     }
 
     /** Joins two ports in the table of the wiring room. */

@@ -137,6 +137,27 @@ public sealed interface SwitchEdit extends Edit {
         }
     }
 
+    /** Has a switch do other things at a moment than it does. */
+    record DoInstead(SwitchAt at, Moment moment, List<Step> steps) implements SwitchEdit {
+
+        public DoInstead {
+            steps = List.copyOf(steps);
+        }
+
+        @Override
+        public Plan apply(Plan plan) {
+            Plan without = change(plan, at, "step", a -> a.withSteps(moment, List.of()));
+            return new AddSteps(at, moment, steps).apply(without);
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("do-instead")
+                    .with("at", before.words(at))
+                    .with("steps", steps.stream().map(before::words).toList());
+        }
+    }
+
     /** Has a switch do everything that a search finds, after all that it does already. */
     record AddFound(SwitchAt at, Moment moment, String find) implements SwitchEdit {
         @Override

@@ -22,7 +22,7 @@ public sealed interface Amiss {
         }
     }
 
-    /** All numbers are too high, or below 0 too low, by as much: 1 where a box counts from another first, 12 an octave. */
+    /** All numbers are too high, or below 0 too low, by as much: 1 where a box counts from 0, 12 by an octave. */
     record OffBy(int by) implements Amiss {}
 
     /** Off comes for on, or on for off. */

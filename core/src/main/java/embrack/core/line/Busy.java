@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * Numbers of which more comes than feet on switches make: a pedal that moves, or one that is stuck and floods the cable.
+ * Numbers of which more comes than feet on switches make: a pedal that moves, or one that is stuck and floods a cable.
  * They are set aside, so that what is pressed meanwhile is still told apart.
  *
  * @param streams how many came without a pause, by box and number

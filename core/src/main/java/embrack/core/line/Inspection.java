@@ -13,8 +13,8 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
- * What a check has shown so far. Each task is looked at in the light of all others: a number one too high may be what the
- * next switch is for; when that one is one too high as well, the box counts from another first.
+ * What a check has shown so far. Each task is looked at in the light of all others: a number one too high may be what
+ * the next switch is for; when that one is one too high as well, the box counts from another first.
  *
  * @param results for every stop of the walk
  */

@@ -73,7 +73,9 @@ public record Mistake(Kind kind, SwitchAt at, boolean wholeBox, int number) {
                     default -> true;
                 };
         if (!isRight) {
-            throw new IllegalArgumentException("%s cannot be %d".formatted(kind.key(), number));
+            throw new IllegalArgumentException(
+                    "That takes a channel 1 to 16, a controller 0 to 119, a switch or bank, or a shift, not %d."
+                            .formatted(number));
         }
     }
 

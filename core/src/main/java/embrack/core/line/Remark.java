@@ -9,7 +9,7 @@ public sealed interface Remark {
     /** It is right so far, and pressed once more to be sure. */
     record OnceMore(Task task) implements Remark {}
 
-    /** That is planned for another switch. It was that one, or this one sends it: pressed once more, it is told which. */
+    /** That is planned for another switch: it was that one, or this one sends it. Pressed again, it is told which. */
     record ThatIs(Task other) implements Remark {}
 
     /** The switch before was pressed again. */

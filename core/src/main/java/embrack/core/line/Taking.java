@@ -7,7 +7,6 @@ import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.edit.Edit;
 import embrack.core.edit.GearEdit;
-import embrack.core.edit.InTurn;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.Refused;
 import embrack.core.edit.SwitchEdit;
@@ -143,13 +142,7 @@ public final class Taking {
             others.add(other.get());
             from = to;
         }
-        List<Edit> edits = new ArrayList<>();
-        List<Step> steps = steps();
-        for (int index = steps.size() - 1; index >= 0; index--) {
-            edits.add(new SwitchEdit.RemoveStep(at, how, index, steps.get(index)));
-        }
-        edits.add(new SwitchEdit.AddSteps(at, how, others));
-        return Stream.of(new InTurn(edits));
+        return Stream.of(new SwitchEdit.DoInstead(at, how, others));
     }
 
     private Optional<Step> doing(CompiledStep step, List<Message> content) {

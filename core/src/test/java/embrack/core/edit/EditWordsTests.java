@@ -135,6 +135,9 @@ class EditWordsTests {
                         new SwitchEdit.RemoveStep(ONE, Moment.PRESS, 0, SCENE),
                         "Foot board, bank A, switch 1: remove Lantern desk: recall Scene 3"),
                 said(
+                        new SwitchEdit.DoInstead(ONE, Moment.PRESS, List.of(SCENE)),
+                        "Foot board, bank A, switch 1: Lantern desk: recall Scene 3 instead"),
+                said(
                         new SwitchEdit.RaiseStep(ONE, Moment.PRESS, 0, SCENE),
                         "Foot board, bank A, switch 1: Lantern desk: recall Scene 3 earlier"),
                 said(

@@ -188,7 +188,7 @@ class LineCheckTests {
                 .allMatch(Result.Changed.class::isInstance);
     }
 
-    /** Whatever rig: as planned it is all right; with one switch dead, that one alone is amiss. What was kept is enough. */
+    /** Whatever rig: programmed as planned it is all right, and what was kept of it says so again. */
     @ParameterizedTest
     @ValueSource(longs = {3, 14, 15, 92, 65, 35})
     void anyRigIsCheckedInOneWalk(long seed) {
