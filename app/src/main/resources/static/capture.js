@@ -1,6 +1,6 @@
 // Capture: the clock that runs, and what was pressed when. No rule of the job is here.
 import { byId } from "./page.js";
-import { bringOwn, hex, listen, names, watch } from "./ports.js";
+import { bringOwn, listenForGoes, names, watch } from "./ports.js";
 
 // Capture: a clock, a click, and what was pressed when.
 let run = null;
@@ -104,24 +104,11 @@ for (const [name, down] of [
 
 // The real board, at the ports of this browser: what comes in one go is one press, at the time of its first message.
 const GO_MS = 60;
-let came = [];
-let since = 0;
-let over = 0;
-function pressed() {
-  const sent = came.join(" ");
+listenForGoes(GO_MS, ({ at, sent }) => {
   const key = [...document.querySelectorAll(".capture-key")].find((each) => each.dataset.hears === sent);
-  came = [];
-  if (key && run) {
-    hit(key, true, Math.round(since - run.started));
-    setTimeout(() => key.classList.remove("down"), 150);
-  }
-}
-listen(({ at, data }) => {
-  if (!byId("hear-board")) return;
-  if (!came.length) since = at;
-  came.push(hex(data));
-  clearTimeout(over);
-  over = setTimeout(pressed, GO_MS);
+  if (!key || !run || !byId("hear-board")) return;
+  hit(key, true, Math.round(at - run.started));
+  setTimeout(() => key.classList.remove("down"), 150);
 });
 function state(words) {
   if (byId("board-state")) byId("board-state").textContent = words;

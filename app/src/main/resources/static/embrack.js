@@ -5,6 +5,7 @@ import "./calm.js";
 import "./keys.js";
 import "./floor.js";
 import "./draft.js";
+import "./describe.js";
 import "./wiring.js";
 import "./changes.js";
 import "./prompt.js";

@@ -68,6 +68,23 @@ export const names = () => named().map(({ name }) => name);
 /** Has whatever comes told: when by the clock of the page in ms, its bytes, and the name of the port. */
 export const listen = (listener) => listeners.add(listener);
 
+/** Has what comes in one go told when nothing came for so long: when it began, and the messages in hexadecimal. */
+export function listenForGoes(quietMs, told) {
+  let came = [];
+  let since = 0;
+  let over = 0;
+  listen(({ at, data }) => {
+    if (!came.length) since = at;
+    came.push(hex(data));
+    clearTimeout(over);
+    over = setTimeout(() => {
+      const go = came;
+      came = [];
+      told({ at: since, sent: go.join(" ") });
+    }, quietMs);
+  });
+}
+
 /** Has it told when ports come and go. */
 export const watch = (watcher) => watchers.add(watcher);
 

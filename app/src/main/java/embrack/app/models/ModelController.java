@@ -126,6 +126,24 @@ class ModelController {
         return "models/edit :: reading";
     }
 
+    /**
+     * What a board is, by what came when it was pressed; nothing is kept yet.
+     *
+     * @param goes a line for each time the foot moved: bytes in hexadecimal, a blank between messages, or "-"
+     */
+    @PostMapping("/described")
+    String described(
+            @PathVariable String id,
+            @RequestParam(defaultValue = "") String switches,
+            @RequestParam(defaultValue = "") String columns,
+            @RequestParam(defaultValue = "A") String banks,
+            @RequestParam(defaultValue = "") String goes,
+            @RequestParam(defaultValue = "") String box,
+            Model page) {
+        page.addAttribute("described", DescribedView.of(new DescribedView.Asked(switches, columns, banks, goes, box)));
+        return "models/edit :: described";
+    }
+
     /** A chart from a CSV file, put into the editor; nothing is kept yet. */
     @PostMapping("/chart.csv")
     String importCsv(

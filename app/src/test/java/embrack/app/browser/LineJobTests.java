@@ -199,4 +199,56 @@ class LineJobTests extends AtTheBrowser {
         hand.page.evaluate("() => window.pull()");
         assertThat(hand.page.locator("#ports-state")).containsText("No MIDI port is there.");
     }
+
+    /** A board of ten switches in four banks is described by pressing it; its text then has its lines. */
+    @Test
+    void aBoardIsDescribedByPressingIt() {
+        hand.page.navigate("/models");
+        hand.type("What it is", "Pressed board");
+        hand.choose("Kind", "floor board");
+        hand.click("Describe it");
+        hand.at("/edit");
+        hand.page.locator("#box").fill("port MIDI OUT: 5-pin out\nmodes: momentary\n");
+        hand.page.locator("#pressing summary").click();
+        hand.page.evaluate("""
+                () => {
+                  const input = { id: "1", name: "Unknown board", state: "connected" };
+                  window.came = (...bytes) =>
+                    input.onmidimessage({ timeStamp: performance.now(), data: new Uint8Array(bytes) });
+                  navigator.requestMIDIAccess = async () => ({ inputs: new Map([[input.id, input]]) });
+                }""");
+        hand.type("Switches in a bank", "0");
+        hand.page.locator("[data-pressing=listen]").click();
+        assertThat(hand.page.locator("#described .problem")).containsText("1 to 32 switches in a bank");
+        hand.type("Switches in a bank", "10");
+        hand.type("in rows of", "5");
+        hand.type("banks, with commas", "A, B, C, D");
+        hand.page.locator("[data-pressing=listen]").click();
+        Locator next = hand.page.locator(".press-next");
+        for (int bank = 0; bank < 4; bank++) {
+            for (int number = 1; number <= 10; number++) {
+                assertThat(next).hasText("Press %d in bank %s.".formatted(number, "ABCD".charAt(bank)));
+                press(0xb0 + bank, number == 10 ? 102 : 79 + number);
+            }
+        }
+        assertThat(next).hasText("Press 1 in bank A once more: it shows whether it alternates.");
+        press(0xb0, 80);
+        assertThat(next).hasText("All of it was pressed.");
+        hand.click("Put these lines into the box");
+        assertThat(hand.page.locator("#box")).hasValue("""
+                        port MIDI OUT: 5-pin out
+                        switches: 10 in rows of 5, send cc, 1 a press
+                        banks: A, B, C, D; a bank changes the channel
+                        gestures: press
+                        modes: one-shot
+                        factory run: cc 80..88, 102
+                        send channel: one for the box
+                        setting MIDI send channel: 1..16, factory 1
+                        """);
+        assertThat(hand.page.locator(".reading-head")).containsText("readable");
+    }
+
+    private void press(int status, int controller) {
+        hand.page.evaluate("([status, cc]) => window.came(status, cc, 127)", List.of(status, controller));
+    }
 }
