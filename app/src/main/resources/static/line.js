@@ -9,6 +9,9 @@ import { isEditing } from "./waiting.js";
 const TOLD = 32;
 const SENDING_MS = 100;
 
+// Who tells: times are those of this page's own clock, from which the server knows its own by the first telling.
+const station = [...crypto.getRandomValues(new Uint32Array(2))].map((part) => part.toString(36)).join("");
+
 let heard = [];
 let counts = new Map();
 let telling = false;
@@ -17,22 +20,25 @@ let timer = 0;
 let quiet = 0;
 
 const room = () => document.querySelector("main.line-check");
+const turn = (page) => Number(page.querySelector("[data-turn]")?.dataset.turn ?? 0);
 const byItself = { "Embrack-By-Itself": "line" };
 
 /** Puts what came anew in the place of what is shown, and leaves whoever is in it where they are. */
 function show(html) {
-  if (isEditing()) return;
+  if (isEditing() || byId("freeze")?.checked) return;
   const fresh = new DOMParser().parseFromString(html, "text/html");
-  if (Number(fresh.getElementById("line")?.dataset.turn ?? 0) < Number(byId("line")?.dataset.turn ?? 0)) return;
+  if (turn(fresh) < turn(document)) return;
   remember();
-  for (const id of ["line", "found"]) {
+  for (const id of ["line", "found", "monitor"]) {
     const now = fresh.getElementById(id);
-    byId(id)?.replaceWith(now);
+    if (!now || !byId(id)) continue;
+    byId(id).replaceWith(now);
     htmx.process(now);
   }
   back();
   // Of the simulated boxes the one where somebody is stands at hand.
-  for (const box of document.querySelectorAll(".sim-box")) box.hidden = box.dataset.box !== byId("line").dataset.box;
+  const where = byId("line")?.dataset.box;
+  for (const box of document.querySelectorAll(".sim-box")) box.hidden = box.dataset.box !== where;
 }
 
 async function post(path, fields) {
@@ -70,12 +76,15 @@ async function send(evenIfNothing) {
   const answer = await post(path, {
     ports: ports.join("\n"),
     messages: lines.join("\n"),
-    turn: byId("line")?.dataset.turn ?? "0",
+    turn: String(turn(document)),
+    station,
+    now: String(Math.round(now * 1000)),
   }).catch(() => undefined);
   telling = false;
   if (!answer?.ok) say("The server does not answer: what was pressed just now was not heard. It is asked again.");
   else if (answer.status === 200) show(await answer.text());
   if (heard.length || again) send(again);
+  else if (byId("line")?.dataset.open === "true") waitForQuiet();
 }
 
 listen((message) => {
@@ -111,7 +120,7 @@ async function tellPorts() {
   const there = names();
   say(there.length ? "Listening." : "No MIDI port is there. Plug one in; it is found by itself.");
   const answer = await post(room().dataset.ports, { ports: there.join("\n") }).catch(() => undefined);
-  if (!answer?.ok || !byId("ports")) return;
+  if (!answer?.ok || !byId("ports") || !byId("plugged")) return;
   const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector(".ports");
   byId("ports").replaceChildren(...(fresh ? [fresh] : []));
   const plugged = Number(fresh?.dataset.plugged ?? 0);
@@ -149,7 +158,7 @@ async function catchUp() {
   const part = room()?.dataset.part;
   if (part !== toldOf) told = 0;
   toldOf = part;
-  if (!part || isEditing() || Number(byId("line")?.dataset.turn ?? 0) >= told) return;
+  if (!part || isEditing() || turn(document) >= told) return;
   const answer = await fetch(part, { headers: byItself }).catch(() => undefined);
   if (answer?.ok) show(await answer.text());
 }
@@ -158,6 +167,7 @@ document.addEventListener("line-moved", ({ detail }) => {
   catchUp();
 });
 document.addEventListener("htmx:afterSettle", catchUp);
+document.addEventListener("change", ({ target }) => target.id === "freeze" && catchUp());
 let here = null;
 document.addEventListener("htmx:afterSettle", () => {
   if (room() === here) return;

@@ -1,6 +1,5 @@
 // Boxes that are there when no gear is, behind the interface that a browser has for MIDI. What they send is worked out
 // by the server.
-import { byId } from "./page.js";
 import { bring, leave } from "./ports.js";
 
 let socket = null;
@@ -91,5 +90,5 @@ document.addEventListener("keyup", (event) => {
   if (event.key === "Enter" || event.key === " ") letGo();
 });
 document.addEventListener("htmx:afterSettle", () => {
-  if (socket && !byId("join-simulated")) socket.close();
+  if (socket && !document.querySelector("main.line-check")) socket.close();
 });

@@ -7,8 +7,10 @@ import embrack.app.store.StoredRig;
 import embrack.core.line.Came;
 import embrack.core.line.Heard;
 import embrack.core.line.LineCheck;
+import embrack.core.line.Pulse;
 import embrack.core.line.Task;
 import embrack.core.line.Walk;
+import embrack.core.midi.RealTime;
 import embrack.core.rig.DeviceId;
 import java.time.Instant;
 import java.util.ArrayDeque;
@@ -37,6 +39,7 @@ class LineChecks {
     private final LineStore store;
     private final ApplicationEventPublisher others;
     private final Map<RigId, Running> running = new ConcurrentHashMap<>();
+    private final StationClocks clocks = new StationClocks();
 
     LineChecks(LineStore store, ApplicationEventPublisher others) {
         this.store = store;
@@ -55,9 +58,15 @@ class LineChecks {
      * How a check stands.
      *
      * @param turn counts whatever happened to it
-     * @param tape what came in last, the newest first
+     * @param tape what came in last, the newest first; clocks and what only says that somebody is there are left out
+     * @param clocks the clocks that run now, by port
      */
-    record Standing(LineCheck check, long turn, List<Arrived> tape) {}
+    record Standing(LineCheck check, long turn, List<Arrived> tape, SortedMap<String, Pulse> clocks) {
+
+        Standing {
+            clocks = new TreeMap<>(clocks);
+        }
+    }
 
     private static final class Running {
         private LineCheck check;
@@ -66,6 +75,7 @@ class LineChecks {
         private long turn = Instant.now().toEpochMilli();
 
         private final Deque<Arrived> tape = new ArrayDeque<>();
+        private final SortedMap<String, Pulse> pulses = new TreeMap<>();
 
         private Running(LineCheck check, int revision) {
             this.check = check;
@@ -73,7 +83,9 @@ class LineChecks {
         }
 
         private Standing standing() {
-            return new Standing(check, turn, List.copyOf(tape));
+            long now = System.nanoTime() / 1_000;
+            pulses.values().removeIf(pulse -> !pulse.isRunning(now));
+            return new Standing(check, turn, List.copyOf(tape), pulses);
         }
     }
 
@@ -103,12 +115,12 @@ class LineChecks {
     /**
      * A browser heard something, or nothing for a while.
      *
-     * @param ports the names of its ports
-     * @param lines what it heard, the oldest first
      * @return how it stands; the turn is the same where nothing came of it
      */
-    Standing heard(StoredRig rig, String who, List<String> ports, List<HeardLines.Line> lines) {
-        long nowMicros = System.nanoTime() / 1_000;
+    Standing heard(StoredRig rig, String who, Told told) {
+        long nowMicros = clocks.micros(told.station(), told.nowMicros(), System.nanoTime() / 1_000);
+        List<String> ports = told.ports();
+        List<HeardLines.Line> lines = told.lines();
         Map<String, Optional<DeviceId>> plugged = plugged(rig, ports);
         Running now = running(rig);
         Standing standing;
@@ -120,6 +132,16 @@ class LineChecks {
             for (HeardLines.Line line : lines) {
                 String port = line.port() < ports.size() ? ports.get(line.port()) : "";
                 Optional<DeviceId> from = plugged.getOrDefault(port, Optional.empty());
+                if (line.message() == RealTime.CLOCK) {
+                    now.pulses.merge(
+                            port,
+                            Pulse.NONE.with(nowMicros - line.agoMicros()),
+                            (pulse, tick) -> pulse.with(tick.ticks().getFirst()));
+                    continue;
+                }
+                if (line.message() == RealTime.ACTIVE_SENSING) {
+                    continue;
+                }
                 now.tape.addFirst(new Arrived(
                         Instant.now().minusNanos(line.agoMicros() * 1_000), from, port, line, line.count()));
                 if (from.isPresent()) {

@@ -15,11 +15,15 @@ import embrack.core.line.Task;
 import embrack.core.rig.DeviceId;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -58,12 +62,25 @@ class LineController {
         return room.part(stored, checks.of(stored), page);
     }
 
+    /** What the check has found so far in a few words, for a page elsewhere. */
+    @GetMapping("/found")
+    String found(@PathVariable RigId id, Model page) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("base", toLine(id).substring("redirect:".length()))
+                .addAttribute(
+                        "found",
+                        FoundView.of(stored.plan(), checks.of(stored).check().inspection()));
+        return "line/part :: summary";
+    }
+
     /**
      * What a browser heard, or that it heard nothing more. What is no message is passed over.
      *
      * @param ports the names of its ports, a line each
      * @param messages a line each: how many microseconds ago, which port from 0, the bytes in hexadecimal, and "x" with
      *     how many of its number came where not all are told
+     * @param station who tells
+     * @param now when by its own clock, in microseconds
      */
     @PostMapping("/heard")
     String heard(
@@ -71,17 +88,46 @@ class LineController {
             @RequestParam(defaultValue = "") String ports,
             @RequestParam(defaultValue = "") String messages,
             @RequestParam(defaultValue = "0") long turn,
+            @RequestParam(defaultValue = "") String station,
+            @RequestParam(defaultValue = "0") long now,
+            @RequestParam(defaultValue = "") String view,
+            @RequestParam(defaultValue = "") String box,
             @Nullable Principal who,
             HttpServletResponse response,
             Model page) {
         StoredRig stored = rigs.load(id);
-        LineChecks.Standing standing =
-                checks.heard(stored, named(who), ports.lines().toList(), HeardLines.of(messages));
+        LineChecks.Standing standing = checks.heard(
+                stored, named(who), new Told(station, now, ports.lines().toList(), HeardLines.of(messages)));
         if (standing.turn() == turn) {
             response.setStatus(HttpStatus.NO_CONTENT.value());
             return "line/part :: nothing";
         }
-        return room.part(stored, standing, page);
+        return view.equals("monitor")
+                ? room.monitorPart(stored, standing, box, page)
+                : room.part(stored, standing, page);
+    }
+
+    /** All that comes in, in words of the plan. {@code box} from which; from all where none is said. */
+    @GetMapping("/monitor")
+    String monitor(@PathVariable RigId id, @RequestParam(defaultValue = "") String box, Model page) {
+        return room.monitor(id, box, page);
+    }
+
+    /** What of that page changes by itself. */
+    @GetMapping("/monitor/part")
+    String monitorPart(@PathVariable RigId id, @RequestParam(defaultValue = "") String box, Model page) {
+        StoredRig stored = rigs.load(id);
+        return room.monitorPart(stored, checks.of(stored), box, page);
+    }
+
+    /** All that came in last, as a list to keep. */
+    @GetMapping("/monitor.csv")
+    ResponseEntity<byte[]> csv(@PathVariable RigId id) {
+        StoredRig stored = rigs.load(id);
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"what-came.csv\"")
+                .body(MonitorPage.of(stored.plan(), checks.of(stored), "").csv().getBytes(StandardCharsets.UTF_8));
     }
 
     /** Somebody says what no message says. */

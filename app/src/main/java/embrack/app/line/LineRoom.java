@@ -50,6 +50,21 @@ class LineRoom {
         return "line/part :: part";
     }
 
+    /** The page of all that comes in. */
+    String monitor(RigId id, String box, Model page) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.LINE, "/line/monitor"));
+        monitorPart(stored, checks.of(stored), box, page);
+        return "line/monitor";
+    }
+
+    /** What of it changes by itself. */
+    String monitorPart(StoredRig stored, LineChecks.Standing standing, String box, Model page) {
+        page.addAttribute("base", "/rigs/%s/line".formatted(stored.id()))
+                .addAttribute("monitor", MonitorPage.of(stored.plan(), standing, box));
+        return "line/monitor :: monitor";
+    }
+
     /** The whole page again after a refusal, with what was typed. */
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         Echo echo = Refusals.answer(refused, request, response);

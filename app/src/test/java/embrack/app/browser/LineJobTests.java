@@ -50,6 +50,10 @@ class LineJobTests extends AtTheBrowser {
                         "Choir out something else");
         assertThat(hand.seconds() - 2 * before).as("seconds of work").isLessThan(180);
 
+        assertThat(inPreflight()).containsText("10 of 29 switches do not send what is planned.");
+        assertThat(inPreflight()).containsText("Quay board, A 5, Clean guitar: channel 9");
+        hand.load("/line");
+        hand.click("Take simulated boxes");
         openMistakes(hand);
         for (int left = 9; left > 0; left--) {
             hand.page.locator("#mistakes").getByText("Put it right").first().click();
@@ -67,6 +71,13 @@ class LineJobTests extends AtTheBrowser {
             }
         }
         assertThat(hand.page.locator(".all-right")).hasText("right All 29 are as planned.");
+    }
+
+    private Locator inPreflight() {
+        hand.load("/preflight");
+        Locator gear = hand.page.locator("#real-gear");
+        gear.scrollIntoViewIfNeeded();
+        return gear;
     }
 
     /** Presses whatever is asked for, wherever it is; what is amiss by its tape. */
@@ -165,15 +176,7 @@ class LineJobTests extends AtTheBrowser {
         hand.page.evaluate("() => { navigator.requestMIDIAccess = async () => { throw new Error('no'); }; }");
         hand.click("Listen to the MIDI ports of this browser");
         assertThat(hand.page.locator("#ports-state")).containsText("was not allowed to hear MIDI");
-        hand.page.evaluate("""
-                () => {
-                  const input = { id: "1", name: "USB MIDI 1", state: "connected" };
-                  const access = { inputs: new Map([[input.id, input]]) };
-                  window.came = (...bytes) =>
-                    input.onmidimessage({ timeStamp: performance.now(), data: new Uint8Array(bytes) });
-                  window.pull = () => { input.state = "disconnected"; access.onstatechange(); };
-                  navigator.requestMIDIAccess = async () => access;
-                }""");
+        standInFor("USB MIDI 1");
         hand.click("Listen to the MIDI ports of this browser");
         hand.page.locator("#ports select").selectOption("voice-board");
         assertThat(hand.page.locator("#plugged-count")).hasText(": 1");
@@ -198,6 +201,46 @@ class LineJobTests extends AtTheBrowser {
         hand.untilAtWork();
         hand.page.evaluate("() => window.pull()");
         assertThat(hand.page.locator("#ports-state")).containsText("No MIDI port is there.");
+        isToldInWordsOfThePlan();
+    }
+
+    /** The page of all that comes in: what it is for, what it does, and what is strange about it. */
+    private void isToldInWordsOfThePlan() {
+        hand.load("/line/monitor");
+        standInFor("USB MIDI 1");
+        hand.click("Listen to the MIDI ports of this browser");
+        Locator rows = hand.page.locator(".monitor-table tbody tr");
+        hand.page.evaluate("() => { window.came(0xb1, 40, 127); window.came(0xb1, 99, 1); }");
+        assertThat(rows.first()).containsText("ch 2 CC 99 1");
+        assertThat(rows.first()).containsText("not planned");
+        assertThat(rows.first()).containsText("nobody obeys it");
+        assertThat(rows.nth(1)).containsText("A 3, switch 3");
+        assertThat(rows.nth(1)).containsText("Vocal mixer: mute Vocal mic");
+        // 24 ticks a quarter, so at 120 quarters a minute one every 20.833 ms (MIDI 1.0, "Timing Clock").
+        hand.page.evaluate("""
+                () => {
+                  const now = performance.now();
+                  for (let i = 0; i < 60; i++) window.at(now - (59 - i) * 20.8333, 0xf8);
+                }""");
+        assertThat(hand.page.locator(".strange")).containsText("USB MIDI 1 sends a clock: 120.0 quarters a minute");
+        hand.page.locator("#freeze").check();
+        hand.page.evaluate("() => window.came(0xb1, 98, 1)");
+        assertThat(hand.download("^Keep as a list")).contains("ch 2 CC 98 1", "Vocal mixer: mute Vocal mic");
+        assertThat(rows.first()).not().containsText("CC 98");
+    }
+
+    /** A port in the place of the browser's own. */
+    private void standInFor(String name) {
+        hand.page.evaluate("""
+                (name) => {
+                  const input = { id: "1", name, state: "connected" };
+                  const access = { inputs: new Map([[input.id, input]]) };
+                  window.at = (timeStamp, ...bytes) =>
+                    input.onmidimessage({ timeStamp, data: new Uint8Array(bytes) });
+                  window.came = (...bytes) => window.at(performance.now(), ...bytes);
+                  window.pull = () => { input.state = "disconnected"; access.onstatechange(); };
+                  navigator.requestMIDIAccess = async () => access;
+                }""", name);
     }
 
     /** A board of ten switches in four banks is described by pressing it; its text then has its lines. */
@@ -210,13 +253,7 @@ class LineJobTests extends AtTheBrowser {
         hand.at("/edit");
         hand.page.locator("#box").fill("port MIDI OUT: 5-pin out\nmodes: momentary\n");
         hand.page.locator("#pressing summary").click();
-        hand.page.evaluate("""
-                () => {
-                  const input = { id: "1", name: "Unknown board", state: "connected" };
-                  window.came = (...bytes) =>
-                    input.onmidimessage({ timeStamp: performance.now(), data: new Uint8Array(bytes) });
-                  navigator.requestMIDIAccess = async () => ({ inputs: new Map([[input.id, input]]) });
-                }""");
+        standInFor("Unknown board");
         hand.type("Switches in a bank", "0");
         hand.page.locator("[data-pressing=listen]").click();
         assertThat(hand.page.locator("#described .problem")).containsText("1 to 32 switches in a bank");

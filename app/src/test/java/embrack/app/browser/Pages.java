@@ -41,6 +41,7 @@ final class Pages {
             "/rigs/1/switches/swap?box=quay-board&with=two-switch-foot-box",
             "/rigs/1/card",
             "/rigs/1/line",
+            "/rigs/1/line/monitor",
             "/rigs/1/lights?look=harbour",
             "/rigs/1/lights/fixtures",
             "/rigs/1/lights/desks",

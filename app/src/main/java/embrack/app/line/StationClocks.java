@@ -1,0 +1,27 @@
+package embrack.app.line;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/**
+ * How the clocks of browsers lie to that of the server: by the first telling of each, and the same from then on, so that
+ * times between two messages are those of the browser, however long its tellings travel.
+ */
+final class StationClocks {
+
+    private static final int REMEMBERED = 1_000;
+
+    private final Map<String, Long> offsets = new LinkedHashMap<>() {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Long> eldest) {
+            return size() > REMEMBERED;
+        }
+    };
+
+    /** A time of a station by the clock of the server, in microseconds. */
+    synchronized long micros(String station, long stationMicros, long serverMicros) {
+        return stationMicros + offsets.computeIfAbsent(station, s -> serverMicros - stationMicros);
+    }
+}
