@@ -7,6 +7,9 @@ import { isEditing } from "./waiting.js";
 
 // So many of one number in one sending are told one by one; of more the last one, and how many there were.
 const TOLD = 32;
+// Of a clock every tick is told; no tempo has so many in one sending.
+const TICKS_TOLD = 200;
+const CLOCK = 0xf8;
 const SENDING_MS = 100;
 
 // Who tells: times are those of this page's own clock, from which the server knows its own by the first telling.
@@ -93,7 +96,7 @@ listen((message) => {
   const seen = counts.get(address) ?? { count: 0, last: null };
   counts.set(address, seen);
   seen.count += 1;
-  if (seen.count > TOLD) {
+  if (seen.count > (message.data[0] === CLOCK ? TICKS_TOLD : TOLD)) {
     seen.last.data = message.data;
     seen.last.at = message.at;
     seen.last.count += 1;

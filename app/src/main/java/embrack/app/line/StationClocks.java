@@ -4,7 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 
 /**
- * How the clocks of browsers lie to that of the server: by the first telling of each, and the same from then on, so that
+ * How the clocks of browsers lie to that of the server: by the first telling of each, and the same from then on. So the
  * times between two messages are those of the browser, however long its tellings travel.
  */
 final class StationClocks {

@@ -44,11 +44,11 @@ class Screenshots {
                 "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/lights?look=kettle-fire", "lights-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/songs/lanterns-on-the-sill", "prompt-desk", "");
-        shot(ColorScheme.DARK, 820, 1180, "/rigs/1/songs/lanterns-on-the-sill?zoom=3&cue=4", "prompt-near-stage", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats?part=7", "order-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line", "line-desk", "");
+        shot(ColorScheme.DARK, 820, 1180, "/rigs/1/line/monitor", "monitor-tablet-stage", "");
     }
 
     private void shot(ColorScheme ground, int width, int height, String path, String name, String keys) {
