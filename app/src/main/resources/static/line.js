@@ -15,6 +15,10 @@ const SENDING_MS = 100;
 // Who tells: times are those of this page's own clock, from which the server knows its own by the first telling.
 const station = [...crypto.getRandomValues(new Uint32Array(2))].map((part) => part.toString(36)).join("");
 
+// Which browser it is: two people at two boxes each see theirs.
+if (!/(^|; )browser=/.test(document.cookie))
+  document.cookie = `browser=${station}; path=/rigs; max-age=31536000; samesite=strict`;
+
 let heard = [];
 let counts = new Map();
 let telling = false;

@@ -3,7 +3,7 @@ create table line_came (
     rig      bigint      not null references rig (id),
     task     text        not null check (length(task) <= 120),
     planned  text        not null,
-    came     text        not null check (length(came) <= 200000),
+    came     text        not null check (length(came) <= 4000000),
     who      text        not null,
     revision integer     not null,
     at       timestamptz not null default now(),

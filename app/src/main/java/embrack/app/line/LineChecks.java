@@ -8,6 +8,7 @@ import embrack.core.line.Came;
 import embrack.core.line.Heard;
 import embrack.core.line.LineCheck;
 import embrack.core.line.Pulse;
+import embrack.core.line.SharedCheck;
 import embrack.core.line.Task;
 import embrack.core.line.Walk;
 import embrack.core.midi.RealTime;
@@ -15,6 +16,7 @@ import embrack.core.rig.DeviceId;
 import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,6 +37,8 @@ class LineChecks {
 
     /** As much of what came in is shown. */
     private static final int TAPE = 200;
+
+    private static final int MOST_BROWSERS = 1_000;
 
     private final LineStore store;
     private final ApplicationEventPublisher others;
@@ -69,47 +73,66 @@ class LineChecks {
     }
 
     private static final class Running {
-        private LineCheck check;
+        private SharedCheck check;
         private int revision;
         /** Later than any that a page knows from before the server was started. */
         private long turn = Instant.now().toEpochMilli();
 
         private final Deque<Arrived> tape = new ArrayDeque<>();
         private final SortedMap<String, Pulse> pulses = new TreeMap<>();
+        /** At which box each browser stands. */
+        private final Map<String, DeviceId> stands = new HashMap<>();
 
-        private Running(LineCheck check, int revision) {
+        private Running(SharedCheck check, int revision) {
             this.check = check;
             this.revision = revision;
         }
 
-        private Standing standing() {
+        private Standing standing(String browser) {
             long now = System.nanoTime() / 1_000;
             pulses.values().removeIf(pulse -> !pulse.isRunning(now));
-            return new Standing(check, turn, List.copyOf(tape), pulses);
+            return new Standing(check.at(Optional.ofNullable(stands.get(browser))), turn, List.copyOf(tape), pulses);
         }
     }
 
-    /** How the check of a rig stands, on its newest plan. */
-    Standing of(StoredRig rig) {
+    /** How the check of a rig stands, on its newest plan, where a browser is. */
+    Standing of(StoredRig rig, String browser) {
         Running now = running(rig);
         synchronized (now) {
             follow(now, rig);
-            return now.standing();
+            return now.standing(browser);
         }
     }
 
+    /** Somebody at a box says something of it. */
+    Standing said(StoredRig rig, String who, String browser, DeviceId box, UnaryOperator<LineCheck> what) {
+        Running now = running(rig);
+        synchronized (now) {
+            stand(now, browser, box);
+        }
+        return said(rig, who, browser, what);
+    }
+
     /** Something is said of it, by somebody. */
-    Standing said(StoredRig rig, String who, UnaryOperator<LineCheck> what) {
+    Standing said(StoredRig rig, String who, String browser, UnaryOperator<LineCheck> what) {
         Running now = running(rig);
         Standing standing;
         synchronized (now) {
             follow(now, rig);
-            change(rig, now, who, what.apply(now.check));
+            SharedCheck next = now.check.said(Optional.ofNullable(now.stands.get(browser)), what);
+            next.from().ifPresent(box -> stand(now, browser, box));
+            change(rig, now, who, next);
             now.turn++;
-            standing = now.standing();
+            standing = now.standing(browser);
         }
         others.publishEvent(new LineMoved(rig.id(), standing.turn()));
         return standing;
+    }
+
+    private static void stand(Running now, String browser, DeviceId box) {
+        if (now.stands.size() < MOST_BROWSERS || now.stands.containsKey(browser)) {
+            now.stands.put(browser, box);
+        }
     }
 
     /**
@@ -117,7 +140,7 @@ class LineChecks {
      *
      * @return how it stands; the turn is the same where nothing came of it
      */
-    Standing heard(StoredRig rig, String who, Told told) {
+    Standing heard(StoredRig rig, String who, String browser, Told told) {
         long nowMicros = clocks.micros(told.station(), told.nowMicros(), System.nanoTime() / 1_000);
         List<String> ports = told.ports();
         List<HeardLines.Line> lines = told.lines();
@@ -128,7 +151,7 @@ class LineChecks {
         synchronized (now) {
             follow(now, rig);
             before = now.turn;
-            LineCheck check = now.check;
+            SharedCheck check = now.check;
             for (HeardLines.Line line : lines) {
                 String port = line.port() < ports.size() ? ports.get(line.port()) : "";
                 Optional<DeviceId> from = plugged.getOrDefault(port, Optional.empty());
@@ -144,7 +167,8 @@ class LineChecks {
                 }
                 now.tape.addFirst(new Arrived(
                         Instant.now().minusNanos(line.agoMicros() * 1_000), from, port, line, line.count()));
-                if (from.isPresent()) {
+                if (from.isPresent() && !check.walk().on(from.get()).isEmpty()) {
+                    stand(now, browser, from.get());
                     check = check.heard(new Heard(nowMicros - line.agoMicros(), from.get(), line.message()));
                 }
             }
@@ -155,7 +179,7 @@ class LineChecks {
             boolean moved = !check.equals(now.check) || !lines.isEmpty();
             change(rig, now, who, check);
             now.turn += moved ? 1 : 0;
-            standing = now.standing();
+            standing = now.standing(browser);
         }
         if (standing.turn() != before) {
             others.publishEvent(new LineMoved(rig.id(), standing.turn()));
@@ -180,7 +204,7 @@ class LineChecks {
 
     private Running running(StoredRig rig) {
         return running.computeIfAbsent(
-                rig.id(), id -> new Running(LineCheck.of(Walk.of(rig.plan()), kept(id)), rig.revision()));
+                rig.id(), id -> new Running(SharedCheck.of(Walk.of(rig.plan()), kept(id)), rig.revision()));
     }
 
     private Map<Task, Came> kept(RigId id) {
@@ -197,7 +221,7 @@ class LineChecks {
         }
     }
 
-    private void change(StoredRig rig, Running now, String who, LineCheck next) {
+    private void change(StoredRig rig, Running now, String who, SharedCheck next) {
         if (!next.came().equals(now.check.came())) {
             store.keep(rig.id(), now.check.came(), next.came(), who, rig.revision());
         }

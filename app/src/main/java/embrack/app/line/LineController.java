@@ -26,6 +26,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -37,6 +38,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/rigs/{id}/line")
 class LineController {
+
+    /** Which browser it is, so that two people at two boxes each see theirs. */
+    private static final String BROWSER = "browser";
 
     private final RigStore rigs;
     private final LineStore store;
@@ -51,15 +55,15 @@ class LineController {
     }
 
     @GetMapping
-    String line(@PathVariable RigId id, Model page) {
-        return room.enter(id, Echo.NONE, page);
+    String line(@PathVariable RigId id, @CookieValue(name = BROWSER, defaultValue = "") String browser, Model page) {
+        return room.enter(id, browser, Echo.NONE, page);
     }
 
     /** What of the page changes by itself, for a page that was told that it did. */
     @GetMapping("/part")
-    String part(@PathVariable RigId id, Model page) {
+    String part(@PathVariable RigId id, @CookieValue(name = BROWSER, defaultValue = "") String browser, Model page) {
         StoredRig stored = rigs.load(id);
-        return room.part(stored, checks.of(stored), page);
+        return room.part(stored, checks.of(stored, browser), page);
     }
 
     /** What the check has found so far in a few words, for a page elsewhere. */
@@ -69,7 +73,8 @@ class LineController {
         page.addAttribute("base", toLine(id).substring("redirect:".length()))
                 .addAttribute(
                         "found",
-                        FoundView.of(stored.plan(), checks.of(stored).check().inspection()));
+                        FoundView.of(
+                                stored.plan(), checks.of(stored, "").check().inspection()));
         return "line/part :: summary";
     }
 
@@ -92,12 +97,16 @@ class LineController {
             @RequestParam(defaultValue = "0") long now,
             @RequestParam(defaultValue = "") String view,
             @RequestParam(defaultValue = "") String box,
+            @CookieValue(name = BROWSER, defaultValue = "") String browser,
             @Nullable Principal who,
             HttpServletResponse response,
             Model page) {
         StoredRig stored = rigs.load(id);
         LineChecks.Standing standing = checks.heard(
-                stored, named(who), new Told(station, now, ports.lines().toList(), HeardLines.of(messages)));
+                stored,
+                named(who),
+                browser,
+                new Told(station, now, ports.lines().toList(), HeardLines.of(messages)));
         if (standing.turn() == turn) {
             response.setStatus(HttpStatus.NO_CONTENT.value());
             return "line/part :: nothing";
@@ -117,7 +126,7 @@ class LineController {
     @GetMapping("/monitor/part")
     String monitorPart(@PathVariable RigId id, @RequestParam(defaultValue = "") String box, Model page) {
         StoredRig stored = rigs.load(id);
-        return room.monitorPart(stored, checks.of(stored), box, page);
+        return room.monitorPart(stored, checks.of(stored, ""), box, page);
     }
 
     /** All that came in last, as a list to keep. */
@@ -127,40 +136,61 @@ class LineController {
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"what-came.csv\"")
-                .body(MonitorPage.of(stored.plan(), checks.of(stored), "").csv().getBytes(StandardCharsets.UTF_8));
+                .body(MonitorPage.of(stored.plan(), checks.of(stored, ""), "")
+                        .csv()
+                        .getBytes(StandardCharsets.UTF_8));
     }
 
     /** Somebody says what no message says. */
     @PostMapping("/say")
-    String say(@PathVariable RigId id, @RequestParam(defaultValue = "") String what, @Nullable Principal who) {
+    String say(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String what,
+            @CookieValue(name = BROWSER, defaultValue = "") String browser,
+            @Nullable Principal who) {
         return switch (what) {
-            case "nothing" -> said(id, who, LineCheck::nothing);
-            case "later" -> said(id, who, LineCheck::skipped);
+            case "nothing" -> said(id, who, browser, LineCheck::nothing);
+            case "later" -> said(id, who, browser, LineCheck::skipped);
             default -> throw Refused.text("what", "Say that nothing comes, or leave it for later.");
         };
     }
 
     /** This is pressed next, also once more. */
     @PostMapping("/turn")
-    String turn(@PathVariable RigId id, @RequestParam(defaultValue = "") String task, @Nullable Principal who) {
+    String turn(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String task,
+            @CookieValue(name = BROWSER, defaultValue = "") String browser,
+            @Nullable Principal who) {
         Task wanted =
                 Task.parse(task).orElseThrow(() -> Refused.text("task", "That switch is no longer in the check."));
-        return said(id, who, check -> check.turnedTo(wanted));
+        checks.said(rigs.load(id), named(who), browser, wanted.box(), check -> check.turnedTo(wanted));
+        return toLine(id);
     }
 
     /** Somebody walked to a box. */
     @PostMapping("/walk")
-    String walk(@PathVariable RigId id, @RequestParam(defaultValue = "") String box, @Nullable Principal who) {
+    String walk(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String box,
+            @CookieValue(name = BROWSER, defaultValue = "") String browser,
+            @Nullable Principal who) {
         DeviceId wanted = box(id, box).orElseThrow(() -> Refused.text("box", "That box is no longer in the rig."));
-        return said(id, who, check -> check.walkedTo(wanted));
+        checks.said(rigs.load(id), named(who), browser, wanted, check -> check.walkedTo(wanted));
+        return toLine(id);
     }
 
     /** What was found out is forgotten: of a box, or of all where none is said. */
     @PostMapping("/anew")
-    String anew(@PathVariable RigId id, @RequestParam(defaultValue = "") String box, @Nullable Principal who) {
+    String anew(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String box,
+            @CookieValue(name = BROWSER, defaultValue = "") String browser,
+            @Nullable Principal who) {
         return said(
                 id,
                 who,
+                browser,
                 check -> check.anew(check.walk().stops().stream()
                         .map(Planned::task)
                         .filter(task -> box.isEmpty() || task.box().text().equals(box))
@@ -173,7 +203,7 @@ class LineController {
         StoredRig stored = rigs.load(id);
         Edit edit = Task.parse(task)
                 .flatMap(wanted -> Optional.ofNullable(
-                                checks.of(stored).check().came().get(wanted))
+                                checks.of(stored, "").check().came().get(wanted))
                         .flatMap(came -> Taking.of(stored.plan(), wanted, came)))
                 .orElseThrow(() -> Refused.text("task", "Nothing in the plan makes that right. Program the box."));
         rigs.edit(id, hand, edit);
@@ -215,8 +245,8 @@ class LineController {
                 .findFirst();
     }
 
-    private String said(RigId id, @Nullable Principal who, UnaryOperator<LineCheck> what) {
-        checks.said(rigs.load(id), named(who), what);
+    private String said(RigId id, @Nullable Principal who, String browser, UnaryOperator<LineCheck> what) {
+        checks.said(rigs.load(id), named(who), browser, what);
         return toLine(id);
     }
 

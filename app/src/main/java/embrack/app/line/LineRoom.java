@@ -34,12 +34,12 @@ class LineRoom {
     }
 
     /** The whole page. */
-    String enter(RigId id, Echo echo, Model page) {
+    String enter(RigId id, String browser, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
         page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.LINE, "/line"))
                 .addAttribute("echo", echo)
                 .addAttribute("simulated", simulated.find(id).map(SimulatedView::of));
-        part(stored, checks.of(stored), page);
+        part(stored, checks.of(stored, browser), page);
         return "line/line";
     }
 
@@ -54,7 +54,7 @@ class LineRoom {
     String monitor(RigId id, String box, Model page) {
         StoredRig stored = rigs.load(id);
         page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.LINE, "/line/monitor"));
-        monitorPart(stored, checks.of(stored), box, page);
+        monitorPart(stored, checks.of(stored, ""), box, page);
         return "line/monitor";
     }
 
@@ -68,6 +68,6 @@ class LineRoom {
     /** The whole page again after a refusal, with what was typed. */
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         Echo echo = Refusals.answer(refused, request, response);
-        return enter(RigId.of(Refusals.pathVariable(request, "id")), echo, page);
+        return enter(RigId.of(Refusals.pathVariable(request, "id")), "", echo, page);
     }
 }

@@ -15,8 +15,9 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 
 /**
- * A line check under way: what is to be pressed next, and what came so far. It goes on by itself: what is right has its
- * tick when it came, what is not is kept as it came, and a box that somebody walks to is the one that is checked.
+ * A line check under way, as one person makes it: what is to be pressed next, and what came so far. It goes on by
+ * itself: what is right has its tick when it came, what is not is kept as it came, and a box that somebody walks to is
+ * the one that is checked.
  *
  * @param came what came for the tasks that are done
  * @param from the box from which something came last
@@ -72,6 +73,20 @@ public record LineCheck(
                         || same.at().isEmpty()
                 ? same
                 : same.waitingFor(at);
+    }
+
+    /** The same check, with what others found out meanwhile; what is waited for may be done by that. */
+    public LineCheck knowing(Map<Task, Came> all) {
+        if (came.equals(all)) {
+            return this;
+        }
+        LineCheck wiser = new LineCheck(walk, new TreeMap<>(all), from, at, soFar, open, doubt, last, busy, remark);
+        boolean idle = at.filter(task -> came.containsKey(task) || !all.containsKey(task))
+                .isEmpty();
+        return idle && soFar.isEmpty() && open.isEmpty()
+                ? wiser.waitingFor(wiser.firstToDo(from.map(walk::on).orElse(walk.stops()))
+                        .or(() -> wiser.firstToDo(walk.stops())))
+                : wiser;
     }
 
     public Inspection inspection() {

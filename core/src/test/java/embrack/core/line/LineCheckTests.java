@@ -14,6 +14,7 @@ import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.Message.ControlChange;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.word.Language;
@@ -24,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -266,5 +268,43 @@ class LineCheckTests {
         }
         assertThat(brief(check.inspection())).isEmpty();
         assertThat(check.inspection().isAllRight()).isTrue();
+    }
+
+    /** Two people at two boxes: what one presses is nothing to the switch that the other has pressed once. */
+    @Test
+    void twoPeopleAtTwoBoxesShareACheck() {
+        Plan plan = Sketch.on(plan())
+                .box("Other board", "ten-switch-treadle-board")
+                .box("Choir mixer", "rack-mixer-24")
+                .set("choir-mixer", "receive-channel", "5")
+                .link("other-board.out > choir-mixer.in")
+                .step(
+                        "other-board 1: choir-mixer mute:input-1",
+                        "other-board 2: choir-mixer mute:input-2",
+                        "other-board 3: choir-mixer mute:input-3")
+                .plan();
+        SharedCheck check = SharedCheck.of(Walk.of(plan), new TreeMap<>());
+        DeviceId other = new DeviceId("other-board");
+        List<Planned> there = check.walk().on(other);
+        List<Planned> here = check.walk().on(THREE.board()).subList(0, there.size());
+        assertThat(there).hasSize(3);
+        long clock = 0;
+        for (int i = 0; i < here.size(); i++) {
+            for (int press = 0; press < 2; press++) {
+                for (Planned planned : List.of(here.get(i), there.get(i))) {
+                    for (Message message : Planned.messages(press == 0 ? planned.down() : planned.again())) {
+                        clock += 20_000;
+                        check = check.heard(new Heard(clock, planned.task().box(), message));
+                    }
+                }
+                clock += 700_000;
+                check = check.quiet(clock);
+            }
+        }
+        Inspection found = check.inspection();
+        assertThat(Stream.concat(here.stream(), there.stream()).map(planned -> found.of(planned.task())))
+                .allMatch(Result.Right.class::isInstance);
+        assertThat(found.done()).isEqualTo(6);
+        assertThat(check.at(Optional.of(THREE.board())).at().orElseThrow().at()).isEqualTo(Sketch.at("foot-board 4"));
     }
 }
