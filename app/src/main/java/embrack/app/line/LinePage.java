@@ -216,7 +216,6 @@ record LinePage(
                         .with("other", Telling.name(plan, other.other()))
                         .with("this", Telling.name(plan, task)));
             case Remark.Again again -> say(Phrase.of(ROOM, "again").with("other", Telling.name(plan, again.task())));
-            case Remark.NotInTheWalk not -> say(Phrase.of(ROOM, "not-in-the-walk"));
             case Remark.Done done -> "";
         };
     }

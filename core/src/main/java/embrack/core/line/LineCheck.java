@@ -110,7 +110,7 @@ public record LineCheck(
         }
         LineCheck there = quiet(heard.atMicros()).turnedTo(heard.from());
         if (there.walk.on(heard.from()).isEmpty()) {
-            return there.telling(new Remark.NotInTheWalk());
+            return there;
         }
         return there.with(there.busy.after(heard)).taking(heard);
     }
@@ -377,14 +377,5 @@ public record LineCheck(
         Result result = kept.inspection().of(task);
         return kept.waitingFor(kept.firstToDo(walk.on(task.box())).or(() -> kept.firstToDo(walk.stops())))
                 .telling(new Remark.Done(task, result instanceof Result.Right));
-    }
-
-    /** All that was heard, one after the other, and then nothing. */
-    public LineCheck heard(List<Heard> all) {
-        LineCheck now = this;
-        for (Heard heard : all) {
-            now = now.heard(heard);
-        }
-        return now;
     }
 }

@@ -14,7 +14,4 @@ public sealed interface Remark {
 
     /** The switch before was pressed again. */
     record Again(Task task) implements Remark {}
-
-    /** Something came from a box on which nothing is to be checked. */
-    record NotInTheWalk() implements Remark {}
 }

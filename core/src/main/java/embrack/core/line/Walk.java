@@ -7,12 +7,9 @@ import embrack.core.rig.Area;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
-import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -70,13 +67,5 @@ public record Walk(Plan plan, List<Planned> stops) {
     /** What is planned for a task of this walk. */
     public Planned planned(Task task) {
         return find(task).orElseThrow(() -> new IllegalArgumentException("no " + task.key() + " in this walk"));
-    }
-
-    /** The tasks by the key of their switch, for drawings of a box. */
-    public Map<SwitchAt, List<Task>> bySwitch() {
-        Map<SwitchAt, List<Task>> tasks = new HashMap<>();
-        stops.forEach(planned -> tasks.computeIfAbsent(planned.task().at(), at -> new ArrayList<>())
-                .add(planned.task()));
-        return tasks;
     }
 }

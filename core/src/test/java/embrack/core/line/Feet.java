@@ -1,6 +1,5 @@
 package embrack.core.line;
 
-import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
 import java.util.ArrayList;
 import java.util.List;
@@ -67,11 +66,6 @@ final class Feet {
         return this;
     }
 
-    Feet with(Mistake... mistakes) {
-        rig = rig.with(List.of(mistakes));
-        return this;
-    }
-
     /** The check goes on an hour later, on another machine: nothing but what was kept is known. */
     Feet later() {
         check = LineCheck.of(check.walk(), check.came());
@@ -89,9 +83,5 @@ final class Feet {
 
     List<Task> pressed() {
         return pressed;
-    }
-
-    boolean isAt(DeviceId box) {
-        return check.at().filter(task -> task.box().equals(box)).isPresent();
     }
 }
