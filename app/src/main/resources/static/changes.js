@@ -23,6 +23,9 @@ function listen() {
   changes?.addEventListener("line", (event) =>
     document.dispatchEvent(new CustomEvent("line-moved", { detail: Number(event.data) })),
   );
+  changes?.addEventListener("send", (event) =>
+    document.dispatchEvent(new CustomEvent("send-moved", { detail: Number(event.data) })),
+  );
 }
 async function refresh() {
   const room = document.querySelector("[data-revision]");

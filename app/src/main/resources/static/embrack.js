@@ -19,3 +19,4 @@ import "./heard.js";
 import "./obeys.js";
 import "./hung.js";
 import "./line.js";
+import "./send.js";

@@ -5,24 +5,22 @@ const watchers = new Set();
 
 const tell = () => watchers.forEach((watcher) => watcher());
 
-const inputs = () =>
-  [...accesses.values()].flatMap((access) =>
-    [...access.inputs.values()].filter((input) => input.state !== "disconnected"),
-  );
-
-// Two ports of one name are told apart by their order.
-function named() {
+// Ports of a direction that are there. Two of one name are told apart by their order.
+function named(direction) {
   const seen = new Map();
-  return inputs().map((input) => {
-    const times = (seen.get(input.name) ?? 0) + 1;
-    seen.set(input.name, times);
-    return { input, name: times > 1 ? `${input.name} (${times})` : input.name };
-  });
+  return [...accesses.values()]
+    .flatMap((access) => [...(access[direction]?.values() ?? [])])
+    .filter((port) => port.state !== "disconnected")
+    .map((port) => {
+      const times = (seen.get(port.name) ?? 0) + 1;
+      seen.set(port.name, times);
+      return { port, name: times > 1 ? `${port.name} (${times})` : port.name };
+    });
 }
 
 function attend() {
-  for (const { input, name } of named())
-    input.onmidimessage = ({ timeStamp, data }) =>
+  for (const { port, name } of named("inputs"))
+    port.onmidimessage = ({ timeStamp, data }) =>
       listeners.forEach((listener) => listener({ at: timeStamp || performance.now(), data, port: name }));
   tell();
 }
@@ -62,8 +60,14 @@ navigator.permissions
   })
   .catch(() => {});
 
-/** The names of the ports that are there, in order. */
-export const names = () => named().map(({ name }) => name);
+/** The names of the ports in that are there, in order. */
+export const names = () => named("inputs").map(({ name }) => name);
+
+/** The names of the ports out that are there, in order. */
+export const namesOut = () => named("outputs").map(({ name }) => name);
+
+/** A port out by its name; for the gate alone. */
+export const portOut = (name) => named("outputs").find((out) => out.name === name)?.port;
 
 /** Has whatever comes told: when by the clock of the page in ms, its bytes, and the name of the port. */
 export const listen = (listener) => listeners.add(listener);

@@ -17,6 +17,22 @@ class Input {
   }
 }
 
+class Output {
+  state = "connected";
+  type = "output";
+
+  constructor(name, number) {
+    this.name = name;
+    this.id = `simulated-out-${number}`;
+    this.number = number;
+  }
+
+  send(data, at = 0) {
+    const line = `to ${this.number} ${[...data].map((byte) => byte.toString(16).padStart(2, "0")).join("")}`;
+    setTimeout(() => socket?.readyState === WebSocket.OPEN && socket.send(line), Math.max(0, at - performance.now()));
+  }
+}
+
 /** Ports as navigator.requestMIDIAccess() gives them, over a socket to the server. */
 function simulatedAccess(path) {
   const access = { inputs: new Map(), outputs: new Map(), onstatechange: null, sysexEnabled: false };
@@ -37,6 +53,11 @@ function simulatedAccess(path) {
         if (what === "port") {
           const input = new Input(rest.join(" "), access.inputs.size);
           access.inputs.set(input.id, input);
+          continue;
+        }
+        if (what === "out") {
+          const output = new Output(rest.join(" "), access.outputs.size);
+          access.outputs.set(output.id, output);
           continue;
         }
         const [after, port, hex] = rest;
@@ -90,5 +111,5 @@ document.addEventListener("keyup", (event) => {
   if (event.key === "Enter" || event.key === " ") letGo();
 });
 document.addEventListener("htmx:afterSettle", () => {
-  if (socket && !document.querySelector("main.line-check")) socket.close();
+  if (socket && !document.querySelector("main.line-check, main.line-send")) socket.close();
 });

@@ -112,7 +112,28 @@ class EditRouteTests {
         for (String heard : List.of("heard", "say", "turn", "walk", "anew", "ports", "plug")) {
             OTHERS.put("POST /rigs/{id}/line/" + heard, "what is heard of the gear is no part of the plan");
         }
-        for (String made : List.of("program", "mistake", "mend")) {
+        for (String sent : List.of(
+                "ports",
+                "plug",
+                "open",
+                "shut",
+                "next",
+                "answer",
+                "turn",
+                "walk",
+                "anew",
+                "teach",
+                "measure",
+                "loop",
+                "drive",
+                "search/begin",
+                "search/next",
+                "search/answer",
+                "search/stop",
+                "search/end")) {
+            OTHERS.put("POST /rigs/{id}/line/send/" + sent, "what is sent to the gear is no part of the plan");
+        }
+        for (String made : List.of("program", "mistake", "mend", "set")) {
             OTHERS.put("POST /rigs/{id}/line/simulated/" + made, "boxes that are not there are no part of the plan");
         }
     }

@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -126,7 +127,8 @@ class ChangesController {
     /** A line check went on, in whatever browser. */
     @EventListener
     void moved(LineMoved line) {
-        teller.execute(() -> pagesOf(line.rig()).forEach(page -> tell(line.rig(), page, "line", line.turn())));
+        String way = line.way().name().toLowerCase(Locale.ROOT);
+        teller.execute(() -> pagesOf(line.rig()).forEach(page -> tell(line.rig(), page, way, line.turn())));
     }
 
     private void tell(RigId id, SseEmitter page, String what, long number) {

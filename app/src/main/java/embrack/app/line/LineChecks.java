@@ -125,7 +125,7 @@ class LineChecks {
             now.turn++;
             standing = now.standing(browser);
         }
-        others.publishEvent(new LineMoved(rig.id(), standing.turn()));
+        others.publishEvent(new LineMoved(rig.id(), LineMoved.Way.LINE, standing.turn()));
         return standing;
     }
 
@@ -144,7 +144,7 @@ class LineChecks {
         long nowMicros = clocks.micros(told.station(), told.nowMicros(), System.nanoTime() / 1_000);
         List<String> ports = told.ports();
         List<HeardLines.Line> lines = told.lines();
-        Map<String, Optional<DeviceId>> plugged = plugged(rig, ports);
+        Map<String, Optional<DeviceId>> plugged = store.plugged(rig, ports, false);
         Running now = running(rig);
         Standing standing;
         long before;
@@ -182,24 +182,9 @@ class LineChecks {
             standing = now.standing(browser);
         }
         if (standing.turn() != before) {
-            others.publishEvent(new LineMoved(rig.id(), standing.turn()));
+            others.publishEvent(new LineMoved(rig.id(), LineMoved.Way.LINE, standing.turn()));
         }
         return standing;
-    }
-
-    /** Which box hangs at each of some ports: as somebody said, else by its name. */
-    SortedMap<String, Optional<DeviceId>> plugged(StoredRig rig, List<String> ports) {
-        SortedMap<String, Optional<DeviceId>> said = store.ports(rig.id());
-        SortedMap<String, Optional<DeviceId>> plugged = new TreeMap<>();
-        for (String port : ports) {
-            plugged.put(
-                    port,
-                    said.containsKey(port)
-                            ? said.get(port)
-                                    .filter(box -> rig.plan().rig().find(box).isPresent())
-                            : PortNames.box(rig.plan().rig(), port));
-        }
-        return plugged;
     }
 
     private Running running(StoredRig rig) {

@@ -219,7 +219,7 @@ class LineController {
                         "ports",
                         PortsView.of(
                                 stored.plan(),
-                                checks.plugged(stored, ports.lines().distinct().toList())));
+                                store.plugged(stored, ports.lines().distinct().toList(), false)));
         return "line/line :: ports";
     }
 
@@ -229,7 +229,7 @@ class LineController {
             @PathVariable RigId id,
             @RequestParam(defaultValue = "") String port,
             @RequestParam(defaultValue = "") String box) {
-        store.plug(id, port, box(id, box));
+        store.plug(id, port, false, box(id, box));
         return toLine(id);
     }
 

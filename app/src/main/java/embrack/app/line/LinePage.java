@@ -1,6 +1,7 @@
 package embrack.app.line;
 
 import embrack.app.frame.Mark;
+import embrack.app.frame.Messages;
 import embrack.app.frame.Spoken;
 import embrack.app.store.LineStore.Kept;
 import embrack.core.check.rule.Severity;

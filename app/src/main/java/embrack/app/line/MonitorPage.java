@@ -1,5 +1,6 @@
 package embrack.app.line;
 
+import embrack.app.frame.Messages;
 import embrack.app.frame.Spoken;
 import embrack.core.line.Account;
 import embrack.core.line.Pulse;

@@ -2,15 +2,20 @@ package embrack.app.line;
 
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.core.edit.GearEdit;
 import embrack.core.edit.Refused;
+import embrack.core.gear.SettingId;
 import embrack.core.line.Mistake;
 import embrack.core.line.SimulatedRig;
+import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -68,6 +73,36 @@ class SimulatedController {
     String mend(@PathVariable RigId id, @RequestParam(defaultValue = "-1") int number) {
         simulated.mend(rigs.load(id), number);
         return toLine(id);
+    }
+
+    /** What the boxes that obey do now. */
+    @GetMapping("/receivers")
+    String receivers(@PathVariable RigId id, Model page) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("base", "/rigs/%s/line".formatted(id))
+                .addAttribute("receivers", ReceiversView.of(stored.plan(), simulated.of(stored)));
+        return "line/receivers :: receivers";
+    }
+
+    /** Somebody sets a box otherwise than planned. {@code at} the box and its setting, a slash between. */
+    @PostMapping("/set")
+    String set(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String at,
+            @RequestParam(defaultValue = "") String value,
+            Model page) {
+        StoredRig stored = rigs.load(id);
+        int slash = at.indexOf('/');
+        if (slash < 0) {
+            throw Refused.text("at", "Choose a setting.");
+        }
+        simulated.set(
+                stored,
+                Refused.at(
+                        "at",
+                        () -> new GearEdit.ChangeSetting(
+                                new DeviceId(at.substring(0, slash)), new SettingId(at.substring(slash + 1)), value)));
+        return receivers(id, page);
     }
 
     @ExceptionHandler

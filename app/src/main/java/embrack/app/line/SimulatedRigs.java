@@ -2,8 +2,11 @@ package embrack.app.line;
 
 import embrack.app.store.RigId;
 import embrack.app.store.StoredRig;
+import embrack.core.edit.GearEdit;
 import embrack.core.line.Mistake;
 import embrack.core.line.SimulatedRig;
+import embrack.core.midi.Message;
+import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
@@ -11,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** The rigs that are there when no gear is, one for each plan: programmed once, as the plan was then. */
@@ -52,6 +56,42 @@ class SimulatedRigs {
             }
             return boxes.with(fewer);
         });
+    }
+
+    /** A setting of a box is not as planned. */
+    void set(StoredRig rig, GearEdit.ChangeSetting other) {
+        of(rig);
+        rigs.computeIfPresent(rig.id(), (id, boxes) -> boxes.setTo(other));
+    }
+
+    /**
+     * What is sent at a port out: those of the boxes that obey, then one in the place of each board.
+     *
+     * @param port from 0; empty where there is none such
+     */
+    Optional<SimulatedRig.Done> receive(RigId id, int port, List<Message> messages) {
+        List<SimulatedRig.Done> done = new ArrayList<>();
+        rigs.computeIfPresent(id, (rig, boxes) -> {
+            List<DeviceId> receivers = boxes.receivers();
+            List<DeviceId> boards = boxes.plan().boards();
+            SimulatedRig now = boxes;
+            for (Message message : messages) {
+                if (port < receivers.size() + boards.size()) {
+                    done.add(
+                            port < receivers.size()
+                                    ? now.received(receivers.get(port), message)
+                                    : now.sentInstead(boards.get(port - receivers.size()), message));
+                    now = done.getLast().after();
+                }
+            }
+            return now;
+        });
+        return done.stream()
+                .reduce((first, next) -> new SimulatedRig.Done(
+                        next.after(),
+                        List.of(),
+                        Stream.concat(first.arrived().stream(), next.arrived().stream())
+                                .toList()));
     }
 
     /** What a foot does to a switch, and what the box sends for it; empty where there is none such. */

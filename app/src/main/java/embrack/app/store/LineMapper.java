@@ -37,11 +37,54 @@ interface LineMapper {
     @Delete("delete from line_came where rig = #{rig} and task = #{task}")
     void remove(@Param("rig") long rig, @Param("task") String task);
 
-    @Select("select port, box from line_port where rig = #{rig} order by port")
-    List<PortRow> ports(@Param("rig") long rig);
+    @Select("select port, box from line_port where rig = #{rig} and outward = #{outward} order by port")
+    List<PortRow> ports(@Param("rig") long rig, @Param("outward") boolean outward);
 
     @Insert("""
-            insert into line_port (rig, port, box) values (#{rig}, #{port}, #{box})
-            on conflict (rig, port) do update set box = excluded.box""")
-    void plug(@Param("rig") long rig, @Param("port") String port, @Param("box") String box);
+            insert into line_port (rig, port, outward, box) values (#{rig}, #{port}, #{outward}, #{box})
+            on conflict (rig, port, outward) do update set box = excluded.box""")
+    void plug(
+            @Param("rig") long rig,
+            @Param("port") String port,
+            @Param("outward") boolean outward,
+            @Param("box") String box);
+
+    /** What was seen when a box was sent something. */
+    record ToldRow(String probe, String sent, String answer, String who, int revision, OffsetDateTime at) {}
+
+    @Select("select probe, sent, answer, who, revision, at from line_told where rig = #{rig} order by at, probe")
+    List<ToldRow> told(@Param("rig") long rig);
+
+    @Insert("""
+            insert into line_told (rig, probe, sent, answer, who, revision)
+            values (#{rig}, #{probe}, #{sent}, #{answer}, #{who}, #{revision})
+            on conflict (rig, probe) do update set sent = excluded.sent, answer = excluded.answer,
+                who = excluded.who, revision = excluded.revision, at = now()""")
+    void tell(
+            @Param("rig") long rig,
+            @Param("probe") String probe,
+            @Param("sent") String sent,
+            @Param("answer") String answer,
+            @Param("who") String who,
+            @Param("revision") int revision);
+
+    @Delete("delete from line_told where rig = #{rig} and probe = #{probe}")
+    void untell(@Param("rig") long rig, @Param("probe") String probe);
+
+    /** How long messages took. */
+    record LoopRow(String sender, String heard, String micros, String who, OffsetDateTime at) {}
+
+    @Select("select sender, heard, micros, who, at from line_loop where rig = #{rig} order by sender, heard")
+    List<LoopRow> loops(@Param("rig") long rig);
+
+    @Insert("""
+            insert into line_loop (rig, sender, heard, micros, who)
+            values (#{rig}, #{sender}, #{heard}, #{micros}, #{who})
+            on conflict (rig, sender, heard) do update set micros = excluded.micros, who = excluded.who, at = now()""")
+    void loop(
+            @Param("rig") long rig,
+            @Param("sender") String sender,
+            @Param("heard") String heard,
+            @Param("micros") String micros,
+            @Param("who") String who);
 }

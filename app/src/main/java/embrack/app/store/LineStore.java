@@ -1,8 +1,12 @@
 package embrack.app.store;
 
 import embrack.core.line.Came;
+import embrack.core.line.PortNames;
 import embrack.core.line.Task;
 import embrack.core.rig.DeviceId;
+import embrack.core.send.Answer;
+import embrack.core.send.Asked;
+import embrack.core.send.LoopTimes;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -11,6 +15,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -65,21 +71,104 @@ public class LineStore {
                 .forEach(task -> mapper.remove(rig.number(), task.key()));
     }
 
-    /** Which box hangs at each port that somebody said it of; empty for a port that is none of the rig's. */
+    /**
+     * Which box hangs at each of some ports: as somebody said, else by its name; empty where nothing of the rig does.
+     *
+     * @param ports their names
+     * @param outward whether they are ports out
+     */
     @Transactional(readOnly = true)
-    public SortedMap<String, Optional<DeviceId>> ports(RigId rig) {
-        SortedMap<String, Optional<DeviceId>> ports = new TreeMap<>();
-        List<LineMapper.PortRow> rows = mapper.ports(rig.number());
-        rows.forEach(row -> ports.put(
-                row.port(), row.box().equals(NONE) ? Optional.empty() : Optional.of(new DeviceId(row.box()))));
-        return ports;
+    public SortedMap<String, Optional<DeviceId>> plugged(StoredRig rig, List<String> ports, boolean outward) {
+        SortedMap<String, Optional<DeviceId>> said = new TreeMap<>();
+        mapper.ports(rig.id().number(), outward)
+                .forEach(row -> said.put(
+                        row.port(), row.box().equals(NONE) ? Optional.empty() : Optional.of(new DeviceId(row.box()))));
+        SortedMap<String, Optional<DeviceId>> plugged = new TreeMap<>();
+        for (String port : ports) {
+            plugged.put(
+                    port,
+                    said.containsKey(port)
+                            ? said.get(port)
+                                    .filter(box -> rig.plan().rig().find(box).isPresent())
+                            : PortNames.box(rig.plan().rig(), port));
+        }
+        return plugged;
     }
 
-    /** Says what hangs at a port; empty for nothing of the rig. */
+    /** Says what hangs at a port; empty for nothing of the rig. {@code outward} whether it is a port out. */
     @Transactional
-    public void plug(RigId rig, String port, Optional<DeviceId> box) {
+    public void plug(RigId rig, String port, boolean outward, Optional<DeviceId> box) {
         if (!port.isBlank() && port.length() <= LONGEST_PORT) {
-            mapper.plug(rig.number(), port, box.map(DeviceId::text).orElse(NONE));
+            mapper.plug(rig.number(), port, outward, box.map(DeviceId::text).orElse(NONE));
         }
+    }
+
+    /**
+     * An answer that was given, and by whom.
+     *
+     * @param when "30 Nov, 18:02"
+     */
+    public record Told(Asked asked, String who, String when, int revision) {}
+
+    /** All that was answered about what boxes were sent, by the key of its probe. */
+    @Transactional(readOnly = true)
+    public SortedMap<String, Told> told(RigId rig) {
+        SortedMap<String, Told> told = new TreeMap<>();
+        mapper.told(rig.number())
+                .forEach(row -> Answer.parse(row.answer())
+                        .ifPresent(answer -> told.put(
+                                row.probe(),
+                                new Told(
+                                        new Asked(row.sent(), answer),
+                                        row.who(),
+                                        SHOWN.format(row.at()),
+                                        row.revision()))));
+        return told;
+    }
+
+    /** Keeps what differs from what was answered before. */
+    @Transactional
+    public void tell(RigId rig, Map<String, Asked> before, Map<String, Asked> after, String who, int revision) {
+        after.forEach((probe, asked) -> {
+            if (!asked.equals(before.get(probe))) {
+                mapper.tell(rig.number(), probe, asked.sent(), asked.answer().written(), who, revision);
+            }
+        });
+        before.keySet().stream()
+                .filter(probe -> !after.containsKey(probe))
+                .forEach(probe -> mapper.untell(rig.number(), probe));
+    }
+
+    /**
+     * How long messages took from a box to another when it was measured.
+     *
+     * @param when "30 Nov, 18:02"
+     */
+    public record Loop(DeviceId sender, DeviceId heard, LoopTimes times, String who, String when) {}
+
+    /** All that was measured. */
+    @Transactional(readOnly = true)
+    public List<Loop> loops(RigId rig) {
+        return mapper.loops(rig.number()).stream()
+                .map(row -> new Loop(
+                        new DeviceId(row.sender()),
+                        new DeviceId(row.heard()),
+                        new LoopTimes(Stream.of(row.micros().split(" "))
+                                .map(Long::valueOf)
+                                .toList()),
+                        row.who(),
+                        SHOWN.format(row.at())))
+                .toList();
+    }
+
+    /** Keeps what was measured last. */
+    @Transactional
+    public void loop(RigId rig, DeviceId sender, DeviceId heard, LoopTimes times, String who) {
+        mapper.loop(
+                rig.number(),
+                sender.text(),
+                heard.text(),
+                times.micros().stream().map(String::valueOf).collect(Collectors.joining(" ")),
+                who);
     }
 }

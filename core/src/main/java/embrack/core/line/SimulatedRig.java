@@ -3,6 +3,8 @@ package embrack.core.line;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.compile.Sending;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.Refused;
 import embrack.core.gear.SwitchMode;
 import embrack.core.line.Mistake.Kind;
 import embrack.core.midi.Channel;
@@ -15,12 +17,15 @@ import embrack.core.midi.Message.ProgramChange;
 import embrack.core.midi.Message.Voice;
 import embrack.core.midi.Wire;
 import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
 import embrack.core.world.Event;
+import embrack.core.world.Happened;
+import embrack.core.world.Journey;
 import embrack.core.world.Outcome;
 import embrack.core.world.World;
 import java.util.ArrayList;
@@ -34,9 +39,11 @@ import java.util.stream.Stream;
  * A rig that is there when no gear is: boxes that are programmed as planned but for the mistakes that somebody made in
  * them, and a world in which their messages do what they do.
  *
+ * @param plan by which the boxes that send were programmed
+ * @param set the same plan, with the boxes that obey as they are really set
  * @param turned alternating switches that stand at their second side
  */
-public record SimulatedRig(Plan plan, List<Mistake> mistakes, World world, Set<SwitchAt> turned) {
+public record SimulatedRig(Plan plan, Plan set, List<Mistake> mistakes, World world, Set<SwitchAt> turned) {
 
     /**
      * A message as it leaves a box.
@@ -45,10 +52,18 @@ public record SimulatedRig(Plan plan, List<Mistake> mistakes, World world, Set<S
      */
     public record Sent(DeviceId from, long afterMicros, Message message) {}
 
-    /** What a foot did. */
-    public record Done(SimulatedRig after, List<Sent> sent) {
+    /**
+     * A message as it comes in at a box.
+     *
+     * @param afterMicros after the foot moved, or it was sent
+     */
+    public record Arrived(DeviceId at, long afterMicros, Message message) {}
+
+    /** What a foot did, or what was sent: what left boxes for it, and what came in where. */
+    public record Done(SimulatedRig after, List<Sent> sent, List<Arrived> arrived) {
         public Done {
             sent = List.copyOf(sent);
+            arrived = List.copyOf(arrived);
         }
     }
 
@@ -59,12 +74,61 @@ public record SimulatedRig(Plan plan, List<Mistake> mistakes, World world, Set<S
 
     /** Programmed without a mistake, and just switched on. */
     public static SimulatedRig of(Plan plan) {
-        return new SimulatedRig(plan, List.of(), World.poweredOn(plan.rig()), Set.of());
+        return new SimulatedRig(plan, plan, List.of(), World.poweredOn(plan.rig()), Set.of());
     }
 
     /** The same boxes with these mistakes in them and no other. */
     public SimulatedRig with(List<Mistake> others) {
-        return new SimulatedRig(plan, others, world, turned);
+        return new SimulatedRig(plan, set, others, world, turned);
+    }
+
+    /**
+     * The same with a setting of a box otherwise than planned.
+     *
+     * @throws Refused when the box has no such setting, or it has no such value
+     */
+    public SimulatedRig setTo(GearEdit.ChangeSetting other) {
+        return new SimulatedRig(plan, other.apply(set), mistakes, world, turned);
+    }
+
+    /** The boxes that obey anything, in the order of the plan. */
+    public List<DeviceId> receivers() {
+        return plan.rig().devices().stream()
+                .map(Device::id)
+                .filter(device -> !plan.rig().chart(device).isEmpty())
+                .toList();
+    }
+
+    /** Something is sent to a box by a cable from outside. */
+    public Done received(DeviceId box, Message message) {
+        return set.rig().sockets(box).stream()
+                .findFirst()
+                .map(socket -> new Engine(set)
+                        .play(world, new Journey(List.of(), List.of(new Journey.Delivery(0, socket, message)))))
+                .map(outcome -> new Done(with(outcome.after()), List.of(), arrivals(outcome, 0)))
+                .orElseGet(() -> new Done(this, List.of(), List.of()));
+    }
+
+    /** Something is sent by the cable at which a box hangs otherwise. */
+    public Done sentInstead(DeviceId board, Message message) {
+        return sent(this, List.of(new Sent(board, 0, message)), List.of());
+    }
+
+    private SimulatedRig with(World other) {
+        return new SimulatedRig(plan, set, mistakes, other, turned);
+    }
+
+    private List<Arrived> arrivals(Outcome outcome, long afterMicros) {
+        List<Arrived> arrivals = new ArrayList<>();
+        for (Happened happened : outcome.trace()) {
+            if (happened instanceof Happened.Arrived arrived) {
+                arrivals.add(new Arrived(
+                        arrived.socket().device(),
+                        afterMicros + arrived.atMicros() - world.clockMicros(),
+                        arrived.message()));
+            }
+        }
+        return arrivals;
     }
 
     /** A foot goes down. */
@@ -76,7 +140,8 @@ public record SimulatedRig(Plan plan, List<Mistake> mistakes, World world, Set<S
         if (second) {
             sides.remove(at);
         }
-        return sent(new SimulatedRig(plan, mistakes, world, sides), at, what, second ? Moment.AGAIN : Moment.PRESS);
+        return sent(
+                new SimulatedRig(plan, set, mistakes, world, sides), at, what, second ? Moment.AGAIN : Moment.PRESS);
     }
 
     /** It has been down so long, or came down twice so fast, that the board tells it apart. */
@@ -108,13 +173,20 @@ public record SimulatedRig(Plan plan, List<Mistake> mistakes, World world, Set<S
         if (has(Kind.DEAD, at)) {
             sent.clear();
         }
-        Engine engine = new Engine(plan);
-        World now = after.world;
-        for (Sent message : sent) {
-            Outcome outcome = engine.settled(now, new Event.Send(message.from(), message.message()));
-            now = outcome.after();
+        return sent(after, sent, sent);
+    }
+
+    /** What messages do that leave boxes; {@code told} those of them that a browser hears where they leave. */
+    private static Done sent(SimulatedRig before, List<Sent> messages, List<Sent> told) {
+        Engine engine = new Engine(before.set);
+        SimulatedRig now = before;
+        List<Arrived> arrived = new ArrayList<>();
+        for (Sent message : messages) {
+            Outcome outcome = engine.settled(now.world, new Event.Send(message.from(), message.message()));
+            arrived.addAll(now.arrivals(outcome, message.afterMicros()));
+            now = now.with(outcome.after());
         }
-        return new Done(new SimulatedRig(plan, mistakes, now, after.turned), sent);
+        return new Done(now, told, arrived);
     }
 
     /** What somebody wrote into a switch, values and numbers apart. */

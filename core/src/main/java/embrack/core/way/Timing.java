@@ -54,6 +54,11 @@ public final class Timing {
                 .toList();
     }
 
+    /** How long a message is on its way until its last byte is in, without what happens in the last box. */
+    public Delay travel(SignalPath way, int own) {
+        return total(way.hops().stream().flatMap(hop -> pieces(hop, own, 0)).toList());
+    }
+
     /** The sum of shares. */
     public static Delay total(List<Share> shares) {
         return shares.stream().map(Share::delay).reduce(Delay.NONE, Delay::plus);

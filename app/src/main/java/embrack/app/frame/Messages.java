@@ -1,15 +1,15 @@
-package embrack.app.line;
+package embrack.app.frame;
 
 import embrack.core.chart.ChartWords;
 import embrack.core.midi.Message;
 
 /** Messages as they came, in numbers as sent. */
-final class Messages {
+public final class Messages {
 
     private Messages() {}
 
     /** A message in short: "ch 2 CC 40 127". */
-    static String words(Message message) {
+    public static String words(Message message) {
         return message instanceof Message.Voice voice
                 ? "ch %d %s"
                         .formatted(

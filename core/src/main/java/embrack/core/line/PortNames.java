@@ -1,4 +1,4 @@
-package embrack.app.line;
+package embrack.core.line;
 
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -8,12 +8,12 @@ import java.util.Locale;
 import java.util.Optional;
 
 /** Which box a port is meant for by what a computer calls it. */
-final class PortNames {
+public final class PortNames {
 
     private PortNames() {}
 
     /** The box whose name, or the name of whose model, stands in that of the port; the longest where several do. */
-    static Optional<DeviceId> box(Rig rig, String port) {
+    public static Optional<DeviceId> box(Rig rig, String port) {
         String name = plain(port);
         return rig.devices().stream()
                 .filter(device -> name.contains(plain(device.name().text())))

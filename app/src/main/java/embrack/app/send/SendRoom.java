@@ -1,0 +1,59 @@
+package embrack.app.send;
+
+import embrack.app.frame.Echo;
+import embrack.app.frame.Frame;
+import embrack.app.frame.Refusals;
+import embrack.app.frame.Room;
+import embrack.app.store.LineStore;
+import embrack.app.store.Reports;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.core.edit.Refused;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** The page of what boxes are asked, whole or what of it changes by itself. */
+@Component
+class SendRoom {
+
+    private final RigStore rigs;
+    private final Reports reports;
+    private final LineStore store;
+    private final Sendings sendings;
+
+    SendRoom(RigStore rigs, Reports reports, LineStore store, Sendings sendings) {
+        this.rigs = rigs;
+        this.reports = reports;
+        this.store = store;
+        this.sendings = sendings;
+    }
+
+    /** The whole page. */
+    String enter(RigId id, Echo echo, Model page) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.LINE, "/line/send"))
+                .addAttribute("echo", echo);
+        part(stored, page);
+        return "send/send";
+    }
+
+    /** What of it changes by itself. */
+    String part(StoredRig stored, Model page) {
+        page.addAttribute("base", "/rigs/%s/line/send".formatted(stored.id()))
+                .addAttribute("line", "/rigs/%s/line".formatted(stored.id()))
+                .addAttribute(
+                        "send",
+                        SendPage.of(
+                                stored.plan(), sendings.of(stored), store.told(stored.id()), store.loops(stored.id())));
+        return "send/send :: asked";
+    }
+
+    /** The whole page again after a refusal, with what was typed. */
+    String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        Echo echo = Refusals.answer(refused, request, response);
+        return enter(RigId.of(Refusals.pathVariable(request, "id")), echo, page);
+    }
+}

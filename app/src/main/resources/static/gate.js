@@ -1,0 +1,58 @@
+// The one door out: no other code hands messages to a MIDI port. It is shut when a page is loaded, opens for one box
+// when somebody says yes to that box here, and shuts with whatever ends the check. What may go is said by the server.
+import { portOut, watch } from "./ports.js";
+
+// Who sends: this page and no other, also not the same one loaded again.
+export const station = [...crypto.getRandomValues(new Uint32Array(4))].map((part) => part.toString(36)).join("");
+
+const open = new Set();
+// What puts each box at rest, by box, as it was told last.
+const quiet = new Map();
+const watchers = new Set();
+
+const tell = () => watchers.forEach((watcher) => watcher());
+const bytes = (hex) => Uint8Array.from(hex.match(/../g), (pair) => Number.parseInt(pair, 16));
+
+/** Has it told when the gate opens or shuts. */
+export const watchGate = (watcher) => watchers.add(watcher);
+
+/** Whether somebody said yes to a box on this page. */
+export const isOpen = (box) => open.has(box);
+
+/** Somebody says yes to a box: only ever called for a hand on a button. */
+export function openGate(box) {
+  open.add(box);
+  tell();
+}
+
+function hand({ port, afterMicros, hex }) {
+  const out = portOut(port);
+  if (!out) return;
+  try {
+    out.send(bytes(hex), performance.now() + afterMicros / 1000);
+  } catch {
+    // The port was pulled between asking and sending: whoever looks on sees that nothing came.
+  }
+}
+
+/** Lets go what the server says may go to a box. False where nobody said yes here. */
+export function sendThrough(box, reply) {
+  if (!open.has(box) || reply.words) return false;
+  reply.sends.forEach(hand);
+  quiet.set(box, reply.quiet);
+  return true;
+}
+
+/** Shuts it, and puts at rest what was sent to: notes off, pedals up. */
+export function shutGate() {
+  if (!open.size) return;
+  for (const rest of quiet.values()) rest.forEach((message) => hand({ ...message, afterMicros: 0 }));
+  open.clear();
+  quiet.clear();
+  tell();
+}
+
+addEventListener("pagehide", shutGate);
+watch(() => {
+  for (const rest of quiet.values()) if (rest.some(({ port }) => !portOut(port))) shutGate();
+});

@@ -1,0 +1,219 @@
+// What boxes are asked, in the browser: the server says what goes, the gate lets it go, somebody says what was seen.
+import { byId } from "./page.js";
+import { bringOwn, hex, listen, names, namesOut, watch } from "./ports.js";
+import { isOpen, sendThrough, openGate, shutGate, station, watchGate } from "./gate.js";
+import { joinSimulated } from "./simulated.js";
+import { back, remember } from "./focus.js";
+import { isEditing } from "./waiting.js";
+
+const byItself = { "Embrack-By-Itself": "send" };
+const TRIES = 30;
+const TRY_MS = 120;
+const BACK_MS = 500;
+const STEP_MS = 1000;
+
+const room = () => document.querySelector("main.line-send");
+const box = () => byId("asked")?.dataset.box ?? "";
+const turn = (page) => Number(page.querySelector("#asked")?.dataset.turn ?? 0);
+
+async function post(path, fields) {
+  const token = document.querySelector("form [name=_csrf]")?.value ?? "";
+  const body = new URLSearchParams({ ...fields, station, _csrf: token });
+  return fetch(`${room().dataset.send}${path}`, { method: "POST", headers: byItself, body }).catch(() => undefined);
+}
+
+function say(words) {
+  if (byId("gate-state")) byId("gate-state").textContent = words;
+}
+
+// What of the page goes by whether the gate is open for the box that is looked at.
+function showGate() {
+  if (!room()) return;
+  room().dataset.gate = isOpen(box()) ? "open" : "shut";
+}
+
+async function catchUp() {
+  const path = room()?.dataset.send;
+  if (!path || isEditing()) return;
+  const answer = await fetch(`${path}/part`, { headers: byItself }).catch(() => undefined);
+  if (!answer?.ok || isEditing() || !byId("asked")) return;
+  const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("asked");
+  if (!fresh || Number(fresh.dataset.turn) < turn(document)) return;
+  remember();
+  byId("asked").replaceWith(fresh);
+  htmx.process(fresh);
+  back();
+  showGate();
+}
+
+// Asks the server what goes, and lets it go. The words say why not.
+async function send(path, fields = {}) {
+  const to = box();
+  const answer = await post(path, { ports: namesOut().join("\n"), ...fields });
+  if (!answer?.ok) {
+    say("The server does not answer, or refused it: nothing was sent.");
+    return null;
+  }
+  const reply = await answer.json();
+  say(reply.words);
+  return sendThrough(to, reply) ? reply : null;
+}
+
+async function tellPorts() {
+  if (!room()) return;
+  const answer = await post("/ports", { outs: namesOut().join("\n"), ins: names().join("\n") });
+  if (!answer?.ok || !byId("ports-out")) return;
+  const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector(".ports");
+  byId("ports-out").replaceChildren(...(fresh ? [fresh] : []));
+  htmx.process(byId("ports-out"));
+  const plugged = Number(fresh?.dataset.plugged ?? 0);
+  byId("out-count").textContent = plugged ? `: ${plugged}` : "";
+  byId("plugged-out").open = plugged === 0 || names().length + namesOut().length < 4;
+  byId("out-state").textContent = namesOut().length
+    ? "Nothing is sent before you say yes to a box."
+    : "No MIDI port out is there. Plug one in; it is found by itself.";
+}
+watch(tellPorts);
+watchGate(showGate);
+
+// How long messages take that come back: each that goes is waited for at every port in.
+const measured = new Map();
+let waited = null;
+listen(({ at, data, port }) => {
+  if (!waited || hex(data) !== waited.hex) return;
+  const key = JSON.stringify([waited.port, port]);
+  measured.set(key, [...(measured.get(key) ?? []), Math.max(0, Math.round((at - waited.at) * 1000))]);
+});
+
+const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+
+async function measure() {
+  measured.clear();
+  const to = box();
+  for (let i = 0; i < TRIES && isOpen(to); i++) {
+    const answer = await post("/measure", { ports: namesOut().join("\n"), box: to });
+    const reply = answer?.ok ? await answer.json() : null;
+    if (!reply || reply.words) {
+      say(reply?.words ?? "The server does not answer: nothing was measured.");
+      return;
+    }
+    waited = { ...reply.sends[0], at: performance.now() };
+    sendThrough(to, reply);
+    say(`Try ${i + 1} of ${TRIES}.`);
+    await pause(TRY_MS);
+  }
+  await pause(BACK_MS);
+  waited = null;
+  for (const [key, times] of measured) {
+    const [out, back] = JSON.parse(key);
+    await post("/loop", { out, in: back, micros: times.join(" ") });
+  }
+  say(measured.size ? "" : "Nothing came back. Lead the end of a way into a port in, and say at which box it hangs.");
+  catchUp();
+}
+
+// One a second until somebody says stop, or it is over.
+let stepping = 0;
+function stopStepping() {
+  clearInterval(stepping);
+  stepping = 0;
+}
+async function step() {
+  if (!isOpen(box()) || !(await send("/search/next"))) stopStepping();
+  await catchUp();
+  if (!document.querySelector("[data-step]") || byId("search-over")) stopStepping();
+}
+
+// What real boards send goes on to the boxes whose gate is open.
+let driving = Promise.resolve();
+listen(({ data, port }) => {
+  if (!byId("drive")?.checked || !room()) return;
+  const boxes = [...document.querySelectorAll("[data-asked-box]")].map((tab) => tab.dataset.askedBox).filter(isOpen);
+  if (!boxes.length) return;
+  driving = driving.then(async () => {
+    const answer = await post("/drive", { ports: namesOut().join("\n"), from: port, bytes: hex(data) });
+    if (!answer?.ok) return;
+    const driven = await answer.json();
+    if (driven.words) say(driven.words);
+    if (driven.isLoop || driven.loop) {
+      byId("drive").checked = false;
+      shutGate();
+      return;
+    }
+    for (const reply of driven.replies) sendThrough(reply.box, reply);
+  });
+});
+
+document.addEventListener("click", async ({ target }) => {
+  const at = (selector) => target.closest?.(selector);
+  if (!room()) return;
+  if (at("#open-outs")) {
+    const trouble = await bringOwn();
+    if (trouble) say(trouble);
+  }
+  if (at("#join-receivers")) {
+    const trouble = await joinSimulated(`${room().dataset.simulated}?ends`);
+    if (trouble) say(trouble);
+    else showReceivers();
+  }
+  if (at("#say-yes")) {
+    const to = box();
+    const answer = await post("/open", { box: to });
+    if (answer?.ok) openGate(to);
+    else say("The server does not answer: the gate stays shut.");
+  }
+  if (at("#shut")) {
+    stopStepping();
+    shutGate();
+    await post("/shut", {});
+    say("Shut. Notes are off and pedals are up where they were sent.");
+  }
+  if (at("[data-next]")) {
+    const yes = byId("yes-again")?.checked ?? false;
+    if (await send("/next", { yes })) await catchUp();
+    showReceivers();
+  }
+  if (at("[data-teach]")) {
+    await send("/teach", { box: box(), lesson: at("[data-teach]").dataset.teach });
+    showReceivers();
+  }
+  if (at("#measure")) measure();
+  if (at("[data-search-next]")) {
+    if (await send("/search/next")) await catchUp();
+    showReceivers();
+  }
+  if (at("[data-step]") && !stepping) {
+    stepping = setInterval(step, STEP_MS);
+    step();
+  }
+  if (at("[data-stop]")) stopStepping();
+});
+
+// What the simulated receivers do now, for who has no gear at hand.
+async function showReceivers() {
+  if (!room() || !names().some((name) => name.endsWith("(simulated)"))) return;
+  const answer = await fetch(room().dataset.receivers, { headers: byItself }).catch(() => undefined);
+  if (!answer?.ok || !byId("receivers")) return;
+  const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("receivers");
+  byId("receivers").replaceWith(fresh);
+  htmx.process(fresh);
+}
+
+document.addEventListener("send-moved", ({ detail }) => {
+  if (room() && detail > turn(document)) catchUp();
+});
+let here = null;
+document.addEventListener("htmx:afterSettle", () => {
+  showGate();
+  if (room() === here) return;
+  // Whoever leaves the page has done with sending.
+  if (here && !room()) {
+    stopStepping();
+    shutGate();
+  }
+  here = room();
+  if (here) {
+    tellPorts();
+    showReceivers();
+  }
+});

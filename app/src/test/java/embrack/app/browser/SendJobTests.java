@@ -1,0 +1,224 @@
+package embrack.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** What Embrack sends to the gear, with simulated boxes and with ports that stand in for the browser's own. */
+class SendJobTests extends AtTheBrowser {
+
+    /** Boxes are asked by somebody who looks at simulated ones; one is set to another channel, and it is named. */
+    @Test
+    void boxesAreAskedAndOneIsSetWrong() {
+        hand.importFile(Examples.quayRig().getBytes(StandardCharsets.UTF_8));
+        hand.at("/gear");
+        hand.load("/line/send");
+        hand.click("Take simulated boxes");
+        assertThat(hand.page.locator("#out-count")).containsText(": ");
+        hand.page.getByText("Set one otherwise than planned").click();
+        hand.page.locator("#set-at").selectOption("choir-mixer/receive-channel");
+        hand.page.locator("#set-value").fill("12");
+        hand.page.getByText("Set it").click();
+        assertThat(hand.page.locator("#set-at option[value='choir-mixer/receive-channel']"))
+                .containsText("12");
+        walkTo("Choir mixer");
+        assertThat(hand.page.locator("[data-next]")).not().isVisible();
+        hand.click("Yes, send to Choir mixer from here");
+        for (int left = hand.page.locator(".ask-row").count(); left >= 0; left--) {
+            ask();
+            answer("Nothing happened");
+        }
+        walkTo("Choir mixer");
+        assertThat(hand.page.locator(".ask-row .mark.stop")).hasCount(5);
+        assertThat(hand.page.locator("#todo-head + ul"))
+                .containsText("Is it on, plugged in here, and set to receive on");
+        assertThat(inPreflight()).containsText("5 of 88 things");
+        assertThat(inPreflight()).containsText("Choir mixer: mute");
+
+        hand.load("/line/send");
+        hand.click("Take simulated boxes");
+        walkTo("Vocal mixer");
+        hand.click("Yes, send to Vocal mixer from here");
+        ask();
+        assertThat(hand.page.locator("[data-receiver=vocal-mixer]")).containsText("Voice reverb muted");
+        answer("Yes, it did");
+        assertThat(hand.page.locator(".ask-row .mark.exact")).hasCount(1);
+        // The strip opens: it can hurt, so it goes only when somebody says so of just this.
+        hand.page.locator("[data-next]").click();
+        assertThat(hand.page.locator("#gate-state")).containsText("Say yes to it once more.");
+        assertThat(hand.page.locator("[data-receiver=vocal-mixer]")).containsText("Voice reverb muted");
+        ask();
+        assertThat(hand.page.locator("[data-receiver=vocal-mixer]")).containsText("Voice reverb open");
+        hand.page.locator("#other").selectOption("vocal-mixer/return-2");
+        answer("That moved");
+        assertThat(hand.page.locator("#todo-head + ul")).containsText("counts 1 lower than the plan");
+    }
+
+    private Locator inPreflight() {
+        hand.load("/preflight");
+        Locator gear = hand.page.locator("#asked-gear");
+        gear.scrollIntoViewIfNeeded();
+        return gear;
+    }
+
+    private void walkTo(String box) {
+        hand.page
+                .locator(".walk-box")
+                .filter(new Locator.FilterOptions().setHasText(box))
+                .click();
+        assertThat(hand.page.locator(".walk-box[aria-current]")).containsText(box);
+        hand.untilAtWork();
+    }
+
+    /** Sends what is asked next, with a second yes where one is wanted, until it can be answered. */
+    private void ask() {
+        if (hand.page.locator("#yes-again").count() > 0) {
+            hand.page.locator("#yes-again").check();
+        }
+        hand.page.locator("[data-next]").click();
+        assertThat(hand.page.getByText("Yes, it did")).isVisible();
+        hand.untilAtWork();
+    }
+
+    private void answer(String words) {
+        String before = hand.page.locator("#asked").getAttribute("data-turn");
+        hand.click(words);
+        assertThat(hand.page.locator("#asked:not([data-turn='%s'])".formatted(before)))
+                .isVisible();
+        hand.untilAtWork();
+    }
+
+    /**
+     * Nothing goes out by opening a page, by an edit that is undone, by another page, or before somebody says yes here;
+     * and when a page is left, notes are off and pedals up.
+     */
+    @Test
+    void nothingIsSentBeforeSomebodySaysYes() {
+        importExample();
+        hand.load("/line/send");
+        standInFor("Vocal mixer");
+        hand.click("Use the MIDI ports of this browser");
+        assertThat(hand.page.locator("#out-count")).hasText(": 1");
+        walkTo("Vocal mixer");
+        // A hand on the hidden button, as a script of somebody else would.
+        hand.page.evaluate("() => document.querySelector('[data-next]').click()");
+        assertThat(hand.page.locator("#gate-state")).containsText("say yes to it first");
+        assertThat(sent()).isEmpty();
+        hand.click("Yes, send to Vocal mixer from here");
+        ask();
+        assertThat(sent()).hasSize(1);
+        hand.press("u");
+        hand.untilAtWork();
+        hand.page.locator("#rail a[href$='/switches']").click();
+        hand.at("/switches");
+        // Controller 123 with 0 and controller 64 with 0 on the channel of the mixer: MIDI 1.0, channel mode messages.
+        assertThat(sent()).hasSize(3);
+        assertThat(sent().subList(1, 3)).containsExactly("b17b00", "b14000");
+        hand.page.goBack();
+        assertThat(hand.page.locator("main.line-send")).hasAttribute("data-gate", "shut");
+        assertThat(sent()).hasSize(3);
+    }
+
+    /** A note that a box answers to is found in seven questions and asked back once. */
+    @Test
+    void whatABoxAnswersToIsFoundByHalves() {
+        importExample();
+        hand.load("/line/send");
+        standInFor("Vocal mixer");
+        hand.click("Use the MIDI ports of this browser");
+        assertThat(hand.page.locator("#out-count")).hasText(": 1");
+        walkTo("Vocal mixer");
+        hand.page.locator("#search summary").click();
+        hand.page.locator("#search").getByText("Look for it").click();
+        assertThat(hand.page.locator("#search .problem")).containsText("say that levels are down");
+        hand.page.locator("#search [name=yes]").check();
+        hand.page.locator("#search").getByText("Look for it").click();
+        assertThat(hand.page.locator(".looking")).hasText("It is one of 128, or none.");
+        hand.untilAtWork();
+        hand.click("Yes, send to Vocal mixer from here");
+        int questions = 0;
+        while (!hand.page.locator(".looking").innerText().startsWith("It answers")) {
+            int before = sent().size();
+            hand.page.locator("[data-search-next]").click();
+            hand.page.waitForCondition(() -> sent().size() > before);
+            assertThat(hand.page.locator("#search [name=happened]")).hasCount(2);
+            boolean happened = sent().subList(before, sent().size()).contains("90257f");
+            answer(happened ? "It happened" : "Nothing");
+            questions++;
+        }
+        assertThat(questions).isEqualTo(8);
+        assertThat(hand.page.locator(".looking")).hasText("It answers to ch 1 note 37 127.");
+    }
+
+    /** What a board sends goes on to the box that is open; a cable that leads it back is seen, opened and told. */
+    @Test
+    void aLoopThroughEmbrackIsOpened() {
+        importExample();
+        hand.load("/line/send");
+        standInFor("Vocal mixer", "Voice board");
+        hand.click("Use the MIDI ports of this browser");
+        assertThat(hand.page.locator("#out-count")).hasText(": 1");
+        walkTo("Vocal mixer");
+        hand.click("Yes, send to Vocal mixer from here");
+        hand.page.locator("#drive").check();
+        hand.page.evaluate("() => window.came(0xb1, 40, 127)");
+        hand.page.waitForCondition(() -> sent().contains("b1287f"));
+        int before = sent().size();
+        hand.page.evaluate("() => { window.echo = true; window.came(0xb1, 40, 127); }");
+        assertThat(hand.page.locator("#gate-state")).containsText("comes back to it and goes round");
+        assertThat(hand.page.locator("main.line-send")).hasAttribute("data-gate", "shut");
+        assertThat(sent().size() - before).isLessThan(50);
+        assertThat(sent()).endsWith("b17b00", "b14000");
+    }
+
+    @SuppressWarnings("unchecked")
+    private List<String> sent() {
+        return (List<String>) hand.page.evaluate("() => window.sent");
+    }
+
+    /** A port out in the place of the browser's own, and one in for each other name; what goes out may come back. */
+    private void standInFor(String out, String... ins) {
+        hand.page.evaluate("""
+                ([out, ...ins]) => {
+                  window.sent = [];
+                  window.echo = false;
+                  const port = (name, i) => [String(i), { id: String(i), name, state: "connected" }];
+                  const inputs = new Map(ins.map(port));
+                  const first = inputs.get("0");
+                  window.came = (...bytes) =>
+                    first.onmidimessage({ timeStamp: performance.now(), data: new Uint8Array(bytes) });
+                  const output = {
+                    id: "out", name: out, state: "connected",
+                    send(data) {
+                      window.sent.push([...data].map((byte) => byte.toString(16).padStart(2, "0")).join(""));
+                      if (window.echo) setTimeout(() => window.came(...data), 1);
+                    },
+                  };
+                  const access = { inputs, outputs: new Map([["out", output]]) };
+                  navigator.requestMIDIAccess = async () => access;
+                }""", Stream.concat(Stream.of(out), Stream.of(ins)).toList());
+    }
+
+    /** How long messages take that come back by the end of a way, beside what was worked out. */
+    @Test
+    void loopTimesAreMeasured() {
+        importExample();
+        hand.load("/line/send");
+        standInFor("Instead of Voice board", "At Vocal mixer");
+        hand.click("Use the MIDI ports of this browser");
+        assertThat(hand.page.locator("#out-count")).hasText(": 1");
+        walkTo("Vocal mixer");
+        hand.click("Yes, send to Vocal mixer from here");
+        hand.page.evaluate("() => { window.echo = true; }");
+        hand.page.locator("#measure").click();
+        Locator row = hand.page.locator("#loops tbody tr");
+        assertThat(row).containsText("30 tries: least");
+        assertThat(row).containsText("Voice board \u2192 Vocal mixer");
+        assertThat(row).containsText(" / ");
+    }
+}
