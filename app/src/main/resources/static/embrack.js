@@ -20,3 +20,4 @@ import "./obeys.js";
 import "./hung.js";
 import "./line.js";
 import "./send.js";
+import "./tryreal.js";

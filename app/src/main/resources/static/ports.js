@@ -72,19 +72,25 @@ export const portOut = (name) => named("outputs").find((out) => out.name === nam
 /** Has whatever comes told: when by the clock of the page in ms, its bytes, and the name of the port. */
 export const listen = (listener) => listeners.add(listener);
 
-/** Has what comes in one go told when nothing came for so long: when it began, and the messages in hexadecimal. */
+/**
+ * Has what comes in one go told when nothing came for so long: when it began, the
+ * messages in hexadecimal, and the port of the first of them. */
 export function listenForGoes(quietMs, told) {
   let came = [];
   let since = 0;
+  let from = "";
   let over = 0;
-  listen(({ at, data }) => {
-    if (!came.length) since = at;
+  listen(({ at, data, port }) => {
+    if (!came.length) {
+      since = at;
+      from = port;
+    }
     came.push(hex(data));
     clearTimeout(over);
     over = setTimeout(() => {
       const go = came;
       came = [];
-      told({ at: since, sent: go.join(" ") });
+      told({ at: since, sent: go.join(" "), port: from });
     }, quietMs);
   });
 }

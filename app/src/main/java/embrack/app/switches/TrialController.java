@@ -2,6 +2,7 @@ package embrack.app.switches;
 
 import embrack.app.frame.Trying;
 import embrack.app.store.Because;
+import embrack.app.store.LineStore;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -9,10 +10,15 @@ import embrack.app.store.StoredRig;
 import embrack.app.store.Trial;
 import embrack.app.store.TrialStore;
 import embrack.core.edit.Refused;
+import embrack.core.line.Trodden;
+import embrack.core.line.Walk;
+import embrack.core.midi.Decoder;
+import embrack.core.midi.Message;
 import embrack.core.sim.Tread;
 import embrack.core.switches.SwitchAt;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
@@ -35,12 +41,14 @@ class TrialController {
     private final Reports reports;
     private final TrialStore trials;
     private final Trials played;
+    private final LineStore line;
 
-    TrialController(RigStore rigs, Reports reports, TrialStore trials, Trials played) {
+    TrialController(RigStore rigs, Reports reports, TrialStore trials, Trials played, LineStore line) {
         this.rigs = rigs;
         this.reports = reports;
         this.trials = trials;
         this.played = played;
+        this.line = line;
     }
 
     /**
@@ -62,6 +70,41 @@ class TrialController {
             keep(id, trials.add(id, token, played.asItStands(stored, before, made.get())), response);
         }
         return shown(id, here);
+    }
+
+    /**
+     * A real board sent something, for which a foot did something there.
+     *
+     * @param port at which it came
+     * @param sent messages in hexadecimal, blanks between
+     */
+    @PostMapping("/heard")
+    String heard(
+            @PathVariable RigId id,
+            @CookieValue(name = Trying.COOKIE, defaultValue = "") String token,
+            @RequestParam(defaultValue = "") String port,
+            @RequestParam(defaultValue = "") String sent,
+            @RequestParam(defaultValue = "") String here,
+            HttpServletResponse response) {
+        StoredRig stored = rigs.load(id);
+        List<Tread> treads = line.plugged(stored, List.of(port), false).values().stream()
+                .flatMap(Optional::stream)
+                .flatMap(board -> new Trodden(Walk.of(stored.plan())).by(board, messages(sent)).stream())
+                .toList();
+        Trial trial = trials.find(id, token).orElse(Trial.none(false));
+        for (Tread tread : treads) {
+            trial = trials.add(id, trial.token(), tread);
+        }
+        if (!treads.isEmpty()) {
+            keep(id, trial, response);
+        }
+        return shown(id, here);
+    }
+
+    private static List<Message> messages(String sent) {
+        return sent.matches("(?:[0-9a-fA-F]{2} ?){1,2048}")
+                ? Decoder.decode(HexFormat.of().parseHex(sent.replace(" ", ""))).messages()
+                : List.of();
     }
 
     /** The last tread is taken back. */

@@ -176,6 +176,22 @@ class SendJobTests extends AtTheBrowser {
         assertThat(sent()).endsWith("b17b00", "b14000");
     }
 
+    /** Try it is played from the real board: what came is the press that sends it. */
+    @Test
+    void tryItIsPlayedFromTheRealBoard() {
+        importExample();
+        hand.load("/switches");
+        standInFor("Nothing", "Voice board");
+        hand.click("Play it from the real board");
+        assertThat(hand.page.locator("#try-real-state")).containsText("Hears Voice board");
+        hand.page.evaluate("() => window.came(0xb1, 40, 127)");
+        assertThat(hand.page.locator("#trial header")).containsText("1 press");
+        assertThat(hand.page.locator("#trial")).containsText("switch 3");
+        hand.page.evaluate("() => window.came(0xb1, 99, 1)");
+        hand.click("Check the real board");
+        assertThat(hand.page.locator(".walk-box[aria-current]")).containsText("Voice board");
+    }
+
     @SuppressWarnings("unchecked")
     private List<String> sent() {
         return (List<String>) hand.page.evaluate("() => window.sent");

@@ -6,8 +6,8 @@ import java.util.Optional;
 
 /**
  * Finds which one of many messages a box answers to where half of them together would show nothing, since it turns
- * round at each or several do: one after the other at a pace, until somebody says stop. Who sees it is late by a moment; so
- * what was sent just before is asked back, the last first.
+ * round at each or several do: one after the other at a pace, until somebody says stop. Who sees it is late by a
+ * moment; so what was sent just before is asked back, the last first.
  *
  * @param all in the order of sending
  * @param count how many were sent
