@@ -98,6 +98,10 @@ function letGo() {
   tread("up", down.dataset.tread);
   down = null;
 }
+document.addEventListener("input", ({ target }) => {
+  if (target.dataset?.move && socket?.readyState === WebSocket.OPEN)
+    socket.send(`move ${target.dataset.move} ${target.value}`);
+});
 const footOf = (event) => event.target.closest?.("[data-tread]");
 document.addEventListener("pointerdown", (event) => event.button === 0 && press(footOf(event)));
 for (const over of ["pointerup", "pointercancel", "blur"]) addEventListener(over, letGo);

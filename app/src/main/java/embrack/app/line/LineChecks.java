@@ -10,6 +10,7 @@ import embrack.core.line.LineCheck;
 import embrack.core.line.Pulse;
 import embrack.core.line.SharedCheck;
 import embrack.core.line.Task;
+import embrack.core.line.Travels;
 import embrack.core.line.Walk;
 import embrack.core.midi.RealTime;
 import embrack.core.rig.DeviceId;
@@ -61,11 +62,12 @@ class LineChecks {
     /**
      * How a check stands.
      *
+     * @param travels how pedals, faders and knobs stand
      * @param turn counts whatever happened to it
      * @param tape what came in last, the newest first; clocks and what only says that somebody is there are left out
      * @param clocks the clocks that run now, by port
      */
-    record Standing(LineCheck check, long turn, List<Arrived> tape, SortedMap<String, Pulse> clocks) {
+    record Standing(LineCheck check, Travels travels, long turn, List<Arrived> tape, SortedMap<String, Pulse> clocks) {
 
         Standing {
             clocks = new TreeMap<>(clocks);
@@ -74,6 +76,10 @@ class LineChecks {
 
     private static final class Running {
         private SharedCheck check;
+        private Travels travels;
+        /** What of them is kept; while one moves it is not kept at each value. */
+        private Travels kept;
+
         private int revision;
         /** Later than any that a page knows from before the server was started. */
         private long turn = Instant.now().toEpochMilli();
@@ -83,15 +89,18 @@ class LineChecks {
         /** At which box each browser stands. */
         private final Map<String, DeviceId> stands = new HashMap<>();
 
-        private Running(SharedCheck check, int revision) {
+        private Running(SharedCheck check, Travels travels, int revision) {
             this.check = check;
+            this.travels = travels;
+            this.kept = travels;
             this.revision = revision;
         }
 
         private Standing standing(String browser) {
             long now = System.nanoTime() / 1_000;
             pulses.values().removeIf(pulse -> !pulse.isRunning(now));
-            return new Standing(check.at(Optional.ofNullable(stands.get(browser))), turn, List.copyOf(tape), pulses);
+            return new Standing(
+                    check.at(Optional.ofNullable(stands.get(browser))), travels, turn, List.copyOf(tape), pulses);
         }
     }
 
@@ -152,6 +161,7 @@ class LineChecks {
             follow(now, rig);
             before = now.turn;
             SharedCheck check = now.check;
+            Travels travels = now.travels;
             for (HeardLines.Line line : lines) {
                 String port = line.port() < ports.size() ? ports.get(line.port()) : "";
                 Optional<DeviceId> from = plugged.getOrDefault(port, Optional.empty());
@@ -167,9 +177,14 @@ class LineChecks {
                 }
                 now.tape.addFirst(new Arrived(
                         Instant.now().minusNanos(line.agoMicros() * 1_000), from, port, line, line.count()));
-                if (from.isPresent() && !check.walk().on(from.get()).isEmpty()) {
+                if (from.isEmpty()) {
+                    continue;
+                }
+                Heard heard = new Heard(nowMicros - line.agoMicros(), from.get(), line.message());
+                travels = travels.heard(heard, line.count() > 1);
+                if (!check.walk().on(from.get()).isEmpty()) {
                     stand(now, browser, from.get());
-                    check = check.heard(new Heard(nowMicros - line.agoMicros(), from.get(), line.message()));
+                    check = travels.isMoved(check.walk(), heard) ? check : check.heard(heard);
                 }
             }
             while (now.tape.size() > TAPE) {
@@ -177,6 +192,10 @@ class LineChecks {
             }
             check = check.quiet(nowMicros);
             boolean moved = !check.equals(now.check) || !lines.isEmpty();
+            now.travels = travels;
+            if (lines.isEmpty()) {
+                keepTravels(rig, now, who);
+            }
             change(rig, now, who, check);
             now.turn += moved ? 1 : 0;
             standing = now.standing(browser);
@@ -189,7 +208,11 @@ class LineChecks {
 
     private Running running(StoredRig rig) {
         return running.computeIfAbsent(
-                rig.id(), id -> new Running(SharedCheck.of(Walk.of(rig.plan()), kept(id)), rig.revision()));
+                rig.id(),
+                id -> new Running(
+                        SharedCheck.of(Walk.of(rig.plan()), kept(id)),
+                        Travels.of(rig.plan(), store.travels(id)),
+                        rig.revision()));
     }
 
     private Map<Task, Came> kept(RigId id) {
@@ -201,8 +224,27 @@ class LineChecks {
     private static void follow(Running now, StoredRig rig) {
         if (now.revision != rig.revision()) {
             now.check = now.check.in(Walk.of(rig.plan()));
+            now.travels = Travels.of(rig.plan(), now.travels.came());
             now.revision = rig.revision();
             now.turn++;
+        }
+    }
+
+    /** Pedals, faders and knobs of some boxes are moved anew. */
+    void moveAnew(StoredRig rig, String who, List<DeviceId> boxes) {
+        Running now = running(rig);
+        synchronized (now) {
+            follow(now, rig);
+            now.travels = now.travels.anew(boxes);
+            keepTravels(rig, now, who);
+            now.turn++;
+        }
+    }
+
+    private void keepTravels(StoredRig rig, Running now, String who) {
+        if (!now.travels.came().equals(now.kept.came())) {
+            store.keep(rig.id(), now.kept, now.travels, who, rig.revision());
+            now.kept = now.travels;
         }
     }
 

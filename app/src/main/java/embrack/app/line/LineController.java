@@ -71,10 +71,7 @@ class LineController {
     String found(@PathVariable RigId id, Model page) {
         StoredRig stored = rigs.load(id);
         page.addAttribute("base", toLine(id).substring("redirect:".length()))
-                .addAttribute(
-                        "found",
-                        FoundView.of(
-                                stored.plan(), checks.of(stored, "").check().inspection()));
+                .addAttribute("found", FoundView.of(stored.plan(), checks.of(stored, "")));
         return "line/part :: summary";
     }
 
@@ -187,6 +184,13 @@ class LineController {
             @RequestParam(defaultValue = "") String box,
             @CookieValue(name = BROWSER, defaultValue = "") String browser,
             @Nullable Principal who) {
+        StoredRig stored = rigs.load(id);
+        checks.moveAnew(
+                stored,
+                named(who),
+                stored.plan().controllers().stream()
+                        .filter(one -> box.isEmpty() || one.text().equals(box))
+                        .toList());
         return said(
                 id,
                 who,

@@ -15,6 +15,8 @@ import embrack.core.line.Remark;
 import embrack.core.line.Taking;
 import embrack.core.line.Task;
 import embrack.core.line.Telling;
+import embrack.core.line.Travels;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.word.Phrase;
@@ -37,6 +39,7 @@ import java.util.Optional;
  * @param boxKey where somebody is
  * @param rows what is pressed there
  * @param todos what to do there, what was found last first
+ * @param travels its pedals, faders and knobs
  * @param tape what came in last
  */
 record LinePage(
@@ -52,6 +55,7 @@ record LinePage(
         String place,
         List<Row> rows,
         List<ToDo> todos,
+        List<Moved> travels,
         List<TapeRow> tape) {
 
     private static final int TAPE = 8;
@@ -93,6 +97,14 @@ record LinePage(
      */
     record ToDo(String key, String where, String what, String todo, String take) {}
 
+    /**
+     * A pedal, fader or knob.
+     *
+     * @param planned "ch 2 CC 11, 0 to 100"
+     * @param words how far it is, or what is wrong with it and what to do
+     */
+    record Moved(String name, String tape, String planned, Optional<Mark> mark, String words) {}
+
     /** What came in. */
     record TapeRow(String clock, String from, String message, String more) {}
 
@@ -116,6 +128,7 @@ record LinePage(
                 box.map(one -> plan.rig().area(one).words()).orElse(""),
                 box.map(one -> rows(plan, check, found, one)).orElse(List.of()),
                 box.map(one -> todos(plan, check, found, one)).orElse(List.of()),
+                travels(plan, standing, box),
                 standing.tape().stream()
                         .limit(TAPE)
                         .map(arrived -> tapeRow(plan, arrived))
@@ -242,6 +255,45 @@ record LinePage(
             }
         }
         return todos;
+    }
+
+    /** Those of a box, and of boxes on which nothing is pressed. */
+    private static List<Moved> travels(Plan plan, LineChecks.Standing standing, Optional<DeviceId> box) {
+        Travels travels = standing.travels();
+        return travels.planned().stream()
+                .filter(travel -> box.filter(travel.box()::equals).isPresent()
+                        || standing.check().walk().on(travel.box()).isEmpty())
+                .map(travel -> {
+                    Travels.Result result = travels.result(travel);
+                    return new Moved(
+                            plan.words(travel.at()),
+                            plan.switches()
+                                    .at(travel.at())
+                                    .label()
+                                    .map(TapeLabel::text)
+                                    .orElse(""),
+                            say(Phrase.of(ROOM, "travel.planned")
+                                    .with("channel", travel.from().channel().number())
+                                    .with("controller", travel.from().controller())
+                                    .with("from", travel.from().value())
+                                    .with("to", travel.to().value())),
+                            result instanceof Travels.Result.Right
+                                    ? Optional.of(new Mark("tick", "exact", say(Phrase.of(ROOM, "right"))))
+                                    : result instanceof Travels.Result.Wrong
+                                            ? Optional.of(Mark.of(Severity.LOOK))
+                                            : Optional.empty(),
+                            switch (result) {
+                                case Travels.Result.ToDo todo -> say(Phrase.of(ROOM, "travel.to-do"));
+                                case Travels.Result.SoFar so ->
+                                    say(Phrase.of(ROOM, "travel.so-far")
+                                            .with("least", so.least())
+                                            .with("greatest", so.greatest()));
+                                case Travels.Result.Right right -> say(Phrase.of(ROOM, "travel.right"));
+                                case Travels.Result.Wrong wrong ->
+                                    Spoken.of(plan).say(Travels.words(travel, wrong.amiss()));
+                            });
+                })
+                .toList();
     }
 
     private static TapeRow tapeRow(Plan plan, LineChecks.Arrived arrived) {

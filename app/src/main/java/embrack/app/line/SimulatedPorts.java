@@ -15,6 +15,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.socket.CloseStatus;
 import org.springframework.web.socket.TextMessage;
@@ -26,8 +28,8 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
 
 /**
  * The ports of a simulated rig, as a browser sees them: over a socket, one line a thing. In come {@code down
- * quay-board.1.3} and {@code up}, {@code hold}, {@code twice} of a switch, and {@code to 2 b0507f}: what is sent at a
- * port out; out go {@code port Quay board (simulated)} for each box that is there, {@code out Vocal mixer (simulated)}
+ * quay-board.1.3} and {@code up}, {@code hold}, {@code twice} of a switch, {@code move quay-board/treadle.1.1 64} of
+ * a control, and {@code to 2 b0507f}: what is sent at a port out; out go {@code port Quay board (simulated)} for each box that is there, {@code out Vocal mixer (simulated)}
  * for each port out, then {@code sent 960 0 b0507f}: after how many microseconds, at which port in, and what.
  *
  * <p>With {@code ?ends}, the ports in have the far ends too: what comes in at each box that obeys.
@@ -36,8 +38,10 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
 @EnableWebSocket
 class SimulatedPorts extends TextWebSocketHandler implements WebSocketConfigurer {
 
+    private static final Logger LOG = LoggerFactory.getLogger(SimulatedPorts.class);
     private static final Pattern PATH = Pattern.compile("/rigs/(\\d{1,18})/line/simulated/ports");
     private static final Pattern TREAD = Pattern.compile("(down|up|hold|twice) (\\S{1,80})");
+    private static final Pattern MOVE = Pattern.compile("move (\\S{1,80}) (\\d{1,3})");
     private static final Pattern TO = Pattern.compile("to (\\d{1,4}) ((?:[0-9a-f]{2}){1,256})");
     private static final String RIG = "rig";
     private static final String ENDS = "ends";
@@ -92,26 +96,38 @@ class SimulatedPorts extends TextWebSocketHandler implements WebSocketConfigurer
     }
 
     @Override
-    protected void handleTextMessage(WebSocketSession session, TextMessage message) throws IOException {
+    protected void handleTextMessage(WebSocketSession session, TextMessage message) {
         if (!(session.getAttributes().get(RIG) instanceof RigId id)) {
             return;
         }
         Matcher tread = TREAD.matcher(message.getPayload());
         Matcher to = TO.matcher(message.getPayload());
-        Optional<SimulatedRig.Done> done = tread.matches()
-                ? SwitchAt.parse(tread.group(2)).flatMap(at -> simulated.tread(id, at, tread.group(1)))
-                : to.matches()
-                        ? simulated.receive(
-                                id,
-                                Integer.parseInt(to.group(1)),
-                                Decoder.decode(HexFormat.of().parseHex(to.group(2)))
-                                        .messages())
-                        : Optional.empty();
+        Matcher move = MOVE.matcher(message.getPayload());
+        Optional<SimulatedRig.Done> done = move.matches()
+                ? simulated.move(id, move.group(1), Integer.parseInt(move.group(2)))
+                : tread.matches()
+                        ? SwitchAt.parse(tread.group(2)).flatMap(at -> simulated.tread(id, at, tread.group(1)))
+                        : to.matches()
+                                ? simulated.receive(
+                                        id,
+                                        Integer.parseInt(to.group(1)),
+                                        Decoder.decode(HexFormat.of().parseHex(to.group(2)))
+                                                .messages())
+                                : Optional.empty();
         if (done.isPresent()) {
             String lines = lines(done.get(), session.getAttributes().containsKey(ENDS));
-            if (!lines.isEmpty()) {
-                session.sendMessage(new TextMessage(lines));
+            if (!lines.isEmpty() && session.isOpen()) {
+                tell(session, lines);
             }
+        }
+    }
+
+    /** Who left while it was worked out is told nothing more. */
+    private static void tell(WebSocketSession session, String lines) {
+        try {
+            session.sendMessage(new TextMessage(lines));
+        } catch (IOException | IllegalStateException e) {
+            LOG.debug("a page that took simulated boxes is gone", e);
         }
     }
 

@@ -5,6 +5,8 @@ import embrack.app.store.StoredRig;
 import embrack.core.edit.GearEdit;
 import embrack.core.line.Mistake;
 import embrack.core.line.SimulatedRig;
+import embrack.core.line.Travel;
+import embrack.core.midi.DataByte;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Moment;
@@ -56,6 +58,19 @@ class SimulatedRigs {
             }
             return boxes.with(fewer);
         });
+    }
+
+    /** A control is moved to a position; empty where there is none such. */
+    Optional<SimulatedRig.Done> move(RigId id, String travel, int position) {
+        List<SimulatedRig.Done> done = new ArrayList<>();
+        rigs.computeIfPresent(id, (rig, boxes) -> {
+            Travel.of(boxes.plan()).stream()
+                    .filter(one -> one.key().equals(travel) && position <= DataByte.MAX)
+                    .findFirst()
+                    .ifPresent(one -> done.add(boxes.move(one.at(), position)));
+            return done.isEmpty() ? boxes : done.getFirst().after();
+        });
+        return done.stream().findFirst();
     }
 
     /** A setting of a box is not as planned. */

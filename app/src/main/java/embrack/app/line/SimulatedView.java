@@ -3,6 +3,7 @@ package embrack.app.line;
 import embrack.app.frame.Spoken;
 import embrack.core.line.Mistake;
 import embrack.core.line.SimulatedRig;
+import embrack.core.line.Travel;
 import embrack.core.line.Walk;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
@@ -22,8 +23,8 @@ record SimulatedView(List<Box> boxes, List<Kind> kinds, List<String> mistakes) {
 
     private static final String ROOM = "app/line";
 
-    /** A box with what can be pressed on it. */
-    record Box(String key, String name, List<Bank> banks) {}
+    /** A box with what can be pressed and moved on it. */
+    record Box(String key, String name, List<Bank> banks, List<Foot> moved) {}
 
     /** A bank; {@code name} is empty where the box has one. */
     record Bank(String name, List<Foot> feet) {}
@@ -69,7 +70,15 @@ record SimulatedView(List<Box> boxes, List<Kind> kinds, List<String> mistakes) {
                                     plan.words(at)))
                             .toList()));
         }
-        return new Box(box.text(), plan.rig().name(box).text(), banks);
+        return new Box(
+                box.text(),
+                plan.rig().name(box).text(),
+                banks,
+                Travel.of(plan).stream()
+                        .filter(travel -> travel.box().equals(box))
+                        .map(travel ->
+                                new Foot(travel.key(), "", "", travel.at().words()))
+                        .toList());
     }
 
     private static String words(Plan plan, Mistake mistake) {

@@ -3,6 +3,7 @@ package embrack.app.store;
 import embrack.core.line.Came;
 import embrack.core.line.PortNames;
 import embrack.core.line.Task;
+import embrack.core.line.Travels;
 import embrack.core.rig.DeviceId;
 import embrack.core.send.Answer;
 import embrack.core.send.Asked;
@@ -56,6 +57,29 @@ public class LineStore {
                                 .ifPresent(came -> all.put(
                                         task, new Kept(came, row.who(), SHOWN.format(row.at()), row.revision())))));
         return all;
+    }
+
+    /** What came for pedals, faders and knobs, by the key of their travel. */
+    @Transactional(readOnly = true)
+    public SortedMap<String, Travels.Came> travels(RigId rig) {
+        SortedMap<String, Travels.Came> all = new TreeMap<>();
+        mapper.all(rig.number())
+                .forEach(row ->
+                        Travels.Came.parse(row.planned(), row.came()).ifPresent(came -> all.put(row.task(), came)));
+        return all;
+    }
+
+    /** Keeps what differs from what was kept of pedals, faders and knobs before. */
+    @Transactional
+    public void keep(RigId rig, Travels before, Travels after, String who, int revision) {
+        after.came().forEach((key, came) -> {
+            if (!came.equals(before.came().get(key))) {
+                mapper.put(rig.number(), key, came.planned(), came.written(), who, revision);
+            }
+        });
+        before.came().keySet().stream()
+                .filter(key -> !after.came().containsKey(key))
+                .forEach(key -> mapper.remove(rig.number(), key));
     }
 
     /** Keeps what differs from what was kept before. */

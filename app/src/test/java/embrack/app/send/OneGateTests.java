@@ -67,6 +67,7 @@ class OneGateTests {
         assertThat(lines("\\.send\\("))
                 .containsExactly(
                         "gate.js: out.send(bytes(hex), performance.now() + afterMicros / 1000);",
+                        "simulated.js: socket.send(`move ${target.dataset.move} ${target.value}`);",
                         "simulated.js: const tread = (how, at) => socket?.readyState === WebSocket.OPEN"
                                 + " && socket.send(`${how} ${at}`);",
                         "simulated.js: setTimeout(() => socket?.readyState === WebSocket.OPEN"

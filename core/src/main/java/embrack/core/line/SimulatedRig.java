@@ -20,6 +20,7 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.Assignment;
+import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
@@ -147,6 +148,20 @@ public record SimulatedRig(Plan plan, Plan set, List<Mistake> mistakes, World wo
     /** It has been down so long, or came down twice so fast, that the board tells it apart. */
     public Done gesture(SwitchAt at, Moment how) {
         return sent(this, at, programmed(at), how);
+    }
+
+    /** A hand or foot brings a control to a position, 0 to 127; what is wrong with the whole box is so with it too. */
+    public Done move(ControlAt at, int position) {
+        List<Sent> sent = new ArrayList<>();
+        SwitchAt any = SwitchAt.parse("%s.%d.1".formatted(at.box(), at.bank())).orElseThrow();
+        List<Mistake> all = mistakes.stream().filter(Mistake::wholeBox).toList();
+        for (Sending sending :
+                new Compiler(plan).compile(plan.switches().at(at)).sendings(position)) {
+            for (Message message : with(all).mistaken(any, sending.message(), Moment.RELEASE)) {
+                sent.add(new Sent(at.box(), (sent.size() + 1) * message.length() * Wire.MICROS_PER_BYTE, message));
+            }
+        }
+        return sent(this, sent, sent);
     }
 
     /** The foot lets go. */
