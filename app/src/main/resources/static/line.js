@@ -1,6 +1,7 @@
 // A line check in the browser: what its ports hear goes to the server, what came of it comes back. No rule is here.
 import { byId } from "./page.js";
 import { bringOwn, hex, listen, names, watch } from "./ports.js";
+import { bringServers } from "./ownports.js";
 import { hasSimulated, joinSimulated } from "./simulated.js";
 import { back, remember } from "./focus.js";
 import { isEditing } from "./waiting.js";
@@ -151,10 +152,14 @@ document.addEventListener("click", async ({ target }) => {
     const trouble = await bringOwn();
     if (trouble) say(trouble);
   }
+  if (room() && target.closest?.("#open-servers")) {
+    const trouble = await bringServers(room().dataset.own);
+    if (trouble) say(trouble);
+  }
   if (target.closest?.("#join-simulated")) {
     const trouble = await joinSimulated(room().dataset.simulated);
     if (trouble) say(trouble);
-else if (!byId("simulated")) await showSimulated();
+    else if (!byId("simulated")) await showSimulated();
   }
 });
 

@@ -2,6 +2,7 @@
 import { byId } from "./page.js";
 import { bringOwn, hex, listen, names, namesOut, watch } from "./ports.js";
 import { isOpen, sendThrough, openGate, shutGate, station, watchGate } from "./gate.js";
+import { bringServers } from "./ownports.js";
 import { joinSimulated } from "./simulated.js";
 import { back, remember } from "./focus.js";
 import { isEditing } from "./waiting.js";
@@ -149,6 +150,10 @@ document.addEventListener("click", async ({ target }) => {
   if (!room()) return;
   if (at("#open-outs")) {
     const trouble = await bringOwn();
+    if (trouble) say(trouble);
+  }
+  if (at("#open-servers")) {
+    const trouble = await bringServers(`${room().dataset.send}/own/ports`);
     if (trouble) say(trouble);
   }
   if (at("#join-receivers")) {

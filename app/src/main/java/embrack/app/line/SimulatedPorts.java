@@ -28,9 +28,10 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
 
 /**
  * The ports of a simulated rig, as a browser sees them: over a socket, one line a thing. In come {@code down
- * quay-board.1.3} and {@code up}, {@code hold}, {@code twice} of a switch, {@code move quay-board/treadle.1.1 64} of
- * a control, and {@code to 2 b0507f}: what is sent at a port out; out go {@code port Quay board (simulated)} for each box that is there, {@code out Vocal mixer (simulated)}
- * for each port out, then {@code sent 960 0 b0507f}: after how many microseconds, at which port in, and what.
+ * quay-board.1.3} and {@code up}, {@code hold}, {@code twice} of a switch, {@code move quay-board/treadle.1.1 64} of a
+ * control, and {@code to 2 b0507f}: what is sent at a port out; out go {@code port Quay board (simulated)} for each box
+ * that is there, {@code out Vocal mixer (simulated)} for each port out, then {@code sent 960 0 b0507f}: after how many
+ * microseconds, at which port in, and what.
  *
  * <p>With {@code ?ends}, the ports in have the far ends too: what comes in at each box that obeys.
  */

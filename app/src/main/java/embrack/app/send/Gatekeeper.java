@@ -35,6 +35,8 @@ class Gatekeeper {
     /** As many of one page and box are remembered, to be let go of at the end. */
     private static final int REMEMBERED = 4_096;
 
+    private static final int MOST_PAGES = 1_000;
+
     private final LineStore store;
     private final Map<RigId, House> houses = new ConcurrentHashMap<>();
 
@@ -45,6 +47,10 @@ class Gatekeeper {
     private static final class House {
         private Gate gate = Gate.SHUT;
         private final Map<Gate.Pass, Set<Message>> sent = new HashMap<>();
+        /** What may go out by a port of this computer, and what may even after the gate was shut; by page. */
+        private final Map<String, Set<String>> may = new HashMap<>();
+
+        private final Map<String, Set<String>> mayRest = new HashMap<>();
     }
 
     /**
@@ -90,6 +96,7 @@ class Gatekeeper {
         synchronized (house) {
             house.gate = house.gate.shut(station);
             house.sent.keySet().removeIf(pass -> pass.station().equals(station));
+            house.may.remove(station);
         }
     }
 
@@ -134,12 +141,32 @@ class Gatekeeper {
             house.gate = house.gate.opened(station, box, now());
             Set<Message> sent = house.sent.computeIfAbsent(new Gate.Pass(station, box), pass -> new LinkedHashSet<>());
             messages.stream().limit(Math.max(0, REMEMBERED - sent.size())).forEach(sent::add);
-            return new Reply(
+            Reply reply = new Reply(
                     box.text(),
                     "",
                     false,
                     outgoing(port.get(), messages),
                     outgoing(port.get(), Quiet.after(rig.plan(), box, sent)));
+            note(house.may, station, reply.sends());
+            note(house.mayRest, station, reply.quiet());
+            return reply;
+        }
+    }
+
+    private static void note(Map<String, Set<String>> where, String station, List<Outgoing> messages) {
+        if (where.size() < MOST_PAGES || where.containsKey(station)) {
+            Set<String> noted = where.computeIfAbsent(station, page -> new LinkedHashSet<>());
+            messages.stream().map(Outgoing::hex).forEach(noted::add);
+        }
+    }
+
+    /** Whether a message was let go to a page, or puts at rest what was: asked where this computer's ports send it. */
+    boolean mayGo(RigId rig, String station, String hex) {
+        House house = house(rig);
+        synchronized (house) {
+            return house.mayRest.getOrDefault(station, Set.of()).contains(hex)
+                    || !house.gate.boxes(station, now()).isEmpty()
+                            && house.may.getOrDefault(station, Set.of()).contains(hex);
         }
     }
 

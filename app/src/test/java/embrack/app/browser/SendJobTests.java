@@ -176,6 +176,35 @@ class SendJobTests extends AtTheBrowser {
         assertThat(sent()).endsWith("b17b00", "b14000");
     }
 
+    /** The ports of the computer that Embrack runs on: nothing goes out by them beside the gate. */
+    @Test
+    void thePortsOfTheServerAreAsGood() {
+        importExample();
+        hand.load("/line/send");
+        hand.click("Use those of the computer that Embrack runs on");
+        assertThat(hand.page.locator("#ports-out label")).hasText(new String[] {"Loop cable", "Loop cable"});
+        hand.page.locator("#ports-out select").first().selectOption("voice-board");
+        hand.untilAtWork();
+        hand.page.locator("#ports-out select").last().selectOption("vocal-mixer");
+        hand.untilAtWork();
+        walkTo("Vocal mixer");
+        // Another page, or a script beside the gate, asks for the same ports and sends.
+        hand.page.evaluate("""
+                () => new Promise((done) => {
+                  const path = document.querySelector("main").dataset.send + "/own/ports?other";
+                  const socket = new WebSocket(new URL(path, location.href.replace(/^http/, "ws")));
+                  socket.onmessage = () => { socket.send("to 0 b12800"); socket.close(); };
+                  socket.onclose = done;
+                })""");
+        hand.click("Yes, send to Vocal mixer from here");
+        hand.page.locator("#measure").click();
+        assertThat(hand.page.locator("#loops tbody tr")).containsText("30 tries: least");
+        assertThat(LoopCable.SENT).hasSize(30).allMatch(message -> (message.getStatus() & 0xF0) == 0xB0);
+        hand.click("Shut: notes off, pedals up");
+        hand.page.waitForCondition(() -> LoopCable.SENT.size() == 32);
+        assertThat(LoopCable.SENT).noneMatch(message -> message.getMessage()[1] == 40);
+    }
+
     /** Try it is played from the real board: what came is the press that sends it. */
     @Test
     void tryItIsPlayedFromTheRealBoard() {

@@ -67,11 +67,8 @@ class OneGateTests {
         assertThat(lines("\\.send\\("))
                 .containsExactly(
                         "gate.js: out.send(bytes(hex), performance.now() + afterMicros / 1000);",
-                        "simulated.js: socket.send(`move ${target.dataset.move} ${target.value}`);",
-                        "simulated.js: const tread = (how, at) => socket?.readyState === WebSocket.OPEN"
-                                + " && socket.send(`${how} ${at}`);",
-                        "simulated.js: setTimeout(() => socket?.readyState === WebSocket.OPEN"
-                                + " && socket.send(line), Math.max(0, at - performance.now()));");
+                        "socketports.js: export const say = (socket, line) => socket?.readyState === WebSocket.OPEN"
+                                + " && socket.send(line);");
         assertThat(lines("\\bportOut\\b").stream().map(line -> line.replaceAll(":.*", "")))
                 .containsOnly("gate.js", "ports.js");
         assertThat(lines("\\b(sendThrough|openGate)\\("))
@@ -79,7 +76,7 @@ class OneGateTests {
         assertThat(lines("\\bopenGate\\(").stream().filter(line -> line.startsWith("send.js")))
                 .containsExactly("send.js: if (answer?.ok) openGate(to);");
         assertThat(lines("outputs").stream().map(line -> line.replaceAll(":.*", "")))
-                .containsOnly("ports.js", "simulated.js");
+                .containsOnly("ports.js", "socketports.js");
     }
 
     private static List<String> lines(String pattern) throws IOException {
