@@ -20,6 +20,26 @@ const station = [...crypto.getRandomValues(new Uint32Array(2))].map((part) => pa
 if (!/(^|; )browser=/.test(document.cookie))
   document.cookie = `browser=${station}; path=/rigs; max-age=31536000; samesite=strict`;
 
+// How much the server's clock is before the page's, as network time finds it out: of several round trips the fastest.
+const ROUND_TRIPS = 5;
+let offset = null;
+let spread = 0;
+async function measureClock() {
+  const path = room()?.dataset.clock;
+  if (!path || offset !== null) return;
+  let fastest = Infinity;
+  for (let i = 0; i < ROUND_TRIPS; i++) {
+    const asked = performance.now();
+    const answer = await post(path, {}).catch(() => undefined);
+    const server = answer?.ok ? Number(await answer.text()) : Number.NaN;
+    const came = performance.now();
+    if (Number.isNaN(server) || came - asked >= fastest) continue;
+    fastest = came - asked;
+    offset = Math.round(server - ((asked + came) / 2) * 1000);
+    spread = fastest / 2;
+  }
+}
+
 let heard = [];
 let counts = new Map();
 let telling = false;
@@ -87,6 +107,7 @@ async function send(evenIfNothing) {
     turn: String(turn(document)),
     station,
     now: String(Math.round(now * 1000)),
+    offset: offset === null ? "" : String(offset),
   }).catch(() => undefined);
   telling = false;
   if (!answer?.ok) say("The server does not answer: what was pressed just now was not heard. It is asked again.");
@@ -126,7 +147,9 @@ function say(words) {
 async function tellPorts() {
   if (!room()) return;
   const there = names();
-  say(there.length ? "Listening." : "No MIDI port is there. Plug one in; it is found by itself.");
+  await measureClock();
+  const clock = offset === null ? "" : ` Times are those of this page; its clock is known to ${spread.toFixed(1)} ms.`;
+  say(there.length ? `Listening.${clock}` : "No MIDI port is there. Plug one in; it is found by itself.");
   const answer = await post(room().dataset.ports, { ports: there.join("\n") }).catch(() => undefined);
   if (!answer?.ok || !byId("ports") || !byId("plugged")) return;
   const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector(".ports");

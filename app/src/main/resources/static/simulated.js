@@ -4,6 +4,8 @@ import { bring, leave } from "./ports.js";
 import { portsOver, say } from "./socketports.js";
 
 let socket = null;
+// The page on which they were taken: on another one other ends are heard.
+let taken = "";
 
 const tread = (how, at) => say(socket, `${how} ${at}`);
 
@@ -11,6 +13,7 @@ const tread = (how, at) => say(socket, `${how} ${at}`);
 export async function joinSimulated(path) {
   try {
     socket?.close();
+    taken = document.querySelector("main.line-send") ? "main.line-send" : "main.line-check";
     await bring("simulated", async () => {
       const joined = await portsOver(path, (ended) => {
         if (socket !== ended) return;
@@ -58,5 +61,5 @@ document.addEventListener("keyup", (event) => {
   if (event.key === "Enter" || event.key === " ") letGo();
 });
 document.addEventListener("htmx:afterSettle", () => {
-  if (socket && !document.querySelector("main.line-check, main.line-send")) socket.close();
+  if (socket && !document.querySelector(taken)) socket.close();
 });

@@ -110,7 +110,7 @@ class EditRouteTests {
         OTHERS.put("POST /rigs/{id}/doors/clear", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/switches/trial/heard", "what is tried is no part of the plan");
         OTHERS.put("POST /rigs/{id}/switches/trial/story", "what is tried is no part of the plan");
-        for (String heard : List.of("heard", "say", "turn", "walk", "anew", "ports", "plug")) {
+        for (String heard : List.of("heard", "clock", "say", "turn", "walk", "anew", "ports", "plug")) {
             OTHERS.put("POST /rigs/{id}/line/" + heard, "what is heard of the gear is no part of the plan");
         }
         for (String sent : List.of(

@@ -10,9 +10,11 @@ import embrack.core.line.LineCheck;
 import embrack.core.line.Pulse;
 import embrack.core.line.SharedCheck;
 import embrack.core.line.Task;
+import embrack.core.line.Through;
 import embrack.core.line.Travels;
 import embrack.core.line.Walk;
 import embrack.core.midi.RealTime;
+import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import java.time.Instant;
 import java.util.ArrayDeque;
@@ -21,6 +23,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
@@ -89,18 +92,24 @@ class LineChecks {
         /** At which box each browser stands. */
         private final Map<String, DeviceId> stands = new HashMap<>();
 
+        private Through through;
+
         private Running(SharedCheck check, Travels travels, int revision) {
             this.check = check;
             this.travels = travels;
             this.kept = travels;
+            this.through = new Through(check.walk());
             this.revision = revision;
+        }
+
+        private Optional<DeviceId> at(String browser) {
+            return Optional.ofNullable(stands.get(browser));
         }
 
         private Standing standing(String browser) {
             long now = System.nanoTime() / 1_000;
             pulses.values().removeIf(pulse -> !pulse.isRunning(now));
-            return new Standing(
-                    check.at(Optional.ofNullable(stands.get(browser))), travels, turn, List.copyOf(tape), pulses);
+            return new Standing(check.at(at(browser)), travels, turn, List.copyOf(tape), pulses);
         }
     }
 
@@ -147,13 +156,15 @@ class LineChecks {
     /**
      * A browser heard something, or nothing for a while.
      *
+     * @param told with its own clock, and how it lies to that of the server where that was measured
      * @return how it stands; the turn is the same where nothing came of it
      */
     Standing heard(StoredRig rig, String who, String browser, Told told) {
-        long nowMicros = clocks.micros(told.station(), told.nowMicros(), System.nanoTime() / 1_000);
+        long nowMicros = clocks.micros(told, System.nanoTime() / 1_000);
         List<String> ports = told.ports();
         List<HeardLines.Line> lines = told.lines();
         Map<String, Optional<DeviceId>> plugged = store.plugged(rig, ports, false);
+        Set<String> said = store.said(rig.id(), false).keySet();
         Running now = running(rig);
         Standing standing;
         long before;
@@ -164,7 +175,11 @@ class LineChecks {
             Travels travels = now.travels;
             for (HeardLines.Line line : lines) {
                 String port = line.port() < ports.size() ? ports.get(line.port()) : "";
-                Optional<DeviceId> from = plugged.getOrDefault(port, Optional.empty());
+                Optional<DeviceId> here = now.at(browser);
+                Optional<DeviceId> from = plugged.getOrDefault(port, Optional.empty())
+                        .flatMap(box -> isItself(rig.plan(), box) && !said.contains(port)
+                                ? Optional.of(box)
+                                : now.through.sender(box, line.message(), here));
                 if (line.message() == RealTime.CLOCK) {
                     now.pulses.merge(
                             port,
@@ -206,6 +221,11 @@ class LineChecks {
         return standing;
     }
 
+    /** Whether a port that is called like a box is that box's own, and no cable that leads to it. */
+    private static boolean isItself(Plan plan, DeviceId box) {
+        return plan.controllers().contains(box) || !plan.rig().chart(box).isEmpty();
+    }
+
     private Running running(StoredRig rig) {
         return running.computeIfAbsent(
                 rig.id(),
@@ -225,6 +245,7 @@ class LineChecks {
         if (now.revision != rig.revision()) {
             now.check = now.check.in(Walk.of(rig.plan()));
             now.travels = Travels.of(rig.plan(), now.travels.came());
+            now.through = new Through(now.check.walk());
             now.revision = rig.revision();
             now.turn++;
         }

@@ -18,6 +18,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
@@ -33,6 +34,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 
 /** The line check: what is to be pressed, what came, and what is wrong with it. It changes no plan. */
 @Controller
@@ -83,6 +85,7 @@ class LineController {
      *     how many of its number came where not all are told
      * @param station who tells
      * @param now when by its own clock, in microseconds
+     * @param offset how much the server's clock is before that, where it was measured
      */
     @PostMapping("/heard")
     String heard(
@@ -92,6 +95,7 @@ class LineController {
             @RequestParam(defaultValue = "0") long turn,
             @RequestParam(defaultValue = "") String station,
             @RequestParam(defaultValue = "0") long now,
+            @RequestParam(defaultValue = "") String offset,
             @RequestParam(defaultValue = "") String view,
             @RequestParam(defaultValue = "") String box,
             @CookieValue(name = BROWSER, defaultValue = "") String browser,
@@ -103,7 +107,7 @@ class LineController {
                 stored,
                 named(who),
                 browser,
-                new Told(station, now, ports.lines().toList(), HeardLines.of(messages)));
+                new Told(station, now, micros(offset), ports.lines().toList(), HeardLines.of(messages)));
         if (standing.turn() == turn) {
             response.setStatus(HttpStatus.NO_CONTENT.value());
             return "line/part :: nothing";
@@ -111,6 +115,17 @@ class LineController {
         return view.equals("monitor")
                 ? room.monitorPart(stored, standing, box, page)
                 : room.part(stored, standing, page);
+    }
+
+    private static OptionalLong micros(String typed) {
+        return typed.matches("-?\\d{1,18}") ? OptionalLong.of(Long.parseLong(typed)) : OptionalLong.empty();
+    }
+
+    /** What the server's clock shows, in microseconds: for pages that measure how theirs lies to it. */
+    @PostMapping("/clock")
+    @ResponseBody
+    String clock(@PathVariable RigId id) {
+        return String.valueOf(System.nanoTime() / 1_000);
     }
 
     /** All that comes in, in words of the plan. {@code box} from which; from all where none is said. */

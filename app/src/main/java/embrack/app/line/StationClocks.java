@@ -4,8 +4,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 
 /**
- * How the clocks of browsers lie to that of the server: by the first telling of each, and the same from then on. So the
- * times between two messages are those of the browser, however long its tellings travel.
+ * How the clocks of browsers lie to that of the server: as each measured it, else by the first telling of each, and the
+ * same from then on. So the times between two messages are those of the browser, however long its tellings travel.
  */
 final class StationClocks {
 
@@ -21,7 +21,8 @@ final class StationClocks {
     };
 
     /** A time of a station by the clock of the server, in microseconds. */
-    synchronized long micros(String station, long stationMicros, long serverMicros) {
-        return stationMicros + offsets.computeIfAbsent(station, s -> serverMicros - stationMicros);
+    synchronized long micros(Told told, long serverMicros) {
+        told.offsetMicros().ifPresent(offset -> offsets.put(told.station(), offset));
+        return told.nowMicros() + offsets.computeIfAbsent(told.station(), station -> serverMicros - told.nowMicros());
     }
 }

@@ -95,6 +95,16 @@ public class LineStore {
                 .forEach(task -> mapper.remove(rig.number(), task.key()));
     }
 
+    /** What somebody said of ports; empty for one at which nothing of the rig hangs. */
+    @Transactional(readOnly = true)
+    public SortedMap<String, Optional<DeviceId>> said(RigId rig, boolean outward) {
+        SortedMap<String, Optional<DeviceId>> said = new TreeMap<>();
+        mapper.ports(rig.number(), outward)
+                .forEach(row -> said.put(
+                        row.port(), row.box().equals(NONE) ? Optional.empty() : Optional.of(new DeviceId(row.box()))));
+        return said;
+    }
+
     /**
      * Which box hangs at each of some ports: as somebody said, else by its name; empty where nothing of the rig does.
      *
@@ -103,10 +113,7 @@ public class LineStore {
      */
     @Transactional(readOnly = true)
     public SortedMap<String, Optional<DeviceId>> plugged(StoredRig rig, List<String> ports, boolean outward) {
-        SortedMap<String, Optional<DeviceId>> said = new TreeMap<>();
-        mapper.ports(rig.id().number(), outward)
-                .forEach(row -> said.put(
-                        row.port(), row.box().equals(NONE) ? Optional.empty() : Optional.of(new DeviceId(row.box()))));
+        SortedMap<String, Optional<DeviceId>> said = said(rig.id(), outward);
         SortedMap<String, Optional<DeviceId>> plugged = new TreeMap<>();
         for (String port : ports) {
             plugged.put(
