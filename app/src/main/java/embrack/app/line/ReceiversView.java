@@ -1,5 +1,6 @@
 package embrack.app.line;
 
+import embrack.core.chart.Aspect;
 import embrack.core.line.SimulatedRig;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -40,6 +41,8 @@ record ReceiversView(List<Box> boxes, List<Choice> settings) {
                                         .map(Probe::action)
                                         .map(action -> World.place(box, action))
                                         .distinct()
+                                        .filter(place -> place.aspect() != Aspect.CHOSEN
+                                                || boxes.world().value(place) != 0)
                                         .map(place -> part(set, boxes.world(), place))
                                         .toList()))
                         .toList(),

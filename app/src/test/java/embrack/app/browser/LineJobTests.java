@@ -176,7 +176,7 @@ class LineJobTests extends AtTheBrowser {
         hand.page.evaluate("() => { navigator.requestMIDIAccess = async () => { throw new Error('no'); }; }");
         hand.click("Listen to the MIDI ports of this browser");
         assertThat(hand.page.locator("#ports-state")).containsText("was not allowed to hear MIDI");
-        standInFor("USB MIDI 1");
+        standInFor(hand, "USB MIDI 1");
         hand.click("Listen to the MIDI ports of this browser");
         hand.page.locator("#ports select").selectOption("voice-board");
         assertThat(hand.page.locator("#plugged-count")).hasText(": 1");
@@ -207,7 +207,7 @@ class LineJobTests extends AtTheBrowser {
     /** The page of all that comes in: what it is for, what it does, and what is strange about it. */
     private void isToldInWordsOfThePlan() {
         hand.load("/line/monitor");
-        standInFor("USB MIDI 1");
+        standInFor(hand, "USB MIDI 1");
         hand.click("Listen to the MIDI ports of this browser");
         Locator rows = hand.page.locator(".monitor-table tbody tr");
         hand.page.evaluate("() => { window.came(0xb1, 40, 127); window.came(0xb1, 99, 1); }");
@@ -230,7 +230,7 @@ class LineJobTests extends AtTheBrowser {
     }
 
     /** A port in the place of the browser's own. */
-    private void standInFor(String name) {
+    private static void standInFor(Stagehand hand, String name) {
         hand.page.evaluate("""
                 (name) => {
                   const input = { id: "1", name, state: "connected" };
@@ -246,30 +246,19 @@ class LineJobTests extends AtTheBrowser {
     /** A board of ten switches in four banks is described by pressing it; its text then has its lines. */
     @Test
     void aBoardIsDescribedByPressingIt() {
-        hand.page.navigate("/models");
-        hand.type("What it is", "Pressed board");
-        hand.choose("Kind", "floor board");
-        hand.click("Describe it");
-        hand.at("/edit");
-        hand.page.locator("#box").fill("port MIDI OUT: 5-pin out\nmodes: momentary\n");
-        hand.page.locator("#pressing summary").click();
-        standInFor("Unknown board");
-        hand.type("Switches in a bank", "0");
+        beginToDescribe(hand);
         hand.page.locator("[data-pressing=listen]").click();
         assertThat(hand.page.locator("#described .problem")).containsText("1 to 32 switches in a bank");
-        hand.type("Switches in a bank", "10");
-        hand.type("in rows of", "5");
-        hand.type("banks, with commas", "A, B, C, D");
-        hand.page.locator("[data-pressing=listen]").click();
+        tenInFourBanks(hand);
         Locator next = hand.page.locator(".press-next");
         for (int bank = 0; bank < 4; bank++) {
             for (int number = 1; number <= 10; number++) {
                 assertThat(next).hasText("Press %d in bank %s.".formatted(number, "ABCD".charAt(bank)));
-                press(0xb0 + bank, number == 10 ? 102 : 79 + number);
+                press(hand, 0xb0 + bank, number == 10 ? 102 : 79 + number);
             }
         }
         assertThat(next).hasText("Press 1 in bank A once more: it shows whether it alternates.");
-        press(0xb0, 80);
+        press(hand, 0xb0, 80);
         assertThat(next).hasText("All of it was pressed.");
         hand.click("Put these lines into the box");
         assertThat(hand.page.locator("#box")).hasValue("""
@@ -285,7 +274,40 @@ class LineJobTests extends AtTheBrowser {
         assertThat(hand.page.locator(".reading-head")).containsText("readable");
     }
 
-    private void press(int status, int controller) {
+    private static void press(Stagehand hand, int status, int controller) {
         hand.page.evaluate("([status, cc]) => window.came(status, cc, 127)", List.of(status, controller));
+    }
+
+    private static void beginToDescribe(Stagehand hand) {
+        hand.page.navigate("/models");
+        hand.type("What it is", "Pressed board");
+        hand.choose("Kind", "floor board");
+        hand.click("Describe it");
+        hand.at("/edit");
+        hand.page.locator("#box").fill("port MIDI OUT: 5-pin out\nmodes: momentary\n");
+        hand.page.locator("#pressing summary").click();
+        standInFor(hand, "Unknown board");
+        hand.type("Switches in a bank", "0");
+    }
+
+    private static void tenInFourBanks(Stagehand hand) {
+        hand.type("Switches in a bank", "10");
+        hand.type("in rows of", "5");
+        hand.type("banks, with commas", "A, B, C, D");
+        hand.page.locator("[data-pressing=listen]").click();
+    }
+
+    /** A board that is described by pressing it, in the middle of it, for a picture. */
+    static void describing(Stagehand hand) {
+        beginToDescribe(hand);
+        tenInFourBanks(hand);
+        for (int number = 1; number <= 13; number++) {
+            int at = (number - 1) % 10 + 1;
+            assertThat(hand.page.locator(".press-next"))
+                    .hasText("Press %d in bank %s.".formatted(at, number > 10 ? "B" : "A"));
+            press(hand, 0xb0 + (number > 10 ? 1 : 0), at == 10 ? 102 : 79 + at);
+        }
+        assertThat(hand.page.locator(".press-next")).hasText("Press 4 in bank B.");
+        hand.page.locator("#pressing").evaluate("panel => panel.scrollIntoView()");
     }
 }

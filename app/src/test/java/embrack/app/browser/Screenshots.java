@@ -22,14 +22,6 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/quay-board/1/3", "switches-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/sound", "sound-desk", "");
-        shot(
-                ColorScheme.LIGHT,
-                1280,
-                800,
-                "/rigs/1/wiring/sound?at=way:player-a.click~singer-ears.in-ears#floor",
-                "sound-lit-desk",
-                "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/sound/mix/vocal-mixer?out=ear-1", "console-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/doors", "doors-tablet-stage", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets", "sheet-desk", "");
@@ -48,6 +40,8 @@ class Screenshots {
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line", "line-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line/send", "send-desk", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/models", "describe-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/line/monitor", "monitor-tablet-stage", "");
     }
 
@@ -77,6 +71,12 @@ class Screenshots {
             }
             if (path.endsWith("line")) {
                 LineJobTests.withMistakes(hand);
+            }
+            if (path.endsWith("send")) {
+                SendJobTests.halfWay(hand);
+            }
+            if (path.endsWith("models")) {
+                LineJobTests.describing(hand);
             }
             if (path.endsWith("preflight")) {
                 hand.untilTried();

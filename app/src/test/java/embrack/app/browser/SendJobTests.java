@@ -26,14 +26,14 @@ class SendJobTests extends AtTheBrowser {
         hand.page.getByText("Set it").click();
         assertThat(hand.page.locator("#set-at option[value='choir-mixer/receive-channel']"))
                 .containsText("12");
-        walkTo("Choir mixer");
+        walkTo(hand, "Choir mixer");
         assertThat(hand.page.locator("[data-next]")).not().isVisible();
         hand.click("Yes, send to Choir mixer from here");
         for (int left = hand.page.locator(".ask-row").count(); left >= 0; left--) {
-            ask();
-            answer("Nothing happened");
+            ask(hand);
+            answer(hand, "Nothing happened");
         }
-        walkTo("Choir mixer");
+        walkTo(hand, "Choir mixer");
         assertThat(hand.page.locator(".ask-row .mark.stop")).hasCount(5);
         assertThat(hand.page.locator("#todo-head + ul"))
                 .containsText("Is it on, plugged in here, and set to receive on");
@@ -42,21 +42,35 @@ class SendJobTests extends AtTheBrowser {
 
         hand.load("/line/send");
         hand.click("Take simulated boxes");
-        walkTo("Vocal mixer");
+        walkTo(hand, "Vocal mixer");
         hand.click("Yes, send to Vocal mixer from here");
-        ask();
+        ask(hand);
         assertThat(hand.page.locator("[data-receiver=vocal-mixer]")).containsText("Voice reverb muted");
-        answer("Yes, it did");
+        answer(hand, "Yes, it did");
         assertThat(hand.page.locator(".ask-row .mark.exact")).hasCount(1);
         // The strip opens: it can hurt, so it goes only when somebody says so of just this.
         hand.page.locator("[data-next]").click();
         assertThat(hand.page.locator("#gate-state")).containsText("Say yes to it once more.");
         assertThat(hand.page.locator("[data-receiver=vocal-mixer]")).containsText("Voice reverb muted");
-        ask();
+        ask(hand);
         assertThat(hand.page.locator("[data-receiver=vocal-mixer]")).containsText("Voice reverb open");
         hand.page.locator("#other").selectOption("vocal-mixer/return-2");
-        answer("That moved");
+        answer(hand, "That moved");
         assertThat(hand.page.locator("#todo-head + ul")).containsText("counts 1 lower than the plan");
+    }
+
+    /** A box that is asked, some of it answered, for a picture. */
+    static void halfWay(Stagehand hand) {
+        hand.click("Take simulated boxes");
+        assertThat(hand.page.locator("#out-count")).containsText(": ");
+        walkTo(hand, "Vocal mixer");
+        hand.click("Yes, send to Vocal mixer from here");
+        ask(hand);
+        answer(hand, "Yes, it did");
+        ask(hand);
+        answer(hand, "Yes, it did");
+        ask(hand);
+        hand.page.evaluate("scrollTo(0, 0)");
     }
 
     private Locator inPreflight() {
@@ -66,7 +80,7 @@ class SendJobTests extends AtTheBrowser {
         return gear;
     }
 
-    private void walkTo(String box) {
+    private static void walkTo(Stagehand hand, String box) {
         hand.page
                 .locator(".walk-box")
                 .filter(new Locator.FilterOptions().setHasText(box))
@@ -76,7 +90,7 @@ class SendJobTests extends AtTheBrowser {
     }
 
     /** Sends what is asked next, with a second yes where one is wanted, until it can be answered. */
-    private void ask() {
+    private static void ask(Stagehand hand) {
         if (hand.page.locator("#yes-again").count() > 0) {
             hand.page.locator("#yes-again").check();
         }
@@ -85,7 +99,7 @@ class SendJobTests extends AtTheBrowser {
         hand.untilAtWork();
     }
 
-    private void answer(String words) {
+    private static void answer(Stagehand hand, String words) {
         String before = hand.page.locator("#asked").getAttribute("data-turn");
         hand.click(words);
         assertThat(hand.page.locator("#asked:not([data-turn='%s'])".formatted(before)))
@@ -104,13 +118,13 @@ class SendJobTests extends AtTheBrowser {
         standInFor("Vocal mixer");
         hand.click("Use the MIDI ports of this browser");
         assertThat(hand.page.locator("#out-count")).hasText(": 1");
-        walkTo("Vocal mixer");
+        walkTo(hand, "Vocal mixer");
         // A hand on the hidden button, as a script of somebody else would.
         hand.page.evaluate("() => document.querySelector('[data-next]').click()");
         assertThat(hand.page.locator("#gate-state")).containsText("say yes to it first");
         assertThat(sent()).isEmpty();
         hand.click("Yes, send to Vocal mixer from here");
-        ask();
+        ask(hand);
         assertThat(sent()).hasSize(1);
         hand.press("u");
         hand.untilAtWork();
@@ -132,7 +146,7 @@ class SendJobTests extends AtTheBrowser {
         standInFor("Vocal mixer");
         hand.click("Use the MIDI ports of this browser");
         assertThat(hand.page.locator("#out-count")).hasText(": 1");
-        walkTo("Vocal mixer");
+        walkTo(hand, "Vocal mixer");
         hand.page.locator("#search summary").click();
         hand.page.locator("#search").getByText("Look for it").click();
         assertThat(hand.page.locator("#search .problem")).containsText("say that levels are down");
@@ -148,7 +162,7 @@ class SendJobTests extends AtTheBrowser {
             hand.page.waitForCondition(() -> sent().size() > before);
             assertThat(hand.page.locator("#search [name=happened]")).hasCount(2);
             boolean happened = sent().subList(before, sent().size()).contains("90257f");
-            answer(happened ? "It happened" : "Nothing");
+            answer(hand, happened ? "It happened" : "Nothing");
             questions++;
         }
         assertThat(questions).isEqualTo(8);
@@ -163,7 +177,7 @@ class SendJobTests extends AtTheBrowser {
         standInFor("Vocal mixer", "Voice board");
         hand.click("Use the MIDI ports of this browser");
         assertThat(hand.page.locator("#out-count")).hasText(": 1");
-        walkTo("Vocal mixer");
+        walkTo(hand, "Vocal mixer");
         hand.click("Yes, send to Vocal mixer from here");
         hand.page.locator("#drive").check();
         hand.page.evaluate("() => window.came(0xb1, 40, 127)");
@@ -181,13 +195,13 @@ class SendJobTests extends AtTheBrowser {
     void thePortsOfTheServerAreAsGood() {
         importExample();
         hand.load("/line/send");
-        hand.click("Use those of the computer that Embrack runs on");
+        hand.click("Ports of Embrack’s computer");
         assertThat(hand.page.locator("#ports-out label")).hasText(new String[] {"Loop cable", "Loop cable"});
         hand.page.locator("#ports-out select").first().selectOption("voice-board");
         hand.untilAtWork();
         hand.page.locator("#ports-out select").last().selectOption("vocal-mixer");
         hand.untilAtWork();
-        walkTo("Vocal mixer");
+        walkTo(hand, "Vocal mixer");
         // Another page, or a script beside the gate, asks for the same ports and sends.
         hand.page.evaluate("""
                 () => new Promise((done) => {
@@ -257,7 +271,7 @@ class SendJobTests extends AtTheBrowser {
         standInFor("Instead of Voice board", "At Vocal mixer");
         hand.click("Use the MIDI ports of this browser");
         assertThat(hand.page.locator("#out-count")).hasText(": 1");
-        walkTo("Vocal mixer");
+        walkTo(hand, "Vocal mixer");
         hand.click("Yes, send to Vocal mixer from here");
         hand.page.evaluate("() => { window.echo = true; }");
         hand.page.locator("#measure").click();
