@@ -125,10 +125,14 @@ async function step() {
   if (!document.querySelector("[data-step]") || byId("search-over")) stopStepping();
 }
 
-// What real boards send goes on to the boxes whose gate is open.
+// What real boards send goes on to the boxes whose gate is open, for as long as somebody wants it.
+let drives = false;
+document.addEventListener("change", ({ target }) => {
+  if (target.id === "drive") drives = target.checked;
+});
 let driving = Promise.resolve();
 listen(({ data, port }) => {
-  if (!byId("drive")?.checked || !room()) return;
+  if (!drives || !room()) return;
   const boxes = [...document.querySelectorAll("[data-asked-box]")].map((tab) => tab.dataset.askedBox).filter(isOpen);
   if (!boxes.length) return;
   driving = driving.then(async () => {
@@ -136,7 +140,8 @@ listen(({ data, port }) => {
     if (!answer?.ok) return;
     const driven = await answer.json();
     if (driven.words) say(driven.words);
-    if (driven.isLoop || driven.loop) {
+    if (driven.isLoop) {
+      drives = false;
       byId("drive").checked = false;
       shutGate();
       return;
@@ -217,7 +222,9 @@ document.addEventListener("htmx:afterSettle", () => {
     shutGate();
   }
   here = room();
+  drives = drives && here !== null;
   if (here) {
+    byId("drive").checked = drives;
     tellPorts();
     showReceivers();
   }

@@ -84,7 +84,7 @@ class SearchController {
         return Integer.parseInt(typed.strip());
     }
 
-    /** What is next goes, behind what puts the box at rest. */
+    /** What is next goes, behind what lets go of what was sent before it. */
     @PostMapping("/next")
     @ResponseBody
     Gatekeeper.Reply next(
@@ -96,11 +96,7 @@ class SearchController {
                 .search()
                 .filter(looking -> !looking.how().isOver())
                 .orElseThrow(() -> Refused.text("search", "Nothing is looked for."));
-        List<Message> messages = new ArrayList<>(
-                Quiet.after(stored.plan(), search.box(), search.limits().messages()).stream()
-                        .filter(message -> !search.isOneByOne())
-                        .filter(message -> search.isSent())
-                        .toList());
+        List<Message> messages = new ArrayList<>(Quiet.after(stored.plan(), search.box(), search.out()));
         messages.addAll(search.how().next());
         Gatekeeper.Reply reply =
                 gatekeeper.let(stored, station, SendController.names(ports), search.box(), messages, false, false);

@@ -111,6 +111,13 @@ final class Likeness {
         return message instanceof NoteOn || message instanceof Message.NoteOff;
     }
 
+    /** Whether any of them is of a number that was planned. */
+    static boolean touches(List<Message> planned, List<Message> came) {
+        return came.stream()
+                .anyMatch(message ->
+                        planned.stream().anyMatch(wanted -> same(wanted, message) || sameAddress(wanted, message)));
+    }
+
     /** Whether they are the same, one after the other or each by itself sent twice. */
     static boolean isTwice(List<Message> planned, List<Message> came) {
         if (came.size() != 2 * planned.size()) {

@@ -313,6 +313,11 @@ public record LineCheck(
         if (!again && !itsOther) {
             return Optional.empty();
         }
+        boolean wasStray = Likeness.same(planned.messages(), content)
+                && before.bursts().stream().noneMatch(b -> Likeness.touches(planned.messages(), b.content()));
+        if (wasStray) {
+            return Optional.of(without(List.of(last.get())).waitingFor(last).closed(burst));
+        }
         SortedMap<Task, Came> more = new TreeMap<>(came);
         more.put(last.get(), before.with(burst));
         return Optional.of(new LineCheck(

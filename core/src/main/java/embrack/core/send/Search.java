@@ -15,8 +15,13 @@ import java.util.stream.IntStream;
  * What a box answers to is looked for.
  *
  * @param isSent whether what is asked about next was sent, so that it can be answered
+ * @param out what was sent last, which is let go of before anything else is sent
  */
-public record Search(DeviceId box, Limits limits, Seeking<Message> how, boolean isSent) {
+public record Search(DeviceId box, Limits limits, Seeking<Message> how, boolean isSent, List<Message> out) {
+
+    public Search {
+        out = List.copyOf(out);
+    }
 
     /**
      * What may be sent at all.
@@ -62,12 +67,12 @@ public record Search(DeviceId box, Limits limits, Seeking<Message> how, boolean 
 
     /** By halves, where one answers and stays so. */
     public static Search byHalves(DeviceId box, Limits limits) {
-        return new Search(box, limits, Halving.among(limits.messages()), false);
+        return new Search(box, limits, Halving.among(limits.messages()), false, List.of());
     }
 
     /** One by one, where it turns round at each, or several do. */
     public static Search oneByOne(DeviceId box, Limits limits) {
-        return new Search(box, limits, OneByOne.among(limits.messages()), false);
+        return new Search(box, limits, OneByOne.among(limits.messages()), false, List.of());
     }
 
     public boolean isOneByOne() {
@@ -76,16 +81,16 @@ public record Search(DeviceId box, Limits limits, Seeking<Message> how, boolean 
 
     /** What was next was sent. */
     public Search sent() {
-        return new Search(box, limits, how.sent(), !how.isOver());
+        return new Search(box, limits, how.sent(), !how.isOver(), how.next());
     }
 
     /** It happened while one after the other was sent. */
     public Search stopped() {
-        return how instanceof OneByOne<Message> one ? new Search(box, limits, one.stopped(), false) : this;
+        return how instanceof OneByOne<Message> one ? new Search(box, limits, one.stopped(), false, out) : this;
     }
 
     /** Somebody says whether it happened; only of what was sent. */
     public Search answered(boolean happened) {
-        return isSent ? new Search(box, limits, how.answered(happened), false) : this;
+        return isSent ? new Search(box, limits, how.answered(happened), false, out) : this;
     }
 }

@@ -270,6 +270,31 @@ class LineCheckTests {
         assertThat(check.inspection().isAllRight()).isTrue();
     }
 
+    /** A pedal that is just touched, right before the switch is pressed, is not held against the switch. */
+    @Test
+    void aTouchedPedalBeforeAPressIsNotOfIt() {
+        for (int touches = 1; touches <= 4; touches++) {
+            LineCheck check = LineCheck.of(Walk.of(plan()), new TreeMap<>()).turnedTo(new Task(THREE, Moment.PRESS));
+            Task task = check.at().orElseThrow();
+            Planned planned = check.waitsFor().orElseThrow();
+            long clock = 1_000_000;
+            for (int i = 0; i < touches; i++) {
+                clock += 1_000;
+                check = check.heard(new Heard(clock, THREE.board(), new ControlChange(new Channel(2), 11, 40 + i)));
+            }
+            clock += 150_000;
+            for (int press = 0; press < planned.presses(); press++) {
+                for (Message message : planned.messages()) {
+                    check = check.heard(new Heard(clock, THREE.board(), message));
+                }
+                check = check.quiet(clock + 130_000);
+                clock += 700_000;
+            }
+            assertThat(check.inspection().of(task)).as("%d before it", touches).isInstanceOf(Result.Right.class);
+            assertThat(check.inspection().amiss()).isEmpty();
+        }
+    }
+
     /** Two people at two boxes: what one presses is nothing to the switch that the other has pressed once. */
     @Test
     void twoPeopleAtTwoBoxesShareACheck() {

@@ -194,6 +194,7 @@ class SendTests {
         Search search = Search.byHalves(MIXER, limits);
         assertThat(search.answered(true)).as("nothing was sent yet").isEqualTo(search);
         assertThat(search.sent().answered(true).how().next()).hasSize(6);
+        assertThat(search.sent().answered(true).out()).hasSize(12).contains(new NoteOn(new Channel(2), 36, 127));
         assertThatThrownBy(() -> new Search.Limits(MessageType.NOTE_ON, new Channel(3), new Channel(2), 0, 1))
                 .hasMessageContaining("stands before the last");
         assertThatThrownBy(() -> new Search.Limits(MessageType.CLOCK, new Channel(1), new Channel(2), 0, 1))
