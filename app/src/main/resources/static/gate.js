@@ -9,12 +9,19 @@ const open = new Set();
 // What puts each box at rest, by box, as it was told last.
 const quiet = new Map();
 const watchers = new Set();
+// When each message was sent last, by the clock of the page.
+const times = new Map();
+const REMEMBERED = 1_000;
 
 const tell = () => watchers.forEach((watcher) => watcher());
 const bytes = (hex) => Uint8Array.from(hex.match(/../g), (pair) => Number.parseInt(pair, 16));
 
 /** Has it told when the gate opens or shuts. */
 export const watchGate = (watcher) => watchers.add(watcher);
+
+/** How many microseconds before a time the page had sent a message; empty where it had not. */
+export const sinceSent = (hex, at) =>
+  times.has(hex) ? String(Math.max(0, Math.round((at - times.get(hex)) * 1000))) : "";
 
 /** Whether somebody said yes to a box on this page. */
 export const isOpen = (box) => open.has(box);
@@ -29,7 +36,10 @@ function hand({ port, afterMicros, hex }) {
   const out = portOut(port);
   if (!out) return;
   try {
-    out.send(bytes(hex), performance.now() + afterMicros / 1000);
+    const at = performance.now() + afterMicros / 1000;
+    out.send(bytes(hex), at);
+    if (times.size >= REMEMBERED) times.clear();
+    times.set(hex, at);
   } catch {
     // The port was pulled between asking and sending: whoever looks on sees that nothing came.
   }

@@ -1,7 +1,7 @@
 // What boxes are asked, in the browser: the server says what goes, the gate lets it go, somebody says what was seen.
 import { byId } from "./page.js";
 import { bringOwn, hex, listen, names, namesOut, watch } from "./ports.js";
-import { isOpen, sendThrough, openGate, shutGate, station, watchGate } from "./gate.js";
+import { isOpen, sinceSent, sendThrough, openGate, shutGate, station, watchGate } from "./gate.js";
 import { bringServers } from "./ownports.js";
 import { joinSimulated } from "./simulated.js";
 import { back, remember } from "./focus.js";
@@ -131,12 +131,13 @@ document.addEventListener("change", ({ target }) => {
   if (target.id === "drive") drives = target.checked;
 });
 let driving = Promise.resolve();
-listen(({ data, port }) => {
+listen(({ at, data, port }) => {
   if (!drives || !room()) return;
   const boxes = [...document.querySelectorAll("[data-asked-box]")].map((tab) => tab.dataset.askedBox).filter(isOpen);
   if (!boxes.length) return;
+  const since = sinceSent(hex(data), at);
   driving = driving.then(async () => {
-    const answer = await post("/drive", { ports: namesOut().join("\n"), from: port, bytes: hex(data) });
+    const answer = await post("/drive", { ports: namesOut().join("\n"), from: port, bytes: hex(data), since });
     if (!answer?.ok) return;
     const driven = await answer.json();
     if (driven.words) say(driven.words);

@@ -1,5 +1,7 @@
 package embrack.app.line;
 
+import embrack.app.frame.Echo;
+import embrack.app.frame.Refusals;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
@@ -78,8 +80,13 @@ class SimulatedController {
     /** What the boxes that obey do now. */
     @GetMapping("/receivers")
     String receivers(@PathVariable RigId id, Model page) {
+        return receivers(id, Echo.NONE, page);
+    }
+
+    private String receivers(RigId id, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
         page.addAttribute("base", "/rigs/%s/line".formatted(id))
+                .addAttribute("echo", echo)
                 .addAttribute("receivers", ReceiversView.of(stored.plan(), simulated.of(stored)));
         return "line/receivers :: receivers";
     }
@@ -90,19 +97,26 @@ class SimulatedController {
             @PathVariable RigId id,
             @RequestParam(defaultValue = "") String at,
             @RequestParam(defaultValue = "") String value,
+            HttpServletRequest request,
+            HttpServletResponse response,
             Model page) {
-        StoredRig stored = rigs.load(id);
+        try {
+            simulated.set(rigs.load(id), setting(at, value));
+            return receivers(id, page);
+        } catch (Refused refused) {
+            return receivers(id, Refusals.answer(refused, request, response), page);
+        }
+    }
+
+    private static GearEdit.ChangeSetting setting(String at, String value) {
         int slash = at.indexOf('/');
         if (slash < 0) {
             throw Refused.text("at", "Choose a setting.");
         }
-        simulated.set(
-                stored,
-                Refused.at(
-                        "at",
-                        () -> new GearEdit.ChangeSetting(
-                                new DeviceId(at.substring(0, slash)), new SettingId(at.substring(slash + 1)), value)));
-        return receivers(id, page);
+        return Refused.at(
+                "at",
+                () -> new GearEdit.ChangeSetting(
+                        new DeviceId(at.substring(0, slash)), new SettingId(at.substring(slash + 1)), value));
     }
 
     @ExceptionHandler

@@ -20,6 +20,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.stereotype.Controller;
@@ -59,6 +60,7 @@ class DriveController {
      *
      * @param from the port in at which it came
      * @param bytes of one or more messages, in hexadecimal
+     * @param since how many microseconds before that the page had sent the same; empty where it had not
      */
     @PostMapping("/drive")
     @ResponseBody
@@ -67,7 +69,8 @@ class DriveController {
             @RequestParam(defaultValue = "") String station,
             @RequestParam(defaultValue = "") String ports,
             @RequestParam(defaultValue = "") String from,
-            @RequestParam(defaultValue = "") String bytes) {
+            @RequestParam(defaultValue = "") String bytes,
+            @RequestParam(defaultValue = "") String since) {
         StoredRig stored = rigs.load(id);
         Optional<DeviceId> board = store.plugged(stored, List.of(from), false)
                 .getOrDefault(from, Optional.empty())
@@ -90,7 +93,7 @@ class DriveController {
                     sent.addAll(one.getValue());
                 }
             }
-            if (sendings.watched(stored, before -> before.sending(message, sent, System.nanoTime() / 1_000))
+            if (sendings.watched(stored, before -> before.sending(message, micros(since), sent))
                     .isLoop()) {
                 sendings.watched(stored, before -> Feedback.NONE);
                 gatekeeper.shut(id, station);
@@ -98,6 +101,10 @@ class DriveController {
             }
         }
         return new Driven("", false, replies);
+    }
+
+    private static OptionalLong micros(String typed) {
+        return typed.matches("\\d{1,12}") ? OptionalLong.of(Long.parseLong(typed)) : OptionalLong.empty();
     }
 
     /** What comes in where for a message that leaves a board, by the cables of the plan. */

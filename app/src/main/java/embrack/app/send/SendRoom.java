@@ -34,15 +34,16 @@ class SendRoom {
     /** The whole page. */
     String enter(RigId id, Echo echo, Model page) {
         StoredRig stored = rigs.load(id);
-        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.LINE, "/line/send"))
-                .addAttribute("echo", echo);
+        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.LINE, "/line/send"));
         part(stored, page);
+        page.addAttribute("echo", echo);
         return "send/send";
     }
 
     /** What of it changes by itself. */
     String part(StoredRig stored, Model page) {
         page.addAttribute("base", "/rigs/%s/line/send".formatted(stored.id()))
+                .addAttribute("echo", Echo.NONE)
                 .addAttribute("line", "/rigs/%s/line".formatted(stored.id()))
                 .addAttribute(
                         "send",

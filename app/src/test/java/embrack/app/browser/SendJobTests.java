@@ -249,13 +249,13 @@ class SendJobTests extends AtTheBrowser {
                   const port = (name, i) => [String(i), { id: String(i), name, state: "connected" }];
                   const inputs = new Map(ins.map(port));
                   const first = inputs.get("0");
-                  window.came = (...bytes) =>
-                    first.onmidimessage({ timeStamp: performance.now(), data: new Uint8Array(bytes) });
+                  window.at = (timeStamp, ...bytes) => first.onmidimessage({ timeStamp, data: new Uint8Array(bytes) });
+                  window.came = (...bytes) => window.at(performance.now(), ...bytes);
                   const output = {
                     id: "out", name: out, state: "connected",
-                    send(data) {
+                    send(data, at) {
                       window.sent.push([...data].map((byte) => byte.toString(16).padStart(2, "0")).join(""));
-                      if (window.echo) setTimeout(() => window.came(...data), 1);
+                      if (window.echo) setTimeout(() => window.at(at + 1, ...data), 1);
                     },
                   };
                   const access = { inputs, outputs: new Map([["out", output]]) };

@@ -66,7 +66,7 @@ class OneGateTests {
     void inTheBrowserTheGateAloneSends() throws IOException {
         assertThat(lines("\\.send\\("))
                 .containsExactly(
-                        "gate.js: out.send(bytes(hex), performance.now() + afterMicros / 1000);",
+                        "gate.js: out.send(bytes(hex), at);",
                         "socketports.js: export const say = (socket, line) => socket?.readyState === WebSocket.OPEN"
                                 + " && socket.send(line);");
         assertThat(lines("\\bportOut\\b").stream().map(line -> line.replaceAll(":.*", "")))

@@ -3,10 +3,12 @@ package embrack.core.send;
 import embrack.core.midi.Message;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalLong;
 
 /**
  * Watches for what comes back to Embrack by a cable and is sent on again, and again. A message that is heard soon after
- * the same one was sent, and for which more is sent, is one round; so many rounds are no foot.
+ * the same one was sent, and for which more is sent, is one round; so many rounds are no foot. Both times are those of
+ * the page that sends and hears, so that it does not count how long the server takes.
  *
  * @param recent what was sent last, the oldest first
  */
@@ -27,32 +29,37 @@ public record Feedback(List<Sent> recent) {
      *
      * @param rounds how often it had come back before
      */
-    record Sent(Message message, int rounds, long micros) {}
+    record Sent(Message message, int rounds) {}
 
     public Feedback {
         recent = List.copyOf(recent);
     }
 
-    /** How often it has gone round that something is heard: 0 for what was not sent just before. */
-    public int rounds(Message heard, long nowMicros) {
-        return recent.stream()
-                .filter(sent -> sent.message().equals(heard) && nowMicros - sent.micros() <= WITHIN_MICROS)
-                .mapToInt(sent -> sent.rounds() + 1)
-                .max()
-                .orElse(0);
-    }
-
-    /** With what is sent for something that was heard. */
-    public Feedback sending(Message heard, List<Message> sent, long nowMicros) {
-        int rounds = rounds(heard, nowMicros);
+    /**
+     * With what is sent for something that was heard.
+     *
+     * @param sinceMicros how long before it was heard the page had sent the same; empty where it had not
+     */
+    public Feedback sending(Message heard, OptionalLong sinceMicros, List<Message> sent) {
+        int rounds = rounds(heard, sinceMicros);
         List<Sent> more = new ArrayList<>(recent);
-        more.removeIf(before -> nowMicros - before.micros() > WITHIN_MICROS);
-        sent.forEach(message -> more.add(new Sent(message, rounds, nowMicros)));
+        sent.forEach(message -> more.add(new Sent(message, rounds)));
         return new Feedback(more.subList(Math.max(0, more.size() - REMEMBERED), more.size()));
     }
 
-    /** Whether it goes round. */
+    private int rounds(Message heard, OptionalLong sinceMicros) {
+        if (sinceMicros.isEmpty() || sinceMicros.getAsLong() > WITHIN_MICROS) {
+            return 0;
+        }
+        return recent.reversed().stream()
+                .filter(sent -> sent.message().equals(heard))
+                .findFirst()
+                .map(sent -> sent.rounds() + 1)
+                .orElse(0);
+    }
+
+    /** Whether what was sent last goes round. */
     public boolean isLoop() {
-        return recent.stream().anyMatch(sent -> sent.rounds() >= ROUNDS);
+        return !recent.isEmpty() && recent.getLast().rounds() >= ROUNDS;
     }
 }

@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -261,7 +262,8 @@ class SendTests {
             Feedback feedback = Feedback.NONE;
             int sent = 0;
             for (int round = 0; !feedback.isLoop() && round < 100; round++) {
-                feedback = feedback.sending(group.getFirst(), group, round * 40_000L);
+                OptionalLong since = round == 0 ? OptionalLong.empty() : OptionalLong.of(40_000);
+                feedback = feedback.sending(group.getFirst(), since, group);
                 sent += each;
             }
             assertThat(sent).as("%d messages a round", each).isBetween(10, 51);
@@ -269,13 +271,14 @@ class SendTests {
         Feedback tapping = Feedback.NONE;
         for (int tap = 0; tap < 200; tap++) {
             Message foot = new ControlChange(channel, 50, 127);
-            tapping = tapping.sending(foot, List.of(foot), tap * 310_000L);
+            tapping = tapping.sending(foot, OptionalLong.of(310_000), List.of(foot));
             assertThat(tapping.isLoop()).isFalse();
         }
         Feedback pedal = Feedback.NONE;
         for (int i = 0; i < 1_000; i++) {
             Message moved = new ControlChange(channel, 11, Math.abs(i % 254 - 127));
-            pedal = pedal.sending(moved, List.of(moved), i * 3_000L);
+            // By the time that it comes to a value again, it was on its way for longer than that.
+            pedal = pedal.sending(moved, OptionalLong.of(i % 254 == 128 ? 6_000 : 400_000), List.of(moved));
             assertThat(pedal.isLoop()).as("at %d", i).isFalse();
         }
     }
