@@ -125,6 +125,22 @@ async function step() {
   if (!document.querySelector("[data-step]") || byId("search-over")) stopStepping();
 }
 
+// A box that waits is sent its lesson, once or again and again until it has it.
+let teaching = 0;
+function stopTeaching() {
+  clearInterval(teaching);
+  teaching = 0;
+}
+async function teach(lesson) {
+  if (!isOpen(box()) || !(await send("/teach", { box: box(), lesson }))) stopTeaching();
+  showReceivers();
+}
+function teachAgain(lesson, pace) {
+  stopTeaching();
+  if (pace) teaching = setInterval(() => teach(lesson), pace);
+  teach(lesson);
+}
+
 // What real boards send goes on to the boxes whose gate is open, for as long as somebody wants it.
 let drives = false;
 document.addEventListener("change", ({ target }) => {
@@ -174,6 +190,7 @@ document.addEventListener("click", async ({ target }) => {
     else say("The server does not answer: the gate stays shut.");
   }
   if (at("#shut")) {
+    stopTeaching();
     stopStepping();
     shutGate();
     await post("/shut", {});
@@ -184,10 +201,8 @@ document.addEventListener("click", async ({ target }) => {
     if (await send("/next", { yes })) await catchUp();
     showReceivers();
   }
-  if (at("[data-teach]")) {
-    await send("/teach", { box: box(), lesson: at("[data-teach]").dataset.teach });
-    showReceivers();
-  }
+  if (at("[data-teach]")) teachAgain(at("[data-teach]").dataset.teach, Number(byId("teach-pace")?.value ?? 0));
+  if (at(".lessons form")) stopTeaching();
   if (at("#measure")) measure();
   if (at("[data-search-next]")) {
     if (await send("/search/next")) await catchUp();
@@ -205,10 +220,23 @@ async function showReceivers() {
   if (!room() || !names().some((name) => name.endsWith("(simulated)"))) return;
   const answer = await fetch(room().dataset.receivers, { headers: byItself }).catch(() => undefined);
   if (!answer?.ok || !byId("receivers")) return;
-  const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").getElementById("receivers");
-  byId("receivers").replaceWith(fresh);
-  htmx.process(fresh);
+  putReceivers(await answer.text());
 }
+function putReceivers(html) {
+  const fresh = new DOMParser().parseFromString(html, "text/html").getElementById("receivers");
+  if (fresh) byId("receivers")?.replaceWith(fresh);
+}
+document.addEventListener("submit", async (event) => {
+  if (event.target.id !== "set-receiver") return;
+  event.preventDefault();
+  const answer = await fetch(event.target.action, {
+    method: "POST",
+    headers: byItself,
+    body: new URLSearchParams(new FormData(event.target)),
+  }).catch(() => undefined);
+  if (answer) putReceivers(await answer.text());
+  else say("The server does not answer: nothing was set.");
+});
 
 document.addEventListener("send-moved", ({ detail }) => {
   if (room() && detail > turn(document)) catchUp();
@@ -219,6 +247,7 @@ document.addEventListener("htmx:afterSettle", () => {
   if (room() === here) return;
   // Whoever leaves the page has done with sending.
   if (here && !room()) {
+    stopTeaching();
     stopStepping();
     shutGate();
   }

@@ -124,6 +124,7 @@ class EditRouteTests {
                 "walk",
                 "anew",
                 "teach",
+                "learned",
                 "measure",
                 "loop",
                 "drive",

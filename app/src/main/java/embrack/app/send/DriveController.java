@@ -89,7 +89,13 @@ class DriveController {
                     arriving(stored, board.get(), message).entrySet()) {
                 if (open.contains(one.getKey())) {
                     replies.add(gatekeeper.let(
-                            stored, station, SendController.names(ports), one.getKey(), one.getValue(), false, false));
+                            stored,
+                            station,
+                            SendController.names(ports),
+                            one.getKey(),
+                            Sending.each(one.getValue()),
+                            false,
+                            false));
                     sent.addAll(one.getValue());
                 }
             }

@@ -4,6 +4,7 @@ import embrack.app.frame.Spoken;
 import embrack.app.store.LineStore;
 import embrack.app.store.RigId;
 import embrack.app.store.StoredRig;
+import embrack.core.compile.Sending;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.send.Gate;
@@ -11,7 +12,6 @@ import embrack.core.send.Quiet;
 import embrack.core.way.Ways;
 import embrack.core.word.Phrase;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.LinkedHashSet;
@@ -120,9 +120,10 @@ class Gatekeeper {
             String station,
             List<String> ports,
             DeviceId box,
-            List<Message> messages,
+            List<Sending> sendings,
             boolean askedTwice,
             boolean yesAgain) {
+        List<Message> messages = sendings.stream().map(Sending::message).toList();
         Optional<String> port = port(rig, ports, box, messages);
         if (port.isEmpty()) {
             return refused("no-port", rig, box, false);
@@ -145,8 +146,8 @@ class Gatekeeper {
                     box.text(),
                     "",
                     false,
-                    outgoing(port.get(), messages),
-                    outgoing(port.get(), Quiet.after(rig.plan(), box, sent)));
+                    outgoing(port.get(), sendings),
+                    outgoing(port.get(), Sending.each(Quiet.after(rig.plan(), box, sent))));
             note(house.may, station, reply.sends());
             note(house.mayRest, station, reply.quiet());
             return reply;
@@ -191,10 +192,14 @@ class Gatekeeper {
                 });
     }
 
-    private static List<Outgoing> outgoing(String port, Collection<Message> messages) {
+    private static List<Outgoing> outgoing(String port, List<Sending> sendings) {
         List<Outgoing> all = new ArrayList<>();
-        for (Message message : messages) {
-            all.add(new Outgoing(port, all.size() * PACE_MICROS, HexFormat.of().formatHex(message.bytes())));
+        long at = 0;
+        for (Sending sending : sendings) {
+            at += sending.waitMillis() * 1_000L;
+            all.add(new Outgoing(
+                    port, at, HexFormat.of().formatHex(sending.message().bytes())));
+            at += PACE_MICROS;
         }
         return all;
     }

@@ -3,6 +3,7 @@ package embrack.app.send;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
+import embrack.core.compile.Sending;
 import embrack.core.edit.Refused;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
@@ -98,8 +99,8 @@ class SearchController {
                 .orElseThrow(() -> Refused.text("search", "Nothing is looked for."));
         List<Message> messages = new ArrayList<>(Quiet.after(stored.plan(), search.box(), search.out()));
         messages.addAll(search.how().next());
-        Gatekeeper.Reply reply =
-                gatekeeper.let(stored, station, SendController.names(ports), search.box(), messages, false, false);
+        Gatekeeper.Reply reply = gatekeeper.let(
+                stored, station, SendController.names(ports), search.box(), Sending.each(messages), false, false);
         if (reply.isSent()) {
             searched(stored, Search::sent);
         }

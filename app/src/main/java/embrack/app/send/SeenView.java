@@ -21,8 +21,7 @@ record SeenView(Optional<Mark> mark, String words, List<String> amiss) {
 
     static SeenView of(Plan plan, Asking asking) {
         List<String> amiss = asking.amiss().stream()
-                .map(probe -> "%s: %s"
-                        .formatted(plan.rig().name(probe.device()), plan.rig().words(probe.device(), probe.action())))
+                .map(probe -> "%s: %s".formatted(plan.rig().name(probe.device()), SendPage.words(plan, probe)))
                 .toList();
         int count = asking.probes().all().size();
         int done = (int) asking.probes().all().stream()

@@ -6,6 +6,7 @@ import embrack.app.store.LineStore;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
+import embrack.core.compile.Sending;
 import embrack.core.edit.Refused;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
@@ -146,7 +147,7 @@ class SendController {
                 .at()
                 .orElseThrow(() -> Refused.text("probe", "Nothing is left to be asked."));
         Gatekeeper.Reply reply = gatekeeper.let(
-                stored, station, names(ports), probe.device(), probe.messages(), probe.isAskedTwice(), yes);
+                stored, station, names(ports), probe.device(), probe.sendings(), probe.isAskedTwice(), yes);
         if (reply.isSent()) {
             sendings.said(stored, named(who), Asking::sent);
         }
@@ -217,7 +218,19 @@ class SendController {
                 .map(Map.Entry::getValue)
                 .findFirst()
                 .orElseThrow(() -> Refused.text("lesson", "It does not learn that in this plan."));
-        return gatekeeper.let(stored, station, names(ports), device, List.of(message), false, false);
+        return gatekeeper.let(stored, station, names(ports), device, Sending.each(List.of(message)), false, false);
+    }
+
+    /** A box has learned something: the line of its sheet is ticked. */
+    @PostMapping("/learned")
+    String learned(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String box,
+            @RequestParam(defaultValue = "") String lesson,
+            @Nullable Principal who) {
+        StoredRig stored = rigs.load(id);
+        room.learned(stored, "%s/learn/%s".formatted(required(stored, box), lesson), named(who));
+        return toSend(id);
     }
 
     /** A message that nobody obeys goes to a box, to measure how long it takes. */
@@ -231,7 +244,8 @@ class SendController {
         StoredRig stored = rigs.load(id);
         Message message = Harmless.in(stored.plan())
                 .orElseThrow(() -> Refused.text("box", "Every message does something somewhere in this rig."));
-        return gatekeeper.let(stored, station, names(ports), required(stored, box), List.of(message), false, false);
+        return gatekeeper.let(
+                stored, station, names(ports), required(stored, box), Sending.each(List.of(message)), false, false);
     }
 
     /**

@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -91,8 +92,8 @@ record SendPage(
      */
     record Prompt(String question, List<String> cautions, boolean again, boolean isSent) {}
 
-    /** What a box learns. */
-    record Lesson(String key, String words, String message) {}
+    /** What a box learns. {@code isDone} whether somebody ticked that it has learned it, as it is planned now. */
+    record Lesson(String key, String words, String message, boolean isDone) {}
 
     /**
      * What is looked for.
@@ -117,8 +118,13 @@ record SendPage(
     /** A part of a box that may have moved instead. */
     record Choice(String key, String words) {}
 
+    /** {@code taught} the keys of what sheets say of learning that is ticked. */
     static SendPage of(
-            Plan plan, Sendings.Standing standing, Map<String, LineStore.Told> kept, List<LineStore.Loop> loops) {
+            Plan plan,
+            Sendings.Standing standing,
+            Map<String, LineStore.Told> kept,
+            List<LineStore.Loop> loops,
+            Set<String> taught) {
         Asking asking = standing.asking();
         List<Probe> all = asking.probes().all();
         Optional<DeviceId> box = asking.where();
@@ -142,7 +148,7 @@ record SendPage(
                         .orElse(List.of()),
                 box.map(one -> rows(plan, asking, one)).orElse(List.of()),
                 box.map(one -> todos(plan, asking, one)).orElse(List.of()),
-                box.map(one -> lessons(plan, one)).orElse(List.of()),
+                box.map(one -> lessons(plan, one, taught)).orElse(List.of()),
                 standing.search()
                         .filter(search -> box.filter(search.box()::equals).isPresent())
                         .map(SendPage::looking),
@@ -180,7 +186,7 @@ record SendPage(
             boolean isNext = asking.at().filter(probe::equals).isPresent();
             rows.add(new Row(
                     probe.key(),
-                    plan.rig().words(box, probe.action()),
+                    words(plan, probe),
                     words(probe.messages()),
                     mark(asking.result(probe), asking, probe),
                     say(Phrase.of(ROOM, "state." + asking.result(probe).name().toLowerCase(Locale.ROOT))),
@@ -210,13 +216,21 @@ record SendPage(
         return new Prompt(
                 say(Phrase.of(ROOM, "question")
                         .with("box", plan.rig().name(probe.device()).text())
-                        .with("action", plan.rig().words(probe.device(), probe.action()))),
+                        .with("action", plan.rig().words(probe.device(), probe.action()))
+                        .with("memory", probe.memory().orElse(0))),
                 probe.cautions().stream()
                         .sorted()
                         .map(caution -> say(caution.words()))
                         .toList(),
                 probe.isAskedTwice(),
                 asking.isSent());
+    }
+
+    /** What is asked, with the memory where it is tried in one. */
+    static String words(Plan plan, Probe probe) {
+        return say(Phrase.of(ROOM, "action")
+                .with("action", plan.rig().words(probe.device(), probe.action()))
+                .with("memory", probe.memory().orElse(0)));
     }
 
     private static List<String> todos(Plan plan, Asking asking, DeviceId box) {
@@ -227,14 +241,15 @@ record SendPage(
                 .toList();
     }
 
-    private static List<Lesson> lessons(Plan plan, DeviceId box) {
+    private static List<Lesson> lessons(Plan plan, DeviceId box, Set<String> taught) {
         List<Lesson> lessons = new ArrayList<>();
         for (Map.Entry<LearnableId, Message> one : Teaching.of(plan, box).entrySet()) {
             LearnableId id = one.getKey();
             lessons.add(new Lesson(
                     id.key(),
                     "%s %s".formatted(id.verb().words(), plan.rig().partName(box, id.part())),
-                    Messages.words(one.getValue())));
+                    Messages.words(one.getValue()),
+                    taught.contains(Teaching.line(box, id))));
         }
         return lessons;
     }

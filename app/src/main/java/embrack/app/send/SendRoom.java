@@ -9,9 +9,16 @@ import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
+import embrack.app.store.TickStore;
 import embrack.core.edit.Refused;
+import embrack.core.sheet.Progress;
+import embrack.core.sheet.Section;
+import embrack.core.sheet.Sheet;
+import embrack.core.sheet.Sheets;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -22,12 +29,14 @@ class SendRoom {
     private final RigStore rigs;
     private final Reports reports;
     private final LineStore store;
+    private final TickStore ticks;
     private final Sendings sendings;
 
-    SendRoom(RigStore rigs, Reports reports, LineStore store, Sendings sendings) {
+    SendRoom(RigStore rigs, Reports reports, LineStore store, TickStore ticks, Sendings sendings) {
         this.rigs = rigs;
         this.reports = reports;
         this.store = store;
+        this.ticks = ticks;
         this.sendings = sendings;
     }
 
@@ -48,8 +57,30 @@ class SendRoom {
                 .addAttribute(
                         "send",
                         SendPage.of(
-                                stored.plan(), sendings.of(stored), store.told(stored.id()), store.loops(stored.id())));
+                                stored.plan(),
+                                sendings.of(stored),
+                                store.told(stored.id()),
+                                store.loops(stored.id()),
+                                taught(stored)));
         return "send/send :: asked";
+    }
+
+    private Set<String> taught(StoredRig stored) {
+        Progress progress = Progress.of(Sheets.of(reports.of(stored)), ticks.all(stored.id()));
+        return progress.sheets().stream()
+                .flatMap(Sheet::lines)
+                .filter(line -> progress.state(line) == Progress.State.DONE)
+                .map(Section.Line::key)
+                .collect(Collectors.toSet());
+    }
+
+    /** Somebody says that a box has learned something, as the sheets ask for it. */
+    void learned(StoredRig stored, String line, String who) {
+        Sheets.of(reports.of(stored)).stream()
+                .flatMap(Sheet::lines)
+                .filter(one -> one.key().equals(line))
+                .findFirst()
+                .ifPresent(one -> ticks.tick(stored.id(), one, who));
     }
 
     /** The whole page again after a refusal, with what was typed. */

@@ -37,7 +37,7 @@ class SendJobTests extends AtTheBrowser {
         assertThat(hand.page.locator(".ask-row .mark.stop")).hasCount(5);
         assertThat(hand.page.locator("#todo-head + ul"))
                 .containsText("Is it on, plugged in here, and set to receive on");
-        assertThat(inPreflight()).containsText("5 of 88 things");
+        assertThat(inPreflight()).containsText("5 of 91 things");
         assertThat(inPreflight()).containsText("Choir mixer: mute");
 
         hand.load("/line/send");
@@ -71,6 +71,25 @@ class SendJobTests extends AtTheBrowser {
         answer(hand, "Yes, it did");
         ask(hand);
         hand.page.evaluate("scrollTo(0, 0)");
+    }
+
+    /** A tablet that learns: its message goes again and again until somebody says that it has it. */
+    @Test
+    void aBoxThatLearnsIsSentItsLesson() {
+        hand.importFile(Examples.quayRig().getBytes(StandardCharsets.UTF_8));
+        hand.at("/gear");
+        hand.load("/line/send");
+        standInFor("Tracks");
+        hand.click("Use the MIDI ports of this browser");
+        assertThat(hand.page.locator("#out-count")).hasText(": 1");
+        walkTo(hand, "Tracks");
+        hand.click("Yes, send to Tracks from here");
+        hand.page.locator("#teach-pace").selectOption("1000");
+        hand.page.locator("[data-teach]").first().click();
+        hand.page.waitForCondition(() -> sent().size() >= 2);
+        assertThat(sent()).containsOnly(sent().getFirst());
+        hand.page.locator(".lessons [name=lesson]").first().click();
+        assertThat(hand.page.locator(".lessons li").first()).containsText("learned");
     }
 
     private Locator inPreflight() {

@@ -24,6 +24,9 @@ public sealed interface Mishap {
     /** It does other things, but not this one. */
     record NotThis() implements Mishap {}
 
+    /** What it learned does nothing while this memory is loaded. */
+    record NotWritten(int memory) implements Mishap {}
+
     /** Another part moved whose number is so much higher than the one that was sent. */
     record CountsOtherwise(int by) implements Mishap {}
 
@@ -46,6 +49,9 @@ public sealed interface Mishap {
     }
 
     private static Mishap nothing(Asking asking, Probe probe) {
+        if (probe.memory().isPresent()) {
+            return new NotWritten(probe.memory().getAsInt());
+        }
         boolean anyHeard = asking.probes().of(probe.device()).stream()
                 .anyMatch(other -> asking.answer(other)
                                 .filter(answer -> !(answer instanceof Answer.Nothing))
@@ -101,6 +107,8 @@ public sealed interface Mishap {
         Phrase phrase =
                 switch (this) {
                     case Deaf deaf -> Phrase.of(Probe.ROOM, "mishap.deaf").with("channel", deaf.channel());
+                    case NotWritten written ->
+                        Phrase.of(Probe.ROOM, "mishap.not-written").with("memory", written.memory());
                     case NotThis no -> Phrase.of(Probe.ROOM, "mishap.not-this");
                     case CountsOtherwise counts ->
                         Phrase.of(Probe.ROOM, "mishap.counts-otherwise")

@@ -1,6 +1,8 @@
 package embrack.core.send;
 
 import embrack.core.chart.Action;
+import embrack.core.chart.LearnableId;
+import embrack.core.chart.Standing.Loading;
 import embrack.core.chart.Verb;
 import embrack.core.gear.Purpose;
 import embrack.core.midi.Channel;
@@ -72,15 +74,47 @@ public record Probes(Plan plan, List<Probe> all) {
         List<Action> distinct = actions.stream().distinct().toList();
         List<String> parts =
                 distinct.stream().map(action -> action.part().text()).distinct().toList();
-        return distinct.stream()
+        List<Probe> own = distinct.stream()
                 .sorted(Comparator.comparing(
                                 (Action action) -> parts.indexOf(action.part().text()))
                         .thenComparing(action -> !QUIET.contains(action.verb()))
                         .thenComparing(action -> action.amount().orElse(0)))
                 .flatMap(action -> plan.rig().chart(device).messagesFor(action, channel).stream()
                         .filter(messages -> !messages.isEmpty())
-                        .map(messages -> new Probe(device, action, messages, Caution.of(plan, device, action))))
+                        .map(messages -> Probe.of(device, action, messages, Caution.of(plan, device, action))))
                 .toList();
+        return Stream.concat(own.stream(), inMemories(plan, device, own)).toList();
+    }
+
+    /**
+     * What a box learned holds in the memory into which it was written: one thing of it in the first, a middle and the
+     * last memory of the show.
+     */
+    private static Stream<Probe> inMemories(Plan plan, DeviceId device, List<Probe> own) {
+        Optional<Loading> loading = plan.rig().model(device).standing().loading();
+        List<Integer> memories = List.copyOf(plan.rig().memoriesInShow(device));
+        Optional<Probe> learned = own.stream()
+                .filter(probe -> plan.rig().device(device).learned().containsKey(LearnableId.of(probe.action())))
+                .min(Comparator.comparing(Probe::isAskedTwice));
+        if (loading.isEmpty() || memories.size() < 2 || learned.isEmpty()) {
+            return Stream.empty();
+        }
+        return Stream.of(memories.getFirst(), memories.get(memories.size() / 2), memories.getLast())
+                .distinct()
+                .flatMap(memory -> load(plan, device, loading.get(), memory).stream()
+                        .map(load -> learned.get()
+                                .inMemory(memory, load, loading.get().deafMillis())));
+    }
+
+    private static Optional<List<Message>> load(Plan plan, DeviceId device, Loading loading, int memory) {
+        return loading.memories().stream()
+                .skip(memory - 1L)
+                .findFirst()
+                .flatMap(part -> plan.rig().chart(device).actions().stream()
+                        .filter(action ->
+                                action.part().equals(part) && action.verb().isExclusive())
+                        .findFirst())
+                .flatMap(action -> plan.rig().chart(device).messagesFor(action, channel(plan, device)));
     }
 
     static Channel channel(Plan plan, DeviceId device) {

@@ -30,6 +30,11 @@ public final class Teaching {
         return Collections.unmodifiableSortedMap(lessons);
     }
 
+    /** The key of the line that the sheets have for it. */
+    public static String line(DeviceId box, LearnableId id) {
+        return "%s/learn/%s".formatted(box, id.key());
+    }
+
     private static Message message(Plan plan, DeviceId box, Learned learned) {
         Channel channel = learned.channel().orElseGet(() -> Probes.channel(plan, box));
         if (learned.type() == MessageType.PROGRAM_CHANGE) {

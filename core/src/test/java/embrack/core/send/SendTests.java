@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import embrack.core.Evening;
+import embrack.core.MappingFaults;
 import embrack.core.chart.PartId;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.SettingId;
@@ -108,6 +109,30 @@ class SendTests {
         assertThat(since.result(Probes.of(moved).find(first.key()).orElseThrow()))
                 .isEqualTo(Asking.Result.CHANGED);
         assertThat(wrong.anew(List.of(MIXER)).amiss()).isEmpty();
+    }
+
+    /** What is learned is in each memory by itself: it is tried in the first, a middle and the last of the show. */
+    @Test
+    void whatWasLearnedIsTriedInThreeMemories() {
+        Plan looping = MappingFaults.loops().plan();
+        List<Probe> tried = Probes.of(looping).of(new DeviceId("loop-table")).stream()
+                .filter(probe -> probe.memory().isPresent())
+                .toList();
+        assertThat(tried.stream().map(probe -> probe.memory().orElseThrow())).containsExactly(1, 50, 99);
+        for (Probe probe : tried) {
+            assertThat(probe.messages()).hasSizeGreaterThan(1);
+            assertThat(probe.messages().getFirst().type()).isEqualTo(MessageType.PROGRAM_CHANGE);
+            assertThat(probe.sendings().get(1).waitMillis())
+                    .as("it is deaf while it loads")
+                    .isPositive();
+            assertThat(Probes.of(looping).find(probe.key())).contains(probe);
+        }
+        Asking asking = Asking.of(Probes.of(looping), Map.of())
+                .turnedTo(tried.getLast().key())
+                .sent()
+                .answered(new Answer.Nothing());
+        assertThat(Mishap.of(asking, tried.getLast()))
+                .contains(new Mishap.NotWritten(tried.getLast().memory().orElseThrow()));
     }
 
     /** Nothing that can hurt somebody goes without a yes to just that. */
