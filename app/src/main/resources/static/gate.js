@@ -32,11 +32,11 @@ export function openGate(box) {
   tell();
 }
 
-function hand({ port, afterMicros, hex }) {
+function hand({ port, hex }) {
   const out = portOut(port);
   if (!out) return;
   try {
-    const at = performance.now() + afterMicros / 1000;
+    const at = performance.now();
     out.send(bytes(hex), at);
     if (times.size >= REMEMBERED) times.clear();
     times.set(hex, at);
@@ -45,18 +45,26 @@ function hand({ port, afterMicros, hex }) {
   }
 }
 
-/** Lets go what the server says may go to a box. False where nobody said yes here. */
-export function sendThrough(box, reply) {
-  if (!open.has(box) || reply.words) return false;
-  reply.sends.forEach(hand);
-  quiet.set(box, reply.quiet);
+// What is to go later goes only if the gate is still as open as it was: nothing follows once it was shut.
+let opening = 0;
+function handLater(message) {
+  const since = opening;
+  setTimeout(() => since === opening && hand(message), message.afterMicros / 1000);
+}
+
+/** Lets go what the server says may go to the box that it names. False where nobody said yes here. */
+export function sendThrough(reply) {
+  if (!open.has(reply.box) || reply.words) return false;
+  for (const message of reply.sends) (message.afterMicros ? handLater : hand)(message);
+  quiet.set(reply.box, reply.quiet);
   return true;
 }
 
 /** Shuts it, and puts at rest what was sent to: notes off, pedals up. */
 export function shutGate() {
   if (!open.size) return;
-  for (const rest of quiet.values()) rest.forEach((message) => hand({ ...message, afterMicros: 0 }));
+  opening++;
+  for (const rest of quiet.values()) rest.forEach(hand);
   open.clear();
   quiet.clear();
   tell();

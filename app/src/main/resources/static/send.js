@@ -23,6 +23,8 @@ async function post(path, fields) {
   return fetch(`${room().dataset.send}${path}`, { method: "POST", headers: byItself, body }).catch(() => undefined);
 }
 
+const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+
 function say(words) {
   if (byId("gate-state")) byId("gate-state").textContent = words;
 }
@@ -49,7 +51,6 @@ async function catchUp() {
 
 // Asks the server what goes, and lets it go. The words say why not.
 async function send(path, fields = {}) {
-  const to = box();
   const answer = await post(path, { ports: namesOut().join("\n"), ...fields });
   if (!answer?.ok) {
     say("The server does not answer, or refused it: nothing was sent.");
@@ -57,7 +58,10 @@ async function send(path, fields = {}) {
   }
   const reply = await answer.json();
   say(reply.words);
-  return sendThrough(to, reply) ? reply : null;
+  if (!sendThrough(reply)) return null;
+  // Nothing is asked before all of it is out.
+  await pause((reply.sends.at(-1)?.afterMicros ?? 0) / 1000);
+  return reply;
 }
 
 async function tellPorts() {
@@ -86,8 +90,6 @@ listen(({ at, data, port }) => {
   measured.set(key, [...(measured.get(key) ?? []), Math.max(0, Math.round((at - waited.at) * 1000))]);
 });
 
-const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-
 async function measure() {
   measured.clear();
   const to = box();
@@ -95,11 +97,12 @@ async function measure() {
     const answer = await post("/measure", { ports: namesOut().join("\n"), box: to });
     const reply = answer?.ok ? await answer.json() : null;
     if (!reply || reply.words) {
+      waited = null;
       say(reply?.words ?? "The server does not answer: nothing was measured.");
       return;
     }
     waited = { ...reply.sends[0], at: performance.now() };
-    sendThrough(to, reply);
+    sendThrough(reply);
     say(`Try ${i + 1} of ${TRIES}.`);
     await pause(TRY_MS);
   }
@@ -163,7 +166,7 @@ listen(({ at, data, port }) => {
       shutGate();
       return;
     }
-    for (const reply of driven.replies) sendThrough(reply.box, reply);
+    for (const reply of driven.replies) sendThrough(reply);
   });
 });
 
@@ -198,7 +201,8 @@ document.addEventListener("click", async ({ target }) => {
   }
   if (at("[data-next]")) {
     const yes = byId("yes-again")?.checked ?? false;
-    if (await send("/next", { yes })) await catchUp();
+    const probe = document.querySelector("[data-now]")?.dataset.now ?? "";
+    if (await send("/next", { yes, probe })) await catchUp();
     showReceivers();
   }
   if (at("[data-teach]")) teachAgain(at("[data-teach]").dataset.teach, Number(byId("teach-pace")?.value ?? 0));

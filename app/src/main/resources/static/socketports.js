@@ -27,7 +27,10 @@ class Output extends Port {
 
   send(data, at = 0) {
     const line = `to ${this.number} ${[...data].map((byte) => byte.toString(16).padStart(2, "0")).join("")}`;
-    setTimeout(() => say(this.line, line), Math.max(0, at - performance.now()));
+    const wait = at - performance.now();
+    // At once where it is due: a page that is left runs nothing later.
+    if (wait > 0) setTimeout(() => say(this.line, line), wait);
+    else say(this.line, line);
   }
 }
 

@@ -129,8 +129,9 @@ class SendController {
     }
 
     /**
-     * What is asked next goes, if it may.
+     * What is asked next goes, if it may, and if it still is what the page showed.
      *
+     * @param probe what the page showed, by its key
      * @param yes whether somebody said yes to just this
      */
     @PostMapping("/next")
@@ -139,15 +140,17 @@ class SendController {
             @PathVariable RigId id,
             @RequestParam(defaultValue = "") String station,
             @RequestParam(defaultValue = "") String ports,
+            @RequestParam(defaultValue = "") String probe,
             @RequestParam(defaultValue = "false") boolean yes,
             @Nullable Principal who) {
         StoredRig stored = rigs.load(id);
-        Probe probe = sendings.of(stored)
+        Probe next = sendings.of(stored)
                 .asking()
                 .at()
-                .orElseThrow(() -> Refused.text("probe", "Nothing is left to be asked."));
-        Gatekeeper.Reply reply = gatekeeper.let(
-                stored, station, names(ports), probe.device(), probe.sendings(), probe.isAskedTwice(), yes);
+                .filter(asked -> asked.key().equals(probe))
+                .orElseThrow(() -> Refused.text("probe", "Something else is asked by now. Look at the page again."));
+        Gatekeeper.Reply reply =
+                gatekeeper.let(stored, station, names(ports), next.device(), next.sendings(), next.isAskedTwice(), yes);
         if (reply.isSent()) {
             sendings.said(stored, named(who), Asking::sent);
         }
