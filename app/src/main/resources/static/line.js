@@ -12,6 +12,7 @@ const TOLD = 32;
 const TICKS_TOLD = 200;
 const CLOCK = 0xf8;
 const SENDING_MS = 100;
+const HELD_UP_MS = 40;
 
 // Who tells: times are those of this page's own clock, from which the server knows its own by the first telling.
 const station = [...crypto.getRandomValues(new Uint32Array(2))].map((part) => part.toString(36)).join("");
@@ -75,9 +76,15 @@ async function post(path, fields) {
 }
 
 // A gesture is over when nothing came for so long; the server is asked what it makes of it.
+// A page that was held up hears first what waits for it.
 function waitForQuiet() {
   clearTimeout(quiet);
-  quiet = setTimeout(() => send(true), Number(byId("line")?.dataset.gap ?? 120) + 10);
+  const gap = Number(byId("line")?.dataset.gap ?? 120) + 10;
+  const due = performance.now() + gap;
+  quiet = setTimeout(() => {
+    if (performance.now() - due < HELD_UP_MS) send(true);
+    else quiet = setTimeout(() => send(true), HELD_UP_MS);
+  }, gap);
 }
 
 async function send(evenIfNothing) {

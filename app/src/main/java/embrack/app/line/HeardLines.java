@@ -3,6 +3,7 @@ package embrack.app.line;
 import embrack.core.midi.Decoder;
 import embrack.core.midi.Message;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -24,11 +25,15 @@ final class HeardLines {
      *
      * @param agoMicros how long before it was told, in microseconds
      * @param port which one of those that were told with it, from 0
-     * @param count how many of its number came, of which this is one; the others are not told
+     * @param count how many of its number came, of which this is the last; the others are not told
      */
     record Line(long agoMicros, int port, Message message, int count) {}
 
-    /** Reads lines such as "1200 0 90267f" and "90 1 b00b40 x312". What is no message is passed over. */
+    /**
+     * Reads lines such as "1200 0 90267f" and "90 1 b00b40 x312". What is no message is passed over.
+     *
+     * @return the oldest first: the last of many was told where the first of them came
+     */
     static List<Line> of(String text) {
         List<Line> lines = new ArrayList<>();
         text.lines().limit(MOST).forEach(line -> {
@@ -41,6 +46,7 @@ final class HeardLines {
                 }
             }
         });
+        lines.sort(Comparator.comparingLong(Line::agoMicros).reversed());
         return lines;
     }
 }

@@ -195,8 +195,8 @@ class LineChecks {
                 if (from.isEmpty()) {
                     continue;
                 }
-                Heard heard = new Heard(nowMicros - line.agoMicros(), from.get(), line.message());
-                travels = travels.heard(heard, line.count() > 1);
+                Heard heard = new Heard(nowMicros - line.agoMicros(), from.get(), line.message(), line.count());
+                travels = travels.heard(heard);
                 if (!check.walk().on(from.get()).isEmpty()) {
                     stand(now, browser, from.get());
                     check = travels.isMoved(check.walk(), heard) ? check : check.heard(heard);
@@ -205,7 +205,9 @@ class LineChecks {
             while (now.tape.size() > TAPE) {
                 now.tape.removeLast();
             }
-            check = check.quiet(nowMicros);
+            // Of what still waits in a page that is held up nothing is known: it is quiet until what came last.
+            check = check.quiet(
+                    nowMicros - (lines.isEmpty() ? 0 : lines.getLast().agoMicros()));
             boolean moved = !check.equals(now.check) || !lines.isEmpty();
             now.travels = travels;
             if (lines.isEmpty()) {

@@ -32,11 +32,11 @@ record Busy(Map<String, Stream> streams) {
         streams = Map.copyOf(streams);
     }
 
-    /** With one more message. */
+    /** With one more message, and those of its number that came with it. */
     Busy after(Heard heard) {
         String key = key(heard.from(), heard.message());
         Stream before = streams.getOrDefault(key, new Stream(0, Long.MIN_VALUE / 2));
-        int count = heard.atMicros() - before.last() > Burst.GAP_MICROS ? 1 : before.count() + 1;
+        int count = heard.count() + (heard.atMicros() - before.last() > Burst.GAP_MICROS ? 0 : before.count());
         Map<String, Stream> more = new TreeMap<>(streams);
         if (more.size() >= REMEMBERED) {
             more.values().removeIf(stream -> heard.atMicros() - stream.last() > Burst.GAP_MICROS);

@@ -113,12 +113,8 @@ public record Travels(List<Travel> planned, SortedMap<String, Came> came, Sorted
         return new Travels(planned, left, new TreeMap<>());
     }
 
-    /**
-     * A message came from a box.
-     *
-     * @param isOneOfMany whether others of its number came with it that are not told
-     */
-    public Travels heard(Heard heard, boolean isOneOfMany) {
+    /** A message came from a box. */
+    public Travels heard(Heard heard) {
         List<Travel> here = on(heard.from());
         if (here.isEmpty() || !(heard.message() instanceof ControlChange message)) {
             return this;
@@ -130,10 +126,10 @@ public record Travels(List<Travel> planned, SortedMap<String, Came> came, Sorted
             Optional<Swept> before = Optional.ofNullable(came.get(travel.key()))
                     .filter(known -> known.planned().equals(travel.written()) && isOf(known, message))
                     .map(Came::swept);
-            return with(travel, message, swept(before, heard, message, isOneOfMany));
+            return with(travel, message, swept(before, heard, message));
         }
         String key = "%s %d %d".formatted(heard.from(), message.channel().number(), message.controller());
-        Swept stray = swept(Optional.ofNullable(strays.get(key)), heard, message, isOneOfMany);
+        Swept stray = swept(Optional.ofNullable(strays.get(key)), heard, message);
         if (stray.greatest() - stray.least() >= WIDE) {
             Optional<Travel> meant = here.stream()
                     .filter(travel -> result(travel) instanceof Result.ToDo
@@ -164,8 +160,8 @@ public record Travels(List<Travel> planned, SortedMap<String, Came> came, Sorted
         return known.channel() == message.channel().number() && known.controller() == message.controller();
     }
 
-    private static Swept swept(Optional<Swept> before, Heard heard, ControlChange message, boolean isOneOfMany) {
-        return before.map(swept -> swept.with(heard.atMicros(), message.value(), isOneOfMany))
+    private static Swept swept(Optional<Swept> before, Heard heard, ControlChange message) {
+        return before.map(swept -> swept.with(heard.atMicros(), message.value(), heard.isOneOfMany()))
                 .orElseGet(() -> Swept.beginning(heard.atMicros(), message.value()));
     }
 

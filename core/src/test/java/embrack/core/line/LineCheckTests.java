@@ -270,6 +270,28 @@ class LineCheckTests {
         assertThat(check.inspection().isAllRight()).isTrue();
     }
 
+    /** Of a flood that a page was too slow to tell, the last message stands for many; a switch pressed in it is seen. */
+    @Test
+    void aFloodOfWhichTheLastIsToldHidesNoSwitch() {
+        for (int gapMillis : new int[] {1, 50, 119, 121, 400}) {
+            LineCheck check = LineCheck.of(Walk.of(plan()), new TreeMap<>());
+            Planned planned = check.waitsFor().orElseThrow();
+            long clock = 1_000_000;
+            for (int press = 0; press < planned.presses(); press++) {
+                check = check.heard(new Heard(clock, THREE.board(), new ControlChange(new Channel(2), 11, 9), 1_400));
+                for (Message message : press == 0 ? planned.messages() : Planned.messages(planned.again())) {
+                    check = check.heard(new Heard(clock + gapMillis * 1_000L, THREE.board(), message));
+                }
+                check = check.heard(new Heard(
+                        clock + 2_000L * gapMillis, THREE.board(), new ControlChange(new Channel(2), 11, 5), 60));
+                clock += 2_000L * gapMillis + 700_000;
+                check = check.quiet(clock);
+            }
+            assertThat(check.inspection().amiss()).as("after %d ms", gapMillis).isEmpty();
+            assertThat(check.inspection().of(planned.task())).isInstanceOf(Result.Right.class);
+        }
+    }
+
     /** A pedal that is just touched, right before the switch is pressed, is not held against the switch. */
     @Test
     void aTouchedPedalBeforeAPressIsNotOfIt() {

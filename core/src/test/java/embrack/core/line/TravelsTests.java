@@ -83,7 +83,7 @@ class TravelsTests {
                 new Channel(treadle.from().channel().number() + channels),
                 treadle.from().controller() + numbers,
                 value);
-        return travels.heard(new Heard(clock, treadle.box(), message), false);
+        return travels.heard(new Heard(clock, treadle.box(), message));
     }
 
     @Test
@@ -102,13 +102,11 @@ class TravelsTests {
         Travels travels = Travels.of(plan, Map.of());
         for (int value : new int[] {0, 100, 0, 100, 0}) {
             clock += 300_000;
-            travels = travels.heard(
-                    new Heard(
-                            clock,
-                            treadle.box(),
-                            new ControlChange(
-                                    treadle.from().channel(), treadle.from().controller(), value)),
-                    true);
+            travels = travels.heard(new Heard(
+                    clock,
+                    treadle.box(),
+                    new ControlChange(treadle.from().channel(), treadle.from().controller(), value),
+                    9));
         }
         assertThat(travels.result(treadle)).isEqualTo(new Result.Right());
     }
