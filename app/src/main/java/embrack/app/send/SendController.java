@@ -8,6 +8,7 @@ import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.compile.Sending;
 import embrack.core.edit.Refused;
+import embrack.core.edit.WiringEdit;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.send.Answer;
@@ -16,6 +17,7 @@ import embrack.core.send.Harmless;
 import embrack.core.send.LoopTimes;
 import embrack.core.send.Probe;
 import embrack.core.send.Teaching;
+import embrack.core.way.Delay;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
@@ -279,6 +281,29 @@ class SendController {
             store.loop(id, sender.get(), heard.get(), new LoopTimes(times), named(who));
             sendings.said(stored, named(who), asking -> asking);
         }
+    }
+
+    /** The plan takes over how long messages were measured to take. */
+    @PostMapping("/loop/take")
+    String takeLoop(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String sender,
+            @RequestParam(defaultValue = "") String heard) {
+        LoopTimes times = store.loops(id).stream()
+                .filter(loop -> loop.sender().text().equals(sender)
+                        && loop.heard().text().equals(heard))
+                .map(LineStore.Loop::times)
+                .findFirst()
+                .orElseThrow(() -> Refused.text("time", "That was not measured yet. Measure it first."));
+        rigs.edit(
+                id,
+                hand,
+                new WiringEdit.TakeTime(
+                        new DeviceId(sender),
+                        new DeviceId(heard),
+                        new Delay(times.least(), times.median(), times.worst())));
+        return toSend(id);
     }
 
     @ExceptionHandler

@@ -112,8 +112,12 @@ record SendPage(
             boolean isOver,
             String line) {}
 
-    /** How long messages took, and what was worked out, in ms. */
-    record Loop(String way, String measured, String computed, String who) {}
+    /**
+     * How long messages took, and what was worked out, in ms.
+     *
+     * @param taken what of it the plan has taken over; empty when nothing
+     */
+    record Loop(String sender, String heard, String way, String measured, String computed, String who, String taken) {}
 
     /** A part of a box that may have moved instead. */
     record Choice(String key, String words) {}
@@ -286,6 +290,8 @@ record SendPage(
                 .filter(loop -> plan.rig().find(loop.sender()).isPresent()
                         && plan.rig().find(loop.heard()).isPresent())
                 .map(loop -> new Loop(
+                        loop.sender().text(),
+                        loop.heard().text(),
                         "%s \u2192 %s"
                                 .formatted(
                                         plan.rig().name(loop.sender()),
@@ -299,7 +305,14 @@ record SendPage(
                         ways.between(loop.sender(), loop.heard())
                                 .map(way -> timing.travel(way, 3).words())
                                 .orElse(""),
-                        "%s, %s".formatted(loop.who(), loop.when())))
+                        "%s, %s".formatted(loop.who(), loop.when()),
+                        ways.between(loop.sender(), loop.heard()).stream()
+                                .flatMap(way -> way.links().stream())
+                                .filter(link -> link.measured().isPresent())
+                                .findFirst()
+                                .map(link -> say(Phrase.of(ROOM, "loop.taken")
+                                        .with("link", plan.rig().words(link))))
+                                .orElse("")))
                 .toList();
     }
 

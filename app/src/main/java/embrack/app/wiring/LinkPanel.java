@@ -10,6 +10,7 @@ import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
 import embrack.core.show.Book;
+import embrack.core.way.Delay;
 import embrack.core.way.Readiness;
 import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
@@ -21,6 +22,7 @@ import java.util.Optional;
  * A link: what it is, what it lacks, what goes over it, what dies with it.
  *
  * @param lack what it lacks to carry anything, with what to do; empty when nothing
+ * @param measured how long messages were measured to wait at it, in ms; empty where nobody did
  * @param hasWire whether the load of a 5-pin wire can be asked about
  * @param caution what can hurt where it lies
  * @param meet what has its ends meet on one channel; empty where they do
@@ -30,6 +32,7 @@ record LinkPanel(
         String lack,
         List<String> ways,
         String loss,
+        String measured,
         boolean hasWire,
         String caution,
         Optional<Meet> meet) {
@@ -60,6 +63,9 @@ record LinkPanel(
                         .distinct()
                         .toList(),
                 loss,
+                link.measured()
+                        .map(time -> new Delay(time.least(), time.usual(), time.worst()).words())
+                        .orElse(""),
                 rig.kind(link) == LinkKind.FIVE_PIN,
                 caution(rig.kind(link)),
                 meet(rig, link));

@@ -96,6 +96,17 @@ class WiringController {
         return toPicture(id, at);
     }
 
+    /** What was measured at a link no longer counts. */
+    @PostMapping("/links/time/forget")
+    String forgetTime(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String to) {
+        rigs.edit(id, hand, new WiringEdit.ForgetTime(PortKey.parse("time", from), PortKey.parse("time", to)));
+        return toPicture(id, "link:%s~%s".formatted(from, to));
+    }
+
     @PostMapping("/links/length")
     String measure(
             @PathVariable RigId id,

@@ -285,18 +285,36 @@ class SendJobTests extends AtTheBrowser {
     /** How long messages take that come back by the end of a way, beside what was worked out. */
     @Test
     void loopTimesAreMeasured() {
-        importExample();
+        hand.importFile(Examples.quayRig().getBytes(StandardCharsets.UTF_8));
+        hand.at("/gear");
+        Locator onWire = measured("Voice board", "Vocal mixer");
+        assertThat(onWire).containsText(" / ");
+        onWire.getByText("Have the plan count").click();
+        assertThat(onWire.locator(".problem")).containsText("All of that way is cable");
+        Locator overUsb = measured("Quay board", "Player A");
+        String before = overUsb.locator("td").nth(1).innerText();
+        overUsb.getByText("Have the plan count").click();
+        assertThat(overUsb).containsText("The plan counts with what was measured from Playback interface");
+        assertThat(overUsb).not().containsText(before.lines().findFirst().orElseThrow());
+        hand.load("/wiring?at=link:playback-interface.computer-a~computer-a.usb-1");
+        hand.click("Work it out again");
+        assertThat(hand.page.getByText("Work it out again")).hasCount(0);
+    }
+
+    /** The row of a way, after messages went over it thirty times. */
+    private Locator measured(String from, String to) {
         hand.load("/line/send");
-        standInFor("Instead of Voice board", "At Vocal mixer");
+        standInFor("Instead of " + from, "At " + to);
         hand.click("Use the MIDI ports of this browser");
         assertThat(hand.page.locator("#out-count")).hasText(": 1");
-        walkTo(hand, "Vocal mixer");
-        hand.click("Yes, send to Vocal mixer from here");
+        walkTo(hand, to);
+        hand.click("Yes, send to %s from here".formatted(to));
         hand.page.evaluate("() => { window.echo = true; }");
         hand.page.locator("#measure").click();
-        Locator row = hand.page.locator("#loops tbody tr");
+        Locator row = hand.page
+                .locator("#loops tbody tr")
+                .filter(new Locator.FilterOptions().setHasText(from + " \u2192 " + to));
         assertThat(row).containsText("30 tries: least");
-        assertThat(row).containsText("Voice board \u2192 Vocal mixer");
-        assertThat(row).containsText(" / ");
+        return row;
     }
 }

@@ -19,6 +19,7 @@ import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Switches;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -99,16 +100,21 @@ final class Fitting {
                                 .sum();
     }
 
-    /** The rig with those of the cables that can still be plugged. */
+    /** The rig with those of the cables that can still be plugged; what goes over another comes after that. */
     static Rig cables(Rig bare, Collection<Link> cables) {
         Rig rig = bare;
+        List<Link> left = new ArrayList<>();
         for (Link cable : cables) {
             boolean fits = isThere(rig, cable.from())
                     && isThere(rig, cable.to())
                     && Linking.refusal(rig, cable.from(), cable.to()).isEmpty();
-            rig = fits ? rig.withLink(cable) : rig;
+            if (fits) {
+                rig = rig.withLink(cable);
+            } else {
+                left.add(cable);
+            }
         }
-        return rig;
+        return left.size() < cables.size() ? cables(rig, left) : rig;
     }
 
     private static boolean isThere(Rig rig, Socket socket) {

@@ -25,7 +25,10 @@ import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.rig.Spot;
 import embrack.core.rig.Traffic;
+import embrack.core.way.Delay;
 import embrack.core.way.Joining;
+import embrack.core.way.SignalPath;
+import embrack.core.way.Timing;
 import embrack.core.way.Ways;
 import embrack.core.word.Phrase;
 import java.util.ArrayList;
@@ -275,12 +278,62 @@ public sealed interface WiringEdit extends Edit {
             }
             Optional<Length> measured =
                     length.isBlank() ? Optional.empty() : Optional.of(Refused.at("length", () -> Length.parse(length)));
-            return plan.withRig(plan.rig().withoutLink(link).withLink(link.withLength(measured)));
+            return plan.withRig(plan.rig().withLinkChanged(link.withLength(measured)));
         }
 
         @Override
         public Phrase summary(Plan before) {
             return Say.of("measure").with("link", before.rig().words(new Link(from, to)));
+        }
+    }
+
+    /**
+     * Takes over how long messages were measured to take from one box to another. It counts at the link of that way of
+     * which least is known.
+     *
+     * @param loop how long a message of {@link #MEASURED_BYTES} took from the first box to the last
+     */
+    record TakeTime(DeviceId sender, DeviceId receiver, Delay loop) implements WiringEdit {
+
+        /** A control change. */
+        public static final int MEASURED_BYTES = 3;
+
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("time", plan, sender);
+            Typed.device("time", plan, receiver);
+            Ways ways = new Ways(plan.rig());
+            SignalPath way = ways.between(sender, receiver)
+                    .orElseThrow(() -> new Refused(
+                            "time",
+                            Say.of("no.no-way-to-time")
+                                    .with("sender", plan.rig().name(sender))
+                                    .with("receiver", plan.rig().name(receiver))));
+            Link link = new Timing(ways)
+                    .measured(way, MEASURED_BYTES, loop)
+                    .orElseThrow(() -> new Refused("time", Say.of("no.all-wire")));
+            return plan.withRig(plan.rig().withLinkChanged(link));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("take-time")
+                    .with("sender", before.rig().name(sender))
+                    .with("receiver", before.rig().name(receiver));
+        }
+    }
+
+    /** What was measured at a link no longer counts. */
+    record ForgetTime(Socket from, Socket to) implements WiringEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Link link = linkOf(plan, "time", from, to);
+            return plan.withRig(plan.rig().withLinkChanged(link.withMeasured(Optional.empty())));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("forget-time").with("link", before.rig().words(new Link(from, to)));
         }
     }
 
@@ -307,8 +360,7 @@ public sealed interface WiringEdit extends Edit {
             Typed.device("host", plan, device);
             host.ifPresent(h -> Typed.device("host", plan, h));
             Rig rig = plan.rig();
-            Rig bare = rig.withLinks(
-                    rig.links().stream().filter(link -> !link.isIn(device)).toList());
+            Rig bare = rig.withoutLinks(link -> link.isIn(device));
             Rig moved = Refused.at("host", () -> bare.withDeviceChanged(device, d -> d.withHost(host)));
             return plan.withRig(Fitting.cables(moved, rig.linksIn(device)));
         }

@@ -92,13 +92,8 @@ public record Without(List<DeviceId> along, List<Lack> lacks, List<Unpressed> un
 
         /** The rig with the boxes in it that are gone, and nothing plugged into them. */
         private static Rig bare(Rig rig, Set<DeviceId> gone) {
-            Rig bare = rig;
-            for (var link : rig.links()) {
-                boolean isGone = gone.contains(link.from().device())
-                        || gone.contains(link.to().device());
-                bare = isGone ? bare.withoutLink(link) : bare;
-            }
-            return bare;
+            return rig.withoutLinks(link -> gone.contains(link.from().device())
+                    || gone.contains(link.to().device()));
         }
 
         Without without() {

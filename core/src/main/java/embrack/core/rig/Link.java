@@ -9,15 +9,17 @@ import java.util.Optional;
  * @param from the port that sends; of a link that carries both ways, the one nearer to the hands
  * @param to the port that receives
  * @param length of a cable, where it was measured
+ * @param measured how long messages wait at it, where that was measured
  */
-public record Link(Socket from, Socket to, Optional<Length> length) implements Comparable<Link> {
+public record Link(Socket from, Socket to, Optional<Length> length, Optional<Measured> measured)
+        implements Comparable<Link> {
 
     private static final Comparator<Link> ORDER =
             Comparator.comparing(Link::from).thenComparing(Link::to);
 
     /** A link whose length is not known, or that has none. */
     public Link(Socket from, Socket to) {
-        this(from, to, Optional.empty());
+        this(from, to, Optional.empty(), Optional.empty());
     }
 
     /** Whether one of its ends is in that port. */
@@ -41,7 +43,11 @@ public record Link(Socket from, Socket to, Optional<Length> length) implements C
     }
 
     public Link withLength(Optional<Length> other) {
-        return new Link(from, to, other);
+        return new Link(from, to, other, measured);
+    }
+
+    public Link withMeasured(Optional<Measured> other) {
+        return new Link(from, to, length, other);
     }
 
     /** By the ends; a rig has at most one link between two ports. */

@@ -270,16 +270,28 @@ public final class Linking {
                         .formatted(rig.name(end.device())));
             }
         }
-        DeviceId one = rig.box(from.device());
-        DeviceId other = rig.box(to.device());
-        boolean meet = one.equals(other)
-                || rig.linksIn(one).stream()
-                        .anyMatch(link -> link.isIn(other)
-                                && (rig.kind(link) == LinkKind.USB || rig.kind(link) == LinkKind.NETWORK));
-        return meet
+        return isCarried(rig, rig.links(), from, to)
                 ? Optional.empty()
                 : Optional.of("%s is not plugged into %s, so no sound goes from one to the other. Link their USB first."
-                        .formatted(rig.name(to.device()), rig.name(one)));
+                        .formatted(rig.name(to.device()), rig.name(rig.box(from.device()))));
+    }
+
+    /** Whether sound inside can go from one to the other over some links. */
+    private static boolean isCarried(Rig rig, List<Link> links, Socket from, Socket to) {
+        DeviceId one = rig.box(from.device());
+        DeviceId other = rig.box(to.device());
+        return one.equals(other)
+                || links.stream()
+                        .anyMatch(link -> link.isIn(one)
+                                && link.isIn(other)
+                                && (rig.kind(link) == LinkKind.USB || rig.kind(link) == LinkKind.NETWORK));
+    }
+
+    /** Those of some links of a rig that can be without the others: what goes over a cable goes with it. */
+    static List<Link> standing(Rig rig, List<Link> left) {
+        return left.stream()
+                .filter(link -> rig.kind(link) != LinkKind.SOUND_INSIDE || isCarried(rig, left, link.from(), link.to()))
+                .toList();
     }
 
     private static Socket beyond(Socket from, Socket to, Socket end) {

@@ -35,7 +35,7 @@ public final class Onward {
 
     private static Optional<Link> next(Rig rig, Link link) {
         return next(rig, link.from())
-                .flatMap(from -> next(rig, link.to()).map(to -> new Link(from, to, link.length())))
+                .flatMap(from -> next(rig, link.to()).map(to -> new Link(from, to).withLength(link.length())))
                 .filter(lead -> Linking.refusal(rig, lead.from(), lead.to()).isEmpty());
     }
 

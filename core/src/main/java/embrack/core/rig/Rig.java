@@ -31,6 +31,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
 /**
@@ -356,10 +357,13 @@ public final class Rig {
                                         ? d.withHost(Optional.empty())
                                         : d)
                                 .toList(),
-                        links.stream()
-                                .filter(link -> !link.isIn(id) && !(livesIn(link.from(), id) || livesIn(link.to(), id))
-                                        || isBetweenApps(link, id))
-                                .toList(),
+                        Linking.standing(
+                                this,
+                                links.stream()
+                                        .filter(link -> !link.isIn(id)
+                                                        && !(livesIn(link.from(), id) || livesIn(link.to(), id))
+                                                || isBetweenApps(link, id) && kind(link) != LinkKind.SOUND_INSIDE)
+                                        .toList()),
                         pairs.stream().filter(pair -> !pair.has(id)).toList())
                 .withoutUnusedModels();
     }
@@ -399,8 +403,22 @@ public final class Rig {
         return new Rig(name, models, devices, more, pairs);
     }
 
+    /** The rig without a link, and without what goes over it. */
     public Rig withoutLink(Link link) {
-        return withLinks(links.stream().filter(c -> !c.equals(link)).toList());
+        return withoutLinks(link::equals);
+    }
+
+    /** The rig without some links, and without what goes over them. */
+    public Rig withoutLinks(Predicate<Link> out) {
+        return withLinks(
+                Linking.standing(this, links.stream().filter(out.negate()).toList()));
+    }
+
+    /** The rig with a link in the place of the one that joins the same two ports. */
+    public Rig withLinkChanged(Link changed) {
+        return withLinks(links.stream()
+                .map(link -> link.joins(changed.from(), changed.to()) ? changed : link)
+                .toList());
     }
 
     public Rig withLinks(List<Link> others) {

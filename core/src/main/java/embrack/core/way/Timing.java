@@ -5,7 +5,9 @@ import embrack.core.gear.Purpose;
 import embrack.core.midi.Wire;
 import embrack.core.rig.Buffering;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
 import embrack.core.rig.LinkKind;
+import embrack.core.rig.Measured;
 import embrack.core.rig.Rig;
 import java.util.Comparator;
 import java.util.List;
@@ -57,6 +59,38 @@ public final class Timing {
     /** How long a message is on its way until its last byte is in, without what happens in the last box. */
     public Delay travel(SignalPath way, int own) {
         return total(way.hops().stream().flatMap(hop -> pieces(hop, own, 0)).toList());
+    }
+
+    /**
+     * What the links of a way must take that all of it takes as long as was measured. It falls to the link of which
+     * least is known: the one whose wait is longest at worst. What is worked out of the other pieces is taken off at
+     * its least, so that the way is never thought to be quicker than it was.
+     *
+     * @param own bytes of the message that was measured, 1 or more
+     * @param all how long it took over the whole way
+     * @return the link with what was measured at it; empty where nothing of the way is open: all of it is wire
+     */
+    public Optional<Link> measured(SignalPath way, int own, Delay all) {
+        Optional<Hop> open = way.hops().stream()
+                .filter(hop -> workedOut(hop, "").findAny().isPresent())
+                .max(Comparator.comparing(
+                        hop -> total(workedOut(hop, "").toList()).worst()));
+        return open.map(hop -> {
+            long others = total(Stream.concat(
+                                    way.hops().stream()
+                                            .filter(other -> !other.equals(hop))
+                                            .flatMap(other -> pieces(other, own, 0)),
+                                    passing(hop))
+                            .toList())
+                    .best();
+            return hop.link()
+                    .withMeasured(Optional.of(new Measured(
+                            rest(all.best(), others), rest(all.usual(), others), rest(all.worst(), others))));
+        });
+    }
+
+    private static int rest(long all, long others) {
+        return Math.clamp(all - others, 0, Measured.LONGEST);
     }
 
     /** The sum of shares. */
@@ -138,7 +172,12 @@ public final class Timing {
 
     private Stream<Share> waits(Hop hop) {
         String where = rig.words(hop.from()) + " to " + rig.words(hop.to());
-        Stream<Share> passing = hop.through().isEmpty()
+        return Stream.concat(passing(hop), atLink(hop, where));
+    }
+
+    /** What a box takes until it passes on. */
+    private Stream<Share> passing(Hop hop) {
+        return hop.through().isEmpty()
                 ? Stream.empty()
                 : buffer(hop.from().device()).stream()
                         .map(buffer -> new Share(
@@ -148,35 +187,50 @@ public final class Timing {
                                 Wait.BUFFER,
                                 Optional.of(hop.from().device()),
                                 "Take a smaller buffer."));
-        Stream<Share> link =
-                switch (rig.kind(hop.link())) {
-                    case USB ->
-                        Stream.of(new Share(
-                                where,
-                                "next USB frame",
-                                Delay.waitFor(USB_FRAME_MICROS),
-                                Wait.USB,
-                                Optional.empty(),
-                                "Nothing to win here: a frame is 1 ms."));
-                    case WIRELESS ->
-                        Stream.of(new Share(
-                                where,
-                                "next meeting of the two radios",
-                                Delay.waitFor(interval(hop)),
-                                Wait.RADIO,
-                                slower(hop),
-                                "A shorter connection interval, 7.5 ms at best; or a cable."));
-                    case NETWORK ->
-                        Stream.of(new Share(
-                                where,
-                                ways.readiness().isOnAir(hop.link()) ? "network, partly Wi-Fi" : "network by cable",
-                                ways.readiness().isOnAir(hop.link()) ? WIFI_SESSION : WIRED_SESSION,
-                                ways.readiness().isOnAir(hop.link()) ? Wait.WIFI : Wait.NETWORK,
-                                Optional.empty(),
-                                "Both computers on a cabled network of their own."));
-                    default -> Stream.empty();
-                };
-        return Stream.concat(passing, link);
+    }
+
+    /** What the link itself takes beside the bytes. */
+    private Stream<Share> atLink(Hop hop, String where) {
+        return hop.link()
+                .measured()
+                .map(measured -> Stream.of(new Share(
+                        where,
+                        "as measured",
+                        new Delay(measured.least(), measured.usual(), measured.worst()),
+                        Wait.MEASURED,
+                        Optional.empty(),
+                        "Measured on this rig; measure again when anything of it has changed.")))
+                .orElseGet(() -> workedOut(hop, where));
+    }
+
+    private Stream<Share> workedOut(Hop hop, String where) {
+        return switch (rig.kind(hop.link())) {
+            case USB ->
+                Stream.of(new Share(
+                        where,
+                        "next USB frame",
+                        Delay.waitFor(USB_FRAME_MICROS),
+                        Wait.USB,
+                        Optional.empty(),
+                        "Nothing to win here: a frame is 1 ms."));
+            case WIRELESS ->
+                Stream.of(new Share(
+                        where,
+                        "next meeting of the two radios",
+                        Delay.waitFor(interval(hop)),
+                        Wait.RADIO,
+                        slower(hop),
+                        "A shorter connection interval, 7.5 ms at best; or a cable."));
+            case NETWORK ->
+                Stream.of(new Share(
+                        where,
+                        ways.readiness().isOnAir(hop.link()) ? "network, partly Wi-Fi" : "network by cable",
+                        ways.readiness().isOnAir(hop.link()) ? WIFI_SESSION : WIRED_SESSION,
+                        ways.readiness().isOnAir(hop.link()) ? Wait.WIFI : Wait.NETWORK,
+                        Optional.empty(),
+                        "Both computers on a cabled network of their own."));
+            default -> Stream.empty();
+        };
     }
 
     /** Two radios meet as often as the slower of them wants to. */

@@ -16,6 +16,8 @@ public enum Wait {
     WIFI,
     /** The next buffer of an app. */
     BUFFER,
+    /** What was measured. */
+    MEASURED,
     /** The next DMX frame. */
     DMX
 }

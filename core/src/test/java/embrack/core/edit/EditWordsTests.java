@@ -36,6 +36,7 @@ import embrack.core.switches.Practice;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.switches.Target;
+import embrack.core.way.Delay;
 import embrack.core.word.Language;
 import embrack.core.word.Patterns;
 import embrack.core.word.Wording;
@@ -259,6 +260,12 @@ class EditWordsTests {
                 said(
                         new WiringEdit.Measure(OUT, IN, "3"),
                         "Measure the cable from Foot board MIDI OUT to Lantern desk MIDI IN"),
+                said(
+                        new WiringEdit.ForgetTime(OUT, IN),
+                        "Work out again how long messages take from Foot board MIDI OUT to Lantern desk MIDI IN"),
+                said(
+                        new WiringEdit.TakeTime(OUT.device(), IN.device(), Delay.always(9)),
+                        "Take over how long Foot board to Lantern desk was measured to take"),
                 said(
                         new WiringEdit.Hear(
                                 new DeviceId("computer"),

@@ -87,6 +87,10 @@ class WiringEditTests {
                         "length",
                         "Only a cable has a length; this link is wireless."),
                 Arguments.of(
+                        new WiringEdit.ForgetTime(Sketch.socket("board.out"), Sketch.socket("piano.in")),
+                        "time",
+                        "That link is no longer there."),
+                Arguments.of(
                         new WiringEdit.Measure(Sketch.socket("board.out"), Sketch.socket("piano.in"), "3"),
                         "length",
                         "That link is no longer there."),

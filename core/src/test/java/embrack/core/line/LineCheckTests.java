@@ -270,7 +270,7 @@ class LineCheckTests {
         assertThat(check.inspection().isAllRight()).isTrue();
     }
 
-    /** Of a flood that a page was too slow to tell, the last message stands for many; a switch pressed in it is seen. */
+    /** Of a flood that a page was too slow to tell the last message stands for many; a switch in it is seen. */
     @Test
     void aFloodOfWhichTheLastIsToldHidesNoSwitch() {
         for (int gapMillis : new int[] {1, 50, 119, 121, 400}) {

@@ -1,16 +1,22 @@
 package embrack.core.way;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import embrack.core.Sketch;
+import embrack.core.edit.Edit;
+import embrack.core.edit.Refused;
+import embrack.core.edit.WiringEdit;
 import embrack.core.gear.Kind;
 import embrack.core.midi.FrameRate;
 import embrack.core.midi.Wire;
+import embrack.core.plan.Plan;
 import embrack.core.rig.Buffering;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -80,6 +86,35 @@ class TimingTests {
         assertThat(Timing.total(shares(STAGE, "desk")).words())
                 .as("a DMX frame at the end")
                 .isEqualTo("1.92 / 13.26 / 24.60 ms");
+    }
+
+    /**
+     * A way that was measured takes as long as it did: 1.92 ms of it are bytes on two wires, the rest is the radio's.
+     * The app's buffer of 2.67 / 4 / 5.33 ms comes behind it.
+     */
+    @Test
+    void whatWasMeasuredCountsAtTheLinkOfWhichLeastIsKnown() {
+        DeviceId board = new DeviceId("board");
+        Delay loop = new Delay(6_000, 9_920, 31_920);
+        Plan taken = new WiringEdit.TakeTime(board, new DeviceId("tablet"), loop).apply(STAGE.plan());
+        Timing timing = new Timing(new Ways(taken.rig()));
+        SignalPath way =
+                new Ways(taken.rig()).between(board, new DeviceId("tablet")).orElseThrow();
+        assertThat(timing.travel(way, 3)).isEqualTo(loop);
+        Sketch measured = Sketch.on(taken);
+        assertThat(share(measured, "sounds", "as measured").delay()).isEqualTo(new Delay(4_080, 8_000, 30_000));
+        assertThat(Timing.total(shares(measured, "sounds")).words()).isEqualTo("8.67 / 13.92 / 37.25 ms");
+        assertThat(Timing.total(shares(measured, "desk"))).isEqualTo(Timing.total(shares(STAGE, "desk")));
+        Link radio = taken.rig().links().stream()
+                .filter(link -> link.measured().isPresent())
+                .findFirst()
+                .orElseThrow();
+        assertThat(new WiringEdit.ForgetTime(radio.from(), radio.to()).apply(taken))
+                .isEqualTo(STAGE.plan());
+        Edit onWire = new WiringEdit.TakeTime(board, new DeviceId("desk"), loop);
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> onWire.apply(STAGE.plan()))
+                .withMessageContaining("nothing to take over");
     }
 
     @Test

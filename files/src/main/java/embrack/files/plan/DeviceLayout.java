@@ -36,6 +36,7 @@ import embrack.core.rig.Feed;
 import embrack.core.rig.HandWork;
 import embrack.core.rig.Length;
 import embrack.core.rig.Link;
+import embrack.core.rig.Measured;
 import embrack.core.rig.MemoryUse;
 import embrack.core.rig.MidiFilter;
 import embrack.core.rig.Pair;
@@ -402,6 +403,15 @@ final class DeviceLayout {
         };
     });
 
+    private static final Layout<RigSoFar, Measured> MEASURED =
+            Layout.of("measured", "How long messages were measured to wait at a link, in microseconds.", t -> {
+                var least = t.needs("leastMicros", whole(0, Measured.LONGEST), "the least", Measured::least);
+                var usual = t.needs(
+                        "usualMicros", whole(0, Measured.LONGEST), "as often as not, not less", Measured::usual);
+                var worst = t.needs("worstMicros", whole(0, Measured.LONGEST), "the most, not less", Measured::worst);
+                return g -> g.at(worst, () -> new Measured(g.get(least), g.get(usual), g.get(worst)));
+            });
+
     /** A link, which is made once all are read. */
     static final Layout<RigSoFar, Link> LINK = Layout.of(
             "link",
@@ -415,9 +425,15 @@ final class DeviceLayout {
                         whole(10, 20_000),
                         "the length of a cable, where it was measured",
                         l -> l.length().map(Length::centimetres));
+                var measured = t.may(
+                        "measured",
+                        one(MEASURED),
+                        "how long messages wait at it, where that was measured",
+                        Link::measured);
                 return g -> {
-                    Optional<Length> measured = g.at(length, () -> g.get(length).map(Length::new));
-                    return g.context().add(new Link(g.get(from), g.get(to), measured), g.fields());
+                    Optional<Length> centimetres =
+                            g.at(length, () -> g.get(length).map(Length::new));
+                    return g.context().add(new Link(g.get(from), g.get(to), centimetres, g.get(measured)), g.fields());
                 };
             });
 
