@@ -123,8 +123,22 @@ async function send(evenIfNothing) {
   else if (byId("line")?.dataset.open === "true") waitForQuiet();
 }
 
+// A box that says that it is there does so at least every 300 ms; when it no longer does, the server is asked.
+const SILENT_MS = 350;
+const ACTIVE_SENSING = 0xfe;
+const sensed = new Map();
+function watchOver({ port, data }) {
+  if (!sensed.has(port) && data[0] !== ACTIVE_SENSING) return;
+  clearTimeout(sensed.get(port));
+  sensed.set(
+    port,
+    setTimeout(() => send(true), SILENT_MS),
+  );
+}
+
 listen((message) => {
   if (!room()) return;
+  watchOver(message);
   const address = `${message.port} ${message.data[0]} ${message.data.length > 2 ? message.data[1] : ""}`;
   const seen = counts.get(address) ?? { count: 0, last: null };
   counts.set(address, seen);

@@ -1,5 +1,6 @@
 package embrack.app.line;
 
+import embrack.core.midi.Decoded;
 import embrack.core.midi.Decoder;
 import embrack.core.midi.Message;
 import java.util.ArrayList;
@@ -20,6 +21,12 @@ final class HeardLines {
 
     private HeardLines() {}
 
+    /** Bytes at a port that are no message, or not whole. */
+    record Odd(int port, String hex) {}
+
+    /** What was told: messages, and what is none. */
+    record Read(List<Line> lines, List<Odd> odd) {}
+
     /**
      * A message at a port.
      *
@@ -30,23 +37,27 @@ final class HeardLines {
     record Line(long agoMicros, int port, Message message, int count) {}
 
     /**
-     * Reads lines such as "1200 0 90267f" and "90 1 b00b40 x312". What is no message is passed over.
+     * Reads lines such as "1200 0 90267f" and "90 1 b00b40 x312".
      *
-     * @return the oldest first: the last of many was told where the first of them came
+     * @return messages, the oldest first: the last of many was told where the first of them came
      */
-    static List<Line> of(String text) {
+    static Read of(String text) {
         List<Line> lines = new ArrayList<>();
+        List<Odd> odd = new ArrayList<>();
         text.lines().limit(MOST).forEach(line -> {
             Matcher read = LINE.matcher(line.strip());
             if (read.matches()) {
                 int count = read.group(4) == null ? 1 : Integer.parseInt(read.group(4));
-                for (Message message :
-                        Decoder.decode(HexFormat.of().parseHex(read.group(3))).messages()) {
-                    lines.add(new Line(Long.parseLong(read.group(1)), Integer.parseInt(read.group(2)), message, count));
+                int port = Integer.parseInt(read.group(2));
+                Decoded decoded = Decoder.decode(HexFormat.of().parseHex(read.group(3)));
+                decoded.messages()
+                        .forEach(message -> lines.add(new Line(Long.parseLong(read.group(1)), port, message, count)));
+                if (!decoded.faults().isEmpty()) {
+                    odd.add(new Odd(port, read.group(3)));
                 }
             }
         });
         lines.sort(Comparator.comparingLong(Line::agoMicros).reversed());
-        return lines;
+        return new Read(lines, odd);
     }
 }

@@ -5,9 +5,11 @@ import embrack.app.store.LineStore;
 import embrack.app.store.RigId;
 import embrack.app.store.StoredRig;
 import embrack.core.line.Came;
+import embrack.core.line.Ears;
 import embrack.core.line.Heard;
 import embrack.core.line.LineCheck;
 import embrack.core.line.Pulse;
+import embrack.core.line.Sensing;
 import embrack.core.line.SharedCheck;
 import embrack.core.line.Task;
 import embrack.core.line.Through;
@@ -22,10 +24,13 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
+import java.util.SortedSet;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -58,9 +63,9 @@ class LineChecks {
      * A line of what came in.
      *
      * @param from the box at whose port; empty for a port of which nobody said what hangs there
-     * @param count how many of its number came, which are not all shown
+     * @param isAgain whether the box was heard at another port already, so that it counts no more
      */
-    record Arrived(Instant at, Optional<DeviceId> from, String port, HeardLines.Line line, int count) {}
+    record Arrived(Instant at, Optional<DeviceId> from, String port, HeardLines.Line line, boolean isAgain) {}
 
     /**
      * How a check stands.
@@ -69,11 +74,22 @@ class LineChecks {
      * @param turn counts whatever happened to it
      * @param tape what came in last, the newest first; clocks and what only says that somebody is there are left out
      * @param clocks the clocks that run now, by port
+     * @param silent ports at which somebody said that he was there, and no longer does
+     * @param odd what came last at a port that was no message, in hexadecimal
      */
-    record Standing(LineCheck check, Travels travels, long turn, List<Arrived> tape, SortedMap<String, Pulse> clocks) {
+    record Standing(
+            LineCheck check,
+            Travels travels,
+            long turn,
+            List<Arrived> tape,
+            SortedMap<String, Pulse> clocks,
+            SortedSet<String> silent,
+            SortedMap<String, String> odd) {
 
         Standing {
             clocks = new TreeMap<>(clocks);
+            silent = new TreeSet<>(silent);
+            odd = new TreeMap<>(odd);
         }
     }
 
@@ -93,6 +109,12 @@ class LineChecks {
         private final Map<String, DeviceId> stands = new HashMap<>();
 
         private Through through;
+        private Ears ears = Ears.NONE;
+        /** By browser: only it knows whether nothing comes or nobody listens. */
+        private final Map<String, Sensing> sensing = new HashMap<>();
+
+        private final Map<String, SortedSet<String>> silent = new HashMap<>();
+        private final SortedMap<String, String> odd = new TreeMap<>();
 
         private Running(SharedCheck check, Travels travels, int revision) {
             this.check = check;
@@ -109,7 +131,9 @@ class LineChecks {
         private Standing standing(String browser) {
             long now = System.nanoTime() / 1_000;
             pulses.values().removeIf(pulse -> !pulse.isRunning(now));
-            return new Standing(check.at(at(browser)), travels, turn, List.copyOf(tape), pulses);
+            SortedSet<String> gone = new TreeSet<>();
+            silent.values().forEach(gone::addAll);
+            return new Standing(check.at(at(browser)), travels, turn, List.copyOf(tape), pulses, gone, odd);
         }
     }
 
@@ -162,9 +186,9 @@ class LineChecks {
     Standing heard(StoredRig rig, String who, String browser, Told told) {
         long nowMicros = clocks.micros(told, System.nanoTime() / 1_000);
         List<String> ports = told.ports();
-        List<HeardLines.Line> lines = told.lines();
-        Map<String, Optional<DeviceId>> plugged = store.plugged(rig, ports, false);
-        Set<String> said = store.said(rig.id(), false).keySet();
+        List<HeardLines.Line> lines = told.read().lines();
+        Map<String, Optional<DeviceId>> plugged = store.plugged(rig, browser, ports, false);
+        Set<String> said = store.said(rig.id(), browser, false).keySet();
         Running now = running(rig);
         Standing standing;
         long before;
@@ -173,8 +197,18 @@ class LineChecks {
             before = now.turn;
             SharedCheck check = now.check;
             Travels travels = now.travels;
+            Sensing sensing = now.sensing.getOrDefault(browser, Sensing.NONE);
+            boolean isNews = false;
+            for (HeardLines.Odd odd : told.read().odd()) {
+                now.odd.put(name(ports, odd.port()), odd.hex());
+                isNews = true;
+            }
             for (HeardLines.Line line : lines) {
-                String port = line.port() < ports.size() ? ports.get(line.port()) : "";
+                String port = name(ports, line.port());
+                long micros = nowMicros - line.agoMicros();
+                boolean says = line.message() == RealTime.ACTIVE_SENSING;
+                sensing = sensing.heard(port, micros, says);
+                isNews |= !says;
                 Optional<DeviceId> here = now.at(browser);
                 Optional<DeviceId> from = plugged.getOrDefault(port, Optional.empty())
                         .flatMap(box -> isItself(rig.plan(), box) && !said.contains(port)
@@ -183,19 +217,23 @@ class LineChecks {
                 if (line.message() == RealTime.CLOCK) {
                     now.pulses.merge(
                             port,
-                            Pulse.NONE.with(nowMicros - line.agoMicros()),
+                            Pulse.NONE.with(micros),
                             (pulse, tick) -> pulse.with(tick.ticks().getFirst()));
                     continue;
                 }
-                if (line.message() == RealTime.ACTIVE_SENSING) {
+                if (says) {
                     continue;
                 }
-                now.tape.addFirst(new Arrived(
-                        Instant.now().minusNanos(line.agoMicros() * 1_000), from, port, line, line.count()));
-                if (from.isEmpty()) {
+                String ear = browser + " " + port;
+                boolean isAgain =
+                        from.filter(box -> !now.ears.hears(box, ear, micros)).isPresent();
+                now.tape.addFirst(
+                        new Arrived(Instant.now().minusNanos(line.agoMicros() * 1_000), from, port, line, isAgain));
+                if (from.isEmpty() || isAgain) {
                     continue;
                 }
-                Heard heard = new Heard(nowMicros - line.agoMicros(), from.get(), line.message(), line.count());
+                now.ears = now.ears.after(from.get(), ear, micros);
+                Heard heard = new Heard(micros, from.get(), line.message(), line.count());
                 travels = travels.heard(heard);
                 if (!check.walk().on(from.get()).isEmpty()) {
                     stand(now, browser, from.get());
@@ -208,7 +246,9 @@ class LineChecks {
             // Of what still waits in a page that is held up nothing is known: it is quiet until what came last.
             check = check.quiet(
                     nowMicros - (lines.isEmpty() ? 0 : lines.getLast().agoMicros()));
-            boolean moved = !check.equals(now.check) || !lines.isEmpty();
+            SortedSet<String> silent = sensing.silent(nowMicros);
+            SortedSet<String> wasSilent = remember(now, browser, sensing, silent);
+            boolean moved = !check.equals(now.check) || isNews || !silent.equals(wasSilent);
             now.travels = travels;
             if (lines.isEmpty()) {
                 keepTravels(rig, now, who);
@@ -221,6 +261,19 @@ class LineChecks {
             others.publishEvent(new LineMoved(rig.id(), LineMoved.Way.LINE, standing.turn()));
         }
         return standing;
+    }
+
+    /** Keeps what a browser has to tell of who is there, and gives who was silent at it before. */
+    private static SortedSet<String> remember(Running now, String browser, Sensing sensing, SortedSet<String> silent) {
+        if (now.sensing.size() < MOST_BROWSERS || now.sensing.containsKey(browser)) {
+            now.sensing.put(browser, sensing);
+            return Objects.requireNonNullElse(now.silent.put(browser, silent), new TreeSet<>());
+        }
+        return silent;
+    }
+
+    private static String name(List<String> ports, int number) {
+        return number < ports.size() ? ports.get(number) : "";
     }
 
     /** Whether a port that is called like a box is that box's own, and no cable that leads to it. */

@@ -1,6 +1,7 @@
 package embrack.app.line;
 
 import embrack.app.frame.Echo;
+import embrack.app.store.Bench;
 import embrack.app.store.Hand;
 import embrack.app.store.LineStore;
 import embrack.app.store.RigId;
@@ -231,14 +232,12 @@ class LineController {
 
     /** The ports that a browser brings, with what hangs at each. */
     @PostMapping("/ports")
-    String ports(@PathVariable RigId id, @RequestParam(defaultValue = "") String ports, Model page) {
+    String ports(@PathVariable RigId id, Bench bench, Model page) {
         StoredRig stored = rigs.load(id);
         page.addAttribute("base", "/rigs/%s/line".formatted(id))
                 .addAttribute(
                         "ports",
-                        PortsView.of(
-                                stored.plan(),
-                                store.plugged(stored, ports.lines().distinct().toList(), false)));
+                        PortsView.of(stored.plan(), store.plugged(stored, bench.place(), bench.ports(), false)));
         return "line/line :: ports";
     }
 
@@ -247,8 +246,9 @@ class LineController {
     String plug(
             @PathVariable RigId id,
             @RequestParam(defaultValue = "") String port,
-            @RequestParam(defaultValue = "") String box) {
-        store.plug(id, port, false, box(id, box));
+            @RequestParam(defaultValue = "") String box,
+            Bench bench) {
+        store.plug(id, bench.place(), port, false, box(id, box));
         return toLine(id);
     }
 

@@ -301,7 +301,10 @@ record LinePage(
                 CLOCK.format(arrived.at()),
                 arrived.from().map(box -> plan.rig().name(box).text()).orElse(arrived.port()),
                 Messages.words(arrived.line().message()),
-                arrived.count() > 1 ? say(Phrase.of(ROOM, "times").with("count", arrived.count())) : "");
+                arrived.line().count() > 1
+                        ? say(Phrase.of(ROOM, "times")
+                                .with("count", arrived.line().count()))
+                        : "");
     }
 
     private static String say(Phrase phrase) {

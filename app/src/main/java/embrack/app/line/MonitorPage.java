@@ -85,7 +85,7 @@ record MonitorPage(long turn, String box, List<Source> boxes, List<String> stran
                 arrived.from().map(from -> plan.rig().name(from).text()).orElse(arrived.port()),
                 Messages.words(message),
                 message.hex(),
-                arrived.count() > 1 ? say(Phrase.of(ROOM, "times").with("count", arrived.count())) : "",
+                more(arrived),
                 account.map(one -> one.senders().isEmpty()
                                 ? say(Phrase.of(ROOM, "not-planned"))
                                 : one.senders().stream()
@@ -93,6 +93,13 @@ record MonitorPage(long turn, String box, List<Source> boxes, List<String> stran
                                         .collect(Collectors.joining("; ")))
                         .orElseGet(() -> say(Phrase.of(ROOM, "not-of-this-rig"))),
                 account.map(one -> effect(plan, one)).orElse(""));
+    }
+
+    private static String more(LineChecks.Arrived arrived) {
+        int count = arrived.line().count();
+        String times = count > 1 ? say(Phrase.of(ROOM, "times").with("count", count)) : "";
+        String again = arrived.isAgain() ? say(Phrase.of(ROOM, "heard-again").with("port", arrived.port())) : "";
+        return (times + " " + again).strip();
     }
 
     private static String effect(Plan plan, Account account) {
@@ -112,6 +119,11 @@ record MonitorPage(long turn, String box, List<Source> boxes, List<String> stran
             strange.add(say(Phrase.of(ROOM, "two-clocks")
                     .with("ports", List.copyOf(standing.clocks().keySet()))));
         }
+        standing.silent()
+                .forEach(port -> strange.add(say(Phrase.of(ROOM, "fell-silent").with("port", port))));
+        standing.odd()
+                .forEach((port, hex) -> strange.add(say(
+                        Phrase.of(ROOM, "odd").with("port", port).with("bytes", hex.replaceAll("..(?=.)", "$0 ")))));
         stuck(standing)
                 .forEach(arrived -> strange.add(say(Phrase.of(ROOM, "stuck")
                         .with("note", Messages.words(arrived.line().message()))

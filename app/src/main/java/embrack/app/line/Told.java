@@ -10,13 +10,11 @@ import java.util.OptionalLong;
  * @param nowMicros when it tells it, by its own clock, in microseconds
  * @param offsetMicros how much the server's clock is before its own; empty where that was not measured
  * @param ports the names of its ports
- * @param lines what it heard, the oldest first; none where it only tells that nothing more came
+ * @param read what it heard; nothing where it only tells that nothing more came
  */
-record Told(
-        String station, long nowMicros, OptionalLong offsetMicros, List<String> ports, List<HeardLines.Line> lines) {
+record Told(String station, long nowMicros, OptionalLong offsetMicros, List<String> ports, HeardLines.Read read) {
 
     Told {
         ports = List.copyOf(ports);
-        lines = List.copyOf(lines);
     }
 }

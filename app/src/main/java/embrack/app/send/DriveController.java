@@ -1,6 +1,7 @@
 package embrack.app.send;
 
 import embrack.app.frame.Spoken;
+import embrack.app.store.Bench;
 import embrack.app.store.LineStore;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -66,19 +67,18 @@ class DriveController {
     @ResponseBody
     Driven drive(
             @PathVariable RigId id,
-            @RequestParam(defaultValue = "") String station,
-            @RequestParam(defaultValue = "") String ports,
+            Bench bench,
             @RequestParam(defaultValue = "") String from,
             @RequestParam(defaultValue = "") String bytes,
             @RequestParam(defaultValue = "") String since) {
         StoredRig stored = rigs.load(id);
-        Optional<DeviceId> board = store.plugged(stored, List.of(from), false)
+        Optional<DeviceId> board = store.plugged(stored, bench.place(), List.of(from), false)
                 .getOrDefault(from, Optional.empty())
                 .filter(stored.plan().controllers()::contains);
         if (board.isEmpty() || !bytes.matches("(?:[0-9a-fA-F]{2}){1,256}")) {
             return new Driven("", false, List.of());
         }
-        Set<DeviceId> open = gatekeeper.boxes(id, station);
+        Set<DeviceId> open = gatekeeper.boxes(id, bench.station());
         List<Gatekeeper.Reply> replies = new ArrayList<>();
         for (Message message : Decoder.decode(HexFormat.of().parseHex(bytes)).messages()) {
             if (message instanceof RealTime || open.isEmpty()) {
@@ -88,21 +88,15 @@ class DriveController {
             for (Map.Entry<DeviceId, List<Message>> one :
                     arriving(stored, board.get(), message).entrySet()) {
                 if (open.contains(one.getKey())) {
-                    replies.add(gatekeeper.let(
-                            stored,
-                            station,
-                            SendController.names(ports),
-                            one.getKey(),
-                            Sending.each(one.getValue()),
-                            false,
-                            false));
+                    replies.add(
+                            gatekeeper.let(stored, bench, one.getKey(), Sending.each(one.getValue()), false, false));
                     sent.addAll(one.getValue());
                 }
             }
             if (sendings.watched(stored, before -> before.sending(message, micros(since), sent))
                     .isLoop()) {
                 sendings.watched(stored, before -> Feedback.NONE);
-                gatekeeper.shut(id, station);
+                gatekeeper.shut(id, bench.station());
                 return new Driven(say(stored, "drive.loop", board.get()), true, List.of());
             }
         }

@@ -1,6 +1,7 @@
 package embrack.app.send;
 
 import embrack.app.frame.Spoken;
+import embrack.app.store.Bench;
 import embrack.app.store.LineStore;
 import embrack.app.store.RigId;
 import embrack.app.store.StoredRig;
@@ -111,24 +112,17 @@ class Gatekeeper {
     /**
      * Lets messages go to a box, or says why not.
      *
-     * @param ports the names of the ports out that the page has
      * @param askedTwice whether it can hurt somebody
      * @param yesAgain whether somebody said yes to just this
      */
-    Reply let(
-            StoredRig rig,
-            String station,
-            List<String> ports,
-            DeviceId box,
-            List<Sending> sendings,
-            boolean askedTwice,
-            boolean yesAgain) {
+    Reply let(StoredRig rig, Bench bench, DeviceId box, List<Sending> sendings, boolean askedTwice, boolean yesAgain) {
         List<Message> messages = sendings.stream().map(Sending::message).toList();
-        Optional<String> port = port(rig, ports, box, messages);
+        Optional<String> port = port(rig, bench, box, messages);
         if (port.isEmpty()) {
             return refused("no-port", rig, box, false);
         }
         House house = house(rig.id());
+        String station = bench.station();
         synchronized (house) {
             switch (house.gate.word(station, box, askedTwice, yesAgain, now())) {
                 case SHUT -> {
@@ -172,16 +166,16 @@ class Gatekeeper {
     }
 
     /** The port that leads to a box: its own, else one of a box that sends to it. */
-    private Optional<String> port(StoredRig rig, List<String> ports, DeviceId box, List<Message> messages) {
-        SortedMap<String, Optional<DeviceId>> plugged = store.plugged(rig, ports, true);
-        return ports.stream()
+    private Optional<String> port(StoredRig rig, Bench bench, DeviceId box, List<Message> messages) {
+        SortedMap<String, Optional<DeviceId>> plugged = store.plugged(rig, bench.place(), bench.ports(), true);
+        return bench.ports().stream()
                 .filter(port -> plugged.getOrDefault(port, Optional.empty())
                         .filter(box::equals)
                         .isPresent())
                 .findFirst()
                 .or(() -> {
                     Ways ways = new Ways(rig.plan().rig());
-                    return ports.stream()
+                    return bench.ports().stream()
                             .filter(port -> plugged.getOrDefault(port, Optional.empty())
                                     .filter(rig.plan().controllers()::contains)
                                     .filter(board -> messages.stream()

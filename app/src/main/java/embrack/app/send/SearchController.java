@@ -1,5 +1,6 @@
 package embrack.app.send;
 
+import embrack.app.store.Bench;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
@@ -88,10 +89,7 @@ class SearchController {
     /** What is next goes, behind what lets go of what was sent before it. */
     @PostMapping("/next")
     @ResponseBody
-    Gatekeeper.Reply next(
-            @PathVariable RigId id,
-            @RequestParam(defaultValue = "") String station,
-            @RequestParam(defaultValue = "") String ports) {
+    Gatekeeper.Reply next(@PathVariable RigId id, Bench bench) {
         StoredRig stored = rigs.load(id);
         Search search = sendings.of(stored)
                 .search()
@@ -99,8 +97,7 @@ class SearchController {
                 .orElseThrow(() -> Refused.text("search", "Nothing is looked for."));
         List<Message> messages = new ArrayList<>(Quiet.after(stored.plan(), search.box(), search.out()));
         messages.addAll(search.how().next());
-        Gatekeeper.Reply reply = gatekeeper.let(
-                stored, station, SendController.names(ports), search.box(), Sending.each(messages), false, false);
+        Gatekeeper.Reply reply = gatekeeper.let(stored, bench, search.box(), Sending.each(messages), false, false);
         if (reply.isSent()) {
             searched(stored, Search::sent);
         }

@@ -1,6 +1,7 @@
 package embrack.app.send;
 
 import embrack.app.frame.Echo;
+import embrack.app.store.Bench;
 import embrack.app.store.Hand;
 import embrack.app.store.LineStore;
 import embrack.app.store.RigId;
@@ -88,6 +89,7 @@ class SendController {
             @PathVariable RigId id,
             @RequestParam(defaultValue = "") String outs,
             @RequestParam(defaultValue = "") String ins,
+            Bench bench,
             Model page) {
         StoredRig stored = rigs.load(id);
         page.addAttribute("base", "/rigs/%s/line/send".formatted(id))
@@ -96,8 +98,8 @@ class SendController {
                         PortsOut.of(
                                 stored.plan(),
                                 sendings.of(stored).asking().probes().boxes(),
-                                store.plugged(stored, names(outs), true),
-                                store.plugged(stored, names(ins), false)));
+                                store.plugged(stored, bench.place(), names(outs), true),
+                                store.plugged(stored, bench.place(), names(ins), false)));
         return "send/send :: ports";
     }
 
@@ -107,8 +109,9 @@ class SendController {
             @PathVariable RigId id,
             @RequestParam(defaultValue = "") String port,
             @RequestParam(defaultValue = "true") boolean outward,
-            @RequestParam(defaultValue = "") String box) {
-        store.plug(id, port, outward, find(rigs.load(id), box));
+            @RequestParam(defaultValue = "") String box,
+            Bench bench) {
+        store.plug(id, bench.place(), port, outward, find(rigs.load(id), box));
         return toSend(id);
     }
 
@@ -140,8 +143,7 @@ class SendController {
     @ResponseBody
     Gatekeeper.Reply next(
             @PathVariable RigId id,
-            @RequestParam(defaultValue = "") String station,
-            @RequestParam(defaultValue = "") String ports,
+            Bench bench,
             @RequestParam(defaultValue = "") String probe,
             @RequestParam(defaultValue = "false") boolean yes,
             @Nullable Principal who) {
@@ -152,7 +154,7 @@ class SendController {
                 .filter(asked -> asked.key().equals(probe))
                 .orElseThrow(() -> Refused.text("probe", "Something else is asked by now. Look at the page again."));
         Gatekeeper.Reply reply =
-                gatekeeper.let(stored, station, names(ports), next.device(), next.sendings(), next.isAskedTwice(), yes);
+                gatekeeper.let(stored, bench, next.device(), next.sendings(), next.isAskedTwice(), yes);
         if (reply.isSent()) {
             sendings.said(stored, named(who), Asking::sent);
         }
@@ -212,8 +214,7 @@ class SendController {
     @ResponseBody
     Gatekeeper.Reply teach(
             @PathVariable RigId id,
-            @RequestParam(defaultValue = "") String station,
-            @RequestParam(defaultValue = "") String ports,
+            Bench bench,
             @RequestParam(defaultValue = "") String box,
             @RequestParam(defaultValue = "") String lesson) {
         StoredRig stored = rigs.load(id);
@@ -223,7 +224,7 @@ class SendController {
                 .map(Map.Entry::getValue)
                 .findFirst()
                 .orElseThrow(() -> Refused.text("lesson", "It does not learn that in this plan."));
-        return gatekeeper.let(stored, station, names(ports), device, Sending.each(List.of(message)), false, false);
+        return gatekeeper.let(stored, bench, device, Sending.each(List.of(message)), false, false);
     }
 
     /** A box has learned something: the line of its sheet is ticked. */
@@ -241,16 +242,11 @@ class SendController {
     /** A message that nobody obeys goes to a box, to measure how long it takes. */
     @PostMapping("/measure")
     @ResponseBody
-    Gatekeeper.Reply measure(
-            @PathVariable RigId id,
-            @RequestParam(defaultValue = "") String station,
-            @RequestParam(defaultValue = "") String ports,
-            @RequestParam(defaultValue = "") String box) {
+    Gatekeeper.Reply measure(@PathVariable RigId id, Bench bench, @RequestParam(defaultValue = "") String box) {
         StoredRig stored = rigs.load(id);
         Message message = Harmless.in(stored.plan())
                 .orElseThrow(() -> Refused.text("box", "Every message does something somewhere in this rig."));
-        return gatekeeper.let(
-                stored, station, names(ports), required(stored, box), Sending.each(List.of(message)), false, false);
+        return gatekeeper.let(stored, bench, required(stored, box), Sending.each(List.of(message)), false, false);
     }
 
     /**
@@ -267,10 +263,13 @@ class SendController {
             @RequestParam(defaultValue = "") String out,
             @RequestParam(defaultValue = "") String in,
             @RequestParam(defaultValue = "") String micros,
+            Bench bench,
             @Nullable Principal who) {
         StoredRig stored = rigs.load(id);
-        Optional<DeviceId> sender = store.plugged(stored, List.of(out), true).getOrDefault(out, Optional.empty());
-        Optional<DeviceId> heard = store.plugged(stored, List.of(in), false).getOrDefault(in, Optional.empty());
+        Optional<DeviceId> sender =
+                store.plugged(stored, bench.place(), List.of(out), true).getOrDefault(out, Optional.empty());
+        Optional<DeviceId> heard =
+                store.plugged(stored, bench.place(), List.of(in), false).getOrDefault(in, Optional.empty());
         List<Long> times = Stream.of(micros.split(" "))
                 .filter(time -> time.matches("\\d{1,8}"))
                 .map(Long::valueOf)

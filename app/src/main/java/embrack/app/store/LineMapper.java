@@ -37,14 +37,19 @@ interface LineMapper {
     @Delete("delete from line_came where rig = #{rig} and task = #{task}")
     void remove(@Param("rig") long rig, @Param("task") String task);
 
-    @Select("select port, box from line_port where rig = #{rig} and outward = #{outward} order by port")
-    List<PortRow> ports(@Param("rig") long rig, @Param("outward") boolean outward);
+    /** Those that count everywhere first, and then those of the place. */
+    @Select("""
+            select port, box from line_port
+            where rig = #{rig} and outward = #{outward} and place in ('', #{place}) order by place, port""")
+    List<PortRow> ports(@Param("rig") long rig, @Param("place") String place, @Param("outward") boolean outward);
 
     @Insert("""
-            insert into line_port (rig, port, outward, box) values (#{rig}, #{port}, #{outward}, #{box})
-            on conflict (rig, port, outward) do update set box = excluded.box""")
+            insert into line_port (rig, place, port, outward, box)
+            values (#{rig}, #{place}, #{port}, #{outward}, #{box})
+            on conflict (rig, place, port, outward) do update set box = excluded.box""")
     void plug(
             @Param("rig") long rig,
+            @Param("place") String place,
             @Param("port") String port,
             @Param("outward") boolean outward,
             @Param("box") String box);

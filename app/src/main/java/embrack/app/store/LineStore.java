@@ -95,11 +95,11 @@ public class LineStore {
                 .forEach(task -> mapper.remove(rig.number(), task.key()));
     }
 
-    /** What somebody said of ports; empty for one at which nothing of the rig hangs. */
+    /** What somebody said of the ports of a place; empty for one at which nothing of the rig hangs. */
     @Transactional(readOnly = true)
-    public SortedMap<String, Optional<DeviceId>> said(RigId rig, boolean outward) {
+    public SortedMap<String, Optional<DeviceId>> said(RigId rig, String place, boolean outward) {
         SortedMap<String, Optional<DeviceId>> said = new TreeMap<>();
-        mapper.ports(rig.number(), outward)
+        mapper.ports(rig.number(), place, outward)
                 .forEach(row -> said.put(
                         row.port(), row.box().equals(NONE) ? Optional.empty() : Optional.of(new DeviceId(row.box()))));
         return said;
@@ -108,12 +108,14 @@ public class LineStore {
     /**
      * Which box hangs at each of some ports: as somebody said, else by its name; empty where nothing of the rig does.
      *
+     * @param place of which browser they are
      * @param ports their names
      * @param outward whether they are ports out
      */
     @Transactional(readOnly = true)
-    public SortedMap<String, Optional<DeviceId>> plugged(StoredRig rig, List<String> ports, boolean outward) {
-        SortedMap<String, Optional<DeviceId>> said = said(rig.id(), outward);
+    public SortedMap<String, Optional<DeviceId>> plugged(
+            StoredRig rig, String place, List<String> ports, boolean outward) {
+        SortedMap<String, Optional<DeviceId>> said = said(rig.id(), place, outward);
         SortedMap<String, Optional<DeviceId>> plugged = new TreeMap<>();
         for (String port : ports) {
             plugged.put(
@@ -126,11 +128,12 @@ public class LineStore {
         return plugged;
     }
 
-    /** Says what hangs at a port; empty for nothing of the rig. {@code outward} whether it is a port out. */
+    /** Says what hangs at a port of a place; empty for nothing of the rig. {@code outward} whether it is a port out. */
     @Transactional
-    public void plug(RigId rig, String port, boolean outward, Optional<DeviceId> box) {
+    public void plug(RigId rig, String place, String port, boolean outward, Optional<DeviceId> box) {
         if (!port.isBlank() && port.length() <= LONGEST_PORT) {
-            mapper.plug(rig.number(), port, outward, box.map(DeviceId::text).orElse(NONE));
+            mapper.plug(
+                    rig.number(), place, port, outward, box.map(DeviceId::text).orElse(NONE));
         }
     }
 

@@ -2,6 +2,7 @@ package embrack.app.switches;
 
 import embrack.app.frame.Trying;
 import embrack.app.store.Because;
+import embrack.app.store.Bench;
 import embrack.app.store.LineStore;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
@@ -85,9 +86,10 @@ class TrialController {
             @RequestParam(defaultValue = "") String port,
             @RequestParam(defaultValue = "") String sent,
             @RequestParam(defaultValue = "") String here,
+            Bench bench,
             HttpServletResponse response) {
         StoredRig stored = rigs.load(id);
-        List<Tread> treads = line.plugged(stored, List.of(port), false).values().stream()
+        List<Tread> treads = line.plugged(stored, bench.place(), List.of(port), false).values().stream()
                 .flatMap(Optional::stream)
                 .flatMap(board -> new Trodden(Walk.of(stored.plan())).by(board, messages(sent)).stream())
                 .toList();

@@ -223,10 +223,59 @@ class LineJobTests extends AtTheBrowser {
                   for (let i = 0; i < 60; i++) window.at(now - (59 - i) * 20.8333, 0xf8);
                 }""");
         assertThat(hand.page.locator(".strange")).containsText("USB MIDI 1 sends a clock: 120.0 quarters a minute");
+        hand.page.evaluate("() => { window.came(0x12); window.came(0xfe); }");
+        assertThat(hand.page.locator(".strange")).containsText("sent bytes that are no message: 12.");
+        assertThat(hand.page.locator(".strange")).containsText("has fallen silent");
+        hand.page.evaluate("() => window.came(0xb1, 97, 1)");
+        assertThat(hand.page.locator(".strange")).not().containsText("has fallen silent");
         hand.page.locator("#freeze").check();
         hand.page.evaluate("() => window.came(0xb1, 98, 1)");
         assertThat(hand.download("^Keep as a list")).contains("ch 2 CC 98 1", "Vocal mixer: mute Vocal mic");
         assertThat(rows.first()).not().containsText("CC 98");
+    }
+
+    /**
+     * Ports of one name at two computers lead to the boxes that are said at each; a box that comes in at both is heard
+     * once.
+     */
+    @Test
+    void portsOfOneNameAtTwoComputersAreToldApart() {
+        hand.importFile(Examples.quayRig().getBytes(StandardCharsets.UTF_8));
+        hand.at("/gear");
+        hand.load("/line");
+        plug(hand, "voice-board");
+        try (Stagehand other = new Stagehand(port)) {
+            other.page.navigate(hand.page.url());
+            plug(other, "quay-board");
+            walkTo(hand, "Voice board");
+            assertThat(hand.page.locator("#ports select")).hasValue("voice-board");
+            walkTo(other, "Voice board");
+            other.page.locator("#plugged").evaluate("panel => { panel.open = true; }");
+            other.page.locator("#ports select").selectOption("voice-board");
+            other.untilAtWork();
+            for (int number = 1; number <= 2; number++) {
+                assertThat(hand.page.locator(".prompt-words h2")).containsText("Press " + number);
+                for (Stagehand at : List.of(hand, other)) {
+                    at.page.evaluate(
+                            "number => [[56, 57, 40, 63], [56, 57]][number - 1]"
+                                    + ".forEach(cc => window.came(0xb1, cc, number === 1 ? 0 : 127))",
+                            number);
+                }
+            }
+            assertThat(hand.page.locator(".prompt-words h2")).containsText("Press 3");
+            assertThat(hand.page.locator(".line-row .mark.exact")).hasCount(2);
+            hand.load("/line/monitor");
+            assertThat(hand.page.locator(".monitor-table")).containsText("once more, at USB MIDI 1: it counts once");
+        }
+    }
+
+    private static void plug(Stagehand at, String box) {
+        standInFor(at, "USB MIDI 1");
+        at.click("Listen to the MIDI ports of this browser");
+        assertThat(at.page.locator("#ports select")).hasValue("");
+        at.page.locator("#ports select").selectOption(box);
+        assertThat(at.page.locator("#plugged-count")).hasText(": 1");
+        at.untilAtWork();
     }
 
     /** A port in the place of the browser's own. */
