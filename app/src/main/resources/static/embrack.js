@@ -21,3 +21,4 @@ import "./hung.js";
 import "./line.js";
 import "./send.js";
 import "./tryreal.js";
+import "./doors.js";

@@ -62,6 +62,8 @@ record GearPage(
      *
      * @param goesWithIt what would go with it if it were removed, a sentence; empty when nothing would
      * @param noun what its parts are called: "strip", "part"
+     * @param plays whether something is pressed on it, so that the real one can be heard
+     * @param obeys whether it answers to messages, so that the real one can be asked
      */
     record Detail(
             String id,
@@ -75,7 +77,9 @@ record GearPage(
             List<ModelChoice> hardware,
             Optional<Table> table,
             Hands hands,
-            List<Worked> worked) {}
+            List<Worked> worked,
+            boolean plays,
+            boolean obeys) {}
 
     /** A part, and all that works it. */
     record Worked(String part, List<Worker> by) {}
@@ -168,7 +172,9 @@ record GearPage(
                                 entry.getValue().stream()
                                         .map(worker -> worker(plan, worker))
                                         .toList()))
-                        .toList());
+                        .toList(),
+                plan.controllers().contains(device.id()),
+                !rig.chart(device.id()).isEmpty());
     }
 
     private static Worker worker(Plan plan, Workers.Worker worker) {

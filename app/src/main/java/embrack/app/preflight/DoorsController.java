@@ -3,17 +3,27 @@ package embrack.app.preflight;
 import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Room;
+import embrack.app.store.Bench;
+import embrack.app.store.LineStore;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.app.store.TickStore;
+import embrack.core.line.DoorsHeard;
+import embrack.core.line.Walk;
+import embrack.core.midi.Decoder;
+import embrack.core.midi.Message;
+import embrack.core.rig.DeviceId;
 import embrack.core.sheet.AtDoors;
 import embrack.core.sheet.Progress;
 import embrack.core.sheet.Section;
 import java.security.Principal;
+import java.util.HexFormat;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.SortedMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -31,11 +41,13 @@ class DoorsController {
     private final RigStore rigs;
     private final Reports reports;
     private final TickStore ticks;
+    private final LineStore line;
 
-    DoorsController(RigStore rigs, Reports reports, TickStore ticks) {
+    DoorsController(RigStore rigs, Reports reports, TickStore ticks, LineStore line) {
         this.rigs = rigs;
         this.reports = reports;
         this.ticks = ticks;
+        this.line = line;
     }
 
     @DrawnOnce
@@ -65,6 +77,42 @@ class DoorsController {
             ticks.untick(id, key);
         }
         return "redirect:/rigs/%s/doors".formatted(id);
+    }
+
+    /**
+     * A real board sent something: what the list says of it is ticked, or no longer.
+     *
+     * @param port at which it came
+     * @param sent messages in hexadecimal, blanks between, the newest last
+     */
+    @PostMapping("/heard")
+    String heard(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String port,
+            @RequestParam(defaultValue = "") String sent,
+            Bench bench,
+            @Nullable Principal who) {
+        StoredRig stored = rigs.load(id);
+        Optional<DeviceId> board =
+                line.plugged(stored, bench.place(), List.of(port), false).getOrDefault(port, Optional.empty());
+        if (board.isPresent() && sent.matches("(?:[0-9a-fA-F]{2} ?){1,2048}")) {
+            List<Message> messages = Decoder.decode(HexFormat.of().parseHex(sent.replace(" ", "")))
+                    .messages();
+            SortedMap<String, Boolean> told = new DoorsHeard(Walk.of(stored.plan())).tells(board.get(), messages);
+            AtDoors.of(stored.plan())
+                    .lines()
+                    .filter(line -> told.containsKey(line.key()))
+                    .forEach(line -> tick(id, line, Objects.requireNonNull(told.get(line.key())), who));
+        }
+        return "redirect:/rigs/%s/doors".formatted(id);
+    }
+
+    private void tick(RigId id, Section.Line line, boolean done, @Nullable Principal who) {
+        if (done) {
+            ticks.tick(id, line, SheetController.named(who));
+        } else {
+            ticks.untick(id, line.key());
+        }
     }
 
     /** Begins to tick anew, for another evening. */

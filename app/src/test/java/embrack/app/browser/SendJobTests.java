@@ -252,6 +252,17 @@ class SendJobTests extends AtTheBrowser {
         hand.page.evaluate("() => window.came(0xb1, 99, 1)");
         hand.click("Check the real board");
         assertThat(hand.page.locator(".walk-box[aria-current]")).containsText("Voice board");
+        hand.load("/doors");
+        standInFor("Nothing", "Voice board");
+        hand.click("Tick by what arrives");
+        assertThat(hand.page.locator("#doors-heard")).containsText("Hears Voice board");
+        assertThat(hand.page.locator("#doors-done")).containsText(" 0 of ");
+        hand.page.evaluate("() => window.came(0xb1, 40, 127)");
+        assertThat(hand.page.locator("#doors-done")).containsText(" 2 of ");
+        assertThat(hand.page.locator("#doors-list .done").first()).containsText("Bank A is on its display.");
+        hand.load("/gear/vocal-mixer");
+        hand.click("Ask it to do what the show asks");
+        assertThat(hand.page.locator(".walk-box[aria-current]")).containsText("Vocal mixer");
     }
 
     @SuppressWarnings("unchecked")

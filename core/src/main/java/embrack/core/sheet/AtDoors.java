@@ -38,6 +38,7 @@ import embrack.core.stage.Scenery;
 import embrack.core.stage.Sight;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.ControlAssignment;
+import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.Target;
@@ -68,6 +69,9 @@ public final class AtDoors {
 
     /** What the keys of its lines begin with. */
     public static final String KEYS = "doors/";
+
+    private static final String BANK = "bank";
+    private static final String PROGRAM_MODE = "program-mode";
 
     private static final int TOP = 127;
     private static final String LEVEL = "level/";
@@ -266,8 +270,7 @@ public final class AtDoors {
     private void board(DeviceId id, Board board, Tasks tasks) {
         List<Assignment> used = plan.switches().of(id);
         if (board.banks().size() > 1 && !used.isEmpty()) {
-            tasks.add(
-                    "bank", "Bank %s is on its display.".formatted(board.banks().get(start.shownBank(id) - 1)));
+            tasks.add(BANK, "Bank %s is on its display.".formatted(board.banks().get(start.shownBank(id) - 1)));
         }
         List<TapeLabel> alternating = used.stream()
                 .filter(assignment ->
@@ -282,7 +285,7 @@ public final class AtDoors {
                 .memory()
                 .writing()
                 .filter(how -> !used.isEmpty())
-                .ifPresent(how -> tasks.add("program-mode", "Program mode is left; a press now sends."));
+                .ifPresent(how -> tasks.add(PROGRAM_MODE, "Program mode is left; a press now sends."));
     }
 
     private void control(ControlAssignment control, Tasks tasks) {
@@ -290,14 +293,9 @@ public final class AtDoors {
             return;
         }
         Target first = control.targets().getFirst();
-        int level = start.value(new Place(first.device(), first.part(), Aspect.LEVEL));
-        int position = IntStream.rangeClosed(0, TOP)
-                .boxed()
-                .min(Comparator.<Integer>comparingInt(p -> Math.abs(amount(first, p) - level))
-                        .thenComparing(p -> p != 0 && p != TOP))
-                .orElse(0);
+        int position = position(start, control);
         tasks.add(
-                "control/%s%d".formatted(control.at().type().key(), control.at().number()),
+                own(control.at()),
                 "%s %s: so %s stands at its start, and nothing jumps."
                         .formatted(
                                 Words.capital("%s %d"
@@ -306,6 +304,40 @@ public final class AtDoors {
                                                 control.at().number())),
                                 where(control.at().type(), position),
                                 plan.words(first)));
+    }
+
+    /** Where a control that moves something stands at the start, 0 to 127: as what it moves first stands there. */
+    public static int position(Plan plan, ControlAssignment control) {
+        return position(World.poweredOn(plan.rig()), control);
+    }
+
+    private static int position(World start, ControlAssignment control) {
+        Target first = control.targets().getFirst();
+        int level = start.value(new Place(first.device(), first.part(), Aspect.LEVEL));
+        return IntStream.rangeClosed(0, TOP)
+                .boxed()
+                .min(Comparator.<Integer>comparingInt(p -> Math.abs(amount(first, p) - level))
+                        .thenComparing(p -> p != 0 && p != TOP))
+                .orElse(0);
+    }
+
+    private static String own(ControlAt at) {
+        return "control/%s%d".formatted(at.type().key(), at.number());
+    }
+
+    /** The key of the line that says where a control stands. */
+    public static String key(ControlAt at) {
+        return KEYS + at.box() + "/" + own(at);
+    }
+
+    /** The key of the line that says which bank a board shows. */
+    public static String bankKey(DeviceId board) {
+        return KEYS + board + "/" + BANK;
+    }
+
+    /** The key of the line that says that a board sends what is pressed. */
+    public static String programModeKey(DeviceId board) {
+        return KEYS + board + "/" + PROGRAM_MODE;
     }
 
     private static int amount(Target target, int position) {

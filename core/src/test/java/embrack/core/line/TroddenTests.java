@@ -1,18 +1,23 @@
 package embrack.core.line;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.entry;
 
 import embrack.core.Evening;
 import embrack.core.compile.CompiledControl;
 import embrack.core.compile.Compiler;
+import embrack.core.compile.Sending;
 import embrack.core.gear.ControlType;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
 import embrack.core.midi.Message.ControlChange;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.sheet.AtDoors;
+import embrack.core.sheet.Section;
 import embrack.core.sim.Tread;
 import embrack.core.sim.Tread.Foot;
+import embrack.core.switches.ControlAssignment;
 import embrack.core.switches.ControlAt;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
@@ -30,6 +35,36 @@ class TroddenTests {
             .then("foot-board 6", Moment.HOLD, "lantern-desk recall:scene-4")
             .move("foot-board", ControlType.TREADLE, "vocal-mixer", "input-1", 0, 100)
             .plan();
+
+    /** What a pedal was left at, and which bank a board is in, is heard; the list at doors follows it. */
+    @Test
+    void theListAtDoorsHearsHowABoardStands() {
+        Plan banks = Evening.rig()
+                .step("foot-board/1 5: lantern-desk recall:scene-1", "foot-board/2 5: lantern-desk recall:scene-2")
+                .move("foot-board", ControlType.TREADLE, "vocal-mixer", "input-1", 0, 100)
+                .plan();
+        ControlAssignment treadle = banks.switches().travelsOf(BOARD).getFirst();
+        int start = AtDoors.position(banks, treadle);
+        DoorsHeard heard = new DoorsHeard(Walk.of(banks));
+        for (int position = 0; position <= 127; position++) {
+            List<Message> sent = new Compiler(banks)
+                    .compile(treadle).sendings(position).stream()
+                            .map(Sending::message)
+                            .toList();
+            assertThat(heard.tells(BOARD, sent))
+                    .as("at %d", position)
+                    .containsExactly(entry(AtDoors.key(treadle.at()), position == start));
+        }
+        for (Planned planned : Walk.of(banks).stops()) {
+            assertThat(heard.tells(BOARD, planned.messages()))
+                    .containsEntry(AtDoors.bankKey(BOARD), planned.task().at().bank() == 1)
+                    .containsEntry(AtDoors.programModeKey(BOARD), true);
+        }
+        assertThat(heard.tells(BOARD, List.of(new ControlChange(new Channel(9), 99, 1))))
+                .isEmpty();
+        assertThat(AtDoors.of(banks).lines().map(Section.Line::key))
+                .contains(AtDoors.key(treadle.at()), AtDoors.bankKey(BOARD));
+    }
 
     /** Whatever a board sends as planned is known again by it, down and up. */
     @Test
