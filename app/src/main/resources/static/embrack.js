@@ -22,3 +22,4 @@ import "./line.js";
 import "./send.js";
 import "./tryreal.js";
 import "./doors.js";
+import "./pairs.js";

@@ -74,7 +74,9 @@ class LineController {
     String found(@PathVariable RigId id, Model page) {
         StoredRig stored = rigs.load(id);
         page.addAttribute("base", toLine(id).substring("redirect:".length()))
-                .addAttribute("found", FoundView.of(stored.plan(), checks.of(stored, "")));
+                .addAttribute("found", FoundView.of(stored.plan(), checks.of(stored, "")))
+                .addAttribute(
+                        "pairs", PairsPage.of(stored.plan(), store.pairs(id)).brief());
         return "line/part :: summary";
     }
 

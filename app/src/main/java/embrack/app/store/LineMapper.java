@@ -7,6 +7,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.jspecify.annotations.Nullable;
 
 /** The SQL of line checks. */
 @Mapper
@@ -92,4 +93,36 @@ interface LineMapper {
             @Param("heard") String heard,
             @Param("micros") String micros,
             @Param("who") String who);
+
+    /** What was tried of a pair. */
+    record PairRow(
+            String pair,
+            String planned,
+            @Nullable Long gapMicros,
+            String lost,
+            boolean back,
+            String who,
+            int revision,
+            OffsetDateTime at) {}
+
+    @Select("""
+            select pair, planned, gap_micros, lost, back, who, revision, at from line_pair
+            where rig = #{rig} order by pair""")
+    List<PairRow> pairs(@Param("rig") long rig);
+
+    @Insert("""
+            insert into line_pair (rig, pair, planned, gap_micros, lost, back, who, revision)
+            values (#{rig}, #{pair}, #{planned}, #{gap,jdbcType=BIGINT}, #{lost}, #{back}, #{who}, #{revision})
+            on conflict (rig, pair) do update set planned = excluded.planned, gap_micros = excluded.gap_micros,
+                lost = excluded.lost, back = excluded.back, who = excluded.who, revision = excluded.revision,
+                at = now()""")
+    void pair(
+            @Param("rig") long rig,
+            @Param("pair") String pair,
+            @Param("planned") String planned,
+            @Param("gap") @Nullable Long gapMicros,
+            @Param("lost") String lost,
+            @Param("back") boolean back,
+            @Param("who") String who,
+            @Param("revision") int revision);
 }

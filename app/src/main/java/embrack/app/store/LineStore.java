@@ -1,6 +1,8 @@
 package embrack.app.store;
 
 import embrack.core.line.Came;
+import embrack.core.line.PairTrial;
+import embrack.core.line.PairTried;
 import embrack.core.line.PortNames;
 import embrack.core.line.Task;
 import embrack.core.line.Travels;
@@ -14,8 +16,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -204,5 +208,50 @@ public class LineStore {
                 heard.text(),
                 times.micros().stream().map(String::valueOf).collect(Collectors.joining(" ")),
                 who);
+    }
+
+    /**
+     * What was tried of a pair, and by whom.
+     *
+     * @param when "30 Nov, 18:02"
+     */
+    public record Pulled(PairTried tried, String who, String when, int revision) {}
+
+    /** What was tried of pairs, by {@link PairTrial#key()}. */
+    @Transactional(readOnly = true)
+    public SortedMap<String, Pulled> pairs(RigId rig) {
+        SortedMap<String, Pulled> all = new TreeMap<>();
+        mapper.pairs(rig.number())
+                .forEach(row -> all.put(
+                        row.pair(),
+                        new Pulled(
+                                new PairTried(
+                                        row.planned(),
+                                        row.gapMicros() == null
+                                                ? OptionalLong.empty()
+                                                : OptionalLong.of(row.gapMicros()),
+                                        row.lost().isEmpty()
+                                                ? new TreeSet<>()
+                                                : new TreeSet<>(
+                                                        List.of(row.lost().split(" "))),
+                                        row.back()),
+                                row.who(),
+                                SHOWN.format(row.at()),
+                                row.revision())));
+        return all;
+    }
+
+    /** Keeps what was tried last of a pair. */
+    @Transactional
+    public void pair(RigId rig, String pair, PairTried tried, String who, int revision) {
+        mapper.pair(
+                rig.number(),
+                pair,
+                tried.planned(),
+                tried.gapMicros().isPresent() ? tried.gapMicros().getAsLong() : null,
+                String.join(" ", tried.lost()),
+                tried.isBack(),
+                who,
+                revision);
     }
 }

@@ -269,6 +269,38 @@ class LineJobTests extends AtTheBrowser {
         }
     }
 
+    /** A lead of the first of a pair is pulled: what went on is said, how long it took a clock behind it tells. */
+    @Test
+    void aPairIsTriedByPullingALead() {
+        hand.importFile(Examples.quayRig().getBytes(StandardCharsets.UTF_8));
+        hand.at("/gear");
+        assertThat(inPreflight()).containsText("Player A: nobody has pulled its lead yet");
+        hand.load("/line/pairs");
+        standInFor(hand, "Behind the pair");
+        hand.click("Listen to the MIDI ports of this browser");
+        assertThat(hand.page.locator("#pairs-heard")).hasText("Hears Behind the pair.");
+        Locator trial = hand.page.locator("[data-pair='player-a~player-b']");
+        trial.getByText("Keep it").click();
+        assertThat(trial.locator(".problem")).hasText("Say whether it went on.");
+        trial.getByText("I pull it now").click();
+        // 24 ticks a quarter at 120, from the twentieth on 400 ms late (MIDI 1.0, "Timing Clock").
+        hand.page.evaluate("""
+                () => {
+                  for (let i = 0; i < 60; i++) window.at(1000 + i * 20.8333 + (i > 20 ? 400 : 0), 0xf8);
+                }""");
+        trial.getByText("It goes on, or nothing more comes").click();
+        assertThat(trial.locator("[data-pulling-state]")).hasText("60 messages came.");
+        for (Locator yes : trial.locator("input[value=yes]").all()) {
+            yes.check();
+        }
+        trial.locator("input[name='on.sound.click'][value=no]").check();
+        trial.getByText("Keep it").click();
+        assertThat(trial).containsText("400.00 ms without; the way back was found");
+        assertThat(trial).containsText("Did not go on: click: Singer ears");
+        assertThat(trial.locator(".mark")).hasText("it does not go on");
+        assertThat(inPreflight()).containsText("Player A: with its lead pulled the show does not go on.");
+    }
+
     private static void plug(Stagehand at, String box) {
         standInFor(at, "USB MIDI 1");
         at.click("Listen to the MIDI ports of this browser");

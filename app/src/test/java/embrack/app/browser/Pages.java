@@ -43,6 +43,7 @@ final class Pages {
             "/rigs/1/line",
             "/rigs/1/line/monitor",
             "/rigs/1/line/send",
+            "/rigs/1/line/pairs",
             "/rigs/1/lights?look=harbour",
             "/rigs/1/lights/fixtures",
             "/rigs/1/lights/desks",
