@@ -50,6 +50,17 @@ export async function bringOwn() {
   }
 }
 
+/** Has the browser's own ports, where there are any, send system exclusive messages too. Says in words why not. */
+export async function allowExclusive() {
+  if (!accesses.has("own") || accesses.get("own").sysexEnabled) return "";
+  try {
+    await bring("own", () => navigator.requestMIDIAccess({ sysex: true }));
+    return "";
+  } catch {
+    return "The browser was not allowed to send system exclusive messages. All else goes on without.";
+  }
+}
+
 // Taken away in the middle: the ports go, and whoever listens is told.
 navigator.permissions
   ?.query({ name: "midi" })

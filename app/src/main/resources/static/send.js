@@ -1,6 +1,6 @@
 // What boxes are asked, in the browser: the server says what goes, the gate lets it go, somebody says what was seen.
 import { byId } from "./page.js";
-import { bringOwn, hex, listen, names, namesOut, watch } from "./ports.js";
+import { allowExclusive, bringOwn, hex, listen, names, namesOut, watch } from "./ports.js";
 import { isOpen, sinceSent, sendThrough, openGate, shutGate, station, watchGate } from "./gate.js";
 import { bringServers } from "./ownports.js";
 import { joinSimulated } from "./simulated.js";
@@ -11,6 +11,7 @@ const byItself = { "Embrack-By-Itself": "send" };
 const TRIES = 30;
 const TRY_MS = 120;
 const BACK_MS = 500;
+const ANSWER_MS = 2000;
 const STEP_MS = 1000;
 
 const room = () => document.querySelector("main.line-send");
@@ -116,6 +117,26 @@ async function measure() {
   catchUp();
 }
 
+// Who the box is: asked by a system exclusive message, which the browser allows apart, and answered by one.
+let identifying = "";
+listen(({ data }) => {
+  if (!identifying || data[0] !== 0xf0 || data[1] !== 0x7e || data[3] !== 6 || data[4] !== 2) return;
+  const asked = identifying;
+  identifying = "";
+  say("");
+  post("/identified", { box: asked, bytes: hex(data) }).then(catchUp);
+});
+async function identify() {
+  const trouble = await allowExclusive();
+  if (trouble) return say(trouble);
+  const asked = box();
+  identifying = asked;
+  if (!(await send("/identity", { box: asked }))) identifying = "";
+  await pause(ANSWER_MS);
+  if (identifying === asked)
+    say("It does not answer. Many boxes do not know the question, or have no way back to here.");
+}
+
 // One a second until somebody says stop, or it is over.
 let stepping = 0;
 function stopStepping() {
@@ -208,6 +229,7 @@ document.addEventListener("click", async ({ target }) => {
   if (at("[data-teach]")) teachAgain(at("[data-teach]").dataset.teach, Number(byId("teach-pace")?.value ?? 0));
   if (at(".lessons form")) stopTeaching();
   if (at("#measure")) measure();
+  if (at("#identify")) identify();
   if (at("[data-search-next]")) {
     if (await send("/search/next")) await catchUp();
     showReceivers();

@@ -101,6 +101,7 @@ class EditRouteTests {
             "as above"));
 
     static {
+        READERS.put("SearchController.keep", "what was found is what somebody looked for, not of the plan");
         READERS.put("LineController.take", "what came is held against the plan; the edit is an intent of its own");
         OTHERS.put("POST /rigs/{id}/lights/output/send", "what goes out is no part of the plan");
         OTHERS.put("POST /rigs/{id}/lights/output/stop", "what goes out is no part of the plan");
@@ -125,6 +126,8 @@ class EditRouteTests {
                 "turn",
                 "walk",
                 "anew",
+                "identity",
+                "identified",
                 "teach",
                 "learned",
                 "measure",

@@ -1,10 +1,12 @@
 package embrack.app.send;
 
 import embrack.app.store.Bench;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.compile.Sending;
+import embrack.core.edit.GearEdit;
 import embrack.core.edit.Refused;
 import embrack.core.midi.Channel;
 import embrack.core.midi.Message;
@@ -115,6 +117,19 @@ class SearchController {
     @PostMapping("/stop")
     String stop(@PathVariable RigId id) {
         searched(rigs.load(id), Search::stopped);
+        return SendController.toSend(id);
+    }
+
+    /** What was found goes into the description of the box. {@code does} as a line of a chart begins. */
+    @PostMapping("/keep")
+    String keep(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String does) {
+        StoredRig stored = rigs.load(id);
+        Search search =
+                sendings.of(stored).search().orElseThrow(() -> Refused.text("does", "Nothing is looked for any more."));
+        Message found =
+                search.how().found().orElseThrow(() -> Refused.text("does", "It is not found yet: answer once more."));
+        rigs.edit(id, hand, new GearEdit.AnswersTo(search.box(), does, found));
+        sendings.searched(stored, before -> Optional.empty());
         return SendController.toSend(id);
     }
 

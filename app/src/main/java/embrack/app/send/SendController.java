@@ -10,6 +10,8 @@ import embrack.app.store.StoredRig;
 import embrack.core.compile.Sending;
 import embrack.core.edit.Refused;
 import embrack.core.edit.WiringEdit;
+import embrack.core.midi.Decoder;
+import embrack.core.midi.Identity;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.send.Answer;
@@ -22,6 +24,7 @@ import embrack.core.way.Delay;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -279,6 +282,36 @@ class SendController {
         if (sender.isPresent() && heard.isPresent() && !times.isEmpty()) {
             store.loop(id, sender.get(), heard.get(), new LoopTimes(times), named(who));
             sendings.said(stored, named(who), asking -> asking);
+        }
+    }
+
+    /** A box is asked who it is. */
+    @PostMapping("/identity")
+    @ResponseBody
+    Gatekeeper.Reply identity(@PathVariable RigId id, Bench bench, @RequestParam(defaultValue = "") String box) {
+        StoredRig stored = rigs.load(id);
+        return gatekeeper.let(
+                stored, bench, required(stored, box), Sending.each(List.of(Identity.REQUEST)), false, false);
+    }
+
+    /** A box has said who it is. {@code bytes} of its answer, in hexadecimal. */
+    @PostMapping("/identified")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void identified(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String box,
+            @RequestParam(defaultValue = "") String bytes,
+            @Nullable Principal who) {
+        StoredRig stored = rigs.load(id);
+        DeviceId device = required(stored, box);
+        if (bytes.matches("(?:[0-9a-f]{2}){1,40}")) {
+            Decoder.decode(HexFormat.of().parseHex(bytes)).messages().stream()
+                    .filter(message -> Identity.of(message).isPresent())
+                    .findFirst()
+                    .ifPresent(answer -> {
+                        store.identity(id, device, answer, named(who));
+                        sendings.said(stored, named(who), asking -> asking);
+                    });
         }
     }
 

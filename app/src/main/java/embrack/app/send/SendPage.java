@@ -7,6 +7,7 @@ import embrack.app.store.LineStore;
 import embrack.core.chart.ChartWords;
 import embrack.core.chart.LearnableId;
 import embrack.core.check.rule.Severity;
+import embrack.core.midi.Identity;
 import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
@@ -37,6 +38,7 @@ import java.util.stream.Stream;
  * @param turn counts what happened to it, so that a page knows whether it is behind
  * @param boxes those that are asked
  * @param boxKey the one that is looked at
+ * @param identity who it says that it is; empty while it was not asked
  * @param before what to mind before anything is sent to it
  * @param rows what it is asked
  * @param todos what to do at it, for what it did not do
@@ -54,6 +56,7 @@ record SendPage(
         String boxKey,
         String box,
         String place,
+        String identity,
         List<String> before,
         List<Row> rows,
         List<String> todos,
@@ -128,6 +131,7 @@ record SendPage(
             Sendings.Standing standing,
             Map<String, LineStore.Told> kept,
             List<LineStore.Loop> loops,
+            Map<DeviceId, LineStore.Known> identities,
             Set<String> taught) {
         Asking asking = standing.asking();
         List<Probe> all = asking.probes().all();
@@ -146,6 +150,9 @@ record SendPage(
                 box.map(DeviceId::text).orElse(""),
                 box.map(one -> plan.rig().name(one).text()).orElse(""),
                 box.map(one -> plan.rig().area(one).words()).orElse(""),
+                box.flatMap(one -> Optional.ofNullable(identities.get(one)))
+                        .map(SendPage::identity)
+                        .orElse(""),
                 box.map(one -> Caution.before(plan, one).stream()
                                 .map(SendPage::say)
                                 .toList())
@@ -155,7 +162,7 @@ record SendPage(
                 box.map(one -> lessons(plan, one, taught)).orElse(List.of()),
                 standing.search()
                         .filter(search -> box.filter(search.box()::equals).isPresent())
-                        .map(SendPage::looking),
+                        .map(search -> looking(plan, search)),
                 loops(plan, loops),
                 choices(plan, asking));
     }
@@ -258,7 +265,7 @@ record SendPage(
         return lessons;
     }
 
-    private static Looking looking(Search search) {
+    private static Looking looking(Plan plan, Search search) {
         int next = search.how().next().size();
         boolean back = search.how().isAskingBack();
         String key = search.how().found().isPresent()
@@ -280,7 +287,31 @@ record SendPage(
                 back,
                 search.isSent(),
                 search.how().isOver(),
-                search.how().found().map(ChartWords::of).orElse(""));
+                search.how()
+                        .found()
+                        .map(found -> ChartWords.line(
+                                found, plan.rig().chart(search.box()).conventions()))
+                        .orElse(""));
+    }
+
+    /** Who a box is, and whether it was another before: another one stands there, or it has another version. */
+    private static String identity(LineStore.Known known) {
+        String key = known.before().isEmpty()
+                ? "identity"
+                : known.before().get().equals(known.identity()) ? "identity.same" : "identity.other";
+        return say(Phrase.of(ROOM, key)
+                .with("is", words(known.identity()))
+                .with("was", known.before().map(SendPage::words).orElse(""))
+                .with("when", known.when())
+                .with("who", known.who()));
+    }
+
+    private static String words(Identity identity) {
+        return say(Phrase.of(ROOM, "identity.words")
+                .with("maker", "%02X".formatted(identity.maker()))
+                .with("family", identity.family())
+                .with("member", identity.member())
+                .with("version", identity.version()));
     }
 
     private static List<Loop> loops(Plan plan, List<LineStore.Loop> loops) {

@@ -61,6 +61,7 @@ class SendRoom {
                                 sendings.of(stored),
                                 store.told(stored.id()),
                                 store.loops(stored.id()),
+                                store.identities(stored.id()),
                                 taught(stored)));
         return "send/send :: asked";
     }

@@ -20,6 +20,7 @@ import javax.sound.midi.Receiver;
 import javax.sound.midi.Sequencer;
 import javax.sound.midi.ShortMessage;
 import javax.sound.midi.Synthesizer;
+import javax.sound.midi.SysexMessage;
 import javax.sound.midi.Transmitter;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -41,7 +42,7 @@ class ServerPorts extends TextWebSocketHandler implements WebSocketConfigurer {
 
     private static final Logger LOG = LoggerFactory.getLogger(ServerPorts.class);
     private static final Pattern PATH = Pattern.compile("/rigs/(\\d{1,18})/line/send/own/ports");
-    private static final Pattern TO = Pattern.compile("to (\\d{1,4}) ((?:[0-9a-f]{2}){1,3})");
+    private static final Pattern TO = Pattern.compile("to (\\d{1,4}) ((?:[0-9a-f]{2}){1,40})");
     private static final int PATIENCE_MILLIS = 5_000;
     private static final int MOST_WAITING = 256 * 1_024;
 
@@ -136,11 +137,15 @@ class ServerPorts extends TextWebSocketHandler implements WebSocketConfigurer {
         }
     }
 
+    private static MidiMessage message(byte[] bytes) throws InvalidMidiDataException {
+        return (bytes[0] & 0xFF) == SysexMessage.SYSTEM_EXCLUSIVE
+                ? new SysexMessage(bytes, bytes.length)
+                : new ShortMessage(bytes[0] & 0xFF, bytes.length > 1 ? bytes[1] : 0, bytes.length > 2 ? bytes[2] : 0);
+    }
+
     private static void send(Receiver out, byte[] bytes) {
         try {
-            out.send(
-                    new ShortMessage(bytes[0] & 0xFF, bytes.length > 1 ? bytes[1] : 0, bytes.length > 2 ? bytes[2] : 0),
-                    -1);
+            out.send(message(bytes), -1);
         } catch (InvalidMidiDataException | IllegalStateException e) {
             LOG.info("nothing could be sent: {}", e.getMessage());
         }

@@ -125,4 +125,17 @@ interface LineMapper {
             @Param("back") boolean back,
             @Param("who") String who,
             @Param("revision") int revision);
+
+    /** Who a box said that it is, and what it had said before. */
+    record IdentityRow(String box, String answer, String before, String who, OffsetDateTime at) {}
+
+    @Select("select box, answer, before, who, at from line_identity where rig = #{rig} order by box")
+    List<IdentityRow> identities(@Param("rig") long rig);
+
+    @Insert("""
+            insert into line_identity (rig, box, answer, who) values (#{rig}, #{box}, #{answer}, #{who})
+            on conflict (rig, box) do update set before = line_identity.answer, answer = excluded.answer,
+                who = excluded.who, at = now()""")
+    void identity(
+            @Param("rig") long rig, @Param("box") String box, @Param("answer") String answer, @Param("who") String who);
 }

@@ -6,12 +6,16 @@ import embrack.core.line.PairTried;
 import embrack.core.line.PortNames;
 import embrack.core.line.Task;
 import embrack.core.line.Travels;
+import embrack.core.midi.Decoder;
+import embrack.core.midi.Identity;
+import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
 import embrack.core.send.Answer;
 import embrack.core.send.Asked;
 import embrack.core.send.LoopTimes;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -253,5 +257,37 @@ public class LineStore {
                 tried.isBack(),
                 who,
                 revision);
+    }
+
+    /**
+     * Who a box said that it is.
+     *
+     * @param before what it had said the time before; empty where it was asked once
+     * @param when "30 Nov, 18:02"
+     */
+    public record Known(Identity identity, Optional<Identity> before, String who, String when) {}
+
+    /** Who boxes said that they are. */
+    @Transactional(readOnly = true)
+    public SortedMap<DeviceId, Known> identities(RigId rig) {
+        SortedMap<DeviceId, Known> all = new TreeMap<>();
+        mapper.identities(rig.number())
+                .forEach(row -> identity(row.answer())
+                        .ifPresent(identity -> all.put(
+                                new DeviceId(row.box()),
+                                new Known(identity, identity(row.before()), row.who(), SHOWN.format(row.at())))));
+        return all;
+    }
+
+    private static Optional<Identity> identity(String hex) {
+        return Decoder.decode(HexFormat.of().parseHex(hex)).messages().stream()
+                .flatMap(message -> Identity.of(message).stream())
+                .findFirst();
+    }
+
+    /** Keeps who a box said that it is. */
+    @Transactional
+    public void identity(RigId rig, DeviceId box, Message answer, String who) {
+        mapper.identity(rig.number(), box.text(), HexFormat.of().formatHex(answer.bytes()), who);
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -186,6 +187,31 @@ class SendJobTests extends AtTheBrowser {
         }
         assertThat(questions).isEqualTo(8);
         assertThat(hand.page.locator(".looking")).hasText("It answers to ch 1 note 37 127.");
+        hand.type("What it does, as a chart says it", "on: Lamp");
+        hand.click("Put it into the description of this box");
+        assertThat(hand.page.locator("#search .problem")).containsText("without a colon");
+        hand.type("What it does, as a chart says it", "on Lamp");
+        hand.click("Put it into the description of this box");
+        assertThat(hand.page.locator(".looking")).hasCount(0);
+        hand.untilAtWork();
+        hand.load("/gear/vocal-mixer");
+        assertThat(hand.page.locator(".model-line")).containsText("describes it in another way");
+    }
+
+    /** A box says who it is, by a system exclusive message; asked again it is the same. */
+    @Test
+    void aBoxSaysWhoItIs() {
+        importExample();
+        hand.load("/line/send");
+        hand.click("Take simulated boxes");
+        assertThat(hand.page.locator("#out-count")).hasText(Pattern.compile(": \\d+"));
+        walkTo(hand, "Vocal mixer");
+        hand.click("Yes, send to Vocal mixer from here");
+        hand.page.locator("#identify").click();
+        Locator who = hand.page.locator("section[aria-labelledby=identity-head] [role=status]");
+        assertThat(who).containsText("It is maker 7D, family ");
+        hand.page.locator("#identify").click();
+        assertThat(who).containsText("as the time before");
     }
 
     /** What a board sends goes on to the box that is open; a cable that leads it back is seen, opened and told. */

@@ -43,6 +43,7 @@ class OneGateTests {
                 .containsExactly(
                         "DriveController.drive",
                         "SearchController.next",
+                        "SendController.identity",
                         "SendController.measure",
                         "SendController.next",
                         "SendController.teach");

@@ -41,6 +41,16 @@ public final class ChartWords {
                 : of(message);
     }
 
+    /** A message as the line of a chart has it behind its colon: "note 36", "cc 40 = 127", "pc 3". */
+    public static String line(Message message, Conventions conventions) {
+        return switch (message) {
+            case Message.NoteOn m -> "note " + m.data1();
+            case Message.ControlChange m -> "cc %d = %d".formatted(m.controller(), m.value());
+            case Message.ProgramChange m -> "pc " + number(MessageType.PROGRAM_CHANGE, m.program(), conventions);
+            default -> of(message, conventions);
+        };
+    }
+
     /** A number as the manual shows it: programs are counted as it counts them. */
     public static int number(MessageType type, int number, Conventions conventions) {
         return type == MessageType.PROGRAM_CHANGE ? conventions.shownPrograms().shown(number) : number;

@@ -1,6 +1,10 @@
 package embrack.core.edit;
 
+import embrack.core.chart.Chart;
+import embrack.core.chart.ChartReading;
+import embrack.core.chart.ChartWords;
 import embrack.core.chart.PartId;
+import embrack.core.gear.Implementation;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.core.gear.Port;
@@ -8,6 +12,7 @@ import embrack.core.gear.Purpose;
 import embrack.core.gear.Route;
 import embrack.core.gear.Setting;
 import embrack.core.gear.SettingId;
+import embrack.core.midi.Message;
 import embrack.core.name.TapeLabel;
 import embrack.core.name.Words;
 import embrack.core.plan.Plan;
@@ -449,6 +454,46 @@ public sealed interface GearEdit extends Edit {
         @Override
         public Phrase summary(Plan before) {
             return Say.of("replace-model").with("model", model.name());
+        }
+    }
+
+    /**
+     * Puts into the description of a box what it was found to answer to.
+     *
+     * @param does as a line of a chart begins: "mute Input 1", "on Blackout"
+     */
+    record AnswersTo(DeviceId device, String does, Message message) implements GearEdit {
+        @Override
+        public Plan apply(Plan plan) {
+            Typed.device("does", plan, device);
+            Model model = plan.rig().model(device);
+            String typed = does.strip();
+            if (typed.isEmpty() || typed.contains(":") || typed.lines().count() > 1) {
+                throw new Refused("does", Say.of("no.chart-line"));
+            }
+            String line = "%s: %s"
+                    .formatted(typed, ChartWords.line(message, model.chart().conventions()));
+            Implementation known = model.implementation();
+            Chart chart = with(known.chart(), line);
+            Chart reality = known.reality().equals(Chart.EMPTY) ? Chart.EMPTY : with(known.reality(), line);
+            Model wiser = Refused.at(
+                    "does", () -> model.withImplementation(new Implementation(chart, reality, known.quirks())));
+            return new ReplaceModel(wiser).apply(plan);
+        }
+
+        private static Chart with(Chart chart, String line) {
+            ChartReading reading = ChartReading.of((chart.text() + "\n" + line).strip());
+            reading.errors().stream().findFirst().ifPresent(problem -> {
+                throw Refused.text("does", problem.words());
+            });
+            return reading.chart().orElseThrow(() -> new Refused("does", Say.of("no.chart-line")));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("answers-to")
+                    .with("device", before.rig().name(device))
+                    .with("does", does.strip());
         }
     }
 

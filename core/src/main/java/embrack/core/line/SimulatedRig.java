@@ -9,6 +9,7 @@ import embrack.core.gear.SwitchMode;
 import embrack.core.line.Mistake.Kind;
 import embrack.core.midi.Channel;
 import embrack.core.midi.DataByte;
+import embrack.core.midi.Identity;
 import embrack.core.midi.Message;
 import embrack.core.midi.Message.ControlChange;
 import embrack.core.midi.Message.NoteOff;
@@ -102,6 +103,10 @@ public record SimulatedRig(Plan plan, Plan set, List<Mistake> mistakes, World wo
 
     /** Something is sent to a box by a cable from outside. */
     public Done received(DeviceId box, Message message) {
+        if (message.equals(Identity.REQUEST)) {
+            int family = plan.rig().models().indexOf(plan.rig().model(box)) + 1;
+            return new Done(this, List.of(), List.of(new Arrived(box, 0, Identity.answer(family, 1, 1))));
+        }
         return set.rig().sockets(box).stream()
                 .findFirst()
                 .map(socket -> new Engine(set)

@@ -15,6 +15,9 @@ public final class SystemExclusive implements SystemMessage {
     /** The maker's number of messages that all makers share and that are obeyed at once. */
     public static final int REAL_TIME = 0x7F;
 
+    /** The maker's number of messages that all makers share and that need not be obeyed at once. */
+    public static final int NOT_REAL_TIME = 0x7E;
+
     private final byte[] content;
 
     private SystemExclusive(byte[] content) {

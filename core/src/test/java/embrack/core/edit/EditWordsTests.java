@@ -18,6 +18,8 @@ import embrack.core.level.Law;
 import embrack.core.level.Takeover;
 import embrack.core.light.FixtureId;
 import embrack.core.light.FixtureTypeId;
+import embrack.core.midi.Channel;
+import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
 import embrack.core.music.NoteLength;
 import embrack.core.plan.Plan;
@@ -260,6 +262,9 @@ class EditWordsTests {
                 said(
                         new WiringEdit.Measure(OUT, IN, "3"),
                         "Measure the cable from Foot board MIDI OUT to Lantern desk MIDI IN"),
+                said(
+                        new GearEdit.AnswersTo(IN.device(), " on Smoke ", new Message.NoteOn(new Channel(3), 61, 127)),
+                        "Lantern desk answers: on Smoke"),
                 said(
                         new WiringEdit.ForgetTime(OUT, IN),
                         "Work out again how long messages take from Foot board MIDI OUT to Lantern desk MIDI IN"),

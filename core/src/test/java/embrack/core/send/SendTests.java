@@ -35,6 +35,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class SendTests {
 
+    private static final int ROUNDS_AT_LEAST = 10;
+
     private static final DeviceId MIXER = new DeviceId("vocal-mixer");
     private static final DeviceId DESK = new DeviceId("lantern-desk");
 
@@ -292,6 +294,22 @@ class SendTests {
                 sent += each;
             }
             assertThat(sent).as("%d messages a round", each).isBetween(10, 51);
+        }
+        // A box on the way that has all on one channel, or turns values over: what comes is not what went.
+        for (boolean turnsOver : new boolean[] {false, true}) {
+            Feedback changed = Feedback.NONE;
+            Message message = new ControlChange(channel, 50, 127);
+            int rounds = 0;
+            for (; !changed.isLoop() && rounds < 100; rounds++) {
+                Message came = turnsOver
+                        ? new ControlChange(channel, 50, 127 - ((ControlChange) message).value())
+                        : new ControlChange(new Channel(9), 50, 127);
+                boolean wasSent = rounds > (turnsOver ? 2 : 1);
+                changed =
+                        changed.sending(came, wasSent ? OptionalLong.of(80_000) : OptionalLong.empty(), List.of(came));
+                message = came;
+            }
+            assertThat(rounds).as("turned over: %s", turnsOver).isBetween(ROUNDS_AT_LEAST, 50);
         }
         Feedback tapping = Feedback.NONE;
         for (int tap = 0; tap < 200; tap++) {
