@@ -25,9 +25,20 @@ function attend() {
   tell();
 }
 
+// Ports that are brought once more are others to the browser: at those from before nothing is heard any longer, or all
+// would come twice.
+function letGo(sort) {
+  const before = accesses.get(sort);
+  if (!before) return false;
+  before.onstatechange = null;
+  for (const port of before.inputs?.values() ?? []) port.onmidimessage = null;
+  return accesses.delete(sort);
+}
+
 /** Brings ports of a sort; the same sort again takes the place of what was brought before. */
 export async function bring(sort, ask) {
   const access = await ask();
+  letGo(sort);
   accesses.set(sort, access);
   access.onstatechange = attend;
   attend();
@@ -35,7 +46,7 @@ export async function bring(sort, ask) {
 
 /** Lets go of ports of a sort. */
 export function leave(sort) {
-  if (accesses.delete(sort)) attend();
+  if (letGo(sort)) attend();
 }
 
 /** The browser's own ports; it asks whoever sits there. Says in words why there are none. */

@@ -10,10 +10,13 @@ import embrack.core.edit.Refused;
 import embrack.core.gear.SettingId;
 import embrack.core.line.Mistake;
 import embrack.core.line.SimulatedRig;
+import embrack.core.line.Slip;
+import embrack.core.line.Travel;
 import embrack.core.rig.DeviceId;
 import embrack.core.switches.SwitchAt;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -53,21 +56,36 @@ class SimulatedController {
             @RequestParam(defaultValue = "") String kind,
             @RequestParam(defaultValue = "") String number,
             @RequestParam(defaultValue = "false") boolean wholeBox) {
-        SimulatedRig boxes = simulated.of(rigs.load(id));
+        StoredRig stored = rigs.load(id);
+        SimulatedRig boxes = simulated.of(stored);
+        Optional<Travel> moved = Travel.of(boxes.plan()).stream()
+                .filter(travel -> travel.key().equals(at))
+                .findFirst();
+        if (moved.isPresent()) {
+            Slip.Kind what = Slip.Kind.parse(kind)
+                    .orElseThrow(() -> Refused.text("kind", "Choose what goes wrong with what is moved."));
+            int which = which(number);
+            simulated.add(stored, Refused.at("number", () -> new Slip(what, at, which)));
+            return toLine(id);
+        }
         SwitchAt where =
                 SwitchAt.parse(at).filter(boxes.plan()::has).orElseThrow(() -> Refused.text("at", "Choose a switch."));
-        Mistake.Kind what =
-                Mistake.Kind.parse(kind).orElseThrow(() -> Refused.text("kind", "Choose what is wrong with it."));
-        simulated.add(rigs.load(id), mistake(what, where, wholeBox, number));
+        Mistake.Kind what = Mistake.Kind.parse(kind)
+                .orElseThrow(() -> Refused.text("kind", "Choose what goes wrong with what is pressed."));
+        simulated.add(stored, mistake(what, where, wholeBox, number));
         return toLine(id);
     }
 
     private static Mistake mistake(Mistake.Kind kind, SwitchAt at, boolean wholeBox, String number) {
+        int which = which(number);
+        return Refused.at("number", () -> new Mistake(kind, at, wholeBox, which));
+    }
+
+    private static int which(String number) {
         if (!number.isBlank() && !number.strip().matches("-?\\d{1,3}")) {
             throw Refused.text("number", "Write a whole number, such as 12 or -1.");
         }
-        int which = number.isBlank() ? 1 : Integer.parseInt(number.strip());
-        return Refused.at("number", () -> new Mistake(kind, at, wholeBox, which));
+        return number.isBlank() ? 1 : Integer.parseInt(number.strip());
     }
 
     /** A mistake is put right. */

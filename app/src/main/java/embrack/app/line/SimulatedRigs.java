@@ -5,6 +5,7 @@ import embrack.app.store.StoredRig;
 import embrack.core.edit.GearEdit;
 import embrack.core.line.Mistake;
 import embrack.core.line.SimulatedRig;
+import embrack.core.line.Slip;
 import embrack.core.line.Travel;
 import embrack.core.midi.DataByte;
 import embrack.core.midi.Message;
@@ -49,15 +50,32 @@ class SimulatedRigs {
         });
     }
 
-    /** Puts a mistake right; {@code number} counts from 0 as they are listed. */
+    /** Makes a mistake at a pedal, fader or knob, beside those that are there. */
+    void add(StoredRig rig, Slip slip) {
+        of(rig);
+        rigs.computeIfPresent(rig.id(), (id, boxes) -> {
+            List<Slip> more = new ArrayList<>(boxes.slips());
+            more.add(slip);
+            return boxes.slipping(more);
+        });
+    }
+
+    /** Puts a mistake right; {@code number} counts from 0 as they are listed, switches first. */
     void mend(StoredRig rig, int number) {
         rigs.computeIfPresent(rig.id(), (id, boxes) -> {
-            List<Mistake> fewer = new ArrayList<>(boxes.mistakes());
-            if (number >= 0 && number < fewer.size()) {
-                fewer.remove(number);
-            }
-            return boxes.with(fewer);
+            int pressed = boxes.mistakes().size();
+            return number < pressed
+                    ? boxes.with(without(boxes.mistakes(), number))
+                    : boxes.slipping(without(boxes.slips(), number - pressed));
         });
+    }
+
+    private static <T> List<T> without(List<T> all, int number) {
+        List<T> fewer = new ArrayList<>(all);
+        if (number >= 0 && number < fewer.size()) {
+            fewer.remove(number);
+        }
+        return fewer;
     }
 
     /** A control is moved to a position; empty where there is none such. */

@@ -3,6 +3,7 @@ package embrack.app.line;
 import embrack.app.frame.Spoken;
 import embrack.core.line.Mistake;
 import embrack.core.line.SimulatedRig;
+import embrack.core.line.Slip;
 import embrack.core.line.Travel;
 import embrack.core.line.Walk;
 import embrack.core.name.TapeLabel;
@@ -40,10 +41,15 @@ record SimulatedView(List<Box> boxes, List<Kind> kinds, List<String> mistakes) {
         Walk walk = Walk.of(plan);
         return new SimulatedView(
                 walk.boxes().stream().map(box -> box(plan, walk, box)).toList(),
-                Stream.of(Mistake.Kind.values())
-                        .map(kind -> new Kind(kind.key(), say(Phrase.of(ROOM, "kind." + kind.key()))))
+                Stream.concat(
+                                Stream.of(Mistake.Kind.values()).map(Mistake.Kind::key),
+                                Stream.of(Slip.Kind.values()).map(Slip.Kind::key))
+                        .map(key -> new Kind(key, say(Phrase.of(ROOM, "kind." + key))))
                         .toList(),
-                boxes.mistakes().stream().map(mistake -> words(plan, mistake)).toList());
+                Stream.concat(
+                                boxes.mistakes().stream().map(mistake -> words(plan, mistake)),
+                                boxes.slips().stream().map(slip -> words(plan, slip)))
+                        .toList());
     }
 
     private static Box box(Plan plan, Walk walk, DeviceId box) {
@@ -76,8 +82,11 @@ record SimulatedView(List<Box> boxes, List<Kind> kinds, List<String> mistakes) {
                 banks,
                 Travel.of(plan).stream()
                         .filter(travel -> travel.box().equals(box))
-                        .map(travel ->
-                                new Foot(travel.key(), "", "", travel.at().words()))
+                        .map(travel -> new Foot(
+                                travel.key(),
+                                "",
+                                plan.words(travel.at()),
+                                travel.at().words()))
                         .toList());
     }
 
@@ -90,6 +99,18 @@ record SimulatedView(List<Box> boxes, List<Kind> kinds, List<String> mistakes) {
                                 ? plan.rig().name(mistake.at().board()).text()
                                 : plan.words(mistake.at()));
         return Spoken.of(plan).say(phrase);
+    }
+
+    private static String words(Plan plan, Slip slip) {
+        return say(Phrase.of(ROOM, "mistake." + slip.kind().key())
+                .with("number", slip.number())
+                .with(
+                        "at",
+                        Travel.of(plan).stream()
+                                .filter(travel -> travel.key().equals(slip.travel()))
+                                .map(travel -> plan.words(travel.at()))
+                                .findFirst()
+                                .orElse("")));
     }
 
     private static String say(Phrase phrase) {

@@ -43,9 +43,12 @@ import java.util.stream.Stream;
  *
  * @param plan by which the boxes that send were programmed
  * @param set the same plan, with the boxes that obey as they are really set
+ * @param mistakes in what is pressed
+ * @param slips in what is moved
  * @param turned alternating switches that stand at their second side
  */
-public record SimulatedRig(Plan plan, Plan set, List<Mistake> mistakes, World world, Set<SwitchAt> turned) {
+public record SimulatedRig(
+        Plan plan, Plan set, List<Mistake> mistakes, List<Slip> slips, World world, Set<SwitchAt> turned) {
 
     /**
      * A message as it leaves a box.
@@ -71,17 +74,23 @@ public record SimulatedRig(Plan plan, Plan set, List<Mistake> mistakes, World wo
 
     public SimulatedRig {
         mistakes = List.copyOf(mistakes);
+        slips = List.copyOf(slips);
         turned = Set.copyOf(turned);
     }
 
     /** Programmed without a mistake, and just switched on. */
     public static SimulatedRig of(Plan plan) {
-        return new SimulatedRig(plan, plan, List.of(), World.poweredOn(plan.rig()), Set.of());
+        return new SimulatedRig(plan, plan, List.of(), List.of(), World.poweredOn(plan.rig()), Set.of());
     }
 
     /** The same boxes with these mistakes in them and no other. */
     public SimulatedRig with(List<Mistake> others) {
-        return new SimulatedRig(plan, set, others, world, turned);
+        return new SimulatedRig(plan, set, others, slips, world, turned);
+    }
+
+    /** The same boxes with these slips in them and no other. */
+    public SimulatedRig slipping(List<Slip> others) {
+        return new SimulatedRig(plan, set, mistakes, others, world, turned);
     }
 
     /**
@@ -90,7 +99,7 @@ public record SimulatedRig(Plan plan, Plan set, List<Mistake> mistakes, World wo
      * @throws Refused when the box has no such setting, or it has no such value
      */
     public SimulatedRig setTo(GearEdit.ChangeSetting other) {
-        return new SimulatedRig(plan, other.apply(set), mistakes, world, turned);
+        return new SimulatedRig(plan, other.apply(set), mistakes, slips, world, turned);
     }
 
     /** The boxes that obey anything, in the order of the plan. */
@@ -121,7 +130,7 @@ public record SimulatedRig(Plan plan, Plan set, List<Mistake> mistakes, World wo
     }
 
     private SimulatedRig with(World other) {
-        return new SimulatedRig(plan, set, mistakes, other, turned);
+        return new SimulatedRig(plan, set, mistakes, slips, other, turned);
     }
 
     private List<Arrived> arrivals(Outcome outcome, long afterMicros) {
@@ -147,7 +156,10 @@ public record SimulatedRig(Plan plan, Plan set, List<Mistake> mistakes, World wo
             sides.remove(at);
         }
         return sent(
-                new SimulatedRig(plan, set, mistakes, world, sides), at, what, second ? Moment.AGAIN : Moment.PRESS);
+                new SimulatedRig(plan, set, mistakes, slips, world, sides),
+                at,
+                what,
+                second ? Moment.AGAIN : Moment.PRESS);
     }
 
     /** It has been down so long, or came down twice so fast, that the board tells it apart. */
@@ -162,11 +174,24 @@ public record SimulatedRig(Plan plan, Plan set, List<Mistake> mistakes, World wo
         List<Mistake> all = mistakes.stream().filter(Mistake::wholeBox).toList();
         for (Sending sending :
                 new Compiler(plan).compile(plan.switches().at(at)).sendings(position)) {
-            for (Message message : with(all).mistaken(any, sending.message(), Moment.RELEASE)) {
+            List<Message> slipped = slipped(at, sending.message()).stream()
+                    .flatMap(message -> with(all).mistaken(any, message, Moment.RELEASE).stream())
+                    .toList();
+            for (Message message : slipped) {
                 sent.add(new Sent(at.box(), (sent.size() + 1) * message.length() * Wire.MICROS_PER_BYTE, message));
             }
         }
         return sent(this, sent, sent);
+    }
+
+    private Optional<Message> slipped(ControlAt at, Message message) {
+        Optional<Message> now = Optional.of(message);
+        for (Slip slip : slips) {
+            if (slip.travel().equals(Travel.key(at))) {
+                now = now.flatMap(slip::of);
+            }
+        }
+        return now;
     }
 
     /** The foot lets go. */

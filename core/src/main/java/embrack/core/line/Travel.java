@@ -53,6 +53,10 @@ public record Travel(ControlAt at, ControlChange from, ControlChange to) {
 
     /** The travel in one word for tables: {@code quay-board/treadle.1.1}. */
     public String key() {
+        return key(at);
+    }
+
+    static String key(ControlAt at) {
         return "%s/%s.%d.%d".formatted(at.box(), at.type().key(), at.bank(), at.number());
     }
 

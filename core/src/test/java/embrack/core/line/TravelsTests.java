@@ -67,6 +67,42 @@ class TravelsTests {
         assertThat(travels.anew(List.of(treadle.box())).result(treadle)).isEqualTo(new Result.ToDo());
     }
 
+    static Stream<Arguments> slips() {
+        return Stream.of(
+                Arguments.of(Slip.Kind.CHANNEL, 7, wrong(new Amiss.OnChannel(7, 2))),
+                Arguments.of(Slip.Kind.OFF_BY, 1, wrong(new Amiss.Number(11, 10))),
+                Arguments.of(Slip.Kind.SHORT, 60, wrong(new Amiss.Short(0, 60))),
+                Arguments.of(Slip.Kind.JUMPS, 40, wrong(new Amiss.Jumps(40, 72))),
+                Arguments.of(Slip.Kind.DEAD, 1, new Result.ToDo()));
+    }
+
+    /** What is made wrong at a simulated pedal is named. */
+    @ParameterizedTest
+    @MethodSource("slips")
+    void aSlipAtASimulatedPedalIsNamed(Slip.Kind kind, int number, Result expected) {
+        SimulatedRig boxes = SimulatedRig.of(plan);
+        assertThat(swept(boxes)).isEqualTo(new Result.Right());
+        Slip slip = new Slip(Slip.Kind.parse(kind.key()).orElseThrow(), treadle.key(), number);
+        assertThat(swept(boxes.slipping(List.of(slip)))).isEqualTo(expected);
+        assertThat(swept(boxes.slipping(List.of(new Slip(kind, "foot-board/treadle.1.9", number)))))
+                .as("of another pedal")
+                .isEqualTo(new Result.Right());
+    }
+
+    private Result swept(SimulatedRig boxes) {
+        Travels travels = Travels.of(plan, Map.of());
+        for (int move = 0; move < 4; move++) {
+            for (int step = 0; step <= 127; step++) {
+                clock += 10_000;
+                for (SimulatedRig.Sent sent : boxes.move(treadle.at(), move % 2 == 0 ? step : 127 - step)
+                        .sent()) {
+                    travels = travels.heard(new Heard(clock, sent.from(), sent.message()));
+                }
+            }
+        }
+        return travels.result(treadle);
+    }
+
     private Travels moved(Travels before, int channels, int numbers, IntUnaryOperator values) {
         Travels travels = before;
         for (int move = 0; move < 4; move++) {

@@ -2,13 +2,18 @@ package embrack.core.midi;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.nio.ByteBuffer;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
 import javax.sound.midi.InvalidMidiDataException;
+import javax.sound.midi.MidiSystem;
 import javax.sound.midi.ShortMessage;
+import javax.sound.midi.Track;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -110,6 +115,73 @@ class DecoderTests {
                     .extracting(Message::hex)
                     .containsExactly("C4 11", "F8");
         }
+    }
+
+    /**
+     * What was recorded with mistakes in it is read as the reference library (javax.sound.midi of the JDK) reads what
+     * was recorded without: real time inside messages, bytes without a status, messages that break off.
+     */
+    @Test
+    void aRecordingWithMistakesInItIsReadAsTheReferenceLibraryReadsTheRest() throws Exception {
+        for (int seed = 0; seed < 200; seed++) {
+            var random = new Random(seed);
+            var clean = new ByteArrayOutputStream();
+            var broken = new ByteArrayOutputStream();
+            int running = 0;
+            int mistakes = 0;
+            for (int i = 0; i < 60; i++) {
+                int status = 0x80 + random.nextInt(0x70);
+                int length = status >= 0xC0 && status < 0xE0 ? 1 : 2;
+                boolean runs = running != 0 && random.nextBoolean();
+                status = runs ? running : status;
+                length = runs ? (running >= 0xC0 && running < 0xE0 ? 1 : 2) : length;
+                boolean tampered = !runs && random.nextInt(4) == 0;
+                if (tampered) {
+                    // A tune request ends running status, so that what follows belongs to nothing.
+                    broken.writeBytes(new byte[] {(byte) 0xF6, (byte) random.nextInt(128)});
+                    broken.write(0x90);
+                    broken.write(random.nextInt(128));
+                    mistakes += 2;
+                }
+                clean.write(0);
+                for (int at = runs ? 1 : 0; at <= length; at++) {
+                    int value = at == 0 ? status : random.nextInt(128);
+                    clean.write(value);
+                    broken.write(value);
+                    if (random.nextInt(5) == 0) {
+                        broken.write(0xF8);
+                    }
+                }
+                running = status;
+            }
+            Decoded read = Decoder.decode(broken.toByteArray());
+            assertThat(read.faults()).as("seed %d", seed).hasSize(mistakes);
+            assertThat(read.messages().stream()
+                            .filter(Message.Voice.class::isInstance)
+                            .map(Message::hex)
+                            .toList())
+                    .as("seed %d", seed)
+                    .isEqualTo(reference(clean.toByteArray()));
+        }
+    }
+
+    /** The messages of a track, as the reference library reads them out of a file (Standard MIDI Files 1.0). */
+    private static List<String> reference(byte[] track) throws Exception {
+        byte[] end = {0, (byte) 0xFF, 0x2F, 0};
+        var file = new ByteArrayOutputStream();
+        file.writeBytes(HexFormat.of().parseHex("4d546864000000060000000100604d54726b"));
+        file.writeBytes(ByteBuffer.allocate(4).putInt(track.length + end.length).array());
+        file.writeBytes(track);
+        file.writeBytes(end);
+        Track read = MidiSystem.getSequence(new ByteArrayInputStream(file.toByteArray()))
+                .getTracks()[0];
+        return IntStream.range(0, read.size())
+                .mapToObj(i -> read.get(i).getMessage())
+                .filter(ShortMessage.class::isInstance)
+                .map(message -> HexFormat.ofDelimiter(" ")
+                        .withUpperCase()
+                        .formatHex(message.getMessage(), 0, message.getLength()))
+                .toList();
     }
 
     private static Decoded decode(String hex) {
