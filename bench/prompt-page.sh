@@ -3,4 +3,4 @@
 # baseline in the same run, one of 200. Needs what ./embrack test needs; deletes nothing.
 set -euo pipefail
 cd "$(dirname "$0")/.."
-mvn -B -q -ntp -pl core,files,app verify -Dtest=DragMeasurement -Dsurefire.failIfNoSpecifiedTests=false | grep ' cues: '
+mvn -B -q -ntp -pl core,files,paper,app verify -Dtest=DragMeasurement -Dsurefire.failIfNoSpecifiedTests=false | grep ' cues: '

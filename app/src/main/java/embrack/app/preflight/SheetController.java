@@ -13,6 +13,8 @@ import embrack.core.sheet.Section;
 import embrack.core.sheet.Sheet;
 import embrack.core.sheet.Sheets;
 import embrack.core.sheet.SwitchCard;
+import embrack.paper.print.Paper;
+import embrack.paper.print.SheetPdf;
 import java.security.Principal;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -39,13 +41,12 @@ class SheetController {
     private final RigStore rigs;
     private final Reports reports;
     private final TickStore ticks;
-    private final SheetPdf pdf;
+    private final SheetPdf pdf = new SheetPdf();
 
-    SheetController(RigStore rigs, Reports reports, TickStore ticks, SheetPdf pdf) {
+    SheetController(RigStore rigs, Reports reports, TickStore ticks) {
         this.rigs = rigs;
         this.reports = reports;
         this.ticks = ticks;
-        this.pdf = pdf;
     }
 
     @DrawnOnce
@@ -63,7 +64,10 @@ class SheetController {
             @RequestParam(defaultValue = "a4") String paper) {
         StoredRig stored = rigs.load(id);
         Progress progress = progress(stored);
-        return file(stored, "sheets", pdf.sheets(stored, SheetPage.of(progress, left), Paper.of(paper)));
+        return file(
+                stored,
+                "sheets",
+                pdf.sheets(SheetPage.of(progress, left).sheets(), name(stored), stored.revision(), Paper.of(paper)));
     }
 
     /** Ticks a line, or takes its tick back. A line that is on no sheet any more can only be taken off. */
@@ -104,7 +108,10 @@ class SheetController {
     @GetMapping("/card.pdf")
     ResponseEntity<byte[]> cardPdf(@PathVariable RigId id, @RequestParam(defaultValue = "a4") String paper) {
         StoredRig stored = rigs.load(id);
-        return file(stored, "card", pdf.cards(stored, SwitchCard.of(stored.plan()), Paper.of(paper)));
+        return file(
+                stored,
+                "card",
+                pdf.cards(SwitchCard.of(stored.plan()), name(stored), stored.revision(), Paper.of(paper)));
     }
 
     /** Who ticks. */
@@ -123,8 +130,12 @@ class SheetController {
         return Progress.of(Sheets.of(reports.of(stored)), ticks.all(stored.id()));
     }
 
+    private static String name(StoredRig stored) {
+        return stored.plan().rig().name().text();
+    }
+
     private static ResponseEntity<byte[]> file(StoredRig stored, String what, byte[] content) {
-        String name = "%s-%s.pdf".formatted(stored.plan().rig().name().text().replaceAll("[^A-Za-z0-9]+", "-"), what);
+        String name = "%s-%s.pdf".formatted(name(stored).replaceAll("[^A-Za-z0-9]+", "-"), what);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(

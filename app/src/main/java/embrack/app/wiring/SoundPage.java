@@ -24,6 +24,7 @@ import embrack.core.sound.Changeover;
 import embrack.core.sound.Heard;
 import embrack.core.sound.SoundPaths;
 import embrack.core.sound.Stand;
+import embrack.paper.drawing.Layer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

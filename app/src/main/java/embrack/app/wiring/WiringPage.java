@@ -12,6 +12,7 @@ import embrack.core.switches.Assignment;
 import embrack.core.way.SignalPath;
 import embrack.core.way.Ways;
 import embrack.core.word.Fact;
+import embrack.paper.drawing.Layer;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.stream.Collectors;

@@ -1,5 +1,6 @@
 package embrack.app.wiring;
 
+import embrack.app.store.Memo;
 import embrack.core.gear.Ear;
 import embrack.core.gear.Port;
 import embrack.core.gear.Purpose;
@@ -13,6 +14,8 @@ import embrack.core.rig.Linking;
 import embrack.core.rig.Rig;
 import embrack.core.rig.Socket;
 import embrack.core.way.Readiness;
+import embrack.paper.drawing.Layer;
+import embrack.paper.drawing.Layout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -39,6 +42,11 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
 
     /** The least part of the whole that is shown at first, so that one sees where one is. */
     private static final double LEAST_PART = 0.35;
+
+    private static final int MOST_KEPT = 100;
+
+    /** As long as nothing is added, moved or joined, always the same layout, so that nothing jumps about. */
+    private static final Memo<Layout.Shape, Layout> LATEST = Memo.ofCount(MOST_KEPT);
 
     /** A place, from its left edge to its right. */
     record Lane(String name, int x, int width) {}
@@ -122,7 +130,7 @@ record WiringPicture(int width, int height, List<Lane> lanes, List<Box> boxes, L
             this(
                     rig,
                     layer,
-                    Layout.of(rig, layer),
+                    LATEST.get(Layout.Shape.of(rig, layer), () -> Layout.of(rig, layer)),
                     new Readiness(rig),
                     focus instanceof Focus.OnPort p ? Optional.of(p.socket()) : Optional.empty(),
                     lit);

@@ -1,4 +1,4 @@
-package embrack.app.wiring;
+package embrack.paper.drawing;
 
 import embrack.core.gear.Connector;
 import embrack.core.gear.Port;
@@ -12,14 +12,14 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /** What of a rig a picture shows. */
-enum Layer {
+public enum Layer {
     /** Messages and power. */
     MESSAGES,
     /** Sound. */
     SOUND;
 
     /** The boxes that are drawn, those that stand alone first. */
-    List<Device> devices(Rig rig) {
+    public List<Device> devices(Rig rig) {
         List<Device> shown = rig.devices().stream()
                 .filter(device -> shows(rig, device.id())
                         || rig.appsIn(device.id()).stream().anyMatch(app -> shows(rig, app.id())))
@@ -43,16 +43,16 @@ enum Layer {
     }
 
     /** The links that are drawn. */
-    List<Link> links(Rig rig) {
+    public List<Link> links(Rig rig) {
         return rig.links().stream().filter(link -> shows(rig.kind(link))).toList();
     }
 
-    boolean shows(LinkKind kind) {
+    public boolean shows(LinkKind kind) {
         return kind.carriesSound() == (this == SOUND);
     }
 
     /** The sockets that are drawn; of many for sound those that are used, and the first that is not. */
-    List<Port> ports(Rig rig, DeviceId device) {
+    public List<Port> ports(Rig rig, DeviceId device) {
         List<Port> ports = rig.model(device).ports();
         if (this == MESSAGES) {
             return ports.stream()

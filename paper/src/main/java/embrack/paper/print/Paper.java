@@ -1,10 +1,10 @@
-package embrack.app.preflight;
+package embrack.paper.print;
 
 import java.util.Locale;
 import java.util.stream.Stream;
 
 /** What sheets are printed on. */
-enum Paper {
+public enum Paper {
     A4("A4", "210mm 297mm"),
     LETTER("Letter", "8.5in 11in");
 
@@ -30,7 +30,7 @@ enum Paper {
     }
 
     /** The paper of a key; A4 for one that there is not. */
-    static Paper of(String key) {
+    public static Paper of(String key) {
         return Stream.of(values())
                 .filter(paper -> paper.key().equals(key))
                 .findFirst()

@@ -1,4 +1,4 @@
-package embrack.app.preflight;
+package embrack.paper.print;
 
 import embrack.core.gear.ShownMessage;
 import embrack.core.sheet.Progress;
@@ -9,10 +9,10 @@ import java.util.Locale;
 import java.util.Optional;
 
 /** A sheet as it is printed. */
-record SheetView(String id, String title, String hardware, List<Block> blocks, List<String> cautions) {
+public record SheetView(String id, String title, String hardware, List<Block> blocks, List<String> cautions) {
 
     /** A section: either sentences to do, or a table of messages to program. */
-    record Block(String heading, List<Row> todo, List<Row> messages) {}
+    public record Block(String heading, List<Row> todo, List<Row> messages) {}
 
     /**
      * A line.
@@ -21,7 +21,7 @@ record SheetView(String id, String title, String hardware, List<Block> blocks, L
      * @param was what it said when it was ticked, if it says something else now
      * @param ticked who ticked it, and when; empty when nobody did
      */
-    record Row(
+    public record Row(
             String key,
             String words,
             int number,
@@ -31,7 +31,7 @@ record SheetView(String id, String title, String hardware, List<Block> blocks, L
             String was,
             String ticked) {}
 
-    static SheetView of(Progress progress, Sheet sheet) {
+    public static SheetView of(Progress progress, Sheet sheet) {
         return new SheetView(
                 sheet.id(),
                 sheet.title(),

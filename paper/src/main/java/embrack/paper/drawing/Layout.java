@@ -1,6 +1,5 @@
-package embrack.app.wiring;
+package embrack.paper.drawing;
 
-import embrack.app.store.Memo;
 import embrack.core.gear.Connector;
 import embrack.core.gear.Port;
 import embrack.core.rig.Area;
@@ -42,7 +41,7 @@ import org.eclipse.elk.graph.util.ElkGraphUtil;
  * Where everything is drawn, worked out by the Eclipse Layout Kernel: places from left to right, apps inside their
  * computers, no line through a box. All lengths in pixels, counted from the corner of the picture.
  */
-final class Layout {
+public final class Layout {
 
     private static final int BOX_WIDTH = 164;
     private static final int HEAD = 62;
@@ -56,11 +55,6 @@ final class Layout {
     static {
         LayoutMetaDataService.getInstance().registerLayoutMetaDataProviders(new LayeredMetaDataProvider());
     }
-
-    private static final int MOST_KEPT = 100;
-
-    /** The kernel may draw the same rig in more than one way, so the last layouts are kept. */
-    private static final Memo<Shape, Layout> LATEST = Memo.ofCount(MOST_KEPT);
 
     private final Rig rig;
     private final Layer layer;
@@ -84,18 +78,16 @@ final class Layout {
         new RecursiveGraphLayoutEngine().layout(root, new BasicProgressMonitor());
     }
 
-    /**
-     * The layout of a rig; as long as nothing is added, moved or joined, always the same one, so that nothing jumps
-     * about.
-     */
-    static Layout of(Rig rig, Layer layer) {
-        return LATEST.get(Shape.of(rig, layer), () -> new Layout(rig, layer));
+    /** The layout of a rig; the kernel may draw the same one in more than one way. */
+    public static Layout of(Rig rig, Layer layer) {
+        return new Layout(rig, layer);
     }
 
     /** All that decides where things are drawn. */
-    private record Shape(Layer layer, List<List<Object>> boxes, List<List<Socket>> links) {
+    public record Shape(Layer layer, List<List<Object>> boxes, List<List<Socket>> links) {
 
-        static Shape of(Rig rig, Layer layer) {
+        /** What of a rig decides it. */
+        public static Shape of(Rig rig, Layer layer) {
             return new Shape(
                     layer,
                     layer.devices(rig).stream()
@@ -120,33 +112,33 @@ final class Layout {
     }
 
     /** A corner of a line. */
-    record Point(int x, int y) {}
+    public record Point(int x, int y) {}
 
     /** A box. */
-    record Place(int x, int y, int width, int height) {}
+    public record Place(int x, int y, int width, int height) {}
 
-    int width() {
+    public int width() {
         return (int) Math.ceil(root.getWidth());
     }
 
-    int height() {
+    public int height() {
         return (int) Math.ceil(root.getHeight());
     }
 
-    Place place(DeviceId device) {
+    public Place place(DeviceId device) {
         ElkNode node = drawn(nodes, device);
         KVector at = corner(node);
         return new Place((int) at.x, (int) at.y, (int) node.getWidth(), (int) node.getHeight());
     }
 
-    Point port(Socket socket) {
+    public Point port(Socket socket) {
         ElkPort port = drawn(ports, socket);
         KVector at = corner(port.getParent());
         return new Point((int) (at.x + port.getX()), (int) (at.y + port.getY()));
     }
 
     /** The corners of a line, from its first port to its second. */
-    List<Point> line(Link link) {
+    public List<Point> line(Link link) {
         ElkEdge edge = drawn(edges, ends(link));
         KVector at = edge.getContainingNode() == root ? new KVector() : corner(edge.getContainingNode());
         List<Point> points = new ArrayList<>();
@@ -161,12 +153,12 @@ final class Layout {
     }
 
     /** The leftmost point of the boxes of a place. */
-    int left(Area area) {
+    public int left(Area area) {
         return boxes(area).mapToInt(Place::x).min().orElse(0);
     }
 
     /** The rightmost point of the boxes of a place. */
-    int right(Area area) {
+    public int right(Area area) {
         return boxes(area).mapToInt(p -> p.x() + p.width()).max().orElse(0);
     }
 

@@ -1,9 +1,8 @@
-package embrack.app.preflight;
+package embrack.paper.print;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.util.XRLog;
-import embrack.app.store.StoredRig;
 import embrack.core.sheet.SwitchCard;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -13,50 +12,45 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.logging.Level;
-import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
+import org.thymeleaf.spring6.SpringTemplateEngine;
+import org.thymeleaf.templatemode.TemplateMode;
+import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 
 /**
  * Makes PDF files of sheets and cards, with templates of their own and nothing from outside; tagged for those who do
  * not see them.
  */
-@Component
-class SheetPdf {
+public final class SheetPdf {
 
-    private final ITemplateEngine templates;
+    private static final String ROOM = "embrack/paper/";
 
-    SheetPdf(ITemplateEngine templates) {
-        this.templates = templates;
+    private final ITemplateEngine templates = engine();
+
+    public SheetPdf() {
         XRLog.listRegisteredLoggers().forEach(logger -> XRLog.setLevel(logger, Level.WARNING));
     }
 
-    byte[] sheets(StoredRig rig, SheetPage page, Paper paper) {
-        return render(
-                "preflight/sheets-pdf",
-                Map.of(
-                        "page",
-                        page,
-                        "rigName",
-                        rig.plan().rig().name().text(),
-                        "revision",
-                        rig.revision(),
-                        "paper",
-                        paper));
+    private static ITemplateEngine engine() {
+        var resolver = new ClassLoaderTemplateResolver(SheetPdf.class.getClassLoader());
+        resolver.setPrefix(ROOM + "templates/");
+        resolver.setSuffix(".html");
+        resolver.setTemplateMode(TemplateMode.HTML);
+        resolver.setCharacterEncoding("UTF-8");
+        var engine = new SpringTemplateEngine();
+        engine.setTemplateResolver(resolver);
+        return engine;
     }
 
-    byte[] cards(StoredRig rig, List<SwitchCard> cards, Paper paper) {
-        return render(
-                "preflight/card-pdf",
-                Map.of(
-                        "cards",
-                        cards,
-                        "rigName",
-                        rig.plan().rig().name().text(),
-                        "revision",
-                        rig.revision(),
-                        "paper",
-                        paper));
+    /** The sheets of a rig. */
+    public byte[] sheets(List<SheetView> sheets, String rigName, long revision, Paper paper) {
+        return render("sheets-pdf", Map.of("sheets", sheets, "rigName", rigName, "revision", revision, "paper", paper));
+    }
+
+    /** The switch cards of a rig. */
+    public byte[] cards(List<SwitchCard> cards, String rigName, long revision, Paper paper) {
+        return render("card-pdf", Map.of("cards", cards, "rigName", rigName, "revision", revision, "paper", paper));
     }
 
     private byte[] render(String template, Map<String, Object> values) {
@@ -79,7 +73,7 @@ class SheetPdf {
 
     private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
         builder.useFont(
-                () -> Objects.requireNonNull(SheetPdf.class.getResourceAsStream("/embrack/app/print/" + file + ".ttf")),
+                () -> Objects.requireNonNull(SheetPdf.class.getResourceAsStream("/" + ROOM + "fonts/" + file + ".ttf")),
                 family,
                 weight,
                 BaseRendererBuilder.FontStyle.NORMAL,
