@@ -19,7 +19,7 @@ class SourceTests {
     private static final int WIDEST = 120;
 
     @ParameterizedTest
-    @ValueSource(strings = {"core", "files", "app", "bench"})
+    @ValueSource(strings = {"core", "files", "paper", "app", "bench"})
     void everyLineFitsAScreen(String module) {
         List<Path> sources = sources(module);
         assertThat(sources).hasSizeGreaterThan(10);
@@ -28,7 +28,7 @@ class SourceTests {
 
     @Test
     void noClassIsNamedForHavingNoSubject() {
-        assertThat(Stream.of("core", "files", "app", "bench")
+        assertThat(Stream.of("core", "files", "paper", "app", "bench")
                         .flatMap(module -> sources(module).stream())
                         .map(source -> source.getFileName().toString()))
                 .noneMatch(name -> name.matches(".*(Util|Utils|Helper|Manager|Impl)\\.java"));

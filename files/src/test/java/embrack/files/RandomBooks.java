@@ -15,9 +15,12 @@ import embrack.core.show.Calls;
 import embrack.core.show.Cue;
 import embrack.core.show.Day;
 import embrack.core.show.Entry;
+import embrack.core.show.Folder;
 import embrack.core.show.Form;
 import embrack.core.show.Item;
 import embrack.core.show.Pad;
+import embrack.core.show.Reader;
+import embrack.core.show.Role;
 import embrack.core.show.Section;
 import embrack.core.show.Show;
 import embrack.core.show.ShowId;
@@ -134,7 +137,14 @@ public final class RandomBooks {
                 new TreeSet<>(List.of(new StemAt(songs.getFirst().id(), new TapeLabel("Low")))),
                 random.nextInt(40),
                 new TreeSet<>(),
-                random.nextBoolean());
+                random.nextBoolean(),
+                random.nextBoolean()
+                        ? Folder.USUAL
+                        : new Folder(
+                                List.of(
+                                        Reader.of(new TapeLabel("Bass"), Role.PLAYER),
+                                        Reader.of(new TapeLabel("Desk"), Role.HOUSE)),
+                                "Ada: 1\nBo: 2"));
         return new Book(songs, List.of(), List.of(show), random.nextInt(9));
     }
 }

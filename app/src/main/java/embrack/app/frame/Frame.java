@@ -4,8 +4,11 @@ import embrack.app.store.StoredRig;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Severity;
 import embrack.core.offer.Missing;
+import embrack.core.offer.UsualReaders;
 import embrack.core.plan.Plan;
+import embrack.core.show.Folder;
 import embrack.core.show.Running;
+import embrack.core.show.Show;
 import embrack.core.word.Phrase;
 import java.util.ArrayList;
 import java.util.List;
@@ -94,6 +97,13 @@ public record Frame(
                         .map(show -> Running.of(plan.book(), show).words())
                         .orElseGet(() -> say("none-yet"));
             case PREFLIGHT -> preflight(report);
+            case FOLDER ->
+                count(
+                        "readers",
+                        UsualReaders.or(
+                                        plan,
+                                        plan.book().tonight().map(Show::folder).orElse(Folder.USUAL))
+                                .size());
             case LINE ->
                 count("to-press", (int) report.proofs().stream()
                         .filter(proof -> proof.messages() > 0)

@@ -11,6 +11,7 @@ public enum Room {
     SONGS,
     ORDER,
     PREFLIGHT,
+    FOLDER,
     LINE;
 
     /** The last part of the room's path, and what its words are known by. */

@@ -13,15 +13,9 @@ import embrack.core.sheet.Section;
 import embrack.core.sheet.Sheet;
 import embrack.core.sheet.Sheets;
 import embrack.core.sheet.SwitchCard;
-import embrack.paper.print.Paper;
-import embrack.paper.print.SheetPdf;
 import java.security.Principal;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -41,7 +35,6 @@ class SheetController {
     private final RigStore rigs;
     private final Reports reports;
     private final TickStore ticks;
-    private final SheetPdf pdf = new SheetPdf();
 
     SheetController(RigStore rigs, Reports reports, TickStore ticks) {
         this.rigs = rigs;
@@ -55,19 +48,6 @@ class SheetController {
         StoredRig stored = enter(id, "/sheets" + (left ? "?left=true" : ""), page);
         page.addAttribute("page", SheetPage.of(progress(stored), left));
         return "preflight/sheets";
-    }
-
-    @GetMapping("/sheets.pdf")
-    ResponseEntity<byte[]> pdf(
-            @PathVariable RigId id,
-            @RequestParam(defaultValue = "false") boolean left,
-            @RequestParam(defaultValue = "a4") String paper) {
-        StoredRig stored = rigs.load(id);
-        Progress progress = progress(stored);
-        return file(
-                stored,
-                "sheets",
-                pdf.sheets(SheetPage.of(progress, left).sheets(), name(stored), stored.revision(), Paper.of(paper)));
     }
 
     /** Ticks a line, or takes its tick back. A line that is on no sheet any more can only be taken off. */
@@ -105,15 +85,6 @@ class SheetController {
         return "preflight/card";
     }
 
-    @GetMapping("/card.pdf")
-    ResponseEntity<byte[]> cardPdf(@PathVariable RigId id, @RequestParam(defaultValue = "a4") String paper) {
-        StoredRig stored = rigs.load(id);
-        return file(
-                stored,
-                "card",
-                pdf.cards(SwitchCard.of(stored.plan()), name(stored), stored.revision(), Paper.of(paper)));
-    }
-
     /** Who ticks. */
     static String named(@Nullable Principal who) {
         return who == null ? SOMEBODY : who.getName();
@@ -128,19 +99,5 @@ class SheetController {
 
     private Progress progress(StoredRig stored) {
         return Progress.of(Sheets.of(reports.of(stored)), ticks.all(stored.id()));
-    }
-
-    private static String name(StoredRig stored) {
-        return stored.plan().rig().name().text();
-    }
-
-    private static ResponseEntity<byte[]> file(StoredRig stored, String what, byte[] content) {
-        String name = "%s-%s.pdf".formatted(name(stored).replaceAll("[^A-Za-z0-9]+", "-"), what);
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.inline().filename(name).build().toString())
-                .body(content);
     }
 }

@@ -1,7 +1,6 @@
 package embrack.app.preflight;
 
 import embrack.core.sheet.Progress;
-import embrack.paper.print.SheetView;
 import java.util.List;
 
 /**

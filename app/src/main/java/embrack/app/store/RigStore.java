@@ -130,6 +130,12 @@ public class RigStore {
         return archive.plan(id, hand.seen().filter(n -> n >= 1 && n <= newest).orElse(newest));
     }
 
+    /** The plan of an earlier revision; the newest for one that there is not. */
+    public Plan at(RigId id, int revision) {
+        int newest = newest(id).n();
+        return archive.plan(id, revision >= 1 && revision <= newest ? revision : newest);
+    }
+
     /** The number of the newest revision. */
     public int newestRevision(RigId id) {
         return newest(id).n();

@@ -22,6 +22,7 @@ public sealed interface Edit
                 CueEdit,
                 OrderEdit,
                 FixtureEdit,
+                FolderEdit,
                 LookEdit,
                 ChaseEdit,
                 DeskEdit,

@@ -75,7 +75,8 @@ public sealed interface OrderEdit extends Edit {
                             old.turned(),
                             old.lastPart(),
                             old.absent(),
-                            old.anyOrder())));
+                            old.anyOrder(),
+                            old.folder())));
         }
 
         @Override
@@ -124,7 +125,8 @@ public sealed interface OrderEdit extends Edit {
                             old.turned(),
                             old.lastPart(),
                             old.absent(),
-                            old.anyOrder()));
+                            old.anyOrder(),
+                            old.folder()));
         }
 
         @Override
@@ -479,7 +481,7 @@ public sealed interface OrderEdit extends Edit {
         }
     }
 
-    private static Show find(Plan plan, ShowId id) {
+    static Show find(Plan plan, ShowId id) {
         return plan.book().find(id).orElseThrow(() -> new Refused("show", Say.of("no.show-gone")));
     }
 

@@ -39,6 +39,20 @@ public record ShownMessage(String type, String channel, String number, String va
                         .toList()));
     }
 
+    /** The message in the numbers that travel: programs counted from 0. */
+    public static ShownMessage plain(Message message) {
+        if (!(message instanceof Message.Voice voice)) {
+            return new ShownMessage(message.type().shortName(), "", ChartWords.of(message), "", message.hex(), "");
+        }
+        return new ShownMessage(
+                message.type().shortName(),
+                String.valueOf(voice.channel().number()),
+                String.valueOf(message.data1()),
+                message instanceof Message.ProgramChange ? "" : String.valueOf(message.data2()),
+                message.hex(),
+                "");
+    }
+
     /** In one line: "ch 2  CC 40  127". */
     public String line() {
         return channel.isEmpty() ? number : ("ch %s  %s %s  %s".formatted(channel, type, number, value)).strip();

@@ -71,6 +71,10 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book, L
         book.shows().forEach(show -> {
             show.order().forEach(entry -> entry.calls().presses().forEach(at -> requireOnBoard(rig, at)));
             show.absent().forEach(rig::device);
+            show.folder().readers().forEach(reader -> {
+                reader.boards().forEach(rig::device);
+                reader.ears().ifPresent(rig::device);
+            });
         });
         lights.held().forEach(held -> rig.device(held.desk()));
         lights.chases().forEach(chase -> chase.at().ifPresent(at -> rig.device(at.desk())));

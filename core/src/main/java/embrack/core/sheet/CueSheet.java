@@ -45,7 +45,8 @@ public record CueSheet(String title, String facts, List<Row> rows) {
      */
     public record When(String at, String bar, String beat, String clock) {
 
-        static When of(Cue cue, Optional<Long> micros, TempoMap tempoMap) {
+        /** When a cue comes. */
+        public static When of(Cue cue, Optional<Long> micros, TempoMap tempoMap) {
             if (micros.isEmpty()) {
                 return new When(cue.at().text(tempoMap), "", "", "");
             }

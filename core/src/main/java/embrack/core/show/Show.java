@@ -22,6 +22,7 @@ import java.util.function.Function;
  * there
  * @param absent boxes that are not there tonight
  * @param anyOrder whether songs are called on the night, whatever comes after what
+ * @param folder what goes to the venue, and to whom
  */
 public record Show(
         ShowId id,
@@ -34,7 +35,8 @@ public record Show(
         SortedSet<StemAt> turned,
         int lastPart,
         SortedSet<DeviceId> absent,
-        boolean anyOrder) {
+        boolean anyOrder,
+        Folder folder) {
 
     /** As many parts as a show may have. */
     public static final int MAX_ENTRIES = 300;
@@ -72,7 +74,8 @@ public record Show(
                 Collections.emptySortedSet(),
                 0,
                 Collections.emptySortedSet(),
-                false);
+                false,
+                Folder.USUAL);
     }
 
     /** The part of that number. */
@@ -92,7 +95,7 @@ public record Show(
     }
 
     public Show withOrder(List<Entry> others) {
-        return new Show(id, name, day, start, slotMicros, others, present, turned, lastPart, absent, anyOrder);
+        return new Show(id, name, day, start, slotMicros, others, present, turned, lastPart, absent, anyOrder, folder);
     }
 
     public Show withEntry(Entry entry) {
@@ -109,19 +112,23 @@ public record Show(
     }
 
     public Show withPresent(SortedSet<TapeLabel> others) {
-        return new Show(id, name, day, start, slotMicros, order, others, turned, lastPart, absent, anyOrder);
+        return new Show(id, name, day, start, slotMicros, order, others, turned, lastPart, absent, anyOrder, folder);
     }
 
     public Show withTurned(SortedSet<StemAt> others) {
-        return new Show(id, name, day, start, slotMicros, order, present, others, lastPart, absent, anyOrder);
+        return new Show(id, name, day, start, slotMicros, order, present, others, lastPart, absent, anyOrder, folder);
     }
 
     public Show withAbsent(SortedSet<DeviceId> others) {
-        return new Show(id, name, day, start, slotMicros, order, present, turned, lastPart, others, anyOrder);
+        return new Show(id, name, day, start, slotMicros, order, present, turned, lastPart, others, anyOrder, folder);
     }
 
     public Show inAnyOrder(boolean other) {
-        return new Show(id, name, day, start, slotMicros, order, present, turned, lastPart, absent, other);
+        return new Show(id, name, day, start, slotMicros, order, present, turned, lastPart, absent, other, folder);
+    }
+
+    public Show withFolder(Folder other) {
+        return new Show(id, name, day, start, slotMicros, order, present, turned, lastPart, absent, anyOrder, other);
     }
 
     /** Without the songs' stems and parts of a song. */
@@ -138,7 +145,8 @@ public record Show(
         SortedSet<DeviceId> left = new TreeSet<>(absent);
         left.remove(board);
         return pressedAt(at -> Optional.of(at).filter(here -> !here.board().equals(board)))
-                .withAbsent(left);
+                .withAbsent(left)
+                .withFolder(folder.without(board));
     }
 
     /** With every press where {@code now} says that it is now, or nowhere. */

@@ -28,6 +28,7 @@ import embrack.core.rig.DeviceId;
 import embrack.core.rig.Socket;
 import embrack.core.rig.Traffic;
 import embrack.core.show.Item;
+import embrack.core.show.Role;
 import embrack.core.show.ShowId;
 import embrack.core.show.SongId;
 import embrack.core.show.When;
@@ -241,6 +242,15 @@ class EditWordsTests {
                 said(new OrderEdit.AddPart(SHOW, Item.TALK, " ", ""), "Put " + Item.TALK.words() + " into the order"),
                 said(new OrderEdit.AddPart(SHOW, Item.TALK, "Tale", ""), "Put Tale into the order"),
                 said(new OrderEdit.SetRoster(SHOW, List.of()), "Say who plays tonight"),
+                said(
+                        new FolderEdit.Read(SHOW, "", " Fiddle ", Role.PLAYER, List.of(), List.of(), ""),
+                        "Give Fiddle a part of the folder"),
+                said(
+                        new FolderEdit.Read(SHOW, "Fiddle", "Viola", Role.PLAYER, List.of(), List.of(), ""),
+                        "Change what Viola gets of the folder"),
+                said(new FolderEdit.ReadNoMore(SHOW, "Fiddle"), "Give Fiddle nothing of the folder"),
+                said(new FolderEdit.ReadAsUsual(SHOW), "Give everybody of the folder what is usual"),
+                said(new FolderEdit.Call(SHOW, ""), "Say who is called when something fails"),
                 said(new OrderEdit.TurnStem(SHOW, EBB, "Harp", true), "Turn Harp of Ebb round"),
                 said(new OrderEdit.TurnStem(SHOW, EBB, "Harp", false), "Turn Harp of Ebb back"),
                 said(new FixtureEdit.AddFixtures(new FixtureTypeId("lantern"), " 6 ", ""), "Hang 6 \u00d7 Lantern"),

@@ -9,6 +9,7 @@ import static embrack.files.json.Shapes.truth;
 import static embrack.files.json.Shapes.whole;
 import static embrack.files.json.Shapes.wholeFrom;
 import static embrack.files.json.Shapes.word;
+import static embrack.files.json.Shapes.words;
 
 import embrack.core.midi.Decoder;
 import embrack.core.midi.Message;
@@ -19,9 +20,13 @@ import embrack.core.show.Calls;
 import embrack.core.show.Cue;
 import embrack.core.show.Day;
 import embrack.core.show.Entry;
+import embrack.core.show.Folder;
 import embrack.core.show.Form;
 import embrack.core.show.Item;
+import embrack.core.show.Leaf;
 import embrack.core.show.Pad;
+import embrack.core.show.Reader;
+import embrack.core.show.Role;
 import embrack.core.show.Show;
 import embrack.core.show.ShowId;
 import embrack.core.show.Song;
@@ -88,6 +93,8 @@ final class BookLayout {
 
     private static final Text<String> NOTES =
             new Text<>("notes", "text", Texts.lengths(0, 4_000), same -> same, same -> same);
+    private static final Text<String> NUMBERS =
+            new Text<>("numbersToCall", "text", Texts.lengths(0, Folder.MAX_NUMBERS), same -> same, same -> same);
 
     /**
      * What reading a cue has to know.
@@ -275,6 +282,22 @@ final class BookLayout {
         return g -> new StemAt(g.get(song), g.get(stem));
     });
 
+    private static final Layout<Object, Reader> READER =
+            Layout.of("reader", "Somebody who gets a part of the folder for the venue.", t -> {
+                var name = t.needs("name", Texts.LABEL, "what they are called there", Reader::name);
+                var role = t.needs("role", word(FileWords.byWord(Role.values())), "what they do", Reader::role);
+                var leaves = t.needs("gets", words(FileWords.byWord(Leaf.values())), "what they get", Reader::leaves);
+                var boards = t.or(
+                        "boards",
+                        texts(DeviceLayout.ID, 0, MOST_ABSENT),
+                        List.of(),
+                        "what they press",
+                        r -> List.copyOf(r.boards()));
+                var ears = t.may("ears", DeviceLayout.ID, "the box that they hear", Reader::ears);
+                return g ->
+                        new Reader(g.get(name), g.get(role), g.get(leaves), new TreeSet<>(g.get(boards)), g.get(ears));
+            });
+
     /** A show: parts in an order. */
     static final Layout<RigSoFar, Show> SHOW = Layout.of("show", "Parts in an order.", t -> {
         var id = t.needs("id", SHOW_ID, "used inside the file only", Show::id);
@@ -310,6 +333,18 @@ final class BookLayout {
                 s -> List.copyOf(s.absent()));
         var anyOrder = t.or(
                 "anyOrder", truth(), false, "whether songs are called on the night, in whatever order", Show::anyOrder);
+        var readers = t.or(
+                "readers",
+                list(READER, Folder.MAX_READERS),
+                List.of(),
+                "who gets what of the folder; none for the usual ones",
+                s -> s.folder().readers());
+        var numbers = t.or(
+                "numbersToCall",
+                NUMBERS,
+                "",
+                "who is called when something fails, a line each",
+                s -> s.folder().numbers());
         return g -> new Show(
                 g.get(id),
                 g.get(name),
@@ -321,7 +356,8 @@ final class BookLayout {
                 new TreeSet<>(g.get(turned)),
                 g.get(lastPart),
                 new TreeSet<>(g.get(absent)),
-                g.get(anyOrder));
+                g.get(anyOrder),
+                new Folder(g.get(readers), g.get(numbers)));
     });
 
     private BookLayout() {}

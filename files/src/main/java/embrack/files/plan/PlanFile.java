@@ -14,7 +14,7 @@ public final class PlanFile {
     public static final String FORMAT = "embrack-plan";
 
     /** The version that is written, and the newest that can be read. */
-    public static final int VERSION = 16;
+    public static final int VERSION = 17;
 
     /** Where the schema of that version is published, on a server and below {@code docs}. */
     public static final String SCHEMA = "/schema/plan-" + VERSION + ".schema.json";

@@ -43,30 +43,23 @@ import org.eclipse.elk.graph.util.ElkGraphUtil;
  */
 public final class Layout {
 
-    private static final int BOX_WIDTH = 164;
-    private static final int HEAD = 62;
-    private static final int PORT_STEP = 26;
-    private static final int PORT_DOWN = 6;
-    private static final int MARGIN = 18;
-    private static final int TOP = 46;
-    private static final int HOST_SIDE = 70;
-    private static final int SOUND_SIDE = 130;
-
     static {
         LayoutMetaDataService.getInstance().registerLayoutMetaDataProviders(new LayeredMetaDataProvider());
     }
 
     private final Rig rig;
     private final Layer layer;
+    private final Draft draft;
     private final ElkNode root = ElkGraphUtil.createGraph();
     private final Map<DeviceId, ElkNode> nodes = new HashMap<>();
     private final Map<Socket, ElkPort> ports = new HashMap<>();
     private final Map<List<Socket>, ElkEdge> edges = new HashMap<>();
 
-    private Layout(Rig rig, Layer layer) {
+    private Layout(Rig rig, Layer layer, Draft draft) {
         this.rig = rig;
         this.layer = layer;
-        prepare(root, new ElkPadding(TOP, MARGIN, MARGIN, MARGIN));
+        this.draft = draft;
+        prepare(root, new ElkPadding(draft.top(), draft.margin(), draft.margin(), draft.margin()));
         root.setProperty(CoreOptions.PARTITIONING_ACTIVATE, true);
         root.setProperty(CoreOptions.HIERARCHY_HANDLING, HierarchyHandling.INCLUDE_CHILDREN);
         layer.devices(rig)
@@ -80,7 +73,12 @@ public final class Layout {
 
     /** The layout of a rig; the kernel may draw the same one in more than one way. */
     public static Layout of(Rig rig, Layer layer) {
-        return new Layout(rig, layer);
+        return of(rig, layer, Draft.SCREEN);
+    }
+
+    /** The layout of a rig in other sizes. */
+    public static Layout of(Rig rig, Layer layer, Draft draft) {
+        return new Layout(rig, layer, draft);
     }
 
     /** All that decides where things are drawn. */
@@ -180,17 +178,17 @@ public final class Layout {
         return at;
     }
 
-    private static void prepare(ElkNode node, ElkPadding padding) {
+    private void prepare(ElkNode node, ElkPadding padding) {
         node.setProperty(CoreOptions.ALGORITHM, LayeredOptions.ALGORITHM_ID);
         node.setProperty(CoreOptions.DIRECTION, Direction.RIGHT);
         node.setProperty(CoreOptions.EDGE_ROUTING, EdgeRouting.ORTHOGONAL);
         node.setProperty(CoreOptions.PADDING, padding);
-        node.setProperty(CoreOptions.SPACING_NODE_NODE, 30.0);
-        node.setProperty(CoreOptions.SPACING_COMPONENT_COMPONENT, 34.0);
+        node.setProperty(CoreOptions.SPACING_NODE_NODE, draft.apart());
+        node.setProperty(CoreOptions.SPACING_COMPONENT_COMPONENT, draft.apart());
         node.setProperty(LayeredOptions.NODE_PLACEMENT_STRATEGY, NodePlacementStrategy.NETWORK_SIMPLEX);
         node.setProperty(CoreOptions.SEPARATE_CONNECTED_COMPONENTS, false);
-        node.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, 26.0);
-        node.setProperty(LayeredOptions.SPACING_EDGE_NODE_BETWEEN_LAYERS, 10.0);
+        node.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, draft.between());
+        node.setProperty(LayeredOptions.SPACING_EDGE_NODE_BETWEEN_LAYERS, draft.lines());
     }
 
     private void add(Device device, ElkNode parent) {
@@ -212,23 +210,31 @@ public final class Layout {
         node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_POS);
         int left = 0;
         int right = 0;
-        for (Port port : layer.ports(rig, device.id())) {
+        int width = draft.width(rig, device, ports(device));
+        for (Port port : ports(device)) {
             boolean atRight = isRight(new Socket(device.id(), port.id()), port);
             addPort(device, port, node, atRight)
-                    .setLocation(atRight ? BOX_WIDTH : 0, HEAD + PORT_DOWN + PORT_STEP * (atRight ? right++ : left++));
+                    .setLocation(
+                            atRight ? width : 0,
+                            draft.head() + draft.down() + draft.step() * (atRight ? right++ : left++));
         }
-        node.setDimensions(BOX_WIDTH, HEAD + PORT_STEP * Math.max(1, Math.max(left, right)));
+        node.setDimensions(width, draft.head() + draft.step() * Math.max(1, Math.max(left, right)));
     }
 
     private void addHost(Device device, ElkNode node) {
-        prepare(node, new ElkPadding(HEAD + 22, layer == Layer.SOUND ? SOUND_SIDE : HOST_SIDE, MARGIN, HOST_SIDE));
+        prepare(node, new ElkPadding(draft.head() + draft.under(), draft.right(layer), draft.margin(), draft.left()));
         node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_SIDE);
         node.setProperty(CoreOptions.NODE_SIZE_CONSTRAINTS, SizeConstraint.minimumSizeWithPorts());
-        node.setProperty(CoreOptions.SPACING_PORT_PORT, (double) PORT_STEP);
-        int ports = layer.ports(rig, device.id()).size();
-        node.setProperty(CoreOptions.NODE_SIZE_MINIMUM, new KVector(BOX_WIDTH, HEAD + PORT_STEP * ports));
-        layer.ports(rig, device.id())
-                .forEach(port -> addPort(device, port, node, isRight(new Socket(device.id(), port.id()), port)));
+        node.setProperty(CoreOptions.SPACING_PORT_PORT, (double) draft.step());
+        int ports = ports(device).size();
+        node.setProperty(
+                CoreOptions.NODE_SIZE_MINIMUM,
+                new KVector(draft.width(rig, device, ports(device)), draft.head() + draft.step() * ports));
+        ports(device).forEach(port -> addPort(device, port, node, isRight(new Socket(device.id(), port.id()), port)));
+    }
+
+    private List<Port> ports(Device device) {
+        return draft.ports(rig, layer, device);
     }
 
     private ElkPort addPort(Device device, Port port, ElkNode node, boolean atRight) {

@@ -1,4 +1,4 @@
-package embrack.paper.print;
+package embrack.app.preflight;
 
 import embrack.core.gear.ShownMessage;
 import embrack.core.sheet.Progress;
@@ -9,10 +9,10 @@ import java.util.Locale;
 import java.util.Optional;
 
 /** A sheet as it is printed. */
-public record SheetView(String id, String title, String hardware, List<Block> blocks, List<String> cautions) {
+record SheetView(String id, String title, String hardware, List<Block> blocks, List<String> cautions) {
 
     /** A section: either sentences to do, or a table of messages to program. */
-    public record Block(String heading, List<Row> todo, List<Row> messages) {}
+    record Block(String heading, List<Row> todo, List<Row> messages) {}
 
     /**
      * A line.
@@ -21,7 +21,7 @@ public record SheetView(String id, String title, String hardware, List<Block> bl
      * @param was what it said when it was ticked, if it says something else now
      * @param ticked who ticked it, and when; empty when nobody did
      */
-    public record Row(
+    record Row(
             String key,
             String words,
             int number,
@@ -31,7 +31,7 @@ public record SheetView(String id, String title, String hardware, List<Block> bl
             String was,
             String ticked) {}
 
-    public static SheetView of(Progress progress, Sheet sheet) {
+    static SheetView of(Progress progress, Sheet sheet) {
         return new SheetView(
                 sheet.id(),
                 sheet.title(),

@@ -1,28 +1,35 @@
-package embrack.paper.print;
+package embrack.paper.type;
 
 import java.util.Locale;
 import java.util.stream.Stream;
 
-/** What sheets are printed on. */
+/** What is printed on. */
 public enum Paper {
-    A4("A4", "210mm 297mm"),
-    LETTER("Letter", "8.5in 11in");
+    A4("A4", 210 * Setting.MM, 297 * Setting.MM),
+    LETTER("Letter", 8.5 * 72, 11 * 72);
 
     private final String words;
-    private final String size;
+    private final double width;
+    private final double height;
 
-    Paper(String words, String size) {
+    Paper(String words, double width, double height) {
         this.words = words;
-        this.size = size;
+        this.width = width;
+        this.height = height;
     }
 
     public String words() {
         return words;
     }
 
-    /** Width and height for the style of a page. */
-    public String size() {
-        return size;
+    /** Upright, in points. */
+    public double width() {
+        return width;
+    }
+
+    /** Upright, in points. */
+    public double height() {
+        return height;
     }
 
     public String key() {

@@ -1,0 +1,128 @@
+package embrack.app.folder;
+
+import embrack.app.store.Memo;
+import embrack.app.store.PrintStore;
+import embrack.app.store.Reports;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
+import embrack.app.store.TickStore;
+import embrack.core.check.Report;
+import embrack.core.sheet.Progress;
+import embrack.core.show.Reader;
+import embrack.files.plan.PlanFile;
+import embrack.paper.page.Bundle;
+import embrack.paper.page.Part;
+import embrack.paper.part.Binder;
+import embrack.paper.part.Contents;
+import embrack.paper.print.OneFile;
+import embrack.paper.since.Since;
+import embrack.paper.type.Paper;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Makes folders of stored rigs: with what is ticked, and what changed since the last print marked. */
+@Component
+class Folders {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+
+    private static final int MOST_KEPT = 6;
+
+    private final RigStore rigs;
+    private final Reports reports;
+    private final TickStore ticks;
+    private final PrintStore prints;
+    private final OneFile oneFile = new OneFile();
+    private final Memo<Key, Binder> latest = Memo.ofCount(MOST_KEPT);
+
+    Folders(RigStore rigs, Reports reports, TickStore ticks, PrintStore prints) {
+        this.rigs = rigs;
+        this.reports = reports;
+        this.ticks = ticks;
+        this.prints = prints;
+    }
+
+    /** The folder that is wanted. */
+    Bundle bundle(StoredRig stored, Choices choices, String address) {
+        List<Progress.Tick> done = ticks.all(stored.id());
+        Contents contents =
+                Contents.of(reports.of(stored), done, choices.paper()).at(address);
+        Binder binder = new Binder(contents);
+        List<Part> now = parts(binder, choices);
+        Optional<PrintStore.Printed> printed =
+                prints.last(stored.id()).filter(last -> last.revision() < stored.revision());
+        Since since = printed.map(last -> {
+                    Binder then = binder(stored, last.revision(), done, choices.paper(), address);
+                    return Since.of(now, parts(then, choices));
+                })
+                .orElseGet(() -> new Since(now, Map.of()));
+        List<Part> parts = choices.changed() ? since.onlyChanged() : since.parts();
+        boolean isAlone = !choices.leaves().isEmpty();
+        return new Bundle(
+                stored.plan().rig().name().text(),
+                stored.revision(),
+                LocalDate.now().format(DAY),
+                choices.reader(),
+                isAlone
+                        ? parts
+                        : binder.covered(
+                                parts,
+                                since.counts(),
+                                printed.map(last -> "revision %d, %s".formatted(last.revision(), last.day()))
+                                        .orElse("")));
+    }
+
+    /** One file for a reader, or for everybody. */
+    byte[] oneFile(StoredRig stored, String reader) {
+        Choices choices = Choices.of(reader, "", "", "", false);
+        Binder binder = binder(stored, stored.revision(), ticks.all(stored.id()), choices.paper(), "");
+        List<Part> parts = new ArrayList<>(parts(binder, choices));
+        parts.add(binder.songs());
+        List<Part> all = binder.covered(parts, Map.of(), "");
+        return oneFile.of(
+                new Bundle(
+                        stored.plan().rig().name().text(),
+                        stored.revision(),
+                        LocalDate.now().format(DAY),
+                        reader,
+                        all),
+                binder.contents().running(),
+                PlanFile.write(stored.plan()),
+                rigs.edition(stored.id()).rig());
+    }
+
+    private record Key(RigId rig, int revision, List<Progress.Tick> ticks, Paper paper, String address) {}
+
+    /** The parts of a revision; those that were asked for last are kept. */
+    private Binder binder(StoredRig stored, int revision, List<Progress.Tick> done, Paper paper, String address) {
+        return latest.get(new Key(stored.id(), revision, done, paper, address), () -> {
+            Report report =
+                    revision == stored.revision() ? reports.of(stored) : Report.of(rigs.at(stored.id(), revision));
+            return new Binder(Contents.of(report, done, paper).at(address));
+        });
+    }
+
+    private static List<Part> parts(Binder binder, Choices choices) {
+        if (!choices.leaves().isEmpty()) {
+            return choices.leaves().stream()
+                    .flatMap(leaf -> binder.of(leaf).stream())
+                    .toList();
+        }
+        Optional<Reader> one = binder.contents().readers().stream()
+                .filter(reader -> reader.name().text().equals(choices.reader()))
+                .findFirst();
+        return one.map(reader -> binder.of(List.of(reader))).orElseGet(binder::all);
+    }
+
+    /** The revision that was printed last. */
+    Optional<PrintStore.Printed> printed(StoredRig stored) {
+        return prints.last(stored.id());
+    }
+}
