@@ -107,6 +107,8 @@ class EditRouteTests {
         OTHERS.put("POST /rigs/{id}/lights/output/stop", "what goes out is no part of the plan");
         OTHERS.put("POST /rigs/{id}/lights/output/press", "what goes out is no part of the plan");
         OTHERS.put("POST /rigs/{id}/lights/output/hear", "what goes out is no part of the plan");
+        OTHERS.put("POST /rigs/{id}/folder/printed", "what was printed is no part of the plan");
+        OTHERS.put("POST /rigs/{id}/folder/ticks", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/tick", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/line/pairs/tried", "what is seen of the gear is no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/heard", "ticks are no part of the plan");

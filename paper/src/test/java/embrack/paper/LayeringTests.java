@@ -28,6 +28,8 @@ class LayeringTests {
                         "org.thymeleaf..",
                         "com.openhtmltopdf..",
                         "com.google.zxing..",
+                        "org.apache.fontbox..",
+                        "org.apache.pdfbox.io..",
                         "org.eclipse.elk..",
                         "org.eclipse.emf..",
                         "java..",

@@ -4,6 +4,7 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
+import embrack.app.frame.Uploads;
 import embrack.app.store.Hand;
 import embrack.app.store.PrintStore;
 import embrack.app.store.Reports;
@@ -16,15 +17,16 @@ import embrack.core.edit.Refused;
 import embrack.core.name.Slug;
 import embrack.core.show.Leaf;
 import embrack.core.show.Role;
-import embrack.core.show.Show;
 import embrack.core.show.ShowId;
-import embrack.core.word.Phrase;
+import embrack.files.json.UnreadableFile;
+import embrack.files.lists.TickFile;
 import embrack.paper.print.FolderPdf;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
+import java.security.Principal;
 import java.util.List;
-import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -37,6 +39,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 
 /** The folder: who gets what, and the files. */
 @Controller
@@ -47,17 +50,28 @@ class FolderController {
     private final Reports reports;
     private final PrintStore prints;
     private final Folders folders;
+    private final Uploads uploads;
     private final FolderPdf pdf = new FolderPdf();
 
-    FolderController(RigStore rigs, Reports reports, PrintStore prints, Folders folders) {
+    FolderController(RigStore rigs, Reports reports, PrintStore prints, Folders folders, Uploads uploads) {
         this.rigs = rigs;
         this.reports = reports;
         this.prints = prints;
         this.folders = folders;
+        this.uploads = uploads;
     }
 
     @GetMapping("/folder")
-    String folder(@PathVariable RigId id, @RequestParam(defaultValue = "") String reader, Model page) {
+    String folder(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String reader,
+            @RequestParam(defaultValue = "-1") int taken,
+            @RequestParam(defaultValue = "0") int older,
+            @RequestParam(defaultValue = "0") int unknown,
+            Model page) {
+        if (taken >= 0) {
+            page.addAttribute("home", new Folders.Home(taken, older, unknown).words());
+        }
         return page(id, reader, Echo.NONE, page);
     }
 
@@ -75,39 +89,60 @@ class FolderController {
     String read(
             @PathVariable RigId id,
             Hand hand,
+            @RequestParam ShowId show,
             @RequestParam(defaultValue = "") String was,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "PLAYER") Role role,
             @RequestParam(defaultValue = "") List<Leaf> gets,
             @RequestParam(defaultValue = "") List<String> boards,
             @RequestParam(defaultValue = "") String ears) {
-        return edit(id, hand, show -> new FolderEdit.Read(show, was, name, role, gets, boards, ears));
+        return edit(id, hand, new FolderEdit.Read(show, was, name, role, gets, boards, ears));
     }
 
     @PostMapping("/folder/reader/remove")
-    String remove(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String reader) {
-        return edit(id, hand, show -> new FolderEdit.ReadNoMore(show, reader));
+    String remove(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam ShowId show,
+            @RequestParam(defaultValue = "") String reader) {
+        return edit(id, hand, new FolderEdit.ReadNoMore(show, reader));
     }
 
     /** Gives everybody what they usually get. */
     @PostMapping("/folder/usual")
-    String usual(@PathVariable RigId id, Hand hand) {
-        return edit(id, hand, FolderEdit.ReadAsUsual::new);
+    String usual(@PathVariable RigId id, Hand hand, @RequestParam ShowId show) {
+        return edit(id, hand, new FolderEdit.ReadAsUsual(show));
     }
 
     @PostMapping("/folder/numbers")
-    String numbers(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String numbers) {
-        return edit(id, hand, show -> new FolderEdit.Call(show, numbers));
+    String numbers(
+            @PathVariable RigId id,
+            Hand hand,
+            @RequestParam ShowId show,
+            @RequestParam(defaultValue = "") String numbers) {
+        return edit(id, hand, new FolderEdit.Call(show, numbers));
     }
 
-    private String edit(RigId id, Hand hand, Function<ShowId, Edit> edit) {
-        ShowId show = rigs.seenBy(id, hand)
-                .book()
-                .tonight()
-                .map(Show::id)
-                .orElseThrow(() -> new Refused("show", Phrase.of("core/edit", "no.show-gone")));
-        rigs.edit(id, hand, edit.apply(show));
+    private String edit(RigId id, Hand hand, Edit edit) {
+        rigs.edit(id, hand, edit);
         return "redirect:/rigs/%s/folder".formatted(id);
+    }
+
+    /** Takes ticks in that were made on a device without the server; of two the newer one counts. */
+    @PostMapping("/folder/ticks")
+    String ticks(@PathVariable RigId id, @RequestParam MultipartFile file, @Nullable Principal who) {
+        TickFile made = uploads.read(file, Uploads.Sort.TICKS, "file", FolderController::made);
+        Folders.Home home = folders.home(rigs.load(id), made, who == null ? Hand.SOMEBODY : who.getName());
+        return "redirect:/rigs/%s/folder?taken=%d&older=%d&unknown=%d"
+                .formatted(id, home.taken(), home.older(), home.unknown());
+    }
+
+    private static TickFile made(byte[] file) {
+        try {
+            return TickFile.read(new String(file, StandardCharsets.UTF_8));
+        } catch (UnreadableFile e) {
+            throw Refused.text("file", e.problems().getFirst().toString());
+        }
     }
 
     /** Remembers that it is printed as it is now: from here on, what changes is marked. */
@@ -173,6 +208,11 @@ class FolderController {
         Echo echo = Refusals.answer(refused, request, response);
         String was = echo.typed().getOrDefault("was", "");
         boolean isReader = echo.isFor("/rigs/%s/folder/reader".formatted(Refusals.pathVariable(request, "id")));
-        return page(RigId.of(Refusals.pathVariable(request, "id")), isReader && was.isEmpty() ? "+" : was, echo, page);
+        String view =
+                page(RigId.of(Refusals.pathVariable(request, "id")), isReader && was.isEmpty() ? "+" : was, echo, page);
+        if (isReader && page.getAttribute("page") instanceof FolderPage shown) {
+            page.addAttribute("page", shown.typed(request.getParameterMap()));
+        }
+        return view;
     }
 }

@@ -15,13 +15,16 @@ import embrack.core.sound.SoundPaths;
 import embrack.paper.type.Paper;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Who gets what of the folder.
  *
  * @param show the name of the show it is kept with; empty without one
+ * @param showKey its id
  * @param isUsual whether the readers are the usual ones, which nobody chose
  * @param chosen the reader whose fields are shown
  * @param numbers who is called when something fails
@@ -30,6 +33,7 @@ import java.util.stream.Stream;
  */
 record FolderPage(
         String show,
+        String showKey,
         boolean isUsual,
         List<ReaderRow> readers,
         Optional<Fields> chosen,
@@ -64,6 +68,7 @@ record FolderPage(
                 .findFirst();
         return new FolderPage(
                 show.map(Show::name).map(TapeLabel::text).orElse(""),
+                show.map(evening -> evening.id().text()).orElse(""),
                 folder.readers().isEmpty(),
                 readers.stream().map(reader -> row(plan, reader, wanted)).toList(),
                 chosen.map(reader -> fields(plan, reader, reader.name().text()))
@@ -80,6 +85,34 @@ record FolderPage(
                 Stream.of(Leaf.values())
                         .map(leaf -> new Choice(leaf.key(), leaf.words(), false))
                         .toList());
+    }
+
+    /** The page with what was chosen in fields that were refused. */
+    FolderPage typed(Map<String, String[]> typed) {
+        return new FolderPage(
+                show,
+                showKey,
+                isUsual,
+                readers,
+                chosen.map(fields -> new Fields(
+                        fields.was,
+                        fields.name,
+                        chosen(fields.roles, typed.get("role")),
+                        chosen(fields.gets, typed.get("gets")),
+                        chosen(fields.boards, typed.get("boards")),
+                        chosen(fields.ears, typed.get("ears")))),
+                numbers,
+                printed,
+                isOlder,
+                papers,
+                leaves);
+    }
+
+    private static List<Choice> chosen(List<Choice> choices, String @Nullable [] keys) {
+        List<String> wanted = keys == null ? List.of() : List.of(keys);
+        return choices.stream()
+                .map(choice -> new Choice(choice.key(), choice.words(), wanted.contains(choice.key())))
+                .toList();
     }
 
     private static ReaderRow row(Plan plan, Reader reader, String wanted) {

@@ -8,8 +8,14 @@ import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.app.store.TickStore;
 import embrack.core.check.Report;
+import embrack.core.name.Words;
+import embrack.core.sheet.AtDoors;
 import embrack.core.sheet.Progress;
+import embrack.core.sheet.Section;
+import embrack.core.sheet.Sheet;
+import embrack.core.sheet.Sheets;
 import embrack.core.show.Reader;
+import embrack.files.lists.TickFile;
 import embrack.files.plan.PlanFile;
 import embrack.paper.page.Bundle;
 import embrack.paper.page.Part;
@@ -21,10 +27,12 @@ import embrack.paper.type.Paper;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Makes folders of stored rigs: with what is ticked, and what changed since the last print marked. */
@@ -96,6 +104,48 @@ class Folders {
                 binder.contents().running(),
                 PlanFile.write(stored.plan()),
                 rigs.edition(stored.id()).rig());
+    }
+
+    /**
+     * What came of ticks that were made elsewhere.
+     *
+     * @param taken those that count now
+     * @param older those for which a newer one is here
+     * @param unknown those whose line is on no sheet any more
+     */
+    record Home(int taken, int older, int unknown) {
+
+        String words() {
+            return "%s came home.".formatted(Words.count(taken, "tick"))
+                    + (older == 0 ? "" : " %s older than what is here.".formatted(was(older)))
+                    + (unknown == 0 ? "" : " %s about lines that are on no sheet any more.".formatted(was(unknown)));
+        }
+
+        private static String was(int count) {
+            return "%d %s".formatted(count, count == 1 ? "was" : "were");
+        }
+    }
+
+    /** Takes ticks in, one after the other as they were made. */
+    Home home(StoredRig stored, TickFile made, String who) {
+        Map<String, Section.Line> lines = new HashMap<>();
+        Stream.concat(Sheets.of(reports.of(stored)).stream(), Stream.of(AtDoors.of(stored.plan())))
+                .flatMap(Sheet::lines)
+                .forEach(line -> lines.put(line.key(), line));
+        int taken = 0;
+        int older = 0;
+        int unknown = 0;
+        for (TickFile.Made tick : made.ticks()) {
+            Section.Line line = lines.get(tick.key());
+            if (line == null) {
+                unknown++;
+            } else if (ticks.home(stored.id(), line, tick.done(), tick.at(), who)) {
+                taken++;
+            } else {
+                older++;
+            }
+        }
+        return new Home(taken, older, unknown);
     }
 
     private record Key(RigId rig, int revision, List<Progress.Tick> ticks, Paper paper, String address) {}

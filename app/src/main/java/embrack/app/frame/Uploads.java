@@ -4,6 +4,7 @@ import embrack.app.store.Because;
 import embrack.core.edit.Refused;
 import embrack.files.gdtf.GdtfReading;
 import embrack.files.json.JsonFile;
+import embrack.files.lists.TickFile;
 import embrack.files.midi.MidiImport;
 import embrack.files.songs.CueCsv;
 import java.io.IOException;
@@ -30,6 +31,7 @@ public class Uploads {
         PLAN("a plan", JsonFile.MAX_BYTES),
         MODEL("a model", JsonFile.MAX_BYTES),
         CSV("a CSV file", CueCsv.MAX_LENGTH),
+        TICKS("a file of ticks", TickFile.MAX_LENGTH),
         FIXTURE("a GDTF file", GdtfReading.MAX_BYTES);
 
         private final String words;

@@ -11,6 +11,7 @@ import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.files.json.UnreadableFile;
 import embrack.files.plan.PlanFile;
+import embrack.paper.print.OneFile;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
@@ -59,7 +60,8 @@ class RigsController {
     String importPlan(@RequestParam MultipartFile file) {
         return "redirect:/rigs/%s/gear"
                 .formatted(rigs.create(
-                        uploads.read(file, Uploads.Sort.PLAN, "file", PlanFile::read), "Import a plan file"));
+                        uploads.read(file, Uploads.Sort.PLAN, "file", bytes -> PlanFile.read(OneFile.planIn(bytes))),
+                        "Import a plan file"));
     }
 
     @GetMapping("/rigs/{id}")

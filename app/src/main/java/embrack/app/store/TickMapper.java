@@ -23,6 +23,21 @@ interface TickMapper {
             on conflict (rig, key) do update set words = excluded.words, who = excluded.who, at = now()""")
     void put(@Param("rig") long rig, @Param("key") String key, @Param("words") String words, @Param("who") String who);
 
+    /** How many rows it became: none where a newer one stands. */
+    @Insert("""
+            insert into sheet_tick (rig, key, words, who, at) values (#{rig}, #{key}, #{words}, #{who}, #{at})
+            on conflict (rig, key) do update set words = excluded.words, who = excluded.who, at = excluded.at
+            where sheet_tick.at < excluded.at""")
+    int putAt(
+            @Param("rig") long rig,
+            @Param("key") String key,
+            @Param("words") String words,
+            @Param("who") String who,
+            @Param("at") OffsetDateTime at);
+
+    @Delete("delete from sheet_tick where rig = #{rig} and key = #{key} and at < #{at}")
+    int removeBefore(@Param("rig") long rig, @Param("key") String key, @Param("at") OffsetDateTime at);
+
     @Delete("delete from sheet_tick where rig = #{rig} and key = #{key}")
     void remove(@Param("rig") long rig, @Param("key") String key);
 

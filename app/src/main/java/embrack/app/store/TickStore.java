@@ -3,7 +3,10 @@ package embrack.app.store;
 import embrack.core.sheet.AtDoors;
 import embrack.core.sheet.Progress.Tick;
 import embrack.core.sheet.Section;
+import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -47,6 +50,19 @@ public class TickStore {
     @Transactional
     public void tick(RigId rig, Section.Line line, String who) {
         mapper.put(rig.number(), line.key(), line.words(), who);
+    }
+
+    /**
+     * Takes a tick in that was made or taken back elsewhere, unless a newer one is here already.
+     *
+     * @return whether it counts
+     */
+    @Transactional
+    public boolean home(RigId rig, Section.Line line, boolean done, Instant at, String who) {
+        OffsetDateTime when = at.atOffset(ZoneOffset.UTC);
+        return done
+                ? mapper.putAt(rig.number(), line.key(), line.words(), who, when) > 0
+                : mapper.removeBefore(rig.number(), line.key(), when) > 0;
     }
 
     /** Takes a tick back. */

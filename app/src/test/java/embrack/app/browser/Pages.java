@@ -35,6 +35,8 @@ final class Pages {
             "/handbook/gear",
             "/handbook/lights",
             "/handbook/line",
+            "/handbook/folder",
+            "/rigs/1/folder?reader=Guitar",
             "/rigs/1/switches/numbers",
             "/rigs/1/switches/quay-board/2/row?what=mute+inputs+1-6",
             "/rigs/1/switches/schools",

@@ -3,7 +3,15 @@ package embrack.app.browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import embrack.app.AppTest;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -24,9 +32,6 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/sound", "sound-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/doors", "doors-tablet-stage", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/sheets", "sheet-desk", "");
-        shot(ColorScheme.DARK, 1280, 800, "/rigs/1/switches/choir-board/1/3", "story-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/numbers", "numbers-desk", "");
         shot(
                 ColorScheme.LIGHT,
                 1280,
@@ -41,8 +46,50 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line", "line-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line/send", "send-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/models", "describe-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/line/monitor", "monitor-tablet-stage", "");
+        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/folder", "folder-desk", "");
+        printed("/rigs/1/folder.pdf?leaf=cards", "Side board", "card-paper");
+        printed("/rigs/1/folder.pdf?leaf=picture", "Wiring of messages", "wiring-paper");
+        takenAlong();
+    }
+
+    /** A page of a PDF on which some words stand, as it is printed. */
+    private void printed(String path, String words, String name) {
+        try (Stagehand hand = new Stagehand(port, 1280, 800, ColorScheme.LIGHT);
+                PDDocument pdf = Loader.loadPDF(hand.page.request().get(path).body())) {
+            PDFTextStripper text = new PDFTextStripper();
+            for (int i = 0; i < pdf.getNumberOfPages(); i++) {
+                text.setStartPage(i + 1);
+                text.setEndPage(i + 1);
+                if (text.getText(pdf).contains(words)) {
+                    ImageIO.write(
+                            new PDFRenderer(pdf).renderImageWithDPI(i, 105),
+                            "png",
+                            FOLDER.resolve(name + ".png").toFile());
+                    return;
+                }
+            }
+            throw new AssertionError("no page says " + words);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The one file, on a tablet without a network. */
+    private void takenAlong() {
+        try (Stagehand hand = new Stagehand(port, 820, 1180, ColorScheme.DARK)) {
+            Path file = Files.write(
+                    Files.createTempFile("folder", ".html"),
+                    hand.page.request().get("/rigs/1/folder.html").body());
+            hand.page.context().setOffline(true);
+            hand.page.navigate(file.toUri().toString());
+            hand.page.locator("#ground").click();
+            hand.page.locator("[data-entry='4']").click();
+            hand.page.evaluate("document.querySelector('#songs').scrollIntoView()");
+            hand.page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("file-tablet-stage.png")));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private void shot(ColorScheme ground, int width, int height, String path, String name, String keys) {

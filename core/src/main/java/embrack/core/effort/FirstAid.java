@@ -133,8 +133,7 @@ public record FirstAid(String seconds, String minute, String five) {
             Optional<Device> spare = rig().devices().stream()
                     .filter(other -> !other.id().equals(device)
                             && rig().linksIn(other.id()).isEmpty()
-                            && rig().model(other.id()).kind()
-                                    == rig().model(device).kind()
+                            && rig().model(other.id()).equals(rig().model(device))
                             && !rig().model(other.id()).isApp())
                     .findFirst();
             return spare.map(box -> "%s, which is spare, in its place.".formatted(box.name()))

@@ -22,11 +22,11 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A report for another program, as docs/formats.md describes it. */
-final class ReportJson {
+public final class ReportJson {
 
     private ReportJson() {}
 
-    static String of(Report report, Language language) {
+    public static String of(Report report, Language language) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("rig", report.plan().rig().name().text()).put("stopsTheShow", report.stopsTheShow());
         ArrayNode findings = root.putArray("findings");

@@ -136,7 +136,10 @@ public sealed interface Body {
 
         @Override
         public List<String> texts() {
-            return List.of(words + marks.stream().map(Line::words).toList());
+            return List.of("%s %s"
+                    .formatted(
+                            words,
+                            String.join(" ", marks.stream().map(Line::words).toList())));
         }
     }
 
@@ -196,16 +199,20 @@ public sealed interface Body {
         }
     }
 
-    /** A drawing; all lengths in millimetres. */
-    record Drawing(double width, double height, List<Shape> shapes, boolean isChanged) implements Body {
+    /**
+     * A drawing; all lengths in millimetres.
+     *
+     * @param says what it shows, whatever is drawn where: it tells whether another drawing shows the same
+     */
+    record Drawing(double width, double height, List<Shape> shapes, String says, boolean isChanged) implements Body {
 
         /** A drawing of which nobody knows another one. */
-        public Drawing(double width, double height, List<Shape> shapes) {
-            this(width, height, shapes, false);
+        public Drawing(double width, double height, List<Shape> shapes, String says) {
+            this(width, height, shapes, says, false);
         }
 
         public Drawing withChanged(boolean other) {
-            return new Drawing(width, height, shapes, other);
+            return new Drawing(width, height, shapes, says, other);
         }
 
         public Drawing {
@@ -224,7 +231,7 @@ public sealed interface Body {
 
         @Override
         public List<String> texts() {
-            return List.of(shapes.toString());
+            return List.of(says);
         }
     }
 

@@ -56,6 +56,11 @@ public record Part(String id, String title, String aside, Form form, List<Block>
             return this == WHOLE || this == HALVES || this == THIRDS;
         }
 
+        /** Whether it holds drawings alone. */
+        public boolean isDrawn() {
+            return this == WIDE || this == TALL;
+        }
+
         public boolean isLandscape() {
             return this == WIDE || this == CARD;
         }

@@ -27,8 +27,8 @@ import java.util.stream.Stream;
 
 /**
  * The cards that lie beside boards, to be read from the floor at 1.7 m: capital letters of short names are at least
- * 12 mm high, 0.4° of sight, in at most two lines; full names below at 5 mm. Where that does not fit, a board is cut over
- * two pages, left and right. Sizes and angle are common practice, no source.
+ * 12 mm high, 0.4° of sight, in at most two lines; full names below at 5 mm. Where that does not fit, a board is cut
+ * over two pages, left and right. Sizes and angle are common practice, no source.
  */
 final class CardLeaf {
 
@@ -42,6 +42,10 @@ final class CardLeaf {
     private static final double TIGHT = 0.92;
 
     private static final double GAP = 1.5;
+
+    /** From one row to the next: the gap, and the thickest frames with what they keep free. */
+    private static final double FRAMES = GAP + 4;
+
     private static final double INSET = 3.6;
     private static final double NUMBER = 5.4;
 
@@ -258,7 +262,7 @@ final class CardLeaf {
     }
 
     private double high(List<Lying> rows, double cap) {
-        return rows.stream().mapToDouble(row -> height(row, cap) + GAP).sum();
+        return rows.stream().mapToDouble(row -> height(row, cap) + FRAMES).sum();
     }
 
     private Body.Switches page(List<Lying> rows) {

@@ -133,7 +133,7 @@ final class CoverLeaf {
                     x++;
                 }
             }
-            return new Body.Drawing(CODE, CODE, squares);
+            return new Body.Drawing(CODE, CODE, squares, address);
         } catch (WriterException e) {
             throw new IllegalStateException("no code for " + address, e);
         }

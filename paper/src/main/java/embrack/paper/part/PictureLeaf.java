@@ -22,6 +22,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -77,7 +78,7 @@ final class PictureLeaf {
                 fewest.pages());
     }
 
-    /** Sizes for paper, in tenths of a millimetre: only ports that something is joined to, boxes as wide as their words. */
+    /** Sizes for paper, in tenths of a millimetre: only ports that are joined, boxes as wide as their words. */
     private static final class OnPaper implements Draft {
         @Override
         public int width(Rig rig, Device device, List<Port> ports) {
@@ -176,7 +177,7 @@ final class PictureLeaf {
             this.down = cuts(layout.height() / TENTHS, pageHeight, false);
         }
 
-        /** Where pages end, the last at the end of all; between boxes, where a place is found on the last half of a page. */
+        /** Where pages end, the last at the end of all; between boxes, where there is such a place late on a page. */
         private List<Double> cuts(double all, double page, boolean isAcross) {
             List<Double> cuts = new ArrayList<>();
             double from = 0;
@@ -213,6 +214,15 @@ final class PictureLeaf {
                     .sum();
         }
 
+        /** Its boxes and links. */
+        private String says() {
+            return Stream.concat(
+                            layer.devices(rig).stream()
+                                    .map(device -> device.name().text()),
+                            layer.links(rig).stream().map(rig::words))
+                    .collect(Collectors.joining("\n"));
+        }
+
         /** The pieces of the drawing, several below each other on a page where they fit. */
         List<Block> pages() {
             List<Block> pages = new ArrayList<>();
@@ -225,7 +235,7 @@ final class PictureLeaf {
                     Window window = new Window(this, left, top, right, bottom);
                     if (window.hasBoxes()) {
                         if (used > 0 && used + BETWEEN + bottom - top > pageHeight) {
-                            pages.add(new Block("", "", new Body.Drawing(pageWidth, used, shapes)));
+                            pages.add(new Block("", "", new Body.Drawing(pageWidth, used, shapes, says())));
                             shapes = new ArrayList<>();
                             used = 0;
                         }
@@ -238,7 +248,7 @@ final class PictureLeaf {
                 top = bottom;
             }
             if (!shapes.isEmpty()) {
-                pages.add(new Block("", "", new Body.Drawing(pageWidth, used, shapes)));
+                pages.add(new Block("", "", new Body.Drawing(pageWidth, used, shapes, says())));
             }
             return pages;
         }

@@ -214,8 +214,10 @@ final class ProgramLeaf {
                                 ? ""
                                 : set.map(Section.Todo::heading).orElse(messages.heading())
                                         + name.map(task -> ". " + task.words()).orElse(""),
-                        shown.line().replaceAll(" +", " ") + (shown.reads().isEmpty() ? "" : ", " + shown.reads()),
-                        line.does() + (was.isEmpty() ? "" : " (was: " + was + ")"))
+                        shown.line().replaceAll(" +", " "),
+                        line.does()
+                                + (shown.reads().isEmpty() ? "" : " (" + shown.reads() + ")")
+                                + (was.isEmpty() ? "" : " (was: " + was + ")"))
                 .ticked(name.map(task -> task.key() + " ").orElse("") + line.key(), tick(line));
     }
 }

@@ -1,5 +1,7 @@
 package embrack.paper.print;
 
+import com.openhtmltopdf.bidi.support.ICUBidiReorderer;
+import com.openhtmltopdf.bidi.support.ICUBidiSplitter;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.util.XRLog;
@@ -58,6 +60,14 @@ public final class FolderPdf {
         font(builder, Fonts.PLAIN, "Next", 400);
         font(builder, Fonts.BOLD, "Next", 700);
         font(builder, Fonts.FIGURES, "Mono", 400);
+        font(builder, Fonts.MUSIC, "Music", 400);
+        Fonts.MORE.forEach((family, file) -> {
+            font(builder, file + "-400", family, 400);
+            font(builder, file + "-700", family, 700);
+        });
+        builder.useUnicodeLineBreaker(new AtBlanks());
+        builder.useUnicodeBidiSplitter(new ICUBidiSplitter.ICUBidiSplitterFactory());
+        builder.useUnicodeBidiReorderer(new ICUBidiReorderer());
         builder.usePdfUaAccessibility(true);
         builder.toStream(out);
         try {
@@ -100,6 +110,7 @@ public final class FolderPdf {
                         .replace("FOOT", bundle.foot().replace("\\", "\\\\").replace("\"", "\\\""))
                         .replace("GROUND_LINE", ground.ink())
                         .replace("GROUND_PAPER", ground.paper())
+                + String.format(Locale.ROOT, "@page{size:%.2fpt %.2fpt}%n", paper.width(), paper.height())
                 + sizes;
     }
 

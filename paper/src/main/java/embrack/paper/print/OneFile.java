@@ -80,6 +80,16 @@ public final class OneFile {
         return to < 0 ? Optional.empty() : Optional.of(html.substring(from + PLAN_BEGINS.length(), to));
     }
 
+    /** The plan that the file of a folder carries; any other file as it is. */
+    public static byte[] planIn(byte[] file) {
+        boolean isHtml = file.length > 0 && file[0] == '<';
+        return isHtml
+                ? planOf(new String(file, StandardCharsets.UTF_8))
+                        .map(plan -> plan.getBytes(StandardCharsets.UTF_8))
+                        .orElse(file)
+                : file;
+    }
+
     private static String style() {
         return face("Next", 400, "atkinson-hyperlegible-next-400")
                 + face("Next", 700, "atkinson-hyperlegible-next-700")

@@ -17,9 +17,9 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
- * Parts of a folder beside the same as they were printed: what says something else is marked, what is gone stands at the
- * end of its block, struck out. A line is the same one if it says the same under the same heading, however often and in
- * whatever order it stands there.
+ * Parts of a folder beside the same as they were printed: what says something else is marked, what is gone stands at
+ * the end of its block, struck out. A line is the same one if it says the same under the same heading, however often
+ * and in whatever order it stands there.
  *
  * @param parts with their marks
  * @param counts how many lines changed, by the id of the part; parts in which nothing did are not in it
@@ -142,7 +142,8 @@ public record Since(List<Part> parts, Map<String, Integer> counts) {
                                     Line::with));
                 case Body.Switches switches -> switches(switches, old);
                 case Body.Drawing drawing -> {
-                    boolean isOther = !drawing.equals(old);
+                    boolean isOther =
+                            !(old instanceof Body.Drawing o && o.says().equals(drawing.says()));
                     count += isOther ? 1 : 0;
                     yield drawing.withChanged(isOther);
                 }

@@ -16,8 +16,8 @@ public final class Ruler {
     public static final Ruler BOLD = new Ruler(Fonts.BOLD);
     public static final Ruler FIGURES = new Ruler(Fonts.FIGURES);
 
-    /** Letters that another font is asked for are taken to be as wide as they are high. */
-    private static final double UNKNOWN = 1;
+    /** Letters that another font is asked for are taken to be so wide, against their height: few are wider. */
+    private static final double UNKNOWN = 0.75;
 
     private static final int KNOWN = 0x2500;
 

@@ -29,13 +29,13 @@ public record Setting(double size, double width, double height, double margin, d
     /** How a part of some form is set on a paper. */
     public static Setting of(Form form, Paper paper) {
         boolean wide = form.isLandscape();
-        double margin = (form == Form.CUT ? 5 : 9) * MM;
+        double margin = 9 * MM;
         return new Setting(
                 form == Form.LARGE ? LARGE : SMALL,
                 wide ? paper.height() : paper.width(),
                 wide ? paper.width() : paper.height(),
                 margin,
-                (form == Form.CUT ? 9 : 11) * MM,
+                11 * MM,
                 form.columns());
     }
 
