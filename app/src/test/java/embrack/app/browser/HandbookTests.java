@@ -15,7 +15,7 @@ class HandbookTests extends AtTheBrowser {
         hand.newRig("Reading");
         String rig = hand.page.url().replaceAll("(/rigs/\\d+)/.*", "$1");
         for (String room :
-                List.of("Gear", "Wiring", "Lights", "Switches", "Songs", "Order", "Preflight", "Line check")) {
+                List.of("Gear", "Wiring", "Lights", "Switches", "Songs", "Order", "Preflight", "Folder", "Line check")) {
             hand.page.navigate(rig);
             hand.go(room);
             hand.untilAtWork();
