@@ -14,8 +14,8 @@ class HandbookTests extends AtTheBrowser {
     void eachRoomHasItsPage() {
         hand.newRig("Reading");
         String rig = hand.page.url().replaceAll("(/rigs/\\d+)/.*", "$1");
-        for (String room :
-                List.of("Gear", "Wiring", "Lights", "Switches", "Songs", "Order", "Preflight", "Folder", "Line check")) {
+        for (String room : List.of(
+                "Gear", "Wiring", "Lights", "Switches", "Songs", "Order", "Preflight", "Folder", "Line check")) {
             hand.page.navigate(rig);
             hand.go(room);
             hand.untilAtWork();

@@ -53,6 +53,10 @@ final class CardLeaf {
     private static final double FULL_POINTS = 21;
 
     private static final double FULL = 7.8;
+
+    /** Between a short name, whose letters may hang down, and the full one, against the size of the short one. */
+    private static final double HANG = 0.17;
+
     private static final double MORE_POINTS = 11;
     private static final double MORE = 4.5;
 
@@ -230,8 +234,9 @@ final class CardLeaf {
     private double height(Lying row, double cap) {
         double size = cap / Ruler.BOLD.capital();
         return row.cells().stream()
-                .mapToDouble(cell ->
-                        NUMBER + shown(cell.name(), cell(row), cap).size() * size * TIGHT + below(cell, cell(row)))
+                .mapToDouble(cell -> NUMBER
+                        + (shown(cell.name(), cell(row), cap).size() * TIGHT + HANG) * size
+                        + below(cell, cell(row)))
                 .max()
                 .orElse(0);
     }
