@@ -77,7 +77,7 @@ class Folders {
                 stored.plan().rig().name().text(),
                 stored.revision(),
                 LocalDate.now().format(DAY),
-                choices.reader(),
+                named(binder, choices.reader()),
                 isAlone
                         ? parts
                         : binder.covered(
@@ -99,7 +99,7 @@ class Folders {
                         stored.plan().rig().name().text(),
                         stored.revision(),
                         LocalDate.now().format(DAY),
-                        reader,
+                        named(binder, reader),
                         all),
                 binder.contents().running(),
                 PlanFile.write(stored.plan()),
@@ -165,10 +165,20 @@ class Folders {
                     .flatMap(leaf -> binder.of(leaf).stream())
                     .toList();
         }
-        Optional<Reader> one = binder.contents().readers().stream()
-                .filter(reader -> reader.name().text().equals(choices.reader()))
+        return reader(binder, choices.reader())
+                .map(reader -> binder.of(List.of(reader)))
+                .orElseGet(binder::all);
+    }
+
+    private static Optional<Reader> reader(Binder binder, String name) {
+        return binder.contents().readers().stream()
+                .filter(reader -> reader.name().text().equals(name))
                 .findFirst();
-        return one.map(reader -> binder.of(List.of(reader))).orElseGet(binder::all);
+    }
+
+    /** The name of who gets it; empty for everybody, also where an address names nobody whom there is. */
+    private static String named(Binder binder, String name) {
+        return reader(binder, name).map(reader -> reader.name().text()).orElse("");
     }
 
     /** The revision that was printed last. */

@@ -57,6 +57,9 @@ class FolderJobTests extends AtTheBrowser {
         assertThat(text(get("/rigs/1/folder.pdf?reader=Harp")))
                 .contains("Joins", "for Harp")
                 .doesNotContain("What to program");
+        assertThat(text(get("/rigs/1/folder.pdf?leaf=joins&reader=%3C/style%3E%3Cb%3Enobody")))
+                .contains("Joins")
+                .doesNotContain("nobody");
 
         page.locator("#numbers").fill("Rack: 0555 0199");
         post(page.locator("form:has(#numbers) button"));

@@ -57,6 +57,7 @@ public final class FolderPdf {
         var out = new ByteArrayOutputStream();
         var builder = new PdfRendererBuilder();
         builder.withHtmlContent(html, "about:blank");
+        builder.useUriResolver((base, uri) -> uri.startsWith("#") ? uri : null); // nothing is fetched from anywhere
         font(builder, Fonts.PLAIN, "Next", 400);
         font(builder, Fonts.BOLD, "Next", 700);
         font(builder, Fonts.FIGURES, "Mono", 400);
