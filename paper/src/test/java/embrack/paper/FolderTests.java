@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import embrack.core.Evening;
 import embrack.core.Sketch;
 import embrack.core.check.Report;
+import embrack.core.edit.OrderEdit;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.sheet.Section;
@@ -102,7 +103,9 @@ class FolderTests {
             Page page = pages.get(i);
             assertThat(page.text())
                     .contains("revision 57, 27 Nov")
-                    .contains("page %d of %d".formatted(i + 1, pages.size()));
+                    .contains("page %d of %d".formatted(i + 1, pages.size()))
+                    .as("a letter that no font has is printed so")
+                    .doesNotContain("#");
             for (Word word : page.words()) {
                 assertThat(word.left()).as("%s on page %d", word, i + 1).isGreaterThan(4 * MM);
                 assertThat(word.right()).as("%s on page %d", word, i + 1).isLessThan(page.width() - 4 * MM);
@@ -260,8 +263,29 @@ class FolderTests {
         Sketch far = Sketch.of("\u05DC\u05D9\u05DC \u05D4\u05E1\u05D9\u05E8\u05D5\u05EA")
                 .box("\u05E8\u05E6\u05E4\u05D4", "ten-switch-treadle-board")
                 .box("Sz\u0151l\u0151 Ch\u0142\u00F3d \u00C5ngstr\u00F6m", "rack-mixer-24")
-                .box("\u0645\u0631\u0641\u0623", "sounds-switcher");
-        return Stream.of(Plan.empty(new TapeLabel("Nothing yet")), wide.plan(), far.plan(), Evening.plan());
+                .box("\u0645\u0631\u0641\u0623", "sounds-switcher")
+                .box("\u039B\u03B9\u03BC\u03AC\u03BD\u03B9", "sounds-switcher")
+                .box("\u0413\u0430\u0432\u0430\u043D\u044C", "sounds-switcher");
+        Sketch long60 = Evening.sketch();
+        for (int i = 1; i <= 60; i++) {
+            String song = "tide-%d-of-the-long-evening".formatted(i);
+            long60.song("Tide %d of the long evening".formatted(i), Evening.LANTERNS)
+                    .cues(song, "on load = lantern-desk recall:scene-%d".formatted(1 + i % 6))
+                    .edit(new OrderEdit.AddSongTo(Evening.SHOW, song));
+        }
+        Sketch banks =
+                Sketch.of("Ten banks").box("Board", "ten-switch-treadle-board").box("Mixer", "rack-mixer-24");
+        banks.link("board.midi-out > mixer.midi-in");
+        IntStream.rangeClosed(1, 10)
+                .forEach(bank -> IntStream.rangeClosed(1, 10)
+                        .forEach(at -> banks.step("board/%d %d: mixer mute:channel-%d".formatted(bank, at, at))));
+        return Stream.of(
+                Plan.empty(new TapeLabel("Nothing yet")),
+                wide.plan(),
+                far.plan(),
+                Evening.plan(),
+                long60.plan(),
+                banks.plan());
     }
 
     @ParameterizedTest
@@ -280,6 +304,8 @@ class FolderTests {
         Binder binder = new Binder(Contents.of(Report.of(far), Paper.A4));
         String text = text(Poppler.of(printed(binder, binder.all(), Paper.A4)).pages());
         assertThat(text).contains("Sz\u0151l\u0151", "Ch\u0142\u00F3d").doesNotContain("#");
-        assertThat(text).containsAnyOf("\u05E8\u05E6\u05E4\u05D4", "\u05D4\u05E4\u05E6\u05E8");
+        assertThat(text)
+                .containsAnyOf("\u05E8\u05E6\u05E4\u05D4", "\u05D4\u05E4\u05E6\u05E8")
+                .contains("\u039B\u03B9\u03BC\u03AC\u03BD\u03B9", "\u0413\u0430\u0432\u0430\u043D\u044C");
     }
 }

@@ -83,20 +83,20 @@ class SwitchPagesTests {
     /** Paper sizes: ISO 216 A4 is 210 by 297 mm; Letter is 8.5 by 11 inches (ANSI A). Read with PDFBox. */
     @ParameterizedTest
     @CsvSource({
-        "sheets, a4, 595, 842, Set it so that it sends the same at every press.",
-        "sheets, letter, 612, 792, Cables",
-        "card, a4, 595, 842, Voice dry",
-        "card, letter, 612, 792, kill"
+        "program, a4, 595, 842, Set it so that it sends the same at every press.",
+        "cables, letter, 612, 792, Cables",
+        "cards, a4, 842, 595, Voice dry",
+        "cards, letter, 792, 612, kill"
     })
     void sheetsAndCardsAreFilesToPrint(String what, String paper, int width, int height, String words)
             throws IOException, InterruptedException {
-        HttpResponse<byte[]> answer = get("/rigs/1/%s.pdf?paper=%s".formatted(what, paper));
+        HttpResponse<byte[]> answer = get("/rigs/1/folder.pdf?leaf=%s&paper=%s".formatted(what, paper));
         assertThat(answer.headers().firstValue("Content-Type")).contains("application/pdf");
         try (PDDocument document = Loader.loadPDF(answer.body())) {
             assertThat(Math.round(document.getPage(0).getMediaBox().getWidth())).isEqualTo(width);
             assertThat(Math.round(document.getPage(0).getMediaBox().getHeight()))
                     .isEqualTo(height);
-            assertThat(document.getDocumentInformation().getTitle()).endsWith("Quay rig");
+            assertThat(document.getDocumentInformation().getTitle()).contains("Quay rig, revision 1");
             assertThat(document.getDocumentCatalog().getLanguage()).isEqualTo("en");
             assertThat(document.getDocumentCatalog().getMarkInfo().isMarked()).isTrue();
             assertThat(document.getDocumentCatalog().getStructureTreeRoot().getKids())

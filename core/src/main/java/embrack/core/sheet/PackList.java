@@ -89,7 +89,7 @@ public record PackList(List<Case> cases) {
         lines.forEach(line -> line.cables().forEach(metres -> cables.merge(metres, 1, Integer::sum)));
         cables.forEach((metres, count) -> items.add(new Item(count, "DMX cable, %d m".formatted(metres), "")));
         if (!lines.isEmpty()) {
-            items.add(new Item(lines.size(), "terminator, 120 \u03a9", "in the last of each line"));
+            items.add(new Item(lines.size(), "terminator, 120 ohm", "in the last of each line"));
         }
         int byAir = (int) lights.fixtures().stream().filter(Fixture::isByAir).count();
         if (byAir > 0) {

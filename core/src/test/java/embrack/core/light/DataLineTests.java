@@ -37,8 +37,7 @@ class DataLineTests {
         });
         assertThat(PackList.of(rows().plan()).cases().getLast().items())
                 .extracting(item -> "%d %s".formatted(item.count(), item.what()))
-                .contains(
-                        "4 Colour bar, one piece", "5 DMX cable, 5 m", "1 DMX cable, 3 m", "1 terminator, 120 \u03a9");
+                .contains("4 Colour bar, one piece", "5 DMX cable, 5 m", "1 DMX cable, 3 m", "1 terminator, 120 ohm");
     }
 
     /** 18 lamps of 180 W at 230 V draw 14.1 A: more than four fifths of 16 A, so two circuits. Arithmetic. */

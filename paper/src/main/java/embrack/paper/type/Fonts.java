@@ -9,9 +9,13 @@ public final class Fonts {
     public static final String BOLD = "atkinson-hyperlegible-next-700";
     public static final String FIGURES = "atkinson-hyperlegible-mono-400";
 
-    /** Fonts for letters that the others lack, by their family: the rest of Latin, Hebrew, Arabic. */
+    /** Fonts for letters that the others lack, by their family. */
     public static final Map<String, String> MORE = Map.of(
-            "NextExt", "atkinson-hyperlegible-next-ext", "Hebrew", "noto-sans-hebrew", "Arabic", "noto-sans-arabic");
+            "NextExt", "atkinson-hyperlegible-next-ext",
+            "Hebrew", "noto-sans-hebrew",
+            "Arabic", "noto-sans-arabic",
+            "Greek", "noto-sans-greek",
+            "Cyrillic", "noto-sans-cyrillic");
 
     /** The signs of music that keys are written with; in one weight. */
     public static final String MUSIC = "noto-music-400";
