@@ -121,7 +121,9 @@ class FolderTests {
         List<Double> depths = pdf.depths(FOOT);
         for (int i = 0; i + 1 < pages.size(); i++) {
             boolean endsAPart = !pages.get(i + 1).text().matches("(?s).*\\(([2-9]|\\d\\d) of \\d+\\).*");
-            assertThat(depths.get(i)).as("page %d", i + 1).isGreaterThan(endsAPart ? 0 : 1 / 3.0);
+            assertThat(depths.get(i))
+                    .as("page %d: %s", i + 1, pages.get(i).text())
+                    .isGreaterThan(endsAPart ? 0 : 1 / 3.0);
         }
     }
 
@@ -275,10 +277,10 @@ class FolderTests {
         }
         Sketch banks =
                 Sketch.of("Ten banks").box("Board", "ten-switch-treadle-board").box("Mixer", "rack-mixer-24");
-        banks.link("board.midi-out > mixer.midi-in");
+        banks.link("board.out > mixer.in");
         IntStream.rangeClosed(1, 10)
                 .forEach(bank -> IntStream.rangeClosed(1, 10)
-                        .forEach(at -> banks.step("board/%d %d: mixer mute:channel-%d".formatted(bank, at, at))));
+                        .forEach(at -> banks.step("board/%d %d: mixer mute:input-%d".formatted(bank, at, at))));
         return Stream.of(
                 Plan.empty(new TapeLabel("Nothing yet")),
                 wide.plan(),

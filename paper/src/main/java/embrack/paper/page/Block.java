@@ -29,11 +29,6 @@ public record Block(String heading, String aside, Body body) {
         return new Block(heading, aside, other);
     }
 
-    /** With the pieces of another one, of the same sort, behind its own. */
-    public Block followedBy(Block more) {
-        return withBody(body.followedBy(more.body));
-    }
-
     public boolean isEmpty() {
         return body.size() == 0;
     }

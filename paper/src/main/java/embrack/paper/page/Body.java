@@ -21,17 +21,8 @@ public sealed interface Body {
     /** Some of the pieces; {@code to} is exclusive. */
     Body pieces(int from, int to);
 
-    /** With the pieces of another one behind its own; of another sort, or of one piece, it stays as it is. */
-    default Body followedBy(Body more) {
-        return this;
-    }
-
     /** All that is said, a text each piece, which tells whether it has changed. */
     List<String> texts();
-
-    private static <T> List<T> both(List<T> first, List<T> second) {
-        return Stream.concat(first.stream(), second.stream()).toList();
-    }
 
     /** Sentences, one below the other. */
     record Lines(List<Line> lines) implements Body {
@@ -47,11 +38,6 @@ public sealed interface Body {
         @Override
         public Body pieces(int from, int to) {
             return new Lines(lines.subList(from, to));
-        }
-
-        @Override
-        public Body followedBy(Body more) {
-            return more instanceof Lines other ? new Lines(both(lines, other.lines)) : this;
         }
 
         @Override
@@ -81,11 +67,6 @@ public sealed interface Body {
         @Override
         public Body pieces(int from, int to) {
             return new Table(columns, rows.subList(from, to));
-        }
-
-        @Override
-        public Body followedBy(Body more) {
-            return more instanceof Table other ? new Table(columns, both(rows, other.rows)) : this;
         }
 
         @Override
@@ -157,11 +138,6 @@ public sealed interface Body {
         @Override
         public Body pieces(int from, int to) {
             return new Cautions(words.subList(from, to));
-        }
-
-        @Override
-        public Body followedBy(Body more) {
-            return more instanceof Cautions other ? new Cautions(both(words, other.words)) : this;
         }
 
         @Override

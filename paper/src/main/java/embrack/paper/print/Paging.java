@@ -35,6 +35,9 @@ final class Paging {
 
     private static final double STEP = 4;
 
+    /** What rounding may take of the width of a cell, points. */
+    private static final double LOST = 0.6;
+
     /** A part begins under another one where so much of the page is left. */
     private static final double WORTH_IT = 0.22;
 
@@ -97,27 +100,11 @@ final class Paging {
                 pages.add(all.get());
                 return numbered(pages);
             }
-            List<List<Block>> columns = new Filling(room).all(left);
-            int across = Math.min(part.form().columns(), columns.size());
-            pages.add(new Laid(columns.subList(0, across), room));
-            left = joined(columns.subList(across, columns.size()));
+            Filling page = new Filling(room, part.form().columns());
+            pages.add(new Laid(page.of(left), room));
+            left = page.rest();
             room = most();
         }
-    }
-
-    /** The blocks of columns one below the other, those that were cut whole again. */
-    private static List<Block> joined(List<List<Block>> columns) {
-        List<Block> blocks = new ArrayList<>();
-        for (Block block : columns.stream().flatMap(List::stream).toList()) {
-            if (block.aside().equals(CONTINUED)
-                    && !blocks.isEmpty()
-                    && blocks.getLast().heading().equals(block.heading())) {
-                blocks.set(blocks.size() - 1, blocks.getLast().followedBy(block));
-            } else {
-                blocks.add(block);
-            }
-        }
-        return blocks;
     }
 
     private List<Band> numbered(List<Laid> pages) {
@@ -140,8 +127,9 @@ final class Paging {
         double all = blocks.stream().mapToDouble(this::high).sum();
         for (double high = all / across; high < room + STEP; high += STEP) {
             double depth = Math.min(high, room);
-            List<List<Block>> columns = new Filling(depth).all(blocks);
-            if (columns.size() <= across) {
+            Filling page = new Filling(depth, across);
+            List<List<Block>> columns = page.of(blocks);
+            if (page.rest().isEmpty()) {
                 return Optional.of(new Laid(columns, depth));
             }
         }
@@ -152,23 +140,30 @@ final class Paging {
         return head(block) + pieces(block.body()).stream().mapToDouble(d -> d).sum();
     }
 
-    /** Fills one column after the other. */
+    /** Fills one column after the other, as many as there are; what has no room in them is the rest. */
     private final class Filling {
         private final double depth;
+        private final int most;
         private final List<List<Block>> columns = new ArrayList<>();
+        private final List<Block> rest = new ArrayList<>();
         private List<Block> column = new ArrayList<>();
         private double used;
 
-        Filling(double depth) {
+        Filling(double depth, int most) {
             this.depth = depth;
+            this.most = most;
         }
 
-        List<List<Block>> all(List<Block> blocks) {
+        List<List<Block>> of(List<Block> blocks) {
             blocks.forEach(this::lay);
             if (!column.isEmpty() || columns.isEmpty()) {
                 turn();
             }
             return columns;
+        }
+
+        List<Block> rest() {
+            return rest;
         }
 
         private void turn() {
@@ -184,7 +179,7 @@ final class Paging {
                 turn();
             }
             Block left = block;
-            while (!left.isEmpty()) {
+            while (columns.size() < most && !left.isEmpty()) {
                 int fit = fitting(left);
                 if (fit == left.body().size()) {
                     column.add(left);
@@ -199,6 +194,9 @@ final class Paging {
                             left.body().pieces(fit, left.body().size()));
                 }
                 turn();
+            }
+            if (!left.isEmpty()) {
+                rest.add(left);
             }
         }
 
@@ -275,7 +273,7 @@ final class Paging {
     }
 
     private double wide(Body.Table table, Column column) {
-        return setting.column() * table.width() / 100 * column.share() / table.shares() - setting.cellGap();
+        return setting.column() * table.width() / 100 * column.share() / table.shares() - setting.cellGap() - LOST;
     }
 
     private double text(String words, double room) {
