@@ -23,3 +23,5 @@ import "./send.js";
 import "./tryreal.js";
 import "./doors.js";
 import "./pairs.js";
+import "./kept.js";
+import "./keep.js";

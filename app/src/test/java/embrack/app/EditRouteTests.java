@@ -109,6 +109,7 @@ class EditRouteTests {
         OTHERS.put("POST /rigs/{id}/lights/output/hear", "what goes out is no part of the plan");
         OTHERS.put("POST /rigs/{id}/folder/printed", "what was printed is no part of the plan");
         OTHERS.put("POST /rigs/{id}/folder/ticks", "ticks are no part of the plan");
+        OTHERS.put("POST /rigs/{id}/folder/ticks/sent", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/tick", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/line/pairs/tried", "what is seen of the gear is no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/heard", "ticks are no part of the plan");

@@ -40,6 +40,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The folder: who gets what, and the files. */
 @Controller
@@ -66,11 +67,13 @@ class FolderController {
             @PathVariable RigId id,
             @RequestParam(defaultValue = "") String reader,
             @RequestParam(defaultValue = "-1") int taken,
-            @RequestParam(defaultValue = "0") int older,
+            @RequestParam(defaultValue = "0") int known,
+            @RequestParam(defaultValue = "") List<String> older,
             @RequestParam(defaultValue = "0") int unknown,
             Model page) {
         if (taken >= 0) {
-            page.addAttribute("home", new Folders.Home(taken, older, unknown).words());
+            Home home = new Home(taken, known, older, unknown);
+            page.addAttribute("home", folders.said(rigs.load(id), home));
         }
         return page(id, reader, Echo.NONE, page);
     }
@@ -130,11 +133,19 @@ class FolderController {
 
     /** Takes ticks in that were made on a device without the server; of two the newer one counts. */
     @PostMapping("/folder/ticks")
-    String ticks(@PathVariable RigId id, @RequestParam MultipartFile file, @Nullable Principal who) {
+    String ticks(
+            @PathVariable RigId id,
+            @RequestParam MultipartFile file,
+            @Nullable Principal who,
+            RedirectAttributes then) {
         TickFile made = uploads.read(file, Uploads.Sort.TICKS, "file", FolderController::made);
-        Folders.Home home = folders.home(rigs.load(id), made, who == null ? Hand.SOMEBODY : who.getName());
-        return "redirect:/rigs/%s/folder?taken=%d&older=%d&unknown=%d"
-                .formatted(id, home.taken(), home.older(), home.unknown());
+        Home home = folders.home(rigs.load(id), made, who == null ? Hand.SOMEBODY : who.getName())
+                .brief();
+        then.addAttribute("taken", home.taken())
+                .addAttribute("known", home.known())
+                .addAttribute("older", home.older())
+                .addAttribute("unknown", home.unknown());
+        return "redirect:/rigs/%s/folder".formatted(id);
     }
 
     private static TickFile made(byte[] file) {

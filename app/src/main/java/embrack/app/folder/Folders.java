@@ -8,7 +8,6 @@ import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.app.store.TickStore;
 import embrack.core.check.Report;
-import embrack.core.name.Words;
 import embrack.core.sheet.AtDoors;
 import embrack.core.sheet.Progress;
 import embrack.core.sheet.Section;
@@ -24,14 +23,19 @@ import embrack.paper.part.Contents;
 import embrack.paper.print.OneFile;
 import embrack.paper.since.Since;
 import embrack.paper.type.Paper;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.SequencedMap;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -106,46 +110,49 @@ class Folders {
                 rigs.edition(stored.id()).rig());
     }
 
-    /**
-     * What came of ticks that were made elsewhere.
-     *
-     * @param taken those that count now
-     * @param older those for which a newer one is here
-     * @param unknown those whose line is on no sheet any more
-     */
-    record Home(int taken, int older, int unknown) {
-
-        String words() {
-            return "%s came home.".formatted(Words.count(taken, "tick"))
-                    + (older == 0 ? "" : " %s older than what is here.".formatted(was(older)))
-                    + (unknown == 0 ? "" : " %s about lines that are on no sheet any more.".formatted(was(unknown)));
+    /** Takes ticks in, of each line the last, in the order in which they were made; none is of later than now. */
+    Home home(StoredRig stored, TickFile made, String who) {
+        Map<String, Section.Line> lines = lines(stored);
+        Instant now = Instant.now();
+        Map<TickStore.Came, Integer> came = new EnumMap<>(TickStore.Came.class);
+        List<String> older = new ArrayList<>();
+        int unknown = 0;
+        SequencedMap<String, TickFile.Made> last = new LinkedHashMap<>();
+        made.ticks().forEach(tick -> last.putLast(tick.key(), tick));
+        for (TickFile.Made tick : last.values()) {
+            Section.Line line = lines.get(tick.key());
+            if (line == null) {
+                unknown++;
+                continue;
+            }
+            Instant at = tick.at().isAfter(now) ? now : tick.at();
+            TickStore.Came how = ticks.home(stored.id(), line, tick.done(), at, who);
+            came.merge(how, 1, Integer::sum);
+            if (how == TickStore.Came.OLDER) {
+                older.add(line.key());
+            }
         }
-
-        private static String was(int count) {
-            return "%d %s".formatted(count, count == 1 ? "was" : "were");
-        }
+        return new Home(
+                came.getOrDefault(TickStore.Came.NEW, 0), came.getOrDefault(TickStore.Came.KNOWN, 0), older, unknown);
     }
 
-    /** Takes ticks in, one after the other as they were made. */
-    Home home(StoredRig stored, TickFile made, String who) {
+    /** What came of ticks, in words; with the lines of which something newer was here. */
+    String said(StoredRig stored, Home home) {
+        Map<String, Section.Line> lines = lines(stored);
+        List<String> older = home.older().stream()
+                .map(lines::get)
+                .filter(Objects::nonNull)
+                .map(Section.Line::words)
+                .toList();
+        return home.words(older);
+    }
+
+    private Map<String, Section.Line> lines(StoredRig stored) {
         Map<String, Section.Line> lines = new HashMap<>();
         Stream.concat(Sheets.of(reports.of(stored)).stream(), Stream.of(AtDoors.of(stored.plan())))
                 .flatMap(Sheet::lines)
                 .forEach(line -> lines.put(line.key(), line));
-        int taken = 0;
-        int older = 0;
-        int unknown = 0;
-        for (TickFile.Made tick : made.ticks()) {
-            Section.Line line = lines.get(tick.key());
-            if (line == null) {
-                unknown++;
-            } else if (ticks.home(stored.id(), line, tick.done(), tick.at(), who)) {
-                taken++;
-            } else {
-                older++;
-            }
-        }
-        return new Home(taken, older, unknown);
+        return lines;
     }
 
     private record Key(RigId rig, int revision, List<Progress.Tick> ticks, Paper paper, String address) {}

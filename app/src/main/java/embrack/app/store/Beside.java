@@ -8,9 +8,10 @@ import org.apache.ibatis.annotations.Select;
 @Mapper
 public interface Beside {
 
-    /** A mark that is another once a tick of the rig or a model is: how many there are, and when the last came. */
+    /** A mark that is another once a tick of the rig or a model is: how many there are, and when they came. */
     @Select("""
-            select (select count(*) || '/' || coalesce(max(at)::text, '') from sheet_tick where rig = #{rig}) || ' '
+            select (select count(*) || '/' || coalesce(sum(extract(epoch from at))::text, '')
+                      from sheet_tick where rig = #{rig}) || ' '
                 || (select count(*) || '/' || coalesce(max(at)::text, '') from gear_model_revision) || ' '
                 || (select count(*) from gear_model where deleted_at is null)""")
     String ofRig(@Param("rig") long rig);

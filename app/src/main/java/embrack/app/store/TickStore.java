@@ -8,6 +8,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Predicate;
@@ -52,34 +53,45 @@ public class TickStore {
         mapper.put(rig.number(), line.key(), line.words(), who);
     }
 
+    /** What became of a tick that was made elsewhere. */
+    public enum Came {
+        /** It counts. */
+        NEW,
+        /** The line stands so already. */
+        KNOWN,
+        /** The line stands otherwise, and what says so is newer. */
+        OLDER
+    }
+
     /**
      * Takes a tick in that was made or taken back elsewhere, unless a newer one is here already.
      *
-     * @return whether it counts
+     * @param at when it was made, by the clock of this machine; not later than now
      */
     @Transactional
-    public boolean home(RigId rig, Section.Line line, boolean done, Instant at, String who) {
-        OffsetDateTime when = at.atOffset(ZoneOffset.UTC);
-        return done
-                ? mapper.putAt(rig.number(), line.key(), line.words(), who, when) > 0
-                : mapper.removeBefore(rig.number(), line.key(), when) > 0;
+    public Came home(RigId rig, Section.Line line, boolean done, Instant at, String who) {
+        OffsetDateTime when = at.truncatedTo(ChronoUnit.MICROS).atOffset(ZoneOffset.UTC);
+        if (mapper.putAt(rig.number(), line.key(), line.words(), who, when, done) > 0) {
+            return Came.NEW;
+        }
+        return mapper.stands(rig.number(), line.key()).orElse(false) == done ? Came.KNOWN : Came.OLDER;
     }
 
     /** Takes a tick back. */
     @Transactional
     public void untick(RigId rig, String key) {
-        mapper.remove(rig.number(), key);
+        mapper.takeBack(rig.number(), key);
     }
 
     /** Takes all ticks of a rig back, but those of tonight's doors. */
     @Transactional
     public void clear(RigId rig) {
-        mapper.clear(rig.number());
+        mapper.takeBackSheets(rig.number());
     }
 
     /** Takes the ticks of the list at doors back, as for another evening. */
     @Transactional
     public void clearDoors(RigId rig) {
-        mapper.clearDoors(rig.number());
+        mapper.takeBackDoors(rig.number());
     }
 }

@@ -122,8 +122,7 @@ class FolderJobTests extends AtTheBrowser {
         assertThat(page.locator(".ticks-home [role=status]")).hasText("1 tick came home.");
         page.locator("#ticks-file").setInputFiles(stick.resolve("ticks.json"));
         page.getByText("Take them in").click();
-        assertThat(page.locator(".ticks-home [role=status]"))
-                .hasText("0 ticks came home. 1 was older than what is here.");
+        assertThat(page.locator(".ticks-home [role=status]")).hasText("0 ticks came home. 1 was here already.");
         page.navigate("/rigs/1/sheets");
         assertThat(page.locator(".todo li.done")).hasCount(1);
     }

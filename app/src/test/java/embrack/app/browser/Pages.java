@@ -36,6 +36,7 @@ final class Pages {
             "/handbook/lights",
             "/handbook/line",
             "/handbook/folder",
+            "/kept",
             "/rigs/1/folder?reader=Guitar",
             "/rigs/1/switches/numbers",
             "/rigs/1/switches/quay-board/2/row?what=mute+inputs+1-6",
