@@ -42,15 +42,17 @@ async function keep(rig, told) {
   const was = rigs[rig]?.pages ?? [];
   const left = [...all, "/", "/kept", ...pages.map((page) => page.href)];
   const count = left.length;
+  const missed = [];
   const some = async () => {
     for (let path = left.shift(); path; path = left.shift()) {
-      await put(cache, path);
+      if (!(await put(cache, path))) missed.push(path);
       told(`${count - left.length} of ${count}`);
     }
   };
   await Promise.all(Array.from({ length: AT_ONCE }, some));
   rigs[rig] = { name, revision, at: new Date().toISOString(), pages };
   await writeList(cache, rigs);
+  if (missed.length > 0) throw new Error(missed.join(", "));
   const now = new Set(pages.map((page) => page.href));
   for (const page of was) if (!now.has(page.href)) await cache.delete(absolute(page.href));
 }

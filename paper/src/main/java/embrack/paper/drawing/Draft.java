@@ -52,6 +52,11 @@ public interface Draft {
         return 22;
     }
 
+    /** From the upper edge of a computer to its own ports, at the least. */
+    default int portsOfHost() {
+        return 0;
+    }
+
     /** Room at the left of what runs on a computer, for its own ports. */
     default int left() {
         return 70;

@@ -20,6 +20,7 @@ import org.eclipse.elk.alg.layered.options.LayeredOptions;
 import org.eclipse.elk.alg.layered.options.NodePlacementStrategy;
 import org.eclipse.elk.core.RecursiveGraphLayoutEngine;
 import org.eclipse.elk.core.data.LayoutMetaDataService;
+import org.eclipse.elk.core.math.ElkMargin;
 import org.eclipse.elk.core.math.ElkPadding;
 import org.eclipse.elk.core.math.KVector;
 import org.eclipse.elk.core.options.CoreOptions;
@@ -189,6 +190,8 @@ public final class Layout {
         node.setProperty(CoreOptions.SEPARATE_CONNECTED_COMPONENTS, false);
         node.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, draft.between());
         node.setProperty(LayeredOptions.SPACING_EDGE_NODE_BETWEEN_LAYERS, draft.lines());
+        node.setProperty(CoreOptions.SPACING_EDGE_NODE, draft.lines());
+        node.setProperty(CoreOptions.SPACING_EDGE_EDGE, draft.lines());
     }
 
     private void add(Device device, ElkNode parent) {
@@ -226,6 +229,7 @@ public final class Layout {
         node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_SIDE);
         node.setProperty(CoreOptions.NODE_SIZE_CONSTRAINTS, SizeConstraint.minimumSizeWithPorts());
         node.setProperty(CoreOptions.SPACING_PORT_PORT, (double) draft.step());
+        node.setProperty(CoreOptions.SPACING_PORTS_SURROUNDING, new ElkMargin(draft.portsOfHost(), 0, 0, 0));
         int ports = ports(device).size();
         node.setProperty(
                 CoreOptions.NODE_SIZE_MINIMUM,
