@@ -1,6 +1,7 @@
 package embrack.paper;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import embrack.core.Evening;
 import embrack.core.Sketch;
@@ -8,6 +9,7 @@ import embrack.core.check.Report;
 import embrack.core.edit.OrderEdit;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
+import embrack.core.sheet.CableList;
 import embrack.core.sheet.Section;
 import embrack.core.sheet.Sheet;
 import embrack.core.sheet.TimedList;
@@ -26,14 +28,17 @@ import embrack.paper.part.Binder;
 import embrack.paper.part.Contents;
 import embrack.paper.print.FolderPdf;
 import embrack.paper.print.Ground;
+import embrack.paper.type.LabelSize;
 import embrack.paper.type.Paper;
 import embrack.paper.type.Ruler;
+import embrack.paper.type.Setting;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -41,6 +46,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -296,6 +302,53 @@ class FolderTests {
         parts.addAll(binder.of(Leaf.LABELS));
         Poppler pdf = Poppler.of(printed(binder, parts, Paper.LETTER));
         looksWhole(pdf, pdf.pages());
+    }
+
+    /** As many as a page of that size holds, with room for them measured by hand: 19 cm by 26.5 cm of A4. */
+    @ParameterizedTest
+    @CsvSource({"'', 5, 38", "50x25, 3, 50", "100 \u00D7 60 mm, 1, 100", "20*8, 9, 20"})
+    void labelsAreAsLargeAsIsSaid(String words, int across, int width) throws IOException {
+        Binder binder = new Binder(Contents.of(demo(), Paper.A4).with(LabelSize.of(words)));
+        List<Part> parts = binder.of(Leaf.LABELS);
+        Poppler pdf =
+                Poppler.of(new FolderPdf().of(new Bundle("Quay rig", 57, "27 Nov", "", parts), Paper.A4, Ground.LIGHT));
+        List<Double> starts = pdf.pages().getFirst().words().stream()
+                .map(word -> Math.floor((word.left() / MM - 9) / width))
+                .filter(column -> 0 <= column && column < across)
+                .distinct()
+                .toList();
+        assertThat(starts).hasSize(across);
+        pdf.pages().forEach(page -> assertThat(overlaps(page)).isEmpty());
+        String printed = text(pdf.pages());
+        assertThat(parts.stream().flatMap(part -> part.blocks().stream()))
+                .allSatisfy(block -> block.body()
+                        .texts()
+                        .forEach(label -> assertThat(printed).contains(squeezed(label))));
+        assertThat(CableList.of(demo().plan().rig()).rows())
+                .as("where a label holds all, all is on it")
+                .allMatch(row -> width < LabelSize.USUAL.width() || printed.contains(squeezed(row.fromLabel())));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"10x10, 20 to 100 mm wide", "38x7, 8 to 60 mm high", "wide, Say how wide", "38x, Say how wide"})
+    void sizesOfLabelsThatCannotBeAreRefused(String words, String why) {
+        assertThatThrownBy(() -> LabelSize.of(words))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining(why);
+    }
+
+    @Test
+    void aMachineWithDecimalCommasLaysTheSame() {
+        Locale before = Locale.getDefault();
+        String style = Setting.of(Part.Form.HALVES, Paper.A4).style("halves") + LabelSize.style();
+        try {
+            Locale.setDefault(Locale.GERMANY);
+            assertThat(Setting.of(Part.Form.HALVES, Paper.A4).style("halves") + LabelSize.style())
+                    .isEqualTo(style)
+                    .contains("7.20pt");
+        } finally {
+            Locale.setDefault(before);
+        }
     }
 
     @Test

@@ -2,6 +2,7 @@ package embrack.app.folder;
 
 import embrack.core.show.Leaf;
 import embrack.paper.print.Ground;
+import embrack.paper.type.LabelSize;
 import embrack.paper.type.Paper;
 import java.util.Arrays;
 import java.util.List;
@@ -14,10 +15,10 @@ import java.util.stream.Stream;
  * @param leaf keys of leaves, for those alone; empty for what the reader gets
  * @param changed only what changed since it was printed
  */
-record Choices(String reader, String leaf, Paper paper, Ground ground, boolean changed) {
+record Choices(String reader, String leaf, Paper paper, LabelSize labels, Ground ground, boolean changed) {
 
-    static Choices of(String reader, String leaf, String paper, String ground, boolean changed) {
-        return new Choices(reader, leaf, Paper.of(paper), Ground.of(ground), changed);
+    static Choices of(String reader, String leaf, String paper, LabelSize labels, String ground, boolean changed) {
+        return new Choices(reader, leaf, Paper.of(paper), labels, Ground.of(ground), changed);
     }
 
     /** The leaves that are wanted by themselves; none for what the reader gets. */

@@ -21,6 +21,7 @@ import embrack.core.show.ShowId;
 import embrack.files.json.UnreadableFile;
 import embrack.files.lists.TickFile;
 import embrack.paper.print.FolderPdf;
+import embrack.paper.type.LabelSize;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
@@ -170,11 +171,13 @@ class FolderController {
             @RequestParam(defaultValue = "") String reader,
             @RequestParam(defaultValue = "") String leaf,
             @RequestParam(defaultValue = "") String paper,
+            @RequestParam(defaultValue = "") String labels,
             @RequestParam(defaultValue = "") String ground,
             @RequestParam(defaultValue = "false") boolean changed,
             HttpServletRequest request) {
         StoredRig stored = rigs.load(id);
-        Choices choices = Choices.of(reader, leaf, paper, ground, changed);
+        Choices choices =
+                Choices.of(reader, leaf, paper, Refused.at("labels", () -> LabelSize.of(labels)), ground, changed);
         byte[] file = pdf.of(folders.bundle(stored, choices, address(request, id)), choices.paper(), choices.ground());
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)

@@ -22,6 +22,7 @@ import embrack.paper.part.Binder;
 import embrack.paper.part.Contents;
 import embrack.paper.print.OneFile;
 import embrack.paper.since.Since;
+import embrack.paper.type.LabelSize;
 import embrack.paper.type.Paper;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -64,14 +65,12 @@ class Folders {
     /** The folder that is wanted. */
     Bundle bundle(StoredRig stored, Choices choices, String address) {
         List<Progress.Tick> done = ticks.all(stored.id());
-        Contents contents =
-                Contents.of(reports.of(stored), done, choices.paper()).at(address);
-        Binder binder = new Binder(contents);
+        Binder binder = binder(stored, stored.revision(), done, choices, address);
         List<Part> now = parts(binder, choices);
         Optional<PrintStore.Printed> printed =
                 prints.last(stored.id()).filter(last -> last.revision() < stored.revision());
         Since since = printed.map(last -> {
-                    Binder then = binder(stored, last.revision(), done, choices.paper(), address);
+                    Binder then = binder(stored, last.revision(), done, choices, address);
                     return Since.of(now, parts(then, choices));
                 })
                 .orElseGet(() -> new Since(now, Map.of()));
@@ -93,8 +92,8 @@ class Folders {
 
     /** One file for a reader, or for everybody. */
     byte[] oneFile(StoredRig stored, String reader) {
-        Choices choices = Choices.of(reader, "", "", "", false);
-        Binder binder = binder(stored, stored.revision(), ticks.all(stored.id()), choices.paper(), "");
+        Choices choices = Choices.of(reader, "", "", LabelSize.USUAL, "", false);
+        Binder binder = binder(stored, stored.revision(), ticks.all(stored.id()), choices, "");
         List<Part> parts = new ArrayList<>(parts(binder, choices));
         parts.add(binder.songs());
         List<Part> all = binder.covered(parts, Map.of(), "");
@@ -155,14 +154,17 @@ class Folders {
         return lines;
     }
 
-    private record Key(RigId rig, int revision, List<Progress.Tick> ticks, Paper paper, String address) {}
+    private record Key(
+            RigId rig, int revision, List<Progress.Tick> ticks, Paper paper, LabelSize labels, String address) {}
 
     /** The parts of a revision; those that were asked for last are kept. */
-    private Binder binder(StoredRig stored, int revision, List<Progress.Tick> done, Paper paper, String address) {
-        return latest.get(new Key(stored.id(), revision, done, paper, address), () -> {
+    private Binder binder(StoredRig stored, int revision, List<Progress.Tick> done, Choices choices, String address) {
+        return latest.get(new Key(stored.id(), revision, done, choices.paper(), choices.labels(), address), () -> {
             Report report =
                     revision == stored.revision() ? reports.of(stored) : Report.of(rigs.at(stored.id(), revision));
-            return new Binder(Contents.of(report, done, paper).at(address));
+            return new Binder(Contents.of(report, done, choices.paper())
+                    .with(choices.labels())
+                    .at(address));
         });
     }
 

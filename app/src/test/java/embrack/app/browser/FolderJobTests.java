@@ -67,6 +67,11 @@ class FolderJobTests extends AtTheBrowser {
         assertThat(page.locator("#numbers")).hasValue("Rack: 0555 0199");
         assertThat(text(get("/rigs/1/folder.pdf?leaf=fails"))).contains("Rack: 0555 0199");
 
+        page.locator("#labels").fill("wide");
+        page.locator(".folder-print button").click();
+        assertThat(page.locator(".folder-print .problem")).containsText("Say how wide and how high labels are");
+        assertThat(page.locator("#labels")).hasValue("wide");
+        assertThat(text(get("/rigs/1/folder.pdf?leaf=labels&labels=50x20"))).contains("50 \u00D7 20 mm");
         post(page.getByText(Pattern.compile("Revision \\d+ is printed")));
         assertThat(page.locator(".folder-print")).not().containsText("Only what changed");
         page.navigate("/rigs/1/switches/quay-board/1/3");

@@ -16,6 +16,7 @@ import embrack.paper.print.FolderPdf;
 import embrack.paper.print.Ground;
 import embrack.paper.print.OneFile;
 import embrack.paper.since.Since;
+import embrack.paper.type.LabelSize;
 import embrack.paper.type.Paper;
 import java.io.IOException;
 import java.io.InputStream;
@@ -30,7 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * {@code folder FILE [--for READER|ROLE] [--out DIR] [--paper letter] [--ground dark] [--since FILE]}: makes the folder
+ * {@code folder FILE [--for READER|ROLE] [--out DIR] [--paper letter] [--ground dark] [--labels SIZE] [--since FILE]}: makes the folder
  * of a plan file as a PDF, as one HTML file and as CSV, a file each part. Exit status 0: it is made and nothing stops
  * the show; 1: it is made, and something does; 2: it could not be made.
  */
@@ -60,16 +61,21 @@ public final class FolderCommand {
         Path folder = Path.of(option(words, "--out").orElse("."));
         Paper paper = Paper.of(option(words, "--paper").orElse(""));
         Ground ground = Ground.of(option(words, "--ground").orElse(""));
+        String size = option(words, "--labels").orElse("");
         Optional<String> since = option(words, "--since");
         if (words.size() != 1 || words.getFirst().startsWith("-")) {
             err.println("Usage: embrack folder FILE [--for READER] [--out DIR] [--paper a4|letter] "
-                    + "[--ground light|dark] [--since FILE]");
+                    + "[--ground light|dark] [--labels 38x13] [--since FILE]");
+            return NOT_MADE;
+        }
+        Optional<LabelSize> labels = labels(size);
+        if (labels.isEmpty()) {
             return NOT_MADE;
         }
         try {
             Plan plan = read(words.getFirst());
             Report report = Report.of(plan);
-            Binder binder = new Binder(Contents.of(report, paper));
+            Binder binder = new Binder(Contents.of(report, paper).with(labels.get()));
             Optional<List<Reader>> readers = readers(binder, reader);
             if (readers.isEmpty()) {
                 err.println("Nobody reads it as \"%s\". There are: %s."
@@ -157,6 +163,15 @@ public final class FolderCommand {
                         || reader.role().key().equalsIgnoreCase(wanted.get()))
                 .toList();
         return some.isEmpty() ? Optional.empty() : Optional.of(some);
+    }
+
+    private Optional<LabelSize> labels(String words) {
+        try {
+            return Optional.of(LabelSize.of(words));
+        } catch (IllegalArgumentException e) {
+            err.println(e.getMessage());
+            return Optional.empty();
+        }
     }
 
     private static Optional<String> option(List<String> words, String name) {

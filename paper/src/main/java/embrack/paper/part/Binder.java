@@ -137,7 +137,7 @@ public final class Binder {
             case FAILS -> List.of(new FailsLeaf(contents).part(), new FailsLeaf(contents).back());
             case CABLES -> List.of(new CablesLeaf(contents).cables(), new CablesLeaf(contents).packing());
             case PICTURE -> new PictureLeaf(contents).parts();
-            case LABELS -> List.of(new CablesLeaf(contents).labels(CablesLeaf.LABEL_WIDTH, CablesLeaf.LABEL_HEIGHT));
+            case LABELS -> List.of(new CablesLeaf(contents).labels(contents.labels()));
             case ORDER -> List.of(new OrderLeaf(contents).part());
             case PLAYER, CARDS -> List.of();
         };

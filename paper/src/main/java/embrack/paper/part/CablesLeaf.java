@@ -11,6 +11,7 @@ import embrack.paper.page.Column;
 import embrack.paper.page.Line;
 import embrack.paper.page.Part;
 import embrack.paper.page.Row;
+import embrack.paper.type.LabelSize;
 import embrack.paper.type.Setting;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -20,11 +21,6 @@ import java.util.stream.Stream;
 
 /** What is carried and plugged: cables, cases, power; labels to cut out. */
 final class CablesLeaf {
-
-    /** The usual label, wrapped around a cable: 38 by 13 mm. Common practice, no source. */
-    static final int LABEL_WIDTH = 38;
-
-    static final int LABEL_HEIGHT = 13;
 
     private final Contents contents;
     private final Rig rig;
@@ -105,23 +101,32 @@ final class CablesLeaf {
                 Stream.concat(ports, boxes).toList());
     }
 
+    /** What of a label goes onto one: all, else where the cable goes, else its number alone. */
+    private static String fitting(LabelSize size, String all, String less, int number) {
+        return Stream.of(all, less).filter(size::holds).findFirst().orElse(String.valueOf(number));
+    }
+
     /** A label for each end of each cable, as many on a page as fit. */
-    Part labels(int width, int height) {
+    Part labels(LabelSize size) {
         List<Line> labels = CableList.of(rig).rows().stream()
-                .flatMap(row -> Stream.of(row.fromLabel(), row.toLabel()))
+                .flatMap(row -> Stream.of(
+                        fitting(size, row.fromLabel(), "%d > %s".formatted(row.number(), row.to()), row.number()),
+                        fitting(size, row.toLabel(), "%d < %s".formatted(row.number(), row.from()), row.number())))
                 .map(Line::of)
                 .toList();
         Setting setting = Setting.of(Part.Form.CUT, contents.paper());
-        int across = Math.max(1, (int) (setting.room() / Setting.MM / width));
-        int down = Math.max(1, (int) (setting.depth() / Setting.MM / height));
+        int across = Math.max(1, (int) (setting.room() / Setting.MM / size.width()));
+        int down = Math.max(1, (int) (setting.depth() / Setting.MM / size.height()));
         List<Block> blocks = new ArrayList<>();
         for (int from = 0; from < labels.size(); from += across * down) {
             blocks.add(new Block(
                     "",
                     "",
                     new Body.Labels(
-                            labels.subList(from, Math.min(labels.size(), from + across * down)), width, height)));
+                            labels.subList(from, Math.min(labels.size(), from + across * down)),
+                            size.width(),
+                            size.height())));
         }
-        return new Part("labels", "Labels to cut", "%d × %d mm".formatted(width, height), Part.Form.CUT, blocks);
+        return new Part("labels", "Labels to cut", size.words() + " mm", Part.Form.CUT, blocks);
     }
 }

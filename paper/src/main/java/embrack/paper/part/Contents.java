@@ -13,6 +13,7 @@ import embrack.core.show.Reader;
 import embrack.core.show.Running;
 import embrack.core.show.Show;
 import embrack.core.show.Song;
+import embrack.paper.type.LabelSize;
 import embrack.paper.type.Paper;
 import java.util.List;
 import java.util.Optional;
@@ -24,10 +25,17 @@ import java.util.Optional;
  * @param readers who reads it
  * @param progress the sheets, and what of them is done
  * @param paper what it is laid out for
+ * @param labels how large labels to cut out are
  * @param address where the server keeps it, for a code on the first page; empty for nowhere
  */
 public record Contents(
-        Report report, Optional<Show> show, List<Reader> readers, Progress progress, Paper paper, String address) {
+        Report report,
+        Optional<Show> show,
+        List<Reader> readers,
+        Progress progress,
+        Paper paper,
+        LabelSize labels,
+        String address) {
 
     /** Of a plan of which nothing is programmed yet, for tonight's show. */
     public static Contents of(Report report, Paper paper) {
@@ -44,12 +52,18 @@ public record Contents(
                 UsualReaders.or(plan, show.map(Show::folder).orElse(Folder.USUAL)),
                 Progress.of(Sheets.of(report), ticks),
                 paper,
+                LabelSize.USUAL,
                 "");
     }
 
     /** With where the server keeps it. */
     public Contents at(String other) {
-        return new Contents(report, show, readers, progress, paper, other);
+        return new Contents(report, show, readers, progress, paper, labels, other);
+    }
+
+    /** With labels of another size. */
+    public Contents with(LabelSize other) {
+        return new Contents(report, show, readers, progress, paper, other, address);
     }
 
     public Plan plan() {

@@ -8,6 +8,7 @@ import com.openhtmltopdf.util.XRLog;
 import embrack.paper.page.Bundle;
 import embrack.paper.page.Part;
 import embrack.paper.type.Fonts;
+import embrack.paper.type.LabelSize;
 import embrack.paper.type.Paper;
 import embrack.paper.type.Ruler;
 import embrack.paper.type.Setting;
@@ -112,6 +113,7 @@ public final class FolderPdf {
                         .replace("GROUND_LINE", ground.ink())
                         .replace("GROUND_PAPER", ground.paper())
                 + String.format(Locale.ROOT, "@page{size:%.2fpt %.2fpt}%n", paper.width(), paper.height())
+                + LabelSize.style()
                 + sizes;
     }
 

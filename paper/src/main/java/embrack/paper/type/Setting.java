@@ -1,6 +1,7 @@
 package embrack.paper.type;
 
 import embrack.paper.page.Part.Form;
+import java.util.Locale;
 
 /**
  * How a page is set; lengths in points of 1/72 inch.
@@ -106,7 +107,9 @@ public record Setting(double size, double width, double height, double margin, d
 
     /** All of it for a style sheet: widths and sizes of a form. */
     public String style(String form) {
-        return """
+        return String.format(
+                Locale.ROOT,
+                """
                 .%1$s{font-size:%2$.2fpt;line-height:%3$.2fpt}
                 .%1$s .head{width:%11$.2fpt}
                 .%1$s h2{font-size:%4$.2fpt;line-height:%3$.2fpt;padding-top:%5$.2fpt}
@@ -115,17 +118,17 @@ public record Setting(double size, double width, double height, double margin, d
                 .%1$s .column{width:%8$.2fpt;padding-right:%9$.2fpt}
                 .%1$s .column.last{padding-right:0}
                 .%1$s .mark{width:%10$.2fpt;height:%3$.2fpt;margin-bottom:%6$.2fpt}
-                """.formatted(
-                        form,
-                        size,
-                        leading(),
-                        heading(),
-                        above(),
-                        between() / 2,
-                        cellGap(),
-                        column() - ROUNDING,
-                        gap(),
-                        tickMark(),
-                        room());
+                """,
+                form,
+                size,
+                leading(),
+                heading(),
+                above(),
+                between() / 2,
+                cellGap(),
+                column() - ROUNDING,
+                gap(),
+                tickMark(),
+                room());
     }
 }
