@@ -95,7 +95,7 @@ class Folders {
         Choices choices = Choices.of(reader, "", "", LabelSize.USUAL, "", false);
         Binder binder = binder(stored, stored.revision(), ticks.all(stored.id()), choices, "");
         List<Part> parts = new ArrayList<>(parts(binder, choices));
-        parts.add(binder.songs());
+        parts.addAll(binder.onScreen(parts));
         List<Part> all = binder.covered(parts, Map.of(), "");
         return oneFile.of(
                 new Bundle(

@@ -8,6 +8,8 @@ import embrack.files.json.JsonFile;
 import embrack.files.json.UnreadableFile;
 import embrack.files.plan.PlanFile;
 import embrack.paper.list.PartCsv;
+import embrack.paper.page.Block;
+import embrack.paper.page.Body;
 import embrack.paper.page.Bundle;
 import embrack.paper.page.Part;
 import embrack.paper.part.Binder;
@@ -31,8 +33,9 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * {@code folder FILE [--for READER|ROLE] [--out DIR] [--paper letter] [--ground dark] [--labels SIZE] [--since FILE]}: makes the folder
- * of a plan file as a PDF, as one HTML file and as CSV, a file each part. Exit status 0: it is made and nothing stops
+ * {@code folder FILE [--for READER|ROLE] [--out DIR] [--paper letter] [--ground dark] [--labels SIZE]
+ * [--since FILE]}: makes the folder of a plan file as a PDF, as one HTML file and as CSV, a file each part,
+ * and timed messages as the text of their player. Exit status 0: it is made and nothing stops
  * the show; 1: it is made, and something does; 2: it could not be made.
  */
 public final class FolderCommand {
@@ -122,7 +125,7 @@ public final class FolderCommand {
         Files.createDirectories(folder);
         file(folder, name + ".pdf", new FolderPdf().of(new Bundle(rig, 0, "", reader, covered), paper, ground));
         List<Part> onScreen = new ArrayList<>(covered);
-        onScreen.add(binder.songs());
+        onScreen.addAll(binder.onScreen(covered));
         file(
                 folder,
                 name + ".html",
@@ -132,6 +135,15 @@ public final class FolderCommand {
                                 binder.contents().running(),
                                 PlanFile.write(plan),
                                 "file-" + Slug.of(rig)));
+        for (Block block :
+                onScreen.stream().flatMap(part -> part.blocks().stream()).toList()) {
+            if (block.body() instanceof Body.Pasted pasted) {
+                file(
+                        folder,
+                        "paste-%s.txt".formatted(Slug.of(block.heading())),
+                        pasted.text().getBytes(StandardCharsets.UTF_8));
+            }
+        }
         for (Part part : marked.parts()) {
             if (!part.form().isDrawn()) {
                 file(folder, part.id() + ".csv", PartCsv.of(part).getBytes(StandardCharsets.UTF_8));

@@ -69,6 +69,7 @@ public final class PartCsv {
                         .flatMap(List::stream)
                         .map(PartCsv::cell);
             case Body.Cautions cautions -> cautions.words().stream().map(words -> List.of("take care", words));
+            case Body.Pasted pasted -> pasted.text().lines().map(line -> List.of(about, line));
             case Body.Drawing drawing -> Stream.empty();
         };
     }

@@ -46,6 +46,29 @@ public sealed interface Body {
         }
     }
 
+    /** A text as some program takes it. */
+    record Pasted(String text) implements Body {
+        @Override
+        public int size() {
+            return 1;
+        }
+
+        @Override
+        public Body pieces(int from, int to) {
+            return this;
+        }
+
+        @Override
+        public List<String> texts() {
+            return List.of(text);
+        }
+
+        /** How many lines it has. */
+        public int lines() {
+            return (int) text.lines().count();
+        }
+    }
+
     /** Rows under the headings of columns. */
     record Table(List<Column> columns, List<Row> rows) implements Body {
         public Table {

@@ -12,10 +12,12 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Gathers the parts of a folder: each once, whoever gets it, in the order of the leaves. What was made once is kept;
@@ -92,9 +94,19 @@ public final class Binder {
         return all;
     }
 
-    /** Song by song all that happens, for screens: on paper each reader has their own. */
-    public synchronized Part songs() {
-        return new PromptLeaf(contents).part();
+    /**
+     * What only screens show beside some parts: song by song all that happens, since on paper each reader has their
+     * own; and timed messages to be pasted, for whoever gets their table.
+     */
+    public synchronized List<Part> onScreen(List<Part> parts) {
+        boolean isTimed = parts.stream().anyMatch(part -> part.id().equals(TimedLeaf.ID));
+        return Stream.concat(
+                        Stream.of(new PromptLeaf(contents).part()),
+                        Optional.of(new PastedLeaf(contents))
+                                .filter(leaf -> isTimed)
+                                .flatMap(PastedLeaf::part)
+                                .stream())
+                .toList();
     }
 
     private Set<String> ids(Reader reader) {

@@ -10,7 +10,7 @@ import embrack.paper.type.Ruler;
 import embrack.paper.type.Setting;
 import java.util.List;
 
-/** Sizes of the wiring on paper, in tenths of a millimetre: only ports that are joined, boxes as wide as their words. */
+/** The wiring on paper, in tenths of a millimetre: only ports that are joined, boxes as wide as their words. */
 final class OnPaper implements Draft {
 
     /** The size of names of boxes, points. */

@@ -14,6 +14,8 @@ import java.util.List;
 /** The messages that players send by themselves, song by song, as they are typed into them. */
 final class TimedLeaf {
 
+    static final String ID = "timed";
+
     private final Contents contents;
 
     TimedLeaf(Contents contents) {
@@ -30,7 +32,7 @@ final class TimedLeaf {
                     TimedList.of(contents.report(), song)));
         }
         return new Part(
-                "timed",
+                ID,
                 "Timed messages",
                 "programs are counted from 0",
                 Part.Form.HALVES,

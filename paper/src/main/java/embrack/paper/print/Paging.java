@@ -244,6 +244,7 @@ final class Paging {
                         + setting.between()
                         + Math.ceilDiv(ticks.marks().size(), setting.ticksInARow())
                                 * (setting.leading() + setting.between()));
+            case Body.Pasted pasted -> List.of(pasted.lines() * setting.leading());
             case Body.Drawing drawing -> List.of(drawing.height() * Setting.MM);
             case Body.Switches switches -> List.of(most());
             case Body.Labels labels ->

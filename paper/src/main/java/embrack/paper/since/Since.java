@@ -71,6 +71,7 @@ public record Since(List<Part> parts, Map<String, Integer> counts) {
                 switches.rows().stream().flatMap(row -> row.cells().stream()).anyMatch(CardCell::changed);
             case Body.Drawing drawing -> drawing.isChanged();
             case Body.Cautions cautions -> false;
+            case Body.Pasted pasted -> false;
         };
     }
 
@@ -148,6 +149,7 @@ public record Since(List<Part> parts, Map<String, Integer> counts) {
                     yield drawing.withChanged(isOther);
                 }
                 case Body.Cautions cautions -> cautions;
+                case Body.Pasted pasted -> pasted;
             };
         }
 

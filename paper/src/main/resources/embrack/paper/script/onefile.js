@@ -92,6 +92,14 @@
     }
   });
 
+  // A file from a stick has no clipboard of its own: what is to be copied is chosen, and copied as if by hand.
+  for (const button of document.querySelectorAll("[data-copy]")) {
+    button.addEventListener("click", () => {
+      getSelection().selectAllChildren(button.parentElement.querySelector("pre"));
+      button.textContent = document.execCommand("copy") ? "Copied" : "Chosen: copy it";
+    });
+  }
+
   // The clock: which part is on, since when, and how long it lasts yet.
   const order = JSON.parse($("embrack-order").textContent || "[]");
   const brief = (seconds) => {

@@ -2,6 +2,8 @@ package embrack.paper.command;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import embrack.core.Sketch;
+import embrack.core.plan.Plan;
 import embrack.files.plan.PlanFile;
 import embrack.paper.print.OneFile;
 import java.io.ByteArrayOutputStream;
@@ -68,15 +70,45 @@ class FolderCommandTests {
                 .contains("Quay light");
     }
 
+    /** 84 quarters a minute: bar 5 beat 3 is 18 of them in, 12.857 s (arithmetic). */
+    @Test
+    void aPlayerThatTakesTextGetsIt() throws IOException {
+        Plan plan = Sketch.of("Tablet")
+                .box("Tablet", "tablet")
+                .app("Tracks", "tablet-track-player", "tablet")
+                .set("tracks", "output-port", "on")
+                .box("Interface", "usb-interface-1-by-1")
+                .box("Guitar sounds", "sounds-switcher")
+                .set("guitar-sounds", "receive-channel", "5")
+                .link("interface.usb > tablet.socket", "tracks.out > tablet.socket", "interface.out > guitar-sounds.in")
+                .song("Ebb", "tempo 84\nmetre 4/4\nVerse: 16 bars\n")
+                .cues("ebb", "1|1 = guitar-sounds select:patch-3", "5|3 = guitar-sounds on:loop-2")
+                .plan();
+        String text = "0:00.000 PC ch 5 2 0\n0:12.857 CC ch 5 81 127";
+        Path file = Files.writeString(folder.resolve("plan.json"), PlanFile.write(plan));
+        run(file.toString(), "--labels", "50x20", "--out", folder.toString());
+        assertThat(Files.readString(folder.resolve("paste-1-ebb.txt"))).isEqualToIgnoringNewLines(text);
+        assertThat(Files.readString(folder.resolve("tablet-folder.html"))).contains("<pre>" + text);
+        run(
+                file.toString(),
+                "--for",
+                "lights",
+                "--out",
+                folder.resolve("lights").toString());
+        assertThat(folder.resolve("lights").resolve("paste-1-ebb.txt")).doesNotExist();
+    }
+
     @Test
     void whatCannotBeDoneIsSaid() throws IOException {
         assertThat(run()).isEqualTo(FolderCommand.NOT_MADE);
         assertThat(run(DEMO, "--for", "Nobody", "--out", folder.toString())).isEqualTo(FolderCommand.NOT_MADE);
+        assertThat(run(DEMO, "--labels", "wide", "--out", folder.toString())).isEqualTo(FolderCommand.NOT_MADE);
         Path full = Files.writeString(folder.resolve("full"), "a file, so that no folder can be made here");
         assertThat(run(DEMO, "--for", "van", "--out", full.toString())).isEqualTo(FolderCommand.NOT_MADE);
         assertThat(said.toString(StandardCharsets.UTF_8))
                 .contains("Usage: embrack folder FILE")
                 .contains("Nobody reads it as \"Nobody\". There are: Director, Singer")
+                .contains("Say how wide and how high labels are")
                 .contains("Is the name right, and the disc not full?");
     }
 }
