@@ -1,5 +1,6 @@
 package embrack.paper.part;
 
+import embrack.core.rig.Device;
 import embrack.core.rig.Link;
 import embrack.core.rig.Rig;
 import embrack.paper.drawing.Layer;
@@ -40,6 +41,7 @@ final class CutPicture {
     private final Marks marks;
     private final double pageWidth;
     private final double pageHeight;
+    private final List<Layout.Place> boxes;
     private final List<Stretch> stretches;
     private final List<Block> pages;
 
@@ -53,6 +55,8 @@ final class CutPicture {
         Setting setting = Setting.of(form, contents.paper());
         this.pageWidth = setting.room() / Setting.MM - 1;
         this.pageHeight = setting.depth() / Setting.MM - 1;
+        this.boxes =
+                layer.devices(rig).stream().map(Device::id).map(layout::place).toList();
         this.stretches = stretches();
         this.pages = cut();
     }
@@ -171,9 +175,8 @@ final class CutPicture {
 
     /** How many boxes a cut goes through, and along how many lines. */
     private double hit(double at, boolean isAcross) {
-        double boxes = layer.devices(rig).stream()
-                .filter(device -> {
-                    Layout.Place place = layout.place(device.id());
+        double hit = boxes.stream()
+                .filter(place -> {
                     double from = (isAcross ? place.x() : place.y()) / OnPaper.TENTHS;
                     double to = from + (isAcross ? place.width() : place.height()) / OnPaper.TENTHS;
                     return from - CLEAR < at && at < to + CLEAR;
@@ -183,7 +186,7 @@ final class CutPicture {
                 .filter(stretch -> stretch.isLevel() != isAcross
                         && Math.abs((isAcross ? stretch.x0 : stretch.y0) - at) < CLEAR / 2)
                 .count();
-        return boxes + along / 100;
+        return hit + along / 100;
     }
 
     /** Its boxes and links. */
