@@ -1,6 +1,6 @@
 // Keeps the pages of a rig on this device, and lists what is kept. What there is to keep is the server's to know.
 import { byId } from "./page.js";
-import { rigPath } from "./ticks.js";
+import { heardTime, rigPath } from "./ticks.js";
 
 const KEPT = "embrack-kept";
 const LIST = "/kept/list.json";
@@ -23,18 +23,21 @@ const writeList = (cache, rigs) => cache.put(absolute(LIST), new Response(JSON.s
 
 async function put(cache, path) {
   const answer = await fetch(path, { headers: { Accept: "text/html,*/*" } });
-  if (!answer.ok) return false;
+  const body = await answer.blob();
+  const isPage = answer.headers.get("Content-Type")?.startsWith("text/html");
+  if (!answer.ok || (isPage && !(await body.text()).includes('<div id="page"'))) return false;
   const headers = new Headers(answer.headers);
   for (const name of ["Content-Encoding", "Content-Length"]) headers.delete(name);
   headers.set("Embrack-Seen", new Date().toISOString());
-  await cache.put(absolute(path), new Response(await answer.blob(), { headers }));
+  await cache.put(absolute(path), new Response(body, { headers }));
   return true;
 }
 
 async function keep(rig, told) {
   const answer = await fetch(`${rig}/folder/keep.json`);
   if (!answer.ok) throw new Error(answer.status);
-  const { name, revision, pages, files } = await answer.json();
+  const { name, revision, now: time, pages, files } = await answer.json();
+  heardTime(time);
   const cache = await caches.open(KEPT);
   const own = [...document.querySelectorAll("link[rel=stylesheet],script[src]")].map((part) => part.href || part.src);
   const all = [...new Set([...files.map(absolute), ...own])];
@@ -63,6 +66,9 @@ async function forget(rig) {
   for (const page of rigs[rig]?.pages ?? []) await cache.delete(absolute(page.href));
   delete rigs[rig];
   await writeList(cache, rigs);
+  if (Object.keys(rigs).length > 0) return;
+  await caches.delete(KEPT);
+  for (const worker of await navigator.serviceWorker.getRegistrations()) await worker.unregister();
 }
 
 const kept = async (rig) => (await caches.has(KEPT)) && (await list(await caches.open(KEPT)))[rig];

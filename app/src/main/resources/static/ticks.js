@@ -20,12 +20,15 @@ export function putAside(rig, key, done) {
   write([...waiting().filter((tick) => tick.rig !== rig || tick.key !== key), { rig, key, done, at }]);
 }
 
+/** Remembers how far the clock of this device is from that of the server. */
+export const heardTime = (now) => localStorage.setItem(SKEW, String(Date.parse(now) - Date.now()));
+
 /** Sends what waits; null while the server cannot be reached, else what came of it in words. */
 async function send(rig) {
   const answer = await fetch(`${rig}/folder/awake.json`, { cache: "no-store" });
   if (!answer.ok) return null;
   const { now, token } = await answer.json();
-  localStorage.setItem(SKEW, String(Date.parse(now) - Date.now()));
+  heardTime(now);
   const ticks = [...waitingOf(rig).values()];
   if (ticks.length === 0) return "";
   const sent = await fetch(`${rig}/folder/ticks/sent`, {

@@ -4,8 +4,10 @@
 /** What is kept: pages by their address, and the styles, scripts and fonts that they ask for. */
 const KEPT = "embrack-kept";
 /** A page that was kept is shown when the server takes longer than this. */
-const SLOW_MS = 6_000;
+const SLOW_MS = 10_000;
 const SEEN = "Embrack-Seen";
+/** How every page begins but that at the door. */
+const PAGE = '<div id="page"';
 const FILE = /\.(css|js|svg|woff2|png|webmanifest)$/;
 
 self.addEventListener("install", () => self.skipWaiting());
@@ -50,10 +52,10 @@ async function page(request) {
   }
 }
 
-/** Keeps a page as it is now, unless only a part of one came. */
+/** Keeps a page as it is now, unless only a part of one came, or the page at the door instead. */
 async function keep(address, answer) {
   const text = await answer.text();
-  if (!text.includes("<html")) return;
+  if (!text.includes("<html") || !text.includes(PAGE)) return;
   const headers = new Headers(answer.headers);
   headers.delete("Content-Encoding");
   headers.delete("Content-Length");
@@ -64,6 +66,6 @@ async function keep(address, answer) {
 /** A page that says of itself when it was seen. */
 async function frozen(kept) {
   const seen = kept.headers.get(SEEN) ?? "";
-  const text = (await kept.text()).replace('<div id="page"', `<div id="page" data-seen-at="${seen}"`);
+  const text = (await kept.text()).replace(PAGE, `${PAGE} data-seen-at="${seen}"`);
   return new Response(text, { headers: kept.headers });
 }

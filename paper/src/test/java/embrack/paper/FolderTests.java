@@ -244,9 +244,12 @@ class FolderTests {
                     cell.name()
                             .forEach(line -> assertThat(
                                             Ruler.BOLD.width(line, page.capMillimetres() / Ruler.BOLD.capital()))
-                                    .isLessThan(280.0
-                                            / page.rows().getFirst().cells().size()
-                                            * 1.7));
+                                    .as("%s in %s, in a cell as wide as all of the page", line, card.id())
+                                    .isLessThan((297.0 - 2 * 9)
+                                            / page.rows().stream()
+                                                    .mapToInt(row -> row.cells().size())
+                                                    .max()
+                                                    .orElse(1)));
                     switches.add(cell.full());
                 });
             });

@@ -47,9 +47,10 @@ class KeepController {
     /**
      * All that is to be kept.
      *
+     * @param now by the clock of this machine
      * @param files styles, scripts and fonts that the pages ask for
      */
-    record Keep(String name, int revision, List<Keepable.Kept> pages, List<String> files) {}
+    record Keep(String name, int revision, String now, List<Keepable.Kept> pages, List<String> files) {}
 
     /**
      * That the server is there.
@@ -75,6 +76,7 @@ class KeepController {
         return new Keep(
                 stored.plan().rig().name().text(),
                 stored.revision(),
+                Instant.now().toString(),
                 Keepable.of(stored.plan(), "/rigs/" + id),
                 files());
     }

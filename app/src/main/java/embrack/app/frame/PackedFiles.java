@@ -49,7 +49,7 @@ final class PackedFiles extends AbstractResourceResolver {
         }
         boolean isAsked =
                 String.valueOf(request.getHeader(HttpHeaders.ACCEPT_ENCODING)).contains("gzip");
-        boolean isText = requestPath.matches(".*\\.(css|js|svg|txt)");
+        boolean isText = requestPath.matches(".*\\.(css|js|svg|txt|webmanifest)");
         return new Sent(
                 file,
                 isAsked && isText

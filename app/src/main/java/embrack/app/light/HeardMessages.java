@@ -3,7 +3,6 @@ package embrack.app.light;
 import embrack.core.midi.Decoder;
 import embrack.core.midi.Message;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -24,8 +23,7 @@ final class HeardMessages {
         text.lines().limit(MOST).forEach(line -> {
             Matcher read = LINE.matcher(line.strip());
             if (read.matches()) {
-                for (Message message :
-                        Decoder.decode(HexFormat.of().parseHex(read.group(2))).messages()) {
+                for (Message message : Decoder.hex(read.group(2)).messages()) {
                     messages.add(new LightStreams.Timed(Long.parseLong(read.group(1)), message));
                 }
             }

@@ -5,7 +5,6 @@ import embrack.core.midi.Decoder;
 import embrack.core.midi.Message;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -49,7 +48,7 @@ final class HeardLines {
             if (read.matches()) {
                 int count = read.group(4) == null ? 1 : Integer.parseInt(read.group(4));
                 int port = Integer.parseInt(read.group(2));
-                Decoded decoded = Decoder.decode(HexFormat.of().parseHex(read.group(3)));
+                Decoded decoded = Decoder.hex(read.group(3));
                 decoded.messages()
                         .forEach(message -> lines.add(new Line(Long.parseLong(read.group(1)), port, message, count)));
                 if (!decoded.faults().isEmpty()) {

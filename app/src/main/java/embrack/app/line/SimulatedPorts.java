@@ -112,8 +112,7 @@ class SimulatedPorts extends TextWebSocketHandler implements WebSocketConfigurer
                                 ? simulated.receive(
                                         id,
                                         Integer.parseInt(to.group(1)),
-                                        Decoder.decode(HexFormat.of().parseHex(to.group(2)))
-                                                .messages())
+                                        Decoder.hex(to.group(2)).messages())
                                 : Optional.empty();
         if (done.isPresent()) {
             String lines = lines(done.get(), session.getAttributes().containsKey(ENDS));

@@ -6,7 +6,6 @@ import embrack.core.line.Described;
 import embrack.core.midi.Decoder;
 import embrack.core.midi.Message;
 import embrack.core.word.Phrase;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -68,7 +67,7 @@ record DescribedView(String text, String problem, String next, String lines, Lis
         boolean readable = bytes.matches("(?:[0-9a-fA-F]{2}){1,2048}");
         return line.strip().equals(NOTHING) || !readable
                 ? List.of()
-                : Decoder.decode(HexFormat.of().parseHex(bytes)).messages();
+                : Decoder.hex(bytes).messages();
     }
 
     private static DescribedView of(Described described, String box) {

@@ -19,7 +19,6 @@ import embrack.core.sheet.AtDoors;
 import embrack.core.sheet.Progress;
 import embrack.core.sheet.Section;
 import java.security.Principal;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -96,8 +95,7 @@ class DoorsController {
         Optional<DeviceId> board =
                 line.plugged(stored, bench.place(), List.of(port), false).getOrDefault(port, Optional.empty());
         if (board.isPresent() && sent.matches("(?:[0-9a-fA-F]{2} ?){1,2048}")) {
-            List<Message> messages = Decoder.decode(HexFormat.of().parseHex(sent.replace(" ", "")))
-                    .messages();
+            List<Message> messages = Decoder.hex(sent).messages();
             SortedMap<String, Boolean> told = new DoorsHeard(Walk.of(stored.plan())).tells(board.get(), messages);
             AtDoors.of(stored.plan())
                     .lines()

@@ -17,7 +17,6 @@ import embrack.core.word.Phrase;
 import embrack.core.world.Engine;
 import embrack.core.world.Journey;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -80,7 +79,7 @@ class DriveController {
         }
         Set<DeviceId> open = gatekeeper.boxes(id, bench.station());
         List<Gatekeeper.Reply> replies = new ArrayList<>();
-        for (Message message : Decoder.decode(HexFormat.of().parseHex(bytes)).messages()) {
+        for (Message message : Decoder.hex(bytes).messages()) {
             if (message instanceof RealTime || open.isEmpty()) {
                 continue;
             }

@@ -24,7 +24,6 @@ import embrack.core.way.Delay;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -305,7 +304,7 @@ class SendController {
         StoredRig stored = rigs.load(id);
         DeviceId device = required(stored, box);
         if (bytes.matches("(?:[0-9a-f]{2}){1,40}")) {
-            Decoder.decode(HexFormat.of().parseHex(bytes)).messages().stream()
+            Decoder.hex(bytes).messages().stream()
                     .filter(message -> Identity.of(message).isPresent())
                     .findFirst()
                     .ifPresent(answer -> {

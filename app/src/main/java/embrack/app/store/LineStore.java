@@ -280,7 +280,7 @@ public class LineStore {
     }
 
     private static Optional<Identity> identity(String hex) {
-        return Decoder.decode(HexFormat.of().parseHex(hex)).messages().stream()
+        return Decoder.hex(hex).messages().stream()
                 .flatMap(message -> Identity.of(message).stream())
                 .findFirst();
     }

@@ -19,7 +19,6 @@ import embrack.core.sim.Tread;
 import embrack.core.switches.SwitchAt;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
@@ -104,9 +103,7 @@ class TrialController {
     }
 
     private static List<Message> messages(String sent) {
-        return sent.matches("(?:[0-9a-fA-F]{2} ?){1,2048}")
-                ? Decoder.decode(HexFormat.of().parseHex(sent.replace(" ", ""))).messages()
-                : List.of();
+        return sent.matches("(?:[0-9a-fA-F]{2} ?){1,2048}") ? Decoder.hex(sent).messages() : List.of();
     }
 
     /** The last tread is taken back. */

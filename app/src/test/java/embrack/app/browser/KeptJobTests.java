@@ -108,6 +108,8 @@ class KeptJobTests extends AtTheBrowser {
         page.navigate(path + "/folder");
         page.locator("#keep-forget").click();
         assertThat(page.locator("#keep-words")).containsText("Nothing of this rig is kept here any more.");
+        page.navigate("/kept");
+        assertThat(page.locator("#kept-none")).isVisible();
     }
 
     /** An answer that is lost on the way: what is sent again counts once, and says nothing of a conflict. */

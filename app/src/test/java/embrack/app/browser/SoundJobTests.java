@@ -114,6 +114,7 @@ class SoundJobTests {
 
     private void lead(String from, String to) {
         hand.page.navigate(sound + "?at=port:" + from);
+        hand.untilAtWork();
         hand.page
                 .getByRole(
                         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(to).setExact(true))

@@ -61,7 +61,7 @@ class StaticFilesTests {
                     .as(path)
                     .contains("max-age=31536000", "immutable");
             assertThat(file.headers().firstValue("Content-Encoding").isPresent())
-                    .isEqualTo(!path.endsWith(".woff2"));
+                    .isEqualTo(!path.matches(".*\\.(woff2|png)"));
             bytes += file.body().length;
             if (path.endsWith(".js") && !path.contains("webjars")) {
                 Matcher imports = IMPORT.matcher(new String(get(path, false).body(), StandardCharsets.UTF_8));

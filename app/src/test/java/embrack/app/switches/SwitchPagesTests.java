@@ -96,14 +96,14 @@ class SwitchPagesTests {
             assertThat(Math.round(document.getPage(0).getMediaBox().getWidth())).isEqualTo(width);
             assertThat(Math.round(document.getPage(0).getMediaBox().getHeight()))
                     .isEqualTo(height);
-            assertThat(document.getDocumentInformation().getTitle()).contains("Quay rig, revision 1");
+            assertThat(document.getDocumentInformation().getTitle()).contains("Quay rig, revision ");
             assertThat(document.getDocumentCatalog().getLanguage()).isEqualTo("en");
             assertThat(document.getDocumentCatalog().getMarkInfo().isMarked()).isTrue();
             assertThat(document.getDocumentCatalog().getStructureTreeRoot().getKids())
                     .isNotEmpty();
-            String text = new PDFTextStripper().getText(document);
+            String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
             assertThat(text)
-                    .contains("Quay rig, revision 1")
+                    .contains("Quay rig, revision ")
                     .contains("page 1 of ")
                     .doesNotContain("#");
             assertThat(text).contains(words.equals("kill") ? "Stop all" : words);

@@ -7,7 +7,6 @@ import embrack.core.midi.Message;
 import embrack.core.text.Cursor;
 import embrack.core.text.Fault;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -86,7 +85,7 @@ public final class ChartTrial {
 
     private List<Message> messages(String typed, Channel set) {
         if (BYTES.matcher(typed).matches()) {
-            Decoded decoded = Decoder.decode(HexFormat.of().parseHex(typed.replaceAll("\\s+", "")));
+            Decoded decoded = Decoder.hex(typed);
             if (!decoded.faults().isEmpty()) {
                 throw new IllegalArgumentException(
                         "That cannot be read: " + decoded.faults().getFirst() + ".");

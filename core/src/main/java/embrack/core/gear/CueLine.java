@@ -5,7 +5,6 @@ import embrack.core.midi.Decoder;
 import embrack.core.midi.Message;
 import embrack.core.midi.MessageType;
 import embrack.core.music.Clock;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -131,7 +130,7 @@ public record CueLine(String pattern) {
 
     private static Message whole(Matcher matcher) {
         String hex = matcher.group("bytes").replaceAll("\\s+", "").toUpperCase(Locale.ROOT);
-        List<Message> messages = Decoder.decode(HexFormat.of().parseHex(hex)).messages();
+        List<Message> messages = Decoder.hex(hex).messages();
         if (messages.size() != 1) {
             throw new IllegalArgumentException(
                     "%s is not one message.".formatted(matcher.group("bytes").strip()));

@@ -96,7 +96,7 @@ public record Burst(List<At> messages) {
                 if (!read.matches() || read.group(2).length() % 2 != 0) {
                     return Optional.empty();
                 }
-                Decoder.decode(HexFormat.of().parseHex(read.group(2)))
+                Decoder.hex(read.group(2))
                         .messages()
                         .forEach(message -> messages.add(new At(Long.parseLong(read.group(1)), message)));
             }

@@ -14,6 +14,7 @@ import embrack.core.midi.SystemMessage.SongSelect;
 import embrack.core.midi.SystemMessage.TuneRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.List;
 
 /**
@@ -46,6 +47,15 @@ public final class Decoder {
     private Decoder(byte[] bytes) {
         this.bytes = bytes;
         this.messages = new ArrayList<>(bytes.length / 2 + 1);
+    }
+
+    /**
+     * Reads bytes that are written as hexadecimal digits, two a byte, with blanks between them or without.
+     *
+     * @throws IllegalArgumentException when anything else stands there
+     */
+    public static Decoded hex(String digits) {
+        return decode(HexFormat.of().parseHex(digits.replaceAll("\\s+", "")));
     }
 
     /** Reads a whole stream; never throws, whatever the bytes. */

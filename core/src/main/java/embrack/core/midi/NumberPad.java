@@ -1,7 +1,6 @@
 package embrack.core.midi;
 
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -216,7 +215,7 @@ public record NumberPad(String typed, List<Line> lines) {
     }
 
     private static List<Line> bytes(String text) {
-        Decoded decoded = Decoder.decode(HexFormat.of().parseHex(text.replaceAll("\\s+", "")));
+        Decoded decoded = Decoder.hex(text);
         List<Line> lines = new ArrayList<>(decoded.messages().stream()
                 .map(message -> new Line(
                         message.hex(),

@@ -185,6 +185,6 @@ class DecoderTests {
     }
 
     private static Decoded decode(String hex) {
-        return Decoder.decode(HexFormat.of().parseHex(hex.replace(" ", "")));
+        return Decoder.hex(hex);
     }
 }

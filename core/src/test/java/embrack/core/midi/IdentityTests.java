@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import embrack.core.Evening;
 import embrack.core.line.SimulatedRig;
 import embrack.core.rig.DeviceId;
-import java.util.HexFormat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -46,8 +45,6 @@ class IdentityTests {
     }
 
     private static Message message(String hex) {
-        return Decoder.decode(HexFormat.of().parseHex(hex.replace(" ", "")))
-                .messages()
-                .getFirst();
+        return Decoder.hex(hex).messages().getFirst();
     }
 }

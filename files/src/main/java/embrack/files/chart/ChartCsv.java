@@ -20,7 +20,6 @@ import embrack.files.csv.CsvWriter;
 import embrack.files.json.UnreadableFile;
 import embrack.files.json.UnreadableFile.Problem;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 
@@ -150,8 +149,7 @@ public final class ChartCsv {
     private static Trigger whole(String bytes) {
         List<Message> read;
         try {
-            read = Decoder.decode(HexFormat.of().parseHex(bytes.replace(" ", "")))
-                    .messages();
+            read = Decoder.hex(bytes).messages();
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException(
                     "bytes must be hexadecimal such as F0 7D 01 F7, was \"%s\"".formatted(bytes), e);

@@ -42,7 +42,6 @@ import embrack.files.json.Shape;
 import embrack.files.json.Text;
 import embrack.files.model.FileWords;
 import embrack.files.model.Texts;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
@@ -383,7 +382,7 @@ final class BookLayout {
     private static Message message(String hex) {
         List<Message> read;
         try {
-            read = Decoder.decode(HexFormat.of().parseHex(hex.replace(" ", ""))).messages();
+            read = Decoder.hex(hex).messages();
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException("\"%s\" is not hexadecimal".formatted(hex), e);
         }

@@ -20,7 +20,6 @@ import embrack.files.csv.CsvWriter;
 import embrack.files.json.UnreadableFile;
 import embrack.files.json.UnreadableFile.Problem;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -203,8 +202,7 @@ public final class CueCsv {
 
     private static Message message(String hex) {
         try {
-            List<Message> read = Decoder.decode(HexFormat.of().parseHex(hex.replace(" ", "")))
-                    .messages();
+            List<Message> read = Decoder.hex(hex).messages();
             if (read.size() == 1) {
                 return read.getFirst();
             }

@@ -179,6 +179,11 @@ public sealed interface Body {
             rows = List.copyOf(rows);
         }
 
+        /** How many cells lie beside each other where most do; all are as wide. */
+        public int across() {
+            return rows.stream().mapToInt(row -> row.cells().size()).max().orElse(1);
+        }
+
         @Override
         public int size() {
             return 1;

@@ -19,6 +19,11 @@ public record CardCell(String number, List<String> name, String full, List<Strin
         more = List.copyOf(more);
     }
 
+    /** Whether its short name is its full one. */
+    public boolean isNamedInFull() {
+        return full.equals(String.join(" ", name));
+    }
+
     /** All that it says. */
     public String text() {
         return "%s %s %s %s".formatted(number, full, String.join(" ", more), tone);

@@ -76,7 +76,13 @@ final class CardLeaf {
     }
 
     /** A switch as it is planned, before its name is cut to what fits. */
-    private record Planned(String number, String name, String full, List<String> more, String tone) {}
+    private record Planned(String number, String name, String full, List<String> more, String tone) {
+
+        /** On the card, with its name as it fits. */
+        CardCell in(List<String> lines) {
+            return new CardCell(number, lines, full, more, tone, false);
+        }
+    }
 
     /** A row as the switches lie. */
     private record Lying(String bank, List<Planned> cells) {}
@@ -85,8 +91,7 @@ final class CardLeaf {
         List<Lying> rows = rows();
         List<Block> pages = new ArrayList<>();
         int halves = Stream.of(1, 2)
-                .filter(parts ->
-                        cut(rows, parts).stream().flatMap(half -> half.stream()).allMatch(row -> fits(row, LEAST_CAP)))
+                .filter(parts -> cut(rows, parts).stream().allMatch(half -> fit(half, LEAST_CAP)))
                 .findFirst()
                 .orElse(2);
         for (List<Lying> half : cut(rows, halves)) {
@@ -193,13 +198,21 @@ final class CardLeaf {
         return cut;
     }
 
-    private double cell(Lying row) {
-        return (width - GAP) / row.cells().size() - GAP - INSET;
+    /** How many cells lie beside each other where most do: a shorter row has cells as wide as the others. */
+    private static int across(List<Lying> rows) {
+        return rows.stream().mapToInt(row -> row.cells().size()).max().orElse(1);
     }
 
-    private boolean fits(Lying row, double cap) {
-        return row.cells().stream()
-                .allMatch(cell -> lines(cell.name(), cell(row), cap).isPresent());
+    /** The room for words in one of so many cells beside each other, mm. */
+    private double cell(int across) {
+        return (width - GAP) / across - GAP - INSET;
+    }
+
+    private boolean fit(List<Lying> rows, double cap) {
+        double wide = cell(across(rows));
+        return rows.stream()
+                .flatMap(row -> row.cells().stream())
+                .allMatch(cell -> lines(cell.name(), wide, cap).isPresent());
     }
 
     /** A name in one or two lines whose capitals are so high, mm; empty where it is wider. */
@@ -230,20 +243,21 @@ final class CardLeaf {
         return List.of(name.substring(0, 1));
     }
 
-    /** The least height of a row, mm. */
-    private double height(Lying row, double cap) {
+    /** The least height of a row with cells so wide, mm. */
+    private static double height(Lying row, double wide, double cap) {
         double size = cap / Ruler.BOLD.capital();
         return row.cells().stream()
-                .mapToDouble(cell -> NUMBER
-                        + (shown(cell.name(), cell(row), cap).size() * TIGHT + HANG) * size
-                        + below(cell, cell(row)))
+                .mapToDouble(cell -> {
+                    List<String> name = shown(cell.name(), wide, cap);
+                    return NUMBER + (name.size() * TIGHT + HANG) * size + below(cell.in(name), wide);
+                })
                 .max()
                 .orElse(0);
     }
 
-    private static double below(Planned cell, double wide) {
+    private static double below(CardCell cell, double wide) {
         double points = wide * Setting.MM;
-        return FULL * Ruler.PLAIN.lines(cell.full(), FULL_POINTS, points)
+        return (cell.isNamedInFull() ? 0 : FULL * Ruler.PLAIN.lines(cell.full(), FULL_POINTS, points))
                 + MORE
                         * cell.more().stream()
                                 .mapToInt(more -> Ruler.PLAIN.lines(more, MORE_POINTS, points))
@@ -267,7 +281,8 @@ final class CardLeaf {
     }
 
     private double high(List<Lying> rows, double cap) {
-        return rows.stream().mapToDouble(row -> height(row, cap) + FRAMES).sum();
+        double wide = cell(across(rows));
+        return rows.stream().mapToDouble(row -> height(row, wide, cap) + FRAMES).sum();
     }
 
     private Body.Switches page(List<Lying> rows) {
@@ -276,26 +291,17 @@ final class CardLeaf {
             cap += STEP;
         }
         double most = cap;
+        double wide = cell(across(rows));
         double spare = Math.max(0, (depth - high(rows, most)) / rows.size());
         return new Body.Switches(
                 rows.stream()
                         .map(row -> new CardRow(
                                 row.bank(),
-                                height(row, most) + spare,
+                                height(row, wide, most) + spare,
                                 row.cells().stream()
-                                        .map(cell -> new CardCell(
-                                                cell.number(),
-                                                shown(cell.name(), cell(row), most),
-                                                cell.full(),
-                                                cell.more(),
-                                                cell.tone(),
-                                                false))
+                                        .map(cell -> cell.in(shown(cell.name(), wide, most)))
                                         .toList()))
                         .toList(),
                 most);
-    }
-
-    private boolean fit(List<Lying> rows, double cap) {
-        return rows.stream().allMatch(row -> fits(row, cap));
     }
 }
