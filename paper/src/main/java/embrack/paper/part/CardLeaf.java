@@ -55,7 +55,7 @@ final class CardLeaf {
     private static final double FULL = 7.8;
 
     /** Between a short name, whose letters may hang down, and the full one, against the size of the short one. */
-    private static final double HANG = 0.17;
+    private static final double HANG = 0.24;
 
     private static final double MORE_POINTS = 11;
     private static final double MORE = 4.5;
