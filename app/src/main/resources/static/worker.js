@@ -17,10 +17,10 @@ self.addEventListener("fetch", (event) => {
   const url = new URL(request.url);
   if (request.method !== "GET" || url.origin !== location.origin) return;
   if (FILE.test(url.pathname)) event.respondWith(file(request));
-  else if (request.mode === "navigate" || request.headers.has("HX-Boosted")) event.respondWith(page(request));
+  else if (request.mode === "navigate" || request.headers.has("HX-Boosted")) event.respondWith(page(event));
 });
 
-const known = async (request) => (await caches.open(KEPT)).match(request, { ignoreVary: true });
+const known = async (address, how) => (await caches.open(KEPT)).match(address, { ignoreVary: true, ...how });
 
 /** A file: the server's, else the one that was kept. */
 async function file(request) {
@@ -34,7 +34,8 @@ async function file(request) {
 }
 
 /** A page: the server's, which is kept anew if it is one of those; else as it was seen last. */
-async function page(request) {
+async function page(event) {
+  const { request } = event;
   const address = request.url.replace(/#.*/, "");
   const kept = await known(address);
   const late = kept && new Promise((done) => setTimeout(() => done(null), SLOW_MS));
@@ -42,12 +43,12 @@ async function page(request) {
     const asked = fetch(request);
     const answer = await (late ? Promise.race([asked, late]) : asked);
     if (!answer) return frozen(kept);
-    if (kept && answer.ok) await keep(address, answer.clone());
+    if (kept && answer.ok) event.waitUntil(keep(address, answer.clone()));
     return answer;
   } catch (gone) {
-    if (kept) return frozen(kept);
-    const list = await known(new URL("/kept", location.origin).href);
-    if (list) return frozen(list);
+    // What is chosen on a page was not kept, but the page was.
+    const near = kept ?? (await known(address, { ignoreSearch: true })) ?? (await known(`${location.origin}/kept`));
+    if (near) return frozen(near);
     throw gone;
   }
 }

@@ -81,6 +81,8 @@ class KeptJobTests extends AtTheBrowser {
         page.locator(".rail a").getByText("Order").click();
         assertThat(page.locator("#kept")).containsText("as seen on");
         assertThat(page.locator("main")).containsText("Rope and Kettle");
+        page.navigate(path + "/cues?device=lantern-desk");
+        assertThat(page.locator("#kept")).containsText("as seen on");
         page.navigate(path + "/switches/numbers");
         assertThat(page.locator("h1")).hasText("Kept on this device");
         page.locator("#kept-list").getByText("Rope and Kettle").click();
