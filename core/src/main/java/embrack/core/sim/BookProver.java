@@ -1,6 +1,5 @@
 package embrack.core.sim;
 
-import embrack.core.chart.Action;
 import embrack.core.compile.CompiledStep;
 import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
@@ -296,15 +295,7 @@ public final class BookProver {
                     ? Verdict.NO_WAY
                     : unexplained ? rawVerdict(sent, once) : Judge.steadyVerdict(targets, wrong, trials, false);
             Verdict told = journey.cameRoundAt().isPresent() ? Judge.unknown(verdict) : verdict;
-            List<Step> settled = sent.steps().stream()
-                    .map(step -> step.action().verb().turnsRound()
-                            ? new Step(
-                                    step.device(),
-                                    new Action(
-                                            step.action().verb().settled(sent.leavesOff()),
-                                            step.action().part()))
-                            : step)
-                    .toList();
+            List<Step> settled = Meant.settled(sent.steps(), sent.leavesOff());
             Deed deed = new Deed(
                     deeds.of(unexplained ? List.of() : settled, journey).meant(), journey, plain.moves());
             return new Proven(

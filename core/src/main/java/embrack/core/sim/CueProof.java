@@ -2,7 +2,9 @@ package embrack.core.sim;
 
 import embrack.core.compile.CompiledStep;
 import embrack.core.midi.Message;
+import embrack.core.show.Anchor;
 import embrack.core.show.Cue;
+import embrack.core.show.Song;
 import embrack.core.world.Happened;
 import embrack.core.world.Place;
 import java.util.Collections;
@@ -52,6 +54,35 @@ public record CueProof(
     /** When it is sent, microseconds from bar 1; empty where only the player knows. */
     public Optional<Long> sentMicros() {
         return micros.map(at -> at - leadMicros);
+    }
+
+    /** When in its song a cue comes. */
+    public enum Phase {
+        /** As the song is loaded, before its first sound. */
+        LOAD,
+        /** While it plays. */
+        INSIDE,
+        /** As it stops. */
+        STOP,
+        /** As a part of it begins once more. */
+        LOOP
+    }
+
+    /** When in its song it comes. */
+    public Phase phase() {
+        return cue.at() instanceof Anchor.Automatic at
+                ? switch (at.when()) {
+                    case LOAD -> Phase.LOAD;
+                    case PLAY -> Phase.INSIDE;
+                    case STOP -> Phase.STOP;
+                    case CONTINUE, LOOP -> Phase.LOOP;
+                }
+                : Phase.INSIDE;
+    }
+
+    /** When it comes in its song, microseconds from bar 1; with the first sound where only the player knows. */
+    public long beginsMicros(Song song) {
+        return sentMicros().orElse(song.trims().startMicros());
     }
 
     /** Everything that it sends, in order. */

@@ -1,6 +1,5 @@
 package embrack.core.sim;
 
-import embrack.core.chart.Action;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Rig;
 import embrack.core.switches.Step;
@@ -18,37 +17,36 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SortedSet;
-import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /** Makes deeds of steps and messages, and does them. */
 final class Deeds {
 
-    private final Rig rig;
     private final Engine engine;
     private final Places places;
     private final Timing timing;
+    private final Meant meant;
     private final Map<DeviceId, Long> tails = new HashMap<>();
 
     Deeds(Rig rig, Engine engine, Places places, Timing timing) {
-        this.rig = rig;
         this.engine = engine;
         this.places = places;
         this.timing = timing;
+        this.meant = new Meant(rig, places);
     }
 
     /** Steps that are meant, and where the messages sent for them go. */
     Deed of(List<Step> steps, Journey journey) {
-        return new Deed(meant(steps), journey, engine.moves(places, journey));
+        return new Deed(meant.moves(steps), journey, engine.moves(places, journey));
     }
 
     /** As {@link #of}, with what the box of a player does without any message. */
-    Deed of(List<Step> meant, List<Step> byItself, Journey journey) {
+    Deed of(List<Step> steps, List<Step> byItself, Journey journey) {
         return new Deed(
-                meant(meant),
+                meant.moves(steps),
                 journey,
                 engine.moves(places, journey)
-                        .map(moves -> Stream.concat(meant(byItself).stream(), moves.stream())
+                        .map(moves -> Stream.concat(meant.moves(byItself).stream(), moves.stream())
                                 .toList()));
     }
 
@@ -61,9 +59,7 @@ final class Deeds {
 
     /** The places that steps are about, on their devices and on those that stand in for them. */
     SortedSet<Place> targets(Collection<Step> steps) {
-        SortedSet<Place> targets = new TreeSet<>();
-        steps.forEach(step -> each(step).forEach(device -> targets.add(World.place(device, step.action()))));
-        return targets;
+        return meant.targets(steps);
     }
 
     /** When the last message that does something has done it, with what its box still waits for. */
@@ -82,17 +78,5 @@ final class Deeds {
             }
         }
         return worst;
-    }
-
-    private List<Places.Move> meant(List<Step> steps) {
-        return steps.stream()
-                .flatMap(step ->
-                        each(step).flatMap(device -> places.moves(device, List.<Action>of(step.action())).stream()))
-                .toList();
-    }
-
-    /** A step is meant for its device and for the one that stands in for it. */
-    private Stream<DeviceId> each(Step step) {
-        return Stream.concat(Stream.of(step.device()), rig.standIn(step.device()).stream());
     }
 }

@@ -169,13 +169,12 @@ final class ShowRunner {
     private Script script(SongProof proof, DeviceId player) {
         Song song = proof.song();
         Form form = song.form();
-        List<Beat> load = new ArrayList<>();
-        List<Beat> inside = new ArrayList<>();
-        List<Beat> stop = new ArrayList<>();
-        List<Beat> loop = new ArrayList<>();
-        proof.always().forEach(cue -> sort(beat(player, cue, true, song), load, inside, stop, loop));
-        proof.cues().forEach(cue -> sort(beat(player, cue, false, song), load, inside, stop, loop));
-        inside.sort(Comparator.comparingLong(Beat::at));
+        List<Beat> load = beats(proof, player, CueProof.Phase.LOAD);
+        List<Beat> inside = beats(proof, player, CueProof.Phase.INSIDE).stream()
+                .sorted(Comparator.comparingLong(Beat::at))
+                .toList();
+        List<Beat> stop = beats(proof, player, CueProof.Phase.STOP);
+        List<Beat> loop = beats(proof, player, CueProof.Phase.LOOP);
         boolean turns =
                 List.of(load, inside, stop, loop).stream().flatMap(List::stream).anyMatch(ShowRunner::turns);
         Set<Lane> early = new HashSet<>();
@@ -192,23 +191,24 @@ final class ShowRunner {
         return new Script(song, load, inside, stop, loop, turns, early, all);
     }
 
+    /** What every song sends first, where it comes at the same time. */
+    private List<Beat> beats(SongProof proof, DeviceId player, CueProof.Phase phase) {
+        Song song = proof.song();
+        return Stream.concat(
+                        proof.always().stream()
+                                .filter(cue -> cue.phase() == phase)
+                                .map(cue -> beat(player, cue, true, song)),
+                        proof.cues().stream()
+                                .filter(cue -> cue.phase() == phase)
+                                .map(cue -> beat(player, cue, false, song)))
+                .toList();
+    }
+
     private Beat beat(DeviceId player, CueProof proof, boolean always, Song song) {
         boolean blameless = proof.verdict() == Verdict.EXACT || proof.verdict() == Verdict.LATE;
         Optional<Deed> deed =
                 proof.cue().foot().isPresent() ? Optional.empty() : Optional.of(prover.deed(player, proof.cue()));
-        return new Beat(proof.sentMicros().orElse(song.trims().startMicros()), always, proof.cue(), deed, blameless);
-    }
-
-    private static void sort(Beat beat, List<Beat> load, List<Beat> inside, List<Beat> stop, List<Beat> loop) {
-        List<Beat> where = beat.cue().at() instanceof Anchor.Automatic at
-                ? switch (at.when()) {
-                    case LOAD -> load;
-                    case PLAY -> inside;
-                    case STOP -> stop;
-                    case CONTINUE, LOOP -> loop;
-                }
-                : inside;
-        where.add(beat);
+        return new Beat(proof.beginsMicros(song), always, proof.cue(), deed, blameless);
     }
 
     private static boolean turns(Beat beat) {

@@ -325,10 +325,14 @@ public final class Engine {
         for (Step step : cue.get().steps()) {
             moved = step.device().equals(from) ? moved.after(from, List.of(step.action())) : moved;
         }
-        List<CompiledStep> steps = cue.get().steps().stream()
-                .map(step -> compiler.compile(from, step))
-                .toList();
-        return play(moved, journey(from, timed(steps, cue.get().raw(), 0)));
+        return play(moved, journey(from, timed(from, cue.get())));
+    }
+
+    /** What a player sends for a cue, with when it does, in microseconds after the cue has come. */
+    public List<Timed> timed(DeviceId player, Cue cue) {
+        List<CompiledStep> steps =
+                cue.steps().stream().map(step -> compiler.compile(player, step)).toList();
+        return timed(steps, cue.raw(), 0);
     }
 
     /** What a journey does to a rig at rest, and when all has come to rest again. */

@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalLong;
 import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
@@ -207,6 +208,11 @@ public final class World {
     /** Whether nothing is under way, and no device is deaf. */
     public boolean isAtRest() {
         return underWay.isQuiet() && ears.deaf().isEmpty();
+    }
+
+    /** How long until the next message that is under way arrives somewhere, microseconds; empty where none is. */
+    public OptionalLong nextArrivalMicros() {
+        return underWay.flights().stream().mapToLong(UnderWay.Flight::atMicros).min();
     }
 
     /** Whether an alternating switch does the other at the next press. */
