@@ -138,9 +138,16 @@ public final class Chart {
 
     /** Where a song stands in the player's list, from 1; empty for a part that is no song. */
     public OptionalInt placeOfSong(PartId part) {
-        return isMeant(part, Meaning.SONG)
-                ? OptionalInt.of(beside.all(Meaning.SONG).indexOf(part) + 1)
-                : OptionalInt.empty();
+        return placeOf(part, Meaning.SONG);
+    }
+
+    /** Which section of the song that plays a part is, from 1; empty for a part that is none. */
+    public OptionalInt placeOfSection(PartId part) {
+        return placeOf(part, Meaning.SECTION);
+    }
+
+    private OptionalInt placeOf(PartId part, Meaning meaning) {
+        return isMeant(part, meaning) ? OptionalInt.of(beside.all(meaning).indexOf(part) + 1) : OptionalInt.empty();
     }
 
     /** What to mind before an action is tried with sound, light or people on stage, where it can hurt. */

@@ -1,0 +1,302 @@
+package embrack.core.run;
+
+import embrack.core.music.Position;
+import embrack.core.rig.DeviceId;
+import embrack.core.show.Song;
+import embrack.core.world.Place;
+import embrack.core.world.World;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
+import java.util.SortedMap;
+import java.util.SortedSet;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * A night as it has gone so far: a value. Two rigs go beside each other: one in which everything comes about as it is
+ * meant, and the one that the engine plays, with what its boxes make of the messages that reach them. Time goes on by
+ * {@link #until}; {@link #after} is what comes upon it. The same acts at the same times give the same run, in however
+ * many pieces time goes on between them.
+ */
+public final class Run {
+
+    /** As many lines of what happened are kept. */
+    static final int TAPE = 400;
+
+    private final State state;
+
+    /**
+     * All that a run knows.
+     *
+     * @param now microseconds since it began
+     * @param byPlan whether the run presses what the plan says
+     * @param head where the night is
+     * @param tails songs that still sound while the next part has begun
+     * @param ideal the rig as it should be
+     * @param actual the rig as it is
+     * @param due what comes later
+     * @param wrongs what stands otherwise than it should
+     * @param stopped players that do not play, though their song goes on
+     * @param silentSince since when nothing plays that should; -1 while all does
+     * @param feet presses that people have to make, in the order in which they were due
+     * @param tape what happened last
+     * @param lines how many lines there were in all
+     * @param ready the part whose song was made ready; -1 for the one that comes next
+     */
+    record State(
+            Night night,
+            long now,
+            boolean byPlan,
+            Playhead head,
+            List<Playhead> tails,
+            World ideal,
+            World actual,
+            List<Due> due,
+            long dues,
+            SortedMap<Place, Wrong> wrongs,
+            SortedSet<DeviceId> stopped,
+            long silentSince,
+            List<Footfall> feet,
+            List<Line> tape,
+            long lines,
+            int ready) {
+
+        State {
+            tails = List.copyOf(tails);
+            due = List.copyOf(due);
+            wrongs = Collections.unmodifiableSortedMap(new TreeMap<>(wrongs));
+            stopped = Collections.unmodifiableSortedSet(new TreeSet<>(stopped));
+            feet = List.copyOf(feet);
+            tape = List.copyOf(tape);
+        }
+    }
+
+    Run(State state) {
+        this.state = state;
+    }
+
+    /** A night that begins. {@code byPlan} whether the run itself presses what the plan says, else people do. */
+    public static Run of(Night night, boolean byPlan) {
+        Playhead head =
+                night.parts().isEmpty() ? Playhead.waiting(0, 0).in(Playhead.Mode.OVER, 0) : Playhead.waiting(0, 0);
+        return new Run(new State(
+                night,
+                0,
+                byPlan,
+                head,
+                List.of(),
+                night.start(),
+                night.start(),
+                List.of(),
+                0,
+                new TreeMap<>(),
+                new TreeSet<>(),
+                -1,
+                List.of(),
+                List.of(),
+                0,
+                -1));
+    }
+
+    /**
+     * A night as it is at a moment of a part, when all went as planned until then.
+     *
+     * @param part from 0
+     * @param bar of its song, from 1; 0 for its beginning
+     * @param byPlan who presses from then on
+     */
+    public static Run at(Night night, int part, int bar, boolean byPlan) {
+        Run run = Run.of(night, true);
+        while (!run.isOver() && run.part() < part) {
+            run = run.until(run.nextMicros());
+        }
+        long there = night.song(part)
+                .filter(song -> bar > 0)
+                .map(song -> song.form().tempoMap().micros(Position.bar(bar)))
+                .orElse(Long.MIN_VALUE);
+        while (!run.isOver()
+                && run.part() == part
+                && (run.isWaiting() || run.songMicros().orElse(Long.MAX_VALUE) < there)) {
+            long left =
+                    run.isWaiting() ? Long.MAX_VALUE : there - run.songMicros().orElse(there);
+            run = run.until(Math.min(run.nextMicros(), left == Long.MAX_VALUE ? left : run.now() + left));
+        }
+        return run.after(new Act.Feet(byPlan));
+    }
+
+    /** As time has gone on to a moment, in microseconds since it began; as it is for one that is past. */
+    public Run until(long micros) {
+        Going going = new Going(state);
+        going.until(micros);
+        return new Run(going.state());
+    }
+
+    /** After something came upon it now. A {@link History} does {@link Act.Back}
+     * and {@link Act.From}. */
+    public Run after(Act act) {
+        Going going = new Going(state);
+        going.until(state.now());
+        going.take(act);
+        return new Run(going.state());
+    }
+
+    /** As this, told as what comes after another run from which somebody went here. */
+    Run cameFrom(Run other) {
+        Going going = new Going(state);
+        going.cameFrom(other.state);
+        return new Run(going.state());
+    }
+
+    State state() {
+        return state;
+    }
+
+    public Night night() {
+        return state.night();
+    }
+
+    /** Microseconds since it began. */
+    public long now() {
+        return state.now();
+    }
+
+    /** Whether the run itself presses what the plan says. */
+    public boolean isByPlan() {
+        return state.byPlan();
+    }
+
+    /** Which part of the order it is at, from 0. */
+    public int part() {
+        return state.head().part();
+    }
+
+    /** Whether the order is over. */
+    public boolean isOver() {
+        return state.head().mode() == Playhead.Mode.OVER;
+    }
+
+    /** Whether the part waits to be begun. */
+    public boolean isWaiting() {
+        return state.head().mode() == Playhead.Mode.WAITS;
+    }
+
+    /** Whether what was to play was held or stopped. */
+    public boolean isStopped() {
+        return state.head().mode() == Playhead.Mode.HELD || state.head().mode() == Playhead.Mode.STOPPED;
+    }
+
+    /** How far the part is, microseconds from bar 1 of a song or from its beginning; empty while it waits. */
+    public OptionalLong songMicros() {
+        Playhead head = state.head();
+        return switch (head.mode()) {
+            case GOES -> OptionalLong.of(state.now() - head.origin());
+            case HELD -> OptionalLong.of(head.origin());
+            case WAITS, STOPPED, OVER -> OptionalLong.empty();
+        };
+    }
+
+    /** The section that plays, from 0; empty where none does. */
+    public OptionalInt section() {
+        boolean plays = song().isPresent() && songMicros().isPresent();
+        return plays ? OptionalInt.of(state.head().section()) : OptionalInt.empty();
+    }
+
+    /** Which time the section is played, from 1. */
+    public int pass() {
+        return state.head().pass();
+    }
+
+    /** The song of the part. */
+    public Optional<Song> song() {
+        return night().song(part());
+    }
+
+    /** How long until the section is over, microseconds; empty where none plays. */
+    public OptionalLong sectionLeftMicros() {
+        return section().isEmpty()
+                ? OptionalLong.empty()
+                : OptionalLong.of(
+                        song().orElseThrow().form().endMicros(section().getAsInt())
+                                - songMicros().getAsLong());
+    }
+
+    /** When something comes next if nobody does anything, microseconds; {@link Long#MAX_VALUE} where nothing does. */
+    public long nextMicros() {
+        return new Going(state).nextInstant();
+    }
+
+    /** The rig as the night would have it. */
+    public World ideal() {
+        return state.ideal();
+    }
+
+    /** The rig as it is. */
+    public World actual() {
+        return state.actual();
+    }
+
+    /** What stands otherwise than it should for longer than messages take. */
+    public List<Wrong> wrongs() {
+        return state.wrongs().values().stream().filter(Wrong::told).toList();
+    }
+
+    /** Since when nothing plays that should, microseconds; empty while all does. */
+    public OptionalLong silentSince() {
+        return state.silentSince() >= 0 && state.now() - state.silentSince() >= Wrong.SETTLES_MICROS
+                ? OptionalLong.of(state.silentSince())
+                : OptionalLong.empty();
+    }
+
+    /** Presses that people had to make so far, in the order in which they were due. */
+    public List<Footfall> feet() {
+        return state.feet();
+    }
+
+    /** What happened last, the oldest first. */
+    public List<Line> tape() {
+        return state.tape();
+    }
+
+    /** How many lines there were in all. */
+    public long lines() {
+        return state.lines();
+    }
+
+    /** The same on every machine, for the same acts at the same times. */
+    @Override
+    public int hashCode() {
+        int hash = Long.hashCode(state.now());
+        for (int part : new int[] {
+            state.head().part(),
+            state.head().section(),
+            state.head().pass(),
+            Long.hashCode(state.head().origin()),
+            state.ideal().hashCode(),
+            state.actual().hashCode(),
+            Long.hashCode(state.lines())
+        }) {
+            hash = 31 * hash + part;
+        }
+        return hash;
+    }
+
+    /** Whether all that counts for how it goes on is the same. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Run that
+                && state.now() == that.state.now()
+                && state.byPlan() == that.state.byPlan()
+                && state.head().equals(that.state.head())
+                && state.tails().equals(that.state.tails())
+                && state.ideal().equals(that.state.ideal())
+                && state.actual().equals(that.state.actual())
+                && state.due().equals(that.state.due())
+                && state.wrongs().keySet().equals(that.state.wrongs().keySet())
+                && state.stopped().equals(that.state.stopped())
+                && state.feet().equals(that.state.feet())
+                && state.lines() == that.state.lines();
+    }
+}
