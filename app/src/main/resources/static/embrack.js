@@ -23,5 +23,6 @@ import "./send.js";
 import "./tryreal.js";
 import "./doors.js";
 import "./pairs.js";
+import "./run.js";
 import "./kept.js";
 import "./keep.js";

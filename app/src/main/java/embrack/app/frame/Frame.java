@@ -97,6 +97,13 @@ public record Frame(
                         .map(show -> Running.of(plan.book(), show).words())
                         .orElseGet(() -> say("none-yet"));
             case PREFLIGHT -> preflight(report);
+            case RUN ->
+                count(
+                        "parts",
+                        plan.book()
+                                .tonight()
+                                .map(show -> show.order().size())
+                                .orElse(plan.book().songs().size()));
             case FOLDER ->
                 count(
                         "readers",

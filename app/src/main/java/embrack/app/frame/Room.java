@@ -11,6 +11,7 @@ public enum Room {
     SONGS,
     ORDER,
     PREFLIGHT,
+    RUN,
     FOLDER,
     LINE;
 

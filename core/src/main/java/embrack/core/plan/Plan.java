@@ -173,13 +173,28 @@ public record Plan(Rig rig, Switches switches, Practices practices, Book book, L
         return rig.words(step.device(), step.action()) + behind(step);
     }
 
+    /**
+     * A step as short as it is understood beside its box: the title or look that it is about, else the part alone that
+     * it chooses, else what it does.
+     */
+    public String brief(Step step) {
+        return called(step)
+                .or(() -> step.action().verb().isExclusive()
+                        ? Optional.of(rig.partName(step.device(), step.action().part()))
+                        : Optional.empty())
+                .map(TapeLabel::text)
+                .orElseGet(() -> rig.words(step.device(), step.action()));
+    }
+
     /** The title or look that a step is about, in brackets; empty for none. */
     private String behind(Step step) {
+        return called(step).map(" (%s)"::formatted).orElse("");
+    }
+
+    private Optional<TapeLabel> called(Step step) {
         return title(step)
                 .or(() -> lookOf(step).map(Look::name))
-                .or(() -> chaseOf(step).map(Chase::name))
-                .map(" (%s)"::formatted)
-                .orElse("");
+                .or(() -> chaseOf(step).map(Chase::name));
     }
 
     /** The chase that a step is about. */

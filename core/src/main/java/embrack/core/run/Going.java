@@ -220,6 +220,11 @@ final class Going {
         return isLast ? boundary(head, script.get()) + gap : Long.MAX_VALUE;
     }
 
+    /** When the part ends that goes, or its section while others follow; never where nobody knows. */
+    long endsMicros() {
+        return night.script(head.part()).map(script -> boundary(head, script)).orElseGet(() -> end(head));
+    }
+
     /** Goes on to a moment before which nothing comes but what arrives at it. */
     private void pass(long at) {
         boolean isArriving = actual.nextArrivalMicros().orElse(Long.MAX_VALUE) <= at - now;

@@ -76,8 +76,11 @@ public final class Night {
         moved = Stream.concat(
                         plan.switches().assignments().stream().flatMap(assignment -> assignment.steps().stream()),
                         plan.book().cues().stream().flatMap(cue -> cue.steps().stream()))
-                .map(step -> World.place(step.device(), step.action()))
+                .flatMap(step -> meant.targets(List.of(step)).stream())
                 .collect(Collectors.toSet());
+        plan.switches().controlAssignments().stream()
+                .flatMap(control -> control.targets().stream())
+                .forEach(target -> moved.add(new Place(target.device(), target.part(), Aspect.LEVEL)));
     }
 
     /** The night of a plan that was proven: tonight's show, or all songs one behind the other. */
@@ -130,6 +133,11 @@ public final class Night {
     boolean alternates(SwitchAt at) {
         return alternating.computeIfAbsent(
                 at, a -> compiler.compile(plan.switches().at(a)).mode() == SwitchMode.ALTERNATING);
+    }
+
+    /** All parts of boxes that a switch, a cue or a control of the plan ever moves. */
+    public Set<Place> moved() {
+        return moved;
     }
 
     Optional<Script> script(int part) {

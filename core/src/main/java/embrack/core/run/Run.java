@@ -1,10 +1,17 @@
 package embrack.core.run;
 
 import embrack.core.music.Position;
+import embrack.core.power.PowerPlan;
+import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Pair;
+import embrack.core.rig.Rig;
 import embrack.core.show.Song;
+import embrack.core.switches.SwitchAt;
+import embrack.core.world.Event;
 import embrack.core.world.Place;
 import embrack.core.world.World;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +21,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * A night as it has gone so far: a value. Two rigs go beside each other: one in which everything comes about as it is
@@ -226,6 +234,105 @@ public final class Run {
     /** When something comes next if nobody does anything, microseconds; {@link Long#MAX_VALUE} where nothing does. */
     public long nextMicros() {
         return new Going(state).nextInstant();
+    }
+
+    /** How much of a part is played around each of its ends where only the joins are, 10 s. */
+    private static final long JOIN_MICROS = 10_000_000;
+
+    /**
+     * The next moment on the way to the next join, for who plays only those: the end of a section, and in the last one
+     * ten seconds before the part ends; empty in a join, and where nobody knows when the part ends.
+     */
+    public OptionalLong nextJoinMicros() {
+        Playhead head = state.head();
+        if (head.mode() != Playhead.Mode.GOES) {
+            return OptionalLong.empty();
+        }
+        long began = song().map(song -> song.trims().startMicros()).orElse(0L) + head.origin();
+        long end = new Going(state).endsMicros();
+        if (now() - began < JOIN_MICROS || end == Long.MAX_VALUE) {
+            return OptionalLong.empty();
+        }
+        boolean isLast = song().map(
+                        song -> head.section() + 1 >= song.form().sections().size())
+                .orElse(true);
+        long next = isLast ? end - JOIN_MICROS : end;
+        return next > now() ? OptionalLong.of(next) : OptionalLong.empty();
+    }
+
+    /** The presses that come next, the first first: of what waits or plays, then what begins the next part. */
+    public List<Coming> coming() {
+        Playhead head = state.head();
+        List<Coming> coming = new ArrayList<>();
+        if (head.mode() == Playhead.Mode.OVER) {
+            return coming;
+        }
+        if (head.mode() == Playhead.Mode.WAITS) {
+            starts(head.part(), OptionalLong.of(Math.max(0, head.origin() - now())))
+                    .forEach(coming::add);
+            return coming;
+        }
+        night().script(head.part()).ifPresent(script -> {
+            for (int i = head.next(); i < script.inside().size(); i++) {
+                Script.Beat beat = script.inside().get(i);
+                if (beat.cue().foot().isPresent() && !head.early().contains(i)) {
+                    coming.add(new Coming(
+                            beat.cue().foot().get(),
+                            Footfall.Why.CUE,
+                            OptionalLong.of(head.origin() + beat.at() - now()),
+                            OptionalLong.of(beat.at())));
+                }
+            }
+        });
+        night().parts()
+                .get(head.part())
+                .entry()
+                .calls()
+                .end()
+                .ifPresent(
+                        at -> coming.add(new Coming(at, Footfall.Why.END, OptionalLong.empty(), OptionalLong.empty())));
+        if (head.part() + 1 < night().parts().size()) {
+            starts(head.part() + 1, OptionalLong.empty()).forEach(coming::add);
+        }
+        return coming;
+    }
+
+    private List<Coming> starts(int part, OptionalLong in) {
+        return Stream.concat(
+                        night().parts().get(part).entry().calls().arm().stream()
+                                .map(at -> new Coming(at, Footfall.Why.ARM, in, OptionalLong.empty())),
+                        night().start(part).stream()
+                                .map(at -> new Coming(at, Footfall.Why.START, in, OptionalLong.empty())))
+                .toList();
+    }
+
+    /** The press that comes next. */
+    public Optional<SwitchAt> nextPress() {
+        return coming().stream().map(Coming::at).findFirst();
+    }
+
+    /** What can be brought back: links, boxes with what hangs on them, the other one of a pair. */
+    public List<Event> repairs() {
+        Rig rig = night().plan().rig();
+        List<Event> repairs = new ArrayList<>();
+        actual().linksOut().forEach(link -> repairs.add(new Event.LinkBack(link)));
+        PowerPlan power = new PowerPlan(rig);
+        List<DeviceId> dark =
+                rig.devices().stream().map(Device::id).filter(actual()::isDark).toList();
+        dark.stream()
+                .filter(box -> dark.stream()
+                        .noneMatch(other -> !other.equals(box)
+                                && power.diesWith(other).contains(box)
+                                && !power.diesWith(box).contains(other)))
+                .forEach(box -> repairs.add(new Event.On(box)));
+        for (Pair pair : rig.pairs()) {
+            if (actual().isOver(pair)) {
+                repairs.add(new Event.GoBack(pair));
+            } else if (dark.contains(pair.first()) && !dark.contains(pair.second())) {
+                repairs.add(new Event.GoOver(pair));
+            }
+        }
+        return repairs;
     }
 
     /** The rig as the night would have it. */

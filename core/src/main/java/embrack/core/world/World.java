@@ -245,6 +245,11 @@ public final class World {
         return faults.dark().contains(device);
     }
 
+    /** Whether a box starts or loads, and obeys nothing yet. */
+    public boolean isDeaf(DeviceId device) {
+        return ears.isDeaf(device, 0);
+    }
+
     /** Links that are out. */
     public SortedSet<Link> linksOut() {
         return faults.out();

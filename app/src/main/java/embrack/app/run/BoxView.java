@@ -1,0 +1,113 @@
+package embrack.app.run;
+
+import embrack.app.frame.Mark;
+import embrack.app.frame.StageView;
+import embrack.core.chart.Action;
+import embrack.core.chart.Aspect;
+import embrack.core.chart.Verb;
+import embrack.core.check.rule.Severity;
+import embrack.core.light.Look;
+import embrack.core.music.Clock;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.run.Doing;
+import embrack.core.run.Run;
+import embrack.core.run.Telling;
+import embrack.core.run.Wrong;
+import embrack.core.switches.Step;
+import embrack.core.word.Wording;
+import embrack.core.world.Place;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a box does by now.
+ *
+ * @param state what is the matter with the whole of it: that it is off, or starts
+ * @param facts how its parts stand
+ * @param stage the stage in the light of the look that it shows
+ */
+record BoxView(String id, String name, Optional<Mark> state, List<Fact> facts, Optional<StageView> stage) {
+
+    /** How a part stands: "Return 1", "muted"; {@code wrong} what is wrong with it. */
+    record Fact(String part, String value, boolean isOn, Optional<Mark> wrong, String because) {}
+
+    static List<BoxView> all(Run run, Wording wording, Telling telling) {
+        return Doing.of(run).stream()
+                .map(doing -> of(run, doing, wording, telling))
+                .toList();
+    }
+
+    private static BoxView of(Run run, Doing doing, Wording wording, Telling telling) {
+        Plan plan = run.night().plan();
+        DeviceId box = doing.box();
+        Optional<Mark> state = doing.isDark()
+                ? Optional.of(Mark.of(Severity.STOPS, "off"))
+                : doing.isStarting() ? Optional.of(Mark.of(Severity.LOOK, "starts")) : Optional.empty();
+        return new BoxView(
+                box.text(),
+                plan.rig().name(box).text(),
+                state,
+                doing.isDark()
+                        ? List.of()
+                        : doing.parts().stream()
+                                .filter(part -> isShown(part))
+                                .map(part -> fact(plan, part, wording, telling))
+                                .toList(),
+                doing.isDark() ? Optional.empty() : stage(plan, doing));
+    }
+
+    /** What was counted says nothing of how it is now; what is off is the usual. */
+    private static boolean isShown(Doing.Stands part) {
+        Aspect aspect = part.place().aspect();
+        boolean isOff = (aspect == Aspect.SWITCHED || aspect == Aspect.CHOSEN) && part.value() == 0;
+        return part.wrong().isPresent() || !aspect.isCount() && !isOff;
+    }
+
+    private static Fact fact(Plan plan, Doing.Stands part, Wording wording, Telling telling) {
+        Place place = part.place();
+        Optional<Wrong> wrong = part.wrong();
+        boolean isChoice = place.aspect() == Aspect.CHOSEN;
+        return new Fact(
+                isChoice
+                        ? ""
+                        : plan.rig().partName(place.device(), place.part()).text(),
+                isChoice
+                        ? part.value() == 0 ? "nothing chosen" : chosen(plan, place)
+                        : place.word(plan.rig(), part.value()),
+                place.aspect() != Aspect.MUTED && part.value() != 0
+                        || place.aspect() == Aspect.MUTED && part.value() == 0,
+                wrong.map(w -> Mark.of(Severity.LOOK, "should be " + meant(plan, w))),
+                wrong.flatMap(telling::because).map(wording::say).orElse(""));
+    }
+
+    private static String meant(Plan plan, Wrong wrong) {
+        Place place = wrong.place();
+        return place.aspect() == Aspect.CHOSEN && wrong.meant() != 0
+                ? chosen(plan, place)
+                : place.word(plan.rig(), wrong.meant());
+    }
+
+    /** What is chosen, by the title or look that it is where it has one. */
+    private static String chosen(Plan plan, Place place) {
+        return plan.brief(new Step(place.device(), new Action(Verb.RECALL, place.part())));
+    }
+
+    private static Optional<StageView> stage(Plan plan, Doing doing) {
+        Optional<Look> look = doing.parts().stream()
+                .filter(part -> part.place().aspect() == Aspect.CHOSEN && part.value() != 0)
+                .flatMap(part ->
+                        plan
+                                .lookOf(new Step(
+                                        doing.box(),
+                                        new Action(Verb.RECALL, part.place().part())))
+                                .stream())
+                .findFirst();
+        return look.map(shown -> StageView.of(plan.lights(), Optional.of(shown)));
+    }
+
+    /** So long ago, for people. */
+    static String ago(Run run, long micros) {
+        return Clock.brief(run.now() - micros);
+    }
+}

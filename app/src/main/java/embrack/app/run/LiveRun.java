@@ -1,0 +1,156 @@
+package embrack.app.run;
+
+import embrack.app.store.RigId;
+import embrack.app.store.RunStore;
+import embrack.core.run.Act;
+import embrack.core.run.History;
+import embrack.core.run.Night;
+import embrack.core.run.Run;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+
+/**
+ * A run that goes on in the server. What people do is kept before it is shown, so that it is the same after the server
+ * was ended and started again. It belongs to one thread at a time.
+ */
+final class LiveRun {
+
+    /** A run that goes as fast as it can is worked out for so long at a time, then shown, nanoseconds. */
+    private static final long AT_A_TIME_NANOS = 40_000_000;
+
+    private static final long CHUNK_MICROS = 10_000_000;
+
+    /** How often it is kept how far it has come, nanoseconds. */
+    private static final long KEEP_NANOS = 1_000_000_000;
+
+    /** What is lost of a second while the server was held up is not made good, nanoseconds. */
+    private static final long MOST_AT_ONCE_NANOS = 1_000_000_000;
+
+    private final RigId rig;
+    private final RunStore store;
+    private final RunStore.Kept kept;
+    private History history;
+    private Pace pace;
+    private int acts;
+    private long lastNanos;
+    private long keptNanos;
+    private double rest;
+
+    /** A run as it was kept. */
+    LiveRun(RigId rig, RunStore store, RunStore.Kept kept, Night night, List<History.Done> acts, long nanos) {
+        this.rig = rig;
+        this.store = store;
+        this.kept = kept;
+        this.pace = Pace.parse(kept.pace());
+        this.acts = acts.size();
+        Run start = Run.at(night, kept.part(), kept.bar(), kept.byPlan());
+        this.history = History.replay(start, acts);
+        if (kept.reached() > history.run().now()) {
+            this.history = history.until(kept.reached());
+        }
+        this.lastNanos = nanos;
+        this.keptNanos = nanos;
+    }
+
+    RigId rig() {
+        return rig;
+    }
+
+    /** Which one, of all that there ever were. */
+    long id() {
+        return kept.id();
+    }
+
+    int revision() {
+        return kept.revision();
+    }
+
+    synchronized Run run() {
+        return history.run();
+    }
+
+    synchronized Pace pace() {
+        return pace;
+    }
+
+    /** As time goes on by the clock of the server; whether anything may look otherwise now. */
+    synchronized boolean tick(long nanos) {
+        long went = Math.min(nanos - lastNanos, MOST_AT_ONCE_NANOS);
+        lastNanos = nanos;
+        if (!pace.isGoing()) {
+            return false;
+        }
+        long before = history.run().lines();
+        switch (pace.speed()) {
+            case ALL -> {
+                long end = System.nanoTime() + AT_A_TIME_NANOS;
+                while (!history.run().isOver() && System.nanoTime() < end) {
+                    history = history.until(history.run().now() + CHUNK_MICROS);
+                }
+            }
+            case JOINS -> {
+                advance(went, 1);
+                for (OptionalLong next = history.run().nextJoinMicros();
+                        next.isPresent();
+                        next = history.run().nextJoinMicros()) {
+                    history = history.until(next.getAsLong());
+                }
+            }
+            default -> advance(went, pace.speed().rate());
+        }
+        if (history.run().isOver()) {
+            pace = pace.going(false);
+            keep(nanos);
+        } else if (nanos - keptNanos >= KEEP_NANOS) {
+            keep(nanos);
+        }
+        return history.run().lines() != before;
+    }
+
+    private void advance(long nanos, double rate) {
+        double micros = nanos / 1_000.0 * rate + rest;
+        long whole = (long) micros;
+        rest = micros - whole;
+        history = history.until(history.run().now() + whole);
+    }
+
+    /** Somebody does something, at this moment of the clock of the server. */
+    synchronized void act(String who, Act act, long nanos) {
+        tick(nanos);
+        History next = history.after(act);
+        store.act(kept.id(), ++acts, new History.Done(history.run().now(), act), who);
+        history = next;
+    }
+
+    /** It goes on otherwise. */
+    synchronized void go(Pace other, long nanos) {
+        tick(nanos);
+        pace = history.run().isOver() ? other.going(false) : other;
+        rest = 0;
+        keep(nanos);
+    }
+
+    /** On to the next cue or press of the plan, and held there. */
+    synchronized void step(long nanos) {
+        tick(nanos);
+        history = history.step();
+        pace = pace.going(false);
+        keep(nanos);
+    }
+
+    /** Back to just before the last cue or press of the plan, and held there. */
+    synchronized void back(String who, long nanos) {
+        tick(nanos);
+        Optional<Long> last = history.lastBeat();
+        pace = pace.going(false);
+        act(who, new Act.Back(last.map(at -> Math.max(0, at - 1)).orElse(0L)), nanos);
+        keep(nanos);
+    }
+
+    /** Keeps how far it has come. */
+    synchronized void keep(long nanos) {
+        keptNanos = nanos;
+        store.reached(kept.id(), history.run().now(), pace.written());
+    }
+}

@@ -1,0 +1,156 @@
+package embrack.app.run;
+
+import embrack.app.store.Reports;
+import embrack.app.store.RigDeleted;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.RunStore;
+import embrack.app.store.StoredRig;
+import embrack.core.plan.Plan;
+import embrack.core.run.Act;
+import embrack.core.run.Night;
+import embrack.core.run.Run;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/**
+ * The runs that go on, one a rig, however many watch and press. One that went on when the server ended goes on from
+ * where it was, once somebody looks at it.
+ */
+@Component
+class LiveRuns {
+
+    private static final Logger LOG = LoggerFactory.getLogger(LiveRuns.class);
+
+    /** How often time goes on, milliseconds. */
+    private static final int TICK_MILLIS = 40;
+
+    private final RigStore rigs;
+    private final Reports reports;
+    private final RunStore store;
+    private final Map<RigId, LiveRun> live = new ConcurrentHashMap<>();
+    private final List<Consumer<LiveRun>> watching = new CopyOnWriteArrayList<>();
+    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().daemon().name("runs").factory());
+
+    LiveRuns(RigStore rigs, Reports reports, RunStore store) {
+        this.rigs = rigs;
+        this.reports = reports;
+        this.store = store;
+        clock.scheduleAtFixedRate(this::tick, TICK_MILLIS, TICK_MILLIS, TimeUnit.MILLISECONDS);
+    }
+
+    /** Is told of each run of which something may look otherwise now. */
+    void watch(Consumer<LiveRun> watcher) {
+        watching.add(watcher);
+    }
+
+    /** The run that goes on; empty where none does. */
+    Optional<LiveRun> of(RigId rig) {
+        LiveRun here = live.get(rig);
+        return here != null
+                ? Optional.of(here)
+                : store.open(rig).map(kept -> live.computeIfAbsent(rig, id -> taken(id, kept)));
+    }
+
+    private LiveRun taken(RigId rig, RunStore.Kept kept) {
+        Plan plan = rigs.at(rig, kept.revision());
+        Night night =
+                Night.of(reports.of(new StoredRig(rig, kept.revision(), plan, Optional.empty(), Optional.empty())));
+        return new LiveRun(rig, store, kept, night, store.acts(kept.id(), plan.rig()), System.nanoTime());
+    }
+
+    /**
+     * Begins a run of the newest plan, and ends the one that went on.
+     *
+     * @param part from where, from 0
+     * @param bar of its song, from 1; 0 for its beginning
+     * @param byPlan whether the run presses what the plan says
+     */
+    LiveRun begin(StoredRig rig, int part, int bar, boolean byPlan, String who) {
+        Night night = Night.of(reports.of(rig));
+        long from = Run.at(night, part, bar, byPlan).now();
+        RunStore.Kept kept = store.begin(
+                rig.id(),
+                rig.revision(),
+                part,
+                bar,
+                byPlan,
+                who,
+                from,
+                Pace.PAUSED.going(true).written());
+        LiveRun run = new LiveRun(rig.id(), store, kept, night, List.of(), System.nanoTime());
+        live.put(rig.id(), run);
+        tell(run);
+        return run;
+    }
+
+    /** Ends the one that goes on. */
+    void end(RigId rig) {
+        store.end(rig);
+        live.remove(rig);
+    }
+
+    /** Somebody does something in it. */
+    void act(LiveRun run, String who, Act act) {
+        run.act(who, act, System.nanoTime());
+        tell(run);
+    }
+
+    /** It goes on otherwise. */
+    void go(LiveRun run, Pace pace) {
+        run.go(pace, System.nanoTime());
+        tell(run);
+    }
+
+    void step(LiveRun run) {
+        run.step(System.nanoTime());
+        tell(run);
+    }
+
+    void back(LiveRun run, String who) {
+        run.back(who, System.nanoTime());
+        tell(run);
+    }
+
+    private void tick() {
+        for (LiveRun run : live.values()) {
+            try {
+                if (run.tick(System.nanoTime())) {
+                    tell(run);
+                }
+            } catch (RuntimeException e) {
+                LOG.error("the run of rig {} is left", run.rig(), e);
+                live.remove(run.rig());
+            }
+        }
+    }
+
+    private void tell(LiveRun run) {
+        watching.forEach(watcher -> watcher.accept(run));
+    }
+
+    @EventListener
+    void deleted(RigDeleted gone) {
+        live.remove(gone.rig());
+    }
+
+    /** Keeps how far runs have come, so that they go on from there. */
+    @EventListener(ContextClosedEvent.class)
+    void closing() {
+        clock.shutdownNow();
+        live.values().forEach(run -> run.keep(System.nanoTime()));
+    }
+}

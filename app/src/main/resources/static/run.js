@@ -1,0 +1,188 @@
+// A run in the browser: pieces of the page come over a socket, what is pressed goes back over it. No rule is here; the
+// page moves its paper by its own clock between two words of the server.
+import { byId } from "./page.js";
+import { isForPage } from "./letters.js";
+
+const room = () => document.querySelector("main[data-live-run]");
+let socket = null;
+let path = "";
+let clock = null;
+let waiting = new Map();
+let drawing = 0;
+
+/** Says an act to the server; whether anybody is there to hear it. */
+function act(words) {
+  if (socket?.readyState !== WebSocket.OPEN) return false;
+  socket.send(words);
+  return true;
+}
+
+const AGAIN_MS = 1_000;
+function join() {
+  const here = room()?.dataset.liveRun ?? "";
+  if (here === path && (socket || !here)) return;
+  const old = socket;
+  socket = null;
+  old?.close();
+  path = here;
+  clock = null;
+  if (!here) return;
+  const mine = new WebSocket(new URL(here, location.href.replace(/^http/, "ws")));
+  socket = mine;
+  mine.onmessage = ({ data }) => {
+    if (data.startsWith("clock ")) {
+      const [, micros, rate, going, part, song] = data.split(" ");
+      clock = {
+        at: performance.now(),
+        millis: Number(micros),
+        rate: going === "true" ? Number(rate) : 0,
+        part,
+        song: song === "-" ? null : Number(song),
+      };
+    } else {
+      const end = data.indexOf("\n");
+      waiting.set(data.slice("piece ".length, end).trim(), data.slice(end + 1));
+    }
+    // Of a piece that came twice before it was drawn only the newer one is drawn.
+    if (!drawing) drawing = requestAnimationFrame(draw);
+  };
+  mine.onclose = () => {
+    if (socket !== mine) return;
+    socket = null;
+    if (clock) clock = { ...clock, ...now(), rate: 0, at: performance.now() };
+    setTimeout(join, AGAIN_MS);
+  };
+}
+
+/** How far the run and its part are by now, in milliseconds. */
+function now() {
+  const went = (performance.now() - clock.at) * clock.rate;
+  return { millis: clock.millis + went, song: clock.song === null ? null : clock.song + went };
+}
+
+function draw() {
+  drawing = 0;
+  const held = document.activeElement?.dataset?.press ?? document.activeElement?.value;
+  const at = byId("run-tape")?.querySelector(".run-lines")?.scrollTop ?? 0;
+  const drawn = waiting;
+  waiting = new Map();
+  for (const [id, html] of drawn) {
+    const old = byId(id);
+    if (!old) continue;
+    const parsed = new DOMParser().parseFromString(html, "text/html").body.firstElementChild;
+    const active = old.contains(document.activeElement);
+    old.replaceWith(parsed);
+    if (active && held)
+      [...parsed.querySelectorAll("button")].find((one) => one.dataset.press === held || one.value === held)?.focus();
+  }
+  const lines = byId("run-tape")?.querySelector(".run-lines");
+  if (lines && at > 0) lines.scrollTop = at;
+  move();
+}
+
+// The paper under its line: each bar is as high as any other, and time goes on evenly in it.
+const BAR = 52;
+const LINE = 168;
+const still = matchMedia("(prefers-reduced-motion: reduce)");
+function move() {
+  const strip = document.querySelector(".strip");
+  if (!strip || !clock || clock.song === null) return;
+  const bars = strip.dataset.bars.split(" ").map(Number);
+  const beats = strip.dataset.beats.split(" ").map(Number);
+  const { song } = now();
+  let bar = bars.findIndex((start) => start > song) - 1;
+  if (bar < 0) bar = song < 0 ? 0 : bars.length - 2;
+  const part = (song - bars[bar]) / (bars[bar + 1] - bars[bar]);
+  const y = (bar + (still.matches ? 0 : part)) * BAR;
+  strip.querySelector(".strip-moves").setAttribute("transform", `translate(0 ${LINE - y})`);
+  const blocks = [...strip.querySelectorAll(".strip-block")];
+  // What a block is called stays in sight while the block does.
+  for (const block of blocks) {
+    const [rect, name, guide] = block.children;
+    const top = Math.max(Number(rect.getAttribute("y")), y - LINE);
+    name.setAttribute("y", top + 24);
+    guide.setAttribute("y", top + 44);
+  }
+  const next = blocks.find((one) => Number(one.dataset.first) > bar + 1);
+  const left = next ? Number(next.dataset.first) - 1 - bar - part : 0;
+  const words = !next
+    ? ""
+    : left > 1
+      ? `${next.dataset.name} in ${Math.ceil(left)} bars`
+      : `${next.dataset.name} in ${Math.max(1, Math.ceil(left * beats[bar]))} beats`;
+  const told = strip.querySelector(".strip-next");
+  if (told.textContent !== words) told.textContent = words;
+}
+function frame() {
+  if (clock?.rate) move();
+  requestAnimationFrame(frame);
+}
+requestAnimationFrame(frame);
+
+// Pressed with mouse or fingers, several at once, held and let go as on the real one.
+const fingers = new Map();
+document.addEventListener("pointerdown", (event) => {
+  const tile = event.target.closest?.("[data-press]");
+  if (!tile || !room() || event.button > 0 || !act(`press ${tile.dataset.press}`)) return;
+  fingers.set(event.pointerId, tile.dataset.press);
+});
+const letGo = (event) => {
+  const press = fingers.get(event.pointerId);
+  if (press) act(`release ${press}`);
+  fingers.delete(event.pointerId);
+};
+document.addEventListener("pointerup", letGo);
+document.addEventListener("pointercancel", letGo);
+
+// Buttons of acts go over the socket while there is one; a tile was pressed already, unless by keyboard.
+document.addEventListener(
+  "submit",
+  (event) => {
+    const by = event.submitter;
+    const form = event.target;
+    if (!room() || (form.id !== "acts" && !("acts" in form.dataset))) return;
+    const words = form.id === "acts" ? by?.value : new FormData(form).get("act");
+    if (socket?.readyState !== WebSocket.OPEN || !words) return;
+    event.preventDefault();
+    if (by?.dataset.press && lastClickWasPointer) return;
+    act(words);
+  },
+  true,
+);
+let lastClickWasPointer = false;
+document.addEventListener("click", (event) => (lastClickWasPointer = event.detail > 0), true);
+
+// Keys 1 to 0 press the switches of the first board, with shift those of the second.
+const down = new Map();
+document.addEventListener("keydown", (event) => {
+  if (!room() || event.repeat || !isForPage(event)) return;
+  if (event.key === " " && !event.target.closest("button, summary, a")) {
+    event.preventDefault();
+    act(clock?.rate ? "pause" : "go");
+    return;
+  }
+  const digit = /^Digit\d$/.test(event.code) ? event.code.at(-1) : "";
+  if (!digit) return;
+  const board = document.querySelector(`.run-board[data-keys="${event.shiftKey ? "shift" : ""}"]`);
+  const tile = board?.querySelector(`[data-cap="${digit}"]`);
+  if (!tile || !act(`press ${tile.dataset.press}`)) return;
+  event.preventDefault();
+  down.set(event.code, tile.dataset.press);
+});
+document.addEventListener("keyup", (event) => {
+  const press = down.get(event.code);
+  if (press) act(`release ${press}`);
+  down.delete(event.code);
+});
+
+document.addEventListener("change", (event) => {
+  if (event.target.dataset.actsBy) act(`${event.target.dataset.actsBy} ${event.target.value}`);
+  if (event.target.id === "tape-what") event.target.closest(".run-bottom").dataset.what = event.target.value;
+});
+function enter() {
+  const bottom = document.querySelector(".run-bottom");
+  if (bottom && !bottom.dataset.what) bottom.dataset.what = byId("tape-what").value;
+  join();
+}
+document.addEventListener("DOMContentLoaded", enter);
+document.addEventListener("htmx:afterSettle", enter);
