@@ -7,7 +7,6 @@ import embrack.core.chart.Aspect;
 import embrack.core.chart.Verb;
 import embrack.core.check.rule.Severity;
 import embrack.core.light.Look;
-import embrack.core.music.Clock;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.run.Doing;
@@ -77,15 +76,26 @@ record BoxView(String id, String name, Optional<Mark> state, List<Fact> facts, O
                         : place.word(plan.rig(), part.value()),
                 place.aspect() != Aspect.MUTED && part.value() != 0
                         || place.aspect() == Aspect.MUTED && part.value() == 0,
-                wrong.map(w -> Mark.of(Severity.LOOK, "should be " + meant(plan, w))),
+                wrong.map(w -> Mark.of(Severity.LOOK, "should be " + meantHere(plan, w))),
                 wrong.flatMap(telling::because).map(wording::say).orElse(""));
     }
 
-    private static String meant(Plan plan, Wrong wrong) {
-        Place place = wrong.place();
-        return place.aspect() == Aspect.CHOSEN && wrong.meant() != 0
+    private static String meantHere(Plan plan, Wrong wrong) {
+        return wrong.place().aspect() == Aspect.CHOSEN
+                ? meant(plan, wrong.place(), wrong.meant())
+                : wrong.place().word(plan.rig(), wrong.meant());
+    }
+
+    /** How a place should stand, in words: "Refrain warm", "muted". */
+    static String meant(Plan plan, Place place, int value) {
+        return place.aspect() == Aspect.CHOSEN && value != 0
                 ? chosen(plan, place)
-                : place.word(plan.rig(), wrong.meant());
+                : place.aspect() == Aspect.CHOSEN
+                        ? place.word(plan.rig(), value)
+                        : "%s %s"
+                                .formatted(
+                                        plan.rig().partName(place.device(), place.part()),
+                                        place.word(plan.rig(), value));
     }
 
     /** What is chosen, by the title or look that it is where it has one. */
@@ -104,10 +114,5 @@ record BoxView(String id, String name, Optional<Mark> state, List<Fact> facts, O
                                 .stream())
                 .findFirst();
         return look.map(shown -> StageView.of(plan.lights(), Optional.of(shown)));
-    }
-
-    /** So long ago, for people. */
-    static String ago(Run run, long micros) {
-        return Clock.brief(run.now() - micros);
     }
 }

@@ -3,12 +3,18 @@ package embrack.app.run;
 import embrack.app.store.RigId;
 import embrack.app.store.RunStore;
 import embrack.core.run.Act;
+import embrack.core.run.Advice;
 import embrack.core.run.History;
 import embrack.core.run.Night;
 import embrack.core.run.Run;
+import embrack.core.run.Wrong;
+import embrack.core.world.Event;
+import embrack.core.world.Place;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A run that goes on in the server. What people do is kept before it is shown, so that it is the same after the server
@@ -36,6 +42,12 @@ final class LiveRun {
     private long lastNanos;
     private long keptNanos;
     private double rest;
+
+    /** What is wrong, so that advice on it is looked for once. */
+    private record Trouble(Set<Place> wrong, boolean isSilent, List<Event> outs) {}
+
+    private Optional<Trouble> advisedOn = Optional.empty();
+    private Optional<Advice> advice = Optional.empty();
 
     /** A run as it was kept. */
     LiveRun(RigId rig, RunStore store, RunStore.Kept kept, Night night, List<History.Done> acts, long nanos) {
@@ -68,6 +80,29 @@ final class LiveRun {
 
     synchronized Run run() {
         return history.run();
+    }
+
+    /** What brings back what is wrong now; empty where nothing is, or nothing helps. It is looked for by who asks first. */
+    Optional<Advice> advice() {
+        Run now = run();
+        Trouble trouble = new Trouble(
+                now.wrongs().stream().map(Wrong::place).collect(Collectors.toSet()),
+                now.silentSince().isPresent(),
+                now.repairs());
+        synchronized (this) {
+            if (advisedOn.filter(trouble::equals).isPresent()) {
+                return advice;
+            }
+        }
+        boolean isWell = trouble.wrong().isEmpty()
+                && !trouble.isSilent()
+                && trouble.outs().isEmpty();
+        Optional<Advice> found = isWell ? Optional.empty() : Advice.of(now);
+        synchronized (this) {
+            advisedOn = Optional.of(trouble);
+            advice = found;
+        }
+        return found;
     }
 
     synchronized Pace pace() {

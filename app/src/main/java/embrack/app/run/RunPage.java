@@ -46,6 +46,7 @@ import java.util.stream.Stream;
  * @param boxes what each box does
  * @param tape what happened, the newest first
  * @param wrongs what stands otherwise than it should
+ * @param advice what brings back what is wrong with the fewest acts
  * @param outs what is out and can be brought back
  * @param freedoms what can be done with the song beside playing on
  */
@@ -65,6 +66,7 @@ record RunPage(
         List<BoxView> boxes,
         List<TapeRow> tape,
         List<WrongView> wrongs,
+        Optional<AdviceView> advice,
         List<Deed> outs,
         List<Deed> freedoms,
         boolean isOver) {
@@ -120,6 +122,7 @@ record RunPage(
                 run.wrongs().stream()
                         .map(wrong -> wrong(run, wrong, wording, telling))
                         .toList(),
+                live.advice().map(found -> AdviceView.of(run, found, wording)),
                 outs(run, wording),
                 NightDeeds.of(run),
                 run.isOver());

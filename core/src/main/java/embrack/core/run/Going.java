@@ -13,7 +13,6 @@ import embrack.core.show.Form;
 import embrack.core.show.Running;
 import embrack.core.show.Song;
 import embrack.core.sim.Meant;
-import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -534,12 +533,8 @@ final class Going {
 
     /** What a press means comes about. */
     private void mean(SwitchAt at) {
-        Assignment what = night.plan().switches().at(at);
-        boolean alternates = night.alternates(at);
-        boolean isSecond = alternates && ideal.isTurned(at);
-        List<Step> again = what.steps(Moment.AGAIN);
-        List<Step> steps = isSecond && !again.isEmpty() ? again : what.steps(Moment.PRESS);
-        ideal = alternates ? ideal.turning(at) : ideal;
+        List<Step> steps = night.meantBy(at, ideal);
+        ideal = night.alternates(at) ? ideal.turning(at) : ideal;
         intend(steps);
     }
 

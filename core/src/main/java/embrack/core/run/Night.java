@@ -20,6 +20,7 @@ import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import embrack.core.show.Transition;
 import embrack.core.sim.Meant;
+import embrack.core.switches.Assignment;
 import embrack.core.switches.Duty;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
@@ -52,6 +53,7 @@ public final class Night {
     private final Compiler compiler;
     private final Map<DeviceId, List<Place>> vamps = new ConcurrentHashMap<>();
     private final Map<SwitchAt, Boolean> alternating = new ConcurrentHashMap<>();
+    private final Map<SwitchAt, Set<DeviceId>> reaches = new ConcurrentHashMap<>();
 
     private Night(Report report) {
         plan = report.plan();
@@ -138,6 +140,29 @@ public final class Night {
     /** All parts of boxes that a switch, a cue or a control of the plan ever moves. */
     public Set<Place> moved() {
         return moved;
+    }
+
+    /** What a press means, by the side at which its switch is. */
+    List<Step> meantBy(SwitchAt at, World ideal) {
+        Assignment what = plan.switches().at(at);
+        List<Step> again = what.steps(Moment.AGAIN);
+        return alternates(at) && ideal.isTurned(at) && !again.isEmpty() ? again : what.steps(Moment.PRESS);
+    }
+
+    /** As it is meant to be once a switch was pressed and let go, and all has waited that waits. */
+    World pressed(World ideal, SwitchAt at) {
+        World turned = alternates(at) ? ideal.turning(at) : ideal;
+        World down = intended(turned, meantBy(at, ideal));
+        return intended(down, plan.switches().at(at).steps(Moment.RELEASE));
+    }
+
+    /** The boxes to which what a switch sends could come, with every link and box in order. */
+    Set<DeviceId> reach(SwitchAt at) {
+        return reaches.computeIfAbsent(
+                at,
+                a -> engine.journey(compiler.compile(plan.switches().at(a)), Moment.PRESS, 0).deliveries().stream()
+                        .map(delivery -> delivery.to().device())
+                        .collect(Collectors.toSet()));
     }
 
     Optional<Script> script(int part) {

@@ -313,12 +313,15 @@ public final class Run {
 
     /** What can be brought back: links, boxes with what hangs on them, the other one of a pair. */
     public List<Event> repairs() {
-        Rig rig = night().plan().rig();
+        return repairs(night().plan().rig(), actual());
+    }
+
+    static List<Event> repairs(Rig rig, World world) {
         List<Event> repairs = new ArrayList<>();
-        actual().linksOut().forEach(link -> repairs.add(new Event.LinkBack(link)));
+        world.linksOut().forEach(link -> repairs.add(new Event.LinkBack(link)));
         PowerPlan power = new PowerPlan(rig);
         List<DeviceId> dark =
-                rig.devices().stream().map(Device::id).filter(actual()::isDark).toList();
+                rig.devices().stream().map(Device::id).filter(world::isDark).toList();
         dark.stream()
                 .filter(box -> dark.stream()
                         .noneMatch(other -> !other.equals(box)
@@ -326,7 +329,7 @@ public final class Run {
                                 && !power.diesWith(box).contains(other)))
                 .forEach(box -> repairs.add(new Event.On(box)));
         for (Pair pair : rig.pairs()) {
-            if (actual().isOver(pair)) {
+            if (world.isOver(pair)) {
                 repairs.add(new Event.GoBack(pair));
             } else if (dark.contains(pair.first()) && !dark.contains(pair.second())) {
                 repairs.add(new Event.GoOver(pair));

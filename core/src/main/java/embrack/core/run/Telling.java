@@ -219,6 +219,19 @@ public record Telling(Night night) {
         };
     }
 
+    /** What somebody has to do to bring something back. */
+    public static Phrase toRepair(Event event) {
+        return switch (event) {
+            case Event.LinkBack back -> Phrase.of(ROOM, "repair.link").with("link", link(back.link()));
+            case Event.On on -> Phrase.of(ROOM, "repair.box").with("box", on.device());
+            case Event.GoOver over ->
+                Phrase.of(ROOM, "repair.second").with("second", over.pair().second());
+            case Event.GoBack back ->
+                Phrase.of(ROOM, "repair.first").with("first", back.pair().first());
+            default -> throw new IllegalArgumentException(event + " brings nothing back");
+        };
+    }
+
     private static Fact link(Link link) {
         return new Fact.Joined(link.from(), link.to());
     }
