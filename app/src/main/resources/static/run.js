@@ -10,10 +10,16 @@ let clock = null;
 let waiting = new Map();
 let drawing = 0;
 
-/** Says an act to the server; whether anybody is there to hear it. */
+/** Says an act to the server, while there is no socket as a form does, one after the other; whether a run is here. */
+let sent = Promise.resolve();
 function act(words) {
-  if (socket?.readyState !== WebSocket.OPEN) return false;
-  socket.send(words);
+  if (!room()) return false;
+  const form = byId("acts");
+  if (socket?.readyState === WebSocket.OPEN) socket.send(words);
+  else if (form) {
+    const fields = new URLSearchParams({ act: words, _csrf: form.elements._csrf.value });
+    sent = sent.then(() => fetch(form.action, { method: "POST", body: fields, redirect: "manual" })).catch(() => {});
+  }
   return true;
 }
 
@@ -31,12 +37,13 @@ function join() {
   socket = mine;
   mine.onmessage = ({ data }) => {
     if (data.startsWith("clock ")) {
-      const [, micros, rate, going, part, song] = data.split(" ");
+      const [, micros, rate, going, part, song, show] = data.trim().split(" ");
       clock = {
         at: performance.now(),
         millis: Number(micros),
         rate: going === "true" ? Number(rate) : 0,
         part,
+        show: Number(show) - Number(micros),
         song: song === "-" ? null : Number(song),
       };
     } else {
@@ -83,10 +90,22 @@ function draw() {
 // The paper under its line: each bar is as high as any other, and time goes on evenly in it.
 const BAR = 52;
 const LINE = 168;
+const brief = (millis) => {
+  const seconds = Math.floor(Math.max(0, millis) / 1000);
+  const two = (number) => String(number).padStart(2, "0");
+  const hours = Math.floor(seconds / 3600);
+  const minutes = Math.floor(seconds / 60) % 60;
+  return hours ? `${hours}:${two(minutes)}:${two(seconds % 60)}` : `${minutes}:${two(seconds % 60)}`;
+};
+const write = (place, words) => {
+  if (place && place.textContent !== words) place.textContent = words;
+};
 const still = matchMedia("(prefers-reduced-motion: reduce)");
 function move() {
   const strip = document.querySelector(".strip");
-  if (!strip || !clock || clock.song === null) return;
+  if (!clock) return;
+  write(byId("run-time"), brief(now().millis + clock.show));
+  if (!strip || clock.song === null) return;
   const bars = strip.dataset.bars.split(" ").map(Number);
   const beats = strip.dataset.beats.split(" ").map(Number);
   const { song } = now();
@@ -110,8 +129,9 @@ function move() {
     : left > 1
       ? `${next.dataset.name} in ${Math.ceil(left)} bars`
       : `${next.dataset.name} in ${Math.max(1, Math.ceil(left * beats[bar]))} beats`;
-  const told = strip.querySelector(".strip-next");
-  if (told.textContent !== words) told.textContent = words;
+  write(byId("run-next"), words);
+  const beat = Math.min(beats[bar], 1 + Math.floor(Math.max(0, part) * beats[bar]));
+  write(byId("run-beat"), song < 0 ? "lead-in" : `bar ${bar + 1}, beat ${beat}`);
 }
 function frame() {
   if (clock?.rate) move();
@@ -142,7 +162,7 @@ document.addEventListener(
     const form = event.target;
     if (!room() || (form.id !== "acts" && !("acts" in form.dataset))) return;
     const words = form.id === "acts" ? by?.value : new FormData(form).get("act");
-    if (socket?.readyState !== WebSocket.OPEN || !words) return;
+    if (!words) return;
     event.preventDefault();
     if (by?.dataset.press && lastClickWasPointer) return;
     act(words);

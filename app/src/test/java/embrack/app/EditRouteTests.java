@@ -114,6 +114,9 @@ class EditRouteTests {
         OTHERS.put("POST /rigs/{id}/line/pairs/tried", "what is seen of the gear is no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/heard", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/clear", "ticks are no part of the plan");
+        for (String run : List.of("begin", "end", "act")) {
+            OTHERS.put("POST /rigs/{id}/run/" + run, "what is played is no part of the plan");
+        }
         OTHERS.put("POST /rigs/{id}/switches/trial/heard", "what is tried is no part of the plan");
         OTHERS.put("POST /rigs/{id}/switches/trial/story", "what is tried is no part of the plan");
         for (String heard : List.of("heard", "clock", "say", "turn", "walk", "anew", "ports", "plug")) {

@@ -82,7 +82,7 @@ final class LiveRun {
         return history.run();
     }
 
-    /** What brings back what is wrong now; empty where nothing is, or nothing helps. It is looked for by who asks first. */
+    /** What brings back what is wrong now; empty where nothing is, or nothing helps. Who asks first looks for it. */
     Optional<Advice> advice() {
         Run now = run();
         Trouble trouble = new Trouble(

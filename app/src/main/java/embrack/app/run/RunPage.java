@@ -7,6 +7,7 @@ import embrack.core.music.Clock;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.run.Act;
+import embrack.core.run.Advice;
 import embrack.core.run.Fault;
 import embrack.core.run.Line;
 import embrack.core.run.Night;
@@ -38,7 +39,8 @@ import java.util.stream.Stream;
  * @param isOld whether the plan has changed since it began
  * @param speeds how fast it can go
  * @param title the part that goes or waits
- * @param where what of it: "waits for Go", "bar 26"
+ * @param where what of it: "waits for 1 Go", "Verse 2"
+ * @param bar "bar 26"; empty outside of songs
  * @param clock how far the show is: "0:24:10", and how much earlier or later than planned
  * @param parts the order
  * @param strip the song that plays, to be moved under the line
@@ -58,6 +60,7 @@ record RunPage(
         List<Choice> speeds,
         String title,
         String where,
+        String bar,
         String clock,
         String late,
         List<Part> parts,
@@ -112,6 +115,7 @@ record RunPage(
                         .toList(),
                 title(run),
                 where(run, plan),
+                bar(run),
                 Clock.brief(Math.max(0, showMicros(run))),
                 late(run),
                 parts(run),
@@ -123,7 +127,7 @@ record RunPage(
                         .map(wrong -> wrong(run, wrong, wording, telling))
                         .toList(),
                 live.advice().map(found -> AdviceView.of(run, found, wording)),
-                outs(run, wording),
+                outs(run, live.advice(), wording),
                 NightDeeds.of(run),
                 run.isOver());
     }
@@ -154,21 +158,29 @@ record RunPage(
         if (run.isStopped()) {
             return "stopped";
         }
-        long micros = run.songMicros().orElse(0);
         return run.song()
-                .map(song -> "%s, bar %d"
-                        .formatted(
-                                song.form()
-                                        .sections()
-                                        .get(run.section().orElse(0))
-                                        .name(),
-                                Math.max(
-                                        1,
-                                        song.form()
-                                                .tempoMap()
-                                                .position(song.form().tempoMap().tickAt(Math.max(0, micros)))
-                                                .bar())))
-                .orElseGet(() -> "since " + Clock.brief(micros));
+                .map(song -> song.form()
+                        .sections()
+                        .get(run.section().orElse(0))
+                        .name()
+                        .text())
+                .orElseGet(() -> "since " + Clock.brief(run.songMicros().orElse(0)));
+    }
+
+    private static String bar(Run run) {
+        return run.song().isEmpty() || run.songMicros().isEmpty()
+                ? ""
+                : "bar "
+                        + run.song()
+                                .get()
+                                .form()
+                                .tempoMap()
+                                .position(run.song()
+                                        .get()
+                                        .form()
+                                        .tempoMap()
+                                        .tickAt(Math.max(0, run.songMicros().getAsLong())))
+                                .bar();
     }
 
     private static String late(Run run) {
@@ -337,10 +349,13 @@ record RunPage(
         };
     }
 
-    private static List<Deed> outs(Run run, Wording wording) {
+    /** What can be brought back, beside what is advised. */
+    private static List<Deed> outs(Run run, Optional<Advice> advice, Wording wording) {
+        List<Act> advised = advice.map(Advice::acts).orElse(List.of());
         return run.repairs().stream()
+                .filter(event -> !advised.contains(new Act.Repaired(event)))
                 .map(event ->
-                        new Deed(ActText.write(new Act.Repaired(event)), wording.say(Telling.repaired(event)), ""))
+                        new Deed(ActText.write(new Act.Repaired(event)), wording.say(Telling.toRepair(event)), ""))
                 .toList();
     }
 

@@ -31,9 +31,9 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
 
 /**
  * Those who watch a run, each at a socket. In come acts, a line each: {@code press quay-board.1.3}. Out go {@code clock
- * 1500000 1.0 true 2 30000} (how far, how fast, whether it goes, which part, how far that is in milliseconds) and
- * pieces of the page: {@code piece run-boxes}, and on the next lines what stands there now. What looks as before is not
- * sent again; who is too slow to take it all misses pieces, not events: the next ones show them all.
+ * 1500000 1.0 true 2 30000 0} (how far, how fast, whether it goes, which part, how far that is, how far the show is, in
+ * milliseconds) and pieces of the page: {@code piece run-boxes}, and on the next lines what stands there now. What looks
+ * as before is not sent again; who is too slow to take it all misses pieces, not events: the next ones show them all.
  */
 @Configuration
 @EnableWebSocket
@@ -156,7 +156,7 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
     private static String clock(LiveRun live) {
         Run run = live.run();
         Pace pace = live.pace();
-        return "clock %d %s %s %d %s"
+        return "clock %d %s %s %d %s %d"
                 .formatted(
                         run.now() / 1_000,
                         Double.isInfinite(pace.speed().rate())
@@ -167,7 +167,8 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
                         run.songMicros().isPresent()
                                 ? String.format(
                                         Locale.ROOT, "%d", run.songMicros().getAsLong() / 1_000)
-                                : "-");
+                                : "-",
+                        RunPage.showMicros(run) / 1_000);
     }
 
     private static Optional<RigId> rig(WebSocketSession session) {

@@ -43,6 +43,7 @@ final class Pages {
             "/rigs/1/switches/schools",
             "/rigs/1/switches/swap?box=quay-board&with=two-switch-foot-box",
             "/rigs/1/card",
+            "/rigs/1/run",
             "/rigs/1/line",
             "/rigs/1/line/monitor",
             "/rigs/1/line/send",

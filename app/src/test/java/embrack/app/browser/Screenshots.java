@@ -44,9 +44,9 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats?part=7", "order-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
+        run();
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line", "line-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line/send", "send-desk", "");
-        shot(ColorScheme.DARK, 820, 1180, "/rigs/1/line/monitor", "monitor-tablet-stage", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/folder", "folder-desk", "");
         printed("/rigs/1/folder.pdf?leaf=cards", "Side board", "card-paper");
         printed("/rigs/1/folder.pdf?leaf=picture", "Wiring of messages", "wiring-paper");
@@ -89,6 +89,36 @@ class Screenshots {
             hand.page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("file-tablet-stage.png")));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A night in which a link has come out, with what brings it back. */
+    private void run() {
+        try (Stagehand hand = new Stagehand(port, 1280, 800, ColorScheme.DARK)) {
+            Page page = hand.page;
+            page.navigate("/rigs/1/run");
+            page.locator("#run-part").selectOption("Lanterns on the Sill");
+            page.locator("#run-bar").fill("18");
+            page.locator(".run-begin button.is-primary").click();
+            page.locator("#run-now").getByText("Pause").click();
+            page.getByText("Faults").click();
+            page.locator("#fault")
+                    .selectOption(
+                            page.locator("#fault option", new Page.LocatorOptions().setHasText("to Guitar sounds"))
+                                    .first()
+                                    .getAttribute("value"));
+            page.getByText("Let it happen").click();
+            page.getByText("Faults").click();
+            page.locator("#run-now").getByText("next cue").click();
+            page.locator("#run-now").getByText("Go on").click();
+            page.locator(".run-advice").waitFor();
+            page.locator("#run-now").getByText("Pause").click();
+            page.locator("#run-now[data-going=false]").waitFor();
+            page.evaluate("scrollTo(0, 0)");
+            hand.untilDrawn();
+            page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("run-stage.png")));
+            page.getByText("Begin anew").click();
+            page.getByText("End this run").click();
         }
     }
 

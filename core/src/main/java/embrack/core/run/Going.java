@@ -1,10 +1,8 @@
 package embrack.core.run;
 
 import embrack.core.chart.Action;
-import embrack.core.chart.Aspect;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Pair;
-import embrack.core.rig.Rig;
 import embrack.core.run.Playhead.Mode;
 import embrack.core.run.Script.Beat;
 import embrack.core.show.Calls;
@@ -19,22 +17,15 @@ import embrack.core.switches.SwitchAt;
 import embrack.core.world.Engine;
 import embrack.core.world.Event;
 import embrack.core.world.Happened;
-import embrack.core.world.Lane;
 import embrack.core.world.Outcome;
 import embrack.core.world.Place;
 import embrack.core.world.Reading;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.PriorityQueue;
-import java.util.Set;
-import java.util.SortedMap;
 import java.util.SortedSet;
-import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 
 /**
  * A run while it goes on. It goes from one instant to the next: to what comes later, to the next beat of a song, to the
@@ -68,14 +59,12 @@ final class Going {
     private final List<Playhead> tails;
     private World ideal;
     private World actual;
-    private final PriorityQueue<Due> due;
-    private long dues;
-    private final SortedMap<Place, Wrong> wrongs;
+    private final Agenda agenda;
+    private final Watch watch;
     private final SortedSet<DeviceId> stopped;
     private long silentSince;
-    private final List<Footfall> feet;
-    private final List<Line> tape;
-    private long lines;
+    private final Feet feet;
+    private final Tape tape;
     private int ready;
 
     /** What was done last, to say who is to blame for what then stands wrong. */
@@ -90,14 +79,12 @@ final class Going {
         tails = new ArrayList<>(from.tails());
         ideal = from.ideal();
         actual = from.actual();
-        due = new PriorityQueue<>(from.due());
-        dues = from.dues();
-        wrongs = new TreeMap<>(from.wrongs());
+        agenda = new Agenda(from.due(), from.dues());
+        tape = new Tape(from.tape(), from.lines());
+        watch = new Watch(night.plan().rig(), tape, agenda, from.wrongs());
         stopped = new TreeSet<>(from.stopped());
         silentSince = from.silentSince();
-        feet = new ArrayList<>(from.feet());
-        tape = new ArrayList<>(from.tape());
-        lines = from.lines();
+        feet = new Feet(from.feet());
         ready = from.ready();
     }
 
@@ -110,14 +97,14 @@ final class Going {
                 tails,
                 ideal,
                 actual,
-                due.stream().sorted().toList(),
-                dues,
-                wrongs,
+                agenda.all(),
+                agenda.count(),
+                watch.wrongs(),
                 stopped,
                 silentSince,
-                feet,
-                tape.size() <= Run.TAPE ? tape : tape.subList(tape.size() - Run.TAPE, tape.size()),
-                lines,
+                feet.all(),
+                tape.last(),
+                tape.lines(),
                 ready);
     }
 
@@ -136,7 +123,7 @@ final class Going {
 
     /** When something comes next. */
     long nextInstant() {
-        long next = due.isEmpty() ? Long.MAX_VALUE : due.peek().at();
+        long next = agenda.next();
         for (Playhead tail : tails) {
             next = Math.min(next, nextOf(tail));
         }
@@ -236,8 +223,8 @@ final class Going {
 
     /** All that comes now. */
     private void happen() {
-        while (!due.isEmpty() && due.peek().at() <= now) {
-            done(due.remove().deed());
+        while (agenda.next() <= now) {
+            done(agenda.take());
         }
         for (int i = 0; i < tails.size(); ) {
             if (nextOf(tails.get(i)) > now) {
@@ -380,16 +367,12 @@ final class Going {
             script.stop().forEach(beat -> cue(script, beat));
         });
         tell(new Line.Ended(of.part()));
-        night.parts().get(of.part()).entry().calls().end().ifPresent(at -> {
-            if (byPlan || !isPressedFor(at, of.part(), Footfall.Why.END)) {
+        calls(of.part()).end().ifPresent(at -> {
+            if (byPlan || !feet.isAsked(at, of.part(), Footfall.Why.END)) {
                 step(at, Footfall.Why.END, of.part(), 0);
             }
         });
         music();
-    }
-
-    private boolean isPressedFor(SwitchAt at, int part, Footfall.Why why) {
-        return feet.stream().anyMatch(foot -> foot.at().equals(at) && foot.part() == part && foot.why() == why);
     }
 
     /** Somebody begins what waits, or it begins by itself. */
@@ -408,7 +391,7 @@ final class Going {
         int part = head.part();
         head = head.called(now);
         if (isFirst) {
-            night.parts().get(part).entry().calls().arm().ifPresent(at -> step(at, Footfall.Why.ARM, part, 0));
+            calls(part).arm().ifPresent(at -> step(at, Footfall.Why.ARM, part, 0));
         }
         step(start.get(), Footfall.Why.START, part, 0);
         if (head.mode() == Mode.WAITS && head.part() == part && !night.isBegunByPlayer(part)) {
@@ -510,9 +493,8 @@ final class Going {
         if (byPlan) {
             tread(at, true, true);
         } else if (why == Footfall.Why.CUE || why == Footfall.Why.END) {
-            feet.add(Footfall.due(at, why, part, cue, now));
             mean(at);
-            feet.set(feet.size() - 1, feet.getLast().asMeant());
+            feet.expect(Footfall.due(at, why, part, cue, now).asMeant());
             later(now + Footfall.LATE_MICROS, new Due.GiveUp(at, now));
         }
     }
@@ -555,8 +537,12 @@ final class Going {
                     later(next, late);
                 }
             }
-            case Due.Look look -> look(look.place());
-            case Due.GiveUp up -> giveUp(up);
+            case Due.Look look -> watch.look(look.place(), now);
+            case Due.GiveUp up -> {
+                if (feet.giveUp(up.at(), up.due())) {
+                    tell(new Line.Missed(up.at()));
+                }
+            }
             case Due.Faded faded -> {
                 if (head.part() == faded.part() && head.mode() == Mode.GOES) {
                     stop();
@@ -571,7 +557,7 @@ final class Going {
     }
 
     private void later(long at, Due.Deed deed) {
-        due.add(new Due(at, dues++, deed));
+        agenda.add(at, deed);
     }
 
     // ---------------------------------------------------------------- what comes upon it
@@ -598,10 +584,8 @@ final class Going {
 
     /** It went to an earlier moment, or elsewhere, from one by which so many lines had been told. */
     void cameFrom(Run.State other) {
-        lines = Math.max(lines, other.lines());
         byPlan = other.byPlan();
-        tape.clear();
-        tape.addAll(other.tape());
+        tape.follow(other.tape(), other.lines());
         tell(new Line.WentBack(now));
     }
 
@@ -656,19 +640,12 @@ final class Going {
 
     /** Somebody presses: what was due, what comes soon, what begins the part that waits, or something else. */
     private void pressed(SwitchAt at) {
-        boolean isMeant = true;
-        int open = open(at);
         Optional<Script> script = night.script(head.part());
-        if (open >= 0) {
-            isMeant = !feet.get(open).meant();
-            feet.set(open, feet.get(open).pressedAt(now));
-        } else if (head.mode() == Mode.GOES && script.isPresent() && comesSoon(script.get(), at) >= 0) {
-            int beat = comesSoon(script.get(), at);
-            Beat soon = script.get().inside().get(beat);
-            feet.add(Footfall.due(at, Footfall.Why.CUE, head.part(), soon.cue().number(), head.origin() + soon.at())
-                    .pressedAt(now));
-            head = head.pressedEarly(beat);
+        Optional<Footfall> waited = feet.pressed(at, now);
+        if (waited.isEmpty() && head.mode() == Mode.GOES && script.isPresent()) {
+            pressedEarly(script.get(), at);
         }
+        boolean isMeant = waited.filter(Footfall::meant).isEmpty();
         tread(at, false, isMeant);
         if (head.mode() == Mode.WAITS
                 && night.start(head.part()).filter(at::equals).isPresent()) {
@@ -697,24 +674,19 @@ final class Going {
     }
 
     private boolean endsThis(SwitchAt at) {
-        return !byPlan
-                && night.parts()
-                        .get(head.part())
-                        .entry()
-                        .calls()
-                        .end()
-                        .filter(at::equals)
-                        .isPresent();
+        return !byPlan && calls(head.part()).end().filter(at::equals).isPresent();
     }
 
-    /** The press that waits for that switch; -1 where none does. */
-    private int open(SwitchAt at) {
-        for (int i = 0; i < feet.size(); i++) {
-            if (feet.get(i).isOpen() && feet.get(i).at().equals(at)) {
-                return i;
-            }
+    private void pressedEarly(Script script, SwitchAt at) {
+        int beat = comesSoon(script, at);
+        if (beat >= 0) {
+            Beat soon = script.inside().get(beat);
+            long due = head.origin() + soon.at();
+            feet.expect(
+                    Footfall.due(at, Footfall.Why.CUE, head.part(), soon.cue().number(), due)
+                            .pressedAt(now));
+            head = head.pressedEarly(beat);
         }
-        return -1;
     }
 
     /** The beat of a song that will soon ask for that switch; -1 where none does. */
@@ -732,16 +704,6 @@ final class Going {
         return -1;
     }
 
-    private void giveUp(Due.GiveUp up) {
-        for (int i = 0; i < feet.size(); i++) {
-            Footfall foot = feet.get(i);
-            if (foot.isOpen() && foot.at().equals(up.at()) && foot.due() == up.due()) {
-                feet.set(i, foot.givenUp());
-                tell(new Line.Missed(foot.at()));
-            }
-        }
-    }
-
     /** The presses that begin what waits are expected, where people press. */
     private void expect() {
         if (byPlan || head.mode() != Mode.WAITS) {
@@ -749,16 +711,12 @@ final class Going {
         }
         int part = head.part();
         long when = Math.max(now, head.origin());
-        night.parts()
-                .get(part)
-                .entry()
-                .calls()
-                .arm()
-                .filter(at -> !isPressedFor(at, part, Footfall.Why.ARM))
-                .ifPresent(at -> feet.add(Footfall.due(at, Footfall.Why.ARM, part, 0, when)));
-        night.start(part)
-                .filter(at -> !isPressedFor(at, part, Footfall.Why.START))
-                .ifPresent(at -> feet.add(Footfall.due(at, Footfall.Why.START, part, 0, when)));
+        calls(part).arm().ifPresent(at -> feet.expectOnce(at, Footfall.Why.ARM, part, when));
+        night.start(part).ifPresent(at -> feet.expectOnce(at, Footfall.Why.START, part, when));
+    }
+
+    private Calls calls(int part) {
+        return night.parts().get(part).entry().calls();
     }
 
     /** The press that ends what goes is expected, where people press. */
@@ -767,18 +725,8 @@ final class Going {
             return;
         }
         int part = head.part();
-        night.parts()
-                .get(part)
-                .entry()
-                .calls()
-                .end()
-                .filter(at -> !isPressedFor(at, part, Footfall.Why.END))
-                .ifPresent(at -> feet.add(Footfall.due(
-                        at,
-                        Footfall.Why.END,
-                        part,
-                        0,
-                        head.origin() + night.parts().get(part).lengthMicros())));
+        long when = head.origin() + night.parts().get(part).lengthMicros();
+        calls(part).end().ifPresent(at -> feet.expectOnce(at, Footfall.Why.END, part, when));
     }
 
     private void goOn() {
@@ -1017,10 +965,7 @@ final class Going {
     }
 
     private void tell(Line.What what) {
-        tape.add(new Line(++lines, now, what));
-        if (tape.size() > 4 * Run.TAPE) {
-            tape.subList(0, tape.size() - Run.TAPE).clear();
-        }
+        tape.tell(now, what);
     }
 
     /** Whether the song that should play does. */
@@ -1040,75 +985,7 @@ final class Going {
         }
     }
 
-    /** What stands otherwise than it should, and what does not any more. What is off is no place. */
     private void compare() {
-        SortedSet<Place> differ = ideal.differences(actual);
-        differ.removeIf(place -> actual.isDark(place.device()));
-        differ.removeAll(givenUp(differ));
-        List<Place> right = wrongs.keySet().stream()
-                .filter(place -> !differ.contains(place))
-                .toList();
-        for (Place place : right) {
-            Wrong was = Objects.requireNonNull(wrongs.remove(place));
-            if (was.told()) {
-                tell(new Line.Righted(place, now - was.since()));
-            }
-        }
-        for (Place place : differ) {
-            Wrong known = wrongs.get(place);
-            if (known == null) {
-                wrongs.put(
-                        place,
-                        new Wrong(place, now, ideal.value(place), actual.value(place), doing, Optional.empty(), false));
-                later(now + Wrong.SETTLES_MICROS, new Due.Look(place));
-            } else {
-                wrongs.put(place, known.standing(ideal.value(place), actual.value(place)));
-            }
-        }
-    }
-
-    /** Of what is one thing, only what should be is wrong: not what stands in its place. */
-    private List<Place> givenUp(SortedSet<Place> differ) {
-        if (differ.size() < 2) {
-            return List.of();
-        }
-        Rig rig = night.plan().rig();
-        Set<Lane> lanes = differ.stream()
-                .filter(place -> place.aspect() == Aspect.CHOSEN && ideal.value(place) != 0)
-                .map(place -> Lane.of(rig, place))
-                .collect(Collectors.toSet());
-        return differ.stream()
-                .filter(place -> place.aspect() == Aspect.CHOSEN
-                        && ideal.value(place) == 0
-                        && lanes.contains(Lane.of(rig, place)))
-                .toList();
-    }
-
-    private void look(Place place) {
-        Wrong wrong = wrongs.get(place);
-        if (wrong == null || wrong.told() || now - wrong.since() < Wrong.SETTLES_MICROS) {
-            return;
-        }
-        Wrong told = wrong.told(stopped(wrong));
-        wrongs.put(place, told);
-        tell(new Line.Amiss(told));
-    }
-
-    /** What became of a message since a place stands wrong: the first that got lost, or that its box made nothing of. */
-    private Optional<Happened> stopped(Wrong wrong) {
-        return tape.stream()
-                .filter(line -> line.at() >= wrong.since() && line.what() instanceof Line.Travelled)
-                .map(line -> ((Line.Travelled) line.what()).what())
-                .filter(happened -> switch (happened) {
-                    case Happened.Lost lost -> true;
-                    case Happened.Failed failed -> true;
-                    case Happened.CameRound round -> true;
-                    case Happened.KeptBack kept -> false;
-                    case Happened.Sent sent -> false;
-                    case Happened.Arrived arrived ->
-                        arrived.socket().device().equals(wrong.place().device())
-                                && !(arrived.reading() instanceof Reading.Acts);
-                })
-                .findFirst();
+        watch.compare(ideal, actual, now, doing);
     }
 }

@@ -90,10 +90,10 @@ public final class History {
         return before.until(Math.clamp(micros, before.now(), Math.max(before.now(), run.now())));
     }
 
-    /** When the last cue or press of the plan came before now, or the last part began; empty where none did. */
+    /** When the last cue or press of the plan came, or the last part began; empty where none did. */
     public Optional<Long> lastBeat() {
         return run.tape().reversed().stream()
-                .filter(line -> line.at() < run.now() && isBeat(line.what()))
+                .filter(line -> line.at() <= run.now() && isBeat(line.what()))
                 .map(Line::at)
                 .findFirst();
     }

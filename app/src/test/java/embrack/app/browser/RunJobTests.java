@@ -1,0 +1,119 @@
+package embrack.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions.ContainsTextOptions;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A night without the gear: watched and pressed in two browsers, broken, and brought back. */
+class RunJobTests extends AtTheBrowser {
+
+    /** Until the night has come to a song at sixty times its speed. */
+    private static final ContainsTextOptions A_MINUTE = new ContainsTextOptions().setTimeout(120_000);
+
+    @Autowired
+    private RigStore rigs;
+
+    private String path = "";
+
+    @BeforeEach
+    void copy() {
+        path = "/rigs/" + rigs.create(rigs.load(new RigId(1)).plan(), "Quay rig") + "/run";
+    }
+
+    private static void begin(Page page, String part, String bar) {
+        page.locator("#run-part").selectOption(part);
+        page.locator("#run-bar").fill(bar);
+        page.waitForResponse(
+                response -> response.request().method().equals("POST"),
+                () -> page.locator(".run-begin button.is-primary").click());
+    }
+
+    private static Locator tile(Page page, String name) {
+        return page.locator(".run-tile").filter(new Locator.FilterOptions().setHasText(name));
+    }
+
+    private static Locator tape(Page page, String words) {
+        return page.locator(".run-lines li")
+                .filter(new Locator.FilterOptions().setHasText(words))
+                .first();
+    }
+
+    @Test
+    void aNightIsPlayedBrokenAndBroughtBackByTwo() {
+        Page page = hand.page;
+        page.navigate(path);
+        begin(page, "Lanterns on the Sill", "900");
+        assertThat(page.locator(".run-begin .problem")).containsText("The song has bars 1 to 58");
+        assertThat(page.locator("#run-bar")).hasValue("900");
+        begin(page, "Harbour music", "");
+        Locator title = page.locator("#run-now h2");
+        assertThat(title).hasText("Harbour music");
+        page.locator("#run-speed").selectOption("sixty");
+        try (Stagehand other = new Stagehand(port)) {
+            Page beside = other.page;
+            beside.navigate(path);
+            assertThat(beside.locator("#run-now h2")).containsText("Lanterns on the Sill", A_MINUTE);
+            assertThat(title).containsText("Rope and Kettle", A_MINUTE);
+            page.locator("#run-speed").selectOption("one");
+            assertThat(beside.locator("#run-speed")).hasValue("one");
+            page.locator("#run-now").getByText("Pause").click();
+            page.locator("#run-order").getByText("Rope and Kettle").click();
+            assertThat(page.locator(".run-where")).containsText("Count-in");
+
+            // The cable to the guitar sounds comes out, and the next cue for them gets lost.
+            page.getByText("Faults").click();
+            page.locator("#fault")
+                    .selectOption(
+                            page.locator("#fault option", new Page.LocatorOptions().setHasText("to Guitar sounds"))
+                                    .first()
+                                    .getAttribute("value"));
+            page.getByText("Let it happen").click();
+            assertThat(tape(beside, "to Guitar sounds MIDI IN is out")).isVisible();
+            for (String where : List.of("bar 3", "Dance")) {
+                page.locator("#run-now").getByText("next cue").click();
+                assertThat(beside.locator(".run-where")).containsText(where);
+            }
+            page.locator("#run-now").getByText("Go on").click();
+            assertThat(beside.locator(".run-wrongs")).containsText("it got no further than");
+            Locator guitar = beside.locator(".run-box").filter(new Locator.FilterOptions().setHasText("Guitar sounds"));
+            assertThat(guitar).containsText("should be Patch 9");
+            beside.locator(".run-advice button").first().click();
+            assertThat(tape(page, "to Guitar sounds MIDI IN is back")).isVisible();
+            page.locator("#run-speed").selectOption("thirty");
+            assertThat(beside.locator(".run-wrongs")).hasCount(0);
+
+            // Somebody at the other browser presses; the page of the first shows it.
+            page.locator("#run-speed").selectOption("one");
+            tile(beside, "Lanterns low").click();
+            assertThat(tape(page, "(4) is pressed")).isVisible();
+            beside.keyboard().press("Shift+Digit2");
+            assertThat(title).hasText("Lanterns on the Sill");
+            assertThat(beside.locator("#run-now h2")).hasText("Lanterns on the Sill");
+
+            // Held, a cue on, a cue back.
+            page.locator("#run-now").getByText("Pause").click();
+            assertThat(beside.locator("#run-now")).hasAttribute("data-going", "false");
+            page.locator("#run-now").getByText("next cue").click();
+            assertThat(page.locator(".run-where")).containsText("Refrain 1 bar 19");
+            page.locator("#run-now").getByText("back one").click();
+            assertThat(page.locator(".run-where")).containsText("bar 18");
+
+            page.locator("#run-order").getByText("Home by the Far Buoy").click();
+            assertThat(beside.locator("#run-now h2")).hasText("Home by the Far Buoy");
+            page.reload();
+            assertThat(title).hasText("Home by the Far Buoy");
+            page.locator("#run-speed").selectOption("all");
+            page.locator("#run-now").getByText("Go on").click();
+            assertThat(beside.locator("#run-now h2")).hasText("Over");
+            org.assertj.core.api.Assertions.assertThat(other.scriptErrors()).isEmpty();
+        }
+    }
+}
