@@ -44,7 +44,7 @@ function join() {
         rate: going === "true" ? Number(rate) : 0,
         part,
         show: Number(show) - Number(micros),
-        song: song === "-" ? null : Number(song),
+        song: song === "-" ? null : Number(song) / 1000,
       };
     } else {
       const end = data.indexOf("\n");
@@ -106,7 +106,7 @@ function move() {
   if (!clock) return;
   write(byId("run-time"), brief(now().millis + clock.show));
   if (!strip || clock.song === null) return;
-  const bars = strip.dataset.bars.split(" ").map(Number);
+  const bars = strip.dataset.bars.split(" ").map((micros) => Number(micros) / 1000);
   const beats = strip.dataset.beats.split(" ").map(Number);
   const { song } = now();
   let bar = bars.findIndex((start) => start > song) - 1;

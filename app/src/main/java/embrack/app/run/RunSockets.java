@@ -31,9 +31,10 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
 
 /**
  * Those who watch a run, each at a socket. In come acts, a line each: {@code press quay-board.1.3}. Out go {@code clock
- * 1500000 1.0 true 2 30000 0} (how far, how fast, whether it goes, which part, how far that is, how far the show is, in
- * milliseconds) and pieces of the page: {@code piece run-boxes}, and on the next lines what stands there now. What looks
- * as before is not sent again; who is too slow to take it all misses pieces, not events: the next ones show them all.
+ * 1500000 1.0 true 2 30000000 0} (how far in milliseconds, how fast, whether it goes, which part, how far that is in
+ * microseconds, how far the show is in milliseconds) and pieces of the page: {@code piece run-boxes}, and on the next
+ * lines what stands there now. What looks as before is not sent again; who is too slow to take it all misses pieces,
+ * not events: the next ones show them all.
  */
 @Configuration
 @EnableWebSocket

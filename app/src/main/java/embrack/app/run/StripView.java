@@ -18,7 +18,7 @@ import java.util.stream.IntStream;
 /**
  * The song that plays as a strip of paper: each bar as high as any other, moved under a line by the page.
  *
- * @param bars when each bar begins, milliseconds from bar 1, with the end of the last
+ * @param bars when each bar begins, microseconds from bar 1, with the end of the last
  * @param beats how many beats each bar has
  * @param sections blocks
  * @param pins what comes
@@ -66,7 +66,7 @@ record StripView(
         return new StripView(
                 song.title().text(),
                 IntStream.rangeClosed(1, form.bars() + 1)
-                        .mapToObj(bar -> String.valueOf(tempos.micros(Position.bar(bar)) / 1_000))
+                        .mapToObj(bar -> String.valueOf(tempos.micros(Position.bar(bar))))
                         .collect(Collectors.joining(" ")),
                 IntStream.rangeClosed(1, form.bars())
                         .mapToObj(bar -> String.valueOf(tempos.metre(bar).beats()))

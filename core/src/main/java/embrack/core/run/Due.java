@@ -27,6 +27,9 @@ record Due(long at, long number, Deed deed) implements Comparable<Due> {
     /** A step is meant to have come about. */
     record Intend(Step step) implements Deed {}
 
+    /** A player does a step at itself. */
+    record ByItself(Step step) implements Deed {}
+
     /** Something is back by itself. */
     record Return(Event event) implements Deed {}
 

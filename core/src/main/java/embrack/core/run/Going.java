@@ -462,15 +462,25 @@ final class Going {
         if (!sent) {
             return;
         }
-        List<Step> itself = cue.steps().stream()
-                .filter(step -> step.device().equals(script.player()))
-                .toList();
-        actual = night.intended(actual, itself);
+        byItself(script.player(), cue);
         for (Engine.Timed timed : engine.timed(script.player(), cue)) {
             if (timed.atMicros() == 0) {
                 take(engine.step(actual, new Event.Send(script.player(), timed.message())));
             } else {
                 later(now + timed.atMicros(), new Due.Send(script.player(), timed.message()));
+            }
+        }
+    }
+
+    /** What a player does at itself, without a message, each step when what stands before it has waited. */
+    private void byItself(DeviceId player, Cue cue) {
+        long wait = 0;
+        for (Step step : cue.steps()) {
+            wait += step.waitMillis() * 1_000L;
+            if (step.device().equals(player) && wait == 0) {
+                actual = night.intended(actual, List.of(step));
+            } else if (step.device().equals(player)) {
+                later(now + wait, new Due.ByItself(step));
             }
         }
     }
@@ -528,6 +538,7 @@ final class Going {
             }
             case Due.Send send -> take(engine.step(actual, new Event.Send(send.from(), send.message())));
             case Due.Intend intend -> ideal = night.intended(ideal, List.of(intend.step()));
+            case Due.ByItself itself -> actual = night.intended(actual, List.of(itself.step()));
             case Due.Return back -> repair(back.event());
             case Due.Late late -> {
                 actual = engine.step(actual, new Event.Mishap(late.link(), Event.Fate.LATE))

@@ -37,15 +37,7 @@ public record Telling(Night night) {
             case Line.Travelled travelled -> travelled(travelled.what());
             case Line.Struck struck -> fault(struck.fault());
             case Line.Repaired back -> repaired(back.event());
-            case Line.Amiss amiss ->
-                Phrase.of(ROOM, "amiss")
-                        .with("place", place(amiss.wrong().place()))
-                        .with(
-                                "actual",
-                                value(amiss.wrong().place(), amiss.wrong().actual()))
-                        .with(
-                                "meant",
-                                value(amiss.wrong().place(), amiss.wrong().meant()));
+            case Line.Amiss amiss -> amiss(amiss.wrong());
             case Line.Righted righted ->
                 Phrase.of(ROOM, "righted").with("place", place(righted.place())).with("micros", righted.afterMicros());
             case Line.Silent silent -> Phrase.of(ROOM, "silent");

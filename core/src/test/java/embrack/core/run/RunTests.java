@@ -17,6 +17,7 @@ import embrack.core.show.Running;
 import embrack.core.show.Song;
 import embrack.core.sim.CueProof;
 import embrack.core.sim.Jump;
+import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Event;
 import embrack.core.world.World;
@@ -180,7 +181,7 @@ class RunTests {
         assertThat(!isSeen || isFound).as("seen in the run: proven wrong").isTrue();
     }
 
-    /** Each cue of a song in a bar of its own, so that all is at rest before the next. */
+    /** Each cue of a song in a bar of its own, and none that waits as songs change: all is at rest before each. */
     private static Plan spaced(Plan plan) {
         List<Song> songs = plan.book().songs().stream()
                 .map(song -> {
@@ -188,7 +189,9 @@ class RunTests {
                     for (Cue cue : song.cues()) {
                         cues.add(
                                 cue.at() instanceof Anchor.Automatic
-                                        ? cue
+                                        ? cue.withSteps(cue.steps().stream()
+                                                .map(step -> new Step(step.device(), step.action()))
+                                                .toList())
                                         : cue.withAnchor(new Anchor.OnBar(Position.bar(2 + 2 * cues.size()))));
                     }
                     return song.withCues(cues);
