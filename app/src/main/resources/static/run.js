@@ -2,20 +2,21 @@
 // page moves its paper by its own clock between two words of the server.
 import { byId } from "./page.js";
 import { isForPage } from "./letters.js";
+import { say } from "./socketports.js";
 
 const room = () => document.querySelector("main[data-live-run]");
 let socket = null;
 let path = "";
 let clock = null;
 let waiting = new Map();
-let drawing = 0;
+let isDrawing = false;
 
 /** Says an act to the server, while there is no socket as a form does, one after the other; whether a run is here. */
 let sent = Promise.resolve();
 function act(words) {
   if (!room()) return false;
   const form = byId("acts");
-  if (socket?.readyState === WebSocket.OPEN) socket.send(words);
+  if (socket?.readyState === WebSocket.OPEN) say(socket, words);
   else if (form) {
     const fields = new URLSearchParams({ act: words, _csrf: form.elements._csrf.value });
     sent = sent.then(() => fetch(form.action, { method: "POST", body: fields, redirect: "manual" })).catch(() => {});
@@ -24,6 +25,7 @@ function act(words) {
 }
 
 const AGAIN_MS = 1_000;
+const ENDED_MS = 2_000;
 function join() {
   const here = room()?.dataset.liveRun ?? "";
   if (here === path && (socket || !here)) return;
@@ -36,6 +38,11 @@ function join() {
   const mine = new WebSocket(new URL(here, location.href.replace(/^http/, "ws")));
   socket = mine;
   mine.onmessage = ({ data }) => {
+    if (data === "ended") {
+      // Who ended it is led on by the answer; who only watched looks anew.
+      setTimeout(() => room()?.dataset.liveRun === here && location.reload(), ENDED_MS);
+      return;
+    }
     if (data.startsWith("clock ")) {
       const [, micros, rate, going, part, song, show] = data.trim().split(" ");
       clock = {
@@ -50,8 +57,7 @@ function join() {
       const end = data.indexOf("\n");
       waiting.set(data.slice("piece ".length, end).trim(), data.slice(end + 1));
     }
-    // Of a piece that came twice before it was drawn only the newer one is drawn.
-    if (!drawing) drawing = requestAnimationFrame(draw);
+    soon();
   };
   mine.onclose = () => {
     if (socket !== mine) return;
@@ -67,8 +73,17 @@ function now() {
   return { millis: clock.millis + went, song: clock.song === null ? null : clock.song + went };
 }
 
+// Of a piece that came twice before it was drawn only the newer one is drawn. A page that is not seen draws as well.
+const UNSEEN_MS = 250;
+function soon() {
+  if (isDrawing) return;
+  isDrawing = true;
+  requestAnimationFrame(draw);
+  setTimeout(draw, UNSEEN_MS);
+}
 function draw() {
-  drawing = 0;
+  if (!isDrawing) return;
+  isDrawing = false;
   const held = document.activeElement?.dataset?.press ?? document.activeElement?.value;
   const at = byId("run-tape")?.querySelector(".run-lines")?.scrollTop ?? 0;
   const drawn = waiting;

@@ -30,6 +30,9 @@ final class LiveRun {
     /** How often it is kept how far it has come, nanoseconds. */
     private static final long KEEP_NANOS = 1_000_000_000;
 
+    /** A run that is held for half an hour leaves the memory, nanoseconds. */
+    private static final long FORGOTTEN_NANOS = 1_800_000_000_000L;
+
     /** What is lost of a second while the server was held up is not made good, nanoseconds. */
     private static final long MOST_AT_ONCE_NANOS = 1_000_000_000;
 
@@ -38,10 +41,10 @@ final class LiveRun {
     private final RunStore.Kept kept;
     private History history;
     private Pace pace;
-    private int acts;
     private long lastNanos;
     private long keptNanos;
     private double rest;
+    private long touchedNanos;
 
     /** What is wrong, so that advice on it is looked for once. */
     private record Trouble(Set<Place> wrong, boolean isSilent, List<Event> outs) {}
@@ -55,7 +58,6 @@ final class LiveRun {
         this.store = store;
         this.kept = kept;
         this.pace = Pace.parse(kept.pace());
-        this.acts = acts.size();
         Run start = Run.at(night, kept.part(), kept.bar(), kept.byPlan());
         this.history = History.replay(start, acts);
         if (kept.reached() > history.run().now()) {
@@ -63,6 +65,7 @@ final class LiveRun {
         }
         this.lastNanos = nanos;
         this.keptNanos = nanos;
+        this.touchedNanos = nanos;
     }
 
     RigId rig() {
@@ -116,6 +119,7 @@ final class LiveRun {
         if (!pace.isGoing()) {
             return false;
         }
+        touchedNanos = nanos;
         long before = history.run().lines();
         switch (pace.speed()) {
             case ALL -> {
@@ -143,6 +147,11 @@ final class LiveRun {
         return history.run().lines() != before;
     }
 
+    /** Whether it has been held for so long that it can leave the memory: it is kept. */
+    synchronized boolean isForgotten(long nanos) {
+        return !pace.isGoing() && nanos - touchedNanos > FORGOTTEN_NANOS;
+    }
+
     private void advance(long nanos, double rate) {
         double micros = nanos / 1_000.0 * rate + rest;
         long whole = (long) micros;
@@ -153,8 +162,9 @@ final class LiveRun {
     /** Somebody does something, at this moment of the clock of the server. */
     synchronized void act(String who, Act act, long nanos) {
         tick(nanos);
+        touchedNanos = nanos;
         History next = history.after(act);
-        store.act(kept.id(), ++acts, new History.Done(history.run().now(), act), who);
+        store.act(kept.id(), new History.Done(history.run().now(), act), who);
         history = next;
     }
 

@@ -42,6 +42,7 @@ class LiveRuns {
     private final RunStore store;
     private final Map<RigId, LiveRun> live = new ConcurrentHashMap<>();
     private final List<Consumer<LiveRun>> watching = new CopyOnWriteArrayList<>();
+    private final List<Consumer<RigId>> ends = new CopyOnWriteArrayList<>();
     private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(
             Thread.ofPlatform().daemon().name("runs").factory());
 
@@ -55,6 +56,11 @@ class LiveRuns {
     /** Is told of each run of which something may look otherwise now. */
     void watch(Consumer<LiveRun> watcher) {
         watching.add(watcher);
+    }
+
+    /** Is told of each rig whose run has ended. */
+    void watchEnds(Consumer<RigId> watcher) {
+        ends.add(watcher);
     }
 
     /** The run that goes on; empty where none does. */
@@ -101,6 +107,7 @@ class LiveRuns {
     void end(RigId rig) {
         store.end(rig);
         live.remove(rig);
+        ends.forEach(watcher -> watcher.accept(rig));
     }
 
     /** Somebody does something in it. */
@@ -126,6 +133,7 @@ class LiveRuns {
     }
 
     private void tick() {
+        live.values().removeIf(run -> run.isForgotten(System.nanoTime()));
         for (LiveRun run : live.values()) {
             try {
                 if (run.tick(System.nanoTime())) {

@@ -1,9 +1,15 @@
 package embrack.app.run;
 
+import embrack.core.chart.Aspect;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.run.Act;
+import embrack.core.run.Fault;
+import embrack.core.run.Night;
 import embrack.core.run.text.ActText;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Event;
+import embrack.core.world.Place;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -16,6 +22,9 @@ import org.springframework.stereotype.Component;
 @Component
 class RunActs {
 
+    /** The longest, in characters. */
+    private static final int MOST = 1_000;
+
     private final LiveRuns runs;
 
     RunActs(LiveRuns runs) {
@@ -24,6 +33,9 @@ class RunActs {
 
     /** Does it; whether it was anything that can be done in that run. */
     boolean done(LiveRun run, String who, String words) {
+        if (words.length() > MOST) {
+            return false;
+        }
         String[] word = words.strip().split(" ", 2);
         switch (word[0]) {
             case "go" -> runs.go(run, run.pace().going(true));
@@ -59,12 +71,42 @@ class RunActs {
         return true;
     }
 
-    /** Whether a switch is on its board. */
+    /** Whether what it speaks of is there: a switch on its board, a bank, a value that a part can have. */
     private static boolean isThere(LiveRun run, Act act) {
-        return !(act instanceof Act.ByHand hand)
-                || !(hand.what() instanceof Event.ByFoot foot)
-                || run.run().night().plan().controllers().contains(foot.at().board())
-                        && foot.at().bank()
-                                <= run.run().night().plan().banks(foot.at().board());
+        Night night = run.run().night();
+        Plan plan = night.plan();
+        return switch (act) {
+            case Act.From from ->
+                from.part() >= 0 && from.part() < night.parts().size() && from.bar() >= 0;
+            case Act.Struck struck ->
+                switch (struck.fault()) {
+                    case Fault.Astray astray -> isValue(astray.place(), astray.value());
+                    case Fault.Misstep step ->
+                        isOnBoard(plan, step.at().board(), step.at().bank());
+                    default -> true;
+                };
+            case Act.ByHand hand ->
+                switch (hand.what()) {
+                    case Event.ByFoot foot ->
+                        isOnBoard(plan, foot.at().board(), foot.at().bank());
+                    case Event.TurnTo turn -> isOnBoard(plan, turn.box(), turn.bank());
+                    case Event.Move move ->
+                        isOnBoard(plan, move.at().box(), move.at().bank()) && isValue(Aspect.LEVEL, move.position());
+                    case Event.Set set -> isValue(set.place(), set.value());
+                };
+            default -> true;
+        };
+    }
+
+    private static boolean isOnBoard(Plan plan, DeviceId board, int bank) {
+        return plan.controllers().contains(board) && bank >= 1 && bank <= plan.banks(board);
+    }
+
+    private static boolean isValue(Place place, int value) {
+        return isValue(place.aspect(), value);
+    }
+
+    private static boolean isValue(Aspect aspect, int value) {
+        return value >= 0 && value < aspect.size();
     }
 }

@@ -34,7 +34,7 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
  * 1500000 1.0 true 2 30000000 0} (how far in milliseconds, how fast, whether it goes, which part, how far that is in
  * microseconds, how far the show is in milliseconds) and pieces of the page: {@code piece run-boxes}, and on the next
  * lines what stands there now. What looks as before is not sent again; who is too slow to take it all misses pieces,
- * not events: the next ones show them all.
+ * not events: the next ones show them all. {@code ended} is told of a run that somebody ended.
  */
 @Configuration
 @EnableWebSocket
@@ -67,6 +67,7 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
         this.pieces = pieces;
         this.acts = acts;
         runs.watch(this::moved);
+        runs.watchEnds(this::ended);
     }
 
     @Override
@@ -136,6 +137,13 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
         });
     }
 
+    private void ended(RigId rig) {
+        Audience audience = audiences.get(rig);
+        if (audience != null) {
+            teller.execute(() -> tell(audience, "ended"));
+        }
+    }
+
     private static void tell(Audience audience, String text) {
         audience.sessions.forEach(session -> send(session, text));
     }
@@ -145,8 +153,18 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
             if (session.isOpen()) {
                 session.sendMessage(new TextMessage(text));
             }
-        } catch (IOException | IllegalStateException e) {
+        } catch (IOException | RuntimeException e) {
             LOG.debug("a page that watched a run is gone", e);
+            close(session);
+        }
+    }
+
+    /** A page that missed something joins again, and is told all of it. */
+    private static void close(WebSocketSession session) {
+        try {
+            session.close(CloseStatus.SESSION_NOT_RELIABLE);
+        } catch (IOException | RuntimeException e) {
+            LOG.debug("it was gone already", e);
         }
     }
 

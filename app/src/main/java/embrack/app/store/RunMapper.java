@@ -42,13 +42,10 @@ interface RunMapper {
     @Update("update run set reached = #{reached}, pace = #{pace} where id = #{run}")
     void reached(@Param("run") long run, @Param("reached") long reached, @Param("pace") String pace);
 
-    @Insert("insert into run_act (run, n, at, act, who) values (#{run}, #{n}, #{at}, #{act}, #{who})")
-    void act(
-            @Param("run") long run,
-            @Param("n") int n,
-            @Param("at") long at,
-            @Param("act") String act,
-            @Param("who") String who);
+    @Insert("""
+            insert into run_act (run, n, at, act, who)
+            select #{run}, coalesce(max(n), 0) + 1, #{at}, #{act}, #{who} from run_act where run = #{run}""")
+    void act(@Param("run") long run, @Param("at") long at, @Param("act") String act, @Param("who") String who);
 
     @Select("select at, act, who from run_act where run = #{run} order by n")
     List<ActRow> acts(@Param("run") long run);

@@ -68,10 +68,10 @@ public class RunStore {
         mapper.reached(run, micros, pace);
     }
 
-    /** Keeps what came upon it, as its {@code n}th, from 1. */
+    /** Keeps what came upon it last. */
     @Transactional
-    public void act(long run, int n, History.Done done, String who) {
-        mapper.act(run, n, done.at(), ActText.write(done.act()), who);
+    public void act(long run, History.Done done, String who) {
+        mapper.act(run, done.at(), ActText.write(done.act()), who);
     }
 
     /** All that came upon it, in order; what cannot be read is left out. */

@@ -61,9 +61,19 @@ class LiveRunsTests {
         assertThat(after.tape()).isEqualTo(before.tape());
         assertThat(store.acts(run.id(), stored.plan().rig())).hasSizeGreaterThan(8);
 
-        assertThat(acts.done(run, "Mira", "press nowhere.1.1")).isFalse();
-        assertThat(acts.done(run, "Mira", "press quay-board.99.1")).isFalse();
-        assertThat(acts.done(run, "Mira", "speed never")).isFalse();
+        for (String words : List.of(
+                "press nowhere.1.1",
+                "press quay-board.99.1",
+                "turn quay-board 0",
+                "from -1 0",
+                "from 99 0",
+                "set vocal-mixer main muted 7",
+                "move quay-board treadle 1 1 128",
+                "overrun 99999999999999999",
+                "speed never",
+                "note " + "x".repeat(2_000))) {
+            assertThat(acts.done(run, "Mira", words)).as(words).isFalse();
+        }
         assertThat(run.run()).isEqualTo(before);
 
         runs.end(id);

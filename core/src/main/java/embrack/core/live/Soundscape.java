@@ -42,6 +42,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -128,6 +129,16 @@ public final class Soundscape {
     /** What is heard before the first press. */
     public Heard atDoors() {
         return paths.heard(stand(doors));
+    }
+
+    /** How everything on the ways of sound stands that the plan moves: states that are alike in it sound alike. */
+    public List<Integer> standing(World world) {
+        return places.stream().map(world::value).toList();
+    }
+
+    /** What is heard in a state while some of it lets nothing through: a lead that is out, a box that is off. */
+    public Heard heard(World world, Predicate<Strand> isOut) {
+        return paths.heard(stand(world), isOut);
     }
 
     /** One mute, level or choice that stands otherwise than at doors. */

@@ -8,10 +8,26 @@ import java.util.Optional;
 /** The presses that people have to make, while a run goes on. */
 final class Feet {
 
-    private final List<Footfall> falls;
+    /** As many presses are kept that nothing asked for. */
+    private static final int MOST_STRAYS = 1_000;
 
-    Feet(List<Footfall> falls) {
+    private final List<Footfall> falls;
+    private final List<Stray> strays;
+
+    Feet(List<Footfall> falls, List<Stray> strays) {
         this.falls = new ArrayList<>(falls);
+        this.strays = new ArrayList<>(strays);
+    }
+
+    List<Stray> strays() {
+        return strays;
+    }
+
+    /** Somebody pressed what nothing asked for. */
+    void stray(SwitchAt at, long now) {
+        if (strays.size() < MOST_STRAYS) {
+            strays.add(new Stray(at, now));
+        }
     }
 
     List<Footfall> all() {

@@ -84,7 +84,7 @@ final class Going {
         watch = new Watch(night.plan().rig(), tape, agenda, from.wrongs());
         stopped = new TreeSet<>(from.stopped());
         silentSince = from.silentSince();
-        feet = new Feet(from.feet());
+        feet = new Feet(from.feet(), from.strays());
         ready = from.ready();
     }
 
@@ -103,6 +103,7 @@ final class Going {
                 stopped,
                 silentSince,
                 feet.all(),
+                feet.strays(),
                 tape.last(),
                 tape.lines(),
                 ready);
@@ -653,8 +654,11 @@ final class Going {
     private void pressed(SwitchAt at) {
         Optional<Script> script = night.script(head.part());
         Optional<Footfall> waited = feet.pressed(at, now);
-        if (waited.isEmpty() && head.mode() == Mode.GOES && script.isPresent()) {
-            pressedEarly(script.get(), at);
+        boolean isEarly =
+                waited.isEmpty() && head.mode() == Mode.GOES && script.isPresent() && pressedEarly(script.get(), at);
+        boolean begins = script.isEmpty() && head.mode() == Mode.GOES && (isStartOfNext(at) || endsThis(at));
+        if (waited.isEmpty() && !isEarly && !begins) {
+            feet.stray(at, now);
         }
         boolean isMeant = waited.filter(Footfall::meant).isEmpty();
         tread(at, false, isMeant);
@@ -688,7 +692,8 @@ final class Going {
         return !byPlan && calls(head.part()).end().filter(at::equals).isPresent();
     }
 
-    private void pressedEarly(Script script, SwitchAt at) {
+    /** Whether somebody presses what the song will soon ask for. */
+    private boolean pressedEarly(Script script, SwitchAt at) {
         int beat = comesSoon(script, at);
         if (beat >= 0) {
             Beat soon = script.inside().get(beat);
@@ -698,6 +703,7 @@ final class Going {
                             .pressedAt(now));
             head = head.pressedEarly(beat);
         }
+        return beat >= 0;
     }
 
     /** The beat of a song that will soon ask for that switch; -1 where none does. */

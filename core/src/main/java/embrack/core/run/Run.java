@@ -50,6 +50,7 @@ public final class Run {
      * @param stopped players that do not play, though their song goes on
      * @param silentSince since when nothing plays that should; -1 while all does
      * @param feet presses that people have to make, in the order in which they were due
+     * @param strays presses of people that nothing asked for
      * @param tape what happened last
      * @param lines how many lines there were in all
      * @param ready the part whose song was made ready; -1 for the one that comes next
@@ -68,6 +69,7 @@ public final class Run {
             SortedSet<DeviceId> stopped,
             long silentSince,
             List<Footfall> feet,
+            List<Stray> strays,
             List<Line> tape,
             long lines,
             int ready) {
@@ -78,6 +80,7 @@ public final class Run {
             wrongs = Collections.unmodifiableSortedMap(new TreeMap<>(wrongs));
             stopped = Collections.unmodifiableSortedSet(new TreeSet<>(stopped));
             feet = List.copyOf(feet);
+            strays = List.copyOf(strays);
             tape = List.copyOf(tape);
         }
     }
@@ -103,6 +106,7 @@ public final class Run {
                 new TreeMap<>(),
                 new TreeSet<>(),
                 -1,
+                List.of(),
                 List.of(),
                 List.of(),
                 0,
@@ -363,6 +367,11 @@ public final class Run {
     /** Presses that people had to make so far, in the order in which they were due. */
     public List<Footfall> feet() {
         return state.feet();
+    }
+
+    /** Presses of people that nothing asked for. */
+    public List<Stray> strays() {
+        return state.strays();
     }
 
     /** What happened last, the oldest first. */

@@ -28,6 +28,8 @@ import java.util.Optional;
  */
 public final class ActText {
 
+    private static final long DAY_MICROS = 86_400_000_000L;
+
     private ActText() {}
 
     /** An act in words, which {@link #read} reads back. */
@@ -200,8 +202,8 @@ public final class ActText {
 
         private long micros() {
             long micros = Long.parseLong(left.next());
-            if (micros < 0) {
-                throw new IllegalArgumentException("times are 0 or more");
+            if (micros < 0 || micros > DAY_MICROS) {
+                throw new IllegalArgumentException("times are 0 to a day, was " + micros);
             }
             return micros;
         }

@@ -1,0 +1,263 @@
+package embrack.core.run;
+
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.LinkKind;
+import embrack.core.run.Noticing.Sense;
+import embrack.core.run.Rates.Sort;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.SwitchAt;
+import embrack.core.world.Event.Fate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/**
+ * Nights in which things go wrong as often as they are said to, drawn by a seed: the same seed gives the same night.
+ * The people do nothing but what the plan says; what goes out comes back by itself after the time that its sort says.
+ */
+public final class BadNights {
+
+    private static final double MICROS_PER_HOUR = 3_600e6;
+
+    private final Night night;
+    private final Rates rates;
+    private final Noticing noticing;
+    private final History planned;
+    private final List<Link> cables;
+    private final List<Link> air;
+    private final List<DeviceId> boxes;
+    private final List<SwitchAt> switches;
+    private final List<Integer> spoken;
+    private final List<Run> partBegins = new ArrayList<>();
+
+    /** What something is put down to. */
+    public sealed interface Culprit {}
+
+    /** A cable, or a link without one. */
+    public record OfLink(Link link) implements Culprit {}
+
+    /** A box. */
+    public record OfBox(DeviceId box) implements Culprit {}
+
+    /** A switch that is pressed by mistake. */
+    public record OfSwitch(SwitchAt at) implements Culprit {}
+
+    /** A part that takes too long. {@code part} from 0. */
+    public record OfPart(int part) implements Culprit {}
+
+    /** Nothing went wrong before it: it is so in the plan. */
+    public record OfPlan() implements Culprit {}
+
+    /**
+     * What the audience noticed, put down to what went wrong first.
+     *
+     * @param heardMicros how long it heard something wrong, microseconds, by culprit
+     * @param seenMicros how long it saw something wrong
+     * @param faults how many things went wrong
+     */
+    public record Bill(Map<Culprit, Long> heardMicros, Map<Culprit, Long> seenMicros, int faults) {
+
+        public static final Bill NOTHING = new Bill(Map.of(), Map.of(), 0);
+
+        /** This and another night. */
+        public Bill and(Bill other) {
+            return new Bill(
+                    sum(heardMicros, other.heardMicros), sum(seenMicros, other.seenMicros), faults + other.faults);
+        }
+
+        private static Map<Culprit, Long> sum(Map<Culprit, Long> one, Map<Culprit, Long> other) {
+            Map<Culprit, Long> sum = new HashMap<>(one);
+            other.forEach((culprit, micros) -> sum.merge(culprit, micros, Long::sum));
+            return sum;
+        }
+
+        /** All that was noticed of a culprit, microseconds. */
+        public long micros(Culprit culprit) {
+            return heardMicros.getOrDefault(culprit, 0L) + seenMicros.getOrDefault(culprit, 0L);
+        }
+
+        /** The culprits, the worst first. */
+        public List<Culprit> worst() {
+            return Stream.concat(heardMicros.keySet().stream(), seenMicros.keySet().stream())
+                    .distinct()
+                    .sorted(Comparator.comparingLong((Culprit culprit) -> -micros(culprit))
+                            .thenComparing(Culprit::toString))
+                    .toList();
+        }
+    }
+
+    public BadNights(Night night, Rates rates) {
+        this.night = night;
+        this.rates = rates;
+        this.noticing = new Noticing(night.plan());
+        Plan plan = night.plan();
+        cables = plan.rig().links().stream()
+                .filter(link -> plan.rig().kind(link).isCable())
+                .toList();
+        air = plan.rig().links().stream()
+                .filter(link -> isInTheAir(plan.rig().kind(link)))
+                .toList();
+        boxes = plan.rig().devices().stream().map(device -> device.id()).toList();
+        switches = plan.switches().assignments().stream()
+                .filter(assignment -> !assignment.steps().isEmpty())
+                .map(Assignment::at)
+                .toList();
+        spoken = IntStream.range(0, night.parts().size())
+                .filter(part -> night.parts().get(part).entry().item().isSpoken())
+                .boxed()
+                .toList();
+        History whole = History.of(Run.of(night, true));
+        while (!whole.run().isOver()) {
+            if (whole.run().part() >= partBegins.size()) {
+                partBegins.add(whole.run());
+            }
+            whole = whole.until(whole.run().nextMicros());
+        }
+        planned = whole;
+    }
+
+    private static boolean isInTheAir(LinkKind kind) {
+        return kind == LinkKind.WIRELESS || kind == LinkKind.NETWORK;
+    }
+
+    /** What goes wrong in the night of a seed, in order. */
+    public List<History.Done> drawn(long seed) {
+        var random = new Random(seed);
+        long length = planned.run().now();
+        double hours = length / MICROS_PER_HOUR;
+        List<History.Done> all = new ArrayList<>();
+        for (Sort sort : Sort.values()) {
+            int things = things(sort);
+            double expected = rates.of(sort) * things * (isByHour(sort) ? hours : 1);
+            for (int i = poisson(random, expected); i > 0 && things > 0; i--) {
+                all.add(drawn(sort, random, length));
+            }
+        }
+        all.sort(Comparator.comparingLong(History.Done::at));
+        return all;
+    }
+
+    private static boolean isByHour(Sort sort) {
+        return sort != Sort.MISSTEP && sort != Sort.OVERRUN;
+    }
+
+    /** How many there are of what can go wrong so; of presses, how many are planned. */
+    private int things(Sort sort) {
+        return switch (sort) {
+            case CABLE -> cables.size();
+            case AIR, STUTTER -> air.size();
+            case BOX -> boxes.size();
+            case MESSAGE -> night.plan().rig().links().size();
+            case MISSTEP ->
+                switches.isEmpty()
+                        ? 0
+                        : night
+                                .running()
+                                .presses(night.plan().book(), night.plan().switches())
+                                .values()
+                                .stream()
+                                .mapToInt(Integer::intValue)
+                                .sum();
+            case OVERRUN -> spoken.size();
+        };
+    }
+
+    private History.Done drawn(Sort sort, Random random, long length) {
+        long at = (long) (random.nextDouble() * length);
+        Fault fault =
+                switch (sort) {
+                    case CABLE -> new Fault.LinkOut(one(cables, random), sort.micros());
+                    case AIR -> new Fault.LinkOut(one(air, random), sort.micros());
+                    case BOX -> new Fault.BoxOut(one(boxes, random), sort.micros());
+                    case MESSAGE -> new Fault.Slip(one(night.plan().rig().links(), random), Fate.LOST);
+                    case STUTTER -> new Fault.Stutter(one(air, random), sort.micros());
+                    case MISSTEP -> new Fault.Misstep(one(switches, random));
+                    case OVERRUN -> new Fault.Overrun(sort.micros());
+                };
+        long when = sort == Sort.OVERRUN ? inPart(one(spoken, random)) : at;
+        return new History.Done(when, new Act.Struck(fault));
+    }
+
+    /** A moment inside a part. */
+    private long inPart(int part) {
+        return part < partBegins.size() ? partBegins.get(part).now() + 1_000_000 : 0;
+    }
+
+    private static <T> T one(List<T> of, Random random) {
+        return of.get(random.nextInt(of.size()));
+    }
+
+    /** How often something happens that is expected so often: Knuth's way, by the product of uniform numbers. */
+    private static int poisson(Random random, double expected) {
+        double limit = Math.exp(-expected);
+        int count = 0;
+        for (double product = random.nextDouble(); product > limit; product *= random.nextDouble()) {
+            count++;
+        }
+        return count;
+    }
+
+    /** What the audience noticed in the night of a seed. */
+    public Bill of(long seed) {
+        List<History.Done> drawn = drawn(seed);
+        if (drawn.isEmpty()) {
+            return Bill.NOTHING;
+        }
+        Map<Culprit, Long> heard = new HashMap<>();
+        Map<Culprit, Long> seen = new HashMap<>();
+        Run run = planned.at(drawn.getFirst().at());
+        Optional<Culprit> open = Optional.empty();
+        int next = 0;
+        while (!run.isOver() && (next < drawn.size() || open.isPresent() || !isWell(run))) {
+            while (next < drawn.size() && drawn.get(next).at() <= run.now()) {
+                Act act = drawn.get(next++).act();
+                run = run.after(act);
+                open = open.or(() -> Optional.of(culprit(act)));
+            }
+            long until = next < drawn.size() ? drawn.get(next).at() : Long.MAX_VALUE;
+            Run later = run.until(Math.min(until, Math.max(run.now() + 1, run.nextMicros())));
+            long took = later.now() - run.now();
+            var senses = isWell(run) ? Set.<Sense>of() : noticing.of(run);
+            Culprit culprit = open.orElseGet(OfPlan::new);
+            if (senses.contains(Sense.HEARD)) {
+                heard.merge(culprit, took, Long::sum);
+            }
+            if (senses.contains(Sense.SEEN)) {
+                seen.merge(culprit, took, Long::sum);
+            }
+            run = later;
+            open = isWell(run) ? Optional.empty() : open;
+        }
+        return new Bill(heard, seen, drawn.size());
+    }
+
+    private static boolean isWell(Run run) {
+        return run.state().wrongs().isEmpty()
+                && run.state().silentSince() < 0
+                && run.repairs().isEmpty();
+    }
+
+    private static Culprit culprit(Act act) {
+        if (!(act instanceof Act.Struck struck)) {
+            return new OfPlan();
+        }
+        return switch (struck.fault()) {
+            case Fault.LinkOut out -> new OfLink(out.link());
+            case Fault.BoxOut out -> new OfBox(out.box());
+            case Fault.Slip slip -> new OfLink(slip.link());
+            case Fault.Stutter stutter -> new OfLink(stutter.link());
+            case Fault.Misstep step -> new OfSwitch(step.at());
+            case Fault.Astray astray -> new OfBox(astray.place().device());
+            case Fault.Overrun overrun -> new OfPart(0);
+        };
+    }
+}
