@@ -95,7 +95,7 @@ function draw() {
     const active = old.contains(document.activeElement);
     old.replaceWith(parsed);
     if (active && held)
-      [...parsed.querySelectorAll("button")].find((one) => one.dataset.press === held || one.value === held)?.focus();
+      [...parsed.querySelectorAll("button")].find((one) => one.dataset.foot === held || one.value === held)?.focus();
   }
   const lines = byId("run-tape")?.querySelector(".run-lines");
   if (lines && at > 0) lines.scrollTop = at;
@@ -157,9 +157,9 @@ requestAnimationFrame(frame);
 // Pressed with mouse or fingers, several at once, held and let go as on the real one.
 const fingers = new Map();
 document.addEventListener("pointerdown", (event) => {
-  const tile = event.target.closest?.("[data-press]");
-  if (!tile || !room() || event.button > 0 || !act(`press ${tile.dataset.press}`)) return;
-  fingers.set(event.pointerId, tile.dataset.press);
+  const tile = event.target.closest?.("[data-foot]");
+  if (!tile || !room() || event.button > 0 || !act(`press ${tile.dataset.foot}`)) return;
+  fingers.set(event.pointerId, tile.dataset.foot);
 });
 const letGo = (event) => {
   const press = fingers.get(event.pointerId);
@@ -179,7 +179,7 @@ document.addEventListener(
     const words = form.id === "acts" ? by?.value : new FormData(form).get("act");
     if (!words) return;
     event.preventDefault();
-    if (by?.dataset.press && lastClickWasPointer) return;
+    if (by?.dataset.foot && lastClickWasPointer) return;
     act(words);
   },
   true,
@@ -200,9 +200,9 @@ document.addEventListener("keydown", (event) => {
   if (!digit) return;
   const board = document.querySelector(`.run-board[data-keys="${event.shiftKey ? "shift" : ""}"]`);
   const tile = board?.querySelector(`[data-cap="${digit}"]`);
-  if (!tile || !act(`press ${tile.dataset.press}`)) return;
+  if (!tile || !act(`press ${tile.dataset.foot}`)) return;
   event.preventDefault();
-  down.set(event.code, tile.dataset.press);
+  down.set(event.code, tile.dataset.foot);
 });
 document.addEventListener("keyup", (event) => {
   const press = down.get(event.code);

@@ -114,8 +114,8 @@ final class LiveRun {
 
     /** As time goes on by the clock of the server; whether anything may look otherwise now. */
     synchronized boolean tick(long nanos) {
-        long went = Math.min(nanos - lastNanos, MOST_AT_ONCE_NANOS);
-        lastNanos = nanos;
+        long went = Math.clamp(nanos - lastNanos, 0, MOST_AT_ONCE_NANOS);
+        lastNanos = Math.max(lastNanos, nanos);
         if (!pace.isGoing()) {
             return false;
         }

@@ -185,7 +185,7 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
                         run.part(),
                         run.songMicros().isPresent()
                                 ? String.format(
-                                        Locale.ROOT, "%d", run.songMicros().getAsLong() / 1_000)
+                                        Locale.ROOT, "%d", run.songMicros().getAsLong())
                                 : "-",
                         RunPage.showMicros(run) / 1_000);
     }
