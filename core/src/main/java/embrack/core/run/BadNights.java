@@ -221,7 +221,8 @@ public final class BadNights {
             while (next < drawn.size() && drawn.get(next).at() <= run.now()) {
                 Act act = drawn.get(next++).act();
                 run = run.after(act);
-                open = open.or(() -> Optional.of(culprit(act)));
+                int part = run.part();
+                open = open.or(() -> Optional.of(culprit(act, part)));
             }
             long until = next < drawn.size() ? drawn.get(next).at() : Long.MAX_VALUE;
             Run later = run.until(Math.min(until, Math.max(run.now() + 1, run.nextMicros())));
@@ -246,7 +247,8 @@ public final class BadNights {
                 && run.repairs().isEmpty();
     }
 
-    private static Culprit culprit(Act act) {
+    /** What an act is put down to that comes in a part, from 0. */
+    private static Culprit culprit(Act act, int part) {
         if (!(act instanceof Act.Struck struck)) {
             return new OfPlan();
         }
@@ -257,7 +259,7 @@ public final class BadNights {
             case Fault.Stutter stutter -> new OfLink(stutter.link());
             case Fault.Misstep step -> new OfSwitch(step.at());
             case Fault.Astray astray -> new OfBox(astray.place().device());
-            case Fault.Overrun overrun -> new OfPart(0);
+            case Fault.Overrun overrun -> new OfPart(part);
         };
     }
 }
