@@ -3,11 +3,17 @@
 import { byId } from "./page.js";
 import { isForPage } from "./letters.js";
 import { say } from "./socketports.js";
+import { isEditing } from "./waiting.js";
+
+/** What a page of its own hangs in: it keeps its time while nobody answers, and is told when that is so. */
+export const live = { keepsTime: false, onMove: () => {}, onLost: () => {}, isLost: () => socket === null };
 
 const room = () => document.querySelector("main[data-live-run]");
 let socket = null;
 let path = "";
 let clock = null;
+/** Whether a run is on this page; else it waits until one begins. */
+const hasRun = () => byId("run-now") ?? byId("run-stand");
 let waiting = new Map();
 let isDrawing = false;
 
@@ -32,8 +38,8 @@ function join() {
   const old = socket;
   socket = null;
   old?.close();
+  if (path !== here) clock = null;
   path = here;
-  clock = null;
   if (!here) return;
   const mine = new WebSocket(new URL(here, location.href.replace(/^http/, "ws")));
   socket = mine;
@@ -43,6 +49,11 @@ function join() {
       setTimeout(() => room()?.dataset.liveRun === here && location.reload(), ENDED_MS);
       return;
     }
+    if (!hasRun()) {
+      if (!isEditing()) location.reload();
+      return;
+    }
+    live.onLost(false);
     if (data.startsWith("clock ")) {
       const [, micros, rate, going, part, song, show] = data.trim().split(" ");
       clock = {
@@ -62,7 +73,11 @@ function join() {
   mine.onclose = () => {
     if (socket !== mine) return;
     socket = null;
-    if (clock) clock = { ...clock, ...now(), rate: 0, at: performance.now() };
+    if (clock) {
+      const stands = live.keepsTime ? clock.rate : 0;
+      clock = { ...clock, ...now(), rate: stands, at: performance.now() };
+      if (hasRun()) live.onLost(true, clock.millis + clock.show);
+    }
     setTimeout(join, AGAIN_MS);
   };
 }
@@ -105,14 +120,14 @@ function draw() {
 // The paper under its line: each bar is as high as any other, and time goes on evenly in it.
 const BAR = 52;
 const LINE = 168;
-const brief = (millis) => {
+export const brief = (millis) => {
   const seconds = Math.floor(Math.max(0, millis) / 1000);
   const two = (number) => String(number).padStart(2, "0");
   const hours = Math.floor(seconds / 3600);
   const minutes = Math.floor(seconds / 60) % 60;
   return hours ? `${hours}:${two(minutes)}:${two(seconds % 60)}` : `${minutes}:${two(seconds % 60)}`;
 };
-const write = (place, words) => {
+export const write = (place, words) => {
   if (place && place.textContent !== words) place.textContent = words;
 };
 const still = matchMedia("(prefers-reduced-motion: reduce)");
@@ -120,6 +135,7 @@ function move() {
   const strip = document.querySelector(".strip");
   if (!clock) return;
   write(byId("run-time"), brief(now().millis + clock.show));
+  live.onMove(now());
   if (!strip || clock.song === null) return;
   const bars = strip.dataset.bars.split(" ").map((micros) => Number(micros) / 1000);
   const beats = strip.dataset.beats.split(" ").map(Number);
@@ -158,7 +174,7 @@ requestAnimationFrame(frame);
 const fingers = new Map();
 document.addEventListener("pointerdown", (event) => {
   const tile = event.target.closest?.("[data-foot]");
-  if (!tile || !room() || event.button > 0 || !act(`press ${tile.dataset.foot}`)) return;
+  if (!tile || !hasRun() || event.button > 0 || !act(`press ${tile.dataset.foot}`)) return;
   fingers.set(event.pointerId, tile.dataset.foot);
 });
 const letGo = (event) => {
@@ -175,7 +191,7 @@ document.addEventListener(
   (event) => {
     const by = event.submitter;
     const form = event.target;
-    if (!room() || (form.id !== "acts" && !("acts" in form.dataset))) return;
+    if (!hasRun() || (form.id !== "acts" && !("acts" in form.dataset))) return;
     const words = form.id === "acts" ? by?.value : new FormData(form).get("act");
     if (!words) return;
     event.preventDefault();
@@ -190,7 +206,7 @@ document.addEventListener("click", (event) => (lastClickWasPointer = event.detai
 // Keys 1 to 0 press the switches of the first board, with shift those of the second.
 const down = new Map();
 document.addEventListener("keydown", (event) => {
-  if (!room() || event.repeat || !isForPage(event)) return;
+  if (!hasRun() || event.repeat || !isForPage(event)) return;
   if (event.key === " " && !event.target.closest("button, summary, a")) {
     event.preventDefault();
     act(clock?.rate ? "pause" : "go");

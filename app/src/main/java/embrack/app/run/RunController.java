@@ -51,6 +51,18 @@ class RunController {
         return enter(id, Echo.NONE, page);
     }
 
+    /** The night for the one who plays: what goes, what comes, what to press next. */
+    @GetMapping("/stand")
+    String stand(@PathVariable RigId id, Model page) {
+        StoredRig stored = rigs.load(id);
+        page.addAttribute("rigName", stored.plan().rig().name().text())
+                .addAttribute("base", "/rigs/%s/run".formatted(id))
+                .addAttribute(
+                        "stand",
+                        runs.of(id).map(live -> StandView.of(live.run())).orElse(null));
+        return "run/stand";
+    }
+
     @ExceptionHandler(Refused.class)
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         Echo echo = Refusals.answer(refused, request, response);

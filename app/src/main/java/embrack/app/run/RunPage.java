@@ -183,14 +183,12 @@ record RunPage(
                                 .bar();
     }
 
-    private static String late(Run run) {
+    /** How late it is, in words; empty while it waits. */
+    static String late(Run run) {
         if (run.isOver() || run.night().parts().isEmpty() || run.isWaiting()) {
             return "";
         }
-        Running.Part part = run.night().parts().get(run.part());
-        long elapsed = run.songMicros().orElse(0)
-                - run.song().map(song -> song.trims().startMicros()).orElse(0L);
-        long by = run.now() - elapsed - run.night().micros(part.startMicros());
+        long by = run.lateMicros();
         return Math.abs(by) < 2 * SECOND ? "on time" : by > 0 ? Clock.brief(by) + " late" : Clock.brief(-by) + " early";
     }
 

@@ -14,7 +14,8 @@ import org.thymeleaf.context.Context;
 @Component
 class RunPieces {
 
-    static final List<String> ALL = List.of("run-now", "run-boards", "run-boxes", "run-tape", "run-order", "run-strip");
+    static final List<String> ALL =
+            List.of("run-now", "run-boards", "run-boxes", "run-tape", "run-order", "run-strip", "run-stand");
 
     private final ITemplateEngine templates;
     private final RigStore rigs;
@@ -28,6 +29,7 @@ class RunPieces {
     Map<String, String> of(LiveRun live) {
         var context = new Context(Locale.ENGLISH);
         context.setVariable("run", RunPage.of(live, rigs.newestRevision(live.rig())));
+        context.setVariable("stand", StandView.of(live.run()));
         Map<String, String> pieces = new LinkedHashMap<>();
         for (String piece : ALL) {
             pieces.put(

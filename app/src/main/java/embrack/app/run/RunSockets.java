@@ -1,6 +1,7 @@
 package embrack.app.run;
 
 import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
 import embrack.core.run.Run;
 import java.io.IOException;
 import java.net.URI;
@@ -34,7 +35,8 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
  * 1500000 1.0 true 2 30000000 0} (how far in milliseconds, how fast, whether it goes, which part, how far that is in
  * microseconds, how far the show is in milliseconds) and pieces of the page: {@code piece run-boxes}, and on the next
  * lines what stands there now. What looks as before is not sent again; who is too slow to take it all misses pieces,
- * not events: the next ones show them all. {@code ended} is told of a run that somebody ended.
+ * not events: the next ones show them all. {@code ended} is told of a run that somebody ended; who comes while none goes
+ * on is told of the next.
  */
 @Configuration
 @EnableWebSocket
@@ -49,6 +51,7 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
     private static final int MOST = 256;
 
     private final LiveRuns runs;
+    private final RigStore rigs;
     private final RunPieces pieces;
     private final RunActs acts;
     private final Map<RigId, Audience> audiences = new ConcurrentHashMap<>();
@@ -62,8 +65,9 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
         private volatile boolean isWaiting;
     }
 
-    RunSockets(LiveRuns runs, RunPieces pieces, RunActs acts) {
+    RunSockets(LiveRuns runs, RigStore rigs, RunPieces pieces, RunActs acts) {
         this.runs = runs;
+        this.rigs = rigs;
         this.pieces = pieces;
         this.acts = acts;
         runs.watch(this::moved);
@@ -77,9 +81,8 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
 
     @Override
     public void afterConnectionEstablished(WebSocketSession session) throws IOException {
-        Optional<RigId> rig = rig(session);
-        Optional<LiveRun> run = rig.flatMap(runs::of);
-        if (run.isEmpty()) {
+        Optional<RigId> rig = rig(session).filter(rigs::isThere);
+        if (rig.isEmpty()) {
             session.close(CloseStatus.BAD_DATA);
             return;
         }
@@ -93,8 +96,10 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
         session.getAttributes().put("line", line);
         teller.execute(() -> {
             // Told anew whole, so that nothing is missing that came while the page was on its way.
-            pieces.of(run.get()).forEach((id, html) -> send(line, piece(id, html)));
-            send(line, clock(run.get()));
+            runs.of(rig.get()).ifPresent(run -> {
+                pieces.of(run).forEach((id, html) -> send(line, piece(id, html)));
+                send(line, clock(run));
+            });
             audience.sessions.add(line);
         });
     }

@@ -136,6 +136,11 @@ public class RigStore {
         return archive.plan(id, revision >= 1 && revision <= newest ? revision : newest);
     }
 
+    /** Whether there is such a rig. */
+    public boolean isThere(RigId id) {
+        return mapper.newest(id.number()).isPresent();
+    }
+
     /** The number of the newest revision. */
     public int newestRevision(RigId id) {
         return newest(id).n();

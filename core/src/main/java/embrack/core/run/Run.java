@@ -264,39 +264,25 @@ public final class Run {
         return next > now() ? OptionalLong.of(next) : OptionalLong.empty();
     }
 
-    /** The presses that come next, the first first: of what waits or plays, then what begins the next part. */
+    /** The presses that come next, the first first: of what waits or plays, then of the parts behind it. */
     public List<Coming> coming() {
         Playhead head = state.head();
         List<Coming> coming = new ArrayList<>();
         if (head.mode() == Playhead.Mode.OVER) {
             return coming;
         }
+        int part = head.part();
         if (head.mode() == Playhead.Mode.WAITS) {
-            starts(head.part(), OptionalLong.of(Math.max(0, head.origin() - now())))
-                    .forEach(coming::add);
-            return coming;
+            starts(part, OptionalLong.of(Math.max(0, head.origin() - now()))).forEach(coming::add);
+            inside(part, 0, Optional.empty()).forEach(coming::add);
+        } else {
+            inside(part, head.next(), Optional.of(head)).forEach(coming::add);
         }
-        night().script(head.part()).ifPresent(script -> {
-            for (int i = head.next(); i < script.inside().size(); i++) {
-                Script.Beat beat = script.inside().get(i);
-                if (beat.cue().foot().isPresent() && !head.early().contains(i)) {
-                    coming.add(new Coming(
-                            beat.cue().foot().get(),
-                            Footfall.Why.CUE,
-                            OptionalLong.of(head.origin() + beat.at() - now()),
-                            OptionalLong.of(beat.at())));
-                }
-            }
-        });
-        night().parts()
-                .get(head.part())
-                .entry()
-                .calls()
-                .end()
-                .ifPresent(
-                        at -> coming.add(new Coming(at, Footfall.Why.END, OptionalLong.empty(), OptionalLong.empty())));
-        if (head.part() + 1 < night().parts().size()) {
-            starts(head.part() + 1, OptionalLong.empty()).forEach(coming::add);
+        end(part).ifPresent(coming::add);
+        for (int later = part + 1; later < night().parts().size(); later++) {
+            starts(later, OptionalLong.empty()).forEach(coming::add);
+            inside(later, 0, Optional.empty()).forEach(coming::add);
+            end(later).ifPresent(coming::add);
         }
         return coming;
     }
@@ -304,15 +290,55 @@ public final class Run {
     private List<Coming> starts(int part, OptionalLong in) {
         return Stream.concat(
                         night().parts().get(part).entry().calls().arm().stream()
-                                .map(at -> new Coming(at, Footfall.Why.ARM, in, OptionalLong.empty())),
+                                .map(at -> new Coming(at, Footfall.Why.ARM, part, in, OptionalLong.empty())),
                         night().start(part).stream()
-                                .map(at -> new Coming(at, Footfall.Why.START, in, OptionalLong.empty())))
+                                .map(at -> new Coming(at, Footfall.Why.START, part, in, OptionalLong.empty())))
                 .toList();
+    }
+
+    /** Those inside a part from one of its cues on; by the clock where it plays. */
+    private List<Coming> inside(int part, int from, Optional<Playhead> head) {
+        List<Script.Beat> beats = night().script(part).map(Script::inside).orElse(List.of());
+        List<Coming> coming = new ArrayList<>();
+        for (int i = from; i < beats.size(); i++) {
+            Script.Beat beat = beats.get(i);
+            int number = i;
+            if (beat.cue().foot().isPresent()
+                    && head.filter(playing -> playing.early().contains(number)).isEmpty()) {
+                coming.add(new Coming(
+                        beat.cue().foot().get(),
+                        Footfall.Why.CUE,
+                        part,
+                        head.map(playing -> OptionalLong.of(playing.origin() + beat.at() - now()))
+                                .orElse(OptionalLong.empty()),
+                        OptionalLong.of(beat.at())));
+            }
+        }
+        return coming;
+    }
+
+    private Optional<Coming> end(int part) {
+        return night().parts()
+                .get(part)
+                .entry()
+                .calls()
+                .end()
+                .map(at -> new Coming(at, Footfall.Why.END, part, OptionalLong.empty(), OptionalLong.empty()));
     }
 
     /** The press that comes next. */
     public Optional<SwitchAt> nextPress() {
         return coming().stream().map(Coming::at).findFirst();
+    }
+
+    /** How much later than planned the part goes that goes now, microseconds; negative when early, 0 while it waits. */
+    public long lateMicros() {
+        if (isOver() || isWaiting() || night().parts().isEmpty()) {
+            return 0;
+        }
+        long elapsed = songMicros().orElse(0)
+                - song().map(song -> song.trims().startMicros()).orElse(0L);
+        return now() - elapsed - night().micros(night().parts().get(part()).startMicros());
     }
 
     /** What can be brought back: links, boxes with what hangs on them, the other one of a pair. */
