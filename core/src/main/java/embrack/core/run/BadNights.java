@@ -1,23 +1,19 @@
 package embrack.core.run;
 
-import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
-import embrack.core.rig.LinkKind;
 import embrack.core.run.Noticing.Sense;
 import embrack.core.run.Rates.Sort;
-import embrack.core.switches.Assignment;
 import embrack.core.switches.SwitchAt;
-import embrack.core.world.Event.Fate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
-import java.util.stream.IntStream;
+import java.util.SplittableRandom;
+import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 
 /**
@@ -29,14 +25,9 @@ public final class BadNights {
     private static final double MICROS_PER_HOUR = 3_600e6;
 
     private final Night night;
-    private final Rates rates;
+    private final Lots lots;
     private final Noticing noticing;
     private final History planned;
-    private final List<Link> cables;
-    private final List<Link> air;
-    private final List<DeviceId> boxes;
-    private final List<SwitchAt> switches;
-    private final List<Integer> spoken;
     private final List<Run> partBegins = new ArrayList<>();
 
     /** What something is put down to. */
@@ -97,24 +88,8 @@ public final class BadNights {
 
     public BadNights(Night night, Rates rates) {
         this.night = night;
-        this.rates = rates;
+        this.lots = new Lots(night, rates);
         this.noticing = new Noticing(night.plan());
-        Plan plan = night.plan();
-        cables = plan.rig().links().stream()
-                .filter(link -> plan.rig().kind(link).isCable())
-                .toList();
-        air = plan.rig().links().stream()
-                .filter(link -> isInTheAir(plan.rig().kind(link)))
-                .toList();
-        boxes = plan.rig().devices().stream().map(device -> device.id()).toList();
-        switches = plan.switches().assignments().stream()
-                .filter(assignment -> !assignment.steps().isEmpty())
-                .map(Assignment::at)
-                .toList();
-        spoken = IntStream.range(0, night.parts().size())
-                .filter(part -> night.parts().get(part).entry().item().isSpoken())
-                .boxed()
-                .toList();
         History whole = History.of(Run.of(night, true));
         while (!whole.run().isOver()) {
             if (whole.run().part() >= partBegins.size()) {
@@ -125,20 +100,14 @@ public final class BadNights {
         planned = whole;
     }
 
-    private static boolean isInTheAir(LinkKind kind) {
-        return kind == LinkKind.WIRELESS || kind == LinkKind.NETWORK;
-    }
-
     /** What goes wrong in the night of a seed, in order. */
     public List<History.Done> drawn(long seed) {
-        var random = new Random(seed);
+        var random = new SplittableRandom(seed);
         long length = planned.run().now();
         double hours = length / MICROS_PER_HOUR;
         List<History.Done> all = new ArrayList<>();
         for (Sort sort : Sort.values()) {
-            int things = things(sort);
-            double expected = rates.of(sort) * things * (isByHour(sort) ? hours : 1);
-            for (int i = poisson(random, expected); i > 0 && things > 0; i--) {
+            for (int i = poisson(random, lots.expected(sort, hours)); i > 0; i--) {
                 all.add(drawn(sort, random, length));
             }
         }
@@ -146,45 +115,10 @@ public final class BadNights {
         return all;
     }
 
-    private static boolean isByHour(Sort sort) {
-        return sort != Sort.MISSTEP && sort != Sort.OVERRUN;
-    }
-
-    /** How many there are of what can go wrong so; of presses, how many are planned. */
-    private int things(Sort sort) {
-        return switch (sort) {
-            case CABLE -> cables.size();
-            case AIR, STUTTER -> air.size();
-            case BOX -> boxes.size();
-            case MESSAGE -> night.plan().rig().links().size();
-            case MISSTEP ->
-                switches.isEmpty()
-                        ? 0
-                        : night
-                                .running()
-                                .presses(night.plan().book(), night.plan().switches())
-                                .values()
-                                .stream()
-                                .mapToInt(Integer::intValue)
-                                .sum();
-            case OVERRUN -> spoken.size();
-        };
-    }
-
-    private History.Done drawn(Sort sort, Random random, long length) {
+    private History.Done drawn(Sort sort, RandomGenerator random, long length) {
         long at = (long) (random.nextDouble() * length);
-        Fault fault =
-                switch (sort) {
-                    case CABLE -> new Fault.LinkOut(one(cables, random), sort.micros());
-                    case AIR -> new Fault.LinkOut(one(air, random), sort.micros());
-                    case BOX -> new Fault.BoxOut(one(boxes, random), sort.micros());
-                    case MESSAGE -> new Fault.Slip(one(night.plan().rig().links(), random), Fate.LOST);
-                    case STUTTER -> new Fault.Stutter(one(air, random), sort.micros());
-                    case MISSTEP -> new Fault.Misstep(one(switches, random));
-                    case OVERRUN -> new Fault.Overrun(sort.micros());
-                };
-        long when = sort == Sort.OVERRUN ? inPart(one(spoken, random)) : at;
-        return new History.Done(when, new Act.Struck(fault));
+        long when = sort == Sort.OVERRUN ? inPart(Lots.one(lots.spoken(), random)) : at;
+        return new History.Done(when, new Act.Struck(lots.one(sort, random)));
     }
 
     /** A moment inside a part. */
@@ -192,12 +126,8 @@ public final class BadNights {
         return part < partBegins.size() ? partBegins.get(part).now() + 1_000_000 : 0;
     }
 
-    private static <T> T one(List<T> of, Random random) {
-        return of.get(random.nextInt(of.size()));
-    }
-
     /** How often something happens that is expected so often: Knuth's way, by the product of uniform numbers. */
-    private static int poisson(Random random, double expected) {
+    private static int poisson(RandomGenerator random, double expected) {
         double limit = Math.exp(-expected);
         int count = 0;
         for (double product = random.nextDouble(); product > limit; product *= random.nextDouble()) {

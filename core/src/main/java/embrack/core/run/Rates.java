@@ -36,8 +36,13 @@ public record Rates(Map<Sort, Double> each) {
             return usual;
         }
 
+        /** Whether it is counted by the hour; else by presses, or parts. */
+        public boolean isByHour() {
+            return this != MISSTEP && this != OVERRUN;
+        }
+
         /** How long it lasts, microseconds; 0 for what is over at once. */
-        long micros() {
+        public long micros() {
             return seconds * 1_000_000;
         }
     }
@@ -63,7 +68,8 @@ public record Rates(Map<Sort, Double> each) {
         return new Rates(usual);
     }
 
-    double of(Sort sort) {
+    /** How often a sort is said to go wrong. */
+    public double of(Sort sort) {
         return each.getOrDefault(sort, 0.0);
     }
 }

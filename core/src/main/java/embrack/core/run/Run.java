@@ -34,6 +34,12 @@ public final class Run {
     /** As many lines of what happened are kept. */
     static final int TAPE = 400;
 
+    /** How long before a press one is there that is played for it alone, six seconds. Common practice, no source. */
+    private static final long PRESS_LEAD_MICROS = 6_000_000;
+
+    /** For so long something that is wrong is left to be mended, 30 s. */
+    private static final long MEND_MICROS = 30_000_000;
+
     private final State state;
 
     /**
@@ -262,6 +268,26 @@ public final class Run {
                 .orElse(true);
         long next = isLast ? end - JOIN_MICROS : end;
         return next > now() ? OptionalLong.of(next) : OptionalLong.empty();
+    }
+
+    /**
+     * Where only the presses are played: the moment some seconds before the next one that somebody has to make; empty
+     * where it is that near, one waits, or something went wrong that somebody may yet mend.
+     */
+    public OptionalLong nextPressMicros() {
+        boolean isBusy = feet().stream().anyMatch(foot -> foot.isOpen() && foot.due() <= now() + PRESS_LEAD_MICROS)
+                || wrongs().stream().anyMatch(wrong -> now() - wrong.since() < MEND_MICROS)
+                || silentSince().isPresent() && now() - silentSince().getAsLong() < MEND_MICROS;
+        if (isOver() || isBusy) {
+            return OptionalLong.empty();
+        }
+        Optional<Coming> first = coming().stream().findFirst().filter(one -> one.part() == part());
+        long next = first.filter(one -> one.inMicros().isPresent())
+                .map(one -> now() + one.inMicros().getAsLong() - PRESS_LEAD_MICROS)
+                .orElseGet(() -> isWaiting()
+                        ? Math.max(now(), state.head().origin())
+                        : new Going(state).endsMicros() - PRESS_LEAD_MICROS);
+        return next > now() && next < Long.MAX_VALUE - PRESS_LEAD_MICROS ? OptionalLong.of(next) : OptionalLong.empty();
     }
 
     /** The presses that come next, the first first: of what waits or plays, then of the parts behind it. */

@@ -10,15 +10,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * How the feet did: each press that somebody had to make, and how it was made. What was pressed instead of it counts
  * for the press that waited for somebody then; what was pressed with nothing waiting stands by itself.
  *
- * @param presses in the order in which they were due
+ * @param presses in the order in which they were due; those of a passage that was played again come again
  * @param strays presses for which nothing waited
  */
 public record Score(List<Scored> presses, List<Stray> strays) {
+
+    public static final Score NOTHING = new Score(List.of(), List.of());
 
     /** How a press was made. */
     public enum Grade {
@@ -101,10 +104,14 @@ public record Score(List<Scored> presses, List<Stray> strays) {
 
     /** The score of a run so far; what still waits is not in it. */
     public static Score of(Run run) {
-        Plan plan = run.night().plan();
-        List<Stray> left = new ArrayList<>(run.strays());
+        return of(run.night().plan(), run.feet(), run.strays());
+    }
+
+    /** The score of some presses, and of what else was pressed meanwhile. */
+    static Score of(Plan plan, List<Footfall> feet, List<Stray> strays) {
+        List<Stray> left = new ArrayList<>(strays);
         List<Scored> presses = new ArrayList<>();
-        for (Footfall foot : run.feet()) {
+        for (Footfall foot : feet) {
             if (!foot.isOpen()) {
                 Sort sort = Sort.of(plan, foot);
                 List<Stray> instead =
@@ -129,6 +136,22 @@ public record Score(List<Scored> presses, List<Stray> strays) {
         }
         long millis = foot.lateMicros() / 1_000;
         return millis < -sort.earlyMillis() ? Grade.EARLY : millis > sort.lateMillis() ? Grade.LATE : Grade.RIGHT;
+    }
+
+    /** The score of what is left where a run goes back, or elsewhere: of what is not in the run that comes of it. */
+    public static Score left(Run before, Run after) {
+        List<Footfall> feet = new ArrayList<>(before.feet());
+        feet.removeAll(after.feet());
+        List<Stray> strays = new ArrayList<>(before.strays());
+        strays.removeAll(after.strays());
+        return of(before.night().plan(), feet, strays);
+    }
+
+    /** This, and what came after it. */
+    public Score and(Score later) {
+        return new Score(
+                Stream.concat(presses.stream(), later.presses.stream()).toList(),
+                Stream.concat(strays.stream(), later.strays.stream()).toList());
     }
 
     /** How many were made so. */
