@@ -192,9 +192,11 @@ document.addEventListener(
     const by = event.submitter;
     const form = event.target;
     if (!hasRun() || (form.id !== "acts" && !("acts" in form.dataset))) return;
-    const words = form.id === "acts" ? by?.value : new FormData(form).get("act");
+    const said = form.id === "acts" ? by?.value : new FormData(form).get("act");
+    const words = form.dataset.acts === "note" ? `note ${said || "!"}` : said;
     if (!words) return;
     event.preventDefault();
+    if (form.dataset.acts === "note") form.reset();
     if (by?.dataset.foot && lastClickWasPointer) return;
     act(words);
   },

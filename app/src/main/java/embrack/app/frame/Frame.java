@@ -115,6 +115,7 @@ public record Frame(
                 count("to-press", (int) report.proofs().stream()
                         .filter(proof -> proof.messages() > 0)
                         .count());
+            case LOG -> say("what-went-wrong");
         };
     }
 

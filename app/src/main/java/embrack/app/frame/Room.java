@@ -13,7 +13,8 @@ public enum Room {
     PREFLIGHT,
     RUN,
     FOLDER,
-    LINE;
+    LINE,
+    LOG;
 
     /** The last part of the room's path, and what its words are known by. */
     public String key() {

@@ -50,12 +50,14 @@ class LineChecks {
     private static final int MOST_BROWSERS = 1_000;
 
     private final LineStore store;
+    private final LineLog log;
     private final ApplicationEventPublisher others;
     private final Map<RigId, Running> running = new ConcurrentHashMap<>();
     private final StationClocks clocks = new StationClocks();
 
-    LineChecks(LineStore store, ApplicationEventPublisher others) {
+    LineChecks(LineStore store, LineLog log, ApplicationEventPublisher others) {
         this.store = store;
+        this.log = log;
         this.others = others;
     }
 
@@ -327,6 +329,7 @@ class LineChecks {
     private void change(StoredRig rig, Running now, String who, SharedCheck next) {
         if (!next.came().equals(now.check.came())) {
             store.keep(rig.id(), now.check.came(), next.came(), who, rig.revision());
+            log.write(rig, who, next.inspection());
         }
         now.check = next;
     }

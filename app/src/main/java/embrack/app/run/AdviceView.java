@@ -45,7 +45,8 @@ record AdviceView(List<RunPage.Deed> acts, String takes, List<String> left) {
         return run.wrongs().stream().anyMatch(wrong -> wrong.place().equals(place));
     }
 
-    private static RunPage.Deed deed(Plan plan, Act act, Wording wording) {
+    /** Something that helps, as it is done and said. */
+    static RunPage.Deed deed(Plan plan, Act act, Wording wording) {
         return switch (act) {
             case Act.ByHand hand
             when hand.what() instanceof Event.Press press ->

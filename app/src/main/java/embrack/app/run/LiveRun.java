@@ -4,16 +4,22 @@ import embrack.app.store.RigId;
 import embrack.app.store.RunStore;
 import embrack.core.run.Act;
 import embrack.core.run.Advice;
+import embrack.core.run.Drill;
+import embrack.core.run.Fault;
 import embrack.core.run.History;
+import embrack.core.run.Lots;
 import embrack.core.run.Night;
 import embrack.core.run.Run;
+import embrack.core.run.Score;
 import embrack.core.run.Wrong;
+import embrack.core.run.text.DrillText;
 import embrack.core.world.Event;
 import embrack.core.world.Place;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -24,6 +30,9 @@ final class LiveRun {
 
     /** A run that goes as fast as it can is worked out for so long at a time, then shown, nanoseconds. */
     private static final long AT_A_TIME_NANOS = 40_000_000;
+
+    /** What goes wrong by itself does so after a third of a song. */
+    private static final int SPOILT_AFTER = 3;
 
     private static final long CHUNK_MICROS = 10_000_000;
 
@@ -39,7 +48,22 @@ final class LiveRun {
     private final RigId rig;
     private final RunStore store;
     private final RunStore.Kept kept;
+    private final Run start;
+    private final Lots lots;
     private History history;
+
+    /** How the feet did in what was left for elsewhere. */
+    private Score left = Score.NOTHING;
+
+    /** The presses that are made again and again, and which is at hand. */
+    private Optional<Drill> drill;
+
+    /** Whether the press at hand is yet to be gone to. */
+    private boolean isNew;
+
+    /** The part in which something went wrong by itself last, from 0. */
+    private int spoilt = -1;
+
     private Pace pace;
     private long lastNanos;
     private long keptNanos;
@@ -58,11 +82,24 @@ final class LiveRun {
         this.store = store;
         this.kept = kept;
         this.pace = Pace.parse(kept.pace());
-        Run start = Run.at(night, kept.part(), kept.bar(), kept.byPlan());
-        this.history = History.replay(start, acts);
+        this.start =
+                Run.at(night, kept.wish().part(), kept.wish().bar(), kept.wish().byPlan());
+        this.history = History.of(start);
+        for (History.Done done : acts) {
+            this.history = history.until(done.at());
+            take(done.act());
+        }
         if (kept.reached() > history.run().now()) {
             this.history = history.until(kept.reached());
         }
+        this.drill = DrillText.read(kept.wish().drill())
+                .map(read -> read.targets().stream()
+                        .filter(target -> target.part() < night.parts().size())
+                        .toList())
+                .filter(targets -> !targets.isEmpty())
+                .map(targets -> new Drill(targets, 0));
+        this.isNew = true;
+        this.lots = new Lots(night, store.rates(rig));
         this.lastNanos = nanos;
         this.keptNanos = nanos;
         this.touchedNanos = nanos;
@@ -79,6 +116,36 @@ final class LiveRun {
 
     int revision() {
         return kept.revision();
+    }
+
+    /** How it was begun. */
+    RunStore.Wish wish() {
+        return kept.wish();
+    }
+
+    /** How it stood when it began. */
+    Run start() {
+        return start;
+    }
+
+    /** How the feet did so far, in all that was played. */
+    synchronized Score score() {
+        return left.and(Score.of(history.run()));
+    }
+
+    /** The presses that are made again until they sit; empty where none are. */
+    synchronized Optional<Drill> drill() {
+        return drill;
+    }
+
+    /** Something comes upon it; what is left by that is scored. */
+    private void take(Act act) {
+        Run before = history.run();
+        history = history.after(act);
+        spoilt = act instanceof Act.Struck ? before.part() : spoilt;
+        if (act instanceof Act.Back || act instanceof Act.From) {
+            left = left.and(Score.left(before, history.run()));
+        }
     }
 
     synchronized Run run() {
@@ -130,14 +197,16 @@ final class LiveRun {
             }
             case JOINS -> {
                 advance(went, 1);
-                for (OptionalLong next = history.run().nextJoinMicros();
-                        next.isPresent();
-                        next = history.run().nextJoinMicros()) {
-                    history = history.until(next.getAsLong());
-                }
+                passOver(Run::nextJoinMicros);
+            }
+            case PRESSES, SLOWER -> {
+                advance(went, pace.speed().rate());
+                passOver(Run::nextPressMicros);
             }
             default -> advance(went, pace.speed().rate());
         }
+        spoil();
+        train();
         if (history.run().isOver()) {
             pace = pace.going(false);
             keep(nanos);
@@ -145,6 +214,49 @@ final class LiveRun {
             keep(nanos);
         }
         return history.run().lines() != before;
+    }
+
+    /** Over what is not played, at once. */
+    private void passOver(Function<Run, OptionalLong> next) {
+        for (OptionalLong there = next.apply(history.run()); there.isPresent(); there = next.apply(history.run())) {
+            history = history.until(there.getAsLong());
+        }
+    }
+
+    /** Something goes wrong by itself, once in each part of a run that is so, when a good while of it has gone by. */
+    private void spoil() {
+        Run run = history.run();
+        OptionalLong seed = kept.wish().seed();
+        if (seed.isEmpty() || run.part() == spoilt || run.song().isEmpty() || run.isOver() || run.isWaiting()) {
+            return;
+        }
+        long length = run.song().get().lengthMicros();
+        if (run.songMicros().orElse(0) < length / SPOILT_AFTER) {
+            return;
+        }
+        lots.likely(seed.getAsLong() + run.part(), run.part()).ifPresent(fault -> kept("", new Act.Struck(fault)));
+    }
+
+    /** Something that may well go wrong now. */
+    synchronized Optional<Fault> drawn(long seed) {
+        return lots.likely(seed, history.run().part());
+    }
+
+    /** On to the next press that does not sit yet, once the one at hand was made or missed. */
+    private void train() {
+        if (drill.isEmpty() || !isNew && !drill.get().isDone(history.run())) {
+            return;
+        }
+        Optional<Drill> next = isNew ? drill : drill.get().next(score());
+        isNew = false;
+        if (next.isEmpty()) {
+            pace = pace.going(false);
+            drill = Optional.empty();
+            store.reached(kept.id(), history.run().now(), pace.written());
+            return;
+        }
+        drill = next;
+        kept("", next.get().from(history.run().night()));
     }
 
     /** Whether it has been held for so long that it can leave the memory: it is kept. */
@@ -163,9 +275,13 @@ final class LiveRun {
     synchronized void act(String who, Act act, long nanos) {
         tick(nanos);
         touchedNanos = nanos;
-        History next = history.after(act);
+        kept(who, act);
+    }
+
+    /** What comes upon it now is kept, and then so. */
+    private void kept(String who, Act act) {
         store.act(kept.id(), new History.Done(history.run().now(), act), who);
-        history = next;
+        take(act);
     }
 
     /** It goes on otherwise. */

@@ -40,13 +40,15 @@ class LiveRuns {
     private final RigStore rigs;
     private final Reports reports;
     private final RunStore store;
+    private final RunLog log;
     private final Map<RigId, LiveRun> live = new ConcurrentHashMap<>();
     private final List<Consumer<LiveRun>> watching = new CopyOnWriteArrayList<>();
     private final List<Consumer<RigId>> ends = new CopyOnWriteArrayList<>();
     private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(
             Thread.ofPlatform().daemon().name("runs").factory());
 
-    LiveRuns(RigStore rigs, Reports reports, RunStore store) {
+    LiveRuns(RigStore rigs, Reports reports, RunStore store, RunLog log) {
+        this.log = log;
         this.rigs = rigs;
         this.reports = reports;
         this.store = store;
@@ -78,26 +80,15 @@ class LiveRuns {
         return new LiveRun(rig, store, kept, night, store.acts(kept.id(), plan.rig()), System.nanoTime());
     }
 
-    /**
-     * Begins a run of the newest plan, and ends the one that went on.
-     *
-     * @param part from where, from 0
-     * @param bar of its song, from 1; 0 for its beginning
-     * @param byPlan whether the run presses what the plan says
-     */
-    LiveRun begin(StoredRig rig, int part, int bar, boolean byPlan, String who) {
+    /** Begins a run of the newest plan, and ends the one that went on. */
+    LiveRun begin(StoredRig rig, RunStore.Wish wish, Pace pace) {
+        of(rig.id()).ifPresent(log::write);
         Night night = Night.of(reports.of(rig));
-        long from = Run.at(night, part, bar, byPlan).now();
+        long from = Run.at(night, wish.part(), wish.bar(), wish.byPlan()).now();
         RunStore.Kept kept = store.begin(
-                rig.id(),
-                rig.revision(),
-                part,
-                bar,
-                byPlan,
-                who,
-                from,
-                Pace.PAUSED.going(true).written());
+                rig.id(), rig.revision(), wish, from, pace.going(true).written());
         LiveRun run = new LiveRun(rig.id(), store, kept, night, List.of(), System.nanoTime());
+        log.begun(run);
         live.put(rig.id(), run);
         tell(run);
         return run;
@@ -105,6 +96,7 @@ class LiveRuns {
 
     /** Ends the one that goes on. */
     void end(RigId rig) {
+        of(rig).ifPresent(log::write);
         store.end(rig);
         live.remove(rig);
         ends.forEach(watcher -> watcher.accept(rig));
@@ -119,6 +111,9 @@ class LiveRuns {
     /** It goes on otherwise. */
     void go(LiveRun run, Pace pace) {
         run.go(pace, System.nanoTime());
+        if (!pace.isGoing()) {
+            log.write(run);
+        }
         tell(run);
     }
 
@@ -136,8 +131,12 @@ class LiveRuns {
         live.values().removeIf(run -> run.isForgotten(System.nanoTime()));
         for (LiveRun run : live.values()) {
             try {
+                boolean wasOver = run.run().isOver();
                 if (run.tick(System.nanoTime())) {
                     tell(run);
+                }
+                if (run.run().isOver() && !wasOver) {
+                    log.write(run);
                 }
             } catch (RuntimeException e) {
                 LOG.error("the run of rig {} is left", run.rig(), e);

@@ -25,7 +25,11 @@ record Pace(Speed speed, boolean isGoing) {
         /** As fast as it can be worked out. */
         ALL("as fast as it goes", Double.POSITIVE_INFINITY),
         /** By the clock around each end of a part, and over what lies between at once. */
-        JOINS("only the joins", 1);
+        JOINS("only the joins", 1),
+        /** By the clock before each press that somebody has to make, and over what lies between at once. */
+        PRESSES("only the presses", 1),
+        /** The same, at seven tenths. */
+        SLOWER("only the presses, slower", 0.7);
 
         private final String words;
         private final double rate;

@@ -12,12 +12,15 @@ import embrack.core.world.Event;
 import embrack.core.world.Place;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.SplittableRandom;
+import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
  * What people do in a run, as pages say it: an act in words, {@code tap quay-board.1.3} for a press that is let go, or
- * how it goes on: {@code go}, {@code pause}, {@code speed sixty}, {@code step}, {@code step-back}.
+ * how it goes on: {@code go}, {@code pause}, {@code speed sixty}, {@code step}, {@code step-back}; {@code draw} lets
+ * something likely go wrong.
  */
 @Component
 class RunActs {
@@ -25,6 +28,7 @@ class RunActs {
     /** The longest, in characters. */
     private static final int MOST = 1_000;
 
+    private final RandomGenerator seeds = new SplittableRandom();
     private final LiveRuns runs;
 
     RunActs(LiveRuns runs) {
@@ -55,6 +59,9 @@ class RunActs {
                 return at.isPresent()
                         && act(run, who, Optional.of(new Act.ByHand(new Event.Press(at.get()))))
                         && act(run, who, Optional.of(new Act.ByHand(new Event.Release(at.get()))));
+            }
+            case "draw" -> {
+                return act(run, who, run.drawn(seeds.nextLong()).map(Act.Struck::new));
             }
             default -> {
                 return act(run, who, ActText.read(run.run().night().plan().rig(), words.strip()));

@@ -7,15 +7,18 @@ import embrack.app.frame.Room;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.RunStore;
 import embrack.app.store.StoredRig;
 import embrack.core.edit.Refused;
 import embrack.core.run.Night;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
+import java.security.SecureRandom;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.OptionalLong;
+import java.util.random.RandomGenerator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -31,6 +34,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/run")
 class RunController {
 
+    /** The longest name of a person, in characters, and the longest list of presses. */
+    private static final int MOST_NAME = 60;
+
+    private static final int MOST_TARGETS = 2_000;
+
+    private final RandomGenerator seeds = new SecureRandom();
     private final RigStore rigs;
     private final Reports reports;
     private final LiveRuns runs;
@@ -42,9 +51,6 @@ class RunController {
         this.runs = runs;
         this.acts = acts;
     }
-
-    /** A part to begin from. */
-    record From(int number, String words) {}
 
     @GetMapping
     String run(@PathVariable RigId id, Model page) {
@@ -81,12 +87,7 @@ class RunController {
                         live.map(run -> RunPage.of(run, stored.revision())).orElse(null))
                 .addAttribute(
                         "faults", live.map(run -> FaultGroup.all(run.run())).orElse(List.of()))
-                .addAttribute(
-                        "froms",
-                        IntStream.range(0, night.parts().size())
-                                .mapToObj(i -> new From(
-                                        i, night.parts().get(i).entry().name().text()))
-                                .toList());
+                .addAttribute("froms", RunPage.froms(night));
         return "run/run";
     }
 
@@ -95,14 +96,23 @@ class RunController {
      *
      * @param part from which part, from 0
      * @param bar of its song, from 1; empty for its beginning
-     * @param feet "plan" where the run presses what the plan says, else people do
+     * @param as what it is: "plan", a run that presses what the plan says; "people", one in which people do; "drill",
+     *     their feet are trained; "show", it follows the show itself
+     * @param person whose feet
+     * @param slower whether a drill goes slower
+     * @param faults whether something goes wrong in each song of a drill
+     * @param targets the presses that a drill is about; empty for all
      */
     @PostMapping("/begin")
     String begin(
             @PathVariable RigId id,
             @RequestParam(defaultValue = "0") int part,
             @RequestParam(defaultValue = "") String bar,
-            @RequestParam(defaultValue = "plan") String feet,
+            @RequestParam(defaultValue = "plan") String as,
+            @RequestParam(defaultValue = "") String person,
+            @RequestParam(defaultValue = "false") boolean slower,
+            @RequestParam(defaultValue = "false") boolean faults,
+            @RequestParam(defaultValue = "") String targets,
             @Nullable Principal who) {
         StoredRig stored = rigs.load(id);
         Night night = Night.of(reports.of(stored));
@@ -118,12 +128,23 @@ class RunController {
                             ? "That part has no bars; leave it empty."
                             : "The song has bars 1 to %d; write one, or leave it empty.".formatted(bars));
         }
+        if (person.strip().length() > MOST_NAME) {
+            throw Refused.text("person", "A name has at most %d characters.".formatted(MOST_NAME));
+        }
+        RunStore.Sort sort = RunStore.Sort.of(as);
+        String own = who == null ? "" : who.getName();
+        boolean isDrill = sort == RunStore.Sort.DRILL;
         runs.begin(
                 stored,
-                part,
-                bar.isBlank() ? 0 : Integer.parseInt(bar.strip()),
-                feet.equals("plan"),
-                who == null ? "" : who.getName());
+                new RunStore.Wish(
+                        sort,
+                        part,
+                        bar.isBlank() ? 0 : Integer.parseInt(bar.strip()),
+                        as.equals("plan"),
+                        person.isBlank() ? own : person.strip(),
+                        isDrill && targets.length() <= MOST_TARGETS ? targets : "",
+                        isDrill && faults ? OptionalLong.of(seeds.nextLong()) : OptionalLong.empty()),
+                Pace.PAUSED.at(isDrill ? slower ? Pace.Speed.SLOWER : Pace.Speed.PRESSES : Pace.Speed.ONE));
         return "redirect:/rigs/%s/run".formatted(id);
     }
 

@@ -51,6 +51,7 @@ import java.util.stream.Stream;
  * @param advice what brings back what is wrong with the fewest acts
  * @param outs what is out and can be brought back
  * @param freedoms what can be done with the song beside playing on
+ * @param drill how the feet do; empty where none are trained
  */
 record RunPage(
         long id,
@@ -72,6 +73,7 @@ record RunPage(
         Optional<AdviceView> advice,
         List<Deed> outs,
         List<Deed> freedoms,
+        Optional<DrillView> drill,
         boolean isOver) {
 
     private static final int ROWS = 60;
@@ -98,6 +100,16 @@ record RunPage(
     /** Something that somebody can do, as an act; {@code why} not, where it cannot be done. */
     record Deed(String act, String words, String why) {}
 
+    /** A part to begin from. */
+    record From(int number, String words) {}
+
+    /** From where a night can be begun. */
+    static List<From> froms(Night night) {
+        return IntStream.range(0, night.parts().size())
+                .mapToObj(i -> new From(i, night.parts().get(i).entry().name().text()))
+                .toList();
+    }
+
     static RunPage of(LiveRun live, int newest) {
         Run run = live.run();
         Night night = run.night();
@@ -105,6 +117,7 @@ record RunPage(
         Wording wording = Spoken.of(plan);
         var telling = new Telling(night);
         Pace pace = live.pace();
+        Optional<DrillView> drill = DrillView.of(live);
         return new RunPage(
                 live.id(),
                 pace.isGoing(),
@@ -126,9 +139,12 @@ record RunPage(
                 run.wrongs().stream()
                         .map(wrong -> wrong(run, wrong, wording, telling))
                         .toList(),
-                live.advice().map(found -> AdviceView.of(run, found, wording)),
+                drill.filter(view -> !view.asks().isEmpty()).isPresent()
+                        ? Optional.empty()
+                        : live.advice().map(found -> AdviceView.of(run, found, wording)),
                 outs(run, live.advice(), wording),
                 NightDeeds.of(run),
+                drill,
                 run.isOver());
     }
 

@@ -7,34 +7,44 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.jspecify.annotations.Nullable;
 
 /** The SQL of run-throughs. */
 @Mapper
 interface RunMapper {
 
     /** A run that was begun. */
-    record Row(long id, int revision, int part, int bar, boolean byPlan, String who, long reached, String pace) {}
+    record Row(
+            long id,
+            int revision,
+            String sort,
+            int part,
+            int bar,
+            boolean byPlan,
+            String who,
+            String drill,
+            @Nullable Long seed,
+            long reached,
+            String pace) {}
 
     /** What came upon it. */
     record ActRow(long at, String act, String who) {}
 
     @Select("""
-            insert into run (rig, revision, part, bar, by_plan, who, reached, pace)
-            values (#{rig}, #{revision}, #{part}, #{bar}, #{byPlan}, #{who}, #{reached}, #{pace}) returning id""")
-    long begin(
-            @Param("rig") long rig,
-            @Param("revision") int revision,
-            @Param("part") int part,
-            @Param("bar") int bar,
-            @Param("byPlan") boolean byPlan,
-            @Param("who") String who,
-            @Param("reached") long reached,
-            @Param("pace") String pace);
+            insert into run (rig, revision, sort, part, bar, by_plan, who, drill, seed, reached, pace)
+            values (#{rig}, #{r.revision}, #{r.sort}, #{r.part}, #{r.bar}, #{r.byPlan}, #{r.who}, #{r.drill}, #{r.seed},
+                    #{r.reached}, #{r.pace}) returning id""")
+    long begin(@Param("rig") long rig, @Param("r") Row row);
 
     @Select("""
-            select id, revision, part, bar, by_plan, who, reached, pace from run
+            select id, revision, sort, part, bar, by_plan, who, drill, seed, reached, pace from run
             where rig = #{rig} and ended is null order by id desc limit 1""")
     Optional<Row> open(@Param("rig") long rig);
+
+    @Select("""
+            select id, revision, sort, part, bar, by_plan, who, drill, seed, reached, pace from run
+            where rig = #{rig} and id = #{run}""")
+    Optional<Row> find(@Param("rig") long rig, @Param("run") long run);
 
     @Update("update run set ended = now() where rig = #{rig} and ended is null")
     void endAll(@Param("rig") long rig);
@@ -49,4 +59,15 @@ interface RunMapper {
 
     @Select("select at, act, who from run_act where run = #{run} order by n")
     List<ActRow> acts(@Param("run") long run);
+
+    /** How often something goes wrong. */
+    record RateRow(String sort, double rate) {}
+
+    @Select("select sort, rate from run_rate where rig = #{rig}")
+    List<RateRow> rates(@Param("rig") long rig);
+
+    @Insert("""
+            insert into run_rate (rig, sort, rate) values (#{rig}, #{sort}, #{rate})
+            on conflict (rig, sort) do update set rate = excluded.rate""")
+    void rate(@Param("rig") long rig, @Param("sort") String sort, @Param("rate") double rate);
 }

@@ -3,10 +3,16 @@ package embrack.app.store;
 import embrack.core.rig.Rig;
 import embrack.core.run.Act;
 import embrack.core.run.History;
+import embrack.core.run.Rates;
 import embrack.core.run.text.ActText;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -20,40 +26,103 @@ public class RunStore {
         this.mapper = mapper;
     }
 
+    /** What a run is. */
+    public enum Sort {
+        /** Played to look at, without the gear. */
+        RUN,
+        /** Feet that are trained. */
+        DRILL,
+        /** The show itself, followed by people who press. */
+        SHOW;
+
+        /** As it is kept, and as pages say it. */
+        public String key() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+
+        /** The one of a key; a plain run for any other. */
+        public static Sort of(String key) {
+            return Stream.of(values())
+                    .filter(sort -> sort.key().equals(key))
+                    .findFirst()
+                    .orElse(RUN);
+        }
+    }
+
+    /**
+     * How a run is begun.
+     *
+     * @param part from where, from 0
+     * @param bar of its song, from 1; 0 for its beginning
+     * @param byPlan whether the run presses what the plan says, else people do
+     * @param who begins it, or whose feet are trained
+     * @param drill the presses that it is about, as the room wrote them; empty for all
+     * @param seed by which things go wrong in it; empty where nothing does by itself
+     */
+    public record Wish(Sort sort, int part, int bar, boolean byPlan, String who, String drill, OptionalLong seed) {
+
+        /** A plain run. */
+        public static Wish of(int part, int bar, boolean byPlan, String who) {
+            return new Wish(Sort.RUN, part, bar, byPlan, who, "", OptionalLong.empty());
+        }
+    }
+
     /**
      * A run that goes on.
      *
      * @param revision of the plan that is played
-     * @param part from where it began, from 0
-     * @param bar of its song, from 1; 0 for its beginning
      * @param reached how far it has come, microseconds of the run
      * @param pace how it goes on, as the room wrote it
      */
-    public record Kept(
-            long id, int revision, int part, int bar, boolean byPlan, String who, long reached, String pace) {}
+    public record Kept(long id, int revision, Wish wish, long reached, String pace) {}
 
     /** Begins one, and ends the one that went on. */
     @Transactional
-    public Kept begin(
-            RigId rig, int revision, int part, int bar, boolean byPlan, String who, long reached, String pace) {
+    public Kept begin(RigId rig, int revision, Wish wish, long reached, String pace) {
         mapper.endAll(rig.number());
-        long id = mapper.begin(rig.number(), revision, part, bar, byPlan, who, reached, pace);
-        return new Kept(id, revision, part, bar, byPlan, who, reached, pace);
+        long id = mapper.begin(
+                rig.number(),
+                new RunMapper.Row(
+                        0,
+                        revision,
+                        wish.sort().key(),
+                        wish.part(),
+                        wish.bar(),
+                        wish.byPlan(),
+                        wish.who(),
+                        wish.drill(),
+                        wish.seed().isPresent() ? wish.seed().getAsLong() : null,
+                        reached,
+                        pace));
+        return new Kept(id, revision, wish, reached, pace);
     }
 
     /** The one that goes on; empty where none does. */
     @Transactional(readOnly = true)
     public Optional<Kept> open(RigId rig) {
-        return mapper.open(rig.number())
-                .map(row -> new Kept(
-                        row.id(),
-                        row.revision(),
+        return mapper.open(rig.number()).map(RunStore::kept);
+    }
+
+    /** One of a rig, over or not. */
+    @Transactional(readOnly = true)
+    public Optional<Kept> find(RigId rig, long run) {
+        return mapper.find(rig.number(), run).map(RunStore::kept);
+    }
+
+    private static Kept kept(RunMapper.Row row) {
+        return new Kept(
+                row.id(),
+                row.revision(),
+                new Wish(
+                        Sort.of(row.sort()),
                         row.part(),
                         row.bar(),
                         row.byPlan(),
                         row.who(),
-                        row.reached(),
-                        row.pace()));
+                        row.drill(),
+                        row.seed() == null ? OptionalLong.empty() : OptionalLong.of(row.seed())),
+                row.reached(),
+                row.pace());
     }
 
     /** Ends it. */
@@ -83,5 +152,25 @@ public class RunStore {
             act.ifPresent(read -> acts.add(new History.Done(row.at(), read)));
         }
         return acts;
+    }
+
+    /** How often things go wrong with the crew of a rig: as common practice has it where they said nothing. */
+    @Transactional(readOnly = true)
+    public Rates rates(RigId rig) {
+        Map<Rates.Sort, Double> rates = new EnumMap<>(Rates.Sort.class);
+        rates.putAll(Rates.usual().each());
+        for (RunMapper.RateRow row : mapper.rates(rig.number())) {
+            Stream.of(Rates.Sort.values())
+                    .filter(sort -> sort.name().equals(row.sort()))
+                    .findFirst()
+                    .ifPresent(sort -> rates.put(sort, row.rate()));
+        }
+        return new Rates(rates);
+    }
+
+    /** Keeps how often things go wrong with the crew of a rig. */
+    @Transactional
+    public void rate(RigId rig, Rates rates) {
+        rates.each().forEach((sort, rate) -> mapper.rate(rig.number(), sort.name(), rate));
     }
 }

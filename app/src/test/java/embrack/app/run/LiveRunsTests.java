@@ -26,6 +26,9 @@ class LiveRunsTests {
     private RunStore store;
 
     @Autowired
+    private RunLog log;
+
+    @Autowired
     private LiveRuns runs;
 
     @Autowired
@@ -36,7 +39,7 @@ class LiveRunsTests {
     void aRunIsTheSameAfterTheServerWasStartedAnew() {
         RigId id = rigs.create(rigs.load(new RigId(1)).plan(), "Quay rig");
         StoredRig stored = rigs.load(id);
-        LiveRun run = runs.begin(stored, 4, 3, true, "Mira");
+        LiveRun run = runs.begin(stored, RunStore.Wish.of(4, 3, true, "Mira"), Pace.PAUSED);
         runs.go(run, Pace.PAUSED);
         for (String words : List.of(
                 "step",
@@ -56,7 +59,7 @@ class LiveRunsTests {
             acts.done(run, "Mira", words);
         }
         Run before = run.run();
-        Run after = new LiveRuns(rigs, reports, store).of(id).orElseThrow().run();
+        Run after = new LiveRuns(rigs, reports, store, log).of(id).orElseThrow().run();
         assertThat(after).isEqualTo(before).hasSameHashCodeAs(before);
         assertThat(after.tape()).isEqualTo(before.tape());
         assertThat(store.acts(run.id(), stored.plan().rig())).hasSizeGreaterThan(8);
@@ -78,14 +81,14 @@ class LiveRunsTests {
 
         runs.end(id);
         assertThat(runs.of(id)).isEmpty();
-        assertThat(new LiveRuns(rigs, reports, store).of(id)).isEmpty();
+        assertThat(new LiveRuns(rigs, reports, store, log).of(id)).isEmpty();
     }
 
     /** Around each end of a part it goes by the clock, and over what lies between at once. */
     @Test
     void onlyTheJoinsArePlayed() {
         RigId id = rigs.create(rigs.load(new RigId(1)).plan(), "Quay rig");
-        LiveRun run = runs.begin(rigs.load(id), 2, 0, true, "");
+        LiveRun run = runs.begin(rigs.load(id), RunStore.Wish.of(2, 0, true, ""), Pace.PAUSED);
         runs.go(run, new Pace(Pace.Speed.JOINS, false));
         long nanos = System.nanoTime();
         run.go(new Pace(Pace.Speed.JOINS, true), nanos);

@@ -37,8 +37,8 @@ public record Aftermath(
         return wrongMicros > 0;
     }
 
-    /** What comes of a fault in a run. */
-    static Aftermath of(Run before, Fault fault, Noticing noticing) {
+    /** What comes of a fault in a run. {@code isAdvised} whether it is looked for what would bring it back. */
+    static Aftermath of(Run before, Fault fault, Noticing noticing, boolean isAdvised) {
         long end = before.now() + LOOKED_AT_MICROS;
         Run run = before.after(new Act.Struck(fault));
         long heard = 0;
@@ -61,7 +61,7 @@ public record Aftermath(
             run.wrongs().forEach(one -> places.add(one.place()));
             silent |= run.silentSince().isPresent();
             first = isWrong && first < 0 ? run.now() : first;
-            if (advice.isEmpty() && isWrong && run.now() - first >= SEEN_AFTER_MICROS) {
+            if (isAdvised && advice.isEmpty() && isWrong && run.now() - first >= SEEN_AFTER_MICROS) {
                 advice = Advice.of(run);
             }
             run = next;

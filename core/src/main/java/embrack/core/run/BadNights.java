@@ -18,10 +18,13 @@ import java.util.stream.Stream;
 
 /**
  * Nights in which things go wrong as often as they are said to, drawn by a seed: the same seed gives the same night.
- * The people do nothing but what the plan says; what goes out comes back by itself after the time that its sort says.
+ * The people do nothing but what the plan says; what goes out comes back by itself after the time that its sort says. What
+ * is still wrong after five minutes is taken for mended then, and the night goes on as planned (common practice, no
+ * source).
  */
 public final class BadNights {
 
+    private static final long MENDED_MICROS = 300_000_000;
     private static final double MICROS_PER_HOUR = 3_600e6;
 
     private final Night night;
@@ -95,7 +98,9 @@ public final class BadNights {
             if (whole.run().part() >= partBegins.size()) {
                 partBegins.add(whole.run());
             }
-            whole = whole.until(whole.run().nextMicros());
+            whole = whole.run().isHeld()
+                    ? whole.after(new Act.GoOn())
+                    : whole.until(whole.run().nextMicros());
         }
         planned = whole;
     }
@@ -146,15 +151,31 @@ public final class BadNights {
         Map<Culprit, Long> seen = new HashMap<>();
         Run run = planned.at(drawn.getFirst().at());
         Optional<Culprit> open = Optional.empty();
+        Culprit last = new OfPlan();
+        long since = run.now();
         int next = 0;
         while (!run.isOver() && (next < drawn.size() || open.isPresent() || !isWell(run))) {
             while (next < drawn.size() && drawn.get(next).at() <= run.now()) {
                 Act act = drawn.get(next++).act();
                 run = run.after(act);
                 int part = run.part();
-                open = open.or(() -> Optional.of(culprit(act, part)));
+                since = open.isPresent() ? since : run.now();
+                last = culprit(act, part);
+                open = Optional.of(open.orElse(last));
             }
-            long until = next < drawn.size() ? drawn.get(next).at() : Long.MAX_VALUE;
+            if (open.isEmpty() && !isWell(run)) {
+                // A message that is lost, or a press, shows a while after it: unless it were so without it.
+                Run planned = this.planned.at(run.now());
+                boolean isPlanned = !isWell(planned)
+                        && planned.state()
+                                .wrongs()
+                                .keySet()
+                                .equals(run.state().wrongs().keySet());
+                open = Optional.of(isPlanned ? new OfPlan() : last);
+            }
+            long until = Math.min(
+                    next < drawn.size() ? drawn.get(next).at() : Long.MAX_VALUE,
+                    open.isPresent() || !isWell(run) ? since + MENDED_MICROS : Long.MAX_VALUE);
             Run later = run.until(Math.min(until, Math.max(run.now() + 1, run.nextMicros())));
             long took = later.now() - run.now();
             var senses = isWell(run) ? Set.<Sense>of() : noticing.of(run);
@@ -166,7 +187,14 @@ public final class BadNights {
                 seen.merge(culprit, took, Long::sum);
             }
             run = later;
-            open = isWell(run) ? Optional.empty() : open;
+            if (isWell(run)) {
+                open = Optional.empty();
+                since = run.now();
+            } else if (run.now() >= since + MENDED_MICROS) {
+                run = planned.at(run.now());
+                open = Optional.empty();
+                since = run.now();
+            }
         }
         return new Bill(heard, seen, drawn.size());
     }

@@ -112,7 +112,7 @@ final class Going {
     // ---------------------------------------------------------------- time
 
     void until(long to) {
-        for (long at = nextInstant(); at <= to; at = nextInstant()) {
+        for (long at = nextInstant(); at <= to && at != Long.MAX_VALUE; at = nextInstant()) {
             pass(at);
             happen();
             compare();

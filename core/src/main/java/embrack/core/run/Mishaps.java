@@ -29,7 +29,7 @@ public final class Mishaps {
                 part = run.part();
                 begins.put(part, run);
             }
-            run = run.until(run.nextMicros());
+            run = run.next();
         }
         begins.put(night.parts().size(), run);
     }
@@ -86,12 +86,17 @@ public final class Mishaps {
         }
     }
 
-    /** Tries one. */
+    /** Tries one, and looks for what would bring it back. */
     public Tried tried(Mishap mishap) {
+        return tried(mishap, true);
+    }
+
+    /** Tries one. {@code isAdvised} whether it is looked for what would bring it back. */
+    public Tried tried(Mishap mishap, boolean isAdvised) {
         Run from = begins.get(mishap.part());
         if (from == null) {
             throw new IllegalArgumentException("part %d is never played".formatted(mishap.part()));
         }
-        return new Tried(mishap, Aftermath.of(from.until(mishap.at()), mishap.fault(), noticing));
+        return new Tried(mishap, Aftermath.of(from.until(mishap.at()), mishap.fault(), noticing, isAdvised));
     }
 }

@@ -129,13 +129,14 @@ public final class Run {
     public static Run at(Night night, int part, int bar, boolean byPlan) {
         Run run = Run.of(night, true);
         while (!run.isOver() && run.part() < part) {
-            run = run.until(run.nextMicros());
+            run = run.next();
         }
         long there = night.song(part)
                 .filter(song -> bar > 0)
                 .map(song -> song.form().tempoMap().micros(Position.bar(bar)))
                 .orElse(Long.MIN_VALUE);
         while (!run.isOver()
+                && !run.isHeld()
                 && run.part() == part
                 && (run.isWaiting() || run.songMicros().orElse(Long.MAX_VALUE) < there)) {
             long left =
@@ -239,6 +240,16 @@ public final class Run {
                 : OptionalLong.of(
                         song().orElseThrow().form().endMicros(section().getAsInt())
                                 - songMicros().getAsLong());
+    }
+
+    /** Whether it waits for somebody, who alone could bring it on. */
+    public boolean isHeld() {
+        return !isOver() && nextMicros() == Long.MAX_VALUE;
+    }
+
+    /** As it is when the next thing has come; where nothing comes any more by itself, as somebody went on to the next part. */
+    Run next() {
+        return isHeld() ? after(new Act.GoOn()) : until(nextMicros());
     }
 
     /** When something comes next if nobody does anything, microseconds; {@link Long#MAX_VALUE} where nothing does. */
