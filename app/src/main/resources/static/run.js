@@ -3,6 +3,7 @@
 import { byId } from "./page.js";
 import { isForPage } from "./letters.js";
 import { say } from "./socketports.js";
+import { sound } from "./runsound.js";
 import { isEditing } from "./waiting.js";
 
 /** What a page of its own hangs in: it keeps its time while nobody answers, and is told when that is so. */
@@ -166,6 +167,7 @@ function move() {
 }
 function frame() {
   if (clock?.rate) move();
+  if (clock) sound(now().song, clock.rate);
   requestAnimationFrame(frame);
 }
 requestAnimationFrame(frame);

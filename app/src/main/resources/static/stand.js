@@ -4,7 +4,7 @@ import { brief, live, write } from "./run.js";
 
 live.keepsTime = true;
 
-const bars = (stand) => (stand.dataset.bars ? stand.dataset.bars.split(" ").map((micros) => Number(micros) / 1000) : []);
+const bars = (stand) => stand.dataset.bars.split(" ").map((micros) => Number(micros) / 1000);
 
 /** How far off a moment of the song is, in bars while it is more than one, then in beats. */
 function off(stand, song, at) {

@@ -114,8 +114,12 @@ class EditRouteTests {
         OTHERS.put("POST /rigs/{id}/line/pairs/tried", "what is seen of the gear is no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/heard", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/clear", "ticks are no part of the plan");
-        for (String run : List.of("begin", "end", "act")) {
+        for (String run : List.of("begin", "end", "act", "faults/singles", "faults/nights", "faults/rates")) {
             OTHERS.put("POST /rigs/{id}/run/" + run, "what is played is no part of the plan");
+        }
+        for (String log :
+                List.of("{entry:\\d{1,18}}/notes", "notes/{note:\\d{1,18}}/settle", "notes/{note:\\d{1,18}}/reopen")) {
+            OTHERS.put("POST /rigs/{id}/log/" + log, "what happened is no part of the plan");
         }
         OTHERS.put("POST /rigs/{id}/switches/trial/heard", "what is tried is no part of the plan");
         OTHERS.put("POST /rigs/{id}/switches/trial/story", "what is tried is no part of the plan");

@@ -39,7 +39,7 @@ record LogPage(
     /** What somebody looks for; empty for all. */
     record Asked(String sort, String words, String about) {
 
-        boolean isAll() {
+        public boolean isAll() {
             return sort.isEmpty() && words.isBlank() && about.isEmpty();
         }
     }

@@ -74,7 +74,7 @@ record FaultGroup(String words, List<One> faults) {
                 .toList();
     }
 
-    /** What stands otherwise by somebody's hand: another memory, patch or scene; what is muted open, and the reverse. */
+    /** What stands otherwise by somebody's hand: another memory, patch or scene; what is muted open, or not. */
     private static Stream<Fault> astray(Run run) {
         return run.night().moved().stream().sorted().flatMap(place -> switch (place.aspect()) {
             case CHOSEN -> run.actual().value(place) == 0 ? Stream.of(new Fault.Astray(place, 1)) : Stream.empty();

@@ -27,8 +27,9 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * What can go wrong in the nights of rigs, worked out while people do something else: every single thing at every moment,
- * and nights by seed. One is worked out at a time; of each rig the newest result is kept, of {@value #MOST} rigs at most.
+ * What can go wrong in the nights of rigs, worked out while people do something else: every single thing at every
+ * moment, and nights by seed. One is worked out at a time; of each rig the newest result is kept, of {@value #MOST}
+ * rigs at most.
  */
 @Component
 class Foresight {

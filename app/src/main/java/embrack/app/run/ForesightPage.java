@@ -96,7 +96,7 @@ record ForesightPage(
 
     private static String tried(Map<Fault, List<Mishaps.Tried>> tried) {
         List<Mishaps.Tried> all = tried.values().stream().flatMap(List::stream).toList();
-        return "%d things, each at every join and inside every part: %d trials, in %d of them the audience notices something."
+        return "%d things, each at every join and inside every part: %d trials, %d of them noticed by the audience."
                 .formatted(
                         tried.size(),
                         all.size(),

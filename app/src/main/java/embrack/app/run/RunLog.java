@@ -148,7 +148,7 @@ class RunLog {
                     RunPage.name(plan, at) + ", " + plan.rig().name(at.board()).text(),
                     scored.sort().name().toLowerCase(Locale.ROOT),
                     scored.grade().name().toLowerCase(Locale.ROOT),
-                    (int) (scored.byMicros() / 1_000),
+                    (int) Math.round(scored.byMicros() / 1e3),
                     scored.instead().stream()
                             .map(Stray::at)
                             .map(other -> RunPage.name(plan, other))

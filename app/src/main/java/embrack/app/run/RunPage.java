@@ -4,6 +4,7 @@ import embrack.app.frame.Mark;
 import embrack.app.frame.Spoken;
 import embrack.core.check.rule.Severity;
 import embrack.core.music.Clock;
+import embrack.core.music.Key;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.run.Act;
@@ -26,6 +27,7 @@ import embrack.core.world.Reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -51,6 +53,7 @@ import java.util.stream.Stream;
  * @param advice what brings back what is wrong with the fewest acts
  * @param outs what is out and can be brought back
  * @param freedoms what can be done with the song beside playing on
+ * @param pad the root of the pad that lies under it, hertz; empty where none does
  * @param drill how the feet do; empty where none are trained
  */
 record RunPage(
@@ -74,9 +77,12 @@ record RunPage(
         List<Deed> outs,
         List<Deed> freedoms,
         Optional<DrillView> drill,
+        String pad,
         boolean isOver) {
 
     private static final int ROWS = 60;
+    private static final int A_ABOVE_C = 9;
+    private static final int OCTAVE = 12;
     private static final long SECOND = 1_000_000;
 
     /** Something that can be chosen. */
@@ -145,7 +151,19 @@ record RunPage(
                 outs(run, live.advice(), wording),
                 NightDeeds.of(run),
                 drill,
+                run.isOver() || night.parts().isEmpty()
+                        ? ""
+                        : night.parts()
+                                .get(run.part())
+                                .pad()
+                                .map(RunPage::hertz)
+                                .orElse(""),
                 run.isOver());
+    }
+
+    /** The root of a key in the octave below middle C, in equal temperament with A at 440 Hz: ISO 16 for the A. */
+    private static String hertz(Key key) {
+        return String.format(Locale.ROOT, "%.2f", 440 * Key.ratio(key.pitchClass() - A_ABOVE_C - OCTAVE));
     }
 
     /** How far the show is, by the order: before its start it is negative. */

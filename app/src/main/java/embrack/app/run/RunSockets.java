@@ -35,8 +35,8 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
  * 1500000 1.0 true 2 30000000 0} (how far in milliseconds, how fast, whether it goes, which part, how far that is in
  * microseconds, how far the show is in milliseconds) and pieces of the page: {@code piece run-boxes}, and on the next
  * lines what stands there now. What looks as before is not sent again; who is too slow to take it all misses pieces,
- * not events: the next ones show them all. {@code ended} is told of a run that somebody ended; who comes while none goes
- * on is told of the next.
+ * not events: the next ones show them all. {@code ended} is told of a run that somebody ended; who comes while none
+ * goes on is told of the next.
  */
 @Configuration
 @EnableWebSocket

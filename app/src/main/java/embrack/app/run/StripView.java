@@ -20,6 +20,7 @@ import java.util.stream.IntStream;
  *
  * @param bars when each bar begins, microseconds from bar 1, with the end of the last
  * @param beats how many beats each bar has
+ * @param countIn how many bars at its beginning are counted aloud, if somebody wants to hear that
  * @param sections blocks
  * @param pins what comes
  */
@@ -28,6 +29,7 @@ record StripView(
         String bars,
         String beats,
         int height,
+        int countIn,
         List<BarLine> lines,
         List<Block> sections,
         List<Pin> pins) {
@@ -36,6 +38,9 @@ record StripView(
     private static final int BAR = 52;
 
     private static final int PIN_ROOM = 8;
+
+    /** As many bars are counted at most. Common practice, no source. */
+    private static final int COUNTED = 2;
 
     /** A bar. */
     record BarLine(int y, int number) {}
@@ -72,6 +77,7 @@ record StripView(
                         .mapToObj(bar -> String.valueOf(tempos.metre(bar).beats()))
                         .collect(Collectors.joining(" ")),
                 form.bars() * BAR,
+                Math.min(COUNTED, form.lastBar(0)),
                 IntStream.rangeClosed(1, form.bars())
                         .mapToObj(bar -> new BarLine((bar - 1) * BAR, bar))
                         .toList(),

@@ -121,11 +121,12 @@ interface LogMapper {
     void lines(@Param("entry") long entry, @Param("from") int from, @Param("lines") List<LineRow> lines);
 
     @Insert("""
-            <script>insert into log_press (entry, n, at, part, target, label, sort, grade, millis, instead, beside, rank)
+            <script>insert into log_press
+              (entry, n, at, part, target, label, sort, grade, millis, instead, beside, rank)
             values
             <foreach collection="presses" item="p" index="i" separator=",">
-              (#{entry}, #{from} + #{i}, #{p.at}, #{p.part}, #{p.target}, #{p.label}, #{p.sort}, #{p.grade}, #{p.millis},
-               #{p.instead}, #{p.beside}, #{p.rank})
+              (#{entry}, #{from} + #{i}, #{p.at}, #{p.part}, #{p.target}, #{p.label}, #{p.sort}, #{p.grade},
+               #{p.millis}, #{p.instead}, #{p.beside}, #{p.rank})
             </foreach></script>""")
     void presses(@Param("entry") long entry, @Param("from") int from, @Param("presses") List<PressRow> presses);
 

@@ -13,8 +13,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What is kept of runs, drills, shows and line checks: in words as they were then, with what people noted and what is to
- * be done about it.
+ * What is kept of runs, drills, shows and line checks: in words as they were then, with what people noted and what is
+ * to be done about it.
  */
 @Service
 public class LogStore {
@@ -164,7 +164,7 @@ public class LogStore {
         });
     }
 
-    /** Writes how a line check stands: into the entry of the one that goes on, or a new one after a pause of an hour. */
+    /** Writes how a line check stands: into the entry of the one that goes on, or after an hour a new one. */
     @Transactional
     public void check(RigId rig, int revision, String who, String title, List<Line> lines) {
         long entry = mapper.lastCheck(rig.number(), revision)

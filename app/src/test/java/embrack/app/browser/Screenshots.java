@@ -31,22 +31,13 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/sound", "sound-desk", "");
         shot(ColorScheme.DARK, 820, 1180, "/rigs/1/doors", "doors-tablet-stage", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/models/lantern-desk-six-fixtures/edit", "editor-desk", "");
-        shot(
-                ColorScheme.LIGHT,
-                1280,
-                800,
-                "/rigs/1/switches/swap?box=quay-board&with=eight-switch-long-press-board&left=10",
-                "swap-desk",
-                "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/lights?look=kettle-fire", "lights-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/songs/lanterns-on-the-sill", "prompt-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats?part=7", "order-desk", "");
-        shot(ColorScheme.DARK, 820, 1180, "/rigs/1/switches/choir-board/1/3", "switches-tablet-stage", "3");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/preflight", "preflight-desk", "");
         run();
+        nights();
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line", "line-desk", "");
-        shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line/send", "send-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/folder", "folder-desk", "");
         printed("/rigs/1/folder.pdf?leaf=cards", "Side board", "card-paper");
         printed("/rigs/1/folder.pdf?leaf=picture", "Wiring of messages", "wiring-paper");
@@ -122,17 +113,64 @@ class Screenshots {
         }
     }
 
+    /** A night that goes on, on the desk's ground and on the stand, then feet that are trained, and the log. */
+    private void nights() {
+        try (Stagehand hand = new Stagehand(port, 1280, 800, ColorScheme.LIGHT);
+                Stagehand stand = new Stagehand(port, 820, 1180, ColorScheme.DARK)) {
+            Page page = hand.page;
+            begin(page, "Tide Against the Pier", "14");
+            page.locator("#run-now").getByText("Pause").click();
+            page.locator("#run-now[data-going=false]").waitFor();
+            page.locator(".run-begin summary").click();
+            page.evaluate("document.querySelector('.run-begin').open = false; scrollTo(0, 0)");
+            hand.untilDrawn();
+            page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("run-desk.png")));
+            stand.page.navigate("/rigs/1/run/stand");
+            stand.page.locator(".stand-in").first().waitFor();
+            stand.untilDrawn();
+            stand.page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("stand-tablet-stage.png")));
+
+            page.navigate("/rigs/1/run/drill");
+            page.locator("#drill-person").fill("Mira");
+            page.locator("#drill-part").selectOption("Tide Against the Pier");
+            page.locator("form button.is-primary").click();
+            page.locator("#run-now[data-going=true]").waitFor();
+            page.locator(".run-tile.is-next").click();
+            for (String neighbour : new String[] {"8", "7"}) {
+                page.locator(".run-where").getByText("Verse 1").waitFor();
+                page.keyboard().press("Digit" + neighbour);
+            }
+            page.locator("#run-now").getByText("Pause").click();
+            page.locator("#run-now[data-going=false]").waitFor();
+            page.evaluate("scrollTo(0, 0)");
+            hand.untilDrawn();
+            page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("drill-desk.png")));
+            page.navigate("/rigs/1/run");
+            page.getByText("Begin anew").click();
+            page.getByText("End this run").click();
+            page.locator("#run-part").waitFor();
+            page.navigate("/rigs/1/log");
+            page.locator(".log-entries a").first().click();
+            page.locator("#note-words").fill("Tape the lead of the Quay board to the riser.");
+            page.locator("input[name=todo]").check();
+            page.getByText("Write it down").click();
+            page.locator(".log-todo").waitFor();
+            page.evaluate("scrollTo(0, 0)");
+            page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("log-desk.png")));
+        }
+    }
+
+    private static void begin(Page page, String part, String bar) {
+        page.navigate("/rigs/1/run");
+        page.locator("#run-part").selectOption(part);
+        page.locator("#run-bar").fill(bar);
+        page.locator(".run-begin button.is-primary").click();
+        page.locator("#run-now[data-going=true]").waitFor();
+    }
+
     private void shot(ColorScheme ground, int width, int height, String path, String name, String keys) {
         try (Stagehand hand = new Stagehand(port, width, height, ground)) {
             hand.page.navigate(path);
-            if (path.endsWith("/edit")) {
-                hand.page
-                        .locator("#chart")
-                        .fill(hand.page.locator("#chart").inputValue().replace("Chase 1..4", "Chase 1..5"));
-                hand.page.locator("#pressed").fill("level Fixture 3 at 90");
-                hand.page.waitForTimeout(900);
-                hand.page.evaluate("scrollTo(0, 0)");
-            }
             for (char key : keys.toCharArray()) {
                 hand.page.keyboard().press(String.valueOf(key));
                 hand.page.waitForTimeout(900);
@@ -148,9 +186,6 @@ class Screenshots {
             }
             if (path.endsWith("line")) {
                 LineJobTests.withMistakes(hand);
-            }
-            if (path.endsWith("send")) {
-                SendJobTests.halfWay(hand);
             }
             if (path.endsWith("models")) {
                 LineJobTests.describing(hand);

@@ -60,20 +60,6 @@ class SendJobTests extends AtTheBrowser {
         assertThat(hand.page.locator("#todo-head + ul")).containsText("counts 1 lower than the plan");
     }
 
-    /** A box that is asked, some of it answered, for a picture. */
-    static void halfWay(Stagehand hand) {
-        hand.click("Take simulated boxes");
-        assertThat(hand.page.locator("#out-count")).containsText(": ");
-        walkTo(hand, "Vocal mixer");
-        hand.click("Yes, send to Vocal mixer from here");
-        ask(hand);
-        answer(hand, "Yes, it did");
-        ask(hand);
-        answer(hand, "Yes, it did");
-        ask(hand);
-        hand.page.evaluate("scrollTo(0, 0)");
-    }
-
     /** A tablet that learns: its message goes again and again until somebody says that it has it. */
     @Test
     void aBoxThatLearnsIsSentItsLesson() {

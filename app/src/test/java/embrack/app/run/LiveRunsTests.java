@@ -1,15 +1,25 @@
 package embrack.app.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.app.AppTest;
+import embrack.app.store.LogStore;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.RunStore;
 import embrack.app.store.StoredRig;
+import embrack.core.run.Act;
+import embrack.core.run.Drill;
+import embrack.core.run.Night;
 import embrack.core.run.Run;
+import embrack.core.run.Score;
+import embrack.core.switches.SwitchAt;
+import embrack.core.world.Event;
 import java.util.List;
+import java.util.OptionalLong;
+import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -27,6 +37,9 @@ class LiveRunsTests {
 
     @Autowired
     private RunLog log;
+
+    @Autowired
+    private LogStore kept;
 
     @Autowired
     private LiveRuns runs;
@@ -106,5 +119,99 @@ class LiveRunsTests {
         }
         assertThat(run.run().part()).isEqualTo(3);
         runs.end(id);
+    }
+
+    /** Feet that press as a script says, at times worked out by hand. */
+    @Test
+    void aDrillIsScoredAndKept() {
+        RigId id = rigs.create(rigs.load(new RigId(1)).plan(), "Quay rig");
+        StoredRig stored = rigs.load(id);
+        LiveRun run = drill(stored, 1, "");
+        // The countdown waits for its press, then takes five minutes; somebody presses Go 20 s before it is over.
+        long nanos = tap(run, "quay-board.1.4", 0, 1_500);
+        nanos = tap(run, "side-board.1.1", nanos, 280_000);
+        nanos = after(run, nanos, 2_000);
+        assertThat(run.run().part()).isEqualTo(2);
+        // "Let go" in the first round of what goes round is nobody's fault.
+        run.act("Mira", new Act.From(2, 50), nanos);
+        nanos = until(run, nanos, at -> at.section().orElse(-1) == 5 && at.pass() == 1);
+        tap(run, "side-board.1.5", nanos, 0);
+        assertThat(run.score().wrong()).isZero();
+        // "Boat loop" is due at 18|3 of the next song: its neighbour is pressed 100 ms late, itself 700 ms late.
+        run.act("Mira", new Act.From(3, 17), nanos);
+        nanos = tap(run, "quay-board.1.8", nanos, due(run) + 100);
+        nanos = tap(run, "quay-board.1.7", nanos, 600);
+        after(run, nanos, 12_000);
+        log.write(run);
+        LogStore.Entry entry = kept.find(id, "drill", "", "").getFirst();
+        assertThat(entry.who()).isEqualTo("Mira");
+        List<LogStore.Press> presses = kept.presses(entry.id());
+        assertThat(presses)
+                .extracting(LogStore.Press::grade, LogStore.Press::millis, LogStore.Press::isBeside)
+                .containsExactly(
+                        tuple("right", 1_500, false),
+                        tuple("early", -20_000, false),
+                        tuple("right", -1_304, false),
+                        tuple("late", 700, true));
+        // Worse is who presses twenty times too early than who is late by less than twice what is right, and beside it.
+        assertThat(presses).extracting(LogStore.Press::rank).containsExactly(0, 1, 0, 2);
+        assertThat(kept.find(id, "", "boat loop", "")).hasSize(1);
+        assertThat(kept.find(id, "", "", "Tide Against the Pier")).hasSize(1);
+        assertThat(kept.find(id, "show", "", "")).isEmpty();
+
+        // The hardest again: it goes to each and on only once it sits.
+        LiveRun again = drill(stored, 0, presses.get(3).target());
+        long now = until(again, 0, at -> at.part() == 3);
+        for (int times = 0; times < Drill.SITS; times++) {
+            assertThat(again.drill()).isPresent();
+            now = tap(again, "quay-board.1.7", now, due(again));
+            now = after(again, now, 2_000);
+        }
+        assertThat(again.drill()).isEmpty();
+        assertThat(again.pace().isGoing()).isFalse();
+        assertThat(again.score().count(Score.Grade.RIGHT)).isEqualTo(Drill.SITS);
+    }
+
+    private LiveRun drill(StoredRig rig, int part, String targets) {
+        var wish = new RunStore.Wish(RunStore.Sort.DRILL, part, 0, false, "Mira", targets, OptionalLong.empty());
+        Night night = Night.of(reports.of(rig));
+        RunStore.Kept begun = store.begin(
+                rig.id(), rig.revision(), wish, Run.at(night, part, 0, false).now(), "going one");
+        LiveRun run = new LiveRun(rig.id(), store, begun, night, List.of(), 0);
+        log.begun(run);
+        return run;
+    }
+
+    /** So many milliseconds later, in steps that no server is too busy for. */
+    private static long after(LiveRun run, long nanos, long millis) {
+        long end = nanos + millis * 1_000_000;
+        for (long at = nanos; at < end; at = Math.min(end, at + 500_000_000)) {
+            run.tick(at);
+        }
+        run.tick(end);
+        return end;
+    }
+
+    private static long until(LiveRun run, long nanos, Predicate<Run> there) {
+        long at = nanos;
+        for (int ticks = 0; !there.test(run.run()); ticks++) {
+            assertThat(ticks).isLessThan(2_000);
+            run.tick(at += 100_000_000);
+        }
+        return at;
+    }
+
+    /** Pressed and let go, so many milliseconds after a moment; when that was. */
+    private static long tap(LiveRun run, String at, long nanos, long millis) {
+        SwitchAt foot = SwitchAt.parse(at).orElseThrow();
+        long then = after(run, nanos, millis);
+        run.act("Mira", new Act.ByHand(new Event.Press(foot)), then);
+        run.act("Mira", new Act.ByHand(new Event.Release(foot)), then);
+        return then;
+    }
+
+    /** In how many milliseconds the next press is due, to the nearest. */
+    private static long due(LiveRun run) {
+        return Math.round(run.run().coming().getFirst().inMicros().orElseThrow() / 1_000.0);
     }
 }

@@ -18,9 +18,9 @@ import java.util.stream.Stream;
 
 /**
  * Nights in which things go wrong as often as they are said to, drawn by a seed: the same seed gives the same night.
- * The people do nothing but what the plan says; what goes out comes back by itself after the time that its sort says. What
- * is still wrong after five minutes is taken for mended then, and the night goes on as planned (common practice, no
- * source).
+ * The people do nothing but what the plan says; what goes out comes back by itself after the time that its sort says.
+ * What is still wrong after five minutes is taken for mended then, and the night goes on as planned (common practice,
+ * no source).
  */
 public final class BadNights {
 

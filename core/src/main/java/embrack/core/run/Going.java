@@ -656,8 +656,15 @@ final class Going {
         Optional<Footfall> waited = feet.pressed(at, now);
         boolean isEarly =
                 waited.isEmpty() && head.mode() == Mode.GOES && script.isPresent() && pressedEarly(script.get(), at);
-        boolean begins = script.isEmpty() && head.mode() == Mode.GOES && (isStartOfNext(at) || endsThis(at));
-        if (waited.isEmpty() && !isEarly && !begins) {
+        boolean isSpeech = script.isEmpty() && head.mode() == Mode.GOES;
+        boolean begins = waited.isEmpty() && isSpeech && isStartOfNext(at);
+        if (begins) {
+            long due = endsMicros() == Long.MAX_VALUE ? now : endsMicros();
+            feet.expect(Footfall.due(at, Footfall.Why.START, head.part() + 1, 0, due)
+                    .pressedAt(now));
+        }
+        boolean isFree = begins || isSpeech && endsThis(at) || script.isPresent() && letsGo(script.get(), at);
+        if (waited.isEmpty() && !isEarly && !isFree) {
             feet.stray(at, now);
         }
         boolean isMeant = waited.filter(Footfall::meant).isEmpty();
@@ -679,6 +686,13 @@ final class Going {
         } else if (head.mode() == Mode.GOES && script.isEmpty() && endsThis(at)) {
             over();
         }
+    }
+
+    /** Whether somebody lets go what goes round: how often it does is up to the people. */
+    private boolean letsGo(Script script, SwitchAt at) {
+        return head.mode() == Mode.GOES
+                && script.song().form().sections().get(head.section()).vamp()
+                && night.letsGo(at, script.player());
     }
 
     private boolean isStartOfNext(SwitchAt at) {

@@ -123,13 +123,19 @@ public final class Run {
      * A night as it is at a moment of a part, when all went as planned until then.
      *
      * @param part from 0
-     * @param bar of its song, from 1; 0 for its beginning
+     * @param bar of its song, from 1; 0 for its beginning, where it waits for the press that begins it if people press
      * @param byPlan who presses from then on
      */
     public static Run at(Night night, int part, int bar, boolean byPlan) {
         Run run = Run.of(night, true);
+        Run before = run;
         while (!run.isOver() && run.part() < part) {
+            before = run;
             run = run.next();
+        }
+        Run asked = before.after(new Act.Feet(false)).until(run.now());
+        if (!byPlan && bar == 0 && asked.part() == part && asked.isWaiting()) {
+            return asked;
         }
         long there = night.song(part)
                 .filter(song -> bar > 0)
@@ -247,7 +253,7 @@ public final class Run {
         return !isOver() && nextMicros() == Long.MAX_VALUE;
     }
 
-    /** As it is when the next thing has come; where nothing comes any more by itself, as somebody went on to the next part. */
+    /** As it is when the next thing has come; where nothing comes any more by itself, as somebody went on. */
     Run next() {
         return isHeld() ? after(new Act.GoOn()) : until(nextMicros());
     }

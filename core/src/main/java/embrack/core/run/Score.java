@@ -3,6 +3,7 @@ package embrack.core.run;
 import embrack.core.chart.Aspect;
 import embrack.core.plan.Plan;
 import embrack.core.switches.Moment;
+import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -33,10 +34,11 @@ public record Score(List<Scored> presses, List<Stray> strays) {
 
     /**
      * What a press is for, and how near to its time it has to be. Common practice, no source: a start that waits for
-     * the room is no race; a mute cuts a word off; a light shows the beat.
+     * the room is no race, nor is letting go what goes round; a mute cuts a word off; a light shows the beat.
      */
     public enum Sort {
         START(1_000, 8_000),
+        LET_GO(4_000, 8_000),
         MUTE(300, 300),
         LIGHT(200, 200),
         OTHER(400, 400);
@@ -64,11 +66,19 @@ public record Score(List<Scored> presses, List<Stray> strays) {
                 return START;
             }
             return plan.switches().at(foot.at()).steps(Moment.PRESS).stream()
-                    .map(step -> step.action().verb().aspect() == Aspect.MUTED
-                            ? MUTE
-                            : plan.lookOf(step).isPresent() ? LIGHT : OTHER)
+                    .map(step -> letsGo(plan, step)
+                            ? LET_GO
+                            : step.action().verb().aspect() == Aspect.MUTED
+                                    ? MUTE
+                                    : plan.lookOf(step).isPresent() ? LIGHT : OTHER)
                     .min(Comparator.naturalOrder())
                     .orElse(OTHER);
+        }
+
+        private static boolean letsGo(Plan plan, Step step) {
+            return Leap.of(plan.rig().chart(step.device()), step.action(), true)
+                    .filter(Leap.LetGo.class::isInstance)
+                    .isPresent();
         }
     }
 

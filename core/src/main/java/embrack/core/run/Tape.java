@@ -32,9 +32,13 @@ final class Tape {
         return kept.size() <= Run.TAPE ? kept : kept.subList(kept.size() - Run.TAPE, kept.size());
     }
 
-    /** What happened from a moment on, microseconds of the run. */
+    /** What happened from a moment on, microseconds of the run, since it last went back. */
     Stream<Line> since(long micros) {
-        return kept.stream().filter(line -> line.at() >= micros);
+        int from = kept.size();
+        while (from > 0 && !(kept.get(from - 1).what() instanceof Line.WentBack)) {
+            from--;
+        }
+        return kept.subList(from, kept.size()).stream().filter(line -> line.at() >= micros);
     }
 
     /** Goes on as the tape of another run, from which somebody came here. */

@@ -9,6 +9,7 @@ import embrack.core.check.Report;
 import embrack.core.music.Position;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
 import embrack.core.run.text.ActText;
 import embrack.core.show.Anchor;
 import embrack.core.show.Book;
@@ -20,6 +21,7 @@ import embrack.core.sim.Jump;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Event;
+import embrack.core.world.Happened;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.List;
@@ -244,6 +246,26 @@ class RunTests {
                 .limit(expected.size())
                 .collect(Collectors.toList());
         assertThat(told).isEqualTo(expected);
+    }
+
+    /** What happened in a passage the first time is no reason for what goes wrong in it the second. */
+    @Test
+    void afterAWayBackOnlyWhatCameSinceIsTheReason() {
+        int lanterns = 1;
+        Night night = night(evening());
+        Link guitar = night.plan().rig().links().stream()
+                .filter(link -> link.to().device().text().equals("guitar-sounds"))
+                .findFirst()
+                .orElseThrow();
+        History history = History.of(Run.at(night, lanterns, 15, true));
+        history = history.until(history.run().now() + 40 * SECOND)
+                .after(new Act.From(lanterns, 15))
+                .after(new Act.Struck(new Fault.LinkOut(guitar, 0)));
+        history = history.until(history.run().now() + 30 * SECOND);
+        assertThat(history.run().wrongs())
+                .filteredOn(wrong -> wrong.place().device().text().equals("guitar-sounds"))
+                .isNotEmpty()
+                .allSatisfy(wrong -> assertThat(wrong.where().orElseThrow()).isInstanceOf(Happened.Failed.class));
     }
 
     @Test
