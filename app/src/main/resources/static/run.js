@@ -218,7 +218,7 @@ document.addEventListener("keydown", (event) => {
   }
   const digit = /^Digit\d$/.test(event.code) ? event.code.at(-1) : "";
   if (!digit) return;
-  const board = document.querySelector(`.run-board[data-keys="${event.shiftKey ? "shift" : ""}"]`);
+  const board = document.querySelector(`.run-board[data-keys="${event.shiftKey ? "shift" : "plain"}"]`);
   const tile = board?.querySelector(`[data-cap="${digit}"]`);
   if (!tile || !act(`press ${tile.dataset.foot}`)) return;
   event.preventDefault();

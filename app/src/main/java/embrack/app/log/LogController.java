@@ -103,9 +103,11 @@ class LogController {
         Echo echo = Refusals.answer(refused, request, response);
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         String entry = Refusals.pathVariable(request, "entry");
-        return entry.isEmpty()
-                ? enter(id, new LogPage.Asked("", "", ""), "", echo, page)
-                : enter(id, Long.parseLong(entry), 1, echo, page);
+        boolean isThere =
+                !entry.isEmpty() && log.entry(id, Long.parseLong(entry)).isPresent();
+        return isThere
+                ? enter(id, Long.parseLong(entry), 1, echo, page)
+                : enter(id, new LogPage.Asked("", "", ""), "", echo, page);
     }
 
     /**

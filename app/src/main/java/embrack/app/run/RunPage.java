@@ -261,7 +261,7 @@ record RunPage(
             int shown = run.actual().shownBank(board);
             List<Integer> banks =
                     all.stream().map(a -> a.at().bank()).distinct().sorted().toList();
-            String keys = views.isEmpty() ? "" : views.size() == 1 ? "shift" : "none";
+            String keys = views.isEmpty() ? "plain" : views.size() == 1 ? "shift" : "none";
             views.add(new BoardView(
                     board.text(),
                     plan.rig().name(board).text(),

@@ -35,10 +35,6 @@ class NightJobTests extends AtTheBrowser {
         hand.page.waitForResponse(response -> response.request().method().equals("POST"), button::click);
     }
 
-    private static Locator tile(Page page, String name) {
-        return page.locator(".run-tile").filter(new Locator.FilterOptions().setHasText(name));
-    }
-
     @Test
     void feetAreTrainedOnAStandAndKept() throws IOException {
         Page page = hand.page;
@@ -63,7 +59,7 @@ class NightJobTests extends AtTheBrowser {
             // Time passes over what needs no foot: bar 18 is there at once.
             assertThat(stand.locator(".stand-press:visible")).containsText("Boat loop");
             assertThat(stand.locator(".stand-press:visible")).containsText("at bar 18");
-            tile(page, "Rhythm off").click();
+            page.keyboard().press("Digit8");
             assertThat(page.locator(".run-drill")).containsText("1 wrong");
             stand.locator("[data-marks]").click();
             assertThat(stand.locator("[data-marks]")).hasText("marked");

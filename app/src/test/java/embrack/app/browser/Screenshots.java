@@ -136,10 +136,11 @@ class Screenshots {
             page.locator("form button.is-primary").click();
             page.locator("#run-now[data-going=true]").waitFor();
             page.locator(".run-tile.is-next").click();
-            for (String neighbour : new String[] {"8", "7"}) {
-                page.locator(".run-where").getByText("Verse 1").waitFor();
-                page.keyboard().press("Digit" + neighbour);
-            }
+            page.locator(".run-where").getByText("Verse 1").waitFor();
+            page.locator("#run-beat").getByText("bar 18").waitFor();
+            page.keyboard().press("Digit8");
+            page.keyboard().press("Digit7");
+            page.locator(".run-drill").getByText("wrong").waitFor();
             page.locator("#run-now").getByText("Pause").click();
             page.locator("#run-now[data-going=false]").waitFor();
             page.evaluate("scrollTo(0, 0)");
