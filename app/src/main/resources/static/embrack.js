@@ -24,5 +24,6 @@ import "./tryreal.js";
 import "./doors.js";
 import "./pairs.js";
 import "./run.js";
+import "./runfeet.js";
 import "./kept.js";
 import "./keep.js";

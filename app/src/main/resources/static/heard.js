@@ -1,16 +1,23 @@
-// What a receiver hears, looked at anew once a second while something is sent. No rule of the job is here.
-import { byId } from "./page.js";
+// What goes on by itself, looked at anew once a second: what a receiver hears, what is worked out. No rule is here.
+import { back, remember } from "./focus.js";
 
 const EVERY = 1000;
 
 async function again() {
-  const path = byId("heard")?.dataset.again;
-  if (!path) return;
-  const answer = await fetch(path).catch(() => undefined);
-  if (!answer?.ok) return;
-  const { body } = new DOMParser().parseFromString(await answer.text(), "text/html");
-  const now = body.querySelector("#heard");
-  if (now && byId("heard")?.dataset.again === path) byId("heard").replaceWith(now);
+  const here = [...document.querySelectorAll("[data-again]")];
+  for (const path of new Set(here.map((one) => one.dataset.again))) {
+    const answer = await fetch(path).catch(() => undefined);
+    if (!answer?.ok) continue;
+    const { body } = new DOMParser().parseFromString(await answer.text(), "text/html");
+    for (const old of here.filter((one) => one.dataset.again === path && one.isConnected)) {
+      const now = body.querySelector(`#${CSS.escape(old.id)}`);
+      if (!now) continue;
+      remember();
+      old.replaceWith(now);
+      htmx.process(now);
+      back();
+    }
+  }
 }
 
 setInterval(again, EVERY);

@@ -20,6 +20,9 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.ContextClosedEvent;
@@ -28,8 +31,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * What can go wrong in the nights of rigs, worked out while people do something else: every single thing at every
- * moment, and nights by seed. One is worked out at a time; of each rig the newest result is kept, of {@value #MOST}
- * rigs at most.
+ * moment, and nights by seed. One step is worked out at a time; of each rig the newest result is kept, of
+ * {@value #MOST} rigs at most.
  */
 @Component
 class Foresight {
@@ -37,6 +40,9 @@ class Foresight {
     private static final Logger LOG = LoggerFactory.getLogger(Foresight.class);
 
     private static final int MOST = 8;
+
+    /** Nothing is worked out for longer than that, nanoseconds, when nobody asks how far it is: half a minute. */
+    private static final long UNSEEN_NANOS = 30_000_000_000L;
 
     private final RigStore rigs;
     private final Reports reports;
@@ -72,6 +78,7 @@ class Foresight {
     static final class Singles {
         private final int revision;
         private final Night night;
+        private final AtomicLong seen = new AtomicLong(System.nanoTime());
         private final Map<Fault, List<Mishaps.Tried>> tried = new LinkedHashMap<>();
         private Progress progress = new Progress(0, 0, false);
 
@@ -119,6 +126,7 @@ class Foresight {
         private final int revision;
         private final Night night;
         private final long seed;
+        private final AtomicLong seen = new AtomicLong(System.nanoTime());
         private BadNights.Bill bill = BadNights.Bill.NOTHING;
         private int noticed;
         private Progress progress;
@@ -169,12 +177,16 @@ class Foresight {
 
     /** What is known of single things that go wrong; empty where nobody asked. */
     Optional<Singles> singles(RigId rig) {
-        return Optional.ofNullable(singles.get(rig));
+        Optional<Singles> known = Optional.ofNullable(singles.get(rig));
+        known.ifPresent(one -> one.seen.set(System.nanoTime()));
+        return known;
     }
 
     /** What is known of bad nights; empty where nobody asked. */
     Optional<Nights> nights(RigId rig) {
-        return Optional.ofNullable(nights.get(rig));
+        Optional<Nights> known = Optional.ofNullable(nights.get(rig));
+        known.ifPresent(one -> one.seen.set(System.nanoTime()));
+        return known;
     }
 
     /** Tries every single thing on the newest plan, unless that was done or is. */
@@ -190,30 +202,40 @@ class Foresight {
         Singles now = new Singles(rig.revision(), Night.of(reports.of(rig)));
         room(singles);
         singles.put(id, now);
-        worker.execute(() -> work(id, now::end, () -> tryAll(now)));
+        work(id, now.seen, now::end, new AllSingles(now)::next);
     }
 
-    private void tryAll(Singles now) {
-        var mishaps = new Mishaps(now.night());
-        List<Mishap> all = Mishaps.faults(now.night().plan()).stream()
-                .flatMap(fault -> mishaps.of(fault).stream())
-                .toList();
-        // What would help is looked for at the worst moment of each that is noticed; that comes last.
-        int faults = (int) all.stream().map(Mishap::fault).distinct().count();
-        now.came(0, all.size() + faults);
-        for (int i = 0; i < all.size() && !now.progress().isEnded(); i++) {
-            now.add(mishaps.tried(all.get(i), false));
-            now.came(i + 1, all.size() + faults);
+    /** Every single thing, one after the other; what would help comes last, at the worst moment of each. */
+    private static final class AllSingles {
+        private final Singles into;
+        private final Mishaps mishaps;
+        private final List<Mishap> all;
+        private final List<Fault> faults;
+        private int done;
+
+        AllSingles(Singles into) {
+            this.into = into;
+            this.mishaps = new Mishaps(into.night());
+            this.faults = Mishaps.faults(into.night().plan());
+            this.all =
+                    faults.stream().flatMap(fault -> mishaps.of(fault).stream()).toList();
+            into.came(0, all.size() + faults.size());
         }
-        int done = all.size();
-        for (List<Mishaps.Tried> tried : now.tried().values()) {
-            if (now.progress().isEnded()) {
-                return;
+
+        /** Tries the next; whether there are more. */
+        boolean next() {
+            if (into.progress().isDone()) {
+                return false;
             }
-            worst(tried)
-                    .filter(one -> one.aftermath().isAny())
-                    .ifPresent(one -> now.add(mishaps.tried(one.mishap(), true)));
-            now.came(++done, all.size() + faults);
+            if (done < all.size()) {
+                into.add(mishaps.tried(all.get(done), false));
+            } else {
+                worst(into.tried().getOrDefault(faults.get(done - all.size()), List.of()))
+                        .filter(one -> one.aftermath().isAny())
+                        .ifPresent(one -> into.add(mishaps.tried(one.mishap(), true)));
+            }
+            into.came(++done, all.size() + faults.size());
+            return !into.progress().isDone();
         }
     }
 
@@ -232,12 +254,13 @@ class Foresight {
         Nights now = new Nights(rig.revision(), Night.of(reports.of(rig)), seed, count);
         room(nights);
         nights.put(id, now);
-        worker.execute(() -> work(id, now::end, () -> {
-            var bad = new BadNights(now.night(), runs.rates(id));
-            while (!now.progress().isDone()) {
+        var bad = new BadNights(now.night(), runs.rates(id));
+        work(id, now.seen, now::end, () -> {
+            if (!now.progress().isDone()) {
                 now.add(bad.of(seed + now.progress().done()));
             }
-        }));
+            return !now.progress().isDone();
+        });
     }
 
     /** Ends what is worked out; what is known stays. */
@@ -249,13 +272,22 @@ class Foresight {
         nights(id).filter(one -> !one.progress().isDone()).ifPresent(Nights::end);
     }
 
-    private static void work(RigId id, Runnable end, Runnable what) {
-        try {
-            what.run();
-        } catch (RuntimeException e) {
-            LOG.error("what can go wrong in the night of rig {} is not worked out", id, e);
-            end.run();
-        }
+    /** A step of each by turns, so that nobody waits for what others asked for before. */
+    private void work(RigId id, AtomicLong seen, Runnable end, BooleanSupplier step) {
+        worker.execute(() -> {
+            try {
+                if (System.nanoTime() - seen.get() > UNSEEN_NANOS) {
+                    end.run();
+                } else if (step.getAsBoolean()) {
+                    work(id, seen, end, step);
+                }
+            } catch (RejectedExecutionException e) {
+                LOG.debug("Embrack ends", e);
+            } catch (RuntimeException e) {
+                LOG.error("what can go wrong in the night of rig {} is not worked out", id, e);
+                end.run();
+            }
+        });
     }
 
     /** Makes room for one more: some that is done goes. */

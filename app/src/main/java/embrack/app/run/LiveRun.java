@@ -52,6 +52,9 @@ final class LiveRun {
     private final Lots lots;
     private History history;
 
+    /** When something came upon it last, microseconds of the run; before that nothing can be put. */
+    private long lastAct;
+
     /** How the feet did in what was left for elsewhere. */
     private Score left = Score.NOTHING;
 
@@ -85,6 +88,7 @@ final class LiveRun {
         this.start =
                 Run.at(night, kept.wish().part(), kept.wish().bar(), kept.wish().byPlan());
         this.history = History.of(start);
+        this.lastAct = start.now();
         for (History.Done done : acts) {
             this.history = history.until(done.at());
             take(done.act());
@@ -143,6 +147,7 @@ final class LiveRun {
         Run before = history.run();
         history = history.after(act);
         spoilt = act instanceof Act.Struck ? before.part() : spoilt;
+        lastAct = history.run().now();
         if (act instanceof Act.Back || act instanceof Act.From) {
             left = left.and(Score.left(before, history.run()));
         }
@@ -276,6 +281,25 @@ final class LiveRun {
         tick(nanos);
         touchedNanos = nanos;
         kept(who, act);
+    }
+
+    /**
+     * Somebody did something a while ago, and it is told only now: it comes where it belongs, or behind what came
+     * since.
+     *
+     * @param agoMicros how long ago by the clock, microseconds
+     */
+    synchronized void act(String who, Act act, long nanos, long agoMicros) {
+        tick(nanos);
+        touchedNanos = nanos;
+        long now = history.run().now();
+        double rate = pace.isGoing() && !Double.isInfinite(pace.speed().rate())
+                ? pace.speed().rate()
+                : 0;
+        long then = Math.max(lastAct, now - Math.round(agoMicros * rate));
+        history = history.held(then);
+        kept(who, act);
+        history = history.until(now);
     }
 
     /** What comes upon it now is kept, and then so. */

@@ -108,6 +108,12 @@ class LiveRuns {
         tell(run);
     }
 
+    /** Somebody did something in it a while ago, microseconds, that is told only now. */
+    void act(LiveRun run, String who, Act act, long agoMicros) {
+        run.act(who, act, System.nanoTime(), agoMicros);
+        tell(run);
+    }
+
     /** It goes on otherwise. */
     void go(LiveRun run, Pace pace) {
         run.go(pace, System.nanoTime());

@@ -4,6 +4,7 @@ import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
+import embrack.app.store.Bench;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -20,6 +21,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.random.RandomGenerator;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -28,6 +30,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 
 /** The run-through: begun, watched, pressed in. It changes no plan. */
 @Controller
@@ -39,13 +42,17 @@ class RunController {
 
     private static final int MOST_TARGETS = 2_000;
 
+    private static final double MOST_AGO_MILLIS = 2_000;
+
     private final RandomGenerator seeds = new SecureRandom();
     private final RigStore rigs;
     private final Reports reports;
     private final LiveRuns runs;
     private final RunActs acts;
+    private final RealFeet feet;
 
-    RunController(RigStore rigs, Reports reports, LiveRuns runs, RunActs acts) {
+    RunController(RigStore rigs, Reports reports, LiveRuns runs, RunActs acts, RealFeet feet) {
+        this.feet = feet;
         this.rigs = rigs;
         this.reports = reports;
         this.runs = runs;
@@ -154,6 +161,29 @@ class RunController {
         rigs.newestRevision(id);
         runs.end(id);
         return "redirect:/rigs/%s/run".formatted(id);
+    }
+
+    /**
+     * What a real board sent in one go, as the browser heard it.
+     *
+     * @param port the name of the port
+     * @param sent bytes in hexadecimal
+     * @param ago how long ago its first byte came, milliseconds; at most two seconds count
+     */
+    @PostMapping("/heard")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void heard(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String port,
+            @RequestParam(defaultValue = "") String sent,
+            @RequestParam(defaultValue = "0") double ago,
+            Bench bench,
+            @Nullable Principal who) {
+        StoredRig stored = rigs.load(id);
+        long micros = (long) (Math.clamp(ago, 0, MOST_AGO_MILLIS) * 1_000);
+        runs.of(id)
+                .ifPresent(run -> feet.at(stored, bench, port, sent)
+                        .forEach(act -> runs.act(run, who == null ? "" : who.getName(), act, micros)));
     }
 
     /** Somebody does something in it, where a page has no socket. */

@@ -4,22 +4,31 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.app.AppTest;
+import embrack.app.store.Bench;
+import embrack.app.store.LineStore;
 import embrack.app.store.LogStore;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.RunStore;
 import embrack.app.store.StoredRig;
+import embrack.core.compile.Compiler;
+import embrack.core.midi.Message;
+import embrack.core.rig.DeviceId;
 import embrack.core.run.Act;
 import embrack.core.run.Drill;
+import embrack.core.run.History;
 import embrack.core.run.Night;
 import embrack.core.run.Run;
 import embrack.core.run.Score;
+import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Event;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -40,6 +49,12 @@ class LiveRunsTests {
 
     @Autowired
     private LogStore kept;
+
+    @Autowired
+    private LineStore line;
+
+    @Autowired
+    private RealFeet feet;
 
     @Autowired
     private LiveRuns runs;
@@ -153,8 +168,8 @@ class LiveRunsTests {
                         tuple("early", -20_000, false),
                         tuple("right", -1_304, false),
                         tuple("late", 700, true));
-        // Worse is who presses twenty times too early than who is late by less than twice what is right, and beside it.
-        assertThat(presses).extracting(LogStore.Press::rank).containsExactly(0, 1, 0, 2);
+        // Late by nearly twice what is right after another switch is worse than a start at twice what is right.
+        assertThat(presses).extracting(LogStore.Press::rank).containsExactly(0, 2, 0, 1);
         assertThat(kept.find(id, "", "boat loop", "")).hasSize(1);
         assertThat(kept.find(id, "", "", "Tide Against the Pier")).hasSize(1);
         assertThat(kept.find(id, "show", "", "")).isEmpty();
@@ -170,6 +185,41 @@ class LiveRunsTests {
         assertThat(again.drill()).isEmpty();
         assertThat(again.pace().isGoing()).isFalse();
         assertThat(again.score().count(Score.Grade.RIGHT)).isEqualTo(Drill.SITS);
+    }
+
+    /** A press of a real board counts from its first byte, however late it is told, but never before another. */
+    @Test
+    void whatIsToldLateComesWhereItBelongs() {
+        RigId id = rigs.create(rigs.load(new RigId(1)).plan(), "Quay rig");
+        StoredRig stored = rigs.load(id);
+        LiveRun run = drill(stored, 0, "");
+        run.act("Mira", new Act.From(3, 17), 0);
+        var here = new Bench("this", "page", List.of());
+        SwitchAt loop = SwitchAt.parse("quay-board.1.7").orElseThrow();
+        String sent = new Compiler(stored.plan())
+                .compile(stored.plan().switches().at(loop)).sent(Moment.PRESS).stream()
+                        .map(Message::hex)
+                        .collect(Collectors.joining(" "));
+        assertThat(feet.at(stored, here, "nobody knows", sent)).isEmpty();
+        line.plug(id, "this", "Board in", false, Optional.of(new DeviceId("quay-board")));
+        List<Act> acts = feet.at(stored, here, "Board in", sent);
+        assertThat(acts).contains(new Act.ByHand(new Event.Press(loop)));
+        long nanos = after(run, 0, due(run) + 200);
+        run.act("Mira", acts.getFirst(), nanos, 150_000);
+        assertThat(run.score().presses())
+                .singleElement()
+                .satisfies(scored -> assertThat(scored.byMicros()).isBetween(49_000L, 51_000L));
+        // It stands where the clock is, and a press that came before another stays before it.
+        assertThat(run.run().feet()).hasSize(1);
+        long now = run.run().now();
+        run.act("Mira", new Act.Note("!"), nanos);
+        run.act("Mira", new Act.Note("late"), nanos, 2_000_000);
+        assertThat(run.run().now()).isEqualTo(now);
+        run.keep(nanos);
+        List<History.Done> done = store.acts(run.id(), stored.plan().rig());
+        RunStore.Kept begun = store.find(id, run.id()).orElseThrow();
+        LiveRun again = new LiveRun(id, store, begun, run.run().night(), done, 0);
+        assertThat(again.run()).isEqualTo(run.run());
     }
 
     private LiveRun drill(StoredRig rig, int part, String targets) {

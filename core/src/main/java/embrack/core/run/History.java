@@ -65,6 +65,15 @@ public final class History {
         return new History(now.until(micros), thinned(more));
     }
 
+    /** As it was at a moment, as if time had not gone on since: for what is told late. Nothing may have come since. */
+    public History held(long micros) {
+        return new History(
+                at(micros),
+                kept.stream()
+                        .filter(one -> one.now() <= micros || one == kept.getFirst())
+                        .toList());
+    }
+
     /** After something came upon it now. */
     public History after(Act act) {
         Run next =

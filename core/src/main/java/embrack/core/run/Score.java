@@ -34,7 +34,8 @@ public record Score(List<Scored> presses, List<Stray> strays) {
 
     /**
      * What a press is for, and how near to its time it has to be. Common practice, no source: a start that waits for
-     * the room is no race, and the order leaves it ten seconds; nor is letting go what goes round; a mute cuts a word off; a light shows the beat.
+     * the room is no race, and the order leaves it ten seconds; nor is letting go what goes round; a mute cuts a word
+     * off; a light shows the beat.
      */
     public enum Sort {
         START(10_000, 8_000),
