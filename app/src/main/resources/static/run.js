@@ -89,6 +89,25 @@ function now() {
   return { millis: clock.millis + went, song: clock.song === null ? null : clock.song + went };
 }
 
+// What somebody is just pressing stays where it is until it was let go: a button that is exchanged between the two hears
+// no click. Tiles act as the finger comes down, and are drawn at once.
+let pressing = null;
+document.addEventListener(
+  "pointerdown",
+  ({ target }) => (pressing = target.closest?.("[data-foot]") ? null : target),
+  true,
+);
+for (const over of ["pointerup", "pointercancel"])
+  document.addEventListener(
+    over,
+    () =>
+      setTimeout(() => {
+        pressing = null;
+        if (waiting.size) soon();
+      }),
+    true,
+  );
+
 // Of a piece that came twice before it was drawn only the newer one is drawn. A page that is not seen draws as well.
 const UNSEEN_MS = 250;
 function soon() {
@@ -107,6 +126,10 @@ function draw() {
   for (const [id, html] of drawn) {
     const old = byId(id);
     if (!old) continue;
+    if (pressing && old.contains(pressing)) {
+      if (!waiting.has(id)) waiting.set(id, html);
+      continue;
+    }
     const parsed = new DOMParser().parseFromString(html, "text/html").body.firstElementChild;
     const active = old.contains(document.activeElement);
     old.replaceWith(parsed);

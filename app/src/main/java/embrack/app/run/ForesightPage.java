@@ -53,6 +53,11 @@ record ForesightPage(
     /** How far something is that is worked out; {@code isGoing} until it is done or ended. */
     record Working(int done, int all, boolean isGoing) {
 
+        /** Whether all of it is known. */
+        public boolean isWhole() {
+            return done >= all;
+        }
+
         static Working of(Foresight.Progress progress) {
             return new Working(progress.done(), Math.max(1, progress.all()), !progress.isDone());
         }
