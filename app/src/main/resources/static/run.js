@@ -89,8 +89,8 @@ function now() {
   return { millis: clock.millis + went, song: clock.song === null ? null : clock.song + went };
 }
 
-// What somebody is just pressing stays where it is until it was let go: a button that is exchanged between the two hears
-// no click. Tiles act as the finger comes down, and are drawn at once.
+// What somebody is just pressing stays where it is until it was let go: a button that is exchanged between the two
+// hears no click. Tiles act as the finger comes down, and are drawn at once.
 let pressing = null;
 document.addEventListener(
   "pointerdown",
