@@ -31,7 +31,7 @@ import java.util.stream.Stream;
 /**
  * What can go wrong in a night, and what comes of it.
  *
- * @param singles every single thing, the worst first
+ * @param singles every single thing, the worst first; none while they are tried
  * @param tried how many moments were tried, and at how many the audience noticed something
  * @param rates how often things go wrong
  * @param culprits what bad nights were put down to, the worst first
@@ -90,7 +90,9 @@ record ForesightPage(
                 || nights.filter(one -> one.revision() != revision).isPresent();
         return new ForesightPage(
                 singles.map(one -> Working.of(one.progress())),
-                singles.map(one -> groups(one.night(), one.tried())).orElse(List.of()),
+                singles.filter(one -> one.progress().isDone())
+                        .map(one -> groups(one.night(), one.tried()))
+                        .orElse(List.of()),
                 singles.map(one -> tried(one.tried())).orElse(""),
                 Stream.of(Rates.Sort.values()).map(sort -> rate(sort, rates)).toList(),
                 nights.map(one -> Working.of(one.progress())),
@@ -170,6 +172,7 @@ record ForesightPage(
                         .orElse(""),
                 tried.stream()
                         .filter(one -> one.aftermath().isAny())
+                        .sorted(Comparator.comparingLong(one -> one.mishap().at()))
                         .map(one -> new Moment(where(night, one), what(one.aftermath())))
                         .toList());
     }
