@@ -137,7 +137,7 @@ public record Score(List<Scored> presses, List<Stray> strays) {
 
     /** Whether a press waited for somebody when another switch was pressed. */
     private static boolean waited(Footfall foot, Stray stray) {
-        long until = foot.pressed() >= 0 ? Math.max(foot.pressed(), foot.due()) : foot.due() + Footfall.LATE_MICROS;
+        long until = foot.pressed() >= 0 ? foot.pressed() : foot.due() + Footfall.LATE_MICROS;
         return stray.when() >= foot.due() - Footfall.EARLY_MICROS && stray.when() <= until;
     }
 

@@ -44,6 +44,9 @@ class ScoreTests {
                 Arguments.of(List.of(), Score.Grade.MISSED, 0, 0, 0, 1),
                 // The neighbour first, then the right one: late, and one wrong.
                 Arguments.of(List.of(new Pressed(BESIDE, 50), new Pressed(MUTE, 700)), Score.Grade.LATE, 700, 1, 1, 1),
+                // The right one early, then its neighbour before it was due: nothing waited for that.
+                Arguments.of(
+                        List.of(new Pressed(MUTE, -250), new Pressed(BESIDE, -50)), Score.Grade.RIGHT, -250, 1, 0, 0),
                 // Another, far from it, and never the right one.
                 Arguments.of(List.of(new Pressed(FAR, 100)), Score.Grade.MISSED, 0, 1, 0, 1),
                 // Pressed when nothing waited: wrong, but of no press.
