@@ -89,7 +89,7 @@ record EntryPage(
                 press.instead().isEmpty() || !press.grade().equals("right")
                         ? grade(press.grade())
                         : Mark.of(Severity.LOOK, "right, after another"),
-                press.grade().equals("missed") ? "" : LogPage.off(press.millis()),
+                press.grade().equals("missed") ? "" : Clock.off(press.millis() * 1_000L),
                 press.instead() + (press.isBeside() ? " (its neighbour)" : ""));
     }
 

@@ -10,7 +10,6 @@ import embrack.core.plan.Plan;
 import embrack.core.rig.Device;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -32,9 +31,6 @@ record LogPage(
         List<NoteView> todos,
         List<String> byBox,
         List<String> byPart) {
-
-    /** From so many milliseconds on seconds are read more easily. */
-    private static final int SECONDS_FROM = 2_000;
 
     /** What somebody looks for; empty for all. */
     record Asked(String sort, String words, String about) {
@@ -114,15 +110,6 @@ record LogPage(
             case "check" -> "Line check";
             default -> "Run-through";
         };
-    }
-
-    /** How far a press was off: "80 ms early", "12.4 s late". */
-    static String off(int millis) {
-        int far = Math.abs(millis);
-        return millis == 0
-                ? "to the ms"
-                : (far < SECONDS_FROM ? far + " ms" : String.format(Locale.ROOT, "%.1f s", far / 1e3))
-                        + (millis < 0 ? " early" : " late");
     }
 
     static Row row(LogStore.Entry entry) {

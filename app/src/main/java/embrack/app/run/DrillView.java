@@ -3,6 +3,7 @@ package embrack.app.run;
 import embrack.app.frame.Mark;
 import embrack.app.store.RunStore;
 import embrack.core.check.rule.Severity;
+import embrack.core.music.Clock;
 import embrack.core.plan.Plan;
 import embrack.core.run.Run;
 import embrack.core.run.Score;
@@ -25,8 +26,6 @@ record DrillView(String tally, Optional<Last> last, String hand, String asks) {
 
     /** So long nobody says what would help, 20 s. */
     private static final long ASKED_MICROS = 20_000_000;
-
-    private static final long SECONDS_FROM = 2_000;
 
     /** A press that was made: "4 Lanterns low", "80 ms early". */
     record Last(String label, Mark mark) {}
@@ -78,7 +77,7 @@ record DrillView(String tally, Optional<Last> last, String hand, String asks) {
     }
 
     private static Last last(Plan plan, Score.Scored scored) {
-        String by = scored.byMicros() == 0 ? "" : " " + off(scored.byMicros());
+        String by = " " + Clock.off(scored.byMicros());
         Mark mark =
                 switch (scored.grade()) {
                     case RIGHT ->
@@ -89,12 +88,5 @@ record DrillView(String tally, Optional<Last> last, String hand, String asks) {
                     case MISSED -> Mark.of(Severity.STOPS, "missed");
                 };
         return new Last(RunPage.name(plan, scored.foot().at()), mark);
-    }
-
-    /** How far a press was off: "80 ms early", "12.4 s late". */
-    private static String off(long micros) {
-        long millis = Math.abs(micros) / 1_000;
-        return (millis < SECONDS_FROM ? millis + " ms" : String.format(Locale.ROOT, "%.1f s", millis / 1e3))
-                + (micros < 0 ? " early" : " late");
     }
 }

@@ -72,4 +72,13 @@ public final class Clock {
                 : new BigDecimal("0." + matcher.group(4)).movePointRight(6).longValueExact();
         return seconds * SECOND + micros;
     }
+
+    /** How far off something is, microseconds, negative when early: "80 ms early", "12.4 s late", "to the ms". */
+    public static String off(long micros) {
+        long millis = Math.round(Math.abs(micros) / 1e3);
+        return millis == 0
+                ? "to the ms"
+                : (millis < 2_000 ? millis + " ms" : String.format(Locale.ROOT, "%.1f s", millis / 1e3))
+                        + (micros < 0 ? " early" : " late");
+    }
 }
