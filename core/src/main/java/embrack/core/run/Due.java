@@ -18,26 +18,29 @@ record Due(long at, long number, Deed deed) implements Comparable<Due> {
 
     sealed interface Deed {}
 
+    /** What comes about in the rigs, whatever the night is at. */
+    sealed interface OfRigs extends Deed {}
+
     /** The foot that pressed as planned lets go. */
-    record LetGo(SwitchAt at) implements Deed {}
+    record LetGo(SwitchAt at) implements OfRigs {}
 
     /** A player sends the rest of a cue. */
-    record Send(DeviceId from, Message message) implements Deed {}
+    record Send(DeviceId from, Message message) implements OfRigs {}
 
     /** A step is meant to have come about. */
-    record Intend(Step step) implements Deed {}
+    record Intend(Step step) implements OfRigs {}
 
     /** A player does a step at itself. */
-    record ByItself(Step step) implements Deed {}
+    record ByItself(Step step) implements OfRigs {}
 
     /** Something is back by itself. */
     record Return(Event event) implements Deed {}
 
     /** Once more late, until then. */
-    record Late(Link link, long until) implements Deed {}
+    record Late(Link link, long until) implements OfRigs {}
 
     /** What stands wrong by now is told. */
-    record Look(Place place) implements Deed {}
+    record Look(Place place) implements OfRigs {}
 
     /** A press that has not come is given up. */
     record GiveUp(SwitchAt at, long due) implements Deed {}
