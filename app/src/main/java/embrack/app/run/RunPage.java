@@ -136,7 +136,7 @@ record RunPage(
                 where(run, plan),
                 bar(run),
                 Clock.brief(Math.max(0, showMicros(run))),
-                late(run),
+                run.isOver() ? slot(run) : late(run),
                 parts(run),
                 StripView.of(run),
                 boards(run, plan),
@@ -219,11 +219,20 @@ record RunPage(
 
     /** How late it is, in words; empty while it waits. */
     static String late(Run run) {
-        if (run.isOver() || run.night().parts().isEmpty() || run.isWaiting()) {
+        if (run.night().parts().isEmpty() || run.isWaiting()) {
             return "";
         }
         long by = run.lateMicros();
         return Math.abs(by) < 2 * SECOND ? "on time" : by > 0 ? Clock.brief(by) + " late" : Clock.brief(-by) + " early";
+    }
+
+    /** How late it is, and how much of the slot would be left if all goes on as planned, or is when all is over. */
+    static String slot(Run run) {
+        String late = late(run);
+        String spare = run.spareMicros()
+                .map(left -> left >= 0 ? Clock.brief(left) + " to spare" : Clock.brief(-left) + " too long")
+                .orElse("");
+        return late.isEmpty() || spare.isEmpty() ? late + spare : late + ", " + spare;
     }
 
     /** What stands on the tape of a switch, with its place. */

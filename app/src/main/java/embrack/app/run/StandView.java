@@ -75,7 +75,23 @@ record StandView(
         List<Running.Part> parts = run.night().parts();
         String clock = Clock.brief(Math.max(0, RunPage.showMicros(run)));
         if (run.isOver() || parts.isEmpty()) {
-            return new StandView("Over", "", "", clock, "", List.of(), List.of(), "", "", "", "", "", "", "", "", true);
+            return new StandView(
+                    "Over",
+                    "",
+                    "",
+                    clock,
+                    RunPage.slot(run),
+                    List.of(),
+                    List.of(),
+                    "",
+                    "",
+                    "",
+                    "",
+                    "",
+                    "",
+                    "",
+                    "",
+                    true);
         }
         Plan plan = run.night().plan();
         Running.Part part = parts.get(run.part());
@@ -87,7 +103,7 @@ record StandView(
                 facts(plan, part),
                 run.isWaiting() ? "waits" : run.isStopped() ? "stopped" : "",
                 clock,
-                slot(run),
+                RunPage.slot(run),
                 run.song().map(song -> sections(run, song)).orElse(List.of()),
                 run.coming().stream()
                         .limit(MOST)
@@ -180,18 +196,6 @@ record StandView(
                 .map(tempos ->
                         "at bar " + tempos.position(tempos.tickAt(micros)).bar())
                 .orElse("");
-    }
-
-    /** How late it is, and how much of the slot would be left if all goes on as planned. */
-    private static String slot(Run run) {
-        String late = RunPage.late(run);
-        String spare = run.night()
-                .running()
-                .roomMicros()
-                .map(room -> room - run.lateMicros())
-                .map(left -> left >= 0 ? Clock.brief(left) + " to spare" : Clock.brief(-left) + " too long")
-                .orElse("");
-        return late.isEmpty() || spare.isEmpty() ? late + spare : late + ", " + spare;
     }
 
     private static String safe(Plan plan) {

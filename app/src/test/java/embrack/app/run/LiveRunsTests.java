@@ -18,15 +18,19 @@ import embrack.core.rig.DeviceId;
 import embrack.core.run.Act;
 import embrack.core.run.Drill;
 import embrack.core.run.History;
+import embrack.core.run.Line;
 import embrack.core.run.Night;
 import embrack.core.run.Run;
 import embrack.core.run.Score;
+import embrack.core.run.Wrong;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Event;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -110,6 +114,29 @@ class LiveRunsTests {
         runs.end(id);
         assertThat(runs.of(id)).isEmpty();
         assertThat(new LiveRuns(rigs, reports, store, log).of(id)).isEmpty();
+    }
+
+    /** The demo, pressed as planned: each part begins when its order says, nothing goes wrong, the slot suffices. */
+    @Test
+    void theNightOfTheDemoGoesAsItsOrderSays() {
+        Night night = Night.of(reports.of(rigs.load(new RigId(1))));
+        Run run = Run.of(night, true);
+        Map<Integer, Long> began = new TreeMap<>();
+        while (!run.isOver()) {
+            run = run.until(run.nextMicros());
+            assertThat(run.wrongs()).noneMatch(Wrong::told);
+            run.tape().stream()
+                    .filter(line -> line.what() instanceof Line.Began)
+                    .forEach(line -> began.put(((Line.Began) line.what()).part(), line.at()));
+        }
+        assertThat(began).hasSameSizeAs(night.parts());
+        began.forEach((part, at) -> assertThat(
+                        at - night.micros(night.parts().get(part).startMicros()))
+                .as("late at part %s", part)
+                .isBetween(0L, 100_000L));
+        assertThat(run.spareMicros().orElseThrow()
+                        - night.running().roomMicros().orElseThrow())
+                .isBetween(-100_000L, 0L);
     }
 
     /** Around each end of a part it goes by the clock, and over what lies between at once. */

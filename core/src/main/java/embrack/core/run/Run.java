@@ -374,14 +374,28 @@ public final class Run {
         return coming().stream().map(Coming::at).findFirst();
     }
 
-    /** How much later than planned the part goes that goes now, microseconds; negative when early, 0 while it waits. */
+    /**
+     * How much later than planned the part goes that goes now, or all was over, microseconds; negative when early, 0
+     * while it waits.
+     */
     public long lateMicros() {
-        if (isOver() || isWaiting() || night().parts().isEmpty()) {
+        if (isWaiting() || night().parts().isEmpty()) {
             return 0;
+        }
+        if (isOver()) {
+            return state.head().origin() - night().micros(night().running().endMicros());
         }
         long elapsed = songMicros().orElse(0)
                 - song().map(song -> song.trims().startMicros()).orElse(0L);
         return now() - elapsed - night().micros(night().parts().get(part()).startMicros());
+    }
+
+    /**
+     * How much of the slot is left over when all goes on as planned, or was when all was over, microseconds; negative
+     * where it does not suffice, empty without a slot.
+     */
+    public Optional<Long> spareMicros() {
+        return night().running().roomMicros().map(room -> room - lateMicros());
     }
 
     /** What can be brought back: links, boxes with what hangs on them, the other one of a pair. */
