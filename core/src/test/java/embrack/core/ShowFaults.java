@@ -414,6 +414,14 @@ public final class ShowFaults {
                         s -> s.edit(new SwitchEdit.ClearSwitch(Sketch.at("foot-board 3"))),
                         s -> s),
                 fault(
+                        "played-through",
+                        "songs.played-through",
+                        Severity.LOOK,
+                        "Lanterns, Vamp",
+                        "It is to go round 3 times, and no cue of the song tells Player to go round.",
+                        s -> s.cues("ebb", "20|1 = player on:loop"),
+                        s -> s.cues("ebb", "20|1 = player on:loop").cues("lanterns", "start of Vamp = player on:loop")),
+                fault(
                         "fails-after-jump",
                         "songs.after-jump",
                         Severity.LOOK,

@@ -8,6 +8,7 @@ import embrack.core.compile.Compiler;
 import embrack.core.gear.SwitchMode;
 import embrack.core.music.Position;
 import embrack.core.name.TapeLabel;
+import embrack.core.offer.Vamp;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Book;
@@ -52,6 +53,7 @@ public final class Night {
     private final Set<Place> moved;
     private final Compiler compiler;
     private final Map<DeviceId, List<Place>> vamps = new ConcurrentHashMap<>();
+    private final Map<DeviceId, Boolean> toldToVamp = new ConcurrentHashMap<>();
     private final Map<SwitchAt, Boolean> alternating = new ConcurrentHashMap<>();
     private final Map<SwitchAt, Set<DeviceId>> reaches = new ConcurrentHashMap<>();
 
@@ -221,9 +223,9 @@ public final class Night {
                         .toList());
     }
 
-    /** Whether a switch or cue ever turns on or off what a player goes round by. */
+    /** Whether a switch or cue ever tells a player to go round: else it does so by itself, or people play it again. */
     boolean isVampWorked(DeviceId player) {
-        return vamps(player).stream().anyMatch(moved::contains);
+        return toldToVamp.computeIfAbsent(player, p -> Vamp.isBegunByCues(plan, p) || Vamp.isBegunByFeet(plan, p));
     }
 
     /** Whether a press lets go what a player goes round by. */

@@ -296,8 +296,7 @@ public final class BookProver {
                     : unexplained ? rawVerdict(sent, once) : Judge.steadyVerdict(targets, wrong, trials, false);
             Verdict told = journey.cameRoundAt().isPresent() ? Judge.unknown(verdict) : verdict;
             List<Step> settled = Meant.settled(sent.steps(), sent.leavesOff());
-            Deed deed = new Deed(
-                    deeds.of(unexplained ? List.of() : settled, journey).meant(), journey, plain.moves());
+            Deed deed = deeds.of(unexplained ? List.of() : settled, sent.byItself(), journey);
             return new Proven(
                     travelled,
                     told,

@@ -17,7 +17,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SortedSet;
-import java.util.stream.Stream;
 
 /** Makes deeds of steps and messages, and does them. */
 final class Deeds {
@@ -37,24 +36,20 @@ final class Deeds {
 
     /** Steps that are meant, and where the messages sent for them go. */
     Deed of(List<Step> steps, Journey journey) {
-        return new Deed(meant.moves(steps), journey, engine.moves(places, journey));
+        return of(steps, List.of(), journey);
     }
 
     /** As {@link #of}, with what the box of a player does without any message. */
     Deed of(List<Step> steps, List<Step> byItself, Journey journey) {
-        return new Deed(
-                meant.moves(steps),
-                journey,
-                engine.moves(places, journey)
-                        .map(moves -> Stream.concat(meant.moves(byItself).stream(), moves.stream())
-                                .toList()));
+        return new Deed(meant.moves(steps), meant.moves(byItself), journey, engine.moves(places, journey));
     }
 
     /** The state after what really happens. */
     World done(World state, Deed deed) {
+        World before = state.after(deed.byItself());
         return deed.moves()
-                .map(state::after)
-                .orElseGet(() -> engine.play(state, deed.journey()).after());
+                .map(before::after)
+                .orElseGet(() -> engine.play(before, deed.journey()).after());
     }
 
     /** The places that steps are about, on their devices and on those that stand in for them. */

@@ -5,14 +5,19 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 
 import embrack.core.Evening;
 import embrack.core.Sketch;
+import embrack.core.chart.Chart;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Told;
 import embrack.core.edit.CueEdit;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.SongEdit;
+import embrack.core.gear.Kind;
+import embrack.core.gear.ModelId;
+import embrack.core.gear.text.BoxReading;
 import embrack.core.midi.Wire;
 import embrack.core.music.Clock;
+import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.CueAt;
@@ -44,6 +49,7 @@ class CueProofTests {
         "guitar-sounds select:patch-9, exact, C4 08",
         "vocal-mixer level:input-2:90, exact, B1 0B 5A",
         "player on:loop, exact, ''",
+        "'player on:loop, old-desk toggle:scene-1', exact, 93 06 7F",
         "player fade-out:tracks, exact, ''",
         "old-desk toggle:scene-1, exact, 93 06 7F",
         "old-desk toggle:chase-1, exact, 93 00 7F",
@@ -54,6 +60,27 @@ class CueProofTests {
         assertThat(proof.verdict().words()).isEqualTo(verdict);
         assertThat(proof.messages().stream().map(m -> m.hex()).toList())
                 .isEqualTo(bytes.isEmpty() ? List.of() : List.of(bytes));
+    }
+
+    /** What a player does at itself comes about too where a box reads what it is sent by what came before. */
+    @Test
+    void aStepAtThePlayerStandsBesideABoxThatRemembers() {
+        Sketch sketch = Evening.sketch();
+        sketch.edit(new GearEdit.RemoveDevice(new DeviceId("vocal-mixer"), true))
+                .edit(new GearEdit.AddDevice(
+                        "Strings",
+                        BoxReading.of("port MIDI IN: 5-pin in\nsetting MIDI receive channel: 1..16, factory 6")
+                                .box()
+                                .orElseThrow()
+                                .model(
+                                        new ModelId("strings"),
+                                        new TapeLabel("Strings"),
+                                        Kind.SOUND_SWITCHER,
+                                        Chart.of("programs from 1\nselect Patch 1..3: cc 0 = 1 + pc 1..3"),
+                                        Chart.EMPTY)))
+                .link("thru-box.thru-3 > strings.in")
+                .cues("ebb", "5|1 = player on:loop, strings select:patch-2");
+        assertThat(last(sketch).verdict()).isEqualTo(Verdict.EXACT);
     }
 
     /** Two receivers on one channel: the second moves too. */

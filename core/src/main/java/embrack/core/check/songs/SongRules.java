@@ -28,7 +28,8 @@ public final class SongRules {
             new OffTheBeat(),
             new NoLeadIn(),
             new Stretched(),
-            new LockedVamp());
+            new LockedVamp(),
+            new PlayedThrough());
 
     private SongRules() {}
 }
