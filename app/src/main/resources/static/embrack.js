@@ -25,5 +25,6 @@ import "./doors.js";
 import "./pairs.js";
 import "./run.js";
 import "./runfeet.js";
+import "./runobeys.js";
 import "./kept.js";
 import "./keep.js";

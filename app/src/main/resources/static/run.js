@@ -65,6 +65,7 @@ function join() {
         show: Number(show) - Number(micros),
         song: song === "-" ? null : Number(song) / 1000,
       };
+      document.dispatchEvent(new CustomEvent("run-moved"));
     } else {
       const end = data.indexOf("\n");
       waiting.set(data.slice("piece ".length, end).trim(), data.slice(end + 1));

@@ -13,7 +13,7 @@ const tread = (how, at) => say(socket, `${how} ${at}`);
 export async function joinSimulated(path) {
   try {
     socket?.close();
-    taken = document.querySelector("main.line-send") ? "main.line-send" : "main.line-check";
+    taken = ["main.line-send", "main.run-room"].find((main) => document.querySelector(main)) ?? "main.line-check";
     await bring("simulated", async () => {
       const joined = await portsOver(path, (ended) => {
         if (socket !== ended) return;

@@ -143,6 +143,8 @@ class EditRouteTests {
                 "measure",
                 "loop",
                 "drive",
+                "run/boxes",
+                "run/next",
                 "search/begin",
                 "search/next",
                 "search/answer",

@@ -53,6 +53,14 @@ record Pace(Speed speed, boolean isGoing) {
         }
     }
 
+    /** Whether what comes in the run can go to real boxes: it is no faster than they are, and leaves nothing out. */
+    boolean isForGear() {
+        return switch (speed) {
+            case QUARTER, HALF, ONE -> true;
+            case TWO, FOUR, TEN, THIRTY, SIXTY, ALL, JOINS, PRESSES, SLOWER -> false;
+        };
+    }
+
     Pace going(boolean other) {
         return new Pace(speed, other);
     }

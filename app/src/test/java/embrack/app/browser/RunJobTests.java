@@ -116,4 +116,40 @@ class RunJobTests extends AtTheBrowser {
             org.assertj.core.api.Assertions.assertThat(other.scriptErrors()).isEmpty();
         }
     }
+
+    /** What the simulated lantern desk shows, whose messages come by its port as those of a real one. */
+    private void untilDesk(String scene) {
+        hand.page.waitForFunction(
+                "([path, scene]) => fetch(path).then((a) => a.text()).then((t) => new RegExp(scene).test(t))",
+                List.of(path.replace("/run", "/line/simulated/receivers"), scene + "</span>\\s*<strong>chosen"));
+    }
+
+    @Test
+    void realBoxesObeyWhatComesToThemInTheRun() {
+        Page page = hand.page;
+        page.navigate(path);
+        begin(page, "Rope and Kettle", "");
+        assertThat(page.locator("#run-now h2")).hasText("Rope and Kettle");
+        page.getByText("Real gear").click();
+        page.locator("#run-obey-simulated").click();
+        page.locator(".obey-box summary").getByText("Lantern desk").first().click();
+        assertThat(page.locator(".obey-box[open]")).containsText("nobody on ladders");
+        page.getByText("Yes, let Lantern desk obey").click();
+        assertThat(page.locator("#run-obey .exact")).hasText("obeys");
+        tile(page, "Harbour light").click();
+        untilDesk("Scene 1");
+        tile(page, "Lanterns low").click();
+        untilDesk("Scene 2");
+
+        page.locator("#run-speed").selectOption("two");
+        assertThat(page.locator("#run-obey-state")).containsText("Real boxes obey at 1× or slower");
+        page.locator("#run-obey-shut").click();
+        assertThat(page.locator("#run-obey-state")).containsText("Notes are off");
+        assertThat(page.locator("#run-obey .exact")).hasCount(0);
+        // What comes in the run now comes to nobody.
+        page.locator("#run-speed").selectOption("one");
+        tile(page, "Harbour light").click();
+        assertThat(tape(page, "(3) is pressed")).isVisible();
+        untilDesk("Scene 2");
+    }
 }
