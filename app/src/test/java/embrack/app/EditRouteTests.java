@@ -114,7 +114,8 @@ class EditRouteTests {
         OTHERS.put("POST /rigs/{id}/line/pairs/tried", "what is seen of the gear is no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/heard", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/doors/clear", "ticks are no part of the plan");
-        for (String run : List.of("begin", "end", "act", "heard", "faults/singles", "faults/nights", "faults/rates")) {
+        for (String run :
+                List.of("begin", "end", "again", "act", "heard", "faults/singles", "faults/nights", "faults/rates")) {
             OTHERS.put("POST /rigs/{id}/run/" + run, "what is played is no part of the plan");
         }
         for (String log :

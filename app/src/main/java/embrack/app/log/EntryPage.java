@@ -17,6 +17,7 @@ import java.util.stream.Stream;
 /**
  * An entry of the log.
  *
+ * @param run the number of the run that it tells of, to play it again; empty for a line check
  * @param presses how those were made that somebody had to make
  * @param tally how many were made how
  * @param hardest the hardest presses, to be trained again
@@ -25,7 +26,7 @@ import java.util.stream.Stream;
  */
 record EntryPage(
         LogPage.Row entry,
-        boolean hasRun,
+        String run,
         String who,
         Stretch<LineView> lines,
         List<PressView> presses,
@@ -52,7 +53,7 @@ record EntryPage(
                 .toList();
         return new EntryPage(
                 LogPage.row(entry),
-                entry.run().isPresent(),
+                entry.run().isPresent() ? String.valueOf(entry.run().getAsLong()) : "",
                 entry.who(),
                 Stretch.of(
                         lines.stream()

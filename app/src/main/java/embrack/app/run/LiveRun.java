@@ -79,8 +79,25 @@ final class LiveRun {
     private Optional<Trouble> advisedOn = Optional.empty();
     private Optional<Advice> advice = Optional.empty();
 
+    /** What is played again, and how many acts of it came; empty where people play. */
+    private Optional<Replay> replay;
+
+    private int came;
+
     /** A run as it was kept. */
     LiveRun(RigId rig, RunStore store, RunStore.Kept kept, Night night, List<History.Done> acts, long nanos) {
+        this(rig, store, kept, night, acts, Optional.empty(), nanos);
+    }
+
+    /** A run as it was kept, that may play another one again. */
+    LiveRun(
+            RigId rig,
+            RunStore store,
+            RunStore.Kept kept,
+            Night night,
+            List<History.Done> acts,
+            Optional<Replay> replay,
+            long nanos) {
         this.rig = rig;
         this.store = store;
         this.kept = kept;
@@ -103,6 +120,8 @@ final class LiveRun {
                 .filter(targets -> !targets.isEmpty())
                 .map(targets -> new Drill(targets, 0));
         this.isNew = true;
+        this.replay = replay;
+        this.came = acts.size();
         this.lots = new Lots(night, store.rates(rig));
         this.lastNanos = nanos;
         this.keptNanos = nanos;
@@ -120,6 +139,18 @@ final class LiveRun {
 
     int revision() {
         return kept.revision();
+    }
+
+    /** Whether it plays another one again. */
+    synchronized boolean isReplay() {
+        return replay.isPresent();
+    }
+
+    /** From now on people play it. */
+    synchronized void goOnAlone(long nanos) {
+        tick(nanos);
+        replay = Optional.empty();
+        store.goOnAlone(kept.id());
     }
 
     /** How it was begun. */
@@ -196,8 +227,8 @@ final class LiveRun {
         switch (pace.speed()) {
             case ALL -> {
                 long end = System.nanoTime() + AT_A_TIME_NANOS;
-                while (!history.run().isOver() && System.nanoTime() < end) {
-                    history = history.until(history.run().now() + CHUNK_MICROS);
+                while (!isPlayed() && System.nanoTime() < end) {
+                    reach(history.run().now() + CHUNK_MICROS);
                 }
             }
             case JOINS -> {
@@ -212,7 +243,7 @@ final class LiveRun {
         }
         spoil();
         train();
-        if (history.run().isOver()) {
+        if (isPlayed()) {
             pace = pace.going(false);
             keep(nanos);
         } else if (nanos - keptNanos >= KEEP_NANOS) {
@@ -221,10 +252,33 @@ final class LiveRun {
         return history.run().lines() != before;
     }
 
+    /** Whether nothing more is to come of it. */
+    private boolean isPlayed() {
+        return history.run().isOver()
+                || replay.filter(again -> again.isOver(came, history.run().now()))
+                        .isPresent();
+    }
+
+    /** Time goes on to a moment of the run; with what is played again, where that leads. */
+    private void reach(long micros) {
+        long to = micros;
+        for (long next = nextAgain(); next <= to; next = nextAgain()) {
+            history = history.until(next);
+            long left = to - Math.max(next, history.run().now());
+            kept("", replay.orElseThrow().acts().get(came++).act());
+            to = history.run().now() + left;
+        }
+        history = history.until(to);
+    }
+
+    private long nextAgain() {
+        return replay.map(again -> again.nextMicros(came)).orElse(Long.MAX_VALUE);
+    }
+
     /** Over what is not played, at once. */
     private void passOver(Function<Run, OptionalLong> next) {
         for (OptionalLong there = next.apply(history.run()); there.isPresent(); there = next.apply(history.run())) {
-            history = history.until(there.getAsLong());
+            reach(there.getAsLong());
         }
     }
 
@@ -273,7 +327,7 @@ final class LiveRun {
         double micros = nanos / 1_000.0 * rate + rest;
         long whole = (long) micros;
         rest = micros - whole;
-        history = history.until(history.run().now() + whole);
+        reach(history.run().now() + whole);
     }
 
     /** Somebody does something, at this moment of the clock of the server. */
@@ -319,7 +373,7 @@ final class LiveRun {
     /** On to the next cue or press of the plan, and held there. */
     synchronized void step(long nanos) {
         tick(nanos);
-        history = history.step();
+        reach(Math.min(history.step().run().now(), nextAgain()));
         pace = pace.going(false);
         keep(nanos);
     }

@@ -6,8 +6,8 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.RunStore;
 import embrack.app.store.StoredRig;
-import embrack.core.plan.Plan;
 import embrack.core.run.Act;
+import embrack.core.run.History;
 import embrack.core.run.Night;
 import embrack.core.run.Run;
 import java.util.List;
@@ -74,29 +74,75 @@ class LiveRuns {
     }
 
     private LiveRun taken(RigId rig, RunStore.Kept kept) {
-        Plan plan = rigs.at(rig, kept.revision());
-        Night night =
-                Night.of(reports.of(new StoredRig(rig, kept.revision(), plan, Optional.empty(), Optional.empty())));
-        return new LiveRun(rig, store, kept, night, store.acts(kept.id(), plan.rig()), System.nanoTime());
+        Night night = Night.of(reports.of(played(rig, kept)));
+        return new LiveRun(
+                rig, store, kept, night, acts(kept.id(), night), replay(rig, kept, night), System.nanoTime());
+    }
+
+    /** The rig as it was when a run of it began. */
+    private StoredRig played(RigId rig, RunStore.Kept kept) {
+        return new StoredRig(rig, kept.revision(), rigs.at(rig, kept.revision()), Optional.empty(), Optional.empty());
+    }
+
+    private List<History.Done> acts(long run, Night night) {
+        return store.acts(run, night.plan().rig());
+    }
+
+    private Optional<Replay> replay(RigId rig, RunStore.Kept kept, Night night) {
+        return kept.wish().replays().stream()
+                .mapToObj(other -> store.find(rig, other))
+                .flatMap(Optional::stream)
+                .map(other -> new Replay(acts(other.id(), night), other.reached()))
+                .findFirst();
     }
 
     /** Begins a run of the newest plan, and ends the one that went on. */
     LiveRun begin(StoredRig rig, RunStore.Wish wish, Pace pace) {
-        of(rig.id()).ifPresent(log::write);
+        of(rig.id()).ifPresent(this::write);
         Night night = Night.of(reports.of(rig));
         long from = Run.at(night, wish.part(), wish.bar(), wish.byPlan()).now();
         RunStore.Kept kept = store.begin(
                 rig.id(), rig.revision(), wish, from, pace.going(true).written());
-        LiveRun run = new LiveRun(rig.id(), store, kept, night, List.of(), System.nanoTime());
-        log.begun(run);
+        LiveRun run =
+                new LiveRun(rig.id(), store, kept, night, List.of(), replay(rig.id(), kept, night), System.nanoTime());
+        if (!run.isReplay()) {
+            log.begun(run);
+        }
         live.put(rig.id(), run);
         tell(run);
         return run;
     }
 
+    /** Plays one of a rig again, as it was played, and ends the one that went on; false where there is none of it. */
+    boolean again(RigId rig, long run) {
+        Optional<RunStore.Kept> kept = store.find(rig, run);
+        kept.ifPresent(one -> {
+            of(rig).ifPresent(this::write);
+            RunStore.Kept whole = store.find(rig, run).orElse(one);
+            boolean isDrill = whole.wish().sort() == RunStore.Sort.DRILL;
+            begin(played(rig, whole), whole.again(), Pace.PAUSED.at(isDrill ? Pace.Speed.PRESSES : Pace.Speed.ONE));
+        });
+        return kept.isPresent();
+    }
+
+    /** People go on from where one is that is played again. */
+    void goOnAlone(LiveRun run) {
+        run.goOnAlone(System.nanoTime());
+        log.begun(run);
+        tell(run);
+    }
+
+    /** What came of one is written into the log; of one that is played again it stands there already. */
+    private void write(LiveRun run) {
+        run.keep(System.nanoTime());
+        if (!run.isReplay()) {
+            log.write(run);
+        }
+    }
+
     /** Ends the one that goes on. */
     void end(RigId rig) {
-        of(rig).ifPresent(log::write);
+        of(rig).ifPresent(this::write);
         store.end(rig);
         live.remove(rig);
         ends.forEach(watcher -> watcher.accept(rig));
@@ -118,7 +164,7 @@ class LiveRuns {
     void go(LiveRun run, Pace pace) {
         run.go(pace, System.nanoTime());
         if (!pace.isGoing()) {
-            log.write(run);
+            write(run);
         }
         tell(run);
     }
@@ -142,7 +188,7 @@ class LiveRuns {
                     tell(run);
                 }
                 if (run.run().isOver() && !wasOver) {
-                    log.write(run);
+                    write(run);
                 }
             } catch (RuntimeException e) {
                 LOG.error("the run of rig {} is left", run.rig(), e);

@@ -45,7 +45,12 @@ class RunActs {
             case "go" -> runs.go(run, run.pace().going(true));
             case "pause" -> runs.go(run, run.pace().going(false));
             case "step" -> runs.step(run);
-            case "step-back" -> runs.back(run, who);
+            case "step-back" -> {
+                if (run.isReplay()) {
+                    return false;
+                }
+                runs.back(run, who);
+            }
             case "speed" -> {
                 Optional<Pace.Speed> speed = Stream.of(Pace.Speed.values())
                         .filter(one -> word.length > 1 && one.key().equals(word[1].toLowerCase(Locale.ROOT)))
@@ -73,6 +78,12 @@ class RunActs {
     private boolean act(LiveRun run, String who, Optional<Act> act) {
         if (act.isEmpty() || !isThere(run, act.get())) {
             return false;
+        }
+        if (run.isReplay() && !(act.get() instanceof Act.Feet)) {
+            return false;
+        }
+        if (run.isReplay()) {
+            runs.goOnAlone(run);
         }
         runs.act(run, who, act.get());
         return true;

@@ -155,6 +155,15 @@ class RunController {
         return "redirect:/rigs/%s/run".formatted(id);
     }
 
+    /** Plays a run, drill or show of this rig again, as it was played. */
+    @PostMapping("/again")
+    String again(@PathVariable RigId id, @RequestParam(defaultValue = "") String run) {
+        if (!run.matches("\\d{1,18}") || !runs.again(id, Long.parseLong(run))) {
+            throw Refused.text("act", "That run is not there any more.");
+        }
+        return "redirect:/rigs/%s/run".formatted(id);
+    }
+
     /** Ends it. */
     @PostMapping("/end")
     String end(@PathVariable RigId id) {
@@ -182,6 +191,7 @@ class RunController {
         StoredRig stored = rigs.load(id);
         long micros = (long) (Math.clamp(ago, 0, MOST_AGO_MILLIS) * 1_000);
         runs.of(id)
+                .filter(run -> !run.isReplay())
                 .ifPresent(run -> feet.at(stored, bench, port, sent)
                         .forEach(act -> runs.act(run, who == null ? "" : who.getName(), act, micros)));
     }

@@ -38,6 +38,7 @@ import java.util.stream.Stream;
  * @param id which one
  * @param isGoing whether time goes on
  * @param isByPlan whether it presses what the plan says
+ * @param isReplay whether it plays another one again, as it was played
  * @param isOld whether the plan has changed since it began
  * @param speeds how fast it can go
  * @param title the part that goes or waits
@@ -60,6 +61,7 @@ record RunPage(
         long id,
         boolean isGoing,
         boolean isByPlan,
+        boolean isReplay,
         boolean isOld,
         List<Choice> speeds,
         String title,
@@ -128,6 +130,7 @@ record RunPage(
                 live.id(),
                 pace.isGoing(),
                 run.isByPlan(),
+                live.isReplay(),
                 live.revision() != newest,
                 Stream.of(Pace.Speed.values())
                         .map(speed -> new Choice(speed.key(), speed.words(), speed == pace.speed()))

@@ -24,6 +24,7 @@ interface RunMapper {
             String who,
             String drill,
             @Nullable Long seed,
+            @Nullable Long replays,
             long reached,
             String pace) {}
 
@@ -31,20 +32,23 @@ interface RunMapper {
     record ActRow(long at, String act, String who) {}
 
     @Select("""
-            insert into run (rig, revision, sort, part, bar, by_plan, who, drill, seed, reached, pace)
+            insert into run (rig, revision, sort, part, bar, by_plan, who, drill, seed, replays, reached, pace)
             values (#{rig}, #{r.revision}, #{r.sort}, #{r.part}, #{r.bar}, #{r.byPlan}, #{r.who}, #{r.drill}, #{r.seed},
-                    #{r.reached}, #{r.pace}) returning id""")
+                    #{r.replays}, #{r.reached}, #{r.pace}) returning id""")
     long begin(@Param("rig") long rig, @Param("r") Row row);
 
     @Select("""
-            select id, revision, sort, part, bar, by_plan, who, drill, seed, reached, pace from run
+            select id, revision, sort, part, bar, by_plan, who, drill, seed, replays, reached, pace from run
             where rig = #{rig} and ended is null order by id desc limit 1""")
     Optional<Row> open(@Param("rig") long rig);
 
     @Select("""
-            select id, revision, sort, part, bar, by_plan, who, drill, seed, reached, pace from run
+            select id, revision, sort, part, bar, by_plan, who, drill, seed, replays, reached, pace from run
             where rig = #{rig} and id = #{run}""")
     Optional<Row> find(@Param("rig") long rig, @Param("run") long run);
+
+    @Update("update run set replays = null where id = #{run}")
+    void goOnAlone(@Param("run") long run);
 
     @Update("update run set ended = now() where rig = #{rig} and ended is null")
     void endAll(@Param("rig") long rig);

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -58,12 +59,36 @@ public class RunStore {
      * @param who begins it, or whose feet are trained
      * @param drill the presses that it is about, as the room wrote them; empty for all
      * @param seed by which things go wrong in it; empty where nothing does by itself
+     * @param replays the run that it plays again as it was played; empty for one of its own
      */
-    public record Wish(Sort sort, int part, int bar, boolean byPlan, String who, String drill, OptionalLong seed) {
+    public record Wish(
+            Sort sort,
+            int part,
+            int bar,
+            boolean byPlan,
+            String who,
+            String drill,
+            OptionalLong seed,
+            OptionalLong replays) {
+
+        /** A run of its own. */
+        public Wish(Sort sort, int part, int bar, boolean byPlan, String who, String drill, OptionalLong seed) {
+            this(sort, part, bar, byPlan, who, drill, seed, OptionalLong.empty());
+        }
 
         /** A plain run. */
         public static Wish of(int part, int bar, boolean byPlan, String who) {
             return new Wish(Sort.RUN, part, bar, byPlan, who, "", OptionalLong.empty());
+        }
+
+        /** To play a run again that was begun like this: what came upon it by itself is kept as what was done. */
+        private Wish again(long run) {
+            return new Wish(sort, part, bar, byPlan, who, "", OptionalLong.empty(), OptionalLong.of(run));
+        }
+
+        /** As this, from now on a run of its own. */
+        public Wish ofItsOwn() {
+            return new Wish(sort, part, bar, byPlan, who, drill, seed);
         }
     }
 
@@ -74,7 +99,13 @@ public class RunStore {
      * @param reached how far it has come, microseconds of the run
      * @param pace how it goes on, as the room wrote it
      */
-    public record Kept(long id, int revision, Wish wish, long reached, String pace) {}
+    public record Kept(long id, int revision, Wish wish, long reached, String pace) {
+
+        /** To play it again. */
+        public Wish again() {
+            return wish.again(id);
+        }
+    }
 
     /** Begins one, and ends the one that went on. */
     @Transactional
@@ -92,6 +123,7 @@ public class RunStore {
                         wish.who(),
                         wish.drill(),
                         wish.seed().isPresent() ? wish.seed().getAsLong() : null,
+                        wish.replays().isPresent() ? wish.replays().getAsLong() : null,
                         reached,
                         pace));
         return new Kept(id, revision, wish, reached, pace);
@@ -120,9 +152,20 @@ public class RunStore {
                         row.byPlan(),
                         row.who(),
                         row.drill(),
-                        row.seed() == null ? OptionalLong.empty() : OptionalLong.of(row.seed())),
+                        optional(row.seed()),
+                        optional(row.replays())),
                 row.reached(),
                 row.pace());
+    }
+
+    private static OptionalLong optional(@Nullable Long value) {
+        return value == null ? OptionalLong.empty() : OptionalLong.of(value);
+    }
+
+    /** A run that played another again goes on as one of its own. */
+    @Transactional
+    public void goOnAlone(long run) {
+        mapper.goOnAlone(run);
     }
 
     /** Ends it. */

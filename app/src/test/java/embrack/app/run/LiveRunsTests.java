@@ -15,6 +15,7 @@ import embrack.app.store.StoredRig;
 import embrack.core.compile.Compiler;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
 import embrack.core.run.Act;
 import embrack.core.run.Drill;
 import embrack.core.run.History;
@@ -201,6 +202,8 @@ class LiveRunsTests {
         assertThat(kept.find(id, "", "", "Tide Against the Pier")).hasSize(1);
         assertThat(kept.find(id, "show", "", "")).isEmpty();
 
+        isPlayedAgain(stored, run);
+
         // The hardest again: it goes to each and on only once it sits.
         LiveRun again = drill(stored, 0, presses.get(3).target());
         long now = until(again, 0, at -> at.part() == 3);
@@ -247,6 +250,34 @@ class LiveRunsTests {
         RunStore.Kept begun = store.find(id, run.id()).orElseThrow();
         LiveRun again = new LiveRun(id, store, begun, run.run().night(), done, 0);
         assertThat(again.run()).isEqualTo(run.run());
+    }
+
+    /** Played again in other pieces of time, and over a restart of the server, it is the same run to the microsecond. */
+    private void isPlayedAgain(StoredRig rig, LiveRun run) {
+        run.keep(0);
+        Night night = run.run().night();
+        Rig gear = rig.plan().rig();
+        RunStore.Kept whole = store.find(rig.id(), run.id()).orElseThrow();
+        var replay = Optional.of(new Replay(store.acts(run.id(), gear), whole.reached()));
+        RunStore.Kept second =
+                store.begin(rig.id(), rig.revision(), whole.again(), run.start().now(), "going one");
+        LiveRun again = new LiveRun(rig.id(), store, second, night, List.of(), replay, 0);
+        long nanos = until(again, 0, at -> at.songMicros().orElse(0) > 100_000_000);
+        assertThat(acts.done(again, "Mira", "tap quay-board.1.1")).isFalse();
+        again.keep(nanos);
+        RunStore.Kept half = store.find(rig.id(), again.id()).orElseThrow();
+        LiveRun anew = new LiveRun(rig.id(), store, half, night, store.acts(half.id(), gear), replay, 0);
+        long then = 0;
+        for (int ticks = 0; anew.pace().isGoing() && ticks < 5_000; ticks++) {
+            anew.tick(then += 371_000_000);
+        }
+        assertThat(anew.pace().isGoing()).isFalse();
+        assertThat(anew.run().until(run.run().now() + 1_000_000))
+                .isEqualTo(run.run().until(run.run().now() + 1_000_000))
+                .hasSameHashCodeAs(run.run().until(run.run().now() + 1_000_000));
+        assertThat(anew.score()).isEqualTo(run.score());
+        assertThat(store.acts(anew.id(), gear)).isEqualTo(store.acts(run.id(), gear));
+        assertThat(kept.find(rig.id(), "drill", "", "")).hasSize(1);
     }
 
     private LiveRun drill(StoredRig rig, int part, String targets) {
