@@ -10,14 +10,19 @@ import embrack.core.light.Look;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.run.Doing;
+import embrack.core.run.Loop;
 import embrack.core.run.Run;
 import embrack.core.run.Telling;
 import embrack.core.run.Wrong;
+import embrack.core.show.Section;
 import embrack.core.switches.Step;
 import embrack.core.word.Wording;
 import embrack.core.world.Place;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /**
  * What a box does by now.
@@ -49,9 +54,11 @@ record BoxView(String id, String name, Optional<Mark> state, List<Fact> facts, O
                 state,
                 doing.isDark()
                         ? List.of()
-                        : doing.parts().stream()
-                                .filter(part -> isShown(part))
-                                .map(part -> fact(plan, part, wording, telling))
+                        : Stream.concat(
+                                        where(run, box).stream(),
+                                        doing.parts().stream()
+                                                .filter(part -> isShown(part))
+                                                .map(part -> fact(run, part, wording, telling)))
                                 .toList(),
                 doing.isDark() ? Optional.empty() : stage(plan, doing));
     }
@@ -63,7 +70,20 @@ record BoxView(String id, String name, Optional<Mark> state, List<Fact> facts, O
         return part.wrong().isPresent() || !aspect.isCount() && !isOff;
     }
 
-    private static Fact fact(Plan plan, Doing.Stands part, Wording wording, Telling telling) {
+    /** Where the song is, at the box that plays it: "Vamp, round 2". */
+    private static Optional<Fact> where(Run run, DeviceId box) {
+        if (run.section().isEmpty() || run.playing().filter(box::equals).isEmpty()) {
+            return Optional.empty();
+        }
+        Section section =
+                run.song().orElseThrow().form().sections().get(run.section().getAsInt());
+        boolean isRound = section.vamp() || run.pass() > 1;
+        return Optional.of(
+                new Fact("", section.name() + (isRound ? ", round " + run.pass() : ""), true, Optional.empty(), ""));
+    }
+
+    private static Fact fact(Run run, Doing.Stands part, Wording wording, Telling telling) {
+        Plan plan = run.night().plan();
         Place place = part.place();
         Optional<Wrong> wrong = part.wrong();
         boolean isChoice = place.aspect() == Aspect.CHOSEN;
@@ -73,11 +93,21 @@ record BoxView(String id, String name, Optional<Mark> state, List<Fact> facts, O
                         : plan.rig().partName(place.device(), place.part()).text(),
                 isChoice
                         ? part.value() == 0 ? "nothing chosen" : chosen(plan, place)
-                        : place.word(plan.rig(), part.value()),
+                        : place.word(plan.rig(), part.value())
+                                + run.loop(place).map(loop -> round(run, loop)).orElse(""),
                 place.aspect() != Aspect.MUTED && part.value() != 0
                         || place.aspect() == Aspect.MUTED && part.value() == 0,
                 wrong.map(w -> Mark.of(Severity.LOOK, "should be " + meantHere(plan, w))),
                 wrong.flatMap(telling::because).map(wording::say).orElse(""));
+    }
+
+    /** How long a loop is: ", 7.62 s, 4.00 bars"; the bars tell whether it runs away from the song. */
+    private static String round(Run run, Loop loop) {
+        OptionalDouble bars = run.bars(loop);
+        return loop.isOpen()
+                ? ""
+                : String.format(Locale.ROOT, ", a round of %.2f s", loop.lengthMicros() / 1e6)
+                        + (bars.isPresent() ? String.format(Locale.ROOT, " or %.2f bars", bars.getAsDouble()) : "");
     }
 
     private static String meantHere(Plan plan, Wrong wrong) {

@@ -2,8 +2,10 @@ package embrack.app.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
+import static org.assertj.core.api.Assertions.within;
 
 import embrack.app.AppTest;
+import embrack.app.frame.Spoken;
 import embrack.app.store.Bench;
 import embrack.app.store.LineStore;
 import embrack.app.store.LogStore;
@@ -12,6 +14,8 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.RunStore;
 import embrack.app.store.StoredRig;
+import embrack.core.chart.Aspect;
+import embrack.core.chart.PartId;
 import embrack.core.compile.Compiler;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
@@ -19,14 +23,18 @@ import embrack.core.rig.Rig;
 import embrack.core.run.Act;
 import embrack.core.run.Drill;
 import embrack.core.run.History;
+import embrack.core.run.Leap;
 import embrack.core.run.Line;
+import embrack.core.run.Loop;
 import embrack.core.run.Night;
 import embrack.core.run.Run;
 import embrack.core.run.Score;
+import embrack.core.run.Telling;
 import embrack.core.run.Wrong;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Event;
+import embrack.core.world.Place;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -215,6 +223,37 @@ class LiveRunsTests {
         assertThat(again.drill()).isEmpty();
         assertThat(again.pace().isGoing()).isFalse();
         assertThat(again.score().count(Score.Grade.RIGHT)).isEqualTo(Drill.SITS);
+    }
+
+    /** What is recorded goes round as long as it was recorded; on top it stays as long, and another memory forgets it. */
+    @Test
+    void aLoopIsAsLongAsItWasRecorded() {
+        RigId id = rigs.create(rigs.load(new RigId(1)).plan(), "Quay rig");
+        LiveRun run = drill(rigs.load(id), 3, "");
+        run.act("Mira", new Act.From(3, 17), 0);
+        run.act("Mira", new Act.ByHand(new Event.TurnTo(new DeviceId("quay-board"), 2)), 0);
+        var track = new Place(new DeviceId("loop-table"), new PartId("track-1"), Aspect.TRANSPORT);
+        long nanos = after(run, tap(run, "quay-board.2.1", 0, 0), 100);
+        assertThat(run.run().loop(track)).map(Loop::isOpen).contains(true);
+        nanos = tap(run, "quay-board.2.1", nanos, 3_900);
+        after(run, nanos, 100);
+        Loop loop = run.run().loop(track).orElseThrow();
+        assertThat(loop.lengthMicros()).isBetween(3_990_000L, 4_010_000L);
+        // 7/8 at 126 quarters a minute: a bar is 3.5 × 60 / 126 s.
+        assertThat(run.run().bars(loop).orElseThrow()).isCloseTo(4 / (3.5 * 60 / 126), within(0.01));
+        assertThat(BoxView.all(
+                        run.run(),
+                        Spoken.of(run.run().night().plan()),
+                        new Telling(run.run().night())))
+                .flatExtracting(BoxView::facts)
+                .extracting(BoxView.Fact::value)
+                .contains("Turn 1", "playing, a round of 4.00 s or 2.40 bars");
+        nanos = tap(run, "quay-board.2.1", nanos, 5_000);
+        after(run, nanos, 100);
+        assertThat(run.run().loop(track)).contains(loop);
+        run.act("Mira", new Act.AtPlayer(new Leap.BySongs(1)), nanos);
+        after(run, nanos, 500);
+        assertThat(run.run().loop(track)).isEmpty();
     }
 
     /** A press of a real board counts from its first byte, however late it is told, but never before another. */

@@ -12,6 +12,7 @@ import embrack.core.world.Event;
 import embrack.core.world.Happened;
 import embrack.core.world.Outcome;
 import embrack.core.world.Place;
+import embrack.core.world.Reading;
 import embrack.core.world.World;
 import java.util.List;
 import java.util.Optional;
@@ -31,6 +32,7 @@ final class BothRigs {
     private final Agenda agenda;
     private final Tape tape;
     private final Watch watch;
+    private final Loops loops;
     private final Consumer<Happened.Arrived> listener;
     private World ideal;
     private World actual;
@@ -47,6 +49,7 @@ final class BothRigs {
         this.listener = listener;
         ideal = from.ideal();
         actual = from.actual();
+        loops = new Loops(from.loops());
         watch = new Watch(rig(), tape, agenda, from.wrongs());
     }
 
@@ -60,6 +63,10 @@ final class BothRigs {
 
     Watch watch() {
         return watch;
+    }
+
+    Loops loops() {
+        return loops;
     }
 
     private Rig rig() {
@@ -239,6 +246,7 @@ final class BothRigs {
     /** Something comes upon the rig as it is. */
     void befall(Event event) {
         actual = engine.step(actual, event).after();
+        loops.befell(actual);
     }
 
     /** Somebody does at the rig as it is what nobody meant. */
@@ -259,7 +267,8 @@ final class BothRigs {
         actual = outcome.after();
         outcome.trace().forEach(happened -> tell(new Line.Travelled(happened)));
         for (Happened happened : outcome.trace()) {
-            if (happened instanceof Happened.Arrived arrived) {
+            if (happened instanceof Happened.Arrived arrived && arrived.reading() instanceof Reading.Acts acts) {
+                loops.did(arrived.socket().device(), acts.actions(), before, outcome.after(), agenda.now());
                 listener.accept(arrived);
             }
         }

@@ -67,6 +67,7 @@ final class Going {
                 agenda.all(),
                 agenda.count(),
                 rigs.watch().wrongs(),
+                rigs.loops().all(),
                 music.stopped(),
                 music.silentSince(),
                 feet.all(),
@@ -105,6 +106,14 @@ final class Going {
     /** When the part ends that goes, or its section while others follow; never where nobody knows. */
     long endsMicros() {
         return times.ends(head);
+    }
+
+    /** The player of the song that plays: of a pair the one that is used; empty where none plays. */
+    Optional<DeviceId> playing() {
+        return night.script(head.part())
+                .map(Script::player)
+                .filter(player -> head.mode() == Mode.GOES && music.plays(player))
+                .map(music::leader);
     }
 
     /** All that comes now. */

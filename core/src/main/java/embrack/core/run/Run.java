@@ -1,6 +1,7 @@
 package embrack.core.run;
 
 import embrack.core.music.Position;
+import embrack.core.music.TempoMap;
 import embrack.core.power.PowerPlan;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
@@ -15,6 +16,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.SortedMap;
@@ -53,6 +55,7 @@ public final class Run {
      * @param actual the rig as it is
      * @param due what comes later
      * @param wrongs what stands otherwise than it should
+     * @param loops what was recorded and goes round
      * @param stopped players that do not play, though their song goes on
      * @param silentSince since when nothing plays that should; -1 while all does
      * @param feet presses that people have to make, in the order in which they were due
@@ -72,6 +75,7 @@ public final class Run {
             List<Due> due,
             long dues,
             SortedMap<Place, Wrong> wrongs,
+            SortedMap<Place, Loop> loops,
             SortedSet<DeviceId> stopped,
             long silentSince,
             List<Footfall> feet,
@@ -84,6 +88,7 @@ public final class Run {
             tails = List.copyOf(tails);
             due = List.copyOf(due);
             wrongs = Collections.unmodifiableSortedMap(new TreeMap<>(wrongs));
+            loops = Collections.unmodifiableSortedMap(new TreeMap<>(loops));
             stopped = Collections.unmodifiableSortedSet(new TreeSet<>(stopped));
             feet = List.copyOf(feet);
             strays = List.copyOf(strays);
@@ -109,6 +114,7 @@ public final class Run {
                 night.start(),
                 List.of(),
                 0,
+                new TreeMap<>(),
                 new TreeMap<>(),
                 new TreeSet<>(),
                 -1,
@@ -452,6 +458,28 @@ public final class Run {
         return state.feet();
     }
 
+    /** What was recorded in a part of a box and goes round; empty where nothing was. */
+    public Optional<Loop> loop(Place place) {
+        return Optional.ofNullable(state.loops().get(place));
+    }
+
+    /** The player of the song that plays: of a pair the one that is used; empty where none plays. */
+    public Optional<DeviceId> playing() {
+        return new Going(state).playing();
+    }
+
+    /** How many bars of the song that plays one round of a loop lasts, at the bar that plays now; empty outside. */
+    public OptionalDouble bars(Loop loop) {
+        OptionalLong at = songMicros();
+        if (song().isEmpty() || at.isEmpty() || loop.isOpen()) {
+            return OptionalDouble.empty();
+        }
+        TempoMap tempos = song().get().form().tempoMap();
+        int bar = tempos.position(tempos.tickAt(Math.max(0, at.getAsLong()))).bar();
+        long bars = tempos.micros(Position.bar(bar + 1)) - tempos.micros(Position.bar(bar));
+        return OptionalDouble.of((double) loop.lengthMicros() / bars);
+    }
+
     /** Presses of people that nothing asked for. */
     public List<Stray> strays() {
         return state.strays();
@@ -497,6 +525,7 @@ public final class Run {
                 && state.actual().equals(that.state.actual())
                 && state.due().equals(that.state.due())
                 && state.wrongs().keySet().equals(that.state.wrongs().keySet())
+                && state.loops().equals(that.state.loops())
                 && state.stopped().equals(that.state.stopped())
                 && state.feet().equals(that.state.feet())
                 && state.lines() == that.state.lines();
