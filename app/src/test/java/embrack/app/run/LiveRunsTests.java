@@ -19,14 +19,19 @@ import embrack.core.chart.PartId;
 import embrack.core.compile.Compiler;
 import embrack.core.midi.Message;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Link;
+import embrack.core.rig.LinkKind;
 import embrack.core.rig.Rig;
 import embrack.core.run.Act;
+import embrack.core.run.Advice;
 import embrack.core.run.Drill;
+import embrack.core.run.Fault;
 import embrack.core.run.History;
 import embrack.core.run.Leap;
 import embrack.core.run.Line;
 import embrack.core.run.Loop;
 import embrack.core.run.Night;
+import embrack.core.run.Noticing;
 import embrack.core.run.Run;
 import embrack.core.run.Score;
 import embrack.core.run.Telling;
@@ -223,6 +228,28 @@ class LiveRunsTests {
         assertThat(again.drill()).isEmpty();
         assertThat(again.pace().isGoing()).isFalse();
         assertThat(again.score().count(Score.Grade.RIGHT)).isEqualTo(Drill.SITS);
+    }
+
+    /** A lead that carries nothing but sound is heard to be out, and is put back by the advice. */
+    @Test
+    void aSoundLeadThatIsOutIsPutBack() {
+        Night night = Night.of(reports.of(rigs.load(new RigId(1))));
+        var noticing = new Noticing(night.plan());
+        Run playing = Run.at(night, 2, 30, true);
+        Link heard = night.plan().rig().links().stream()
+                .filter(link -> night.plan().rig().kind(link) == LinkKind.SOUND)
+                .filter(link -> !noticing.of(out(playing, link)).isEmpty())
+                .findFirst()
+                .orElseThrow();
+        Run out = out(playing, heard);
+        assertThat(out.wrongs()).isEmpty();
+        Advice advice = Advice.of(out).orElseThrow();
+        assertThat(advice.acts()).containsExactly(new Act.Repaired(new Event.LinkBack(heard)));
+        assertThat(noticing.of(out.after(advice.acts().getFirst()))).isEmpty();
+    }
+
+    private static Run out(Run run, Link link) {
+        return run.after(new Act.Struck(new Fault.LinkOut(link, 0))).until(run.now() + 100_000);
     }
 
     /** What is recorded goes round as long as it was recorded; on top it stays as long, and another memory forgets it. */

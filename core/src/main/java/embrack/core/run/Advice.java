@@ -62,7 +62,7 @@ public record Advice(List<Act> acts, long micros, SortedSet<Place> left, boolean
         return left.isEmpty() && !isSilent;
     }
 
-    /** What to do now; empty where nothing is wrong, or nothing that can be done helps at all. */
+    /** What to do now; empty where nothing is wrong or out, or nothing that can be done helps at all. */
     public static Optional<Advice> of(Run run) {
         return new Search(run).best();
     }
@@ -102,8 +102,8 @@ public record Advice(List<Act> acts, long micros, SortedSet<Place> left, boolean
                     List.of(),
                     0);
             Advice best = advice(start);
-            if (best.isWhole() && run.repairs().isEmpty()) {
-                return Optional.empty();
+            if (best.isWhole()) {
+                return putBack(start);
             }
             List<Reached> reached = List.of(start);
             Set<Key> known = new HashSet<>(List.of(new Key(ideal, start.world(), start.isSilent())));
@@ -124,6 +124,18 @@ public record Advice(List<Act> acts, long micros, SortedSet<Place> left, boolean
                         .toList();
             }
             return best.acts.isEmpty() ? Optional.empty() : Optional.of(best);
+        }
+
+        /** Nothing stands wrong: what is out is put back, since sound may go over it, and the next message will. */
+        private Optional<Advice> putBack(Reached start) {
+            Reached now = start;
+            for (Event event : Run.repairs(night.plan().rig(), start.world())) {
+                boolean isOut = event instanceof Event.LinkBack || event instanceof Event.On;
+                if (isOut && now.acts().size() < MOST) {
+                    now = done(now, new Tried(new Act.Repaired(event), cost(event)));
+                }
+            }
+            return now == start ? Optional.empty() : Optional.of(advice(now));
         }
 
         private Advice advice(Reached reached) {

@@ -51,12 +51,13 @@ public record Aftermath(
         while (run.now() < end && !run.isOver()) {
             Run next = run.until(Math.min(end, Math.max(run.now() + 1, run.nextMicros())));
             long took = next.now() - run.now();
-            boolean isWrong = !run.wrongs().isEmpty() || run.silentSince().isPresent();
+            boolean isWrong = isWrong(run);
             if (isWrong || !run.actual().linksOut().isEmpty() || !run.repairs().isEmpty()) {
                 var senses = noticing.of(run);
                 heard += senses.contains(Sense.HEARD) ? took : 0;
                 seen += senses.contains(Sense.SEEN) ? took : 0;
-                wrong += isWrong || !senses.isEmpty() ? took : 0;
+                isWrong |= !senses.isEmpty();
+                wrong += isWrong ? took : 0;
             }
             run.wrongs().forEach(one -> places.add(one.place()));
             silent |= run.silentSince().isPresent();
@@ -66,7 +67,11 @@ public record Aftermath(
             }
             run = next;
         }
-        boolean isLasting = !run.wrongs().isEmpty() || run.silentSince().isPresent();
+        boolean isLasting = isWrong(run) || !noticing.of(run).isEmpty();
         return new Aftermath(heard, seen, wrong, places, silent, isLasting, advice);
+    }
+
+    private static boolean isWrong(Run run) {
+        return !run.wrongs().isEmpty() || run.silentSince().isPresent();
     }
 }
