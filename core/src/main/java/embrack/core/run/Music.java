@@ -53,10 +53,12 @@ final class Music {
         return !rigs.actual().isDark(leader) && !stopped.contains(leader);
     }
 
-    /** A player is told to begin, which it does if it is there. */
+    /** A player is told to begin, which it does if it is there; one that comes back later does not by itself. */
     void begin(DeviceId player) {
         DeviceId leader = leader(player);
-        if (!rigs.actual().isDark(leader)) {
+        if (rigs.actual().isDark(leader)) {
+            stopped.add(leader);
+        } else {
             stopped.remove(leader);
         }
     }

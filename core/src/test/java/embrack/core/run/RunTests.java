@@ -10,6 +10,8 @@ import embrack.core.music.Position;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
+import embrack.core.rig.LinkKind;
+import embrack.core.rig.Socket;
 import embrack.core.run.text.ActText;
 import embrack.core.show.Anchor;
 import embrack.core.show.Book;
@@ -24,8 +26,11 @@ import embrack.core.world.Event;
 import embrack.core.world.Happened;
 import embrack.core.world.World;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import net.jqwik.api.Assume;
@@ -216,7 +221,20 @@ class RunTests {
                         "the player's computer dies",
                         330,
                         new Fault.BoxOut(new DeviceId("computer"), 0),
-                        List.of("BoxOut", "Silent")));
+                        List.of("BoxOut", "Silent")),
+                // What comes back while its song goes on waits to be told, as a real one does.
+                Arguments.of(
+                        "the player's computer is off as its song begins",
+                        290,
+                        new Fault.BoxOut(new DeviceId("computer"), 40 * SECOND),
+                        List.of(
+                                "BoxOut",
+                                "Silent",
+                                "Amiss guitar-sounds/patch-1",
+                                "Amiss lantern-desk/scene-1",
+                                "On",
+                                "Amiss guitar-sounds/patch-2",
+                                "Amiss lantern-desk/scene-4")));
     }
 
     private static final String NOTHING = "";
@@ -229,6 +247,7 @@ class RunTests {
                                 amiss.wrong().place().device(),
                                 amiss.wrong().place().part());
             case Line.Silent silent -> "Silent";
+            case Line.Sounds sounds -> "Sounds";
             case Line.Struck struck -> struck.fault().getClass().getSimpleName();
             case Line.Repaired back -> back.event().getClass().getSimpleName();
             case Line.Missed missed -> "Missed " + missed.at().key();
@@ -246,6 +265,31 @@ class RunTests {
                 .limit(expected.size())
                 .collect(Collectors.toList());
         assertThat(told).isEqualTo(expected);
+    }
+
+    /**
+     * MIDI 1.0 Detailed Specification, "Hardware": 31.25 kbaud, ten bits a byte, so that a byte takes 320 microseconds; no
+     * message of a night is in sooner behind the one ahead of it than its bytes take.
+     */
+    @Test
+    void messagesOfANightFollowOneAnotherAsFastAsTheirWire() {
+        Plan plan = evening();
+        Set<Socket> wired = plan.rig().links().stream()
+                .filter(link -> plan.rig().kind(link) == LinkKind.FIVE_PIN)
+                .map(Link::to)
+                .collect(Collectors.toSet());
+        Map<Socket, Long> before = new HashMap<>();
+        int behind = 0;
+        for (Line line : whole(Run.of(night(plan), true))) {
+            if (line.what() instanceof Line.Travelled(Happened.Arrived came) && wired.contains(came.socket())) {
+                long takes = came.message().length() * 320L;
+                long apart = came.atMicros() - before.getOrDefault(came.socket(), Long.MIN_VALUE / 2);
+                before.put(came.socket(), came.atMicros());
+                assertThat(apart).as("before %s", came).isGreaterThanOrEqualTo(takes);
+                behind += apart == takes ? 1 : 0;
+            }
+        }
+        assertThat(behind).isPositive();
     }
 
     /** What happened in a passage the first time is no reason for what goes wrong in it the second. */
