@@ -252,7 +252,9 @@ class LiveRunsTests {
         return run.after(new Act.Struck(new Fault.LinkOut(link, 0))).until(run.now() + 100_000);
     }
 
-    /** What is recorded goes round as long as it was recorded; on top it stays as long, and another memory forgets it. */
+    /**
+     * What is recorded goes round as long as it was recorded; on top it stays as long, and another memory forgets it.
+     */
     @Test
     void aLoopIsAsLongAsItWasRecorded() {
         RigId id = rigs.create(rigs.load(new RigId(1)).plan(), "Quay rig");
@@ -318,7 +320,9 @@ class LiveRunsTests {
         assertThat(again.run()).isEqualTo(run.run());
     }
 
-    /** Played again in other pieces of time, and over a restart of the server, it is the same run to the microsecond. */
+    /**
+     * Played again in other pieces of time, and over a restart of the server, it is the same run to the microsecond.
+     */
     private void isPlayedAgain(StoredRig rig, LiveRun run) {
         run.keep(0);
         Night night = run.run().night();

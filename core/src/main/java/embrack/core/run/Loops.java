@@ -12,8 +12,8 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
- * What was recorded while a run goes on, and how long one round of it is: from the press that began to record to the one
- * that ended it. A box forgets it as it loads another memory, and in the dark.
+ * What was recorded while a run goes on, and how long one round of it is: from the press that began to record to the
+ * one that ended it. A box forgets it as it loads another memory, and in the dark.
  */
 final class Loops {
 

@@ -268,8 +268,8 @@ class RunTests {
     }
 
     /**
-     * MIDI 1.0 Detailed Specification, "Hardware": 31.25 kbaud, ten bits a byte, so that a byte takes 320 microseconds; no
-     * message of a night is in sooner behind the one ahead of it than its bytes take.
+     * MIDI 1.0 Detailed Specification, "Hardware": 31.25 kbaud, ten bits a byte, so that a byte takes 320
+     * microseconds; no message of a night is in sooner behind the one ahead of it than its bytes take.
      */
     @Test
     void messagesOfANightFollowOneAnotherAsFastAsTheirWire() {
