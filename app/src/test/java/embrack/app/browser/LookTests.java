@@ -39,6 +39,7 @@ class LookTests {
     void everyPageIsAccessible(ColorScheme ground) throws IOException {
         try (Stagehand hand = new Stagehand(port, 1280, 800, ground)) {
             List<String> wrong = new ArrayList<>();
+            beginRun(hand.page);
             for (int i = 0; i < Pages.ALL.size(); i++) {
                 String path = Pages.ALL.get(i);
                 int width = (i % 2 == 0) == (ground == ColorScheme.LIGHT) ? 640 : 1280;
@@ -67,6 +68,7 @@ class LookTests {
     void nothingIsCutAndNothingIsSmall() {
         try (Stagehand hand = new Stagehand(port, 1280, 1180, ColorScheme.DARK)) {
             List<String> wrong = new ArrayList<>();
+            beginRun(hand.page);
             for (String path : Pages.ALL) {
                 hand.page.navigate(path);
                 for (int width : List.of(320, 640, 820, 1280)) {
@@ -140,6 +142,20 @@ class LookTests {
             page.keyboard().press("d");
             assertThat(page.locator("html")).hasAttribute("data-theme", "dark");
         }
+    }
+
+    /** A run that is held in a song, so that its pages show all that they have. */
+    private static void beginRun(Page page) {
+        page.navigate("/rigs/1/run");
+        if (page.locator(".run-begin[open]").count() == 0) {
+            page.locator(".run-begin summary").click();
+        }
+        page.locator("#run-part").selectOption("Rope and Kettle");
+        page.waitForResponse(
+                response -> response.request().method().equals("POST"),
+                () -> page.locator(".run-begin button.is-primary").click());
+        page.locator("#run-now").getByText("Pause").click();
+        page.locator("#run-now").getByText("Go on").waitFor();
     }
 
     private static String axe() throws IOException {

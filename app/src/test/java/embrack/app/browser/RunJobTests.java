@@ -5,9 +5,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.ContainsTextOptions;
+import com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -17,6 +19,8 @@ class RunJobTests extends AtTheBrowser {
 
     /** Until the night has come to a song at sixty times its speed. */
     private static final ContainsTextOptions A_MINUTE = new ContainsTextOptions().setTimeout(120_000);
+
+    private static final HasTextOptions OVER = new HasTextOptions().setTimeout(180_000);
 
     @Autowired
     private RigStore rigs;
@@ -40,6 +44,10 @@ class RunJobTests extends AtTheBrowser {
         return page.locator(".run-tile").filter(new Locator.FilterOptions().setHasText(name));
     }
 
+    private static Locator box(Page page, String name) {
+        return page.locator(".run-box").filter(new Locator.FilterOptions().setHasText(name));
+    }
+
     private static Locator tape(Page page, String words) {
         return page.locator(".run-lines li")
                 .filter(new Locator.FilterOptions().setHasText(words))
@@ -47,7 +55,7 @@ class RunJobTests extends AtTheBrowser {
     }
 
     @Test
-    void aNightIsPlayedBrokenAndBroughtBackByTwo() {
+    void aNightIsPlayedFromDoorsToWalkOutBrokenAndBroughtBackByTwo() {
         Page page = hand.page;
         page.navigate(path);
         begin(page, "Lanterns on the Sill", "900");
@@ -83,8 +91,7 @@ class RunJobTests extends AtTheBrowser {
             }
             page.locator("#run-now").getByText("Go on").click();
             assertThat(beside.locator(".run-wrongs")).containsText("it got no further than");
-            Locator guitar = beside.locator(".run-box").filter(new Locator.FilterOptions().setHasText("Guitar sounds"));
-            assertThat(guitar).containsText("should be Patch 9");
+            assertThat(box(beside, "Guitar sounds")).containsText("should be Patch 9");
             beside.locator(".run-advice button").first().click();
             assertThat(tape(page, "to Guitar sounds MIDI IN is back")).isVisible();
             page.locator("#run-speed").selectOption("thirty");
@@ -106,13 +113,31 @@ class RunJobTests extends AtTheBrowser {
             page.locator("#run-now").getByText("back one").click();
             assertThat(page.locator(".run-where")).containsText("bar 18");
 
-            page.locator("#run-order").getByText("Home by the Far Buoy").click();
-            assertThat(beside.locator("#run-now h2")).hasText("Home by the Far Buoy");
-            page.reload();
-            assertThat(title).hasText("Home by the Far Buoy");
-            page.locator("#run-speed").selectOption("all");
+            // The vamp goes round until somebody lets it go.
+            page.locator("#run-order").getByText("Salt on the Window").click();
+            assertThat(beside.locator("#run-now h2")).hasText("Salt on the Window");
+            for (int i = 0; i < 9 && !page.locator(".run-where").textContent().contains("Quiet vamp"); i++) {
+                String clock = page.locator("#run-time").textContent();
+                page.locator("#run-now").getByText("next cue").click();
+                assertThat(page.locator("#run-time")).not().hasText(clock);
+            }
+            page.locator("#run-now").getByText("I press myself").click();
+            page.locator("#run-speed").selectOption("four");
             page.locator("#run-now").getByText("Go on").click();
-            assertThat(beside.locator("#run-now h2")).hasText("Over");
+            assertThat(box(beside, "Player A")).containsText("Quiet vamp, round 3");
+            page.locator("#run-now").getByText("Pause").click();
+            assertThat(beside.locator("#run-now")).hasAttribute("data-going", "false");
+            tile(beside, "Let go").click();
+            page.locator("#run-now").getByText("let it press").click();
+            page.reload();
+            assertThat(title).hasText("Salt on the Window");
+
+            // As planned to the walk-out, a little late by the vamp, and within the slot.
+            page.locator("#run-speed").selectOption("sixty");
+            page.locator("#run-now").getByText("Go on").click();
+            assertThat(beside.locator("#run-now h2")).hasText("Over", OVER);
+            assertThat(beside.locator(".run-clock"))
+                    .containsText(Pattern.compile("\\d:\\d\\d late, \\d:\\d\\d to spare"));
             org.assertj.core.api.Assertions.assertThat(other.scriptErrors()).isEmpty();
         }
     }
@@ -151,5 +176,36 @@ class RunJobTests extends AtTheBrowser {
         tile(page, "Harbour light").click();
         assertThat(tape(page, "(3) is pressed")).isVisible();
         untilDesk("Scene 2");
+    }
+
+    /** The server is killed while a run goes on; when it is back, the page that stayed open goes on with that run. */
+    @Test
+    void aRunOutlivesTheServer() {
+        try (ServerProcess server = ServerProcess.start()) {
+            server.untilItAnswers();
+            try (Stagehand hand = new Stagehand(server.port())) {
+                Page page = hand.page;
+                page.navigate(path);
+                begin(page, "Rope and Kettle", "");
+                assertThat(page.locator("#run-now h2")).hasText("Rope and Kettle");
+                tile(page, "Harbour light").click();
+                page.locator("#run-note").fill("before the power went");
+                page.locator("#run-note").press("Enter");
+                assertThat(tape(page, "before the power went")).isVisible();
+                assertThat(box(page, "Lantern desk")).containsText("Harbour");
+                server.kill();
+                String clock = page.locator("#run-time").textContent();
+                server.startAgain();
+                // It came back by itself, and its time goes on.
+                assertThat(page.locator("#run-time")).not().hasText(clock);
+                assertThat(tape(page, "before the power went")).isVisible();
+                assertThat(tape(page, "(3) is pressed")).isVisible();
+                assertThat(box(page, "Lantern desk")).containsText("Harbour");
+                tile(page, "Lanterns low").click();
+                assertThat(tape(page, "(4) is pressed")).isVisible();
+                page.locator("#run-now").getByText("Pause").click();
+                assertThat(page.locator("#run-now")).hasAttribute("data-going", "false");
+            }
+        }
     }
 }
