@@ -63,6 +63,15 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
         private final Set<WebSocketSession> sessions = ConcurrentHashMap.newKeySet();
         private final Map<String, String> told = new HashMap<>();
         private volatile boolean isWaiting;
+
+        /** Tells those pieces that look otherwise than all who watch were told last. */
+        private void tell(Map<String, String> pieces) {
+            pieces.forEach((id, html) -> {
+                if (!html.equals(told.put(id, html))) {
+                    RunSockets.tell(this, piece(id, html));
+                }
+            });
+        }
     }
 
     RunSockets(LiveRuns runs, RigStore rigs, RunPieces pieces, RunActs acts) {
@@ -94,13 +103,16 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
         var line = new ConcurrentWebSocketSessionDecorator(
                 session, PATIENCE_MILLIS, MOST_WAITING, ConcurrentWebSocketSessionDecorator.OverflowStrategy.DROP);
         session.getAttributes().put("line", line);
+        // Before it is told anything: what happens while it is told comes behind.
+        audience.sessions.add(line);
         teller.execute(() -> {
             // Told anew whole, so that nothing is missing that came while the page was on its way.
             runs.of(rig.get()).ifPresent(run -> {
-                pieces.of(run).forEach((id, html) -> send(line, piece(id, html)));
+                Map<String, String> all = pieces.of(run);
+                audience.tell(all);
+                all.forEach((id, html) -> send(line, piece(id, html)));
                 send(line, clock(run));
             });
-            audience.sessions.add(line);
         });
     }
 
@@ -130,11 +142,7 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
         teller.execute(() -> {
             audience.isWaiting = false;
             try {
-                pieces.of(run).forEach((id, html) -> {
-                    if (!html.equals(audience.told.put(id, html))) {
-                        tell(audience, piece(id, html));
-                    }
-                });
+                audience.tell(pieces.of(run));
                 tell(audience, clock(run));
             } catch (RuntimeException e) {
                 LOG.error("what the run of rig {} looks like is not told", run.rig(), e);

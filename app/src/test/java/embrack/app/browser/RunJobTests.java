@@ -6,6 +6,8 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.ContainsTextOptions;
 import com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions;
+import com.microsoft.playwright.options.FormData;
+import com.microsoft.playwright.options.RequestOptions;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import java.util.List;
@@ -176,6 +178,29 @@ class RunJobTests extends AtTheBrowser {
         tile(page, "Harbour light").click();
         assertThat(tape(page, "(3) is pressed")).isVisible();
         untilDesk("Scene 2");
+    }
+
+    /** What changed while nobody looked, and back once somebody did, is shown to who looks. */
+    @Test
+    void whoComesBackSeesWhatChangesBack() {
+        Page page = hand.page;
+        page.navigate(path);
+        begin(page, "Rope and Kettle", "");
+        page.locator("#run-now").getByText("Pause").click();
+        assertThat(page.locator("#run-now")).hasAttribute("data-going", "false");
+        String token = page.locator("#acts [name=_csrf]").inputValue();
+        page.navigate(path.replace("/run", "/log"));
+        page.request()
+                .post(
+                        path + "/act",
+                        RequestOptions.create()
+                                .setForm(FormData.create()
+                                        .set("act", "turn quay-board 2")
+                                        .set("_csrf", token)));
+        page.navigate(path);
+        assertThat(tile(page, "Loop 1")).isVisible();
+        page.locator(".run-board").first().getByText("bank A").click();
+        assertThat(tile(page, "Harbour light")).isVisible();
     }
 
     /** The server is killed while a run goes on; when it is back, the page that stayed open goes on with that run. */
