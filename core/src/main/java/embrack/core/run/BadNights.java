@@ -5,6 +5,7 @@ import embrack.core.rig.Link;
 import embrack.core.run.Noticing.Sense;
 import embrack.core.run.Rates.Sort;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.Place;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -14,6 +15,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.random.RandomGenerator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -163,14 +165,10 @@ public final class BadNights {
                 last = culprit(act, part);
                 open = Optional.of(open.orElse(last));
             }
-            if (open.isEmpty() && !isWell(run)) {
+            if (open.isEmpty() && isTold(run)) {
                 // A message that is lost, or a press, shows a while after it: unless it were so without it.
                 Run planned = this.planned.at(run.now());
-                boolean isPlanned = !isWell(planned)
-                        && planned.state()
-                                .wrongs()
-                                .keySet()
-                                .equals(run.state().wrongs().keySet());
+                boolean isPlanned = isTold(planned) && places(planned).equals(places(run));
                 open = Optional.of(isPlanned ? new OfPlan() : last);
             }
             long until = Math.min(
@@ -197,6 +195,17 @@ public final class BadNights {
             }
         }
         return new Bill(heard, seen, drawn.size());
+    }
+
+    /** Whether anything is wrong for longer than messages take: what is under way still is no matter of anybody's. */
+    private static boolean isTold(Run run) {
+        return !run.wrongs().isEmpty()
+                || run.silentSince().isPresent()
+                || !run.repairs().isEmpty();
+    }
+
+    private static Set<Place> places(Run run) {
+        return run.wrongs().stream().map(Wrong::place).collect(Collectors.toSet());
     }
 
     private static boolean isWell(Run run) {

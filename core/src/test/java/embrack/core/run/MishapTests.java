@@ -19,6 +19,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What single mishaps and bad nights do to an evening. */
@@ -104,5 +105,22 @@ class MishapTests {
         assertThat(sum.worst())
                 .allSatisfy(culprit -> assertThat(sum.micros(culprit)).isPositive());
         assertThat(bad.of(3)).isEqualTo(bad.of(3));
+    }
+
+    /** Where one sort of thing goes wrong alone, what is noticed is put down to that: never to the plan. */
+    @ParameterizedTest
+    @CsvSource({"CABLE, OfLink", "BOX, OfBox", "MESSAGE, OfLink", "MISSTEP, OfSwitch"})
+    void whatIsNoticedIsPutDownToWhatWentWrong(Rates.Sort sort, String culprit) {
+        Night pressed = Night.of(Report.of(Evening.sketch()
+                .step("foot-board 1: lantern-desk recall:scene-3", "foot-board 2: vocal-mixer mute:input-1")
+                .foot("ebb", "9|1", "foot-board 2")
+                .plan()));
+        BadNights bad = new BadNights(pressed, new Rates(Map.of(sort, sort.isByHour() ? 3.0 : 2.0)));
+        BadNights.Bill bill =
+                LongStream.range(0, 8).mapToObj(bad::of).reduce(BadNights.Bill.NOTHING, BadNights.Bill::and);
+        assertThat(bill.faults()).isPositive();
+        assertThat(bill.worst())
+                .isNotEmpty()
+                .allSatisfy(one -> assertThat(one.getClass().getSimpleName()).isEqualTo(culprit));
     }
 }
