@@ -161,6 +161,11 @@ function move() {
   if (!clock) return;
   write(byId("run-time"), brief(now().millis + clock.show));
   live.onMove(now());
+  // How far each loop is in its round.
+  for (const round of document.querySelectorAll("[data-round]")) {
+    const [since, length] = round.dataset.round.split(" ").map((micros) => Number(micros) / 1000);
+    round.value = length ? (((now().millis - since) % length) + length) % length / length : 0;
+  }
   if (!strip || clock.song === null) return;
   const bars = strip.dataset.bars.split(" ").map((micros) => Number(micros) / 1000);
   const beats = strip.dataset.beats.split(" ").map(Number);
@@ -252,6 +257,26 @@ document.addEventListener("keyup", (event) => {
   const press = down.get(event.code);
   if (press) act(`release ${press}`);
   down.delete(event.code);
+});
+
+// Pedals by drag: where one stands is told as often as a real one tells it, and where it came to rest in any case.
+const PEDAL_MS = 40;
+const moving = new Map();
+document.addEventListener("input", ({ target }) => {
+  const what = target.dataset?.moves;
+  if (!what) return;
+  const tell = () => act(`${what} ${target.value}`);
+  if (moving.has(what)) {
+    moving.set(what, tell);
+    return;
+  }
+  tell();
+  moving.set(what, null);
+  setTimeout(() => {
+    const last = moving.get(what);
+    moving.delete(what);
+    last?.();
+  }, PEDAL_MS);
 });
 
 document.addEventListener("change", (event) => {

@@ -33,8 +33,16 @@ import java.util.stream.Stream;
  */
 record BoxView(String id, String name, Optional<Mark> state, List<Fact> facts, Optional<StageView> stage) {
 
-    /** How a part stands: "Return 1", "muted"; {@code wrong} what is wrong with it. */
-    record Fact(String part, String value, boolean isOn, Optional<Mark> wrong, String because) {}
+    /**
+     * How a part stands: "Return 1", "muted".
+     *
+     * @param wrong what is wrong with it
+     * @param round of what goes round: when it began, and how long a round is, microseconds of the run; else empty
+     */
+    record Fact(String part, String value, boolean isOn, Optional<Mark> wrong, String because, String round) {}
+
+    /** How a part stands that plays. */
+    private static final int PLAYING = 1;
 
     static List<BoxView> all(Run run, Wording wording, Telling telling) {
         return Doing.of(run).stream()
@@ -78,8 +86,8 @@ record BoxView(String id, String name, Optional<Mark> state, List<Fact> facts, O
         Section section =
                 run.song().orElseThrow().form().sections().get(run.section().getAsInt());
         boolean isRound = section.vamp() || run.pass() > 1;
-        return Optional.of(
-                new Fact("", section.name() + (isRound ? ", round " + run.pass() : ""), true, Optional.empty(), ""));
+        return Optional.of(new Fact(
+                "", section.name() + (isRound ? ", round " + run.pass() : ""), true, Optional.empty(), "", ""));
     }
 
     private static Fact fact(Run run, Doing.Stands part, Wording wording, Telling telling) {
@@ -98,7 +106,11 @@ record BoxView(String id, String name, Optional<Mark> state, List<Fact> facts, O
                 place.aspect() != Aspect.MUTED && part.value() != 0
                         || place.aspect() == Aspect.MUTED && part.value() == 0,
                 wrong.map(w -> Mark.of(Severity.LOOK, "should be " + meantHere(plan, w))),
-                wrong.flatMap(telling::because).map(wording::say).orElse(""));
+                wrong.flatMap(telling::because).map(wording::say).orElse(""),
+                run.loop(place)
+                        .filter(loop -> part.value() == PLAYING && !loop.isOpen())
+                        .map(loop -> loop.since() + " " + loop.lengthMicros())
+                        .orElse(""));
     }
 
     /** How long a loop is: ", 7.62 s, 4.00 bars"; the bars tell whether it runs away from the song. */

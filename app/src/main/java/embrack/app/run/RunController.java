@@ -11,7 +11,10 @@ import embrack.app.store.RigStore;
 import embrack.app.store.RunStore;
 import embrack.app.store.StoredRig;
 import embrack.core.edit.Refused;
+import embrack.core.name.Words;
 import embrack.core.run.Night;
+import embrack.core.show.Form;
+import embrack.core.show.Song;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
@@ -20,6 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.random.RandomGenerator;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -94,6 +98,9 @@ class RunController {
                         live.map(run -> RunPage.of(run, stored.revision())).orElse(null))
                 .addAttribute(
                         "faults", live.map(run -> FaultGroup.all(run.run())).orElse(List.of()))
+                .addAttribute(
+                        "pedals",
+                        live.map(run -> PedalView.all(run.run().night().plan())).orElse(List.of()))
                 .addAttribute("froms", RunPage.froms(night));
         return "run/run";
     }
@@ -102,7 +109,7 @@ class RunController {
      * Begins a run.
      *
      * @param part from which part, from 0
-     * @param bar of its song, from 1; empty for its beginning
+     * @param bar of its song, from 1, or the name of one of its sections; empty for its beginning
      * @param as what it is: "plan", a run that presses what the plan says; "people", one in which people do; "drill",
      *     their feet are trained; "show", it follows the show itself
      * @param person whose feet
@@ -126,15 +133,7 @@ class RunController {
         if (part < 0 || part >= night.parts().size()) {
             throw Refused.text("part", "Choose a part of the order.");
         }
-        int bars = night.song(part).map(RunPage::bars).orElse(0);
-        if (!bar.isBlank() && !bar.strip().matches("\\d{1,4}")
-                || !bar.isBlank() && (Integer.parseInt(bar.strip()) < 1 || Integer.parseInt(bar.strip()) > bars)) {
-            throw Refused.text(
-                    "bar",
-                    bars == 0
-                            ? "That part has no bars; leave it empty."
-                            : "The song has bars 1 to %d; write one, or leave it empty.".formatted(bars));
-        }
+        int from = bar(night.song(part), bar.strip());
         if (person.strip().length() > MOST_NAME) {
             throw Refused.text("person", "A name has at most %d characters.".formatted(MOST_NAME));
         }
@@ -146,13 +145,37 @@ class RunController {
                 new RunStore.Wish(
                         sort,
                         part,
-                        bar.isBlank() ? 0 : Integer.parseInt(bar.strip()),
+                        from,
                         as.equals("plan"),
                         person.isBlank() ? own : person.strip(),
                         isDrill && targets.length() <= MOST_TARGETS ? targets : "",
                         isDrill && faults ? OptionalLong.of(seeds.nextLong()) : OptionalLong.empty()),
                 Pace.PAUSED.at(isDrill ? slower ? Pace.Speed.SLOWER : Pace.Speed.PRESSES : Pace.Speed.ONE));
         return "redirect:/rigs/%s/run".formatted(id);
+    }
+
+    /** The bar that somebody typed, or at which the section begins that somebody typed; 0 for none. */
+    private static int bar(Optional<Song> song, String typed) {
+        if (typed.isEmpty()) {
+            return 0;
+        }
+        Form form =
+                song.map(Song::form).orElseThrow(() -> Refused.text("bar", "That part has no bars; leave it empty."));
+        if (typed.matches("\\d{1,4}") && Integer.parseInt(typed) >= 1 && Integer.parseInt(typed) <= form.bars()) {
+            return Integer.parseInt(typed);
+        }
+        return IntStream.range(0, form.sections().size())
+                .filter(i -> form.sections().get(i).name().text().equalsIgnoreCase(typed))
+                .map(form::firstBar)
+                .findFirst()
+                .orElseThrow(() -> Refused.text(
+                        "bar",
+                        "The song has bars 1 to %d, and the sections %s; write one, or leave it empty."
+                                .formatted(
+                                        form.bars(),
+                                        Words.list(form.sections().stream()
+                                                .map(section -> section.name().text())
+                                                .toList()))));
     }
 
     /** Plays a run, drill or show of this rig again, as it was played. */

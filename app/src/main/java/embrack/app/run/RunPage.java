@@ -17,7 +17,6 @@ import embrack.core.run.Telling;
 import embrack.core.run.Wrong;
 import embrack.core.run.text.ActText;
 import embrack.core.show.Running;
-import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
 import embrack.core.switches.SwitchAt;
@@ -401,10 +400,5 @@ record RunPage(
                 .map(event ->
                         new Deed(ActText.write(new Act.Repaired(event)), wording.say(Telling.toRepair(event)), ""))
                 .toList();
-    }
-
-    /** The bars of a song, for who begins in it. */
-    static int bars(Song song) {
-        return song.form().bars();
     }
 }

@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.ContainsTextOptions;
 import com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FormData;
 import com.microsoft.playwright.options.RequestOptions;
 import embrack.app.store.RigId;
@@ -61,7 +62,8 @@ class RunJobTests extends AtTheBrowser {
         Page page = hand.page;
         page.navigate(path);
         begin(page, "Lanterns on the Sill", "900");
-        assertThat(page.locator(".run-begin .problem")).containsText("The song has bars 1 to 58");
+        assertThat(page.locator(".run-begin .problem"))
+                .containsText("The song has bars 1 to 58, and the sections Count-in");
         assertThat(page.locator("#run-bar")).hasValue("900");
         begin(page, "Harbour music", "");
         Locator title = page.locator("#run-now h2");
@@ -185,7 +187,8 @@ class RunJobTests extends AtTheBrowser {
     void whoComesBackSeesWhatChangesBack() {
         Page page = hand.page;
         page.navigate(path);
-        begin(page, "Rope and Kettle", "");
+        begin(page, "Rope and Kettle", "dance 2");
+        assertThat(page.locator(".run-where")).containsText("Dance 2");
         page.locator("#run-now").getByText("Pause").click();
         assertThat(page.locator("#run-now")).hasAttribute("data-going", "false");
         String token = page.locator("#acts [name=_csrf]").inputValue();
@@ -201,6 +204,32 @@ class RunJobTests extends AtTheBrowser {
         assertThat(tile(page, "Loop 1")).isVisible();
         page.locator(".run-board").first().getByText("bank A").click();
         assertThat(tile(page, "Harbour light")).isVisible();
+    }
+
+    @Test
+    void aPedalIsDraggedAndALoopGoesRound() {
+        Page page = hand.page;
+        page.navigate(path);
+        begin(page, "Rope and Kettle", "Verse 1");
+        page.locator(".run-board").first().getByText("bank B").click();
+        tile(page, "Loop 1").click();
+        assertThat(box(page, "Loop table")).containsText("recording");
+        tile(page, "Loop 1").click();
+        assertThat(box(page, "Loop table")).containsText("bars");
+        Locator round = page.locator(".run-loop");
+        String far = round.evaluate("e => String(e.value)").toString();
+        page.waitForFunction("far => String(document.querySelector('.run-loop').value) !== far", far);
+
+        Locator pedal = page.locator(".run-pedals input").first();
+        pedal.scrollIntoViewIfNeeded();
+        BoundingBox at = pedal.boundingBox();
+        page.mouse().move(at.x + 8, at.y + at.height / 2);
+        page.mouse().down();
+        page.mouse().move(at.x + at.width * 0.7, at.y + at.height / 2);
+        page.mouse().up();
+        assertThat(tape(page, "is moved to")).isVisible();
+        page.locator("#run-now").getByText("Pause").click();
+        assertThat(page.locator("#run-now")).hasAttribute("data-going", "false");
     }
 
     /** The server is killed while a run goes on; when it is back, the page that stayed open goes on with that run. */
