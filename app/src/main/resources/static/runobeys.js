@@ -45,6 +45,11 @@ async function obey() {
   asking = false;
   if (next) {
     line = String(next.line);
+    if ([...obeying].some((box) => !next.open.includes(box))) {
+      shutGate();
+      say("The gate shut by itself: nothing was sent for ten minutes, or the server was started anew. Say yes again.");
+      return;
+    }
     say(next.words);
     for (const reply of next.replies) if (!sendThrough(reply) && reply.words) say(reply.words);
   } else say("The server does not answer: nothing was sent.");

@@ -27,6 +27,9 @@ import org.springframework.web.bind.annotation.ResponseBody;
 @RequestMapping("/rigs/{id}/line/send/run")
 class ObeyController {
 
+    /** Farther apart than this they are not sent: somebody went on to the next cue, and the run is there already. */
+    private static final long MOST_APART_MICROS = 100_000;
+
     private final RigStore rigs;
     private final LineStore store;
     private final Gatekeeper gatekeeper;
@@ -44,8 +47,9 @@ class ObeyController {
      *
      * @param words what is to be told; empty for nothing
      * @param line what to ask from next
+     * @param open the boxes whose gate is open to the page: it may have shut by itself
      */
-    record Obeyed(String words, long line, List<Gatekeeper.Reply> replies) {}
+    record Obeyed(String words, long line, List<String> open, List<Gatekeeper.Reply> replies) {}
 
     /** The boxes that hang at the ports of a page, each with what to mind, to be said yes to. */
     @PostMapping("/boxes")
@@ -79,17 +83,21 @@ class ObeyController {
                 replies.add(gatekeeper.let(stored, bench, box, sendings, false, false));
             }
         }
-        return new Obeyed(since.isTooFast() ? say("obey.too-fast") : "", since.line(), replies);
+        return new Obeyed(
+                since.isTooFast() ? say("obey.too-fast") : "",
+                since.line(),
+                open.stream().map(DeviceId::text).toList(),
+                replies);
     }
 
-    /** Those for one box, as far apart as they came. */
+    /** Those for one box, as far apart as they came, within reason. */
     private static List<Sending> sendings(List<Deliveries.Delivery> deliveries, DeviceId box) {
         List<Sending> sendings = new ArrayList<>();
         long before = -1;
         for (Deliveries.Delivery delivery : deliveries) {
             if (delivery.box().equals(box)) {
                 long apart = before < 0 ? 0 : delivery.atMicros() - before - Gatekeeper.PACE_MICROS;
-                sendings.add(new Sending(delivery.message(), (int) Math.max(0, apart / 1_000)));
+                sendings.add(new Sending(delivery.message(), (int) (Math.clamp(apart, 0, MOST_APART_MICROS) / 1_000)));
                 before = delivery.atMicros();
             }
         }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.Evening;
 import embrack.core.RandomBooks;
+import embrack.core.RandomRigs;
 import embrack.core.Sketch;
 import embrack.core.check.Report;
 import embrack.core.music.Position;
@@ -20,10 +21,15 @@ import embrack.core.show.Running;
 import embrack.core.show.Song;
 import embrack.core.sim.CueProof;
 import embrack.core.sim.Jump;
+import embrack.core.sim.Proof;
+import embrack.core.sim.Verdict;
+import embrack.core.switches.Assignment;
+import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import embrack.core.world.Event;
 import embrack.core.world.Happened;
+import embrack.core.world.Place;
 import embrack.core.world.World;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -186,6 +192,76 @@ class RunTests {
                         .anyMatch(cue -> !cue.verdict().isRight());
         boolean isSeen = whole(Run.of(night, true)).stream().anyMatch(line -> line.what() instanceof Line.Amiss);
         assertThat(!isSeen || isFound).as("seen in the run: proven wrong").isTrue();
+    }
+
+    /**
+     * On any rig, press by press: the run is where the engine is, and what is proven exact or late makes nothing wrong
+     * that was right, whatever was pressed before.
+     */
+    @Property(tries = 160)
+    void aPressDoesInARunWhatIsProvenOfIt(
+            @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 3, max = 12) int boxes) {
+        Report report = Report.of(RandomRigs.withGestures(seed, boxes));
+        List<SwitchAt> all = report.plan().switches().assignments().stream()
+                .map(Assignment::at)
+                .toList();
+        List<SwitchAt> proven = report.proofs().stream()
+                .filter(proof -> proof.moment() == Moment.PRESS)
+                .filter(proof -> proof.verdict() == Verdict.EXACT || proof.verdict() == Verdict.LATE)
+                .map(Proof::at)
+                .toList();
+        Assume.that(!all.isEmpty());
+        var random = new Random(seed);
+        Run run = Run.of(night(report.plan()), false);
+        World world = run.actual();
+        for (int i = 0; i < 20; i++) {
+            List<SwitchAt> from = random.nextBoolean() && !proven.isEmpty() ? proven : all;
+            SwitchAt at = from.get(random.nextInt(from.size()));
+            Set<Place> before = wrong(run);
+            if (world.shownBank(at.board()) != at.bank()) {
+                run = run.after(new Act.ByHand(new Event.TurnTo(at.board(), at.bank())));
+            }
+            run = run.after(new Act.ByHand(new Event.Press(at)));
+            run = run.until(run.now() + SECOND).after(new Act.ByHand(new Event.Release(at)));
+            run = run.until(run.now() + 5 * SECOND);
+            world = run.night().engine().tap(world, at).after();
+            assertThat(run.actual().differences(world)).isEmpty();
+            if (proven.contains(at)) {
+                assertThat(before)
+                        .as("%s, press %s", report.plan().words(at), i)
+                        .containsAll(wrong(run));
+            }
+        }
+    }
+
+    private static Set<Place> wrong(Run run) {
+        return run.wrongs().stream().map(Wrong::place).collect(Collectors.toSet());
+    }
+
+    /** On any rig: what stands wrong after a section was played once more is found by the run of the show. */
+    @Property(tries = 60)
+    void whatIsWrongAfterAJumpIsFound(
+            @ForAll @IntRange(max = 1_000_000) int seed, @ForAll @IntRange(min = 4, max = 12) int boxes) {
+        Plan plan = spaced(RandomBooks.of(seed, boxes));
+        Assume.that(RandomBooks.hasPlayer(plan));
+        Report report = Report.of(plan);
+        Run run = Run.of(Night.of(report), true);
+        var random = new Random(seed);
+        List<Line> lines = new ArrayList<>();
+        for (int i = 0; i < 3 && !run.isOver(); i++) {
+            run = run.until(run.now() + random.nextInt(60) * SECOND).after(new Act.AtPlayer(new Leap.Again()));
+            lines.addAll(run.tape());
+        }
+        lines.addAll(whole(run));
+        boolean isFound = !report.book().run().upsets().isEmpty() || isAnyCueWrong(report);
+        boolean isSeen = lines.stream().anyMatch(line -> line.what() instanceof Line.Amiss);
+        assertThat(!isSeen || isFound).as("seen after a jump: found").isTrue();
+    }
+
+    private static boolean isAnyCueWrong(Report report) {
+        return report.book().songs().stream()
+                .flatMap(song -> Stream.concat(song.cues().stream(), song.always().stream()))
+                .anyMatch(cue -> !cue.verdict().isRight());
     }
 
     /** Each cue of a song in a bar of its own, and none that waits as songs change: all is at rest before each. */
