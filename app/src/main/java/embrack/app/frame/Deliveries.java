@@ -20,7 +20,7 @@ public interface Deliveries {
     /**
      * What came since somebody asked last.
      *
-     * @param line where to go on from, when asked again; 0 where no run goes on
+     * @param line behind how many deliveries to go on, when asked again; 0 where no run goes on
      * @param isTooFast whether the run goes faster than the gear could, or leaves out what lies between: then nothing
      *     of it is for real boxes
      * @param deliveries in the order in which they came

@@ -1,7 +1,9 @@
 package embrack.app.run;
 
+import embrack.app.frame.Deliveries;
 import embrack.app.store.RigId;
 import embrack.app.store.RunStore;
+import embrack.core.rig.DeviceId;
 import embrack.core.run.Act;
 import embrack.core.run.Advice;
 import embrack.core.run.Drill;
@@ -83,6 +85,9 @@ final class LiveRun {
     private Optional<Replay> replay;
 
     private int came;
+
+    /** What came to boxes, for real ones that obey. */
+    private final Brought brought = new Brought();
 
     /** A run as it was kept. */
     LiveRun(RigId rig, RunStore store, RunStore.Kept kept, Night night, List<History.Done> acts, long nanos) {
@@ -351,9 +356,17 @@ final class LiveRun {
                 ? pace.speed().rate()
                 : 0;
         long then = Math.max(lastAct, now - Math.round(agoMicros * rate));
+        brought.take(history.run());
         history = history.held(then);
         kept(who, act);
         history = history.until(now);
+        brought.takeAnew(history.run(), then);
+    }
+
+    /** What came to some boxes since; see {@link Deliveries}. */
+    synchronized Deliveries.Since brought(OptionalLong known, Set<DeviceId> boxes) {
+        brought.take(history.run());
+        return brought.since(known, pace.isForGear(), boxes);
     }
 
     /** What comes upon it now is kept, and then so. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import embrack.app.AppTest;
+import embrack.app.frame.Deliveries;
 import embrack.app.frame.Spoken;
 import embrack.app.store.Bench;
 import embrack.app.store.LineStore;
@@ -44,6 +45,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -348,6 +350,38 @@ class LiveRunsTests {
         assertThat(anew.score()).isEqualTo(run.score());
         assertThat(store.acts(anew.id(), gear)).isEqualTo(store.acts(run.id(), gear));
         assertThat(kept.find(rig.id(), "drill", "", "")).hasSize(1);
+    }
+
+    /** A press that is told late comes to real boxes all the same, and nothing comes to them twice by it. */
+    @Test
+    void whatIsToldLateIsBroughtToRealBoxesOnce() {
+        RigId id = rigs.create(rigs.load(new RigId(1)).plan(), "Quay rig");
+        LiveRun run = drill(rigs.load(id), 3, "");
+        run.act("Mira", new Act.From(3, 18), 0);
+        Set<DeviceId> desk = Set.of(new DeviceId("lantern-desk"));
+        long before = run.brought(OptionalLong.empty(), desk).line();
+        // Scene 9 is called at bar 19; half a second before it somebody pressed "Harbour light".
+        long nanos = until(run, 0, at -> at.section().orElse(-1) == 2);
+        nanos = after(run, nanos, 300);
+        Deliveries.Since cue = run.brought(OptionalLong.of(before), desk);
+        assertThat(notes(cue)).containsExactly("97 2C 7F");
+        SwitchAt light = SwitchAt.parse("quay-board.1.3").orElseThrow();
+        run.act("Mira", new Act.ByHand(new Event.Press(light)), nanos, 800_000);
+        Deliveries.Since late = run.brought(OptionalLong.of(cue.line()), desk);
+        assertThat(notes(late)).containsExactly("97 24 7F");
+        after(run, nanos, 200);
+        assertThat(run.brought(OptionalLong.of(late.line()), desk).deliveries()).isEmpty();
+        run.go(new Pace(Pace.Speed.TWO, true), nanos);
+        assertThat(run.brought(OptionalLong.of(before), desk).deliveries()).isEmpty();
+        assertThat(run.brought(OptionalLong.of(before), desk).isTooFast()).isTrue();
+    }
+
+    /** What the desk obeys: notes on its channel, not what passes for other boxes. */
+    private static List<String> notes(Deliveries.Since since) {
+        return since.deliveries().stream()
+                .map(one -> one.message().hex())
+                .filter(hex -> hex.startsWith("97"))
+                .toList();
     }
 
     private LiveRun drill(StoredRig rig, int part, String targets) {
