@@ -1,4 +1,4 @@
-/** What all pages share: the rail of rooms, the top line, typed text that came back, calm error pages. */
+/** What all rooms share: rail, top line, typed text that came back, calm error pages, what one asks of another. */
 @NullMarked
 package embrack.app.frame;
 
