@@ -65,6 +65,7 @@ class RunJobTests extends AtTheBrowser {
         assertThat(page.locator(".run-begin .problem"))
                 .containsText("The song has bars 1 to 58, and the sections Count-in");
         assertThat(page.locator("#run-bar")).hasValue("900");
+        assertThat(page.locator("#run-part option:checked")).hasText("Lanterns on the Sill");
         begin(page, "Harbour music", "");
         Locator title = page.locator("#run-now h2");
         assertThat(title).hasText("Harbour music");
