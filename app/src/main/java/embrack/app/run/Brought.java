@@ -46,6 +46,12 @@ final class Brought {
         line = run.lines();
     }
 
+    /** What came so far is for no real box any more. */
+    void forget(Run run) {
+        take(run);
+        last.clear();
+    }
+
     /** Takes out the first that is the same message to the same box, if not at quite the same time; whether any was. */
     private static boolean takeOut(List<Delivery> known, Delivery one) {
         for (int i = 0; i < known.size(); i++) {

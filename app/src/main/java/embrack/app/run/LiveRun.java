@@ -378,6 +378,9 @@ final class LiveRun {
     /** It goes on otherwise. */
     synchronized void go(Pace other, long nanos) {
         tick(nanos);
+        if (!pace.isForGear()) {
+            brought.forget(history.run());
+        }
         pace = history.run().isOver() ? other.going(false) : other;
         rest = 0;
         keep(nanos);

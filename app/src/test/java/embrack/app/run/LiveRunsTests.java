@@ -374,6 +374,12 @@ class LiveRunsTests {
         run.go(new Pace(Pace.Speed.TWO, true), nanos);
         assertThat(run.brought(OptionalLong.of(before), desk).deliveries()).isEmpty();
         assertThat(run.brought(OptionalLong.of(before), desk).isTooFast()).isTrue();
+        // Slow again: what came while it was fast stays away from real boxes.
+        run.act("Mira", new Act.ByHand(new Event.Press(light)), nanos);
+        run.act("Mira", new Act.ByHand(new Event.Release(light)), nanos);
+        nanos = after(run, nanos, 500);
+        run.go(new Pace(Pace.Speed.ONE, true), nanos);
+        assertThat(run.brought(OptionalLong.of(late.line()), desk).deliveries()).isEmpty();
     }
 
     /** What the desk obeys: notes on its channel, not what passes for other boxes. */
