@@ -12,6 +12,7 @@ import embrack.app.store.Hand;
 import embrack.app.store.ModelStore;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.crew.CrewId;
 import embrack.core.gear.Model;
 import embrack.core.gear.ModelId;
 import embrack.files.plan.PlanFile;
@@ -269,7 +270,7 @@ class EditRouteTests {
                 .body();
         Matcher token = TOKEN.matcher(page);
         assertThat(token.find()).isTrue();
-        Set<ModelId> known = models.crews().stream().map(Model::id).collect(Collectors.toSet());
+        Set<ModelId> known = models.own(CrewId.FIRST).stream().map(Model::id).collect(Collectors.toSet());
         List<String> faults = new ArrayList<>();
         int sent = 0;
         for (Route route : routes()) {
@@ -298,10 +299,10 @@ class EditRouteTests {
                 }
             }
         }
-        models.crews().stream()
+        models.own(CrewId.FIRST).stream()
                 .map(Model::id)
                 .filter(made -> !known.contains(made))
-                .forEach(models::delete);
+                .forEach(id -> models.delete(CrewId.FIRST, id));
         assertThat(sent).isGreaterThan(600);
         assertThat(faults).isEmpty();
         assertThat(PlanFile.read(PlanFile.write(rigs.load(rig).plan())))

@@ -6,6 +6,7 @@ import embrack.app.store.Hand;
 import embrack.app.store.ModelStore;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.crew.CrewId;
 import embrack.core.edit.GearEdit;
 import embrack.core.gear.ModelId;
 import embrack.core.name.TapeLabel;
@@ -110,6 +111,8 @@ class HttpTests {
                         .body())
                 .doesNotContain("Pier mixer");
         ModelId added = models.create(
+                        CrewId.FIRST,
+                        Hand.ANY,
                         ModelFile.read(Files.readString(Path.of("../docs/examples/lantern-desk.model.json"))
                                 .replaceFirst("\"name\" : \"[^\"]*\"", "\"name\" : \"Pier mixer\"")),
                         "New model")
@@ -117,7 +120,7 @@ class HttpTests {
         assertThat(send(HttpRequest.newBuilder(uri(gear)).header("Accept", "text/html"))
                         .body())
                 .contains("Pier mixer");
-        models.delete(added);
+        models.delete(CrewId.FIRST, added);
         assertThat(send(HttpRequest.newBuilder(uri(gear)).header("Accept", "text/html"))
                         .body())
                 .doesNotContain("Pier mixer");

@@ -1,7 +1,9 @@
 package embrack.app.demo;
 
+import embrack.app.store.Hand;
 import embrack.app.store.ModelStore;
 import embrack.app.store.RigStore;
+import embrack.app.store.crew.CrewId;
 import embrack.files.model.ModelFile;
 import embrack.files.plan.PlanFile;
 import java.io.IOException;
@@ -29,7 +31,7 @@ class DemoLoader implements ApplicationRunner {
     public void run(ApplicationArguments arguments) throws IOException {
         if (wanted && rigs.isUnused()) {
             rigs.create(PlanFile.read(example("quay-rig.json")), "Load the demo");
-            models.create(ModelFile.read(example("lantern-desk.model.json")), "Load the demo");
+            models.create(CrewId.FIRST, Hand.ANY, ModelFile.read(example("lantern-desk.model.json")), "Load the demo");
         }
     }
 

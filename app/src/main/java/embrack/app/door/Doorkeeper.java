@@ -1,5 +1,6 @@
 package embrack.app.door;
 
+import embrack.app.store.crew.Accounts;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.Cookie;
@@ -15,7 +16,10 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Lets through the second door only who has a pass; the first door is on this machine and needs none. */
+/**
+ * Lets through the second door only who has a pass; the first door is on this machine and needs none. Once people have
+ * accounts, these are asked for at both, and the passphrase by nobody.
+ */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 15)
 class Doorkeeper extends OncePerRequestFilter {
@@ -28,16 +32,21 @@ class Doorkeeper extends OncePerRequestFilter {
 
     private final Lan lan;
     private final Passphrase passphrase;
+    private final Accounts accounts;
 
-    Doorkeeper(Lan lan, Passphrase passphrase) {
+    Doorkeeper(Lan lan, Passphrase passphrase, Accounts accounts) {
         this.lan = lan;
         this.passphrase = passphrase;
+        this.accounts = accounts;
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (!lan.isAt(request.getLocalPort()) || isForAll(request.getRequestURI()) || hasPass(request)) {
+        if (!lan.isAt(request.getLocalPort())
+                || accounts.any()
+                || isForAll(request.getRequestURI())
+                || hasPass(request)) {
             chain.doFilter(request, response);
         } else if (request.getMethod().equals("GET") && request.getHeader("HX-Request") == null) {
             response.sendRedirect("/door");

@@ -4,6 +4,7 @@ import embrack.app.store.LineMoved;
 import embrack.app.store.RigChanged;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.crew.DoorsMoved;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
@@ -116,6 +117,12 @@ class ChangesController {
     void closing() {
         allPages().forEach(SseEmitter::complete);
         teller.shutdown();
+    }
+
+    /** Somebody may do less than before: every page asks again whether it may listen. */
+    @TransactionalEventListener(fallbackExecution = true)
+    void moved(DoorsMoved doors) {
+        allPages().forEach(SseEmitter::complete);
     }
 
     @TransactionalEventListener

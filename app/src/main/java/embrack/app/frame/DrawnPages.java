@@ -1,5 +1,6 @@
 package embrack.app.frame;
 
+import embrack.app.door.Entry;
 import embrack.app.store.Beside;
 import embrack.app.store.Memo;
 import embrack.app.store.NoSuchRig;
@@ -51,8 +52,8 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
         this.beside = beside;
     }
 
-    /** {@code of} what it was made of, as it was then. */
-    private record Key(String of, String address, String ground, boolean partial, String language) {}
+    /** {@code of} what it was made of, as it was then; {@code who} tells apart those to whom it looks different. */
+    private record Key(String of, String address, String ground, boolean partial, String language, String who) {}
 
     /** A page, cut where the token stands. */
     private record Page(String type, List<byte[]> pieces, PackedPieces packed) {
@@ -115,7 +116,8 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
                             address,
                             String.valueOf(request.getAttribute("ground")),
                             request.getHeader("HX-Request") != null,
-                            language(request)));
+                            language(request),
+                            Entry.of(request).mark(rig(request.getRequestURI()))));
         } catch (NoSuchRig | DataAccessException | IllegalArgumentException e) {
             return Optional.empty(); // the page itself says what is the matter
         }
@@ -125,15 +127,16 @@ final class DrawnPages extends OncePerRequestFilter implements HandlerIntercepto
         if (OF_MODELS.matcher(path).matches()) {
             return Optional.of(beside.ofModels());
         }
-        Matcher ofRig = OF_A_RIG.matcher(path);
-        return Optional.of(ofRig)
-                .filter(Matcher::matches)
-                .map(found -> RigId.of(found.group(1)))
+        return rig(path)
                 .map(rig -> "%s %d %s"
                         .formatted(
                                 rig,
                                 rigs.newestRevision(rig),
                                 SHOWS_MORE.matcher(path).matches() ? beside.ofRig(rig.number()) : ""));
+    }
+
+    private static Optional<RigId> rig(String path) {
+        return Optional.of(OF_A_RIG.matcher(path)).filter(Matcher::matches).map(found -> RigId.of(found.group(1)));
     }
 
     private static String language(HttpServletRequest request) {

@@ -1,5 +1,7 @@
 package embrack.app.frame;
 
+import embrack.app.door.Admission;
+import embrack.app.door.Visitors;
 import embrack.app.store.Beside;
 import embrack.app.store.RigStore;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
@@ -7,14 +9,16 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfFilter;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /**
- * Embrack asks nobody on this machine to sign in; who may knock from elsewhere is said in {@code embrack.app.door}.
- * Forms carry a token, so that other pages open in the same browser cannot edit a rig; the token is in a cookie, so
+ * Who may come in is said in {@code embrack.app.door}, and looked at before anything is drawn or remembered. Forms carry a token, so that other pages open in the same browser cannot edit a rig; the token is in a cookie, so
  * that a page outlives a restart of the server.
  */
 @Configuration
@@ -36,12 +40,30 @@ class SecurityRules {
         return registration;
     }
 
+    /** The token of the forms, in a cookie. */
     @Bean
-    SecurityFilterChain security(HttpSecurity http, DrawnPages pages) throws Exception {
+    CsrfTokenRepository formTokens() {
         var token = new CookieCsrfTokenRepository();
         token.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
+        return token;
+    }
+
+    /**
+     * Argon2id with 19 MiB, two passes, one lane. Source: RFC 9106; the figures are those that OWASP's cheat sheet on
+     * keeping passwords asks for at the least (from memory).
+     */
+    @Bean
+    PasswordEncoder passwords() {
+        return new Argon2PasswordEncoder(16, 32, 1, 19 << 10, 2);
+    }
+
+    @Bean
+    SecurityFilterChain security(
+            HttpSecurity http, DrawnPages pages, CsrfTokenRepository token, Visitors visitors, RigStore rigs)
+            throws Exception {
         return http.authorizeHttpRequests(all -> all.anyRequest().permitAll())
                 .csrf(csrf -> csrf.csrfTokenRepository(token))
+                .addFilterBefore(new Admission(visitors, rigs), CsrfFilter.class)
                 .addFilterAfter(new EarlyToken(), CsrfFilter.class)
                 .addFilterAfter(pages, EarlyToken.class)
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))

@@ -84,7 +84,7 @@ class GearController {
             Hand hand,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String model) {
-        Edited edited = rigs.edit(id, hand, new GearEdit.AddDevice(name, chosen(model)));
+        Edited edited = rigs.edit(id, hand, new GearEdit.AddDevice(name, chosen(id, model)));
         return toBox(id, edited.plan().rig().devices().getLast().id());
     }
 
@@ -100,7 +100,7 @@ class GearController {
                 .addAttribute("find", find)
                 .addAttribute(
                         "offers",
-                        BoxOffers.find(models.all(), BoxOffers.Role.of(who), find).stream()
+                        BoxOffers.find(models.all(rigs.ownerOf(id)), BoxOffers.Role.of(who), find).stream()
                                 .map(model -> new GearPage.Offer(
                                         model.id().text(), model.name().text(), Facts.line(model)))
                                 .toList());
@@ -110,7 +110,7 @@ class GearController {
     /** A box of a model is taken, called by its usual job. */
     @PostMapping("/take")
     String take(@PathVariable RigId id, Hand hand, @RequestParam(defaultValue = "") String model) {
-        rigs.edit(id, hand, new GearEdit.AddUsual(chosen(model)));
+        rigs.edit(id, hand, new GearEdit.AddUsual(chosen(id, model)));
         return "redirect:/rigs/%s/gear".formatted(id);
     }
 
@@ -158,7 +158,7 @@ class GearController {
             Hand hand,
             @PathVariable DeviceId device,
             @RequestParam(defaultValue = "") String model) {
-        rigs.edit(id, hand, new GearEdit.SwapHardware(device, chosen(model)));
+        rigs.edit(id, hand, new GearEdit.SwapHardware(device, chosen(id, model)));
         return toBox(id, device);
     }
 
@@ -169,16 +169,19 @@ class GearController {
             Hand hand,
             @PathVariable DeviceId device,
             @RequestParam(defaultValue = "") String model) {
-        rigs.edit(id, hand, new GearEdit.DescribeAnew(device, chosen(model)));
+        rigs.edit(id, hand, new GearEdit.DescribeAnew(device, chosen(id, model)));
         return toBox(id, device);
     }
 
     /** The models take the description that the rig has of this box. */
     @PostMapping("/{device}/keep-model")
-    String keepModel(@PathVariable RigId id, @PathVariable DeviceId device) {
+    String keepModel(@PathVariable RigId id, @PathVariable DeviceId device, Hand hand) {
         embrack.core.gear.Model own = rigs.load(id).plan().rig().model(device);
         return "redirect:/models/%s?rig=%s"
-                .formatted(models.createNumbered(own, "Kept from a rig").id(), id);
+                .formatted(
+                        models.createNumbered(rigs.ownerOf(id), hand, own, "Kept from a rig")
+                                .id(),
+                        id);
     }
 
     @PostMapping("/{device}/settings/{setting}")
@@ -304,13 +307,14 @@ class GearController {
                                 report,
                                 Room.GEAR,
                                 "/gear" + selected.map(d -> "/" + d).orElse("")))
-                .addAttribute("gear", GearPage.of(report, progress, models.all(), selected))
+                .addAttribute("gear", GearPage.of(report, progress, models.all(rigs.ownerOf(id)), selected))
                 .addAttribute("echo", echo);
         return "gear/gear";
     }
 
-    private embrack.core.gear.Model chosen(String model) {
-        return models.find(model).orElseThrow(() -> new Refused("model", Because.of("no.no-model-chosen")));
+    private embrack.core.gear.Model chosen(RigId id, String model) {
+        return models.find(rigs.ownerOf(id), model)
+                .orElseThrow(() -> new Refused("model", Because.of("no.no-model-chosen")));
     }
 
     private static String toBox(RigId id, DeviceId device) {

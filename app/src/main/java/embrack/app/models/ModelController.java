@@ -1,5 +1,6 @@
 package embrack.app.models;
 
+import embrack.app.door.Entry;
 import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
@@ -11,6 +12,7 @@ import embrack.app.store.ModelStore;
 import embrack.app.store.NoSuchModel;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.crew.CrewId;
 import embrack.core.edit.Refused;
 import embrack.core.name.TapeLabel;
 import embrack.files.chart.ChartCsv;
@@ -55,20 +57,21 @@ class ModelController {
     @DrawnOnce
     @GetMapping
     String show(
+            CrewId crew,
             @PathVariable String id,
             @RequestParam(required = false) Long rig,
             @RequestParam(defaultValue = "") String press,
             @RequestParam(defaultValue = "") String arrive,
             @RequestParam(required = false) String kept,
             Model page) {
-        embrack.core.gear.Model model = find(id);
+        embrack.core.gear.Model model = find(crew, id);
         page.addAttribute("kept", kept == null ? "" : "yes");
-        List<ModelRevision> revisions = models.revisions(model.id());
+        List<ModelRevision> revisions = models.revisions(crew, model.id());
         page.addAttribute("model", ModelPage.of(model, revisions))
                 .addAttribute("trial", TrialView.of(model.chart(), press, arrive))
                 .addAttribute(
                         "usedBy",
-                        rigs.using(model.id()).stream().map(RigLink::of).toList())
+                        rigs.using(crew, model.id()).stream().map(RigLink::of).toList())
                 .addAttribute("echo", Echo.NONE)
                 .addAttribute(
                         "rig",
@@ -81,34 +84,37 @@ class ModelController {
     }
 
     @GetMapping("/print")
-    String print(@PathVariable String id, Model page) {
-        embrack.core.gear.Model model = find(id);
-        page.addAttribute("model", ModelPage.of(model, models.revisions(model.id())));
+    String print(CrewId crew, @PathVariable String id, Model page) {
+        embrack.core.gear.Model model = find(crew, id);
+        page.addAttribute("model", ModelPage.of(model, models.revisions(crew, model.id())));
         return "models/print";
     }
 
     @GetMapping("/model.json")
-    ResponseEntity<String> json(@PathVariable String id) {
+    ResponseEntity<String> json(CrewId crew, @PathVariable String id) {
         return file(
-                id + ".json", new MediaType("application", "json", StandardCharsets.UTF_8), ModelFile.write(find(id)));
+                id + ".json",
+                new MediaType("application", "json", StandardCharsets.UTF_8),
+                ModelFile.write(find(crew, id)));
     }
 
     @GetMapping("/chart.csv")
-    ResponseEntity<String> csv(@PathVariable String id) {
+    ResponseEntity<String> csv(CrewId crew, @PathVariable String id) {
         return file(
                 id + "-chart.csv",
                 new MediaType("text", "csv", StandardCharsets.UTF_8),
-                ChartCsv.write(find(id).chart()));
+                ChartCsv.write(find(crew, id).chart()));
     }
 
     @GetMapping("/edit")
     String edit(
+            CrewId crew,
             @PathVariable String id,
             @RequestParam(required = false) Integer from,
             @RequestParam(required = false) Long rig,
             Model page) {
         page.addAttribute("rig", rig);
-        List<ModelRevision> revisions = models.revisions(find(id).id());
+        List<ModelRevision> revisions = models.revisions(crew, find(crew, id).id());
         if (revisions.isEmpty()) {
             return "redirect:/models/" + id;
         }
@@ -116,12 +122,12 @@ class ModelController {
                 .filter(r -> from != null && r.n() == from)
                 .findFirst()
                 .orElse(revisions.getFirst());
-        return editor(id, EditorPage.Draft.of(shown.doc()), Echo.NONE, List.of(), page);
+        return editor(crew, id, EditorPage.Draft.of(shown.doc()), Echo.NONE, List.of(), page);
     }
 
     /** What is made of the texts while somebody types. */
     @PostMapping("/check")
-    String check(@PathVariable String id, @ModelAttribute DraftForm form, Model page) {
+    String check(CrewId crew, @PathVariable String id, @ModelAttribute DraftForm form, Model page) {
         page.addAttribute("reading", EditorPage.reading(form.draft(), form.press(), form.arrive()));
         return "models/edit :: reading";
     }
@@ -133,6 +139,7 @@ class ModelController {
      */
     @PostMapping("/described")
     String described(
+            CrewId crew,
             @PathVariable String id,
             @RequestParam(defaultValue = "") String switches,
             @RequestParam(defaultValue = "") String columns,
@@ -147,6 +154,7 @@ class ModelController {
     /** A chart from a CSV file, put into the editor; nothing is kept yet. */
     @PostMapping("/chart.csv")
     String importCsv(
+            CrewId crew,
             @PathVariable String id,
             @RequestParam(required = false) Long rig,
             @RequestParam MultipartFile csv,
@@ -159,6 +167,7 @@ class ModelController {
             EditorPage.Draft draft = form.draft();
             String chart = uploads.read(csv, Uploads.Sort.CSV, "csv", bytes -> ChartCsv.read(CsvSheet.text(bytes)));
             return editor(
+                    crew,
                     id,
                     new EditorPage.Draft(draft.name(), draft.kind(), draft.box(), chart, draft.reality()),
                     Echo.NONE,
@@ -166,6 +175,7 @@ class ModelController {
                     page);
         } catch (UnreadableFile e) {
             return editor(
+                    crew,
                     id,
                     form.draft(),
                     Refusals.answer(new Refused("csv", Because.of("no.unreadable")), request, response),
@@ -177,17 +187,18 @@ class ModelController {
     /** Keeps a change; if rigs use the model, shows first what that does to them. */
     @PostMapping
     String save(
+            CrewId crew,
             @PathVariable String id,
             Hand hand,
             @ModelAttribute DraftForm form,
             @RequestParam(required = false) Long rig,
             Model page) {
-        embrack.core.gear.Model changed = changed(id, form);
-        var using = rigs.using(changed.id()).stream()
+        embrack.core.gear.Model changed = changed(crew, id, form);
+        var using = rigs.using(crew, changed.id()).stream()
                 .filter(other -> other.plan().rig().models().stream().noneMatch(changed::equals))
                 .toList();
-        if (using.isEmpty() || changed.equals(find(id))) {
-            models.save(changed, form.basedOnNumber(), summary(id, changed), List.of(), hand);
+        if (using.isEmpty() || changed.equals(find(crew, id))) {
+            models.save(crew, changed, form.basedOnNumber(), summary(crew, id, changed), List.of(), hand);
             return "redirect:/models/%s?kept%s".formatted(id, RigLink.query("&", rig));
         }
         page.addAttribute("touched", TouchedPage.of(changed, using))
@@ -201,16 +212,18 @@ class ModelController {
     /** Keeps a change and has the chosen rigs follow it. */
     @PostMapping("/apply")
     String apply(
+            CrewId crew,
             @PathVariable String id,
             Hand hand,
             @ModelAttribute DraftForm form,
             @RequestParam(required = false) Long rig,
             @RequestParam(required = false) List<Long> rigs) {
-        embrack.core.gear.Model changed = changed(id, form);
+        embrack.core.gear.Model changed = changed(crew, id, form);
         models.save(
+                crew,
                 changed,
                 form.basedOnNumber(),
-                summary(id, changed),
+                summary(crew, id, changed),
                 Optional.ofNullable(rigs).orElse(List.of()).stream()
                         .map(RigId::new)
                         .toList(),
@@ -220,24 +233,26 @@ class ModelController {
 
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
+        CrewId crew = Entry.of(request).crew();
         String id = Refusals.pathVariable(request, "id");
-        if (models.find(id).isEmpty()) {
+        if (models.find(crew, id).isEmpty()) {
             Refusals.answer(refused, request, response);
             return "redirect:/models";
         }
-        return editor(id, DraftForm.of(request).draft(), Refusals.answer(refused, request, response), List.of(), page);
+        return editor(
+                crew, id, DraftForm.of(request).draft(), Refusals.answer(refused, request, response), List.of(), page);
     }
 
-    private embrack.core.gear.Model changed(String id, DraftForm form) {
+    private embrack.core.gear.Model changed(CrewId crew, String id, DraftForm form) {
         TapeLabel name = named(form.draft().name());
         if (EditorPage.reading(form.draft(), "", "").hasErrors()) {
             throw new Refused("box", Because.of("no.mistakes-in-texts"));
         }
-        return Drafts.model(form.draft(), find(id).id(), name);
+        return Drafts.model(form.draft(), find(crew, id).id(), name);
     }
 
-    private int newest(String id) {
-        return models.revisions(find(id).id()).stream()
+    private int newest(CrewId crew, String id) {
+        return models.revisions(crew, find(crew, id).id()).stream()
                 .mapToInt(ModelRevision::n)
                 .max()
                 .orElse(0);
@@ -247,8 +262,8 @@ class ModelController {
         return Refused.at("name", () -> TapeLabel.parse(typed));
     }
 
-    private String summary(String id, embrack.core.gear.Model changed) {
-        embrack.core.gear.Model before = find(id);
+    private String summary(CrewId crew, String id, embrack.core.gear.Model changed) {
+        embrack.core.gear.Model before = find(crew, id);
         boolean chart = !before.chart().equals(changed.chart());
         boolean box = !EditorPage.Draft.of(before)
                 .box()
@@ -256,15 +271,16 @@ class ModelController {
         return chart && box ? "Change box and chart" : chart ? "Change the chart" : box ? "Change the box" : "Rename";
     }
 
-    private String editor(String id, EditorPage.Draft draft, Echo echo, List<String> problems, Model page) {
-        page.addAttribute("editor", EditorPage.of(id, find(id).name().text(), newest(id), draft))
+    private String editor(
+            CrewId crew, String id, EditorPage.Draft draft, Echo echo, List<String> problems, Model page) {
+        page.addAttribute("editor", EditorPage.of(id, find(crew, id).name().text(), newest(crew, id), draft))
                 .addAttribute("echo", echo)
                 .addAttribute("problems", problems);
         return "models/edit";
     }
 
-    private embrack.core.gear.Model find(String id) {
-        return models.find(id).orElseThrow(() -> new NoSuchModel(id));
+    private embrack.core.gear.Model find(CrewId crew, String id) {
+        return models.find(crew, id).orElseThrow(() -> new NoSuchModel(id));
     }
 
     private static ResponseEntity<String> file(String name, MediaType type, String body) {

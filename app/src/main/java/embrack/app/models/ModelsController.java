@@ -1,14 +1,17 @@
 package embrack.app.models;
 
+import embrack.app.door.Entry;
 import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
 import embrack.app.store.Because;
+import embrack.app.store.Hand;
 import embrack.app.store.ModelStore;
 import embrack.app.store.NoSuchModel;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.crew.CrewId;
 import embrack.core.edit.Refused;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Memory;
@@ -52,16 +55,19 @@ class ModelsController {
             @RequestParam(defaultValue = "") String can,
             @RequestParam(required = false) Long rig,
             @RequestParam(required = false) String deleted,
+            CrewId crew,
             Model page) {
         page.addAttribute("deleted", deleted);
-        return show(find, can, Optional.ofNullable(rig), Echo.NONE, List.of(), page);
+        return show(crew, find, can, Optional.ofNullable(rig), Echo.NONE, List.of(), page);
     }
 
     @PostMapping("/models")
     String create(
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String kind,
-            @RequestParam(required = false) Long rig) {
+            @RequestParam(required = false) Long rig,
+            CrewId crew,
+            Hand hand) {
         TapeLabel label = label(name);
         embrack.core.gear.Model blank = new embrack.core.gear.Model(
                 new ModelId("new"),
@@ -73,28 +79,28 @@ class ModelsController {
                 Implementation.NOTHING,
                 Optional.empty());
         return "redirect:/models/%s/edit%s"
-                .formatted(models.create(blank, "New model").id(), RigLink.query("?", rig));
+                .formatted(models.create(crew, hand, blank, "New model").id(), RigLink.query("?", rig));
     }
 
     @PostMapping("/model-files")
-    String importModel(@RequestParam MultipartFile file) {
+    String importModel(@RequestParam MultipartFile file, CrewId crew, Hand hand) {
         embrack.core.gear.Model read = uploads.read(file, Uploads.Sort.MODEL, "file", ModelFile::read);
         return "redirect:/models/"
-                + models.createNumbered(read, "Import a model file").id();
+                + models.createNumbered(crew, hand, read, "Import a model file").id();
     }
 
     @PostMapping("/models/{id}/copy")
-    String copy(@PathVariable String id, @RequestParam(required = false) Long rig) {
+    String copy(@PathVariable String id, @RequestParam(required = false) Long rig, CrewId crew, Hand hand) {
         embrack.core.gear.Model original =
-                models.find(id).orElseThrow(() -> new Refused("name", Because.of("no.model-gone")));
-        embrack.core.gear.Model kept = models.createNumbered(original, "Copy of " + original.name());
+                models.find(crew, id).orElseThrow(() -> new Refused("name", Because.of("no.model-gone")));
+        embrack.core.gear.Model kept = models.createNumbered(crew, hand, original, "Copy of " + original.name());
         return "redirect:/models/%s/edit%s".formatted(kept.id(), RigLink.query("?", rig));
     }
 
     @PostMapping("/models/{id}/delete")
-    String delete(@PathVariable ModelId id) {
+    String delete(@PathVariable ModelId id, CrewId crew) {
         try {
-            models.delete(id);
+            models.delete(crew, id);
         } catch (NoSuchModel e) {
             throw new Refused("name", Because.of("no.model-ships"));
         }
@@ -102,14 +108,21 @@ class ModelsController {
     }
 
     @PostMapping("/models/{id}/restore")
-    String restore(@PathVariable ModelId id) {
-        models.restore(id);
+    String restore(@PathVariable ModelId id, CrewId crew) {
+        models.restore(crew, id);
         return "redirect:/models/" + id;
     }
 
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
-        return show("", "", Optional.empty(), Refusals.answer(refused, request, response), List.of(), page);
+        return show(
+                Entry.of(request).crew(),
+                "",
+                "",
+                Optional.empty(),
+                Refusals.answer(refused, request, response),
+                List.of(),
+                page);
     }
 
     @ExceptionHandler
@@ -121,6 +134,7 @@ class ModelsController {
                         ? Because.of("no.unreadable")
                         : Because.of("no.mistakes").with("count", count));
         return show(
+                Entry.of(request).crew(),
                 "",
                 "",
                 Optional.empty(),
@@ -129,8 +143,9 @@ class ModelsController {
                 page);
     }
 
-    private String show(String find, String can, Optional<Long> rig, Echo echo, List<String> problems, Model page) {
-        page.addAttribute("models", ModelsPage.of(models.crews(), models.all(), find, can))
+    private String show(
+            CrewId crew, String find, String can, Optional<Long> rig, Echo echo, List<String> problems, Model page) {
+        page.addAttribute("models", ModelsPage.of(models.own(crew), models.all(crew), find, can))
                 .addAttribute("echo", echo)
                 .addAttribute("problems", problems)
                 .addAttribute("schema", ModelFile.SCHEMA)

@@ -3,6 +3,7 @@ package embrack.app.preflight;
 import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Room;
+import embrack.app.store.Hand;
 import embrack.app.store.Reports;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -30,9 +31,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 class SheetController {
 
     /** Who ticks, until crews can sign in. */
-    private static final String SOMEBODY = "this machine";
-
     private final RigStore rigs;
+
     private final Reports reports;
     private final TickStore ticks;
 
@@ -87,7 +87,7 @@ class SheetController {
 
     /** Who ticks. */
     static String named(@Nullable Principal who) {
-        return who == null ? SOMEBODY : who.getName();
+        return who == null ? Hand.SOMEBODY : who.getName();
     }
 
     private StoredRig enter(RigId id, String here, Model page) {

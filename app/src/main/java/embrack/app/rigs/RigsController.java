@@ -1,11 +1,14 @@
 package embrack.app.rigs;
 
+import embrack.app.door.Entry;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
 import embrack.app.store.Because;
+import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.crew.CrewId;
 import embrack.core.edit.Refused;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
@@ -45,21 +48,23 @@ class RigsController {
     }
 
     @GetMapping("/")
-    String list(@RequestParam(required = false) Long deleted, Model page) {
+    String list(@RequestParam(required = false) Long deleted, Entry entry, Model page) {
         page.addAttribute("echo", Echo.NONE).addAttribute("problems", List.of()).addAttribute("deleted", deleted);
-        return show(page);
+        return show(entry, page);
     }
 
     @PostMapping("/rigs")
-    String create(@RequestParam(defaultValue = "") String name) {
+    String create(@RequestParam(defaultValue = "") String name, CrewId crew, Hand hand) {
         Plan plan = Plan.empty(label(name));
-        return "redirect:/rigs/%s/gear".formatted(rigs.create(plan, "New rig"));
+        return "redirect:/rigs/%s/gear".formatted(rigs.create(crew, hand, plan, "New rig"));
     }
 
     @PostMapping("/rigs/import")
-    String importPlan(@RequestParam MultipartFile file) {
+    String importPlan(@RequestParam MultipartFile file, CrewId crew, Hand hand) {
         return "redirect:/rigs/%s/gear"
                 .formatted(rigs.create(
+                        crew,
+                        hand,
                         uploads.read(file, Uploads.Sort.PLAN, "file", bytes -> PlanFile.read(OneFile.planIn(bytes))),
                         "Import a plan file"));
     }
@@ -104,7 +109,7 @@ class RigsController {
     @ExceptionHandler
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         page.addAttribute("echo", Refusals.answer(refused, request, response)).addAttribute("problems", List.of());
-        return show(page);
+        return show(Entry.of(request), page);
     }
 
     @ExceptionHandler
@@ -123,11 +128,15 @@ class RigsController {
                                 response))
                 .addAttribute(
                         "problems", problems.stream().limit(MOST_PROBLEMS_SHOWN).toList());
-        return show(page);
+        return show(Entry.of(request), page);
     }
 
-    private String show(Model page) {
-        page.addAttribute("rigs", rigs.list()).addAttribute("schema", PlanFile.SCHEMA);
+    private String show(Entry entry, Model page) {
+        page.addAttribute(
+                        "rigs",
+                        entry.person().map(person -> rigs.seenBy(person.id())).orElseGet(rigs::list))
+                .addAttribute("crews", entry.crews())
+                .addAttribute("schema", PlanFile.SCHEMA);
         return "rigs/list";
     }
 

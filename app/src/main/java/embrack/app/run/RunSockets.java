@@ -1,7 +1,10 @@
 package embrack.app.run;
 
+import embrack.app.door.Entry;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.crew.DoorsMoved;
+import embrack.core.crew.Right;
 import embrack.core.run.Run;
 import java.io.IOException;
 import java.net.URI;
@@ -16,19 +19,26 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.http.server.ServerHttpRequest;
+import org.springframework.http.server.ServerHttpResponse;
+import org.springframework.http.server.ServletServerHttpRequest;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.socket.CloseStatus;
 import org.springframework.web.socket.TextMessage;
+import org.springframework.web.socket.WebSocketHandler;
 import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.config.annotation.EnableWebSocket;
 import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
 import org.springframework.web.socket.config.annotation.WebSocketHandlerRegistry;
 import org.springframework.web.socket.handler.ConcurrentWebSocketSessionDecorator;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
+import org.springframework.web.socket.server.HandshakeInterceptor;
 
 /**
  * Those who watch a run, each at a socket. In come acts, a line each: {@code press quay-board.1.3}. Out go {@code clock
@@ -44,6 +54,7 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
 
     private static final Logger LOG = LoggerFactory.getLogger(RunSockets.class);
     private static final Pattern PATH = Pattern.compile("/rigs/(\\d{1,18})/run/live");
+    private static final String PLAYS = "plays";
     private static final int PATIENCE_MILLIS = 5_000;
     private static final int MOST_WAITING = 2 * 1_024 * 1_024;
 
@@ -85,7 +96,33 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
 
     @Override
     public void registerWebSocketHandlers(WebSocketHandlerRegistry registry) {
-        registry.addHandler(this, "/rigs/*/run/live");
+        registry.addHandler(this, "/rigs/*/run/live").addInterceptors(new Players());
+    }
+
+    /** Tells those who may play from those who look on. */
+    private static final class Players implements HandshakeInterceptor {
+
+        @Override
+        public boolean beforeHandshake(
+                ServerHttpRequest request,
+                ServerHttpResponse response,
+                WebSocketHandler handler,
+                Map<String, Object> attributes) {
+            if (request instanceof ServletServerHttpRequest asked) {
+                Entry entry = Entry.of(asked.getServletRequest());
+                rig(request.getURI())
+                        .filter(rig -> entry.may(Right.PLAY, rig))
+                        .ifPresent(rig -> attributes.put(PLAYS, Boolean.TRUE));
+            }
+            return true;
+        }
+
+        @Override
+        public void afterHandshake(
+                ServerHttpRequest request,
+                ServerHttpResponse response,
+                WebSocketHandler handler,
+                @Nullable Exception thrown) {}
     }
 
     @Override
@@ -126,6 +163,9 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
 
     @Override
     protected void handleTextMessage(WebSocketSession session, TextMessage message) {
+        if (!session.getAttributes().containsKey(PLAYS)) {
+            return;
+        }
         Principal who = session.getPrincipal();
         rig(session)
                 .flatMap(runs::of)
@@ -204,9 +244,18 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
     }
 
     private static Optional<RigId> rig(WebSocketSession session) {
-        URI uri = session.getUri();
+        return rig(session.getUri());
+    }
+
+    private static Optional<RigId> rig(@Nullable URI uri) {
         Matcher path = PATH.matcher(uri == null ? "" : uri.getPath());
         return path.matches() ? Optional.of(RigId.of(path.group(1))) : Optional.empty();
+    }
+
+    /** Somebody may do less than before: every page joins again, if it may. */
+    @TransactionalEventListener(fallbackExecution = true)
+    void moved(DoorsMoved doors) {
+        audiences.values().forEach(audience -> audience.sessions.forEach(RunSockets::close));
     }
 
     @EventListener(ContextClosedEvent.class)

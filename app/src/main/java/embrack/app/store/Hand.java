@@ -12,7 +12,7 @@ import java.util.Optional;
  */
 public record Hand(String author, Optional<Integer> seen, Optional<String> once) {
 
-    /** Who edits, until crews can sign in. */
+    /** Who edits while nobody has an account. */
     public static final String SOMEBODY = "this machine";
 
     /** A hand of which nothing is known. */

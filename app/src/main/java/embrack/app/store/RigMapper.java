@@ -3,6 +3,7 @@ package embrack.app.store;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -15,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 interface RigMapper {
 
     /** A row of the list. */
-    record Listed(long id, String name, int boxes, OffsetDateTime changed) {}
+    record Listed(long id, long crew, String name, int boxes, OffsetDateTime changed) {}
 
     /** Of the first revision and of another. */
     record Times(OffsetDateTime made, OffsetDateTime changed) {}
@@ -23,19 +24,52 @@ interface RigMapper {
     /** What the row of a rig says of its newest revision, so that it need not be read. */
     record Newest(int n, String name, int boxes, String[] models) {}
 
-    @Select("select id, name, boxes, changed_at as changed from rig where deleted_at is null order by "
-            + "changed_at desc, id desc")
+    @Select("""
+            select id, crew, name, boxes, changed_at as changed from rig
+             where deleted_at is null
+             order by changed_at desc, id desc""")
     List<Listed> list();
 
-    @Select("insert into rig (newest, name, boxes, models) values (0, #{name}, 0, '{}') returning id")
-    long create(@Param("name") String name);
+    /** Those that somebody sees: all of a crew that they belong to, and as a guest those that are shared with them. */
+    @Select("""
+            select r.id, r.crew, r.name, r.boxes, r.changed_at as changed
+              from crew_member m join rig r on r.crew = m.crew
+             where m.account = #{account} and r.deleted_at is null
+               and (m.role <> 'guest'
+                    or exists (select 1 from rig_guest g where g.rig = r.id and g.account = m.account))
+             order by r.changed_at desc, r.id desc""")
+    List<Listed> seenBy(@Param("account") long account);
+
+    @Select("select id from rig where crew = #{crew} and deleted_at is null order by lower(name), id")
+    List<Long> ofCrew(@Param("crew") long crew);
+
+    /** Whose a rig is, deleted or not. */
+    @Select("select crew from rig where id = #{id}")
+    Optional<Long> crew(@Param("id") long id);
+
+    @Select("select exists (select 1 from rig_guest where rig = #{id} and account = #{account})")
+    boolean isShared(@Param("id") long id, @Param("account") long account);
+
+    @Insert("insert into rig_guest (rig, account) values (#{id}, #{account}) on conflict do nothing")
+    void share(@Param("id") long id, @Param("account") long account);
+
+    @Delete("delete from rig_guest where rig = #{id} and account = #{account}")
+    void unshare(@Param("id") long id, @Param("account") long account);
+
+    @Select("""
+            insert into rig (newest, name, boxes, models, crew) values (0, #{name}, 0, '{}', #{crew})
+            returning id""")
+    long create(@Param("crew") long crew, @Param("name") String name);
 
     @Select("select count(*) from rig")
     long countEver();
 
     /** Rigs whose newest revision holds a model. */
-    @Select("select id from rig where deleted_at is null and models @> array[#{model}]::text[] order by id")
-    List<Long> using(@Param("model") String model);
+    @Select("""
+            select id from rig
+             where crew = #{crew} and deleted_at is null and models @> array[#{model}]::text[]
+             order by id""")
+    List<Long> using(@Param("crew") long crew, @Param("model") String model);
 
     @Select("""
             select v.n, v.author, v.at, v.summary, v.intent, v.undo_to, v.redo_to

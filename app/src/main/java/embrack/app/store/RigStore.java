@@ -1,5 +1,8 @@
 package embrack.app.store;
 
+import embrack.app.store.crew.AccountId;
+import embrack.app.store.crew.CrewId;
+import embrack.app.store.crew.DoorsMoved;
 import embrack.core.edit.Edit;
 import embrack.core.edit.Refused;
 import embrack.core.gear.ModelId;
@@ -10,6 +13,7 @@ import embrack.core.word.Wording;
 import embrack.files.songs.OrderFiles;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -76,9 +80,53 @@ public class RigStore {
 
     /** All rigs that are not deleted, last changed first. */
     public List<RigEntry> list() {
-        return mapper.list().stream()
-                .map(r -> new RigEntry(new RigId(r.id()), r.name(), r.boxes(), r.changed()))
+        return entries(mapper.list());
+    }
+
+    /** The rigs that somebody sees, last changed first. */
+    public List<RigEntry> seenBy(AccountId account) {
+        return entries(mapper.seenBy(account.number()));
+    }
+
+    private static List<RigEntry> entries(List<RigMapper.Listed> rows) {
+        return rows.stream()
+                .map(r -> new RigEntry(new RigId(r.id()), new CrewId(r.crew()), r.name(), r.boxes(), r.changed()))
                 .toList();
+    }
+
+    /** Whose a rig is, also when it is deleted; empty when there never was such a rig. */
+    public Optional<CrewId> crew(RigId id) {
+        return mapper.crew(id.number()).map(CrewId::new);
+    }
+
+    /**
+     * Whose a rig is.
+     *
+     * @throws NoSuchRig when there never was such a rig
+     */
+    public CrewId ownerOf(RigId id) {
+        return crew(id).orElseThrow(() -> new NoSuchRig(id));
+    }
+
+    /** Whether a guest of its crew sees a rig. */
+    public boolean isShared(RigId id, AccountId guest) {
+        return mapper.isShared(id.number(), guest.number());
+    }
+
+    /**
+     * Says which rigs of a crew a guest sees; others of the crew they see no more.
+     *
+     * @param rigs those of another crew are passed over
+     */
+    public void share(CrewId crew, AccountId guest, Collection<RigId> rigs) {
+        transaction.executeWithoutResult(status -> mapper.ofCrew(crew.number()).forEach(rig -> {
+            if (rigs.contains(new RigId(rig))) {
+                mapper.share(rig, guest.number());
+            } else {
+                mapper.unshare(rig, guest.number());
+            }
+        }));
+        events.publishEvent(new DoorsMoved());
     }
 
     /** Whether any rig was ever made here, deleted or not. */
@@ -86,18 +134,24 @@ public class RigStore {
         return mapper.countEver() == 0;
     }
 
+    /** Keeps a new rig of the first crew, made by nobody in particular. */
+    public RigId create(Plan plan, String summary) {
+        return create(CrewId.FIRST, Hand.ANY, plan, summary);
+    }
+
     /**
      * Keeps a new rig.
      *
+     * @param crew whose it is
      * @param summary where it comes from, in words
      * @throws Refused when the plan would not be read back as it is
      */
-    public RigId create(Plan plan, String summary) {
+    public RigId create(CrewId crew, Hand hand, Plan plan, String summary) {
         byte[] text = written(plan);
-        Revision first = Revision.first(Hand.SOMEBODY, summary);
+        Revision first = Revision.first(hand.author(), summary);
         Archive.Body body = Archive.whole(first.n(), text);
         RigId made = transaction.execute(status -> {
-            RigId id = new RigId(mapper.create(plan.rig().name().text()));
+            RigId id = new RigId(mapper.create(crew.number(), plan.rig().name().text()));
             add(new Draft(id, first, plan, text, body, Optional.empty()));
             return id;
         });
@@ -361,9 +415,9 @@ public class RigStore {
         mapper.restore(id.number());
     }
 
-    /** The rigs that use a model, with their newest plans; those that cannot be read are left out. */
-    public List<StoredRig> using(ModelId model) {
-        return mapper.using(model.text()).stream()
+    /** The rigs of a crew that use a model, with their newest plans; those that cannot be read are left out. */
+    public List<StoredRig> using(CrewId crew, ModelId model) {
+        return mapper.using(crew.number(), model.text()).stream()
                 .map(RigId::new)
                 .flatMap(id -> {
                     try {

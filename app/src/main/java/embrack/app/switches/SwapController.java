@@ -65,12 +65,15 @@ class SwapController {
                 .filter(d -> d.text().equals(box))
                 .findFirst();
         SwapPage.Rate rate = new SwapPage.Rate(Math.clamp(seconds, 1, 600), Math.clamp(left, 0, 600));
-        Optional<Swap> swap = dead.filter(d -> !with.isEmpty()).flatMap(d -> swap(plan, d, with, rate.seconds(), page));
+        Optional<Swap> swap =
+                dead.filter(d -> !with.isEmpty()).flatMap(d -> swap(id, plan, d, with, rate.seconds(), page));
         SwapPage view = swap.isPresent()
                 ? SwapPage.of(plan, dead, with, rate, List.of())
-                : SwapPage.of(plan, dead, "", rate, candidates(plan, dead));
+                : SwapPage.of(plan, dead, "", rate, candidates(id, plan, dead));
         var links = new Links(Math.clamp(knobs, 0, 128), Math.clamp(patches, 0, 128));
-        page.addAttribute("swap", swap.map(s -> view.with(s, words(plan, with))).orElse(view))
+        page.addAttribute(
+                        "swap",
+                        swap.map(s -> view.with(s, words(id, plan, with))).orElse(view))
                 .addAttribute("knobs", links.controls())
                 .addAttribute("patches", links.patches())
                 .addAttribute("straight", new Work(links.straight(), rate.seconds()))
@@ -85,7 +88,7 @@ class SwapController {
                 hand,
                 with.startsWith(OWNED)
                         ? Swap.edit(box, new DeviceId(with.substring(OWNED.length())))
-                        : Swap.edit(box, chosen(with)));
+                        : Swap.edit(box, chosen(id, with)));
         return "redirect:/rigs/%s/sheets?left=true".formatted(id);
     }
 
@@ -97,33 +100,34 @@ class SwapController {
         return show(id, "", "", Work.USUAL_SECONDS, 5, 8, 10, page);
     }
 
-    private Optional<Swap> swap(Plan plan, DeviceId dead, String with, int seconds, Model page) {
+    private Optional<Swap> swap(RigId id, Plan plan, DeviceId dead, String with, int seconds, Model page) {
         try {
-            return Optional.of(of(plan, dead, with, seconds));
+            return Optional.of(of(id, plan, dead, with, seconds));
         } catch (Refused refused) {
             page.addAttribute("notice", Spoken.words().say(refused.phrase()));
             return Optional.empty();
         }
     }
 
-    private String words(Plan plan, String with) {
+    private String words(RigId id, Plan plan, String with) {
         return with.startsWith(OWNED)
                 ? "%s, of this rig".formatted(plan.rig().name(new DeviceId(with.substring(OWNED.length()))))
-                : chosen(with).name().text();
+                : chosen(id, with).name().text();
     }
 
-    private Swap of(Plan plan, DeviceId dead, String with, int seconds) {
+    private Swap of(RigId id, Plan plan, DeviceId dead, String with, int seconds) {
         return with.startsWith(OWNED)
                 ? Swap.of(plan, dead, new DeviceId(with.substring(OWNED.length())), seconds)
-                : Swap.of(plan, dead, chosen(with), seconds);
+                : Swap.of(plan, dead, chosen(id, with), seconds);
     }
 
-    private embrack.core.gear.Model chosen(String model) {
-        return models.find(model).orElseThrow(() -> new Refused("with", Because.of("no.no-hardware-chosen")));
+    private embrack.core.gear.Model chosen(RigId id, String model) {
+        return models.find(rigs.ownerOf(id), model)
+                .orElseThrow(() -> new Refused("with", Because.of("no.no-hardware-chosen")));
     }
 
-    private List<SwapPage.Candidate> candidates(Plan plan, Optional<DeviceId> dead) {
-        return dead.map(box -> Candidate.of(plan, box, models.all())).orElse(List.of()).stream()
+    private List<SwapPage.Candidate> candidates(RigId id, Plan plan, Optional<DeviceId> dead) {
+        return dead.map(box -> Candidate.of(plan, box, models.all(rigs.ownerOf(id)))).orElse(List.of()).stream()
                 .map(c -> new SwapPage.Candidate(c.key(), c.words(plan), c.does(), c.of()))
                 .toList();
     }

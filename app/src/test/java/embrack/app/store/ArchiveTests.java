@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 
 import embrack.app.AppTest;
 import embrack.app.ThrowAwayCluster;
+import embrack.app.store.crew.CrewId;
 import embrack.core.MuteBoard;
 import embrack.core.edit.CueEdit;
 import embrack.core.edit.GearEdit;
@@ -153,7 +154,8 @@ class ArchiveTests {
         assertThat(page.body())
                 .contains("Revision 3 of this rig cannot be read", "Bring back revision 2", "Rename the rig to Spoilt")
                 .containsPattern("number \\d{6}");
-        assertThat(rigs.using(MuteBoard.plan().rig().models().getFirst().id()))
+        assertThat(rigs.using(
+                        CrewId.FIRST, MuteBoard.plan().rig().models().getFirst().id()))
                 .noneMatch(rig -> rig.id().equals(id));
         assertThat(get("/").body()).contains("Spoilt");
         assertThat(rigs.readable(id)).extracting(RigStore.Earlier::n).containsExactly(2, 1);

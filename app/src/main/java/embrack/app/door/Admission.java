@@ -1,0 +1,128 @@
+package embrack.app.door;
+
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.crew.CrewId;
+import embrack.core.crew.Right;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.security.Principal;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * The one place that lets requests in, pages, files, streams and sockets alike: it looks who asks and what the address
+ * demands. What somebody may not see is answered as what there is not.
+ */
+public final class Admission extends OncePerRequestFilter {
+
+    /** Tells scripts what the page would say, since they show no page. */
+    private static final String WORDS = "Embrack-Words";
+
+    private final Visitors visitors;
+    private final RigStore rigs;
+
+    public Admission(Visitors visitors, RigStore rigs) {
+        this.visitors = visitors;
+        this.rigs = rigs;
+    }
+
+    /** A request of which is known who sent it. */
+    private static final class Known extends HttpServletRequestWrapper {
+
+        private final Entry entry;
+
+        Known(HttpServletRequest request, Entry entry) {
+            super(request);
+            this.entry = entry;
+        }
+
+        @Override
+        public @Nullable Principal getUserPrincipal() {
+            return entry.isAlone() ? null : entry.visitor()::name;
+        }
+
+        @Override
+        public @Nullable String getRemoteUser() {
+            Principal who = getUserPrincipal();
+            return who == null ? null : who.getName();
+        }
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        var entry = new Entry(() -> visitors.of(request), rigs);
+        request.setAttribute(Entry.NAME, entry);
+        if (Demand.isForAnybody(request.getMethod(), request.getRequestURI())) {
+            chain.doFilter(new Known(request, entry), response);
+            return;
+        }
+        Entry.Answer answer = follow(entry, request)
+                ? entry.ask(request.getMethod(), request.getRequestURI())
+                : Entry.Answer.NOT_THERE;
+        switch (answer) {
+            case IN -> chain.doFilter(new Known(request, entry), response);
+            case NOT_THERE -> response.sendError(HttpStatus.NOT_FOUND.value());
+            case NOT_THEIRS -> {
+                response.setHeader(WORDS, "That is for those who plan in this crew. Nothing was changed.");
+                response.sendError(HttpStatus.FORBIDDEN.value());
+            }
+            case SIGN_IN -> signIn(request, response);
+        }
+    }
+
+    private static void signIn(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        if (request.getMethod().equals("GET") && request.getHeader("HX-Request") == null) {
+            String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
+            String to = request.getRequestURI() + query;
+            response.sendRedirect(
+                    to.equals("/") ? "/sign-in" : "/sign-in?to=" + URLEncoder.encode(to, StandardCharsets.UTF_8));
+        } else {
+            response.setHeader(
+                    WORDS,
+                    "You are not signed in any more, and nothing was changed. Sign in in another window; what you "
+                            + "typed is still here.");
+            response.sendError(HttpStatus.UNAUTHORIZED.value());
+        }
+    }
+
+    /**
+     * Whoever comes from a rig is at work for its crew: in a room of the rig from then on, at the models by what the
+     * address says of the rig.
+     *
+     * @return whether there is such a rig for them
+     */
+    private boolean follow(Entry entry, HttpServletRequest request) {
+        boolean atModels = request.getRequestURI().startsWith("/models");
+        Optional<String> number = atModels
+                ? Optional.ofNullable(request.getParameter("rig")).filter(text -> !text.isEmpty())
+                : Demand.of("GET", request.getRequestURI()).number();
+        if (entry.person().isEmpty() || number.isEmpty()) {
+            return true;
+        }
+        Optional<RigId> rig = number(number.get());
+        Optional<CrewId> crew = rig.filter(id -> entry.may(Right.READ, id)).flatMap(rigs::crew);
+        crew.ifPresent(entry::workFor);
+        if (!atModels) {
+            crew.ifPresent(id -> visitors.workFor(id, request));
+        }
+        return !atModels || crew.isPresent();
+    }
+
+    private static Optional<RigId> number(String text) {
+        try {
+            return Optional.of(RigId.of(text));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
+}

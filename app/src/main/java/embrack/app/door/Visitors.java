@@ -1,0 +1,94 @@
+package embrack.app.door;
+
+import embrack.app.store.crew.AccountId;
+import embrack.app.store.crew.Accounts;
+import embrack.app.store.crew.CrewId;
+import embrack.app.store.crew.Membership;
+import embrack.app.store.crew.Person;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.stereotype.Component;
+
+/** Who is signed in where: what is kept in a session, and how it begins and ends. */
+@Component
+public class Visitors {
+
+    /** What browser a session is of, in its own words. */
+    public static final String BROWSER = "browser";
+
+    /** From which address somebody signed in. */
+    public static final String ADDRESS = "address";
+
+    private static final String ACCOUNT = "account";
+    private static final String AT_WORK = "crew";
+    private static final int LONGEST_BROWSER = 300;
+
+    private final Accounts accounts;
+    private final CsrfTokenRepository tokens;
+
+    Visitors(Accounts accounts, CsrfTokenRepository tokens) {
+        this.accounts = accounts;
+        this.tokens = tokens;
+    }
+
+    /** Who sent a request. */
+    Visitor of(HttpServletRequest request) {
+        if (!accounts.any()) {
+            return new Visitor.Alone();
+        }
+        HttpSession session = request.getSession(false);
+        if (session == null || !(session.getAttribute(ACCOUNT) instanceof Long account)) {
+            return new Visitor.Nobody();
+        }
+        return accounts.find(new AccountId(account))
+                .<Visitor>map(person -> new Visitor.SignedIn(person, atWork(person, session)))
+                .orElseGet(Visitor.Nobody::new);
+    }
+
+    private static CrewId atWork(Person person, HttpSession session) {
+        Optional<CrewId> chosen = session.getAttribute(AT_WORK) instanceof Long crew
+                ? Optional.of(new CrewId(crew)).filter(one -> person.role(one).isPresent())
+                : Optional.empty();
+        return chosen.or(() -> person.crews().stream().findFirst().map(Membership::crew))
+                .orElse(CrewId.FIRST);
+    }
+
+    /** From here on, new things are made for that crew. */
+    public void workFor(CrewId crew, HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        if (session != null && !Long.valueOf(crew.number()).equals(session.getAttribute(AT_WORK))) {
+            session.setAttribute(AT_WORK, crew.number());
+        }
+    }
+
+    /** Signs somebody in, with another session and another token than before. */
+    public void signIn(AccountId account, HttpServletRequest request, HttpServletResponse response) {
+        HttpSession before = request.getSession(false);
+        if (before != null) {
+            before.invalidate();
+        }
+        HttpSession session = request.getSession(true);
+        session.setAttribute(ACCOUNT, account.number());
+        session.setAttribute(
+                FindByIndexNameSessionRepository.PRINCIPAL_NAME_INDEX_NAME, String.valueOf(account.number()));
+        String browser =
+                Optional.ofNullable(request.getHeader(HttpHeaders.USER_AGENT)).orElse("");
+        session.setAttribute(BROWSER, browser.substring(0, Math.min(LONGEST_BROWSER, browser.length())));
+        session.setAttribute(ADDRESS, request.getRemoteAddr());
+        tokens.saveToken(tokens.generateToken(request), request, response);
+    }
+
+    /** Signs whoever is signed in out. */
+    public void signOut(HttpServletRequest request, HttpServletResponse response) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            session.invalidate();
+        }
+        tokens.saveToken(tokens.generateToken(request), request, response);
+    }
+}
