@@ -11,7 +11,9 @@ import java.nio.file.SimpleFileVisitor;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -26,6 +28,7 @@ public final class ThrowAwayCluster {
     private final Path binaries = binaries();
     private final Path folder;
     private final int port = freePort();
+    private final Set<String> made = new HashSet<>();
 
     private ThrowAwayCluster() {
         folder = folder();
@@ -43,7 +46,11 @@ public final class ThrowAwayCluster {
                 "--no-sync");
         start();
         Runtime.getRuntime().addShutdownHook(new Thread(this::discard));
-        run(binaries.resolve("createdb"), "-h", "127.0.0.1", "-p", String.valueOf(port), "-U", "embrack", "embrack");
+        make("embrack");
+    }
+
+    private void make(String database) {
+        run(binaries.resolve("createdb"), "-h", "127.0.0.1", "-p", String.valueOf(port), "-U", "embrack", database);
     }
 
     public static ThrowAwayCluster shared() {
@@ -52,6 +59,14 @@ public final class ThrowAwayCluster {
 
     public String url() {
         return "jdbc:postgresql://127.0.0.1:%d/embrack".formatted(port);
+    }
+
+    /** The address of another database, made when it is first asked for. */
+    public synchronized String url(String database) {
+        if (made.add(database)) {
+            make(database);
+        }
+        return "jdbc:postgresql://127.0.0.1:%d/%s".formatted(port, database);
     }
 
     public void start() {

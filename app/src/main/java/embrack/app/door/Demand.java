@@ -78,6 +78,7 @@ record Demand(Place place, Right right) {
             // What a player does.
             sent("/rigs/{rig}/sheets/tick", Place.RIG, Right.TICK),
             sent("/rigs/{rig}/doors/tick", Place.RIG, Right.TICK),
+            sent("/rigs/{rig}/doors/heard", Place.RIG, Right.TICK),
             sent("/rigs/{rig}/folder/ticks", Place.RIG, Right.TICK),
             sent("/rigs/{rig}/folder/ticks/sent", Place.RIG, Right.TICK),
             sent("/rigs/{rig}/switches/trial/**", Place.RIG, Right.PLAY),

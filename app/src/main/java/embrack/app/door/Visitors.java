@@ -3,15 +3,23 @@ package embrack.app.door;
 import embrack.app.store.crew.AccountId;
 import embrack.app.store.crew.Accounts;
 import embrack.app.store.crew.CrewId;
+import embrack.app.store.crew.DoorsMoved;
 import embrack.app.store.crew.Membership;
 import embrack.app.store.crew.Person;
+import embrack.app.store.crew.Secret;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpHeaders;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
 
 /** Who is signed in where: what is kept in a session, and how it begins and ends. */
@@ -30,11 +38,27 @@ public class Visitors {
 
     private final Accounts accounts;
     private final CsrfTokenRepository tokens;
+    private final FindByIndexNameSessionRepository<? extends Session> kept;
+    private final ApplicationEventPublisher events;
 
-    Visitors(Accounts accounts, CsrfTokenRepository tokens) {
+    Visitors(
+            Accounts accounts,
+            CsrfTokenRepository tokens,
+            FindByIndexNameSessionRepository<? extends Session> kept,
+            ApplicationEventPublisher events) {
         this.accounts = accounts;
         this.tokens = tokens;
+        this.kept = kept;
+        this.events = events;
     }
+
+    /**
+     * Where somebody is signed in.
+     *
+     * @param key what it is ended by; tells nothing about the session itself
+     * @param browser in its own words
+     */
+    public record Place(String key, String browser, String address, Instant begun, Instant seen, boolean isHere) {}
 
     /** Who sent a request. */
     Visitor of(HttpServletRequest request) {
@@ -90,5 +114,54 @@ public class Visitors {
             session.invalidate();
         }
         tokens.saveToken(tokens.generateToken(request), request, response);
+    }
+
+    /** Where somebody is signed in, last seen first. */
+    public List<Place> sessions(AccountId account, HttpServletRequest request) {
+        String here = here(request);
+        return of(account).values().stream()
+                .map(session -> new Place(
+                        key(session.getId()),
+                        String.valueOf(session.<Object>getAttribute(BROWSER)),
+                        String.valueOf(session.<Object>getAttribute(ADDRESS)),
+                        session.getCreationTime(),
+                        session.getLastAccessedTime(),
+                        session.getId().equals(here)))
+                .sorted(Comparator.comparing(Place::seen).reversed())
+                .toList();
+    }
+
+    /** Ends one of somebody's own. */
+    public void end(AccountId account, String key) {
+        endAll(of(account).keySet().stream().filter(id -> key(id).equals(key)).toList());
+    }
+
+    /** Ends all of somebody's but the one that asks. */
+    public void endOthers(AccountId account, HttpServletRequest request) {
+        String here = here(request);
+        endAll(of(account).keySet().stream().filter(id -> !id.equals(here)).toList());
+    }
+
+    /** Ends all of somebody's. */
+    public void endAll(AccountId account) {
+        endAll(List.copyOf(of(account).keySet()));
+    }
+
+    private void endAll(List<String> ids) {
+        ids.forEach(kept::deleteById);
+        events.publishEvent(new DoorsMoved());
+    }
+
+    private Map<String, ? extends Session> of(AccountId account) {
+        return kept.findByPrincipalName(String.valueOf(account.number()));
+    }
+
+    private static String here(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        return session == null ? "" : session.getId();
+    }
+
+    private static String key(String id) {
+        return Secret.hash(id).substring(0, 16);
     }
 }

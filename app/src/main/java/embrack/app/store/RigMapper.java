@@ -40,8 +40,11 @@ interface RigMapper {
              order by r.changed_at desc, r.id desc""")
     List<Listed> seenBy(@Param("account") long account);
 
-    @Select("select id from rig where crew = #{crew} and deleted_at is null order by lower(name), id")
-    List<Long> ofCrew(@Param("crew") long crew);
+    @Select("""
+            select id, crew, name, boxes, changed_at as changed from rig
+             where crew = #{crew} and deleted_at is null
+             order by changed_at desc, id desc""")
+    List<Listed> ofCrew(@Param("crew") long crew);
 
     /** Whose a rig is, deleted or not. */
     @Select("select crew from rig where id = #{id}")

@@ -94,6 +94,11 @@ public class RigStore {
                 .toList();
     }
 
+    /** The rigs of a crew, last changed first. */
+    public List<RigEntry> ofCrew(CrewId crew) {
+        return entries(mapper.ofCrew(crew.number()));
+    }
+
     /** Whose a rig is, also when it is deleted; empty when there never was such a rig. */
     public Optional<CrewId> crew(RigId id) {
         return mapper.crew(id.number()).map(CrewId::new);
@@ -119,11 +124,11 @@ public class RigStore {
      * @param rigs those of another crew are passed over
      */
     public void share(CrewId crew, AccountId guest, Collection<RigId> rigs) {
-        transaction.executeWithoutResult(status -> mapper.ofCrew(crew.number()).forEach(rig -> {
-            if (rigs.contains(new RigId(rig))) {
-                mapper.share(rig, guest.number());
+        transaction.executeWithoutResult(status -> ofCrew(crew).forEach(rig -> {
+            if (rigs.contains(rig.id())) {
+                mapper.share(rig.id().number(), guest.number());
             } else {
-                mapper.unshare(rig, guest.number());
+                mapper.unshare(rig.id().number(), guest.number());
             }
         }));
         events.publishEvent(new DoorsMoved());

@@ -74,14 +74,14 @@ public final class Password {
             return Optional.of(Flaw.LONG);
         }
         String small = password.toLowerCase(Locale.ROOT);
-        if (isCommon(small)) {
-            return Optional.of(Flaw.COMMON);
-        }
+        return isTheName(small, name)
+                ? Optional.of(Flaw.NAME)
+                : isCommon(small) ? Optional.of(Flaw.COMMON) : Optional.empty();
+    }
+
+    private static boolean isTheName(String small, String name) {
         String own = normal(name).toLowerCase(Locale.ROOT).strip();
-        String beside = own.length() < 2 ? small : small.replace(own, "");
-        return beside.equals(small) || beside.length() >= LEFT_BESIDE_THE_NAME
-                ? Optional.empty()
-                : Optional.of(Flaw.NAME);
+        return own.length() > 1 && small.contains(own) && small.replace(own, "").length() < LEFT_BESIDE_THE_NAME;
     }
 
     /** Whether it is on the list, is one of the list with something around it, or goes on as it began. */

@@ -1,16 +1,11 @@
 package embrack.paper.part;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
-import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
-import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Told;
 import embrack.core.name.Words;
 import embrack.core.show.Reader;
 import embrack.core.word.Language;
+import embrack.paper.drawing.QrCode;
 import embrack.paper.page.Block;
 import embrack.paper.page.Body;
 import embrack.paper.page.Column;
@@ -110,32 +105,22 @@ final class CoverLeaf {
 
     /** A code that a camera reads, in squares. */
     private static Body.Drawing code(String address) {
-        try {
-            BitMatrix matrix = new QRCodeWriter()
-                    .encode(
-                            address,
-                            BarcodeFormat.QR_CODE,
-                            0,
-                            0,
-                            Map.of(EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M, EncodeHintType.MARGIN, 0));
-            double size = CODE / matrix.getWidth();
-            List<Shape> squares = new ArrayList<>();
-            for (int y = 0; y < matrix.getHeight(); y++) {
-                int x = 0;
-                while (x < matrix.getWidth()) {
-                    int from = x;
-                    while (x < matrix.getWidth() && matrix.get(x, y)) {
-                        x++;
-                    }
-                    if (x > from) {
-                        squares.add(new Shape.Fill(from * size, y * size, (x - from) * size, size + 0.02, "#000000"));
-                    }
+        QrCode code = QrCode.of(address, 0);
+        double size = CODE / code.size();
+        List<Shape> squares = new ArrayList<>();
+        for (int y = 0; y < code.size(); y++) {
+            int x = 0;
+            while (x < code.size()) {
+                int from = x;
+                while (code.isDark(x, y)) {
                     x++;
                 }
+                if (x > from) {
+                    squares.add(new Shape.Fill(from * size, y * size, (x - from) * size, size + 0.02, "#000000"));
+                }
+                x++;
             }
-            return new Body.Drawing(CODE, CODE, squares, address);
-        } catch (WriterException e) {
-            throw new IllegalStateException("no code for " + address, e);
         }
+        return new Body.Drawing(CODE, CODE, squares, address);
     }
 }
