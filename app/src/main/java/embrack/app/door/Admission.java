@@ -47,7 +47,7 @@ public final class Admission extends OncePerRequestFilter {
 
         @Override
         public @Nullable Principal getUserPrincipal() {
-            return entry.isAlone() ? null : entry.visitor()::name;
+            return entry.isAlone() ? null : entry::name;
         }
 
         @Override
@@ -60,15 +60,14 @@ public final class Admission extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        var entry = new Entry(() -> visitors.of(request), rigs);
+        var entry = new Entry(() -> visitors.of(request), () -> visitors.link(request), rigs);
         request.setAttribute(Entry.NAME, entry);
         if (Demand.isForAnybody(request.getMethod(), request.getRequestURI())) {
             chain.doFilter(new Known(request, entry), response);
             return;
         }
-        Entry.Answer answer = follow(entry, request)
-                ? entry.ask(request.getMethod(), request.getRequestURI())
-                : Entry.Answer.NOT_THERE;
+        Entry.Answer answer =
+                follow(entry, request) ? entry.ask(request.getMethod(), address(request)) : Entry.Answer.NOT_THERE;
         switch (answer) {
             case IN -> chain.doFilter(new Known(request, entry), response);
             case NOT_THERE -> response.sendError(HttpStatus.NOT_FOUND.value());
@@ -80,10 +79,18 @@ public final class Admission extends OncePerRequestFilter {
         }
     }
 
+    private static String address(HttpServletRequest request) {
+        return request.getQueryString() == null
+                ? request.getRequestURI()
+                : request.getRequestURI() + "?" + request.getQueryString();
+    }
+
     private static void signIn(HttpServletRequest request, HttpServletResponse response) throws IOException {
-        if (request.getMethod().equals("GET") && request.getHeader("HX-Request") == null) {
-            String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
-            String to = request.getRequestURI() + query;
+        boolean isPage = request.getMethod().equals("GET") && request.getHeader("HX-Request") == null;
+        if (isPage && Visitors.cameByLink(request)) {
+            response.sendRedirect("/tonight");
+        } else if (isPage) {
+            String to = address(request);
             response.sendRedirect(
                     to.equals("/") ? "/sign-in" : "/sign-in?to=" + URLEncoder.encode(to, StandardCharsets.UTF_8));
         } else {

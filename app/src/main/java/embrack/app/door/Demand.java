@@ -61,6 +61,7 @@ record Demand(Place place, Right right) {
             got("/sign-in/**", Place.ANYWHERE, Right.READ),
             sent("/sign-in/**", Place.ANYWHERE, Right.READ),
             sent("/sign-out", Place.ANYWHERE, Right.READ),
+            got("/tonight/**", Place.ANYWHERE, Right.READ),
             got("/join/{secret}", Place.ANYWHERE, Right.READ),
             sent("/join/{secret}", Place.ANYWHERE, Right.READ),
             // Crews.
@@ -85,6 +86,8 @@ record Demand(Place place, Right right) {
             sent("/rigs/{rig}/run/faults/rates", Place.RIG, Right.EDIT),
             sent("/rigs/{rig}/run/**", Place.RIG, Right.PLAY),
             sent("/rigs/{rig}/log/{entry}/notes", Place.RIG, Right.NOTE),
+            // Who has links for tonight is not for all.
+            got("/rigs/{rig}/links", Place.RIG, Right.EDIT),
             // Lines over which messages go to boxes, simulated or real.
             got("/rigs/{rig}/line/simulated/ports", Place.RIG, Right.EDIT),
             got("/rigs/{rig}/line/send/own/ports", Place.RIG, Right.EDIT),
@@ -109,7 +112,7 @@ record Demand(Place place, Right right) {
      */
     static Asked of(String method, String path) {
         PathContainer parsed = PathContainer.parsePath(path);
-        boolean sent = !READS.contains(method);
+        boolean sent = isSent(method);
         for (Line line : LINES) {
             PathPattern.PathMatchInfo found =
                     line.sent() == sent ? line.pattern().matchAndExtract(parsed) : null;
@@ -118,6 +121,11 @@ record Demand(Place place, Right right) {
             }
         }
         return new Asked(new Demand(Place.SIGNED_IN, sent ? Right.EDIT : Right.READ), Optional.empty());
+    }
+
+    /** Whether a method sends something, and does not only ask. */
+    static boolean isSent(String method) {
+        return !READS.contains(method);
     }
 
     /** Whether anybody may go there, signed in or not. */

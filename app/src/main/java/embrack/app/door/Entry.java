@@ -2,6 +2,7 @@ package embrack.app.door;
 
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.TonightLink;
 import embrack.app.store.crew.CrewId;
 import embrack.app.store.crew.Membership;
 import embrack.app.store.crew.Person;
@@ -28,10 +29,12 @@ public final class Entry {
     private static final Set<Right> ALL = Set.copyOf(EnumSet.allOf(Right.class));
 
     private final Supplier<Visitor> asks;
+    private final Supplier<Optional<TonightLink>> links;
     private final RigStore rigs;
     private final Map<RigId, Set<Right>> known = new HashMap<>();
     private @Nullable Visitor visitor;
     private @Nullable CrewId crew;
+    private @Nullable Optional<TonightLink> link;
 
     /** Whether somebody is let in. */
     enum Answer {
@@ -49,8 +52,15 @@ public final class Entry {
         NOT_THEIRS
     }
 
-    Entry(Supplier<Visitor> asks, RigStore rigs) {
+    /**
+     * Of whoever asks.
+     *
+     * @param asks who it is, asked once, when it matters
+     * @param links the link for tonight that they bring along, asked likewise
+     */
+    Entry(Supplier<Visitor> asks, Supplier<Optional<TonightLink>> links, RigStore rigs) {
         this.asks = asks;
+        this.links = links;
         this.rigs = rigs;
     }
 
@@ -68,6 +78,21 @@ public final class Entry {
             visitor = asks.get();
         }
         return visitor;
+    }
+
+    /** The link for tonight that they bring along, while it holds. */
+    public synchronized Optional<TonightLink> link() {
+        if (link == null) {
+            link = links.get();
+        }
+        return link;
+    }
+
+    /** What stands beside what they do. */
+    public String name() {
+        return visitor() instanceof Visitor.Nobody
+                ? link().map(TonightLink::holder).orElse("")
+                : visitor().name();
     }
 
     /** Whether nobody has an account here. */
@@ -131,12 +156,12 @@ public final class Entry {
         };
     }
 
-    /** Whether they may do something to a rig. */
+    /** Whether they may do something to a rig, wherever they go for it. */
     public boolean may(Right right, RigId rig) {
         return to(rig).contains(right);
     }
 
-    /** Whether they may go to an address; its query does not matter. */
+    /** Whether they may go to an address. */
     public boolean mayGo(String address) {
         return ask("GET", address) == Answer.IN;
     }
@@ -147,16 +172,26 @@ public final class Entry {
     }
 
     Answer ask(String method, String address) {
-        int query = address.indexOf('?');
-        Demand.Asked asked = Demand.of(method, query < 0 ? address : address.substring(0, query));
+        int mark = address.indexOf('?');
+        String path = mark < 0 ? address : address.substring(0, mark);
+        Demand.Asked asked = Demand.of(method, path);
         Right right = asked.demand().right();
         return switch (asked.demand().place()) {
             case ANYWHERE -> Answer.IN;
             case SIGNED_IN -> visitor() instanceof Visitor.Nobody ? Answer.SIGN_IN : Answer.IN;
             case AT_WORK -> answer(right, rights());
             case CREW -> answer(right, number(asked, CrewId::of).map(this::to).orElse(Set.of()));
-            case RIG -> answer(right, number(asked, RigId::of).map(this::to).orElse(Set.of()));
+            case RIG -> {
+                Answer answer =
+                        answer(right, number(asked, RigId::of).map(this::to).orElse(Set.of()));
+                String query = mark < 0 ? "" : address.substring(mark + 1);
+                yield answer != Answer.IN && isOpenTonight(Demand.isSent(method), path, query) ? Answer.IN : answer;
+            }
         };
+    }
+
+    private boolean isOpenTonight(boolean sent, String path, String query) {
+        return link().filter(one -> Tonight.opens(one, sent, path, query)).isPresent();
     }
 
     private Answer answer(Right right, Set<Right> rights) {
@@ -178,17 +213,18 @@ public final class Entry {
 
     /** Tells apart those to whom a page of a rig, or of the models, looks different. */
     public String mark(Optional<RigId> rig) {
-        return switch (visitor()) {
-            case Visitor.Alone alone -> "alone";
-            case Visitor.SignedIn signedIn ->
-                "%s %s"
+        String opened = rig.isEmpty() || !(visitor() instanceof Visitor.Nobody)
+                ? ""
+                : link().map(TonightLink::toString).orElse("");
+        return isAlone()
+                ? "alone"
+                : "%s %s %s"
                         .formatted(
                                 crew(),
                                 rig.map(this::to).orElseGet(this::rights).stream()
                                         .sorted()
-                                        .toList());
-            case Visitor.Nobody nobody -> "nobody";
-        };
+                                        .toList(),
+                                opened);
     }
 
     /** The names of the crews of whoever asks, for those who have several. */

@@ -1,5 +1,7 @@
 package embrack.app.door;
 
+import embrack.app.store.TonightLink;
+import embrack.app.store.TonightLinks;
 import embrack.app.store.crew.AccountId;
 import embrack.app.store.crew.Accounts;
 import embrack.app.store.crew.CrewId;
@@ -7,6 +9,7 @@ import embrack.app.store.crew.DoorsMoved;
 import embrack.app.store.crew.Membership;
 import embrack.app.store.crew.Person;
 import embrack.app.store.crew.Secret;
+import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
@@ -15,6 +18,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpHeaders;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
@@ -39,16 +43,19 @@ public class Visitors {
     private final Accounts accounts;
     private final CsrfTokenRepository tokens;
     private final FindByIndexNameSessionRepository<? extends Session> kept;
+    private final TonightLinks links;
     private final ApplicationEventPublisher events;
 
     Visitors(
             Accounts accounts,
             CsrfTokenRepository tokens,
             FindByIndexNameSessionRepository<? extends Session> kept,
+            TonightLinks links,
             ApplicationEventPublisher events) {
         this.accounts = accounts;
         this.tokens = tokens;
         this.kept = kept;
+        this.links = links;
         this.events = events;
     }
 
@@ -80,6 +87,24 @@ public class Visitors {
                 : Optional.empty();
         return chosen.or(() -> person.crews().stream().findFirst().map(Membership::crew))
                 .orElse(CrewId.FIRST);
+    }
+
+    /** The link for tonight that a request brings along, while it holds. */
+    Optional<TonightLink> link(HttpServletRequest request) {
+        return tonight(request).flatMap(links::find);
+    }
+
+    /** Whether a browser once came by a link for tonight, whether it still holds or not. */
+    static boolean cameByLink(HttpServletRequest request) {
+        return tonight(request).isPresent();
+    }
+
+    private static Optional<String> tonight(HttpServletRequest request) {
+        return Stream.ofNullable(request.getCookies())
+                .flatMap(Stream::of)
+                .filter(cookie -> cookie.getName().equals(Tonight.COOKIE))
+                .map(Cookie::getValue)
+                .findFirst();
     }
 
     /** From here on, new things are made for that crew. */

@@ -1,6 +1,7 @@
 package embrack.app.frame;
 
 import embrack.app.door.Entry;
+import embrack.app.door.Visitor;
 import embrack.app.store.RigId;
 import embrack.core.crew.Right;
 import java.util.Set;
@@ -40,6 +41,7 @@ class OnlyWhatMayBe extends AbstractProcessorDialect {
     public Set<IProcessor> getProcessors(String prefix) {
         return Set.of(
                 new Rights(),
+                new Links(),
                 new Forms(),
                 new Buttons(),
                 new Fields("input"),
@@ -80,6 +82,36 @@ class OnlyWhatMayBe extends AbstractProcessorDialect {
                     && context.getVariable("frame") instanceof Frame frame
                     && !entry.may(Right.valueOf(right), new RigId(frame.rig()))) {
                 handler.removeElement();
+            }
+        }
+    }
+
+    /**
+     * Where links lead that whoever reads may not follow, their words stay; of a button nothing does. Whoever belongs to
+     * the crew may follow all of them.
+     */
+    private static final class Links extends Elements {
+
+        Links() {
+            super("a");
+        }
+
+        @Override
+        protected void doProcess(
+                ITemplateContext context, IProcessableElementTag tag, IElementTagStructureHandler handler) {
+            String to = tag.getAttributeValue("href");
+            if (to == null
+                    || !to.startsWith("/")
+                    || !(context.getVariable(Entry.NAME) instanceof Entry entry)
+                    || !entry.rights().isEmpty()
+                    || entry.visitor() instanceof Visitor.Nobody && entry.link().isEmpty()
+                    || entry.mayGo(to)) {
+                return;
+            }
+            if (String.valueOf(tag.getAttributeValue("class")).contains("button")) {
+                handler.removeElement();
+            } else {
+                handler.removeTags();
             }
         }
     }

@@ -67,6 +67,8 @@ class SecurityRules {
                 .addFilterAfter(new EarlyToken(), CsrfFilter.class)
                 .addFilterAfter(pages, EarlyToken.class)
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                // Who sent a request is said by the doors.
+                .servletApi(api -> api.disable())
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
                 .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(ONLY_OURS))

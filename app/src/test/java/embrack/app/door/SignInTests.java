@@ -158,7 +158,7 @@ class SignInTests {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"password1234", "short", "Mirabel", "aaaaaaaaaaaaaaaa", "MirabelMirabel"})
+    @ValueSource(strings = {"password1234", "short", "Mirabel", "aaaaaaaaaaaaaaaa", "mira b mira b"})
     void aWeakPasswordIsRefusedAtItsFieldAndTheNameStays(String password) {
         String link = Caller.link(crews.of("Mira").post("/crews/1/invitations", "role", "player"));
         HttpResponse<String> refused = crews.caller().post(link, "name", "Mira B", "password", password);
