@@ -13,8 +13,8 @@ import java.util.Map;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 
 /**
- * Two crews whose people know each other's numbers. Mira leads the first, with Jory the planner, Ada the player and Vera
- * the guest, who sees one of its two rigs. Ottoline leads the second. Nils has an account and no crew.
+ * Two crews whose people know each other's numbers. Mira leads the first, with Jory the planner, Ada the player and
+ * Vera the guest, who sees one of its two rigs. Ottoline leads the second. Nils has an account and no crew.
  */
 public final class TwoCrews {
 

@@ -14,7 +14,7 @@ import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
-/** Gives each route that asks for it the {@link Entry} of its request, and the crew that whoever asks is at work for. */
+/** Gives each route that asks for it the {@link Entry} of its request, or the crew that whoever asks works for. */
 @Component
 class CrewArgument implements HandlerMethodArgumentResolver, WebMvcConfigurer {
 

@@ -20,6 +20,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}")
 class HistoryController {
 
+    private static final String NOTHING = "There is nothing of yours that could be %s.";
+
     private final RigStore rigs;
 
     HistoryController(RigStore rigs) {
@@ -32,7 +34,13 @@ class HistoryController {
             Hand hand,
             @RequestParam(defaultValue = "") String back,
             HttpServletResponse response) {
-        return done(id, back, rigs.undo(id, hand).map("Taken back: %s."::formatted), response);
+        return done(
+                id,
+                back,
+                rigs.undo(id, hand)
+                        .map("Taken back: %s."::formatted)
+                        .or(() -> Optional.of(NOTHING.formatted("taken back"))),
+                response);
     }
 
     @PostMapping("/redo")
@@ -41,7 +49,13 @@ class HistoryController {
             Hand hand,
             @RequestParam(defaultValue = "") String back,
             HttpServletResponse response) {
-        return done(id, back, rigs.redo(id, hand).map("Made again: %s."::formatted), response);
+        return done(
+                id,
+                back,
+                rigs.redo(id, hand)
+                        .map("Made again: %s."::formatted)
+                        .or(() -> Optional.of(NOTHING.formatted("made again"))),
+                response);
     }
 
     @PostMapping("/revisions/{revision}/bring-back")

@@ -87,8 +87,8 @@ class OnlyWhatMayBe extends AbstractProcessorDialect {
     }
 
     /**
-     * Where links lead that whoever reads may not follow, their words stay; of a button nothing does. Whoever belongs to
-     * the crew may follow all of them.
+     * Where links lead that whoever reads may not follow, their words stay; of a button nothing does. Whoever belongs
+     * to the crew may follow all of them.
      */
     private static final class Links extends Elements {
 

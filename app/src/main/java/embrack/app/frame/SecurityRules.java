@@ -18,8 +18,9 @@ import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /**
- * Who may come in is said in {@code embrack.app.door}, and looked at before anything is drawn or remembered. Forms carry a token, so that other pages open in the same browser cannot edit a rig; the token is in a cookie, so
- * that a page outlives a restart of the server.
+ * Who may come in is said in {@code embrack.app.door}, and looked at before anything is drawn or remembered. Forms
+ * carry a token, so that other pages open in the same browser cannot edit a rig; the token is in a cookie, so that a
+ * page outlives a restart of the server.
  */
 @Configuration
 class SecurityRules {

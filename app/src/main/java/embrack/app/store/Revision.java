@@ -1,6 +1,9 @@
 package embrack.app.store;
 
 import java.time.OffsetDateTime;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,6 +28,8 @@ record Revision(
         @Nullable Integer redoTo) {
 
     private static final int MAX_WORDS = 300;
+    private static final String TAKE_BACK = "take back ";
+    private static final Pattern AGAIN = Pattern.compile("(undo|redo) (\\d{1,9})");
 
     Revision {
         summary = shortened(summary);
@@ -43,6 +48,26 @@ record Revision(
     /** The row that undo adds: the document and the past of the row that it goes back to, this row as its future. */
     Revision undone(String who, Revision earlier) {
         return new Revision(n + 1, who, null, earlier.summary(), "undo " + n, earlier.undoTo(), n);
+    }
+
+    /** The row that takes back what an earlier one did, although others follow it. */
+    Revision takenBack(String who, Revision mine) {
+        return new Revision(n + 1, who, null, "Take back: " + mine.summary(), TAKE_BACK + mine.n(), n, null);
+    }
+
+    /** The number of the row whose edit this one takes back. */
+    Optional<Integer> takesBack() {
+        return intent.startsWith(TAKE_BACK)
+                ? Optional.of(Integer.valueOf(intent.substring(TAKE_BACK.length())))
+                : Optional.empty();
+    }
+
+    /** The number of the row that this one undid or made again. */
+    Optional<Integer> again(String sort) {
+        Matcher found = AGAIN.matcher(intent);
+        return found.matches() && found.group(1).equals(sort)
+                ? Optional.of(Integer.valueOf(found.group(2)))
+                : Optional.empty();
     }
 
     /** The row that redo adds: the document and the future of the row that it goes on to, this row as its past. */

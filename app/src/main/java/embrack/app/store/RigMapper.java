@@ -89,6 +89,36 @@ interface RigMapper {
              where rig = #{id} and n <= #{from} order by n desc limit #{most}""")
     List<Revision> back(@Param("id") long id, @Param("from") int from, @Param("most") int most);
 
+    /** A row of the history as it is listed. */
+    record Told(
+            int n,
+            String author,
+            OffsetDateTime at,
+            String summary,
+            @Nullable String name) {}
+
+    @Select("""
+            select v.n, v.author, v.at, v.summary, m.name
+              from rig_revision v left join rig_revision_name m on m.rig = v.rig and m.n = v.n
+             where v.rig = #{id} and v.n <= #{from}
+             order by v.n desc limit #{most}""")
+    List<Told> told(@Param("id") long id, @Param("from") int from, @Param("most") int most);
+
+    @Select("""
+            select v.n, v.author, v.at, v.summary, m.name
+              from rig_revision_name m join rig_revision v on v.rig = m.rig and v.n = m.n
+             where m.rig = #{id}
+             order by v.n desc""")
+    List<Told> named(@Param("id") long id);
+
+    @Insert("""
+            insert into rig_revision_name (rig, n, name, by) values (#{id}, #{n}, #{name}, #{by})
+            on conflict (rig, n) do update set name = excluded.name, by = excluded.by, at = now()""")
+    void name(@Param("id") long id, @Param("n") int n, @Param("name") String name, @Param("by") String by);
+
+    @Delete("delete from rig_revision_name where rig = #{id} and n = #{n}")
+    void unname(@Param("id") long id, @Param("n") int n);
+
     /** When the first and the newest row of a rig were written. */
     @Select("select min(at) as made, max(at) as changed from rig_revision where rig = #{id} and n in (1, #{n})")
     Times times(@Param("id") long id, @Param("n") int n);

@@ -4,6 +4,7 @@ import embrack.app.store.crew.AccountId;
 import embrack.app.store.crew.CrewId;
 import embrack.app.store.crew.DoorsMoved;
 import embrack.core.edit.Edit;
+import embrack.core.edit.PastEdit;
 import embrack.core.edit.Refused;
 import embrack.core.gear.ModelId;
 import embrack.core.name.Words;
@@ -14,10 +15,12 @@ import embrack.files.songs.OrderFiles;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
@@ -49,6 +52,7 @@ public class RigStore {
     /** As often as an edit is made anew because another server was faster. */
     private static final int MOST_TRIES = 20;
 
+    private static final int LONGEST_NAME = 80;
     private static final int MOST_TOLD = 3;
     private static final int MOST_LOOKED_AT = 200;
     private static final int MOST_OFFERED = 5;
@@ -283,12 +287,69 @@ public class RigStore {
     }
 
     /**
-     * Takes the last edit back, if there is one.
+     * Takes the last edit back that the hand made, if there is one. If it is the last of all, the rig is as it was
+     * before it; if others followed, what it changed is, as far as nothing later stands on it.
      *
      * @return what was taken back, in words; empty when there was nothing
-     * @throws Refused when the hand saw an older revision, with what came since
+     * @throws Refused when the hand saw an older revision, with what came since; or when something stands on it
      */
     public Optional<String> undo(RigId id, Hand hand) {
+        Revision top = top(id, newest(id));
+        return top.author().equals(hand.author()) && top.takesBack().isEmpty()
+                ? undoLast(id, hand)
+                : takeBack(id, hand);
+    }
+
+    /** The row whose edit is the last that was made and not undone, as of a row. */
+    private Revision top(RigId id, Revision row) {
+        Optional<Integer> restored = row.again("undo")
+                .flatMap(n -> mapper.revision(id.number(), n))
+                .flatMap(undone -> optional(undone.undoTo()))
+                .or(() -> row.again("redo"));
+        return restored.flatMap(n -> mapper.revision(id.number(), n))
+                .map(earlier -> top(id, earlier))
+                .orElse(row);
+    }
+
+    private Optional<String> takeBack(RigId id, Hand hand) {
+        return inTurn(List.of(id), () -> {
+            Revision newest = newest(id);
+            if (hand.once().flatMap(mark -> mapper.sent(id.number(), mark)).isPresent()) {
+                return Optional.of(newest.summary());
+            }
+            Optional<Revision> mine = lastOf(hand.author(), id, newest);
+            mine.ifPresent(row -> {
+                Plan before = archive.plan(id, newest.n());
+                Plan after = new PastEdit.TakeBack(
+                                archive.plan(id, row.n() - 1), archive.plan(id, row.n()), row.summary())
+                        .apply(before);
+                write(
+                        List.of(draft(id, newest.takenBack(hand.author(), row), after, written(after), hand.once())),
+                        () -> {});
+            });
+            return mine.map(Revision::summary);
+        });
+    }
+
+    /** The last edit of somebody that is neither undone nor taken back. */
+    private Optional<Revision> lastOf(String author, RigId id, Revision newest) {
+        Set<Integer> takenBack = new HashSet<>();
+        Optional<Revision> row = Optional.of(top(id, newest));
+        for (int i = 0; i < MOST_LOOKED_AT && row.isPresent(); i++) {
+            Revision edit = row.get();
+            edit.takesBack().ifPresent(takenBack::add);
+            boolean isMine = edit.author().equals(author) && edit.takesBack().isEmpty() && edit.n() > 1;
+            if (isMine && !takenBack.contains(edit.n())) {
+                return row;
+            }
+            row = optional(edit.undoTo())
+                    .flatMap(n -> mapper.revision(id.number(), n))
+                    .map(below -> top(id, below));
+        }
+        return Optional.empty();
+    }
+
+    private Optional<String> undoLast(RigId id, Hand hand) {
         return append(
                         id,
                         hand,
@@ -302,12 +363,20 @@ public class RigStore {
     }
 
     /**
-     * Makes the last undone edit again, if there is one.
+     * Makes the last undone edit again, if there is one and it is the hand's own.
      *
      * @return what was made again, in words; empty when there was nothing
      * @throws Refused when the hand saw an older revision, with what came since
      */
     public Optional<String> redo(RigId id, Hand hand) {
+        boolean isOthers = optional(newest(id).redoTo())
+                .flatMap(n -> mapper.revision(id.number(), n))
+                .filter(row -> !top(id, row).author().equals(hand.author()))
+                .isPresent();
+        return isOthers ? Optional.empty() : redoLast(id, hand);
+    }
+
+    private Optional<String> redoLast(RigId id, Hand hand) {
         return append(
                         id,
                         hand,
@@ -384,6 +453,47 @@ public class RigStore {
         return row.intent().startsWith("undo ")
                 ? "undo of \"%s\"".formatted(what)
                 : row.intent().startsWith("redo ") ? "redo of \"%s\"".formatted(what) : "\"%s\"".formatted(what);
+    }
+
+    /**
+     * A revision as the history lists it.
+     *
+     * @param name what somebody called it; empty for none
+     */
+    public record Past(int n, String author, OffsetDateTime at, String summary, String name) {}
+
+    /** So many revisions up to one, the newest first. */
+    public List<Past> history(RigId id, int from, int most) {
+        return mapper.told(id.number(), from, most).stream().map(RigStore::past).toList();
+    }
+
+    /** The revisions that were given names, the newest first. */
+    public List<Past> named(RigId id) {
+        return mapper.named(id.number()).stream().map(RigStore::past).toList();
+    }
+
+    private static Past past(RigMapper.Told row) {
+        return new Past(row.n(), row.author(), row.at(), row.summary(), Objects.requireNonNullElse(row.name(), ""));
+    }
+
+    /**
+     * Gives a revision a name; an empty one takes it away.
+     *
+     * @throws Refused when there is no such revision, or the name is too long
+     */
+    public void name(RigId id, int n, String name, String by) {
+        if (mapper.revision(id.number(), n).isEmpty()) {
+            throw new Refused("revision", Because.of("no.no-revision").with("n", n));
+        }
+        String called = name.strip();
+        if (called.length() > LONGEST_NAME) {
+            throw new Refused("name", Because.of("no.revision-name").with("most", LONGEST_NAME));
+        }
+        if (called.isEmpty()) {
+            mapper.unname(id.number(), n);
+        } else {
+            mapper.name(id.number(), n, called, by);
+        }
     }
 
     /** An earlier revision that can be read. */

@@ -2,6 +2,7 @@ package embrack.app.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.assertj.core.api.Assertions.tuple;
 
 import embrack.app.AppTest;
 import embrack.core.Evening;
@@ -12,6 +13,7 @@ import embrack.core.edit.SongEdit;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
 import embrack.core.show.Form;
 import embrack.core.show.Section;
 import embrack.core.show.Song;
@@ -25,6 +27,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.IntFunction;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -115,6 +118,45 @@ class RigStoreTests {
                 .isThrownBy(() -> rigs.edit(id, Hand.ANY.seeing(3), new GearEdit.AddDevice("B", Library.RACK_MIXER)))
                 .withMessageContaining("Meanwhile: \"Add B\".");
         assertThat(state()).isEqualTo("B, undo Add B, redo -");
+    }
+
+    /** Each takes back what they did themselves, however others came between, and never the others'. */
+    @Test
+    void undoIsOnesOwn() {
+        Hand mira = new Hand("Mira", Optional.empty(), Optional.empty());
+        Hand jory = new Hand("Jory", Optional.empty(), Optional.empty());
+        edit(mira, "A");
+        edit(jory, "B");
+        edit(mira, "C");
+        edit(jory, "D");
+        assertThat(rigs.undo(id, mira)).contains("Add C");
+        assertThat(rigs.undo(id, mira)).contains("Add A");
+        assertThat(rigs.undo(id, mira)).isEmpty();
+        assertThat(names()).isEqualTo("B D");
+        assertThat(rigs.undo(id, jory)).contains("Add D");
+        assertThat(rigs.redo(id, mira)).isEmpty();
+        assertThat(rigs.undo(id, jory)).contains("Add B");
+        assertThat(rigs.undo(id, jory)).isEmpty();
+        assertThat(names()).isEmpty();
+        edit(mira, "A");
+        rigs.edit(id, jory, new GearEdit.RenameDevice(new DeviceId("a"), "Another"));
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> rigs.undo(id, mira))
+                .withMessageContaining("something later stands on it");
+        assertThat(names()).isEqualTo("Another");
+        assertThat(rigs.history(id, rigs.newestRevision(id), 2))
+                .extracting(RigStore.Past::author, RigStore.Past::summary)
+                .containsExactly(tuple("Jory", "Rename A to Another"), tuple("Mira", "Add A"));
+    }
+
+    private void edit(Hand hand, String name) {
+        rigs.edit(id, hand, new GearEdit.AddDevice(name, Library.RACK_MIXER));
+    }
+
+    private String names() {
+        return rigs.load(id).plan().rig().devices().stream()
+                .map(device -> device.name().text())
+                .collect(Collectors.joining(" "));
     }
 
     /** Two that undo at once, from one picture, take back one edit. */

@@ -27,6 +27,7 @@ public sealed interface Edit
                 ChaseEdit,
                 DeskEdit,
                 SoundEdit,
+                PastEdit,
                 InTurn {
 
     /**

@@ -98,6 +98,23 @@ public record Show(
         return new Show(id, name, day, start, slotMicros, others, present, turned, lastPart, absent, anyOrder, folder);
     }
 
+    /** In which numbers of parts up to that one count as given, also where the parts are no more. */
+    public Show numberedFrom(int last) {
+        return new Show(
+                id,
+                name,
+                day,
+                start,
+                slotMicros,
+                order,
+                present,
+                turned,
+                Math.max(lastPart, last),
+                absent,
+                anyOrder,
+                folder);
+    }
+
     public Show withEntry(Entry entry) {
         return withOrder(order.stream()
                 .map(e -> e.number() == entry.number() ? entry : e)

@@ -304,6 +304,25 @@ public record Song(
                 lastCue);
     }
 
+    /** In which numbers of cues up to that one count as given, also where the cues are no more. */
+    public Song numberedFrom(int last) {
+        return new Song(
+                id,
+                title,
+                place,
+                played,
+                original,
+                recorded,
+                trims,
+                leadInBars,
+                form,
+                stems,
+                notes,
+                player,
+                cues,
+                Math.max(lastCue, last));
+    }
+
     /** With a cue in the place of the one of its number, or behind all others. */
     public Song withCue(Cue cue) {
         List<Cue> changed = new ArrayList<>(cues);

@@ -7,7 +7,10 @@ import java.security.SecureRandom;
 import java.util.Base64;
 import java.util.HexFormat;
 
-/** What stands in links that let somebody in: 160 bits at random, of which only a hash is kept (SHA-256, FIPS 180-4). */
+/**
+ * What stands in links that let somebody in: 160 bits at random, of which only a hash is kept. Source: SHA-256, FIPS
+ * 180-4.
+ */
 public final class Secret {
 
     private static final SecureRandom RANDOM = new SecureRandom();

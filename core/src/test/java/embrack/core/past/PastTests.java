@@ -1,0 +1,113 @@
+package embrack.core.past;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+
+import embrack.core.Evening;
+import embrack.core.MuteBoard;
+import embrack.core.RandomBooks;
+import embrack.core.RandomRigs;
+import embrack.core.RigEdits;
+import embrack.core.edit.Edit;
+import embrack.core.edit.GearEdit;
+import embrack.core.edit.PastEdit;
+import embrack.core.edit.Refused;
+import embrack.core.edit.SwitchEdit;
+import embrack.core.plan.Plan;
+import embrack.core.rig.DeviceId;
+import embrack.core.switches.SwitchAt;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Plans taken apart and put together, one thing brought back, an edit taken back that others have followed. */
+class PastTests {
+
+    private static final DeviceId BOARD = new DeviceId("voice-board");
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
+    void aPlanIsNoMoreThanItsThings(int seed) {
+        for (Plan plan : List.of(RandomBooks.of(seed, 8), RandomRigs.withGestures(seed, 9), Evening.plan())) {
+            assertThat(Things.of(plan).plan()).isEqualTo(plan);
+            assertThat(Difference.between(plan, plan)).isEmpty();
+        }
+    }
+
+    /** Whatever is edited: with all that is another brought back the plan is what it was, and it is told in words. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20})
+    void allThatIsAnotherBroughtBackIsWhatItWas(int seed) {
+        var random = new Random(seed);
+        Plan plan = RandomRigs.withGestures(seed, 7);
+        for (int i = 0; i < 10; i++) {
+            Plan next = RigEdits.one(plan, random);
+            Things now = Things.of(next);
+            Things then = Things.of(plan);
+            assertThat(now.with(then.changed(now), then).plan()).isEqualTo(plan);
+            if (!next.equals(plan)) {
+                assertThat(Difference.between(plan, next)).isNotEmpty().allSatisfy(difference -> {
+                    assertThat(difference.name()).isNotBlank();
+                    assertThat(difference.isNew() && difference.isGone()).isFalse();
+                });
+            }
+            plan = next;
+        }
+    }
+
+    @Test
+    void whatOneDidIsTakenBackAndWhatOthersDidStays() {
+        Plan start = MuteBoard.plan();
+        Edit mine = new SwitchEdit.NameSwitch(new SwitchAt(BOARD, 1, 1), "Mine");
+        Edit theirs = new SwitchEdit.NameSwitch(new SwitchAt(BOARD, 1, 2), "Theirs");
+        Plan after = mine.apply(start);
+        Plan now = theirs.apply(after);
+        assertThat(new PastEdit.TakeBack(start, after, "mine").apply(now)).isEqualTo(theirs.apply(start));
+        Plan onTop = new SwitchEdit.NameSwitch(new SwitchAt(BOARD, 1, 1), "On top").apply(now);
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> new PastEdit.TakeBack(start, after, "mine").apply(onTop))
+                .withMessageContaining("something later stands on it");
+    }
+
+    @Test
+    void aBoxThatWentComesBackWithWhatHungOnIt() {
+        Plan start = MuteBoard.plan();
+        Plan without = new GearEdit.RemoveDevice(new DeviceId("vocal-mixer"), true).apply(start);
+        Plan now = new SwitchEdit.NameSwitch(new SwitchAt(BOARD, 4, 4), "Later").apply(without);
+        Plan back = new PastEdit.TakeBack(start, without, "Remove Vocal mixer").apply(now);
+        assertThat(back.rig()).isEqualTo(start.rig());
+        assertThat(back.switches().assignments())
+                .containsAll(start.switches().assignments())
+                .hasSize(start.switches().assignments().size() + 1);
+    }
+
+    @Test
+    void oneThingThatNeedsAnotherSaysSo() {
+        Plan start = MuteBoard.plan();
+        Plan without = new GearEdit.RemoveDevice(new DeviceId("vocal-mixer"), true).apply(start);
+        Thing lead = Difference.between(start, without).stream()
+                .map(Difference::thing)
+                .filter(Thing.Lead.class::isInstance)
+                .findFirst()
+                .orElseThrow();
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> new PastEdit.BringBack(lead, "the lead", start).apply(without))
+                .withMessageContaining("there is no device");
+    }
+
+    @Test
+    void aSongComesBackWithItsCuesAndACueAloneWithoutTheOthers() {
+        Plan start = Evening.plan();
+        Plan without = start.withBook(
+                start.book().without(start.book().songs().getFirst().id()));
+        Difference gone = Difference.between(start, without).stream()
+                .filter(difference -> difference.thing() instanceof Thing.OneSong)
+                .findFirst()
+                .orElseThrow();
+        assertThat(gone.isGone()).isTrue();
+        Plan back = new PastEdit.BringBack(gone.thing(), gone.name(), start).apply(without);
+        assertThat(back.book().songs()).isEqualTo(start.book().songs());
+    }
+}
