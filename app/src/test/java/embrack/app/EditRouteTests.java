@@ -102,6 +102,10 @@ class EditRouteTests {
             "as above"));
 
     static {
+        READERS.put("GearController.keepModel", "what the rig describes becomes a model; the plan stays");
+        READERS.put("PastController.bringBack", "what was then is of that revision; the edit is an intent of its own");
+        OTHERS.put("POST /rigs/{id}/links", "links are no part of the plan");
+        OTHERS.put("POST /rigs/{id}/links/{link}/end", "links are no part of the plan");
         READERS.put("SearchController.keep", "what was found is what somebody looked for, not of the plan");
         READERS.put("LineController.take", "what came is held against the plan; the edit is an intent of its own");
         OTHERS.put("POST /rigs/{id}/lights/output/send", "what goes out is no part of the plan");

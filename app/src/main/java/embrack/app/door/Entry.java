@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
 public final class Entry {
 
     /** The name by which requests and pages have it. */
-    public static final String NAME = "entry";
+    public static final String NAME = "visit";
 
     private static final Set<Right> ALL = Set.copyOf(EnumSet.allOf(Right.class));
 

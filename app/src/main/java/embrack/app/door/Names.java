@@ -35,8 +35,9 @@ class Names extends OncePerRequestFilter {
     Names(
             @Value("${embrack.hosts}") List<String> hosts,
             @Value("${embrack.lan.name}") String lanName,
-            @Value("${embrack.lan.address}") String lanAddress) {
-        names = Stream.concat(hosts.stream(), Stream.of(lanName, lanAddress))
+            @Value("${embrack.lan.address}") String lanAddress,
+            @Value("${embrack.proxy}") String proxy) {
+        names = Stream.concat(hosts.stream(), Stream.of(lanName, lanAddress, Proxy.host(proxy)))
                 .map(Names::plain)
                 .filter(name -> !name.isEmpty())
                 .collect(Collectors.toUnmodifiableSet());

@@ -47,11 +47,24 @@ public record Frame(
     /** A room in the rail, with a live figure. */
     public record Door(String words, String figure, String href, boolean isHere) {}
 
-    /** The frame of a page. */
+    /** The frame of a page of a room. */
     public static Frame of(StoredRig stored, Report report, Room here, String herePath) {
+        return of(stored, report, Optional.of(here), herePath);
+    }
+
+    /** The frame of a page that is about the rig and in none of its rooms. */
+    public static Frame outside(StoredRig stored, Report report, String herePath) {
+        return of(stored, report, Optional.empty(), herePath);
+    }
+
+    private static Frame of(StoredRig stored, Report report, Optional<Room> here, String herePath) {
         String path = "/rigs/" + stored.id();
         List<Door> doors = Stream.of(Room.values())
-                .map(room -> new Door(say(room.key()), figure(room, report), path + "/" + room.key(), room == here))
+                .map(room -> new Door(
+                        say(room.key()),
+                        figure(room, report),
+                        path + "/" + room.key(),
+                        here.filter(room::equals).isPresent()))
                 .toList();
         return new Frame(
                 stored.id().number(),

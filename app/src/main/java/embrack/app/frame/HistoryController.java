@@ -1,5 +1,6 @@
 package embrack.app.frame;
 
+import embrack.app.door.Entry;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
@@ -20,8 +21,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}")
 class HistoryController {
 
-    private static final String NOTHING = "There is nothing of yours that could be %s.";
-
     private final RigStore rigs;
 
     HistoryController(RigStore rigs) {
@@ -33,14 +32,9 @@ class HistoryController {
             @PathVariable RigId id,
             Hand hand,
             @RequestParam(defaultValue = "") String back,
+            Entry entry,
             HttpServletResponse response) {
-        return done(
-                id,
-                back,
-                rigs.undo(id, hand)
-                        .map("Taken back: %s."::formatted)
-                        .or(() -> Optional.of(NOTHING.formatted("taken back"))),
-                response);
+        return done(id, back, said("Taken back", rigs.undo(id, hand), entry), response);
     }
 
     @PostMapping("/redo")
@@ -48,14 +42,9 @@ class HistoryController {
             @PathVariable RigId id,
             Hand hand,
             @RequestParam(defaultValue = "") String back,
+            Entry entry,
             HttpServletResponse response) {
-        return done(
-                id,
-                back,
-                rigs.redo(id, hand)
-                        .map("Made again: %s."::formatted)
-                        .or(() -> Optional.of(NOTHING.formatted("made again"))),
-                response);
+        return done(id, back, said("Made again", rigs.redo(id, hand), entry), response);
     }
 
     @PostMapping("/revisions/{revision}/bring-back")
@@ -70,6 +59,12 @@ class HistoryController {
         return WayBack.to(
                 RigId.of(Refusals.pathVariable(request, "id")),
                 Objects.requireNonNullElse(request.getParameter("back"), ""));
+    }
+
+    /** What was done, in words; who is one of several is told as well that nothing of theirs is left. */
+    private static Optional<String> said(String done, Optional<String> what, Entry entry) {
+        return what.map(words -> "%s: %s.".formatted(done, words))
+                .or(() -> entry.isAlone() ? Optional.empty() : Optional.of("There is nothing of yours left for that."));
     }
 
     private static String done(RigId id, String back, Optional<String> words, HttpServletResponse response) {

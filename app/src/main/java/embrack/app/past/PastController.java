@@ -3,7 +3,6 @@ package embrack.app.past;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
-import embrack.app.frame.Room;
 import embrack.app.frame.Said;
 import embrack.app.frame.Spoken;
 import embrack.app.store.Hand;
@@ -145,7 +144,7 @@ class PastController {
 
     private StoredRig enter(RigId id, Model page) {
         StoredRig stored = rigs.load(id);
-        page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.GEAR, "/history"));
+        page.addAttribute("frame", Frame.outside(stored, reports.of(stored), "/history"));
         return stored;
     }
 }

@@ -134,7 +134,9 @@ class RigsController {
     private String show(Entry entry, Model page) {
         page.addAttribute(
                         "rigs",
-                        entry.person().map(person -> rigs.seenBy(person.id())).orElseGet(rigs::list))
+                        entry.person()
+                                .map(person -> rigs.visibleTo(person.id()))
+                                .orElseGet(rigs::list))
                 .addAttribute("crews", entry.crews())
                 .addAttribute("schema", PlanFile.SCHEMA);
         return "rigs/list";

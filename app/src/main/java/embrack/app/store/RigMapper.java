@@ -38,7 +38,7 @@ interface RigMapper {
                and (m.role <> 'guest'
                     or exists (select 1 from rig_guest g where g.rig = r.id and g.account = m.account))
              order by r.changed_at desc, r.id desc""")
-    List<Listed> seenBy(@Param("account") long account);
+    List<Listed> visibleTo(@Param("account") long account);
 
     @Select("""
             select id, crew, name, boxes, changed_at as changed from rig

@@ -88,8 +88,8 @@ public class RigStore {
     }
 
     /** The rigs that somebody sees, last changed first. */
-    public List<RigEntry> seenBy(AccountId account) {
-        return entries(mapper.seenBy(account.number()));
+    public List<RigEntry> visibleTo(AccountId account) {
+        return entries(mapper.visibleTo(account.number()));
     }
 
     private static List<RigEntry> entries(List<RigMapper.Listed> rows) {

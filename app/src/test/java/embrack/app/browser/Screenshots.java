@@ -7,11 +7,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import javax.imageio.ImageIO;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.rendering.PDFRenderer;
-import org.apache.pdfbox.text.PDFTextStripper;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -30,7 +26,6 @@ class Screenshots {
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/switches/quay-board/1/3", "switches-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/gear/vocal-mixer", "gear-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/wiring/sound", "sound-desk", "");
-        shot(ColorScheme.DARK, 820, 1180, "/rigs/1/doors", "doors-tablet-stage", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/lights?look=kettle-fire", "lights-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/songs/lanterns-on-the-sill", "prompt-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/order/night-of-the-slow-boats?part=7", "order-desk", "");
@@ -39,31 +34,64 @@ class Screenshots {
         nights();
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/line", "line-desk", "");
         shot(ColorScheme.LIGHT, 1280, 800, "/rigs/1/folder", "folder-desk", "");
-        printed("/rigs/1/folder.pdf?leaf=cards", "Side board", "card-paper");
-        printed("/rigs/1/folder.pdf?leaf=picture", "Wiring of messages", "wiring-paper");
         takenAlong();
+        people();
     }
 
-    /** A page of a PDF on which some words stand, as it is printed. */
-    private void printed(String path, String words, String name) {
-        try (Stagehand hand = new Stagehand(port, 1280, 800, ColorScheme.LIGHT);
-                PDDocument pdf = Loader.loadPDF(hand.page.request().get(path).body())) {
-            PDFTextStripper text = new PDFTextStripper();
-            for (int i = 0; i < pdf.getNumberOfPages(); i++) {
-                text.setStartPage(i + 1);
-                text.setEndPage(i + 1);
-                if (text.getText(pdf).contains(words)) {
-                    ImageIO.write(
-                            new PDFRenderer(pdf).renderImageWithDPI(i, 105),
-                            "png",
-                            FOLDER.resolve(name + ".png").toFile());
-                    return;
+    /** Last, since from then on everybody signs in: a crew, what somebody changed, a link on a tablet of the venue. */
+    private void people() {
+        try (Stagehand hand = new Stagehand(port, 1280, 800, ColorScheme.LIGHT)) {
+            Page page = hand.page;
+            page.navigate("/people");
+            page.locator("#crew").fill("The Tidemark Ensemble");
+            account(page, "Mira");
+            for (String one : List.of("planner Jory", "player Ada", "guest Hall")) {
+                String[] words = one.split(" ");
+                page.navigate("/people");
+                page.locator("#invite-role").selectOption(words[0]);
+                hand.click("Make a link");
+                String link = page.locator(".the-link").innerText();
+                try (Stagehand other = new Stagehand(port, 1280, 800, ColorScheme.LIGHT)) {
+                    other.page.navigate(link);
+                    account(other.page, words[1]);
+                    if (words[0].equals("planner")) {
+                        other.page.navigate("/rigs/1/switches/quay-board/1/4");
+                        other.set("Tape", "Lanterns down");
+                        other.page.navigate("/rigs/1/gear/guitar-sounds");
+                        other.set("Job", "Guitar board");
+                    }
                 }
             }
-            throw new AssertionError("no page says " + words);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            page.navigate("/people");
+            page.locator("#invite-note").fill("Tove, harp");
+            hand.click("Make a link");
+            page.locator(".the-link").waitFor();
+            hand.untilDrawn();
+            page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("crew-desk.png")));
+            page.navigate("/rigs/1/history");
+            page.getByText("Call Quay board").first().click();
+            page.locator(".difference").first().waitFor();
+            hand.untilDrawn();
+            page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve("history-desk.png")));
+            page.navigate("/rigs/1/links");
+            page.locator("#link-note").fill("Harbour hall");
+            page.getByLabel("they may tick what is done").check();
+            hand.click("Make a link");
+            try (Stagehand tablet = new Stagehand(port, 820, 1180, ColorScheme.DARK)) {
+                tablet.page.navigate(page.locator(".the-link").innerText());
+                tablet.page.locator(".tonight").waitFor();
+                tablet.untilDrawn();
+                tablet.page.screenshot(
+                        new Page.ScreenshotOptions().setPath(FOLDER.resolve("tonight-tablet-stage.png")));
+            }
         }
+    }
+
+    private static void account(Page page, String name) {
+        page.locator("#name").fill(name);
+        page.locator("#password").fill("wet ropes in the lantern loft");
+        page.locator("form button.is-primary").click();
+        page.locator(".recovery-codes").waitFor();
     }
 
     /** The one file, on a tablet without a network. */

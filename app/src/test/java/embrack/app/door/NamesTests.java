@@ -8,7 +8,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class NamesTests {
 
-    private final Names names = new Names(List.of("rack.example", ""), "Quay-Laptop.local", "192.0.2.7");
+    private final Names names =
+            new Names(List.of("rack.example", ""), "Quay-Laptop.local", "192.0.2.7", "https://rigs.example:8443/");
 
     @ParameterizedTest
     @CsvSource({
@@ -21,6 +22,8 @@ class NamesTests {
         "quay-laptop.local:8343, true",
         "quay-laptop.local., true",
         "192.0.2.7:8343, true",
+        "rigs.example:8443, true",
+        "more.rigs.example, false",
         "elsewhere.example, false",
         "localhost.elsewhere.example, false",
         "127.0.0.1.elsewhere.example:80, false",
@@ -49,5 +52,22 @@ class NamesTests {
     })
     void onlyItsOwnOriginMayAsk(String origin, boolean own) {
         assertThat(Names.isOwn(origin, "http", "localhost:8340")).isEqualTo(own);
+    }
+
+    /** Beyond loopback only with accounts, and with TLS or a stated proxy. */
+    @ParameterizedTest
+    @CsvSource({
+        "false, false, make the first account",
+        "true, false, make the first account",
+        "false, true, EMBRACK_PROXY",
+        "true, true, ''"
+    })
+    void whereItMayListen(boolean hasTlsOrProxy, boolean hasAccounts, String words) {
+        assertThat(Listening.problem(hasTlsOrProxy, hasAccounts).orElse("")).contains(words);
+        assertThat(Listening.problem(hasTlsOrProxy, hasAccounts).isEmpty()).isEqualTo(words.isEmpty());
+        assertThat(Listening.isLoopback("127.0.0.1")).isTrue();
+        assertThat(Listening.isLoopback("localhost")).isTrue();
+        assertThat(Listening.isLoopback("0.0.0.0")).isFalse();
+        assertThat(Listening.isLoopback("192.0.2.7")).isFalse();
     }
 }

@@ -24,6 +24,11 @@ public record Difference(Thing thing, String name, List<Line> before, List<Line>
         after = List.copyOf(after);
     }
 
+    /** As many lines say the same in both. */
+    public long same() {
+        return after.stream().filter(Line::isSame).count();
+    }
+
     /** Whether it came. */
     public boolean isNew() {
         return before.isEmpty();

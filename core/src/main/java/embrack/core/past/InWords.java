@@ -1,6 +1,7 @@
 package embrack.core.past;
 
 import embrack.core.gear.Model;
+import embrack.core.gear.PortId;
 import embrack.core.gear.Setting;
 import embrack.core.gear.text.Box;
 import embrack.core.gear.text.BoxWriter;
@@ -18,6 +19,8 @@ import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.rig.Link;
 import embrack.core.rig.Pair;
+import embrack.core.rig.Socket;
+import embrack.core.rig.SoundUse;
 import embrack.core.show.Cue;
 import embrack.core.show.Entry;
 import embrack.core.show.Show;
@@ -205,21 +208,53 @@ final class InWords {
         device.labels()
                 .forEach((part, label) ->
                         lines.add("%s: %s".formatted(plan.rig().printedName(device.id(), part), label)));
-        device.filters().forEach((route, filter) -> lines.add("lets pass %s: %s".formatted(route, filter)));
-        device.learned().forEach((learnable, learned) -> lines.add("learned %s: %s".formatted(learnable, learned)));
+        device.filters()
+                .forEach((route, filter) -> lines.add("%s to %s: %s"
+                        .formatted(port(device, route.from()), port(device, route.to()), filter.words())));
+        device.learned()
+                .forEach((learnable, learned) -> lines.add("learned: %s %s by %s %d%s"
+                        .formatted(
+                                learnable.verb().words(),
+                                plan.rig().partName(device.id(), learnable.part()),
+                                learned.type().shortName(),
+                                learned.number(),
+                                learned.pinned() ? ", pinned" : "")));
         device.table()
                 .forEach((program, part) ->
                         lines.add("program %d: %s".formatted(program, plan.rig().partName(device.id(), part))));
-        lines.add("memories: " + device.memories());
-        lines.add("by hand: " + device.handWork());
-        lines.add("sound: " + device.sound());
+        device.memories().inShow().forEach(memory -> lines.add("memory of the show: " + memory));
+        device.memories().taken().forEach(memory -> lines.add("memory that is taken: " + memory));
+        device.handWork()
+                .atDoors()
+                .forEach(action -> lines.add("at doors: " + plan.rig().words(device.id(), action)));
+        device.handWork()
+                .worked()
+                .forEach(part -> lines.add("worked by hand: " + plan.rig().partName(device.id(), part)));
+        lines.addAll(sound(device));
         return lines;
+    }
+
+    private List<String> sound(Device device) {
+        SoundUse sound = device.sound();
+        List<String> lines = new ArrayList<>();
+        sound.feeds().forEach((output, feed) -> lines.add("%s: %s".formatted(port(device, output), feed.words())));
+        sound.sends()
+                .forEach((route, send) -> lines.add("%s to %s: %s".formatted(route.from(), route.to(), send.words())));
+        sound.phantom().forEach(input -> lines.add("48 V at " + port(device, input)));
+        sound.inverted().forEach(input -> lines.add("turned round at " + port(device, input)));
+        sound.wants().forEach(wanted -> lines.add("wants to hear " + wanted.words()));
+        sound.away().ifPresent(length -> lines.add("as far away as " + length.words()));
+        return lines;
+    }
+
+    private String port(Device device, PortId port) {
+        return plan.rig().port(new Socket(device.id(), port)).name().text();
     }
 
     private static List<String> of(Link link) {
         List<String> lines = new ArrayList<>(List.of("joined"));
         link.length().ifPresent(length -> lines.add("length " + length.words()));
-        link.measured().ifPresent(measured -> lines.add("measured " + measured));
+        link.measured().ifPresent(measured -> lines.add("measured"));
         return lines;
     }
 
