@@ -56,7 +56,7 @@ class Screenshots {
                     account(other.page, words[1]);
                     if (words[0].equals("planner")) {
                         other.page.navigate("/rigs/1/switches/quay-board/1/4");
-                        other.set("Tape", "Lanterns down");
+                        other.set("Tape beside the switch", "Lanterns down");
                         other.page.navigate("/rigs/1/gear/guitar-sounds");
                         other.set("Job", "Guitar board");
                     }
