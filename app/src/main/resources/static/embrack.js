@@ -8,6 +8,7 @@ import "./draft.js";
 import "./describe.js";
 import "./wiring.js";
 import "./changes.js";
+import "./here.js";
 import "./prompt.js";
 import "./capture.js";
 import "./drawn.js";

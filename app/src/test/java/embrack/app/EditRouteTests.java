@@ -104,6 +104,10 @@ class EditRouteTests {
     static {
         READERS.put("GearController.keepModel", "what the rig describes becomes a model; the plan stays");
         READERS.put("PastController.bringBack", "what was then is of that revision; the edit is an intent of its own");
+        for (String note : List.of("", "/{note:\\d{1,18}}/done", "/{note:\\d{1,18}}/reopen")) {
+            OTHERS.put("POST /rigs/{id}/notes" + note, "notes are no part of the plan");
+        }
+        OTHERS.put("POST /rigs/{id}/here", "who is there is no part of the plan");
         OTHERS.put("POST /rigs/{id}/links", "links are no part of the plan");
         OTHERS.put("POST /rigs/{id}/links/{link}/end", "links are no part of the plan");
         READERS.put("SearchController.keep", "what was found is what somebody looked for, not of the plan");

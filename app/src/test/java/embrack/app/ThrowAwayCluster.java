@@ -160,6 +160,11 @@ public final class ThrowAwayCluster {
         }
     }
 
+    /** One of PostgreSQL's own tools. */
+    public static Path tool(String name) {
+        return binaries().resolve(name);
+    }
+
     private static Path binaries() {
         try (Stream<Path> versions = Files.list(Path.of("/usr/lib/postgresql"))) {
             return versions.map(v -> v.resolve("bin"))

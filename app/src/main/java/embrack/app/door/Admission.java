@@ -2,6 +2,7 @@ package embrack.app.door;
 
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.Trouble;
 import embrack.app.store.crew.CrewId;
 import embrack.core.crew.Right;
 import jakarta.servlet.FilterChain;
@@ -15,7 +16,9 @@ import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
@@ -26,6 +29,8 @@ public final class Admission extends OncePerRequestFilter {
 
     /** Tells scripts what the page would say, since they show no page. */
     private static final String WORDS = "Embrack-Words";
+
+    private static final String NOT_THEIRS = "That is for others of this crew to do. Nothing was changed.";
 
     private final Visitors visitors;
     private final RigStore rigs;
@@ -66,13 +71,25 @@ public final class Admission extends OncePerRequestFilter {
             chain.doFilter(new Known(request, entry), response);
             return;
         }
-        Entry.Answer answer =
-                follow(entry, request) ? entry.ask(request.getMethod(), address(request)) : Entry.Answer.NOT_THERE;
+        Entry.Answer answer;
+        try {
+            answer = follow(entry, request) ? entry.ask(request.getMethod(), address(request)) : Entry.Answer.NOT_THERE;
+        } catch (DataAccessException | TransactionException e) {
+            Trouble trouble = Trouble.of(e);
+            if (trouble == Trouble.OURS) {
+                throw e;
+            }
+            request.setAttribute("trouble", trouble);
+            response.setHeader(WORDS, trouble.brief());
+            response.sendError(HttpStatus.SERVICE_UNAVAILABLE.value());
+            return;
+        }
         switch (answer) {
             case IN -> chain.doFilter(new Known(request, entry), response);
             case NOT_THERE -> response.sendError(HttpStatus.NOT_FOUND.value());
             case NOT_THEIRS -> {
-                response.setHeader(WORDS, "That is for those who plan in this crew. Nothing was changed.");
+                response.setHeader(WORDS, NOT_THEIRS);
+                request.setAttribute("refusal", NOT_THEIRS);
                 response.sendError(HttpStatus.FORBIDDEN.value());
             }
             case SIGN_IN -> signIn(request, response);

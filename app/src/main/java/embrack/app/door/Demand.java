@@ -76,6 +76,8 @@ record Demand(Place place, Right right) {
             sent("/models/**", Place.AT_WORK, Right.EDIT),
             sent("/rigs/{rig}/delete", Place.RIG, Right.LEAD),
             sent("/rigs/{rig}/restore", Place.RIG, Right.LEAD),
+            // Every page that is open says so.
+            sent("/rigs/{rig}/here", Place.RIG, Right.READ),
             // What a player does.
             sent("/rigs/{rig}/sheets/tick", Place.RIG, Right.TICK),
             sent("/rigs/{rig}/doors/tick", Place.RIG, Right.TICK),
@@ -86,6 +88,7 @@ record Demand(Place place, Right right) {
             sent("/rigs/{rig}/run/faults/rates", Place.RIG, Right.EDIT),
             sent("/rigs/{rig}/run/**", Place.RIG, Right.PLAY),
             sent("/rigs/{rig}/log/{entry}/notes", Place.RIG, Right.NOTE),
+            sent("/rigs/{rig}/notes/**", Place.RIG, Right.NOTE),
             // Who has links for tonight is not for all.
             got("/rigs/{rig}/links", Place.RIG, Right.EDIT),
             // Lines over which messages go to boxes, simulated or real.

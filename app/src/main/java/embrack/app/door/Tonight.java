@@ -9,7 +9,10 @@ import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
-/** What links for tonight open: a few addresses of one rig, and nothing beside. */
+/**
+ * What links for tonight open: a few addresses of one rig, and nothing beside. A performer does not get the one file,
+ * since it carries the whole plan.
+ */
 public final class Tonight {
 
     /** The cookie in which a browser keeps the end of a link. */
@@ -52,7 +55,6 @@ public final class Tonight {
                 places.add(new Place("On the stand, while it is played", rig + "/run/stand"));
                 String reader = "?reader=" + URLEncoder.encode(link.about(), StandardCharsets.UTF_8);
                 places.add(new Place("Your pages, to print", rig + "/folder.pdf" + reader));
-                places.add(new Place("Your pages, as one file to take along", rig + "/folder.html" + reader));
             }
             case SHOW -> {
                 places.add(new Place("The order", rig + "/order/" + link.about()));
@@ -83,9 +85,7 @@ public final class Tonight {
         }
         return switch (link.sort()) {
             case FOLDER -> FOLDER.contains(rest);
-            case PERFORMER ->
-                STAND.contains(rest)
-                        || (rest.equals("/folder.pdf") || rest.equals("/folder.html")) && isFor(link.about(), query);
+            case PERFORMER -> STAND.contains(rest) || rest.equals("/folder.pdf") && isFor(link.about(), query);
             case SHOW ->
                 STAND.contains(rest)
                         || SHOW.contains(rest)

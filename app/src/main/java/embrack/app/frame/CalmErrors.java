@@ -154,27 +154,16 @@ class CalmErrors {
                         request.getMethod(),
                         request.getRequestURI(),
                         e.getMessage());
-                String words = "Your rigs are safe in it; whether what you did last was kept shows once it answers. "
-                        + "This page looks again every few seconds. If it stays like this, run ./embrack start "
-                        + "once more.";
-                response.setHeader(
-                        WORDS, "The database does not answer. What you typed is still here; try again in a moment.");
-                yield calm(page, "The database does not answer", words, true);
+                response.setHeader(WORDS, trouble.brief());
+                yield calm(page, trouble.title(), trouble.words(), true);
             }
             case BUSY -> {
                 LOG.warn(
                         "{} {}: no connection to the database was free in time",
                         request.getMethod(),
                         request.getRequestURI());
-                response.setHeader(
-                        WORDS,
-                        "Embrack has much to do just now, and nothing was changed. What you typed is still "
-                                + "here; try again in a moment.");
-                yield calm(
-                        page,
-                        "Embrack has much to do just now",
-                        "Nothing was changed. This page looks again every few seconds.",
-                        true);
+                response.setHeader(WORDS, trouble.brief());
+                yield calm(page, trouble.title(), trouble.words(), true);
             }
             case OURS ->
                 said(

@@ -125,7 +125,7 @@ class ChangesController {
         allPages().forEach(SseEmitter::complete);
     }
 
-    @TransactionalEventListener
+    @TransactionalEventListener(fallbackExecution = true)
     void changed(RigChanged change) {
         teller.execute(
                 () -> pagesOf(change.rig()).forEach(page -> tell(change.rig(), page, REVISION, change.revision())));

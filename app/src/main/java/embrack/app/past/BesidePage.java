@@ -9,7 +9,6 @@ import embrack.core.sheet.Section;
 import embrack.core.sheet.Sheet;
 import embrack.core.sheet.Sheets;
 import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -34,11 +33,8 @@ record BesidePage(String path, Side then, Side now, boolean isNewest, List<Room>
     /** What is another in a room. */
     record Room(String words, List<Difference> differences) {}
 
-    /** Lines of a sheet that say something else. */
-    record OnSheet(String title, List<Line> lines) {}
-
-    /** A line as it was and as it is; empty where there is none. */
-    record Line(String before, String after) {}
+    /** Lines of a sheet that say something else, as they were and as they are. */
+    record OnSheet(String title, List<String> before, List<String> after) {}
 
     static BesidePage of(StoredRig stored, RigStore.Past earlier, RigStore.Past later, Report then, Report now) {
         Map<Thing.Room, List<Difference>> byRoom = Difference.between(then.plan(), now.plan()).stream()
@@ -69,7 +65,7 @@ record BesidePage(String path, Side then, Side now, boolean isNewest, List<Room>
         return Stream.concat(after.keySet().stream(), before.keySet().stream())
                 .distinct()
                 .map(id -> onSheet(before.get(id), after.get(id)))
-                .filter(sheet -> !sheet.lines().isEmpty())
+                .filter(sheet -> !sheet.before().isEmpty() || !sheet.after().isEmpty())
                 .toList();
     }
 
@@ -81,13 +77,16 @@ record BesidePage(String path, Side then, Side now, boolean isNewest, List<Room>
     private static OnSheet onSheet(@Nullable Sheet before, @Nullable Sheet after) {
         Map<String, String> was = lines(before);
         Map<String, String> is = lines(after);
-        List<Line> lines = new ArrayList<>();
-        Stream.concat(is.keySet().stream(), was.keySet().stream())
-                .distinct()
-                .filter(key -> !is.getOrDefault(key, "").equals(was.getOrDefault(key, "")))
-                .forEach(key -> lines.add(new Line(was.getOrDefault(key, ""), is.getOrDefault(key, ""))));
         String title = after != null ? after.title() : before != null ? before.title() : "";
-        return new OnSheet(title, lines);
+        return new OnSheet(title, without(was, is), without(is, was));
+    }
+
+    /** Those of some lines that others do not say. */
+    private static List<String> without(Map<String, String> lines, Map<String, String> others) {
+        return lines.entrySet().stream()
+                .filter(line -> !line.getValue().equals(others.get(line.getKey())))
+                .map(Map.Entry::getValue)
+                .toList();
     }
 
     private static Map<String, String> lines(@Nullable Sheet sheet) {

@@ -31,37 +31,43 @@ record HistoryPage(String path, int newest, List<Day> days, List<Row> named, Str
     /** What somebody did without anybody between. */
     record Turn(String who, List<Row> rows) {}
 
-    /** A change. */
-    record Row(int n, String time, String words, String name) {}
+    /** A change; new, when it came since whoever reads looked here last. */
+    record Row(int n, String time, String words, String name, boolean isNew) {}
 
-    static HistoryPage of(StoredRig stored, int from, List<RigStore.Past> past, List<RigStore.Past> named) {
+    /**
+     * The page.
+     *
+     * @param from the newest that it shows
+     * @param looked up to which revision whoever reads has looked at it before
+     */
+    static HistoryPage of(StoredRig stored, int from, int looked, List<RigStore.Past> past, List<RigStore.Past> named) {
         Map<LocalDate, List<RigStore.Past>> byDay = new LinkedHashMap<>();
         past.stream()
                 .limit(MOST)
                 .forEach(one -> byDay.computeIfAbsent(one.at().toLocalDate(), day -> new ArrayList<>())
                         .add(one));
         List<Day> days = new ArrayList<>();
-        byDay.forEach((day, rows) -> days.add(new Day(DAY.format(day), turns(rows))));
+        byDay.forEach((day, rows) -> days.add(new Day(DAY.format(day), turns(rows, looked))));
         return new HistoryPage(
                 "/rigs/%s/history".formatted(stored.id()),
                 stored.revision(),
                 days,
-                named.stream().map(HistoryPage::row).toList(),
+                named.stream().map(one -> row(one, Integer.MAX_VALUE)).toList(),
                 past.size() > MOST ? "?from=" + (from - MOST) : "");
     }
 
-    private static List<Turn> turns(List<RigStore.Past> rows) {
+    private static List<Turn> turns(List<RigStore.Past> rows, int looked) {
         List<Turn> turns = new ArrayList<>();
         for (RigStore.Past one : rows) {
             if (turns.isEmpty() || !turns.getLast().who().equals(one.author())) {
                 turns.add(new Turn(one.author(), new ArrayList<>()));
             }
-            turns.getLast().rows().add(row(one));
+            turns.getLast().rows().add(row(one, looked));
         }
         return turns;
     }
 
-    private static Row row(RigStore.Past one) {
-        return new Row(one.n(), TIME.format(one.at()), one.summary(), one.name());
+    private static Row row(RigStore.Past one, int looked) {
+        return new Row(one.n(), TIME.format(one.at()), one.summary(), one.name(), one.n() > looked);
     }
 }

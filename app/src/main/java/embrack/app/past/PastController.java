@@ -1,5 +1,6 @@
 package embrack.app.past;
 
+import embrack.app.door.Entry;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
@@ -48,16 +49,20 @@ class PastController {
      * @param from the newest that is shown; the newest of all by default
      */
     @GetMapping
-    String history(@PathVariable RigId id, @RequestParam(defaultValue = "0") int from, Model page) {
-        return list(id, from, Echo.NONE, page);
+    String history(@PathVariable RigId id, @RequestParam(defaultValue = "0") int from, Entry entry, Model page) {
+        return list(id, from, entry, Echo.NONE, page);
     }
 
-    private String list(RigId id, int from, Echo echo, Model page) {
+    private String list(RigId id, int from, Entry entry, Echo echo, Model page) {
         StoredRig stored = enter(id, page);
+        int looked = entry.person()
+                .flatMap(person -> rigs.look(id, person.id(), stored.revision()))
+                .orElse(stored.revision());
         int first = from >= 1 && from <= stored.revision() ? from : stored.revision();
         page.addAttribute(
                         "history",
-                        HistoryPage.of(stored, first, rigs.history(id, first, HistoryPage.MOST + 1), rigs.named(id)))
+                        HistoryPage.of(
+                                stored, first, looked, rigs.history(id, first, HistoryPage.MOST + 1), rigs.named(id)))
                 .addAttribute("echo", echo);
         return "past/history";
     }
@@ -138,7 +143,7 @@ class PastController {
         String why = Spoken.words().say(refused.phrase());
         page.addAttribute("notice", refused.field().equals("back") ? ALONE.formatted(why) : why);
         return request.getRequestURI().endsWith("/name")
-                ? list(id, revision, echo, page)
+                ? list(id, revision, Entry.of(request), echo, page)
                 : compared(id, revision, 0, echo, page);
     }
 

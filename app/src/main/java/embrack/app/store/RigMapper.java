@@ -94,18 +94,23 @@ interface RigMapper {
             int n,
             String author,
             OffsetDateTime at,
-            String summary,
-            @Nullable String name) {}
+            @Nullable String name,
+            String summary) {}
 
     @Select("""
-            select v.n, v.author, v.at, v.summary, m.name
-              from rig_revision v left join rig_revision_name m on m.rig = v.rig and m.n = v.n
+            select v.n, v.author, v.at, m.name,
+                   case when v.intent like 'undo %' then 'Undo: ' || u.summary
+                        when v.intent like 'redo %' then 'Redo: ' || v.summary
+                        else v.summary end as summary
+              from rig_revision v
+              left join rig_revision_name m on m.rig = v.rig and m.n = v.n
+              left join rig_revision u on u.rig = v.rig and u.n = v.redo_to
              where v.rig = #{id} and v.n <= #{from}
              order by v.n desc limit #{most}""")
     List<Told> told(@Param("id") long id, @Param("from") int from, @Param("most") int most);
 
     @Select("""
-            select v.n, v.author, v.at, v.summary, m.name
+            select v.n, v.author, v.at, m.name, v.summary
               from rig_revision_name m join rig_revision v on v.rig = m.rig and v.n = m.n
              where m.rig = #{id}
              order by v.n desc""")
@@ -118,6 +123,14 @@ interface RigMapper {
 
     @Delete("delete from rig_revision_name where rig = #{id} and n = #{n}")
     void unname(@Param("id") long id, @Param("n") int n);
+
+    @Select("select n from rig_looked where rig = #{id} and account = #{account}")
+    Optional<Integer> looked(@Param("id") long id, @Param("account") long account);
+
+    @Insert("""
+            insert into rig_looked (rig, account, n) values (#{id}, #{account}, #{n})
+            on conflict (rig, account) do update set n = greatest(rig_looked.n, excluded.n), at = now()""")
+    void look(@Param("id") long id, @Param("account") long account, @Param("n") int n);
 
     /** When the first and the newest row of a rig were written. */
     @Select("select min(at) as made, max(at) as changed from rig_revision where rig = #{id} and n in (1, #{n})")

@@ -467,6 +467,13 @@ public class RigStore {
         return mapper.told(id.number(), from, most).stream().map(RigStore::past).toList();
     }
 
+    /** Up to which revision somebody had looked at the history; from now on it is up to another. */
+    public Optional<Integer> look(RigId id, AccountId account, int n) {
+        Optional<Integer> before = mapper.looked(id.number(), account.number());
+        mapper.look(id.number(), account.number(), n);
+        return before;
+    }
+
     /** The revisions that were given names, the newest first. */
     public List<Past> named(RigId id) {
         return mapper.named(id.number()).stream().map(RigStore::past).toList();

@@ -8,13 +8,46 @@ import org.jspecify.annotations.Nullable;
 public enum Trouble {
 
     /** The connection to the database is lost, or there is none to be had. */
-    LOST,
+    LOST(
+            "The database does not answer",
+            "Your rigs are safe in it; whether what you did last was kept shows once it answers. This page looks again "
+                    + "every few seconds. If it stays like this, run ./embrack start once more.",
+            "The database does not answer. What you typed is still here; try again in a moment."),
 
     /** All connections are in use for too long; the database answers. */
-    BUSY,
+    BUSY(
+            "Embrack has much to do just now",
+            "Nothing was changed. This page looks again every few seconds.",
+            "Embrack has much to do just now, and nothing was changed. What you typed is still here; try again in a "
+                    + "moment."),
 
     /** Anything else: a fault of Embrack itself. */
-    OURS;
+    OURS("That did not work", "This is a fault of Embrack, and nothing was changed.", "That did not work.");
+
+    private final String title;
+    private final String words;
+    private final String brief;
+
+    Trouble(String title, String words, String brief) {
+        this.title = title;
+        this.words = words;
+        this.brief = brief;
+    }
+
+    /** What a page about it is headed by. */
+    public String title() {
+        return title;
+    }
+
+    /** What such a page says. */
+    public String words() {
+        return words;
+    }
+
+    /** What is said beside what somebody typed. */
+    public String brief() {
+        return brief;
+    }
 
     /** Classes of SQLSTATE in which the server is gone. Source: PostgreSQL 15 documentation, appendix A. */
     private static final String CONNECTION = "08";

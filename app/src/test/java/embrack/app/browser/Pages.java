@@ -51,6 +51,7 @@ final class Pages {
             "/rigs/1/history",
             "/rigs/1/history/1",
             "/rigs/1/links",
+            "/rigs/1/notes",
             "/rigs/1/log",
             "/rigs/1/log/page",
             "/handbook/log",

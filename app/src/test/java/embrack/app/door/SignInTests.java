@@ -191,6 +191,35 @@ class SignInTests {
                 .doesNotContain("/rigs/%s/".formatted(crews.own()));
     }
 
+    @Test
+    void aNoteIsSettledByWhoWroteItByWhomItIsForAndByWhoPlans() {
+        String notes = "/rigs/%s/notes".formatted(crews.shared());
+        Caller ada = crews.of("Ada");
+        Caller jory = crews.of("Jory");
+        assertThat(crews.of("Vera").post(notes, "words", "me too").statusCode()).isEqualTo(403);
+        assertThat(ada.post(notes, "words", "x", "whom", "Nobody here").statusCode())
+                .isEqualTo(422);
+        ada.post(notes, "about", "Vocal mixer", "words", "<b>too loud</b>", "whom", "Jory");
+        jory.post(notes, "words", "to all");
+        String page = ada.get(notes).body();
+        assertThat(page)
+                .contains("Ada to Jory", "&lt;b&gt;too loud", "/gear/vocal-mixer")
+                .doesNotContain("<b>too");
+        List<String> settles = Pattern.compile(notes + "/\\d+/done")
+                .matcher(page)
+                .results()
+                .map(found -> found.group())
+                .toList();
+        assertThat(settles).as("Ada settles her own alone").hasSize(1);
+        int own = Integer.parseInt(settles.getFirst().replaceAll(".*/(\\d+)/done", "$1"));
+        assertThat(ada.post("%s/%d/done".formatted(notes, own + 1)).statusCode())
+                .isEqualTo(422);
+        assertThat(jory.post(settles.getFirst()).statusCode()).isEqualTo(302);
+        assertThat(ada.get(notes).body()).contains("done: Jory");
+        String elsewhere = "/rigs/%s/notes/%d/reopen".formatted(crews.own(), own);
+        assertThat(jory.post(elsewhere).body()).contains("That note is no longer there");
+    }
+
     /** What is not there and what one may not see are one answer, to the last byte. */
     @Test
     void whatOneMayNotSeeLooksAsWhatThereIsNot() {

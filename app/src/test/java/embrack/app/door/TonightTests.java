@@ -117,7 +117,7 @@ class TonightTests {
     @ParameterizedTest
     @CsvSource({
         "/folder.pdf?reader=Guitar, true",
-        "/folder.html?reader=Guitar, true",
+        "/folder.html?reader=Guitar, false",
         "/folder.pdf?paper=a5&reader=Guitar, true",
         "/folder.pdf, false",
         "/folder.pdf?reader=Fiddle, false",

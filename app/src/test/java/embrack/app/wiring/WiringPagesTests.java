@@ -60,7 +60,8 @@ class WiringPagesTests {
             assertThat(counted(counter, large, tab))
                     .as("statements of wiring" + tab)
                     .isEqualTo(few)
-                    .isEqualTo(2);
+                    .as("whether anybody has an account, the revision, its edit that undo names")
+                    .isEqualTo(3);
         }
     }
 

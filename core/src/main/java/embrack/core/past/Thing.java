@@ -32,7 +32,28 @@ public sealed interface Thing {
     }
 
     /** Where it is changed. */
-    Room room();
+    default Room room() {
+        return switch (this) {
+            case Name name -> Room.GEAR;
+            case Hardware hardware -> Room.GEAR;
+            case Box box -> Room.GEAR;
+            case Lead lead -> Room.WIRING;
+            case StandIn pair -> Room.WIRING;
+            case Sort sort -> Room.LIGHTS;
+            case Lamp lamp -> Room.LIGHTS;
+            case OneLook look -> Room.LIGHTS;
+            case Scene scene -> Room.LIGHTS;
+            case OneChase chase -> Room.LIGHTS;
+            case Pressed pressed -> Room.SWITCHES;
+            case Moved moved -> Room.SWITCHES;
+            case Way way -> Room.SWITCHES;
+            case EverySong every -> Room.SONGS;
+            case OneSong song -> Room.SONGS;
+            case OneCue cue -> Room.SONGS;
+            case OneShow show -> Room.ORDER;
+            case OnePart part -> Room.ORDER;
+        };
+    }
 
     /** The thing that it is a part of, without which it is not there. */
     default Optional<Thing> owner() {
@@ -45,91 +66,37 @@ public sealed interface Thing {
     }
 
     /** What the rig is called. */
-    record Name() implements Thing {
-        @Override
-        public Room room() {
-            return Room.GEAR;
-        }
-    }
+    record Name() implements Thing {}
 
     /** How hardware is described. */
-    record Hardware(ModelId model) implements Thing {
-        @Override
-        public Room room() {
-            return Room.GEAR;
-        }
-    }
+    record Hardware(ModelId model) implements Thing {}
 
     /** A box, with all that is set on it. */
-    record Box(DeviceId device) implements Thing {
-        @Override
-        public Room room() {
-            return Room.GEAR;
-        }
-    }
+    record Box(DeviceId device) implements Thing {}
 
     /** What joins two ports. */
-    record Lead(Socket from, Socket to) implements Thing {
-        @Override
-        public Room room() {
-            return Room.WIRING;
-        }
-    }
+    record Lead(Socket from, Socket to) implements Thing {}
 
     /** What stands in for a box. */
-    record StandIn(DeviceId first) implements Thing {
-        @Override
-        public Room room() {
-            return Room.WIRING;
-        }
-    }
+    record StandIn(DeviceId first) implements Thing {}
 
     /** A switch, pad, key or button. */
-    record Pressed(SwitchAt at) implements Thing {
-        @Override
-        public Room room() {
-            return Room.SWITCHES;
-        }
-    }
+    record Pressed(SwitchAt at) implements Thing {}
 
     /** A pedal, fader or knob. */
-    record Moved(ControlAt at) implements Thing {
-        @Override
-        public Room room() {
-            return Room.SWITCHES;
-        }
-    }
+    record Moved(ControlAt at) implements Thing {}
 
     /** How the crew likes to work in one question. */
-    record Way(Practice practice) implements Thing {
-        @Override
-        public Room room() {
-            return Room.SWITCHES;
-        }
-    }
+    record Way(Practice practice) implements Thing {}
 
     /** What every song sends, as one list. */
-    record EverySong() implements Thing {
-        @Override
-        public Room room() {
-            return Room.SONGS;
-        }
-    }
+    record EverySong() implements Thing {}
 
     /** A song, but for its cues. */
-    record OneSong(SongId song) implements Thing {
-        @Override
-        public Room room() {
-            return Room.SONGS;
-        }
-    }
+    record OneSong(SongId song) implements Thing {}
 
     /** A cue of a song. */
     record OneCue(SongId song, int number) implements Thing {
-        @Override
-        public Room room() {
-            return Room.SONGS;
-        }
 
         @Override
         public Optional<Thing> owner() {
@@ -139,10 +106,6 @@ public sealed interface Thing {
 
     /** A part of the order of a show. */
     record OnePart(ShowId show, int number) implements Thing {
-        @Override
-        public Room room() {
-            return Room.ORDER;
-        }
 
         @Override
         public Optional<Thing> owner() {
@@ -151,50 +114,20 @@ public sealed interface Thing {
     }
 
     /** A show with its folder, but for the parts of its order. */
-    record OneShow(ShowId show) implements Thing {
-        @Override
-        public Room room() {
-            return Room.ORDER;
-        }
-    }
+    record OneShow(ShowId show) implements Thing {}
 
     /** How a fixture is described. */
-    record Sort(FixtureTypeId type) implements Thing {
-        @Override
-        public Room room() {
-            return Room.LIGHTS;
-        }
-    }
+    record Sort(FixtureTypeId type) implements Thing {}
 
     /** Something that gives light. */
-    record Lamp(FixtureId fixture) implements Thing {
-        @Override
-        public Room room() {
-            return Room.LIGHTS;
-        }
-    }
+    record Lamp(FixtureId fixture) implements Thing {}
 
     /** A look. */
-    record OneLook(LookId look) implements Thing {
-        @Override
-        public Room room() {
-            return Room.LIGHTS;
-        }
-    }
+    record OneLook(LookId look) implements Thing {}
 
     /** Which look stands in a scene of a desk. */
-    record Scene(DeviceId desk, Scenes.Place place) implements Thing {
-        @Override
-        public Room room() {
-            return Room.LIGHTS;
-        }
-    }
+    record Scene(DeviceId desk, Scenes.Place place) implements Thing {}
 
     /** Looks that follow one another. */
-    record OneChase(ChaseId chase) implements Thing {
-        @Override
-        public Room room() {
-            return Room.LIGHTS;
-        }
-    }
+    record OneChase(ChaseId chase) implements Thing {}
 }

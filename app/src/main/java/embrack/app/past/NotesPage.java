@@ -1,0 +1,96 @@
+package embrack.app.past;
+
+import embrack.app.store.Note;
+import embrack.app.store.StoredRig;
+import embrack.core.past.Names;
+import embrack.core.past.Thing;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * The notes of a rig.
+ *
+ * @param path where its forms are sent
+ * @param about what the next note is about
+ * @param names what notes can be about, by their names
+ * @param people to whom one can be
+ */
+record NotesPage(String path, List<Row> open, List<Row> done, String about, List<String> names, List<String> people) {
+
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
+
+    /**
+     * A note.
+     *
+     * @param href where that is which it is about; empty when there is no such thing
+     * @param done by whom and when; empty while it is open
+     * @param maySettle whether whoever reads may say that it is done
+     */
+    record Row(
+            long number,
+            String about,
+            String href,
+            String words,
+            String who,
+            String whom,
+            String when,
+            String done,
+            boolean maySettle) {}
+
+    static NotesPage of(
+            StoredRig stored, List<Note> notes, List<String> people, String about, String reader, boolean plans) {
+        Map<String, Thing> names = Names.of(stored.plan());
+        String rig = "/rigs/" + stored.id();
+        List<Row> rows =
+                notes.stream().map(note -> row(rig, note, names, reader, plans)).toList();
+        return new NotesPage(
+                rig + "/notes",
+                rows.stream().filter(row -> row.done().isEmpty()).toList(),
+                rows.stream().filter(row -> !row.done().isEmpty()).toList(),
+                about,
+                List.copyOf(names.keySet()),
+                people);
+    }
+
+    /** Whether somebody may say that a note is done. */
+    static boolean maySettle(Note note, String reader, boolean plans) {
+        return plans || note.who().equals(reader) || note.whom().equals(reader);
+    }
+
+    private static Row row(String rig, Note note, Map<String, Thing> names, String reader, boolean plans) {
+        Thing thing = names.get(note.about());
+        return new Row(
+                note.id(),
+                note.about(),
+                thing == null ? "" : rig + place(thing),
+                note.words(),
+                note.who(),
+                note.whom(),
+                WHEN.format(note.at()),
+                note.doneAt() == null ? "" : "%s, %s".formatted(note.doneBy(), WHEN.format(note.doneAt())),
+                maySettle(note, reader, plans));
+    }
+
+    /** Where a thing is changed, below the address of its rig. */
+    private static String place(Thing thing) {
+        return switch (thing) {
+            case Thing.Box box -> "/gear/" + box.device();
+            case Thing.Pressed pressed ->
+                pressed.at().of().isPresent()
+                        ? "/switches"
+                        : "/switches/%s/%d/%d"
+                                .formatted(
+                                        pressed.at().board(),
+                                        pressed.at().bank(),
+                                        pressed.at().number());
+            case Thing.OneSong song -> "/songs/" + song.song();
+            case Thing.OneCue cue -> "/songs/%s?cue=%d".formatted(cue.song(), cue.number());
+            case Thing.OneShow show -> "/order/" + show.show();
+            case Thing.OnePart part -> "/order/%s?part=%d".formatted(part.show(), part.number());
+            case Thing.OneLook look -> "/lights?look=" + look.look();
+            default -> "/" + thing.room().name().toLowerCase(Locale.ROOT);
+        };
+    }
+}
