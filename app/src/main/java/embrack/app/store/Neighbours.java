@@ -23,9 +23,9 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 
 /**
- * Other servers on the same database: they are told what happens here, and what happens there is published here as if it
- * had. What is told stands in a table; the notice only says that there is something to read, so that one that is lost
- * loses nothing: the table is read every few seconds, and after each trouble from where reading ended.
+ * Other servers on the same database: they are told what happens here, and what happens there is published here as if
+ * it had. What is told stands in a table; the notice only says that there is something to read, so that one that is
+ * lost loses nothing: the table is read every few seconds, and after each trouble from where reading ended.
  */
 @Component
 class Neighbours {

@@ -20,8 +20,8 @@ interface NewsMapper {
             @Nullable Integer number) {}
 
     /**
-     * Tells something with the transaction that it happened in. One at a time, so that numbers are given in the order in
-     * which others come to see them, and none is passed over.
+     * Tells something with the transaction that it happened in. One at a time, so that numbers are given in the order
+     * in which others come to see them, and none is passed over.
      */
     @Select("""
             with held as materialized (select pg_advisory_xact_lock(7303)),

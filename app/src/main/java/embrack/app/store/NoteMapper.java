@@ -34,8 +34,9 @@ interface NoteMapper {
              where rig = #{rig} and id = #{id}""")
     Optional<Note> find(@Param("rig") long rig, @Param("id") long id);
 
-    @Update(
-            "update rig_note set done_at = now(), done_by = #{who} where rig = #{rig} and id = #{id} and done_at is null")
+    @Update("""
+            update rig_note set done_at = now(), done_by = #{who}
+             where rig = #{rig} and id = #{id} and done_at is null""")
     int done(@Param("rig") long rig, @Param("id") long id, @Param("who") String who);
 
     @Update("update rig_note set done_at = null, done_by = '' where rig = #{rig} and id = #{id}")
