@@ -15,7 +15,9 @@ import java.net.http.HttpResponse;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
-import java.util.Iterator;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -32,25 +34,28 @@ class NeighboursTests {
     @Test
     void aPageAtOneHearsWhatIsDoneAtTheOther() throws Exception {
         RigId rig = rigs.create(Plan.empty(new TapeLabel("Shared")), "New rig");
+        HttpClient page = HttpClient.newHttpClient();
         try (var other = (ServletWebServerApplicationContext) SpringApplication.run(
-                        EmbrackApplication.class,
-                        "--spring.datasource.url=" + ThrowAwayCluster.shared().url(),
-                        "--server.port=0");
-                HttpClient page = HttpClient.newHttpClient()) {
+                EmbrackApplication.class,
+                "--spring.datasource.url=" + ThrowAwayCluster.shared().url(),
+                "--server.port=0")) {
             URI changes = URI.create("http://127.0.0.1:%d/rigs/%s/changes"
                     .formatted(other.getWebServer().getPort(), rig));
+            BlockingQueue<String> told = new LinkedBlockingQueue<>();
             HttpResponse<Stream<String>> stream =
                     page.send(HttpRequest.newBuilder(changes).build(), HttpResponse.BodyHandlers.ofLines());
-            Iterator<String> told = stream.body()
-                    .filter(line -> line.startsWith("data:"))
-                    .map(line -> line.substring("data:".length()))
-                    .iterator();
-            assertThat(told.next()).isEqualTo("1");
+            Thread.ofVirtual()
+                    .start(() -> stream.body()
+                            .filter(line -> line.startsWith("data:"))
+                            .forEach(line -> told.add(line.substring("data:".length()))));
+            assertThat(told.poll(1, TimeUnit.MINUTES)).isEqualTo("1");
             rename(rig, "Twice");
-            assertThat(told.next()).isEqualTo("2");
+            assertThat(told.poll(1, TimeUnit.MINUTES)).isEqualTo("2");
             loseNotices();
             rename(rig, "Thrice");
-            assertThat(told.next()).isEqualTo("3");
+            assertThat(told.poll(1, TimeUnit.MINUTES)).isEqualTo("3");
+        } finally {
+            page.shutdownNow();
         }
     }
 
