@@ -84,7 +84,7 @@ class NotesController {
     /** Whoever wrote it, to whom it is, and who plans may say that it is done. */
     private void check(RigId id, long number, Entry entry) {
         Note note = notes.find(id, number).orElseThrow(() -> new Refused("note", Because.of("no.note-gone")));
-        if (!NotesPage.maySettle(note, entry.name(), entry.may(Right.EDIT, id))) {
+        if (!note.isSettledBy(entry.name(), entry.may(Right.EDIT, id))) {
             throw new Refused("note", Because.of("no.note-of-others"));
         }
     }

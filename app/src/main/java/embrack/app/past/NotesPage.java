@@ -54,11 +54,6 @@ record NotesPage(String path, List<Row> open, List<Row> done, String about, List
                 people);
     }
 
-    /** Whether somebody may say that a note is done. */
-    static boolean maySettle(Note note, String reader, boolean plans) {
-        return plans || note.who().equals(reader) || note.whom().equals(reader);
-    }
-
     private static Row row(String rig, Note note, Map<String, Thing> names, String reader, boolean plans) {
         Thing thing = names.get(note.about());
         return new Row(
@@ -70,7 +65,7 @@ record NotesPage(String path, List<Row> open, List<Row> done, String about, List
                 note.whom(),
                 WHEN.format(note.at()),
                 note.doneAt() == null ? "" : "%s, %s".formatted(note.doneBy(), WHEN.format(note.doneAt())),
-                maySettle(note, reader, plans));
+                note.isSettledBy(reader, plans));
     }
 
     /** Where a thing is changed, below the address of its rig. */

@@ -20,8 +20,12 @@ public record Note(
         @Nullable OffsetDateTime doneAt,
         String doneBy) {
 
-    /** Whether there is nothing to be done about it any more. */
-    public boolean isDone() {
-        return doneAt != null;
+    /**
+     * Whether somebody may say that it is done, or not after all: who wrote it, to whom it is, and who plans.
+     *
+     * @param plans whether they plan in the crew of the rig
+     */
+    public boolean isSettledBy(String reader, boolean plans) {
+        return plans || who.equals(reader) || whom.equals(reader);
     }
 }
