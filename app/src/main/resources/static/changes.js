@@ -10,8 +10,26 @@ import { say } from "./news.js";
 // own is on its way, is fetched after it.
 let changes = null;
 let told = 0;
+// A page that is the answer to what was sent is not to be had again by its address.
+let isAnswer = false;
+/** What is written and not yet sent, or was sent and refused. */
+const isWriting = () =>
+  typing(document.activeElement) ||
+  document.querySelector("#page :is(.problem, .told.refused), dialog[open]") ||
+  [...document.querySelectorAll("#main :is(input, textarea)")].some((field) => field.value !== field.defaultValue);
+/** Whether the room shows by itself what others do; rooms that keep parts of their own up to date look after it. */
+const whole = () => {
+  const main = document.getElementById("main");
+  return main && !isAnswer && !main.matches("[data-changes], [data-stays], [data-live-run]");
+};
 function listen() {
-  const room = document.querySelector("[data-changes]");
+  const room = document.querySelector("main[data-changes]") ?? document.querySelector("#top[data-changes]");
+  // A browser keeps few lines to one server open: what nobody looks at listens to nothing.
+  if (document.hidden && room?.id === "top") {
+    changes?.close();
+    changes = null;
+    return;
+  }
   if (changes && changes.url.endsWith(room?.dataset.changes ?? "none")) return;
   changes?.close();
   told = 0;
@@ -19,6 +37,8 @@ function listen() {
   changes?.addEventListener("revision", (event) => {
     told = Math.max(told, Number(event.data));
     refresh();
+    if (Number(document.getElementById("top")?.dataset.seen) < told && !isEditing())
+      document.dispatchEvent(new CustomEvent("others-changed"));
   });
   changes?.addEventListener("line", (event) =>
     document.dispatchEvent(new CustomEvent("line-moved", { detail: Number(event.data) })),
@@ -28,6 +48,14 @@ function listen() {
   );
 }
 async function refresh() {
+  const top = document.getElementById("top");
+  if (whole() && Number(top?.dataset.seen) < told && !dragging.isActive() && !isEditing() && !isWriting())
+    return htmx.ajax("GET", location.pathname + location.search, {
+      target: "#page",
+      select: "#page",
+      swap: "outerHTML show:none",
+      headers: { "Embrack-By-Itself": "changes" },
+    });
   const room = document.querySelector("[data-revision]");
   if (!room || Number(room.dataset.revision) >= told || dragging.isActive() || isEditing()) return;
   const answer = await fetch(location.href, { headers: { Accept: "text/html", "Embrack-By-Itself": "changes" } });
@@ -58,4 +86,11 @@ document.addEventListener("htmx:afterSettle", () => {
   listen();
   refresh();
 });
+document.addEventListener("htmx:afterRequest", (event) => {
+  const { requestConfig, xhr } = event.detail;
+  if (event.detail.target?.id === "page" && xhr.responseURL)
+    isAnswer = requestConfig.verb === "post" && new URL(xhr.responseURL).pathname === requestConfig.path;
+});
 document.addEventListener("drag-over", refresh);
+document.addEventListener("visibilitychange", listen);
+document.addEventListener("focusout", () => setTimeout(refresh));

@@ -29,4 +29,5 @@ async function ask() {
 document.addEventListener("DOMContentLoaded", ask);
 document.addEventListener("htmx:afterSettle", show);
 document.addEventListener("visibilitychange", ask);
+document.addEventListener("others-changed", ask);
 setInterval(ask, EVERY);

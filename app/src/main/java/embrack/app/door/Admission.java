@@ -34,10 +34,12 @@ public final class Admission extends OncePerRequestFilter {
 
     private final Visitors visitors;
     private final RigStore rigs;
+    private final Watch watch;
 
-    public Admission(Visitors visitors, RigStore rigs) {
+    public Admission(Visitors visitors, RigStore rigs, Watch watch) {
         this.visitors = visitors;
         this.rigs = rigs;
+        this.watch = watch;
     }
 
     /** A request of which is known who sent it. */
@@ -73,7 +75,7 @@ public final class Admission extends OncePerRequestFilter {
         }
         Entry.Answer answer;
         try {
-            answer = follow(entry, request) ? entry.ask(request.getMethod(), address(request)) : Entry.Answer.NOT_THERE;
+            answer = answer(entry, request);
         } catch (DataAccessException | TransactionException e) {
             Trouble trouble = Trouble.of(e);
             if (trouble == Trouble.OURS) {
@@ -94,6 +96,13 @@ public final class Admission extends OncePerRequestFilter {
             }
             case SIGN_IN -> signIn(request, response);
         }
+    }
+
+    private Entry.Answer answer(Entry entry, HttpServletRequest request) {
+        if (Watch.isAskedFor(request)) {
+            return watch.lets(request, entry) ? Entry.Answer.IN : Entry.Answer.NOT_THERE;
+        }
+        return follow(entry, request) ? entry.ask(request.getMethod(), address(request)) : Entry.Answer.NOT_THERE;
     }
 
     private static String address(HttpServletRequest request) {

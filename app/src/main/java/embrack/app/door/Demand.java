@@ -40,6 +40,9 @@ record Demand(Place place, Right right) {
     private static final PathPatternParser PARSER = new PathPatternParser();
     private static final Set<String> READS = Set.of("GET", "HEAD", "OPTIONS");
 
+    /** The one way in which pages send; who leads may learn that there is no other. */
+    private static final String POST = "POST";
+
     private record Line(boolean sent, PathPattern pattern, Demand demand) {}
 
     private static final List<Line> LINES = List.of(
@@ -120,7 +123,10 @@ record Demand(Place place, Right right) {
             PathPattern.PathMatchInfo found =
                     line.sent() == sent ? line.pattern().matchAndExtract(parsed) : null;
             if (found != null) {
-                return new Asked(line.demand(), number(line.demand().place(), found.getUriVariables()));
+                Demand demand = line.demand();
+                return new Asked(
+                        sent && !method.equals(POST) ? new Demand(demand.place(), Right.LEAD) : demand,
+                        number(demand.place(), found.getUriVariables()));
             }
         }
         return new Asked(new Demand(Place.SIGNED_IN, sent ? Right.EDIT : Right.READ), Optional.empty());

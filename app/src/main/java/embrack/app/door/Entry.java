@@ -75,6 +75,8 @@ public final class Entry {
     /** Who asks. */
     public synchronized Visitor visitor() {
         if (visitor == null) {
+            // Whoever could not be asked about is nobody for the page that says so.
+            visitor = new Visitor.Nobody();
             visitor = asks.get();
         }
         return visitor;
@@ -83,6 +85,7 @@ public final class Entry {
     /** The link for tonight that they bring along, while it holds. */
     public synchronized Optional<TonightLink> link() {
         if (link == null) {
+            link = Optional.empty();
             link = links.get();
         }
         return link;

@@ -2,8 +2,10 @@ package embrack.app.frame;
 
 import embrack.app.door.Admission;
 import embrack.app.door.Visitors;
+import embrack.app.door.Watch;
 import embrack.app.store.Beside;
 import embrack.app.store.RigStore;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -60,11 +62,16 @@ class SecurityRules {
 
     @Bean
     SecurityFilterChain security(
-            HttpSecurity http, DrawnPages pages, CsrfTokenRepository token, Visitors visitors, RigStore rigs)
+            HttpSecurity http,
+            DrawnPages pages,
+            CsrfTokenRepository token,
+            Visitors visitors,
+            RigStore rigs,
+            @Value("${embrack.metrics-key}") String metricsKey)
             throws Exception {
         return http.authorizeHttpRequests(all -> all.anyRequest().permitAll())
                 .csrf(csrf -> csrf.csrfTokenRepository(token))
-                .addFilterBefore(new Admission(visitors, rigs), CsrfFilter.class)
+                .addFilterBefore(new Admission(visitors, rigs, new Watch(metricsKey)), CsrfFilter.class)
                 .addFilterAfter(new EarlyToken(), CsrfFilter.class)
                 .addFilterAfter(pages, EarlyToken.class)
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))

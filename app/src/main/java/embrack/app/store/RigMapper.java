@@ -136,6 +136,10 @@ interface RigMapper {
     @Select("select min(at) as made, max(at) as changed from rig_revision where rig = #{id} and n in (1, #{n})")
     Times times(@Param("id") long id, @Param("n") int n);
 
+    /** Whether anybody else wrote after a row. */
+    @Select("select exists (select from rig_revision where rig = #{id} and n > #{n} and author <> #{author})")
+    boolean isByOthers(@Param("id") long id, @Param("n") int n, @Param("author") String author);
+
     /** The row that was written by one sending. */
     @Select("select n from rig_revision where rig = #{id} and once = #{once}")
     Optional<Integer> sent(@Param("id") long id, @Param("once") String once);

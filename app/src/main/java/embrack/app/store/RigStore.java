@@ -8,6 +8,8 @@ import embrack.core.edit.PastEdit;
 import embrack.core.edit.Refused;
 import embrack.core.gear.ModelId;
 import embrack.core.name.Words;
+import embrack.core.past.Collision;
+import embrack.core.past.Thing;
 import embrack.core.plan.Plan;
 import embrack.core.word.Language;
 import embrack.core.word.Wording;
@@ -272,14 +274,38 @@ public class RigStore {
                                     .with("why", refused.phrase())
                                     .with("since", since));
         }
-        return after.equals(before)
-                ? Optional.empty()
-                : Optional.of(draft(
-                        id,
-                        newest.edited(hand.author(), SUMMARY.say(edit.summary(before)), Intent.of(edit)),
-                        after,
-                        written(after),
-                        hand.once()));
+        if (after.equals(before)) {
+            return Optional.empty();
+        }
+        decided(id, hand, newest, edit, before);
+        return Optional.of(draft(
+                id,
+                newest.edited(hand.author(), SUMMARY.say(edit.summary(before)), Intent.of(edit)),
+                after,
+                written(after),
+                hand.once()));
+    }
+
+    /**
+     * Nobody writes over what somebody else wrote in the same place without having seen it.
+     *
+     * @throws Refused when the hand saw an older revision, and another changed the same since then
+     */
+    private void decided(RigId id, Hand hand, Revision newest, Edit edit, Plan now) {
+        int seen = hand.seen().orElse(newest.n());
+        if (seen < 1 || seen >= newest.n() || !mapper.isByOthers(id.number(), seen, hand.author())) {
+            return;
+        }
+        Plan then = archive.plan(id, seen);
+        List<Thing> same;
+        try {
+            same = Collision.between(then, edit.apply(then), now);
+        } catch (Refused refused) {
+            return; // What it is about came since then, so that it was seen.
+        }
+        if (!same.isEmpty()) {
+            throw new Refused("", Because.of("no.collision").with("since", since(id, hand, newest)));
+        }
     }
 
     private Draft draft(RigId id, Revision row, Plan plan, byte[] text, Optional<String> once) {
@@ -434,7 +460,9 @@ public class RigStore {
         }
         List<String> last = mapper.back(id.number(), newest.n(), MOST_TOLD).stream()
                 .filter(row -> row.n() > seen)
-                .map(row -> told(id, row))
+                .map(row -> row.author().equals(hand.author())
+                        ? told(id, row)
+                        : "%s by %s".formatted(told(id, row), row.author()))
                 .toList();
         int more = newest.n() - seen - last.size();
         return Words.list(

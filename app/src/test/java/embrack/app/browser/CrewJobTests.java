@@ -127,7 +127,7 @@ class CrewJobTests {
         assertThat(planner.page.locator(".told")).containsText("Taken back");
         link(planner.page, "history").click();
         assertThat(planner.page.locator(".turn").first()).containsText("Take back: Rename Vocal mixer to Voice desk");
-        assertThat(planner.page.locator(".turn").first()).containsText("Undo: Call Voice board, bank A, switch 1 Hush");
+        assertThat(planner.page.locator(".turn").first()).containsText("Undo: Call Foot board, bank A, switch 1 Hush");
         assertThat(planner.page.locator(".turn").nth(1)).containsText("Rename Voice board to Foot board");
         link(planner.page, "Rename Vocal mixer to Voice desk").click();
         assertThat(planner.page.locator("section:not([aria-label='On the sheets']) > .difference"))
@@ -143,7 +143,7 @@ class CrewJobTests {
 
     @Test
     void aTabletOfTheVenueSeesTheFolderForTonight() {
-        planner.page.navigate(rig + "/links");
+        planner.page.navigate("/rigs/%s/links".formatted(crews.own()));
         planner.type("For whom", "Harbour hall");
         planner.page.getByLabel("they may tick what is done").check();
         planner.click("Make a link");

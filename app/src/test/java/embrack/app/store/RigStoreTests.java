@@ -10,6 +10,7 @@ import embrack.core.edit.GearEdit;
 import embrack.core.edit.OrderEdit;
 import embrack.core.edit.Refused;
 import embrack.core.edit.SongEdit;
+import embrack.core.gear.Purpose;
 import embrack.core.gear.library.Library;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
@@ -147,6 +148,26 @@ class RigStoreTests {
         assertThat(rigs.history(id, rigs.newestRevision(id), 2))
                 .extracting(RigStore.Past::author, RigStore.Past::summary)
                 .containsExactly(tuple("Jory", "Rename A to Another"), tuple("Mira", "Add A"));
+    }
+
+    /** Who writes where another wrote meanwhile is told, once; what is beside it is in nobody's way. */
+    @Test
+    void nobodyWritesOverWhatTheyHaveNotSeen() {
+        Hand mira = new Hand("Mira", Optional.empty(), Optional.empty());
+        edit(mira, "A");
+        int seen = rigs.newestRevision(id);
+        DeviceId a = new DeviceId("a");
+        Hand jory = new Hand("Jory", Optional.of(seen), Optional.empty());
+        rigs.edit(id, mira, new GearEdit.RenameDevice(a, "Voice desk"));
+        rigs.edit(id, mira, new GearEdit.RenameDevice(a, "Voices"));
+        rigs.edit(id, mira.seeing(seen), new GearEdit.RenameDevice(a, "Voice mixer"));
+        rigs.edit(id, jory, new GearEdit.ChangeSetting(a, Purpose.RECEIVE_CHANNEL.id(), "9"));
+        assertThatExceptionOfType(Refused.class)
+                .isThrownBy(() -> rigs.edit(id, jory, new GearEdit.RenameDevice(a, "Desk")))
+                .withMessageContaining("\"Rename Voices to Voice mixer\" by Mira");
+        assertThat(names()).isEqualTo("Voice mixer");
+        rigs.edit(id, jory.seeing(rigs.newestRevision(id)), new GearEdit.RenameDevice(a, "Desk"));
+        assertThat(names()).isEqualTo("Desk");
     }
 
     private void edit(Hand hand, String name) {

@@ -34,7 +34,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.BinaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -125,7 +124,7 @@ public final class Things {
                 continue;
             }
             Object value = Objects.requireNonNull(other.all.get(thing));
-            values.merge(thing, value, NUMBERED);
+            values.merge(thing, value, Things::numbered);
             if (!order.contains(thing)) {
                 order.add(place(order, there, there.indexOf(thing)), thing);
             }
@@ -166,14 +165,16 @@ public final class Things {
         return 0;
     }
 
-    /** The earlier one, which gives no number again that the present one gave. */
-    private static final BinaryOperator<Object> NUMBERED = (now, then) -> switch (then) {
-        case Song song when now instanceof Song present -> song.numberedFrom(present.lastCue());
-        case Show show when now instanceof Show present -> show.numberedFrom(present.lastPart());
-        case Always always
-        when now instanceof Always present -> new Always(always.cues(), Math.max(always.last(), present.last()));
-        default -> then;
-    };
+    /** An earlier one, which gives no number again that the present one gave. */
+    static Object numbered(Object now, Object then) {
+        return switch (then) {
+            case Song song when now instanceof Song present -> song.numberedFrom(present.lastCue());
+            case Show show when now instanceof Show present -> show.numberedFrom(present.lastPart());
+            case Always always
+            when now instanceof Always present -> new Always(always.cues(), Math.max(always.last(), present.last()));
+            default -> then;
+        };
+    }
 
     /**
      * The plan that they are.

@@ -8,6 +8,7 @@ import embrack.core.MuteBoard;
 import embrack.core.RandomBooks;
 import embrack.core.RandomRigs;
 import embrack.core.RigEdits;
+import embrack.core.edit.CueEdit;
 import embrack.core.edit.Edit;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.PastEdit;
@@ -15,8 +16,12 @@ import embrack.core.edit.Refused;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.show.Song;
+import embrack.core.switches.Moment;
+import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -109,5 +114,44 @@ class PastTests {
         assertThat(gone.isGone()).isTrue();
         Plan back = new PastEdit.BringBack(gone.thing(), gone.name(), start).apply(without);
         assertThat(back.book().songs()).isEqualTo(start.book().songs());
+    }
+
+    /** By whom what is said of a switch or a cue: only what both say otherwise stands in the way. */
+    @Test
+    void onlyTheSameFieldIsACollision() {
+        Plan start = Evening.plan();
+        Song song = start.book().songs().stream()
+                .filter(one -> !one.cues().isEmpty())
+                .findFirst()
+                .orElseThrow();
+        int cue = song.cues().getFirst().number();
+        SwitchAt at = start.switches().assignments().getFirst().at();
+        List<Step> steps = song.cues().getFirst().steps();
+        Edit name = new SwitchEdit.NameSwitch(at, "One");
+        Edit cueName = new CueEdit.NameCue(song.id(), cue, "Here");
+        Edit add = new CueEdit.AddCue(song.id(), "5", steps, Optional.empty());
+        Edit addMore =
+                new GearEdit.Begin("two", List.of(add, new CueEdit.AddCue(song.id(), "6", steps, Optional.empty())));
+        assertThat(collision(start, name, new SwitchEdit.NameSwitch(at, "Other")))
+                .containsExactly(new Thing.Pressed(at));
+        assertThat(collision(start, name, name)).isEmpty();
+        assertThat(collision(start, name, new SwitchEdit.DoInstead(at, Moment.PRESS, List.of())))
+                .isEmpty();
+        assertThat(collision(start, name, new SwitchEdit.ClearSwitch(at))).containsExactly(new Thing.Pressed(at));
+        assertThat(collision(start, name, cueName)).isEmpty();
+        assertThat(collision(start, cueName, new CueEdit.NameCue(song.id(), cue, "There")))
+                .containsExactly(new Thing.OneCue(song.id(), cue));
+        assertThat(collision(start, cueName, new CueEdit.LeaveOff(song.id(), cue, true)))
+                .isEmpty();
+        assertThat(collision(start, new CueEdit.RemoveCues(song.id(), List.of(cue)), cueName))
+                .containsExactly(new Thing.OneCue(song.id(), cue));
+        assertThat(collision(start, add, addMore)).isEmpty();
+    }
+
+    private static List<Thing> collision(Plan start, Edit mine, Edit theirs) {
+        List<Thing> one = Collision.between(start, mine.apply(start), theirs.apply(start));
+        assertThat(Collision.between(start, theirs.apply(start), mine.apply(start)))
+                .isEqualTo(one);
+        return one;
     }
 }
