@@ -29,8 +29,10 @@ public final class Caller {
 
     private final String address;
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient client =
-            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .version(HttpClient.Version.HTTP_1_1)
+            .cookieHandler(cookies)
+            .build();
     private String token = "";
 
     public Caller(int port) {
@@ -40,6 +42,12 @@ public final class Caller {
     /** What a path answers, without following anything. */
     public HttpResponse<String> get(String path) {
         return send(HttpRequest.newBuilder(URI.create(address + path)).header("Accept", "text/html"));
+    }
+
+    /** A file. */
+    public byte[] file(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)), HttpResponse.BodyHandlers.ofByteArray())
+                .body();
     }
 
     /** Sends a form with the token of the last page. */
@@ -112,8 +120,12 @@ public final class Caller {
     }
 
     private HttpResponse<String> send(HttpRequest.Builder request) {
+        return send(request, HttpResponse.BodyHandlers.ofString());
+    }
+
+    private <T> HttpResponse<T> send(HttpRequest.Builder request, HttpResponse.BodyHandler<T> body) {
         try {
-            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            return client.send(request.build(), body);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

@@ -19,12 +19,13 @@ final class Visitor {
 
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
+    private final CookieManager cookies = new CookieManager();
     private final HttpClient client = HttpClient.newBuilder()
             .version(HttpClient.Version.HTTP_1_1)
-            .cookieHandler(new CookieManager())
+            .cookieHandler(cookies)
             .connectTimeout(Duration.ofSeconds(5))
             .build();
-    private final URI home;
+    private URI home;
     private String token = "";
 
     /**
@@ -34,6 +35,24 @@ final class Visitor {
      */
     Visitor(int port) {
         home = URI.create("http://127.0.0.1:%d/".formatted(port));
+    }
+
+    /** From now on at another server, as the same one there. */
+    void goTo(int port) {
+        home = URI.create("http://127.0.0.1:%d/".formatted(port));
+        token = "";
+    }
+
+    /** What it brings along, as a header says it. */
+    String cookies() {
+        return cookies.getCookieStore().getCookies().stream()
+                .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+                .collect(Collectors.joining("; "));
+    }
+
+    /** Whether a form can be sent at all. */
+    boolean hasEntered() {
+        return !token.isEmpty();
     }
 
     /** A page. */

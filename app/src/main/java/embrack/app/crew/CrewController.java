@@ -8,6 +8,7 @@ import embrack.app.frame.Said;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.crew.AccountId;
+import embrack.app.store.crew.Belongings;
 import embrack.app.store.crew.CrewId;
 import embrack.app.store.crew.Crews;
 import embrack.app.store.crew.Member;
@@ -33,11 +34,13 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 class CrewController {
 
     private final Crews crews;
+    private final Belongings belongings;
     private final RigStore rigs;
     private final Visitors visitors;
 
-    CrewController(Crews crews, RigStore rigs, Visitors visitors) {
+    CrewController(Crews crews, Belongings belongings, RigStore rigs, Visitors visitors) {
         this.crews = crews;
+        this.belongings = belongings;
         this.rigs = rigs;
         this.visitors = visitors;
     }
@@ -122,6 +125,17 @@ class CrewController {
     String end(@PathVariable CrewId crew, @PathVariable long invitation) {
         crews.end(crew, invitation);
         return back(crew);
+    }
+
+    /** For good, with all that it has. */
+    @PostMapping("/delete")
+    String delete(
+            @PathVariable CrewId crew,
+            @RequestParam(name = "deleted-name", defaultValue = "") String name,
+            HttpServletResponse response) {
+        belongings.delete(crew, name);
+        Said.to(response, "%s is deleted, with all that it had.".formatted(name.strip()));
+        return "redirect:/";
     }
 
     @ExceptionHandler

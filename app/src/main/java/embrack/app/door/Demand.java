@@ -69,6 +69,7 @@ record Demand(Place place, Right right) {
             sent("/join/{secret}", Place.ANYWHERE, Right.READ),
             // Crews.
             sent("/crews/{crew}/work", Place.CREW, Right.READ),
+            got("/crews/{crew}/everything.zip", Place.CREW, Right.LEAD),
             got("/crews/{crew}/**", Place.CREW, Right.READ),
             sent("/crews/{crew}/**", Place.CREW, Right.LEAD),
             // Rigs as a whole, and models: those of the crew at work.

@@ -165,6 +165,15 @@ class CalmErrors {
                 response.setHeader(WORDS, trouble.brief());
                 yield calm(page, trouble.title(), trouble.words(), true);
             }
+            case FULL -> {
+                LOG.error(
+                        "{} {}: the disc of the database is full: {}",
+                        request.getMethod(),
+                        request.getRequestURI(),
+                        e.getMessage());
+                response.setHeader(WORDS, trouble.brief());
+                yield calm(page, trouble.title(), trouble.words(), true);
+            }
             case OURS ->
                 said(
                         response,

@@ -17,12 +17,14 @@ import embrack.core.edit.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -47,10 +49,17 @@ class NotesController {
      * All notes.
      *
      * @param about what the next one is about
+     * @param from the page that somebody comes from: what it shows is what the next one is about
      */
     @GetMapping
-    String notes(@PathVariable RigId id, @RequestParam(defaultValue = "") String about, Entry entry, Model page) {
-        return show(id, about, entry, Echo.NONE, page);
+    String notes(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "") String about,
+            @RequestHeader(name = HttpHeaders.REFERER, defaultValue = "") String from,
+            Entry entry,
+            Model page) {
+        String what = about.isEmpty() ? NotesPage.shown(rigs.load(id), from) : about;
+        return show(id, what, entry, Echo.NONE, page);
     }
 
     @PostMapping

@@ -5,6 +5,7 @@ import embrack.app.store.StoredRig;
 import embrack.core.past.Names;
 import embrack.core.past.Thing;
 import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -66,6 +67,33 @@ record NotesPage(String path, List<Row> open, List<Row> done, String about, List
                 WHEN.format(note.at()),
                 note.doneAt() == null ? "" : "%s, %s".formatted(note.doneBy(), WHEN.format(note.doneAt())),
                 note.isSettledBy(reader, plans));
+    }
+
+    /**
+     * What a page shows, by what it is called; empty where that is no one thing.
+     *
+     * @param address of the page, with its query, from the name of the server on
+     */
+    static String shown(StoredRig stored, String address) {
+        String rig = "/rigs/" + stored.id();
+        String page = address.replaceFirst("^https?://[^/]*", "");
+        return Names.of(stored.plan()).entrySet().stream()
+                .filter(name ->
+                        place(name.getValue()).chars().filter(c -> c == '/').count() > 1
+                                || place(name.getValue()).contains("="))
+                .filter(name -> isAt(rig + place(name.getValue()), page))
+                .max(Comparator.comparingInt(name -> place(name.getValue()).length()))
+                .map(Map.Entry::getKey)
+                .orElse("");
+    }
+
+    /** Whether a page is that of a thing, whatever else was chosen on it. */
+    private static boolean isAt(String place, String address) {
+        String[] thing = place.split("\\?", 2);
+        String[] page = address.split("\\?", 2);
+        return thing[0].equals(page[0])
+                && (thing.length < 2
+                        || page.length > 1 && List.of(page[1].split("&")).contains(thing[1]));
     }
 
     /** Where a thing is changed, below the address of its rig. */

@@ -70,6 +70,7 @@ final class LiveRun {
     private int spoilt = -1;
 
     private Pace pace;
+    private final long begunNanos;
     private long lastNanos;
     private long keptNanos;
     private double rest;
@@ -128,6 +129,7 @@ final class LiveRun {
         this.replay = replay;
         this.came = acts.size();
         this.lots = new Lots(night, store.rates(rig));
+        this.begunNanos = nanos;
         this.lastNanos = nanos;
         this.keptNanos = nanos;
         this.touchedNanos = nanos;
@@ -140,6 +142,11 @@ final class LiveRun {
     /** Which one, of all that there ever were. */
     long id() {
         return kept.id();
+    }
+
+    /** When it began to go on at this server. */
+    long begunNanos() {
+        return begunNanos;
     }
 
     int revision() {

@@ -4,7 +4,9 @@ import embrack.app.store.Reports;
 import embrack.app.store.RigDeleted;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.RunElsewhere;
 import embrack.app.store.RunStore;
+import embrack.app.store.RunWanted;
 import embrack.app.store.StoredRig;
 import embrack.core.run.Act;
 import embrack.core.run.History;
@@ -13,6 +15,7 @@ import embrack.core.run.Run;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Executors;
@@ -23,7 +26,9 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 
 /**
  * The runs that go on, one a rig, however many watch and press. One that went on when the server ended goes on from
@@ -37,6 +42,19 @@ class LiveRuns {
     /** How often time goes on, milliseconds. */
     private static final int TICK_MILLIS = 40;
 
+    /** How often it is said that runs go on here, nanoseconds: a third of how long that holds. */
+    private static final long HOLDS_NANOS = 2_000_000_000;
+
+    /** So long a run stays where it came, nanoseconds, whoever asks for it elsewhere. */
+    private static final long STAYS_NANOS = 3_000_000_000L;
+
+    private static final int PAUSE_MILLIS = 100;
+
+    /** Longer than a server that has ended is waited for. */
+    private static final int MOST_TRIES = 80;
+
+    private static final int ASKS_EVERY = 10;
+
     private final RigStore rigs;
     private final Reports reports;
     private final RunStore store;
@@ -44,6 +62,8 @@ class LiveRuns {
     private final Map<RigId, LiveRun> live = new ConcurrentHashMap<>();
     private final List<Consumer<LiveRun>> watching = new CopyOnWriteArrayList<>();
     private final List<Consumer<RigId>> ends = new CopyOnWriteArrayList<>();
+    private final List<Consumer<RigId>> moves = new CopyOnWriteArrayList<>();
+    private long heldNanos = System.nanoTime();
     private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(
             Thread.ofPlatform().daemon().name("runs").factory());
 
@@ -65,12 +85,86 @@ class LiveRuns {
         ends.add(watcher);
     }
 
-    /** The run that goes on; empty where none does. */
+    /** Is told of each rig whose run goes on at another server from now on. */
+    void watchMoves(Consumer<RigId> watcher) {
+        moves.add(watcher);
+    }
+
+    /**
+     * The run that goes on; empty where none does. One that went on at another server goes on at this one from then on.
+     *
+     * @throws RunElsewhere when the other one neither lets go of it nor has ended
+     */
     Optional<LiveRun> of(RigId rig) {
         LiveRun here = live.get(rig);
         return here != null
                 ? Optional.of(here)
-                : store.open(rig).map(kept -> live.computeIfAbsent(rig, id -> taken(id, kept)));
+                : store.open(rig)
+                        .map(kept -> held(rig, kept))
+                        .map(kept -> live.computeIfAbsent(rig, id -> taken(id, kept)));
+    }
+
+    /** How far it has come is known once nobody else goes on with it. */
+    private RunStore.Kept held(RigId rig, RunStore.Kept kept) {
+        for (int tries = 0; !store.hold(kept.id()); tries++) {
+            if (tries == MOST_TRIES) {
+                throw new RunElsewhere(kept.id());
+            }
+            if (tries % ASKS_EVERY == 0) {
+                store.want(rig);
+            }
+            pause();
+        }
+        return store.find(rig, kept.id()).orElse(kept);
+    }
+
+    private static void pause() {
+        try {
+            Thread.sleep(PAUSE_MILLIS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** At another server somebody asks for a run; one that came only now stays for a moment. */
+    @EventListener
+    void wanted(RunWanted wanted) {
+        LiveRun run = live.get(wanted.rig());
+        if (run != null) {
+            long stays = STAYS_NANOS - (System.nanoTime() - run.begunNanos());
+            clock.schedule(() -> letGo(run), Math.max(0, stays), TimeUnit.NANOSECONDS);
+        }
+    }
+
+    private void letGo(LiveRun run) {
+        if (live.remove(run.rig(), run)) {
+            try {
+                run.keep(System.nanoTime());
+                store.letGo(run.id());
+            } catch (RunElsewhere | DataAccessException e) {
+                LOG.debug("run {} is gone already", run.id(), e);
+            }
+            moves.forEach(watcher -> watcher.accept(run.rig()));
+        }
+    }
+
+    /** Says that runs go on here; what another server has taken over meanwhile goes on here no more. */
+    private void holdOn() {
+        if (live.isEmpty() || System.nanoTime() - heldNanos < HOLDS_NANOS) {
+            return;
+        }
+        heldNanos = System.nanoTime();
+        List<LiveRun> before = List.copyOf(live.values());
+        try {
+            Set<Long> held = store.holdOn(before.stream().map(LiveRun::id).toList());
+            before.stream().filter(run -> !held.contains(run.id())).forEach(run -> {
+                if (live.remove(run.rig(), run)) {
+                    moves.forEach(watcher -> watcher.accept(run.rig()));
+                }
+            });
+        } catch (DataAccessException | TransactionException e) {
+            LOG.debug("it cannot be said just now that runs go on here", e);
+        }
     }
 
     private LiveRun taken(RigId rig, RunStore.Kept kept) {
@@ -180,7 +274,10 @@ class LiveRuns {
     }
 
     private void tick() {
-        live.values().removeIf(run -> run.isForgotten(System.nanoTime()));
+        holdOn();
+        List.copyOf(live.values()).stream()
+                .filter(run -> run.isForgotten(System.nanoTime()))
+                .forEach(this::letGo);
         for (LiveRun run : live.values()) {
             try {
                 boolean wasOver = run.run().isOver();
@@ -190,6 +287,10 @@ class LiveRuns {
                 if (run.run().isOver() && !wasOver) {
                     write(run);
                 }
+            } catch (RunElsewhere e) {
+                LOG.info("the run of rig {} goes on at another server", run.rig());
+                live.remove(run.rig(), run);
+                moves.forEach(watcher -> watcher.accept(run.rig()));
             } catch (RuntimeException e) {
                 LOG.error("the run of rig {} is left", run.rig(), e);
                 live.remove(run.rig());
@@ -210,6 +311,6 @@ class LiveRuns {
     @EventListener(ContextClosedEvent.class)
     void closing() {
         clock.shutdownNow();
-        live.values().forEach(run -> run.keep(System.nanoTime()));
+        List.copyOf(live.values()).forEach(this::letGo);
     }
 }

@@ -1,6 +1,7 @@
 package embrack.app.run;
 
 import embrack.app.store.LogStore;
+import embrack.app.store.RigStore;
 import embrack.app.store.RunStore;
 import embrack.core.music.Clock;
 import embrack.core.name.Words;
@@ -18,6 +19,8 @@ import embrack.core.switches.SwitchAt;
 import embrack.core.word.Language;
 import embrack.core.word.Wording;
 import embrack.core.world.Event;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -32,16 +35,27 @@ class RunLog {
     /** As many presses are named as the hardest. */
     private static final int HARDEST = 3;
 
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
+
     private final LogStore log;
     private final RunStore runs;
+    private final RigStore rigs;
 
-    RunLog(LogStore log, RunStore runs) {
+    RunLog(LogStore log, RunStore runs, RigStore rigs) {
         this.log = log;
         this.runs = runs;
+        this.rigs = rigs;
     }
 
-    /** One began. */
+    /** One began; what a show is played with is found again by its name. */
     void begun(LiveRun run) {
+        if (run.wish().sort() == RunStore.Sort.SHOW) {
+            rigs.nameUnnamed(
+                    run.rig(),
+                    run.revision(),
+                    "As played on " + DAY.format(LocalDate.now()),
+                    run.wish().who());
+        }
         log.begun(
                 run.rig(),
                 run.id(),

@@ -92,6 +92,7 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
         this.acts = acts;
         runs.watch(this::moved);
         runs.watchEnds(this::ended);
+        runs.watchMoves(this::gone);
     }
 
     @Override
@@ -194,6 +195,14 @@ class RunSockets extends TextWebSocketHandler implements WebSocketConfigurer {
         Audience audience = audiences.get(rig);
         if (audience != null) {
             teller.execute(() -> tell(audience, "ended"));
+        }
+    }
+
+    /** It goes on at another server: pages join again, there. */
+    private void gone(RigId rig) {
+        Audience audience = audiences.get(rig);
+        if (audience != null) {
+            audience.sessions.forEach(RunSockets::close);
         }
     }
 

@@ -9,7 +9,6 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Objects;
 import java.util.Properties;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.postgresql.PGConnection;
 import org.slf4j.Logger;
@@ -35,7 +34,7 @@ class Neighbours {
     private static final Duration PAUSE = Duration.ofSeconds(1);
     private static final int FORGETS_EVERY = 300;
 
-    private final String server = UUID.randomUUID().toString();
+    private final ThisServer server;
     private final ThreadLocal<Boolean> relaying = ThreadLocal.withInitial(() -> false);
     private final NewsMapper mapper;
     private final ApplicationEventPublisher events;
@@ -45,11 +44,13 @@ class Neighbours {
     private @Nullable Connection listening;
 
     Neighbours(
+            ThisServer server,
             NewsMapper mapper,
             ApplicationEventPublisher events,
             @Value("${spring.datasource.url}") String url,
             @Value("${spring.datasource.username}") String user,
             @Value("${spring.datasource.password}") String password) {
+        this.server = server;
         this.mapper = mapper;
         this.events = events;
         this.url = url;
@@ -71,13 +72,18 @@ class Neighbours {
     }
 
     @EventListener
+    void told(RunWanted wanted) {
+        tell("run-wanted", wanted.rig().number(), null);
+    }
+
+    @EventListener
     void told(DoorsMoved doors) {
         tell("doors-moved", null, null);
     }
 
     private void tell(String sort, @Nullable Long rig, @Nullable Integer number) {
         if (!relaying.get()) {
-            mapper.tell(server, sort, rig, number);
+            mapper.tell(server.id(), sort, rig, number);
         }
     }
 
@@ -99,7 +105,9 @@ class Neighbours {
             try {
                 connection().getNotifications((int) LOOKS_EVERY.toMillis());
                 for (List<NewsMapper.Row> rows = mapper.after(last); !rows.isEmpty(); rows = mapper.after(last)) {
-                    rows.stream().filter(row -> !row.server().equals(server)).forEach(this::relay);
+                    rows.stream()
+                            .filter(row -> !row.server().equals(server.id()))
+                            .forEach(this::relay);
                     last = rows.getLast().id();
                 }
                 if (round % FORGETS_EVERY == 0) {
@@ -121,6 +129,7 @@ class Neighbours {
             events.publishEvent(
                     switch (row.sort()) {
                         case "rig-changed" -> new RigChanged(rig(row), Objects.requireNonNull(row.number()));
+                        case "run-wanted" -> new RunWanted(rig(row));
                         case "rig-deleted" -> new RigDeleted(rig(row));
                         default -> new DoorsMoved();
                     });

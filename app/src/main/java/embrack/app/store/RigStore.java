@@ -531,6 +531,13 @@ public class RigStore {
         }
     }
 
+    /** Gives a revision a name, unless it has one. */
+    public void nameUnnamed(RigId id, int n, String name, String by) {
+        if (named(id).stream().noneMatch(past -> past.n() == n)) {
+            name(id, n, name, by);
+        }
+    }
+
     /** An earlier revision that can be read. */
     public record Earlier(int n, String summary, @Nullable OffsetDateTime at) {}
 

@@ -6,14 +6,18 @@ import embrack.core.run.History;
 import embrack.core.run.Rates;
 import embrack.core.run.text.ActText;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,9 +26,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class RunStore {
 
     private final RunMapper mapper;
+    private final ThisServer server;
+    private final ApplicationEventPublisher events;
 
-    RunStore(RunMapper mapper) {
+    RunStore(RunMapper mapper, ThisServer server, ApplicationEventPublisher events) {
         this.mapper = mapper;
+        this.server = server;
+        this.events = events;
     }
 
     /** What a run is. */
@@ -125,7 +133,8 @@ public class RunStore {
                         wish.seed().isPresent() ? wish.seed().getAsLong() : null,
                         wish.replays().isPresent() ? wish.replays().getAsLong() : null,
                         reached,
-                        pace));
+                        pace),
+                server.id());
         return new Kept(id, revision, wish, reached, pace);
     }
 
@@ -133,6 +142,34 @@ public class RunStore {
     @Transactional(readOnly = true)
     public Optional<Kept> open(RigId rig) {
         return mapper.open(rig.number()).map(RunStore::kept);
+    }
+
+    /**
+     * A run goes on at this server from now on, for some seconds at a time.
+     *
+     * @return false where it does at another one that said so within the last six seconds
+     */
+    @Transactional
+    public boolean hold(long run) {
+        return mapper.hold(run, server.id()) > 0;
+    }
+
+    /** This server says again that runs go on here; those that another has taken over are not among the answer. */
+    @Transactional
+    public Set<Long> holdOn(Collection<Long> runs) {
+        return Set.copyOf(
+                mapper.holdOn(runs.stream().map(String::valueOf).collect(Collectors.joining(",")), server.id()));
+    }
+
+    /** A run may go on at any server. */
+    @Transactional
+    public void letGo(long run) {
+        mapper.letGo(run, server.id());
+    }
+
+    /** Asks whoever has the run of a rig to let go of it. */
+    public void want(RigId rig) {
+        events.publishEvent(new RunWanted(rig));
     }
 
     /** One of a rig, over or not. */
@@ -174,16 +211,30 @@ public class RunStore {
         mapper.endAll(rig.number());
     }
 
-    /** Keeps how far it has come. */
+    /**
+     * Keeps how far it has come.
+     *
+     * @throws RunElsewhere when it goes on at another server meanwhile
+     */
     @Transactional
     public void reached(long run, long micros, String pace) {
-        mapper.reached(run, micros, pace);
+        here(run, mapper.reached(run, micros, pace, server.id()));
     }
 
-    /** Keeps what came upon it last. */
+    /**
+     * Keeps what came upon it last.
+     *
+     * @throws RunElsewhere when it goes on at another server meanwhile
+     */
     @Transactional
     public void act(long run, History.Done done, String who) {
-        mapper.act(run, done.at(), ActText.write(done.act()), who);
+        here(run, mapper.act(run, done.at(), ActText.write(done.act()), who, server.id()));
+    }
+
+    private static void here(long run, int rows) {
+        if (rows == 0) {
+            throw new RunElsewhere(run);
+        }
     }
 
     /** All that came upon it, in order; what cannot be read is left out. */

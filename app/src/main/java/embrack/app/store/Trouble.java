@@ -21,6 +21,14 @@ public enum Trouble {
             "Embrack has much to do just now, and nothing was changed. What you typed is still here; try again in a "
                     + "moment."),
 
+    /** The database has no room on its disc. */
+    FULL(
+            "The disc is full",
+            "Nothing was changed. Whoever looks after this machine makes room on the disc of the database; then it "
+                    + "goes on by itself. This page looks again every few seconds.",
+            "The disc of the database is full, and nothing was changed. What you typed is still here; try again once "
+                    + "there is room."),
+
     /** Anything else: a fault of Embrack itself. */
     OURS("That did not work", "This is a fault of Embrack, and nothing was changed.", "That did not work.");
 
@@ -54,12 +62,18 @@ public enum Trouble {
 
     private static final String GOING_DOWN = "57P0";
 
+    private static final String DISC_FULL = "53100";
+
     /** The trouble that an exception, or what caused it, tells of. */
     public static Trouble of(Throwable thrown) {
         boolean busy = false;
         for (Throwable each = thrown; each != null; each = next(each)) {
             if (each instanceof SQLTransientConnectionException && each.getCause() == null) {
                 busy = true; // the pool waited in vain, and opening another connection did not fail
+            } else if (each instanceof RunElsewhere) {
+                busy = true; // another server that ended is waited for, or one that does not let go
+            } else if (each instanceof SQLException sql && DISC_FULL.equals(sql.getSQLState())) {
+                return FULL;
             } else if (each instanceof SQLException sql && isConnection(sql.getSQLState())) {
                 return LOST;
             }

@@ -123,6 +123,9 @@ class CrewJobTests {
         planner.set("Tape beside the switch", "Hush");
         lead.page.navigate(rig + "/history");
         assertThat(lead.page.locator(".new")).hasCount(1);
+        link(planner.page, "note").click();
+        assertThat(planner.page.getByLabel("About")).hasValue("Foot board, bank A, switch 1");
+        planner.page.goBack();
         planner.page.keyboard().press("u");
         assertThat(planner.page.locator(".told")).containsText("Taken back");
         link(planner.page, "history").click();

@@ -29,6 +29,7 @@ class TroubleTests {
         "08006, LOST",
         "57P01, LOST",
         "57P03, LOST",
+        "53100, FULL",
         "22021, OURS",
         "23505, OURS",
         "42601, OURS",

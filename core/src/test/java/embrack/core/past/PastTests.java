@@ -130,12 +130,11 @@ class PastTests {
         Edit name = new SwitchEdit.NameSwitch(at, "One");
         Edit cueName = new CueEdit.NameCue(song.id(), cue, "Here");
         Edit add = new CueEdit.AddCue(song.id(), "5", steps, Optional.empty());
-        Edit addMore =
-                new GearEdit.Begin("two", List.of(add, new CueEdit.AddCue(song.id(), "6", steps, Optional.empty())));
+        Edit addOther = new CueEdit.AddCue(song.id(), "6", steps, Optional.empty());
         assertThat(collision(start, name, new SwitchEdit.NameSwitch(at, "Other")))
                 .containsExactly(new Thing.Pressed(at));
         assertThat(collision(start, name, name)).isEmpty();
-        assertThat(collision(start, name, new SwitchEdit.DoInstead(at, Moment.PRESS, List.of())))
+        assertThat(collision(start, name, new SwitchEdit.DoInstead(at, Moment.PRESS, steps)))
                 .isEmpty();
         assertThat(collision(start, name, new SwitchEdit.ClearSwitch(at))).containsExactly(new Thing.Pressed(at));
         assertThat(collision(start, name, cueName)).isEmpty();
@@ -145,7 +144,8 @@ class PastTests {
                 .isEmpty();
         assertThat(collision(start, new CueEdit.RemoveCues(song.id(), List.of(cue)), cueName))
                 .containsExactly(new Thing.OneCue(song.id(), cue));
-        assertThat(collision(start, add, addMore)).isEmpty();
+        Plan twoMore = add.apply(addOther.apply(start));
+        assertThat(Collision.between(start, add.apply(start), twoMore)).isEmpty();
     }
 
     private static List<Thing> collision(Plan start, Edit mine, Edit theirs) {

@@ -1,0 +1,15 @@
+package embrack.app.store;
+
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** What tells this server from others on the same database, as long as it runs. */
+@Component
+final class ThisServer {
+
+    private final String id = UUID.randomUUID().toString();
+
+    String id() {
+        return id;
+    }
+}
