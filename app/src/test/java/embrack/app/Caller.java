@@ -44,6 +44,11 @@ public final class Caller {
         return send(HttpRequest.newBuilder(URI.create(address + path)).header("Accept", "text/html"));
     }
 
+    /** What a path answers to somebody with a key. */
+    public HttpResponse<String> get(String path, String key) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)).header("Authorization", "Bearer " + key));
+    }
+
     /** A file. */
     public byte[] file(String path) {
         return send(HttpRequest.newBuilder(URI.create(address + path)), HttpResponse.BodyHandlers.ofByteArray())

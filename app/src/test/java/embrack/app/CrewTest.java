@@ -24,12 +24,16 @@ import org.springframework.test.context.ContextConfiguration;
 @ContextConfiguration(initializers = CrewTest.OnItsOwnDatabase.class)
 public @interface CrewTest {
 
+    /** With it, what the server counts is told. */
+    String METRICS_KEY = "counted on the quay";
+
     /** Points the application to that database. */
     class OnItsOwnDatabase implements ApplicationContextInitializer<ConfigurableApplicationContext> {
         @Override
         public void initialize(ConfigurableApplicationContext context) {
             TestPropertyValues.of(
-                            "spring.datasource.url=" + ThrowAwayCluster.shared().url("crews"))
+                            "spring.datasource.url=" + ThrowAwayCluster.shared().url("crews"),
+                            "embrack.metrics-key=" + METRICS_KEY)
                     .applyTo(context);
         }
     }

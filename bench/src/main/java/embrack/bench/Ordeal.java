@@ -72,18 +72,19 @@ final class Ordeal {
         Path data = Path.of(arguments[0]);
         List<String> second = List.of(arguments).subList(5, arguments.length);
         var servers = new Servers(data, arguments[1], second);
+        boolean passed = false;
         try {
-            boolean passed = new Ordeal(
+            passed = new Ordeal(
                             data,
                             servers,
                             Integer.parseInt(arguments[2]),
                             Long.parseLong(arguments[3]),
                             Boolean.parseBoolean(arguments[4]))
                     .run();
-            System.exit(passed ? 0 : 1);
         } finally {
             servers.stop();
         }
+        System.exit(passed ? 0 : 1);
     }
 
     private boolean run() throws Exception {

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** A browser of few words: keeps cookies, sends forms with their token, follows nothing by itself. Loopback only. */
 final class Visitor {
@@ -58,6 +59,11 @@ final class Visitor {
     /** A page. */
     HttpResponse<String> get(String path) throws IOException, InterruptedException {
         return client.send(request(path).build(), HttpResponse.BodyHandlers.ofString());
+    }
+
+    /** The lines of what is told for as long as somebody listens. */
+    HttpResponse<Stream<String>> listen(String path) throws IOException, InterruptedException {
+        return client.send(HttpRequest.newBuilder(home.resolve(path)).build(), HttpResponse.BodyHandlers.ofLines());
     }
 
     /** Takes the token that forms need from a page. */

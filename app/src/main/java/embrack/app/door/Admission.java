@@ -4,6 +4,7 @@ import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.Trouble;
 import embrack.app.store.crew.CrewId;
+import embrack.app.store.crew.Person;
 import embrack.core.crew.Right;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -30,11 +31,16 @@ public final class Admission extends OncePerRequestFilter {
     /** Tells scripts what the page would say, since they show no page. */
     private static final String WORDS = "Embrack-Words";
 
+    private static final String TOO_MUCH =
+            "You send more at once than Embrack takes from one person. Nothing was changed; wait a few seconds and "
+                    + "repeat.";
+
     private static final String NOT_THEIRS = "That is for others of this crew to do. Nothing was changed.";
 
     private final Visitors visitors;
     private final RigStore rigs;
     private final Watch watch;
+    private final Haste haste = new Haste(System::nanoTime);
 
     public Admission(Visitors visitors, RigStore rigs, Watch watch) {
         this.visitors = visitors;
@@ -87,7 +93,17 @@ public final class Admission extends OncePerRequestFilter {
             return;
         }
         switch (answer) {
-            case IN -> chain.doFilter(new Known(request, entry), response);
+            case IN -> {
+                if (Demand.isSent(request.getMethod())
+                        && !entry.person().map(Person::id).map(haste::lets).orElse(true)) {
+                    response.setHeader(WORDS, TOO_MUCH);
+                    response.setHeader("Retry-After", "5");
+                    request.setAttribute("refusal", TOO_MUCH);
+                    response.sendError(HttpStatus.TOO_MANY_REQUESTS.value());
+                    return;
+                }
+                chain.doFilter(new Known(request, entry), response);
+            }
             case NOT_THERE -> response.sendError(HttpStatus.NOT_FOUND.value());
             case NOT_THEIRS -> {
                 response.setHeader(WORDS, NOT_THEIRS);

@@ -15,6 +15,7 @@ import embrack.core.sheet.Sheet;
 import embrack.core.sheet.Sheets;
 import embrack.core.show.Reader;
 import embrack.files.lists.TickFile;
+import embrack.files.plan.Edition;
 import embrack.files.plan.PlanFile;
 import embrack.paper.page.Bundle;
 import embrack.paper.page.Part;
@@ -105,7 +106,8 @@ class Folders {
                         named(binder, reader),
                         all),
                 binder.contents().running(),
-                PlanFile.write(stored.plan()),
+                PlanFile.write(
+                        stored.plan(), new Edition(rigs.edition(stored.id()).rig(), stored.revision())),
                 rigs.edition(stored.id()).rig());
     }
 

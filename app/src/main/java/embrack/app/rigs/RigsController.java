@@ -8,11 +8,13 @@ import embrack.app.store.Because;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.StoredRig;
 import embrack.app.store.crew.CrewId;
 import embrack.core.edit.Refused;
 import embrack.core.name.TapeLabel;
 import embrack.core.plan.Plan;
 import embrack.files.json.UnreadableFile;
+import embrack.files.plan.Edition;
 import embrack.files.plan.PlanFile;
 import embrack.paper.print.OneFile;
 import jakarta.servlet.http.HttpServletRequest;
@@ -76,8 +78,9 @@ class RigsController {
 
     @GetMapping("/rigs/{id}/plan.json")
     ResponseEntity<String> export(@PathVariable RigId id) {
-        Plan plan = rigs.load(id).plan();
-        String name = plan.rig()
+        StoredRig stored = rigs.load(id);
+        String name = stored.plan()
+                .rig()
                 .name()
                 .text()
                 .toLowerCase(Locale.ROOT)
@@ -91,7 +94,7 @@ class RigsController {
                                 .build()
                                 .toString())
                 .contentType(new MediaType("application", "json", StandardCharsets.UTF_8))
-                .body(PlanFile.write(plan));
+                .body(PlanFile.write(stored.plan(), new Edition(rigs.edition(id).rig(), stored.revision())));
     }
 
     @PostMapping("/rigs/{id}/delete")

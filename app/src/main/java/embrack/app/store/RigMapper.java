@@ -136,6 +136,9 @@ interface RigMapper {
     @Select("select min(at) as made, max(at) as changed from rig_revision where rig = #{id} and n in (1, #{n})")
     Times times(@Param("id") long id, @Param("n") int n);
 
+    @Select("select count(*) from rig where crew = #{crew} and deleted_at is null")
+    int countOf(@Param("crew") long crew);
+
     /** Whether anybody else wrote after a row. */
     @Select("select exists (select from rig_revision where rig = #{id} and n > #{n} and author <> #{author})")
     boolean isByOthers(@Param("id") long id, @Param("n") int n, @Param("author") String author);

@@ -54,6 +54,9 @@ public class RigStore {
     /** As often as an edit is made anew because another server was faster. */
     private static final int MOST_TRIES = 20;
 
+    /** As many rigs has one crew. */
+    private static final int MOST_OF_A_CREW = 2_000;
+
     private static final int LONGEST_NAME = 80;
     private static final int MOST_TOLD = 3;
     private static final int MOST_LOOKED_AT = 200;
@@ -155,9 +158,12 @@ public class RigStore {
      *
      * @param crew whose it is
      * @param summary where it comes from, in words
-     * @throws Refused when the plan would not be read back as it is
+     * @throws Refused when the plan would not be read back as it is, or the crew has as many as it may
      */
     public RigId create(CrewId crew, Hand hand, Plan plan, String summary) {
+        if (mapper.countOf(crew.number()) >= MOST_OF_A_CREW) {
+            throw new Refused("name", Because.of("no.rigs").with("most", MOST_OF_A_CREW));
+        }
         byte[] text = written(plan);
         Revision first = Revision.first(hand.author(), summary);
         Archive.Body body = Archive.whole(first.n(), text);

@@ -7,8 +7,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
 import embrack.app.CrewTest;
 import embrack.app.TwoCrews;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
@@ -125,7 +127,7 @@ class CrewJobTests {
         assertThat(lead.page.locator(".new")).hasCount(1);
         link(planner.page, "note").click();
         assertThat(planner.page.getByLabel("About")).hasValue("Foot board, bank A, switch 1");
-        planner.page.goBack();
+        planner.page.navigate(rig + "/switches/voice-board/1/1");
         planner.page.keyboard().press("u");
         assertThat(planner.page.locator(".told")).containsText("Taken back");
         link(planner.page, "history").click();
@@ -161,6 +163,34 @@ class CrewJobTests {
         assertThat(planner.page.locator("main")).containsText("None yet.");
         third.page.reload();
         assertThat(third.page.locator("h1")).hasText("This link holds no more");
+    }
+
+    @Test
+    void aCopyThatSomebodyChangedComesBackThingByThing() {
+        String own = "/rigs/" + crews.own();
+        planner.page.navigate(own + "/history");
+        String plan = planner.page.request().get(own + "/plan.json").text();
+        String copy = plan.replace("\"Vocal mixer\"", "\"Voice desk\"").replace("\"Voice board\"", "\"Foot board\"");
+        planner.page.navigate(own + "/gear/voice-board");
+        planner.set("Job", "Stage board");
+        link(planner.page, "history").click();
+        link(planner.page, "A file that came back").click();
+        planner.page
+                .locator("#returned-file")
+                .setInputFiles(new FilePayload("plan.json", "application/json", copy.getBytes(StandardCharsets.UTF_8)));
+        planner.click("Compare it");
+        assertThat(planner.page.locator(".difference")).hasCount(2);
+        assertThat(planner.page.getByLabel("Voice desk")).isChecked();
+        assertThat(planner.page.getByLabel("Foot board")).not().isChecked();
+        assertThat(planner.page.locator(".collides")).containsText("Stage board");
+        planner.click("Take in what is ticked");
+        assertThat(planner.page.locator(".told")).containsText("Taken in");
+        assertThat(planner.page.locator(".difference")).hasCount(1);
+        planner.click("Take in what is ticked");
+        assertThat(planner.page.locator("main > .problem")).containsText("Tick what is to be taken in.");
+        planner.page.navigate(own + "/gear");
+        assertThat(planner.page.locator("#boxes")).containsText("Voice desk");
+        assertThat(planner.page.locator("#boxes")).containsText("Stage board");
     }
 
     @Test

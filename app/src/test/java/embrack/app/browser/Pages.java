@@ -50,6 +50,7 @@ final class Pages {
             "/people",
             "/rigs/1/history",
             "/rigs/1/history/1",
+            "/rigs/1/returned",
             "/rigs/1/links",
             "/rigs/1/notes",
             "/rigs/1/log",

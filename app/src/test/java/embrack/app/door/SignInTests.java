@@ -5,7 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import embrack.app.Caller;
 import embrack.app.CrewTest;
 import embrack.app.TwoCrews;
+import embrack.app.store.Hand;
+import embrack.app.store.RigId;
+import embrack.app.store.RigStore;
+import embrack.app.store.crew.CrewId;
+import embrack.files.plan.PlanFile;
+import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -19,6 +27,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 class SignInTests {
 
     private static final Pattern CODE = Pattern.compile("<code>([0-9A-Z]{4}(?:-[0-9A-Z]{4}){3})</code>");
+
+    @Autowired
+    private RigStore rigs;
 
     @Autowired
     private TwoCrews crews;
@@ -228,6 +239,57 @@ class SignInTests {
         assertThat(pages.stream().map(path -> ottoline.get(path).body()).distinct())
                 .hasSize(1);
         assertThat(pages.stream().map(path -> ottoline.get(path).statusCode())).containsOnly(404);
+    }
+
+    @Test
+    void whatTheServerCountsIsToldWithTheKeyAlone() {
+        String counts = "/actuator/prometheus";
+        for (String who : List.of("Mira", "nobody")) {
+            assertThat(crews.of(who).get(counts).statusCode()).isEqualTo(404);
+            assertThat(crews.of(who).get(counts, "another").statusCode()).isEqualTo(404);
+        }
+        assertThat(crews.caller().get(counts, CrewTest.METRICS_KEY).body())
+                .contains("http_server_requests_seconds_count")
+                .doesNotContain("Mira");
+        HttpResponse<String> ready = crews.caller().get("/actuator/health/readiness", "");
+        assertThat(ready.body()).isEqualTo("{\"status\":\"UP\"}");
+        assertThat(ready.headers().firstValue("X-Request-Id").orElse("")).hasSize(36);
+    }
+
+    /** Names are text wherever they stand, on pages and in files. */
+    @Test
+    void namesWithMarkupAreText() throws IOException {
+        String name = "\"'&amp;";
+        String note = "<img src=x>" + name;
+        String plan = Files.readString(Path.of("../docs/examples/quay-rig.json"));
+        for (String label :
+                List.of("Quay rig", "Vocal mixer", "Quay board", "Night of the Slow Boats", "Rope and Kettle")) {
+            String marked = name.replace("\"", "\\\"") + label.charAt(0);
+            plan = plan.replace("\"%s\"".formatted(label), "\"%s\"".formatted(marked));
+        }
+        RigId rig = rigs.create(CrewId.FIRST, Hand.ANY, PlanFile.read(plan), "New rig");
+        Caller mira = crews.of("Mira");
+        mira.post("/rigs/%s/notes".formatted(rig), "words", note, "about", note);
+        mira.post("/rigs/%s/links".formatted(rig), "note", name, "what", "folder", "hours", "1");
+        int named = 0;
+        for (String line : Files.readAllLines(Path.of("src/test/resources/doors.txt"))) {
+            String path = line.replaceFirst("^GET /rigs/\\{id}", "/rigs/" + rig)
+                    .replace("{device}", "vocal-mixer")
+                    .replace("{show}", "night-of-the-slow-boats")
+                    .replace("{song}", "rope-and-kettle")
+                    .replaceFirst(" .*", "");
+            if (path.startsWith("/rigs/") && !path.contains("{") && !path.contains("changes")) {
+                HttpResponse<String> page = mira.get(path);
+                if (page.headers().firstValue("Content-Type").orElse("").contains("html")) {
+                    assertThat(page.body())
+                            .as(path)
+                            .doesNotContain("<img src=x>")
+                            .doesNotContain(name);
+                    named += page.body().contains("&quot;&#39;&amp;amp;") ? 1 : 0;
+                }
+            }
+        }
+        assertThat(named).isGreaterThan(25);
     }
 
     @Test

@@ -36,6 +36,7 @@ class MovedRunTests {
     void aRunGoesOnAtOneServerAloneWithAllThatCameUponIt() throws Exception {
         RigId id = rigs.create(rigs.load(new RigId(1)).plan(), "Quay rig");
         LiveRun here = runs.begin(rigs.load(id), RunStore.Wish.of(4, 3, true, "Mira"), Pace.PAUSED);
+        runs.go(here, Pace.PAUSED);
         acts.done(here, "Mira", "tap quay-board.1.4");
         Act note = new Act.Note("the loop table came late");
         try (var server = SpringApplication.run(

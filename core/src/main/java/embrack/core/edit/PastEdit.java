@@ -59,6 +59,28 @@ public sealed interface PastEdit extends Edit {
         }
     }
 
+    /**
+     * Takes things in as they are in a copy of the plan that came back.
+     *
+     * @param copy the plan in which they are so
+     */
+    record TakeIn(List<Thing> things, Plan copy) implements PastEdit {
+
+        public TakeIn {
+            things = List.copyOf(things);
+        }
+
+        @Override
+        public Plan apply(Plan plan) {
+            return put(plan, things, copy);
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("take-in").with("count", things.size());
+        }
+    }
+
     private static Plan put(Plan plan, List<Thing> things, Plan then) {
         return Refused.at(
                 "back",

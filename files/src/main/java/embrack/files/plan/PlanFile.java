@@ -6,6 +6,8 @@ import embrack.files.json.JsonFile;
 import embrack.files.json.Published;
 import embrack.files.json.UnreadableFile;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Plans as files: one JSON document that holds a plan and everything it needs. */
 public final class PlanFile {
@@ -14,10 +16,12 @@ public final class PlanFile {
     public static final String FORMAT = "embrack-plan";
 
     /** The version that is written, and the newest that can be read. */
-    public static final int VERSION = 17;
+    public static final int VERSION = 18;
 
     /** Where the schema of that version is published, on a server and below {@code docs}. */
     public static final String SCHEMA = "/schema/plan-" + VERSION + ".schema.json";
+
+    private static final String EDITION = "edition";
 
     private PlanFile() {}
 
@@ -52,6 +56,30 @@ public final class PlanFile {
     /** Writes a plan; the same plan always gives the same text, which ends in a line break. */
     public static String write(Plan plan) {
         return JsonFile.write(PlanLayout.FILE.write(plan));
+    }
+
+    /**
+     * A plan that came back.
+     *
+     * @param edition as which it left; empty where it does not say so
+     */
+    public record Copy(Plan plan, Optional<Edition> edition) {}
+
+    /**
+     * Reads a plan with the edition as which it was written.
+     *
+     * @throws UnreadableFile as {@link #read(byte[])}
+     */
+    public static Copy readCopy(byte[] file) {
+        return JsonFile.read(
+                file, "a plan", fields -> new Copy(plan(fields), fields.optionalText(EDITION, Edition::parse)));
+    }
+
+    /** Writes a plan as an edition of a rig. */
+    public static String write(Plan plan, Edition edition) {
+        ObjectNode file = PlanLayout.FILE.write(plan);
+        file.put(EDITION, edition.text());
+        return JsonFile.write(file);
     }
 
     private static Plan plan(Fields fields) {

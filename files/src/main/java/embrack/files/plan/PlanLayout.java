@@ -19,6 +19,7 @@ import embrack.files.json.Fields;
 import embrack.files.json.Layout;
 import embrack.files.json.Shape;
 import embrack.files.json.Shapes;
+import embrack.files.json.Text;
 import embrack.files.model.EarlierModel;
 import embrack.files.model.FileWords;
 import embrack.files.model.ModelLayout;
@@ -26,6 +27,7 @@ import embrack.files.model.Texts;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -43,6 +45,13 @@ final class PlanLayout {
     private static final Shape<RigSoFar, TapeLabel> NAME =
             Shapes.<RigSoFar, TapeLabel>readAs(Texts.LABEL, Texts.LABEL::read).then(RigSoFar::name);
 
+    private static final Text<Edition> EDITION = new Text<>(
+            "edition",
+            "the mark of a rig, a space and a number of a revision: `rig-2-t5q7 41`",
+            Texts.pattern(Edition.PATTERN),
+            Edition::parse,
+            Edition::text);
+
     /** A plan as a file. */
     static final Layout<RigSoFar, Plan> FILE = Layout.of(
             "plan-file",
@@ -50,6 +59,12 @@ final class PlanLayout {
                     + " shows.",
             t -> {
                 t.file(PlanFile.FORMAT, PlanFile.VERSION);
+                t.either(
+                        "edition",
+                        EDITION,
+                        new Edition("none", 1),
+                        "which revision of which rig was written, so that a copy that comes back is compared with it",
+                        p -> Optional.empty());
                 t.needs("name", NAME, "what the rig is called", p -> p.rig().name());
                 t.needs(
                         "models",

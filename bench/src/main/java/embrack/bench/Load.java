@@ -1,0 +1,224 @@
+package embrack.bench;
+
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Properties;
+import java.util.Random;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+
+/**
+ * Many people at two servers, and many rigs in the database. In steps, between which rows are made by SQL:
+ *
+ * <ul>
+ *   <li>{@code prepare}: the first account, and a rig with its history;
+ *   <li>{@code pages FILE}: how long pages take one after another, kept in a file, or held against what was kept there;
+ *   <li>{@code told}: from an edit to pages at both servers;
+ *   <li>{@code people PEOPLE CREWS SECONDS}: people who think for 5 s between pages, 20 edits a second, and a static file
+ *       asked for under the same load.
+ * </ul>
+ */
+final class Load {
+
+    private static final String PASSWORD = "sixty at the harbour wall";
+    private static final String STATIC = "/icon.svg";
+    private static final List<String> ROOMS =
+            List.of("/gear", "/wiring", "/switches", "/songs", "/preflight", "/sheets", "/history");
+    private static final int REVISIONS = 200;
+    private static final int ROUNDS = 60;
+    private static final int EDITS_A_SECOND = 20;
+    private static final int THINKS_MILLIS = 5_000;
+    private static final double MOST_BESIDE_STATIC = 8;
+    private static final double MOST_BESIDE_TEN = 1.2;
+    private static final int RIGS_OF_A_CREW = 10;
+
+    private final List<Integer> ports;
+
+    private Load(List<Integer> ports) {
+        this.ports = List.copyOf(ports);
+    }
+
+    public static void main(String[] arguments) throws Exception {
+        var load = new Load(List.of(Integer.parseInt(arguments[0]), Integer.parseInt(arguments[1])));
+        boolean isWell =
+                switch (arguments[2]) {
+                    case "prepare" -> load.prepare();
+                    case "pages" -> load.pages(Path.of(arguments[3]));
+                    case "told" ->
+                        Told.measured(load.signedIn(1, 0), List.of(load.signedIn(1, 0), load.signedIn(1, 1)));
+                    case "people" ->
+                        load.people(
+                                Integer.parseInt(arguments[3]),
+                                Integer.parseInt(arguments[4]),
+                                Duration.ofSeconds(Long.parseLong(arguments[5])));
+                    default -> throw new IllegalArgumentException(arguments[2]);
+                };
+        System.exit(isWell ? 0 : 1);
+    }
+
+    private boolean prepare() throws IOException, InterruptedException {
+        var lead = new Visitor(ports.getFirst());
+        lead.enter("/people");
+        lead.post("/people/begin", Map.of("crew", "Crew 1", "name", "Person 1", "password", PASSWORD), "");
+        lead.enter("/rigs/1/gear/vocal-mixer");
+        for (int i = 2; i <= REVISIONS; i++) {
+            rename(lead, 1, "Vocal mixer " + i);
+        }
+        return true;
+    }
+
+    private static void rename(Visitor visitor, int rig, String name) throws IOException, InterruptedException {
+        HttpResponse<String> answer =
+                visitor.post("/rigs/%d/gear/vocal-mixer/name".formatted(rig), Map.of("name", name), "");
+        if (answer.statusCode() != 302) {
+            throw new IllegalStateException("an edit was answered with %d".formatted(answer.statusCode()));
+        }
+    }
+
+    private Visitor signedIn(int person, int server) throws IOException, InterruptedException {
+        var visitor = new Visitor(ports.get(server));
+        visitor.enter("/sign-in");
+        HttpResponse<String> answer =
+                visitor.post("/sign-in", Map.of("name", "Person " + person, "password", PASSWORD), "");
+        if (answer.statusCode() != 302) {
+            throw new IllegalStateException("person %d was not let in: %d".formatted(person, answer.statusCode()));
+        }
+        return visitor;
+    }
+
+    /** The median of each page; what was kept of them before is held against it. */
+    private boolean pages(Path file) throws IOException, InterruptedException {
+        Visitor visitor = signedIn(1, 0);
+        var before = new Properties();
+        boolean isAgain = Files.exists(file);
+        if (isAgain) {
+            try (var in = Files.newBufferedReader(file)) {
+                before.load(in);
+            }
+        }
+        var now = new Properties();
+        boolean isWell = true;
+        List<String> paths = new ArrayList<>(List.of("/"));
+        ROOMS.forEach(room -> paths.add("/rigs/1" + room));
+        for (String path : paths) {
+            List<Double> times = new ArrayList<>();
+            for (int i = 0; i < ROUNDS; i++) {
+                times.add(time(visitor, path));
+            }
+            double median = percentile(times, 50);
+            now.setProperty(path, String.valueOf(median));
+            if (isAgain) {
+                double ratio = median / Double.parseDouble(before.getProperty(path));
+                isWell &= ratio <= MOST_BESIDE_TEN;
+                System.out.printf(Locale.ROOT, "%-20s median %6.1f ms, %.2f times as with ten%n", path, median, ratio);
+            } else {
+                System.out.printf(Locale.ROOT, "%-20s median %6.1f ms%n", path, median);
+            }
+        }
+        if (!isAgain) {
+            try (var out = Files.newBufferedWriter(file)) {
+                now.store(out, null);
+            }
+        }
+        return isWell;
+    }
+
+    private static double time(Visitor visitor, String path) throws IOException, InterruptedException {
+        long began = System.nanoTime();
+        int status = visitor.get(path).statusCode();
+        if (status != 200) {
+            throw new IllegalStateException("%s was answered with %d".formatted(path, status));
+        }
+        return (System.nanoTime() - began) / 1e6;
+    }
+
+    private static double percentile(List<Double> times, int percent) {
+        List<Double> sorted = new ArrayList<>(times);
+        Collections.sort(sorted);
+        return sorted.get(Math.min(sorted.size() - 1, sorted.size() * percent / 100));
+    }
+
+    /** Person p is of crew p modulo crews, whose rigs are ten that follow one another, and works at one of both servers. */
+    private boolean people(int people, int crews, Duration lasts) throws Exception {
+        List<Visitor> signedIn = new ArrayList<>();
+        for (int i = 0; i < people; i++) {
+            signedIn.add(signedIn(i + 1, i % ports.size()));
+        }
+        Instant end = Instant.now().plus(lasts);
+        List<Double> pages = Collections.synchronizedList(new ArrayList<>());
+        List<Double> files = Collections.synchronizedList(new ArrayList<>());
+        var edits = new AtomicInteger();
+        List<Callable<Void>> all = new ArrayList<>();
+        for (int i = 0; i < people; i++) {
+            Visitor visitor = signedIn.get(i);
+            var random = new Random(i);
+            int first = i % crews * RIGS_OF_A_CREW + 1;
+            all.add(() -> {
+                Thread.sleep(random.nextInt(THINKS_MILLIS));
+                while (Instant.now().isBefore(end)) {
+                    int rig = first + random.nextInt(RIGS_OF_A_CREW);
+                    pages.add(time(visitor, "/rigs/" + rig + ROOMS.get(random.nextInt(ROOMS.size()))));
+                    Thread.sleep(THINKS_MILLIS / 2 + random.nextInt(THINKS_MILLIS));
+                }
+                return null;
+            });
+        }
+        for (int i = 0; i < EDITS_A_SECOND; i++) {
+            Visitor visitor = signedIn(i + 1, i % ports.size());
+            int rig = i % crews * RIGS_OF_A_CREW + 1 + i / crews;
+            visitor.enter("/rigs/%d/gear/vocal-mixer".formatted(rig));
+            all.add(() -> {
+                for (long due = System.nanoTime(); Instant.now().isBefore(end); due += 1_000_000_000L) {
+                    rename(visitor, rig, "Vocal mixer " + edits.incrementAndGet());
+                    TimeUnit.NANOSECONDS.sleep(due + 1_000_000_000L - System.nanoTime());
+                }
+                return null;
+            });
+        }
+        var passer = new Visitor(ports.getFirst());
+        all.add(() -> {
+            while (Instant.now().isBefore(end)) {
+                files.add(time(passer, STATIC));
+                Thread.sleep(100);
+            }
+            return null;
+        });
+        try (ExecutorService pool = Executors.newFixedThreadPool(all.size())) {
+            for (Future<Void> done : pool.invokeAll(all)) {
+                done.get();
+            }
+        }
+        return judged(pages, files, edits.get() / (double) lasts.toSeconds());
+    }
+
+    private static boolean judged(List<Double> pages, List<Double> files, double rate) {
+        double page = percentile(pages, 95);
+        double file = percentile(files, 95);
+        System.out.printf(
+                Locale.ROOT,
+                "%d pages: median %.1f ms, 95th %.1f ms; %d static files: 95th %.1f ms; ratio %.1f (limit %.0f); "
+                        + "%.1f edits a second without error%n",
+                pages.size(),
+                percentile(pages, 50),
+                page,
+                files.size(),
+                file,
+                page / file,
+                MOST_BESIDE_STATIC,
+                rate);
+        return page / file <= MOST_BESIDE_STATIC && rate >= EDITS_A_SECOND * 0.95;
+    }
+}
