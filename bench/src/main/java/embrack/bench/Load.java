@@ -27,8 +27,8 @@ import java.util.concurrent.atomic.AtomicInteger;
  *   <li>{@code prepare}: the first account, and a rig with its history;
  *   <li>{@code pages FILE}: how long pages take one after another, kept in a file, or held against what was kept there;
  *   <li>{@code told}: from an edit to pages at both servers;
- *   <li>{@code people PEOPLE CREWS SECONDS}: people who think for 5 s between pages, 20 edits a second, and a static file
- *       asked for under the same load.
+ *   <li>{@code people PEOPLE CREWS SECONDS}: people who think for 5 s between pages, 20 edits a second, and a static
+ *       file asked for under the same load.
  * </ul>
  */
 final class Load {
@@ -151,7 +151,7 @@ final class Load {
         return sorted.get(Math.min(sorted.size() - 1, sorted.size() * percent / 100));
     }
 
-    /** Person p is of crew p modulo crews, whose rigs are ten that follow one another, and works at one of both servers. */
+    /** Person p is of crew p modulo crews, whose rigs are ten in a row, and works at one server of both. */
     private boolean people(int people, int crews, Duration lasts) throws Exception {
         List<Visitor> signedIn = new ArrayList<>();
         for (int i = 0; i < people; i++) {

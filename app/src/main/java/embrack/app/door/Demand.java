@@ -95,6 +95,7 @@ record Demand(Place place, Right right) {
             sent("/rigs/{rig}/notes/**", Place.RIG, Right.NOTE),
             // Who has links for tonight is not for all.
             got("/rigs/{rig}/links", Place.RIG, Right.EDIT),
+            got("/rigs/{rig}/songs/{song}/copy", Place.RIG, Right.EDIT),
             // Lines over which messages go to boxes, simulated or real.
             got("/rigs/{rig}/line/simulated/ports", Place.RIG, Right.EDIT),
             got("/rigs/{rig}/line/send/own/ports", Place.RIG, Right.EDIT),

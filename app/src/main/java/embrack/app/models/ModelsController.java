@@ -4,6 +4,7 @@ import embrack.app.door.Entry;
 import embrack.app.frame.DrawnOnce;
 import embrack.app.frame.Echo;
 import embrack.app.frame.Refusals;
+import embrack.app.frame.Said;
 import embrack.app.frame.Uploads;
 import embrack.app.store.Because;
 import embrack.app.store.Hand;
@@ -12,6 +13,7 @@ import embrack.app.store.NoSuchModel;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.crew.CrewId;
+import embrack.core.crew.Right;
 import embrack.core.edit.Refused;
 import embrack.core.gear.Implementation;
 import embrack.core.gear.Memory;
@@ -23,7 +25,9 @@ import embrack.files.json.UnreadableFile;
 import embrack.files.model.ModelFile;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -95,6 +99,53 @@ class ModelsController {
                 models.find(crew, id).orElseThrow(() -> new Refused("name", Because.of("no.model-gone")));
         embrack.core.gear.Model kept = models.createNumbered(crew, hand, original, "Copy of " + original.name());
         return "redirect:/models/%s/edit%s".formatted(kept.id(), RigLink.query("?", rig));
+    }
+
+    /** The other crews that whoever asks plans for. */
+    @GetMapping("/models/{id}/to")
+    String others(@PathVariable String id, CrewId crew, Entry entry, Model page) {
+        return give(id, crew, entry, Echo.NONE, page);
+    }
+
+    private String give(String id, CrewId crew, Entry entry, Echo echo, Model page) {
+        page.addAttribute(
+                        "name",
+                        models.find(crew, id).map(model -> model.name().text()).orElse("a model that is gone"))
+                .addAttribute("at", "/models/" + id)
+                .addAttribute("echo", echo)
+                .addAttribute("others", others(crew, entry));
+        return "models/give";
+    }
+
+    private static Map<CrewId, String> others(CrewId crew, Entry entry) {
+        Map<CrewId, String> others = new LinkedHashMap<>(entry.crews());
+        others.keySet().removeIf(one -> one.equals(crew) || !entry.to(one).contains(Right.EDIT));
+        return others;
+    }
+
+    /** Gives a copy to another crew. */
+    @PostMapping("/models/{id}/to")
+    String give(
+            @PathVariable String id,
+            @RequestParam(defaultValue = "") String to,
+            CrewId crew,
+            Entry entry,
+            Hand hand,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model page) {
+        Optional<CrewId> other = others(crew, entry).keySet().stream()
+                .filter(one -> one.toString().equals(to))
+                .findFirst();
+        if (other.isEmpty()) {
+            var refused = new Refused("to", Because.of("no.none-of-the-list"));
+            return give(id, crew, entry, Refusals.answer(refused, request, response), page);
+        }
+        embrack.core.gear.Model given =
+                models.find(crew, id).orElseThrow(() -> new Refused("name", Because.of("no.model-gone")));
+        models.createNumbered(other.get(), hand, given, "Given by another crew");
+        Said.to(response, "%s has a copy of it now.".formatted(entry.crews().getOrDefault(other.get(), "")));
+        return "redirect:/models/" + id;
     }
 
     @PostMapping("/models/{id}/delete")

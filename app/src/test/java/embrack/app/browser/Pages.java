@@ -69,6 +69,7 @@ final class Pages {
             "/rigs/1/songs/tide-against-the-pier",
             "/rigs/1/songs/lanterns-on-the-sill?cue=2&find=scene",
             "/rigs/1/songs/the-slow-boats/how",
+            "/rigs/1/songs/the-slow-boats/copy",
             "/rigs/1/songs/rope-and-kettle/capture?keys=quay-board&hits=6527-1,6600-1,6700-1u",
             "/rigs/1/cues?device=lantern-desk",
             "/rigs/1/order/night-of-the-slow-boats?part=7",

@@ -270,7 +270,7 @@ class SignInTests {
         RigId rig = rigs.create(CrewId.FIRST, Hand.ANY, PlanFile.read(plan), "New rig");
         Caller mira = crews.of("Mira");
         mira.post("/rigs/%s/notes".formatted(rig), "words", note, "about", note);
-        mira.post("/rigs/%s/links".formatted(rig), "note", name, "what", "folder", "hours", "1");
+        mira.post("/rigs/%s/links".formatted(rig), "note", note, "what", "folder", "hours", "1");
         int named = 0;
         for (String line : Files.readAllLines(Path.of("src/test/resources/doors.txt"))) {
             String path = line.replaceFirst("^GET /rigs/\\{id}", "/rigs/" + rig)
@@ -278,7 +278,7 @@ class SignInTests {
                     .replace("{show}", "night-of-the-slow-boats")
                     .replace("{song}", "rope-and-kettle")
                     .replaceFirst(" .*", "");
-            if (path.startsWith("/rigs/") && !path.contains("{") && !path.contains("changes")) {
+            if (path.matches("/rigs/[a-z0-9/-]+") && !path.endsWith("/changes")) {
                 HttpResponse<String> page = mira.get(path);
                 if (page.headers().firstValue("Content-Type").orElse("").contains("html")) {
                     assertThat(page.body())

@@ -11,7 +11,9 @@ import embrack.core.name.TapeLabel;
 import embrack.core.offer.Offer;
 import embrack.core.offer.Offers;
 import embrack.core.plan.Plan;
+import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
+import embrack.core.rig.Rig;
 import embrack.core.show.Anchor;
 import embrack.core.show.Book;
 import embrack.core.show.Cue;
@@ -169,6 +171,40 @@ public sealed interface SongEdit extends Edit {
         @Override
         public Phrase summary(Plan before) {
             return Say.of("import-song").with("title", song.title());
+        }
+    }
+
+    /**
+     * Adds a song of another rig, with what this rig has the boxes for: those of the same name and hardware.
+     *
+     * @param from the rig that it is of
+     */
+    record CopySong(Song song, Rig from) implements SongEdit {
+
+        /** The song as it is for another rig: without what that one has no box for. */
+        public Song fitted(Rig to) {
+            Song fitted = song;
+            for (Device device : from.devices()) {
+                fitted = isAlike(device.id(), to) ? fitted : fitted.without(device.id());
+            }
+            return fitted;
+        }
+
+        private boolean isAlike(DeviceId device, Rig to) {
+            return to.find(device)
+                    .flatMap(there ->
+                            from.find(device).filter(here -> here.model().equals(there.model())))
+                    .isPresent();
+        }
+
+        @Override
+        public Plan apply(Plan plan) {
+            return Refused.at("rig", () -> new ImportSong(fitted(plan.rig())).apply(plan));
+        }
+
+        @Override
+        public Phrase summary(Plan before) {
+            return Say.of("copy-song").with("title", song.title());
         }
     }
 

@@ -210,6 +210,7 @@ class EditWordsTests {
                 said(new NumberEdit.Choose(Practice.GO, 1), "Go: one switch for each song or key"),
                 said(new SongEdit.AddSong(" Tide ", ""), "Add the song Tide"),
                 said(new SongEdit.ImportSong(PLAN.book().song(EBB)), "Read the song Ebb from a file"),
+                said(new SongEdit.CopySong(PLAN.book().song(EBB), PLAN.rig()), "Copy the song Ebb from another rig"),
                 said(new SongEdit.RemoveSong(EBB), "Remove the song Ebb"),
                 said(new SongEdit.TellForm(EBB, ""), "Say how Ebb goes"),
                 said(new SongEdit.NewTempo(EBB, " 90 ", false), "Play Ebb at 90"),
