@@ -36,7 +36,7 @@ final class Load {
     private static final String PASSWORD = "sixty at the harbour wall";
     private static final String STATIC = "/icon.svg";
     private static final List<String> ROOMS =
-            List.of("/gear", "/wiring", "/switches", "/songs", "/preflight", "/sheets", "/history");
+            List.of("/gear", "/wiring", "/switches/quay-board/1/1", "/songs", "/preflight", "/sheets", "/history");
     private static final int REVISIONS = 200;
     private static final int ROUNDS = 60;
     private static final int EDITS_A_SECOND = 20;

@@ -9,6 +9,7 @@ import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.crew.CrewId;
+import embrack.core.show.Book;
 import embrack.files.plan.PlanFile;
 import java.io.IOException;
 import java.net.http.HttpResponse;
@@ -261,22 +262,24 @@ class SignInTests {
     void namesWithMarkupAreText() throws IOException {
         String name = "\"'&amp;";
         String note = "<img src=x>" + name;
-        String plan = Files.readString(Path.of("../docs/examples/quay-rig.json"));
-        for (String label :
-                List.of("Quay rig", "Vocal mixer", "Quay board", "Night of the Slow Boats", "Rope and Kettle")) {
+        String plan = Files.readString(Path.of("../docs/examples/mute-board.json"));
+        for (String label : List.of("Mute board", "Vocal mixer", "Voice board")) {
             String marked = name.replace("\"", "\\\"") + label.charAt(0);
             plan = plan.replace("\"%s\"".formatted(label), "\"%s\"".formatted(marked));
         }
         RigId rig = rigs.create(CrewId.FIRST, Hand.ANY, PlanFile.read(plan), "New rig");
         Caller mira = crews.of("Mira");
+        mira.post("/rigs/%s/songs".formatted(rig), "title", name);
+        mira.post("/rigs/%s/order".formatted(rig), "name", name);
         mira.post("/rigs/%s/notes".formatted(rig), "words", note, "about", note);
         mira.post("/rigs/%s/links".formatted(rig), "note", note, "what", "folder", "hours", "1");
+        Book book = rigs.load(rig).plan().book();
         int named = 0;
         for (String line : Files.readAllLines(Path.of("src/test/resources/doors.txt"))) {
             String path = line.replaceFirst("^GET /rigs/\\{id}", "/rigs/" + rig)
                     .replace("{device}", "vocal-mixer")
-                    .replace("{show}", "night-of-the-slow-boats")
-                    .replace("{song}", "rope-and-kettle")
+                    .replace("{show}", book.shows().getFirst().id().toString())
+                    .replace("{song}", book.songs().getFirst().id().toString())
                     .replaceFirst(" .*", "");
             if (path.matches("/rigs/[a-z0-9/-]+") && !path.endsWith("/changes")) {
                 HttpResponse<String> page = mira.get(path);
