@@ -10,6 +10,8 @@ import { say } from "./news.js";
 // own is on its way, is fetched after it.
 let changes = null;
 let told = 0;
+// For each that is told the page is drawn anew once, also where it comes from what was kept without a network.
+let drawnFor = 0;
 // A page that is the answer to what was sent is not to be had again by its address.
 let isAnswer = false;
 /** What is written and not yet sent, or was sent and refused. */
@@ -33,6 +35,7 @@ function listen() {
   if (changes && changes.url.endsWith(room?.dataset.changes ?? "none")) return;
   changes?.close();
   told = 0;
+  drawnFor = 0;
   changes = room ? new EventSource(room.dataset.changes) : null;
   changes?.addEventListener("revision", (event) => {
     told = Math.max(told, Number(event.data));
@@ -49,14 +52,17 @@ function listen() {
 }
 async function refresh() {
   const top = document.getElementById("top");
-  if (whole() && Number(top?.dataset.seen) < told && !dragging.isActive() && !isEditing() && !isWriting())
+  const isOld = Number(top?.dataset.seen) < told && drawnFor < told;
+  if (whole() && isOld && !dragging.isActive() && !isEditing() && !isWriting()) {
+    drawnFor = told;
     return htmx.ajax("GET", location.pathname + location.search, {
       target: "#page",
       select: "#page",
       swap: "outerHTML show:none",
       headers: { "Embrack-By-Itself": "changes" },
     });
-  const room = document.querySelector("[data-revision]");
+  }
+  const room = document.querySelector("main[data-changes][data-revision]");
   if (!room || Number(room.dataset.revision) >= told || dragging.isActive() || isEditing()) return;
   const answer = await fetch(location.href, { headers: { Accept: "text/html", "Embrack-By-Itself": "changes" } });
   if (!answer.ok || isEditing() || dragging.isActive() || !room.isConnected) return;
@@ -73,7 +79,7 @@ async function refresh() {
       htmx.process(now);
     });
   back();
-  const now = document.querySelector("[data-revision]");
+  const now = document.querySelector("main[data-revision]");
   const shown = fresh.querySelector("[data-revision]");
   if (now && shown) now.dataset.revision = shown.dataset.revision;
   const svg = picture();
@@ -85,6 +91,12 @@ document.addEventListener("DOMContentLoaded", listen);
 document.addEventListener("htmx:afterSettle", () => {
   listen();
   refresh();
+});
+// Whoever began to write while the page was on its way keeps theirs.
+document.addEventListener("htmx:beforeSwap", (event) => {
+  if (event.detail.requestConfig.headers["Embrack-By-Itself"] !== "changes" || !isWriting()) return;
+  event.detail.shouldSwap = false;
+  drawnFor = 0;
 });
 document.addEventListener("htmx:afterRequest", (event) => {
   const { requestConfig, xhr } = event.detail;

@@ -45,6 +45,9 @@ final class Load {
     private static final double MOST_BESIDE_TEN = 1.2;
     private static final int RIGS_OF_A_CREW = 10;
 
+    /** Rigs that a crew works at just now: tonight's and the next. */
+    private static final int AT_WORK = 2;
+
     private final List<Integer> ports;
 
     private Load(List<Integer> ports) {
@@ -151,12 +154,31 @@ final class Load {
         return sorted.get(Math.min(sorted.size() - 1, sorted.size() * percent / 100));
     }
 
-    /** Person p is of crew p modulo crews, whose rigs are ten in a row, and works at one server of both. */
+    /** Each rig that is worked at is looked at once, as it would have been after the first minutes of a day. */
+    private void warmUp(List<Visitor> people, int crews) throws IOException, InterruptedException {
+        for (int crew = 0; crew < crews; crew++) {
+            for (int rig = 0; rig < AT_WORK; rig++) {
+                for (String room : ROOMS) {
+                    time(people.get(crew), path(crew, rig, room));
+                }
+            }
+        }
+    }
+
+    private static String path(int crew, int rig, String room) {
+        return "/rigs/%d%s".formatted(crew * RIGS_OF_A_CREW + 1 + rig, room);
+    }
+
+    /**
+     * Person p is of crew p modulo crews, whose rigs are ten in a row, at two of which it works now. Of an even number
+     * of crews each is at one server, as a proxy has it that sends what is asked of a rig to one.
+     */
     private boolean people(int people, int crews, Duration lasts) throws Exception {
         List<Visitor> signedIn = new ArrayList<>();
         for (int i = 0; i < people; i++) {
             signedIn.add(signedIn(i + 1, i % ports.size()));
         }
+        warmUp(signedIn, crews);
         Instant end = Instant.now().plus(lasts);
         List<Double> pages = Collections.synchronizedList(new ArrayList<>());
         List<Double> files = Collections.synchronizedList(new ArrayList<>());
@@ -165,12 +187,12 @@ final class Load {
         for (int i = 0; i < people; i++) {
             Visitor visitor = signedIn.get(i);
             var random = new Random(i);
-            int first = i % crews * RIGS_OF_A_CREW + 1;
+            int crew = i % crews;
             all.add(() -> {
                 Thread.sleep(random.nextInt(THINKS_MILLIS));
                 while (Instant.now().isBefore(end)) {
-                    int rig = first + random.nextInt(RIGS_OF_A_CREW);
-                    pages.add(time(visitor, "/rigs/" + rig + ROOMS.get(random.nextInt(ROOMS.size()))));
+                    String room = ROOMS.get(random.nextInt(ROOMS.size()));
+                    pages.add(time(visitor, path(crew, random.nextInt(AT_WORK), room)));
                     Thread.sleep(THINKS_MILLIS / 2 + random.nextInt(THINKS_MILLIS));
                 }
                 return null;
@@ -178,7 +200,7 @@ final class Load {
         }
         for (int i = 0; i < EDITS_A_SECOND; i++) {
             Visitor visitor = signedIn(i + 1, i % ports.size());
-            int rig = i % crews * RIGS_OF_A_CREW + 1 + i / crews;
+            int rig = i % crews * RIGS_OF_A_CREW + 1 + i / crews % AT_WORK;
             visitor.enter("/rigs/%d/gear/vocal-mixer".formatted(rig));
             all.add(() -> {
                 for (long due = System.nanoTime(); Instant.now().isBefore(end); due += 1_000_000_000L) {
