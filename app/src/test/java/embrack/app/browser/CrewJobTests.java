@@ -120,9 +120,10 @@ class CrewJobTests {
         assertThat(planner.page.locator("#boxes")).containsText("Vocal mixer");
         assertThat(planner.page.locator("#boxes")).containsText("Foot board");
         lead.page.navigate(rig + "/history");
-        lead.page.navigate(rig + "/gear/voice-board");
+        lead.page.navigate(rig + "/switches/voice-board/1/2");
         planner.page.navigate(rig + "/switches/voice-board/1/1");
         planner.set("Tape beside the switch", "Hush");
+        assertThat(lead.page.locator("main")).containsText("Hush");
         lead.page.navigate(rig + "/history");
         assertThat(lead.page.locator(".new")).hasCount(1);
         link(planner.page, "note").click();
@@ -144,6 +145,22 @@ class CrewJobTests {
         planner.page.locator("#name-it").fill("as played in the chapel");
         planner.click("Keep the name");
         assertThat(planner.page.locator(".turn strong")).hasText("as played in the chapel");
+    }
+
+    @Test
+    void whoWritesWhereAnotherWroteIsToldFirst() {
+        String box = "/rigs/%s/gear/vocal-mixer".formatted(crews.own());
+        lead.page.navigate(box);
+        planner.page.navigate(box);
+        lead.type("Job", "Low desk");
+        planner.set("Job", "High desk");
+        assertThat(lead.page.locator("#here")).containsText("to High desk. Show it");
+        Stagehand.see(lead.page.getByLabel("Job", new Page.GetByLabelOptions().setExact(true)), "Low desk");
+        lead.set("Job", "Low desk");
+        assertThat(lead.page.locator(".told.refused")).containsText("to High desk\" by Jory");
+        Stagehand.see(lead.page.getByLabel("Job", new Page.GetByLabelOptions().setExact(true)), "Low desk");
+        lead.set("Job", "Low desk");
+        assertThat(lead.page.locator("#boxes")).containsText("Low desk");
     }
 
     @Test
@@ -170,7 +187,8 @@ class CrewJobTests {
         String own = "/rigs/" + crews.own();
         planner.page.navigate(own + "/history");
         String plan = planner.page.request().get(own + "/plan.json").text();
-        String copy = plan.replace("\"Vocal mixer\"", "\"Voice desk\"").replace("\"Voice board\"", "\"Foot board\"");
+        String copy = plan.replaceFirst("\"(Vocal mixer|Low desk)\"", "\"Voice desk\"")
+                .replace("\"Voice board\"", "\"Foot board\"");
         planner.page.navigate(own + "/gear/voice-board");
         planner.set("Job", "Stage board");
         link(planner.page, "history").click();

@@ -300,7 +300,8 @@ class MuteBoardJobTests extends AtTheBrowser {
         hand.importFile(file.getBytes(StandardCharsets.UTF_8));
         hand.at("/gear");
         hand.page.navigate("/");
-        assertThat(hand.export()).isEqualTo(file);
+        String edition = ",\\s*\"edition\" : \"rig-[a-z0-9-]+ [0-9]+\"";
+        assertThat(hand.export().replaceFirst(edition, "")).isEqualTo(file.replaceFirst(edition, ""));
     }
 
     /** The box does what its chart said; the chart now has the values for mute and open exchanged. */

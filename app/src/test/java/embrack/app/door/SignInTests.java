@@ -264,7 +264,7 @@ class SignInTests {
         String note = "<img src=x>" + name;
         String plan = Files.readString(Path.of("../docs/examples/mute-board.json"));
         for (String label : List.of("Mute board", "Vocal mixer", "Voice board")) {
-            String marked = name.replace("\"", "\\\"") + label.charAt(0);
+            String marked = name.replace("\"", "\\\"") + label.charAt(2);
             plan = plan.replace("\"%s\"".formatted(label), "\"%s\"".formatted(marked));
         }
         RigId rig = rigs.create(CrewId.FIRST, Hand.ANY, PlanFile.read(plan), "New rig");
