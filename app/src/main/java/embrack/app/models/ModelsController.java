@@ -110,7 +110,7 @@ class ModelsController {
     private String give(String id, CrewId crew, Entry entry, Echo echo, Model page) {
         page.addAttribute(
                         "name",
-                        models.find(crew, id).map(model -> model.name().text()).orElse("a model that is gone"))
+                        models.find(crew, id).map(model -> model.name().text()).orElseThrow(() -> new NoSuchModel(id)))
                 .addAttribute("at", "/models/" + id)
                 .addAttribute("echo", echo)
                 .addAttribute("others", others(crew, entry));

@@ -112,7 +112,9 @@ class ReturnedController {
     String refused(Refused refused, HttpServletRequest request, HttpServletResponse response, Model page) {
         RigId id = RigId.of(Refusals.pathVariable(request, "id"));
         Echo echo = Refusals.answer(refused, request, response);
-        page.addAttribute("notice", Spoken.words().say(refused.phrase()));
+        if (request.getRequestURI().endsWith("/take")) {
+            page.addAttribute("notice", Spoken.words().say(refused.phrase()));
+        }
         return page(id, Optional.ofNullable(request.getParameter("read")).orElse(""), echo, page);
     }
 

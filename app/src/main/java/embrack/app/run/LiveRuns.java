@@ -141,7 +141,7 @@ class LiveRuns {
             try {
                 run.keep(System.nanoTime());
                 store.letGo(run.id());
-            } catch (RunElsewhere | DataAccessException e) {
+            } catch (RunElsewhere | DataAccessException | TransactionException e) {
                 LOG.debug("run {} is gone already", run.id(), e);
             }
             moves.forEach(watcher -> watcher.accept(run.rig()));

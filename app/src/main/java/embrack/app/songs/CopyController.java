@@ -109,7 +109,7 @@ class CopyController {
                 .addAttribute("form", "/rigs/%s%s".formatted(id, path))
                 .addAttribute("back", "/rigs/%s/songs/%s/how".formatted(id, song))
                 .addAttribute(
-                        "title",
+                        "copied",
                         stored.plan()
                                 .book()
                                 .find(song)
