@@ -5,7 +5,6 @@ import embrack.app.frame.Spoken;
 import embrack.core.check.rule.Severity;
 import embrack.core.music.Clock;
 import embrack.core.plan.Plan;
-import embrack.core.run.Aftermath;
 import embrack.core.run.BadNights;
 import embrack.core.run.BadNights.OfBox;
 import embrack.core.run.BadNights.OfLink;
@@ -13,8 +12,8 @@ import embrack.core.run.BadNights.OfPart;
 import embrack.core.run.BadNights.OfPlan;
 import embrack.core.run.BadNights.OfSwitch;
 import embrack.core.run.Fault;
-import embrack.core.run.Mishaps;
 import embrack.core.run.Night;
+import embrack.core.run.Outcome;
 import embrack.core.run.Rates;
 import embrack.core.run.Telling;
 import embrack.core.word.Wording;
@@ -51,7 +50,7 @@ record ForesightPage(
     private static final double MICROS = 1e6;
 
     /** How far something is that is worked out; {@code isGoing} until it is done or ended. */
-    record Working(int done, int all, boolean isGoing) {
+    record Working(int done, int all, boolean isGoing, boolean hasFailed) {
 
         /** Whether all of it is known. */
         public boolean isWhole() {
@@ -59,7 +58,7 @@ record ForesightPage(
         }
 
         static Working of(Foresight.Progress progress) {
-            return new Working(progress.done(), Math.max(1, progress.all()), !progress.isDone());
+            return new Working(progress.done(), Math.max(1, progress.all()), !progress.isDone(), progress.hasFailed());
         }
     }
 
@@ -85,7 +84,7 @@ record ForesightPage(
     record CulpritRow(String words, String heard, String seen) {}
 
     static ForesightPage of(
-            Optional<Foresight.Singles> singles, Optional<Foresight.Nights> nights, Rates rates, int revision) {
+            Optional<Foresight.Singles> singles, Optional<Foresight.Drawn> nights, Rates rates, int revision) {
         boolean isOld = singles.filter(one -> one.revision() != revision).isPresent()
                 || nights.filter(one -> one.revision() != revision).isPresent();
         return new ForesightPage(
@@ -101,8 +100,9 @@ record ForesightPage(
                 isOld);
     }
 
-    private static String tried(Map<Fault, List<Mishaps.Tried>> tried) {
-        List<Mishaps.Tried> all = tried.values().stream().flatMap(List::stream).toList();
+    private static String tried(Map<Fault, List<Foresight.Tried>> tried) {
+        List<Foresight.Tried> all =
+                tried.values().stream().flatMap(List::stream).toList();
         return "%d things, each at every join and inside every part: %d trials, %d of them noticed by the audience."
                 .formatted(
                         tried.size(),
@@ -110,11 +110,11 @@ record ForesightPage(
                         all.stream().filter(ForesightPage::isNoticed).count());
     }
 
-    private static boolean isNoticed(Mishaps.Tried tried) {
-        return tried.aftermath().heardMicros() + tried.aftermath().seenMicros() > 0;
+    private static boolean isNoticed(Foresight.Tried tried) {
+        return tried.outcome().noticedMicros() > 0;
     }
 
-    private static List<Group> groups(Night night, Map<Fault, List<Mishaps.Tried>> tried) {
+    private static List<Group> groups(Night night, Map<Fault, List<Foresight.Tried>> tried) {
         Plan plan = night.plan();
         Wording wording = Spoken.of(plan);
         var telling = new Telling(night);
@@ -132,6 +132,11 @@ record ForesightPage(
         return groups;
     }
 
+    /** The one of which the audience notices most, or which is wrong longest. */
+    private static Optional<Foresight.Tried> worst(List<Foresight.Tried> tried) {
+        return tried.stream().max(Comparator.comparing(Foresight.Tried::outcome, Outcome.BY_HARM));
+    }
+
     private static String sort(Fault fault) {
         return switch (fault) {
             case Fault.BoxOut out -> "A box is out";
@@ -141,19 +146,18 @@ record ForesightPage(
         };
     }
 
-    private static long badness(List<Mishaps.Tried> tried) {
-        return Foresight.worst(tried)
-                .map(one -> 2 * (one.aftermath().heardMicros() + one.aftermath().seenMicros())
-                        + (one.aftermath().isAny() ? 1 : 0))
+    private static long badness(List<Foresight.Tried> tried) {
+        return worst(tried)
+                .map(one -> 2 * one.outcome().noticedMicros() + (one.outcome().isAny() ? 1 : 0))
                 .orElse(0L);
     }
 
     private static Single single(
-            Night night, Fault fault, List<Mishaps.Tried> tried, Wording wording, Telling telling) {
+            Night night, Fault fault, List<Foresight.Tried> tried, Wording wording, Telling telling) {
         long noticed = tried.stream().filter(ForesightPage::isNoticed).count();
-        long any = tried.stream().filter(one -> one.aftermath().isAny()).count();
-        Optional<Mishaps.Tried> worst =
-                Foresight.worst(tried).filter(one -> one.aftermath().isAny());
+        long any = tried.stream().filter(one -> one.outcome().isAny()).count();
+        Optional<Foresight.Tried> worst =
+                worst(tried).filter(one -> one.outcome().isAny());
         return new Single(
                 wording.say(telling.fault(fault)),
                 noticed > 0
@@ -162,27 +166,24 @@ record ForesightPage(
                                 ? Mark.of(Severity.LOOK, "not noticed")
                                 : new Mark("tick", "exact", "nothing comes of it"),
                 noticed > 0 ? "%d of %d moments".formatted(noticed, tried.size()) : "",
-                worst.map(one -> what(one.aftermath()) + ", " + where(night, one))
-                        .orElse(""),
-                worst.flatMap(one -> one.aftermath().advice())
-                        .map(advice -> advice.acts().stream()
-                                .map(act -> AdviceView.deed(night.plan(), act, wording)
-                                        .words())
-                                .collect(Collectors.joining(", then ")))
-                        .orElse(""),
+                worst.map(one -> what(one.outcome()) + ", " + where(night, one)).orElse(""),
+                worst.stream()
+                        .flatMap(one -> one.outcome().helps().stream())
+                        .map(act -> AdviceView.deed(night.plan(), act, wording).words())
+                        .collect(Collectors.joining(", then ")),
                 tried.stream()
-                        .filter(one -> one.aftermath().isAny())
+                        .filter(one -> one.outcome().isAny())
                         .sorted(Comparator.comparingLong(one -> one.mishap().at()))
-                        .map(one -> new Moment(where(night, one), what(one.aftermath())))
+                        .map(one -> new Moment(where(night, one), what(one.outcome())))
                         .toList());
     }
 
-    private static String where(Night night, Mishaps.Tried tried) {
+    private static String where(Night night, Foresight.Tried tried) {
         String part = night.parts().get(tried.mishap().part()).entry().name().text();
         return tried.mishap().isAtJoin() ? "at the end of " + part : "in " + part;
     }
 
-    private static String what(Aftermath after) {
+    private static String what(Outcome after) {
         List<String> words = new ArrayList<>();
         if (after.isSilent()) {
             words.add("nothing plays");
@@ -228,13 +229,16 @@ record ForesightPage(
         return BigDecimal.valueOf(rate).stripTrailingZeros().toPlainString();
     }
 
-    private static String words(Foresight.Nights nights) {
+    private static String words(Foresight.Drawn nights) {
         return "%d nights from seed %d: %d things went wrong, and in %d nights the audience noticed something."
                 .formatted(
-                        nights.progress().done(), nights.seed(), nights.bill().faults(), nights.noticed());
+                        nights.progress().done(),
+                        nights.seed(),
+                        nights.bill().faults(),
+                        nights.bill().noticed());
     }
 
-    private static List<CulpritRow> culprits(Foresight.Nights nights) {
+    private static List<CulpritRow> culprits(Foresight.Drawn nights) {
         Plan plan = nights.night().plan();
         BadNights.Bill bill = nights.bill();
         double thousand = 1_000.0 / Math.max(1, nights.progress().done());

@@ -1,9 +1,7 @@
 package embrack.app.run;
 
-import embrack.app.store.Reports;
 import embrack.app.store.RigDeleted;
 import embrack.app.store.RigId;
-import embrack.app.store.RigStore;
 import embrack.app.store.RunElsewhere;
 import embrack.app.store.RunStore;
 import embrack.app.store.RunWanted;
@@ -55,8 +53,7 @@ class LiveRuns {
 
     private static final int ASKS_EVERY = 10;
 
-    private final RigStore rigs;
-    private final Reports reports;
+    private final Nights nights;
     private final RunStore store;
     private final RunLog log;
     private final Map<RigId, LiveRun> live = new ConcurrentHashMap<>();
@@ -67,10 +64,9 @@ class LiveRuns {
     private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(
             Thread.ofPlatform().daemon().name("runs").factory());
 
-    LiveRuns(RigStore rigs, Reports reports, RunStore store, RunLog log) {
+    LiveRuns(Nights nights, RunStore store, RunLog log) {
         this.log = log;
-        this.rigs = rigs;
-        this.reports = reports;
+        this.nights = nights;
         this.store = store;
         clock.scheduleAtFixedRate(this::tick, TICK_MILLIS, TICK_MILLIS, TimeUnit.MILLISECONDS);
     }
@@ -168,14 +164,9 @@ class LiveRuns {
     }
 
     private LiveRun taken(RigId rig, RunStore.Kept kept) {
-        Night night = Night.of(reports.of(played(rig, kept)));
+        Night night = nights.of(rig, kept.revision());
         return new LiveRun(
                 rig, store, kept, night, acts(kept.id(), night), replay(rig, kept, night), System.nanoTime());
-    }
-
-    /** The rig as it was when a run of it began. */
-    private StoredRig played(RigId rig, RunStore.Kept kept) {
-        return new StoredRig(rig, kept.revision(), rigs.at(rig, kept.revision()), Optional.empty(), Optional.empty());
     }
 
     private List<History.Done> acts(long run, Night night) {
@@ -193,7 +184,7 @@ class LiveRuns {
     /** Begins a run of the newest plan, and ends the one that went on. */
     LiveRun begin(StoredRig rig, RunStore.Wish wish, Pace pace) {
         of(rig.id()).ifPresent(this::write);
-        Night night = Night.of(reports.of(rig));
+        Night night = nights.of(rig);
         long from = Run.at(night, wish.part(), wish.bar(), wish.byPlan()).now();
         RunStore.Kept kept = store.begin(
                 rig.id(), rig.revision(), wish, from, pace.going(true).written());
@@ -214,7 +205,10 @@ class LiveRuns {
             of(rig).ifPresent(this::write);
             RunStore.Kept whole = store.find(rig, run).orElse(one);
             boolean isDrill = whole.wish().sort() == RunStore.Sort.DRILL;
-            begin(played(rig, whole), whole.again(), Pace.PAUSED.at(isDrill ? Pace.Speed.PRESSES : Pace.Speed.ONE));
+            begin(
+                    nights.played(rig, whole.revision()),
+                    whole.again(),
+                    Pace.PAUSED.at(isDrill ? Pace.Speed.PRESSES : Pace.Speed.ONE));
         });
         return kept.isPresent();
     }

@@ -5,7 +5,7 @@ public final class NoSuchRig extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
-    NoSuchRig(RigId id) {
+    public NoSuchRig(RigId id) {
         super("there is no rig " + id);
     }
 }

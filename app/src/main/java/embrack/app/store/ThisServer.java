@@ -5,11 +5,12 @@ import org.springframework.stereotype.Component;
 
 /** What tells this server from others on the same database, as long as it runs. */
 @Component
-final class ThisServer {
+public final class ThisServer {
 
     private final String id = UUID.randomUUID().toString();
 
-    String id() {
+    /** Another one each time that it starts. */
+    public String id() {
         return id;
     }
 }

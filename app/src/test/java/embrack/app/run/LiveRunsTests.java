@@ -62,6 +62,9 @@ class LiveRunsTests {
     private Reports reports;
 
     @Autowired
+    private Nights nights;
+
+    @Autowired
     private RunStore store;
 
     @Autowired
@@ -107,7 +110,7 @@ class LiveRunsTests {
             acts.done(run, "Mira", words);
         }
         Run before = run.run();
-        Run after = new LiveRuns(rigs, reports, store, log).of(id).orElseThrow().run();
+        Run after = new LiveRuns(nights, store, log).of(id).orElseThrow().run();
         assertThat(after).isEqualTo(before).hasSameHashCodeAs(before);
         assertThat(after.tape()).isEqualTo(before.tape());
         assertThat(store.acts(run.id(), stored.plan().rig())).hasSizeGreaterThan(8);
@@ -129,7 +132,7 @@ class LiveRunsTests {
 
         runs.end(id);
         assertThat(runs.of(id)).isEmpty();
-        assertThat(new LiveRuns(rigs, reports, store, log).of(id)).isEmpty();
+        assertThat(new LiveRuns(nights, store, log).of(id)).isEmpty();
     }
 
     /** The demo, pressed as planned: each part begins when its order says, nothing goes wrong, the slot suffices. */

@@ -59,15 +59,27 @@ public final class BadNights {
      * @param heardMicros how long it heard something wrong, microseconds, by culprit
      * @param seenMicros how long it saw something wrong
      * @param faults how many things went wrong
+     * @param nights in how many nights
+     * @param noticed in how many of them it noticed anything
      */
-    public record Bill(Map<Culprit, Long> heardMicros, Map<Culprit, Long> seenMicros, int faults) {
+    public record Bill(
+            Map<Culprit, Long> heardMicros, Map<Culprit, Long> seenMicros, int faults, int nights, int noticed) {
 
-        public static final Bill NOTHING = new Bill(Map.of(), Map.of(), 0);
+        /** Of no night at all. */
+        public static final Bill NOTHING = new Bill(Map.of(), Map.of(), 0, 0, 0);
 
-        /** This and another night. */
+        private static Bill ofNight(Map<Culprit, Long> heardMicros, Map<Culprit, Long> seenMicros, int faults) {
+            return new Bill(heardMicros, seenMicros, faults, 1, heardMicros.isEmpty() && seenMicros.isEmpty() ? 0 : 1);
+        }
+
+        /** These nights and others. */
         public Bill and(Bill other) {
             return new Bill(
-                    sum(heardMicros, other.heardMicros), sum(seenMicros, other.seenMicros), faults + other.faults);
+                    sum(heardMicros, other.heardMicros),
+                    sum(seenMicros, other.seenMicros),
+                    faults + other.faults,
+                    nights + other.nights,
+                    noticed + other.noticed);
         }
 
         private static Map<Culprit, Long> sum(Map<Culprit, Long> one, Map<Culprit, Long> other) {
@@ -147,7 +159,7 @@ public final class BadNights {
     public Bill of(long seed) {
         List<History.Done> drawn = drawn(seed);
         if (drawn.isEmpty()) {
-            return Bill.NOTHING;
+            return Bill.ofNight(Map.of(), Map.of(), 0);
         }
         Map<Culprit, Long> heard = new HashMap<>();
         Map<Culprit, Long> seen = new HashMap<>();
@@ -194,7 +206,7 @@ public final class BadNights {
                 since = run.now();
             }
         }
-        return new Bill(heard, seen, drawn.size());
+        return Bill.ofNight(heard, seen, drawn.size());
     }
 
     /** Whether anything is wrong for longer than messages take: what is under way still is no matter of anybody's. */

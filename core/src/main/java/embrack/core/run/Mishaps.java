@@ -54,6 +54,16 @@ public final class Mishaps {
         return faults;
     }
 
+    /** What can go wrong in this night. */
+    public List<Fault> faults() {
+        return faults(night.plan());
+    }
+
+    /** In which it does. */
+    public Night night() {
+        return night;
+    }
+
     /** The moments at which each of them is tried: inside each part that is long enough, and just before its end. */
     public List<Mishap> of(Fault fault) {
         List<Mishap> all = new ArrayList<>();
@@ -68,6 +78,23 @@ public final class Mishaps {
             }
         });
         return all;
+    }
+
+    /**
+     * What comes of a fault at each of the moments at which it is tried, in order; what would help is looked for at the
+     * worst of them alone.
+     */
+    public List<Outcome> outcomes(Fault fault) {
+        List<Mishap> all = of(fault);
+        List<Outcome> outcomes = new ArrayList<>();
+        for (Mishap mishap : all) {
+            outcomes.add(Outcome.of(tried(mishap, false).aftermath()));
+        }
+        outcomes.stream().max(Outcome.BY_HARM).filter(Outcome::isAny).ifPresent(worst -> {
+            int at = outcomes.indexOf(worst);
+            outcomes.set(at, Outcome.of(tried(all.get(at), true).aftermath()));
+        });
+        return outcomes;
     }
 
     /** One tried, and what came of it. */

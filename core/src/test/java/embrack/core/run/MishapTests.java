@@ -8,7 +8,10 @@ import embrack.core.Sketch;
 import embrack.core.check.Report;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.run.text.BillText;
+import embrack.core.run.text.OutcomeText;
 import embrack.core.switches.SwitchAt;
+import embrack.core.world.Event;
 import embrack.core.world.Event.Fate;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -79,12 +82,48 @@ class MishapTests {
                 .hasSize(2 * plan.rig().links().size() + plan.rig().devices().size() + 4);
     }
 
+    /** What was tried is kept as text and comes back equal; what would help is known at the worst moment alone. */
+    @Test
+    void whatComesOfThingsIsWrittenAndReadBack() {
+        Mishaps mishaps = new Mishaps(night);
+        var toLights = Sketch.on(plan).linkOf("thru-box.thru-1 > lantern-desk.in");
+        for (Fault fault : mishaps.faults()) {
+            List<Outcome> outcomes = mishaps.outcomes(fault);
+            assertThat(outcomes).hasSameSizeAs(mishaps.of(fault));
+            String text = OutcomeText.write(outcomes);
+            assertThat(OutcomeText.read(plan.rig(), text)).contains(outcomes);
+            assertThat(outcomes.stream().filter(one -> !one.helps().isEmpty()))
+                    .as(text)
+                    .allMatch(one -> Outcome.BY_HARM.compare(
+                                    one, outcomes.stream().max(Outcome.BY_HARM).orElseThrow())
+                            == 0)
+                    .hasSizeLessThanOrEqualTo(1);
+        }
+        assertThat(mishaps.outcomes(new Fault.LinkOut(toLights, 0)))
+                .anyMatch(one -> one.helps().contains(new Act.Repaired(new Event.LinkBack(toLights))));
+        for (String broken : List.of("1 2", "1 2 3 loud", "1 2 3; press nowhere.1.1", "-1 2 3", "x")) {
+            assertThat(OutcomeText.read(plan.rig(), broken)).as(broken).isEmpty();
+        }
+        Map<Rates.Sort, Double> rates = new EnumMap<>(Rates.Sort.class);
+        List.of(Rates.Sort.values()).forEach(sort -> rates.put(sort, 1.0));
+        BadNights bad = new BadNights(night, new Rates(rates));
+        BadNights.Bill bill =
+                LongStream.range(0, 12).mapToObj(bad::of).reduce(BadNights.Bill.NOTHING, BadNights.Bill::and);
+        assertThat(bill.nights()).isEqualTo(12);
+        assertThat(bill.worst()).isNotEmpty();
+        assertThat(BillText.read(plan.rig(), BillText.write(bill))).contains(bill);
+        String head = "1 nights, 1 noticed, 1 faults";
+        for (String broken : List.of("", "nights", head + "\n1 2", head + "\n1 2 astray", head + "\n1 2 overrun 3")) {
+            assertThat(BillText.read(plan.rig(), broken)).as(broken).isEmpty();
+        }
+    }
+
     /** Where nothing goes wrong nothing is noticed, and what goes wrong is as often as it was said to be. */
     @Test
     void badNightsAreAsBadAsTheirRates() {
         Map<Rates.Sort, Double> rates = new EnumMap<>(Rates.Sort.class);
         BadNights good = new BadNights(night, new Rates(rates));
-        assertThat(good.of(1)).isEqualTo(BadNights.Bill.NOTHING);
+        assertThat(good.of(1)).isEqualTo(new BadNights.Bill(Map.of(), Map.of(), 0, 1, 0));
         rates.put(Rates.Sort.OVERRUN, 0.5);
         rates.put(Rates.Sort.CABLE, 1.0);
         BadNights bad = new BadNights(night, new Rates(rates));
