@@ -25,9 +25,9 @@ public final class Caller {
     static final String KNOCK = "Knock";
 
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
-    private static final Pattern LINK = Pattern.compile("class=\"the-link\">[^<]*?(/(?:join|tonight)/[^<]+)<");
+    private static final Pattern LINK = Pattern.compile("class=\"the-link\">[^<]*?(/(?:join|tonight|share)/[^<]+)<");
 
-    private final String address;
+    private String address;
     private final CookieManager cookies = new CookieManager();
     private final HttpClient client = HttpClient.newBuilder()
             .version(HttpClient.Version.HTTP_1_1)
@@ -37,6 +37,12 @@ public final class Caller {
 
     public Caller(int port) {
         this.address = "http://127.0.0.1:" + port;
+    }
+
+    /** Goes on at another server. */
+    public Caller goTo(int port) {
+        address = "http://127.0.0.1:" + port;
+        return this;
     }
 
     /** What a path answers, without following anything. */
@@ -57,14 +63,23 @@ public final class Caller {
 
     /** Sends a form with the token of the last page. */
     public HttpResponse<String> post(String path, String... fields) {
+        return send(form(path, fields));
+    }
+
+    /** Sends a form with a mark that is the same each time that it is sent again. */
+    public HttpResponse<String> postOnce(String mark, String path, String... fields) {
+        return send(form(path, fields).header("Idempotency-Key", mark));
+    }
+
+    private HttpRequest.Builder form(String path, String... fields) {
         String form = IntStream.range(0, fields.length / 2)
                 .mapToObj(i -> fields[2 * i] + "=" + URLEncoder.encode(fields[2 * i + 1], StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
-        return send(HttpRequest.newBuilder(URI.create(address + path))
+        return HttpRequest.newBuilder(URI.create(address + path))
                 .header("Accept", "text/html")
                 .header("Content-Type", "application/x-www-form-urlencoded")
                 .header("X-XSRF-TOKEN", token())
-                .POST(HttpRequest.BodyPublishers.ofString(form)));
+                .POST(HttpRequest.BodyPublishers.ofString(form));
     }
 
     /** The status that a knock gets: {@link #LET_IN}, also for a page that was drawn before; or what the doors say. */

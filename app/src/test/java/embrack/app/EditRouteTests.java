@@ -107,6 +107,7 @@ class EditRouteTests {
         for (String note : List.of("", "/{note:\\d{1,18}}/done", "/{note:\\d{1,18}}/reopen")) {
             OTHERS.put("POST /rigs/{id}/notes" + note, "notes are no part of the plan");
         }
+        READERS.put("SharedController.copySong", "the song is read from one rig, the edit is of the other");
         READERS.put("CopyController.copy", "the song is read from one rig, the edit is of the other");
         OTHERS.put("POST /rigs/{id}/returned", "a file is read; nothing is kept yet");
         READERS.put("ReturnedController.take", "what came back is of its copy; the edit is an intent of its own");

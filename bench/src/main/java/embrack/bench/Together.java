@@ -14,7 +14,7 @@ final class Together {
 
     private static final String FAULTS = "/rigs/1/run/faults";
     private static final int WARM_UP = 160;
-    private static final int LOOKS_EVERY_MILLIS = 100;
+    private static final int LOOKS_EVERY_MILLIS = 1_000; // as a page does
     private static final double LEAST = 1.6;
 
     private final Visitor visitor;

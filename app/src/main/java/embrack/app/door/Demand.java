@@ -69,6 +69,9 @@ record Demand(Place place, Right right) {
             sent("/join/{secret}", Place.ANYWHERE, Right.READ),
             // Crews.
             sent("/crews/{crew}/work", Place.CREW, Right.READ),
+            sent("/crews/{crew}/shared/**", Place.CREW, Right.EDIT),
+            got("/share/{secret}", Place.SIGNED_IN, Right.READ),
+            sent("/share/{secret}", Place.SIGNED_IN, Right.READ),
             got("/crews/{crew}/everything.zip", Place.CREW, Right.LEAD),
             got("/crews/{crew}/**", Place.CREW, Right.READ),
             sent("/crews/{crew}/**", Place.CREW, Right.LEAD),

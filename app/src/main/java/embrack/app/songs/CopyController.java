@@ -6,22 +6,16 @@ import embrack.app.frame.Frame;
 import embrack.app.frame.Refusals;
 import embrack.app.frame.Room;
 import embrack.app.frame.Said;
-import embrack.app.store.Because;
+import embrack.app.frame.SongCopies;
 import embrack.app.store.Hand;
 import embrack.app.store.Reports;
-import embrack.app.store.RigEntry;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
-import embrack.core.crew.Right;
 import embrack.core.edit.Refused;
-import embrack.core.edit.SongEdit;
-import embrack.core.name.Words;
-import embrack.core.show.Song;
 import embrack.core.show.SongId;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -39,14 +33,13 @@ class CopyController {
 
     private final RigStore rigs;
     private final Reports reports;
+    private final SongCopies copies;
 
-    CopyController(RigStore rigs, Reports reports) {
+    CopyController(RigStore rigs, Reports reports, SongCopies copies) {
         this.rigs = rigs;
         this.reports = reports;
+        this.copies = copies;
     }
-
-    /** A rig that it can be copied to. */
-    record Target(RigId id, String name, String crew) {}
 
     @GetMapping
     String rigs(@PathVariable RigId id, @PathVariable SongId song, Entry entry, Model page) {
@@ -61,33 +54,10 @@ class CopyController {
             Entry entry,
             Hand hand,
             HttpServletResponse response) {
-        StoredRig stored = rigs.load(id);
-        Song found = stored.plan().book().find(song).orElseThrow(() -> new Refused("song", Because.of("no.song-gone")));
-        RigId target = targets(id, entry).stream()
-                .map(Target::id)
-                .filter(rig -> rig.toString().equals(to))
-                .findFirst()
-                .orElseThrow(() -> new Refused("to", Because.of("no.none-of-the-list")));
-        var copy = new SongEdit.CopySong(found, stored.plan().rig());
-        int left = found.cues().size()
-                - copy.fitted(rigs.load(target).plan().rig()).cues().size();
-        // What was seen is a revision of the rig that it is of.
-        rigs.edit(target, new Hand(hand.author(), Optional.empty(), hand.once()), copy);
-        Said.to(
-                response,
-                left == 0
-                        ? "Copied."
-                        : "Copied without %s: this rig lacks the boxes.".formatted(Words.count(left, "cue")));
-        return "redirect:/rigs/%s/songs".formatted(target);
-    }
-
-    private List<Target> targets(RigId id, Entry entry) {
-        List<RigEntry> seen =
-                entry.person().map(person -> rigs.visibleTo(person.id())).orElseGet(rigs::list);
-        return seen.stream()
-                .filter(rig -> !rig.id().equals(id) && entry.may(Right.EDIT, rig.id()))
-                .map(rig -> new Target(rig.id(), rig.name(), entry.crews().getOrDefault(rig.crew(), "")))
-                .toList();
+        SongCopies.Copied copied =
+                copies.copy(rigs.load(id).plan(), song, to, copies.targets(entry, Optional.of(id)), hand);
+        Said.to(response, copied.words());
+        return "redirect:/rigs/%s/songs".formatted(copied.to());
     }
 
     @ExceptionHandler
@@ -115,7 +85,17 @@ class CopyController {
                                 .find(song)
                                 .map(found -> found.title().text())
                                 .orElse("A song that is gone"))
-                .addAttribute("targets", targets(id, entry));
+                .addAttribute("targets", copies.targets(entry, Optional.of(id)))
+                .addAttribute("shares", shares(id, song, entry));
         return "songs/copy";
+    }
+
+    /** Where it is shared with another crew; empty for whoever is alone. */
+    private String shares(RigId id, SongId song, Entry entry) {
+        return entry.isAlone()
+                ? ""
+                : rigs.crew(id)
+                        .map(crew -> "/crews/%s/shared?rig=%s&song=%s".formatted(crew, id, song))
+                        .orElse("");
     }
 }

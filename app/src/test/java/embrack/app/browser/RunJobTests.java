@@ -9,6 +9,8 @@ import com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FormData;
 import com.microsoft.playwright.options.RequestOptions;
+import embrack.app.ServerProcess;
+import embrack.app.ThrowAwayCluster;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import java.util.List;
@@ -236,7 +238,8 @@ class RunJobTests extends AtTheBrowser {
     /** The server is killed while a run goes on; when it is back, the page that stayed open goes on with that run. */
     @Test
     void aRunOutlivesTheServer() {
-        try (ServerProcess server = ServerProcess.start()) {
+        try (ServerProcess server =
+                ServerProcess.start(ThrowAwayCluster.shared().url())) {
             server.untilItAnswers();
             try (Stagehand hand = new Stagehand(server.port())) {
                 Page page = hand.page;

@@ -289,7 +289,7 @@ final class InWords {
         return lines;
     }
 
-    private List<String> of(Song song) {
+    List<String> of(Song song) {
         List<String> lines = new ArrayList<>();
         lines.add("title " + song.title());
         lines.add("number in the player " + song.place());
@@ -311,7 +311,7 @@ final class InWords {
         return lines;
     }
 
-    private List<String> cue(SongId song, Cue cue) {
+    List<String> cue(SongId song, Cue cue) {
         List<String> lines = new ArrayList<>(List.of(wording.say(new Fact.Moment(song, cue.at()))));
         cue.name().ifPresent(name -> lines.add("tape: " + name));
         cue.foot().ifPresent(foot -> lines.add("pressed: " + plan.words(foot)));

@@ -103,6 +103,7 @@ public class Belongings {
                         part.name(),
                         "%s in (select id from rig where crew = %d)".formatted(part.link(), crew.number())));
         String ofCrew = "crew = " + crew.number();
+        mapper.delete("share", "%s or with_%s".formatted(ofCrew, ofCrew));
         for (String table : List.of("rig", "gear_model_revision", "gear_model", "invitation", "crew_member")) {
             mapper.delete(table, ofCrew);
         }

@@ -1,7 +1,5 @@
-package embrack.app.browser;
+package embrack.app;
 
-import embrack.app.EmbrackApplication;
-import embrack.app.ThrowAwayCluster;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
@@ -15,33 +13,36 @@ import java.time.Duration;
 import java.util.concurrent.TimeUnit;
 
 /** Embrack in a process of its own on the database of the tests, so that it can be killed as by a power cut. */
-final class ServerProcess implements AutoCloseable {
+public final class ServerProcess implements AutoCloseable {
 
     private static final Duration A_SECOND = Duration.ofSeconds(1);
     private static final int TRIES = 300;
 
     private final int port;
+    private final String database;
     private Process process;
 
-    private ServerProcess(int port) {
+    private ServerProcess(int port, String database) {
         this.port = port;
-        this.process = started(port);
+        this.database = database;
+        this.process = started();
     }
 
-    static ServerProcess start() {
+    /** One on the database of an address. */
+    public static ServerProcess start(String database) {
         try (var socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            return new ServerProcess(socket.getLocalPort());
+            return new ServerProcess(socket.getLocalPort(), database);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    int port() {
+    public int port() {
         return port;
     }
 
     /** Ends it at once, without a chance to write anything down. */
-    void kill() {
+    public void kill() {
         process.destroyForcibly();
         try {
             process.waitFor(1, TimeUnit.MINUTES);
@@ -51,12 +52,12 @@ final class ServerProcess implements AutoCloseable {
     }
 
     /** Starts another one at the same port, and waits until it answers. */
-    void startAgain() {
-        process = started(port);
+    public void startAgain() {
+        process = started();
         untilItAnswers();
     }
 
-    void untilItAnswers() {
+    public void untilItAnswers() {
         try (HttpClient client = HttpClient.newHttpClient()) {
             HttpRequest health = HttpRequest.newBuilder(
                             URI.create("http://127.0.0.1:%d/actuator/health".formatted(port)))
@@ -82,7 +83,7 @@ final class ServerProcess implements AutoCloseable {
         }
     }
 
-    private static Process started(int port) {
+    private Process started() {
         try {
             return new ProcessBuilder(
                             Path.of(System.getProperty("java.home"), "bin", "java")
@@ -92,9 +93,7 @@ final class ServerProcess implements AutoCloseable {
                             System.getProperty("surefire.real.class.path", System.getProperty("java.class.path")),
                             EmbrackApplication.class.getName(),
                             "--server.port=" + port,
-                            "--spring.datasource.url="
-                                    + ThrowAwayCluster.shared().url(),
-                            "--embrack.demo=false")
+                            "--spring.datasource.url=" + database)
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(
                             Path.of("target", "server-process.log").toFile()))
