@@ -33,6 +33,7 @@ import java.util.Set;
 import java.util.SortedSet;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * Devices, the models that describe their hardware, and the links between their ports. A rig is always whole: every
@@ -50,6 +51,7 @@ public final class Rig {
     private final Map<DeviceId, Device> devicesById = new LinkedHashMap<>();
     private final Map<Socket, Port> portsBySocket = new HashMap<>();
     private final Map<Socket, List<Link>> linksBySocket = new HashMap<>();
+    private final Map<DeviceId, List<Link>> linksByDevice = new HashMap<>();
     private final Map<Link, LinkKind> kinds = new HashMap<>();
     private final Map<DeviceId, Implementation> implementation = new HashMap<>();
 
@@ -83,6 +85,11 @@ public final class Rig {
                 device.id(),
                 model(device.id()).implementation().edited(device.table()).taught(device.learned())));
         this.pairs.forEach(this::requireAlike);
+        this.links.forEach(link -> Stream.of(link.from().device(), link.to().device())
+                .distinct()
+                .forEach(device -> linksByDevice
+                        .computeIfAbsent(device, d -> new ArrayList<>())
+                        .add(link)));
         this.links.forEach(this::plug);
         Linking.overfull(this).ifPresent(why -> {
             throw new IllegalArgumentException(why);
@@ -229,7 +236,7 @@ public final class Rig {
 
     /** The links in the ports of a device, sorted. */
     public List<Link> linksIn(DeviceId device) {
-        return links.stream().filter(link -> link.isIn(device)).toList();
+        return linksByDevice.getOrDefault(device, List.of());
     }
 
     /** The link from one port to another, if there is one. */
@@ -328,9 +335,16 @@ public final class Rig {
      * with the plan stays the one that counts.
      */
     public Rig withDevice(Device device, Model model) {
-        List<Device> more = new ArrayList<>(devices);
-        more.add(device);
-        return new Rig(name, withModel(model), more, links, pairs);
+        return withDevices(List.of(device), List.of(model));
+    }
+
+    /** The rig with more devices at the end, as {@link #withDevice} adds each. */
+    public Rig withDevices(List<Device> more, List<Model> theirs) {
+        List<Device> all = new ArrayList<>(devices);
+        all.addAll(more);
+        Map<ModelId, Model> known = new LinkedHashMap<>();
+        Stream.concat(models.stream(), theirs.stream()).forEach(model -> known.putIfAbsent(model.id(), model));
+        return new Rig(name, List.copyOf(known.values()), all, links, pairs);
     }
 
     /** The rig with one device changed. */

@@ -129,7 +129,7 @@ public record Advice(List<Act> acts, long micros, SortedSet<Place> left, boolean
         /** Nothing stands wrong: what is out is put back, since sound may go over it, and the next message will. */
         private Optional<Advice> putBack(Reached start) {
             Reached now = start;
-            for (Event event : Run.repairs(night.plan().rig(), start.world())) {
+            for (Event event : Run.repairs(night, start.world())) {
                 boolean isOut = event instanceof Event.LinkBack || event instanceof Event.On;
                 if (isOut && now.acts().size() < MOST) {
                     now = done(now, new Tried(new Act.Repaired(event), cost(event)));
@@ -142,7 +142,7 @@ public record Advice(List<Act> acts, long micros, SortedSet<Place> left, boolean
             SortedSet<Place> left = new TreeSet<>(ideal.differences(reached.world()));
             left.addAll(ideal.differences(reached.meant()));
             left.removeIf(place -> reached.world().isDark(place.device()) && isDarkToo(place.device()));
-            int out = Run.repairs(night.plan().rig(), reached.world()).size();
+            int out = Run.repairs(night, reached.world()).size();
             return new Advice(reached.acts(), reached.cost(), left, reached.isSilent(), out);
         }
 
@@ -154,7 +154,7 @@ public record Advice(List<Act> acts, long micros, SortedSet<Place> left, boolean
         private List<Tried> tries(Reached from) {
             return Stream.concat(
                             presses(from),
-                            Run.repairs(night.plan().rig(), from.world()).stream()
+                            Run.repairs(night, from.world()).stream()
                                     .map(event -> new Tried(new Act.Repaired(event), cost(event))))
                     .toList();
         }

@@ -10,6 +10,7 @@ import embrack.core.music.Position;
 import embrack.core.name.TapeLabel;
 import embrack.core.offer.Vamp;
 import embrack.core.plan.Plan;
+import embrack.core.power.PowerPlan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Book;
 import embrack.core.show.Entry;
@@ -48,6 +49,7 @@ public final class Night {
     private final Meant meant;
     private final World start;
     private final Running running;
+    private final PowerPlan power;
     private final List<Optional<Script>> scripts;
     private final Optional<SwitchAt> go;
     private final Set<Place> moved;
@@ -65,6 +67,7 @@ public final class Night {
         meant = new Meant(plan.rig(), places);
         start = World.poweredOn(places);
         running = Running.of(plan.book(), tonight(plan.book()));
+        power = new PowerPlan(plan.rig());
         Map<SongId, Script> bySong = new HashMap<>();
         report.book()
                 .songs()
@@ -103,6 +106,11 @@ public final class Night {
 
     public Plan plan() {
         return plan;
+    }
+
+    /** What everything runs from. */
+    PowerPlan power() {
+        return power;
     }
 
     /** The order by the clock. */

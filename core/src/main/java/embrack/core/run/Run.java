@@ -406,13 +406,14 @@ public final class Run {
 
     /** What can be brought back: links, boxes with what hangs on them, the other one of a pair. */
     public List<Event> repairs() {
-        return repairs(night().plan().rig(), actual());
+        return repairs(night(), actual());
     }
 
-    static List<Event> repairs(Rig rig, World world) {
+    static List<Event> repairs(Night night, World world) {
+        Rig rig = night.plan().rig();
+        PowerPlan power = night.power();
         List<Event> repairs = new ArrayList<>();
         world.linksOut().forEach(link -> repairs.add(new Event.LinkBack(link)));
-        PowerPlan power = new PowerPlan(rig);
         List<DeviceId> dark =
                 rig.devices().stream().map(Device::id).filter(world::isDark).toList();
         dark.stream()

@@ -26,14 +26,14 @@ final class RigSoFar {
     private final Map<ModelId, Model> models = new LinkedHashMap<>();
     private final Map<ModelId, Map<PartId, PartId>> renamed = new HashMap<>();
     private final List<Drawn> links = new ArrayList<>();
-    private final List<Home> homes = new ArrayList<>();
+    private final List<Added> added = new ArrayList<>();
     private Rig rig = Rig.empty(UNNAMED);
 
     /** A link, with the place where it stands. */
     private record Drawn(Link link, Fields place) {}
 
-    /** Where an app lives, kept until all devices are there. */
-    private record Home(DeviceId app, DeviceId host, Fields place) {}
+    /** A device without the computer that it lives in, that computer, and the place where it stands. */
+    private record Added(Device device, Optional<DeviceId> host, Fields place) {}
 
     /** A rig that stands, for what is read beside it. */
     static RigSoFar of(Rig rig) {
@@ -79,15 +79,31 @@ final class RigSoFar {
     }
 
     Device add(Device device, Optional<DeviceId> host, Fields place) {
-        rig = rig.withDevice(device, model(device.model()));
-        host.ifPresent(id -> homes.add(new Home(device.id(), id, place)));
+        model(device.model());
+        added.add(new Added(device, host, place));
         return device;
     }
 
-    /** Brings the apps home, once all devices are there. */
+    /** Adds all devices at once, apps in their computers; where one cannot be, one by one, so that it can be told. */
     void settle() {
-        homes.forEach(home -> rig = home.place()
-                .fit("livesIn", () -> rig.withDeviceChanged(home.app(), d -> d.withHost(Optional.of(home.host())))));
+        List<Model> theirs =
+                added.stream().map(one -> model(one.device().model())).toList();
+        try {
+            rig = rig.withDevices(
+                    added.stream()
+                            .map(one -> one.host().isPresent() ? one.device().withHost(one.host()) : one.device())
+                            .toList(),
+                    theirs);
+        } catch (IllegalArgumentException e) {
+            added.forEach(one -> rig = one.place()
+                    .fit(() -> rig.withDevice(one.device(), model(one.device().model()))));
+            added.stream()
+                    .filter(one -> one.host().isPresent())
+                    .forEach(one -> rig = one.place()
+                            .fit(
+                                    "livesIn",
+                                    () -> rig.withDeviceChanged(one.device().id(), d -> d.withHost(one.host()))));
+        }
     }
 
     DeviceId device(String id) {
