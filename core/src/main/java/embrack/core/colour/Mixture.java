@@ -3,6 +3,8 @@ package embrack.core.colour;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Emitters mixed to a colour.
@@ -15,6 +17,13 @@ public record Mixture(List<Double> parts, Xyz light, double distance) {
 
     private static final double NOTHING = 1e-9;
     private static final int STEPS = 256;
+
+    /** A show asks for a few colours of a few lamps, again and again. */
+    private static final int MOST_KNOWN = 2_000;
+
+    private static final Map<Asked, Mixture> KNOWN = new ConcurrentHashMap<>();
+
+    private record Asked(List<Emitter> emitters, Chromaticity wanted) {}
 
     public Mixture {
         parts = List.copyOf(parts);
@@ -31,8 +40,16 @@ public record Mixture(List<Double> parts, Xyz light, double distance) {
         if (emitters.isEmpty() || emitters.size() > 10) {
             throw new IllegalArgumentException("A lamp has 1 to 10 emitters, not " + emitters.size() + ".");
         }
-        List<Double> best = exact(emitters, wanted.at(1));
-        return made(emitters, best.isEmpty() ? nearest(emitters, wanted) : best, wanted);
+        if (KNOWN.size() >= MOST_KNOWN) {
+            KNOWN.clear();
+        }
+        return KNOWN.computeIfAbsent(new Asked(List.copyOf(emitters), wanted), Mixture::worked);
+    }
+
+    private static Mixture worked(Asked asked) {
+        List<Double> best = exact(asked.emitters(), asked.wanted().at(1));
+        return made(
+                asked.emitters(), best.isEmpty() ? nearest(asked.emitters(), asked.wanted()) : best, asked.wanted());
     }
 
     private static Mixture made(List<Emitter> emitters, List<Double> parts, Chromaticity wanted) {
