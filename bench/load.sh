@@ -6,7 +6,7 @@
 set -euo pipefail
 home="$(cd "$(dirname "$0")/.." && pwd)"
 java="$(ls -d /usr/lib/jvm/*/bin/java | while read -r j; do "$j" -version 2>&1 | grep -qE '"(2[1-9]|[3-9][0-9])' && echo "$j"; done | tail -1)"
-EMBRACK_DATA="$(mktemp -d)"; export EMBRACK_DATA EMBRACK_PORT=8480
+EMBRACK_DATA="$(mktemp -d)"; export EMBRACK_DATA EMBRACK_PORT=8480 EMBRACK_MEMORY=1536m
 chmod 755 "$EMBRACK_DATA"
 second=""
 done_with_it() {
@@ -21,7 +21,7 @@ port=$(cat "$EMBRACK_DATA/port")
 PGPASSWORD=$(cat "$EMBRACK_DATA/database.password"); export PGPASSWORD
 database=$(sed -n 4p "$EMBRACK_DATA/cluster/postmaster.pid" | tr -d ' ')
 EMBRACK_PORT=$((port + 1)) EMBRACK_DEMO=false EMBRACK_DB="jdbc:postgresql://127.0.0.1:$database/embrack" EMBRACK_DB_PASSWORD=$PGPASSWORD \
-  "$java" -Xmx512m -XX:+UseSerialGC -jar "$home/app/target/run/embrack.jar" >"$EMBRACK_DATA/second.log" 2>&1 &
+  "$java" -Xmx"$EMBRACK_MEMORY" -XX:+UseSerialGC -jar "$home/app/target/run/embrack.jar" >"$EMBRACK_DATA/second.log" 2>&1 &
 second=$!
 until curl -fsS -o /dev/null "http://127.0.0.1:$((port + 1))/actuator/health" 2>/dev/null; do kill -0 "$second"; sleep 0.5; done
 

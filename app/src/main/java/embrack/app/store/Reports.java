@@ -14,13 +14,19 @@ import org.springframework.stereotype.Service;
 @Service
 public class Reports {
 
-    private static final int MOST_KEPT = 16;
+    /** What is kept for each 512 MB that the server may use: so many reports at most, of so much weight together. */
+    private static final int KEPT = 16;
+
+    private static final long WEIGHT = 20_000;
+
+    private static final double SHARE = Math.max(1, Runtime.getRuntime().maxMemory() / (512.0 * (1 << 20)));
+    private static final int MOST_KEPT = (int) (KEPT * SHARE);
 
     private record Key(RigId rig, int revision) {}
 
     /** Of large shows fewer are kept: each cue counts for what its proof takes. */
     private final Memo<Key, Report> reports = Memo.ofWeight(
-            20_000,
+            (long) (WEIGHT * SHARE),
             report -> 1_000L
                     + report.plan().book().cues().stream().mapToInt(Cue::deeds).sum());
 

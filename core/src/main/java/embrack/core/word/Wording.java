@@ -25,6 +25,8 @@ public final class Wording {
 
     private static final String OWN = "core/word";
 
+    private static final Rig NO_RIG = Rig.empty(new TapeLabel("-"));
+
     private final Rig rig;
     private final Book book;
     private final Switches switches;
@@ -50,7 +52,7 @@ public final class Wording {
 
     /** What is said in a language where nothing has a name. */
     public static Wording without(Language language) {
-        return new Wording(Rig.empty(new TapeLabel("-")), Book.EMPTY, language);
+        return new Wording(NO_RIG, Book.EMPTY, language);
     }
 
     /**
