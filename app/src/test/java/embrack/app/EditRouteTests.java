@@ -120,6 +120,7 @@ class EditRouteTests {
         OTHERS.put("POST /rigs/{id}/lights/output/stop", "what goes out is no part of the plan");
         OTHERS.put("POST /rigs/{id}/lights/output/press", "what goes out is no part of the plan");
         OTHERS.put("POST /rigs/{id}/lights/output/hear", "what goes out is no part of the plan");
+        OTHERS.put("POST /rigs/{id}/folder/all", "what is made of it is no part of the plan");
         OTHERS.put("POST /rigs/{id}/folder/printed", "what was printed is no part of the plan");
         OTHERS.put("POST /rigs/{id}/folder/ticks", "ticks are no part of the plan");
         OTHERS.put("POST /rigs/{id}/folder/ticks/sent", "ticks are no part of the plan");

@@ -90,6 +90,7 @@ record Demand(Place place, Right right) {
             sent("/rigs/{rig}/doors/tick", Place.RIG, Right.TICK),
             sent("/rigs/{rig}/doors/heard", Place.RIG, Right.TICK),
             sent("/rigs/{rig}/folder/ticks", Place.RIG, Right.TICK),
+            sent("/rigs/{rig}/folder/all", Place.RIG, Right.PLAY),
             sent("/rigs/{rig}/folder/ticks/sent", Place.RIG, Right.TICK),
             sent("/rigs/{rig}/switches/trial/**", Place.RIG, Right.PLAY),
             sent("/rigs/{rig}/run/faults/rates", Place.RIG, Right.EDIT),

@@ -22,14 +22,17 @@ import embrack.files.json.UnreadableFile;
 import embrack.files.lists.TickFile;
 import embrack.paper.print.FolderPdf;
 import embrack.paper.type.LabelSize;
+import embrack.paper.type.Paper;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -52,14 +55,17 @@ class FolderController {
     private final Reports reports;
     private final PrintStore prints;
     private final Folders folders;
+    private final AllFolders all;
     private final Uploads uploads;
     private final FolderPdf pdf = new FolderPdf();
 
-    FolderController(RigStore rigs, Reports reports, PrintStore prints, Folders folders, Uploads uploads) {
+    FolderController(
+            RigStore rigs, Reports reports, PrintStore prints, Folders folders, AllFolders all, Uploads uploads) {
         this.rigs = rigs;
         this.reports = reports;
         this.prints = prints;
         this.folders = folders;
+        this.all = all;
         this.uploads = uploads;
     }
 
@@ -84,6 +90,7 @@ class FolderController {
         page.addAttribute("frame", Frame.of(stored, reports.of(stored), Room.FOLDER, "/folder"))
                 .addAttribute("revision", stored.revision())
                 .addAttribute("echo", echo)
+                .addAttribute("all", all.made(id).orElse(null))
                 .addAttribute("page", FolderPage.of(stored, folders.printed(stored), reader));
         return "folder/folder";
     }
@@ -188,6 +195,41 @@ class FolderController {
                                 .build()
                                 .toString())
                 .body(file);
+    }
+
+    /** Begins to make the PDF of each reader, or ends that. */
+    @PostMapping("/folder/all")
+    String all(
+            @PathVariable RigId id,
+            @RequestParam(defaultValue = "make") String what,
+            @RequestParam(defaultValue = "") String paper,
+            HttpServletRequest request) {
+        if (what.equals("end")) {
+            rigs.newestRevision(id);
+            all.end(id);
+        } else {
+            all.begin(id, Paper.of(paper), address(request, id));
+        }
+        return "redirect:/rigs/%s/folder#all-folders".formatted(id);
+    }
+
+    /** All of these in one archive; the page where they are not made yet. */
+    @GetMapping("/folder/all.zip")
+    ResponseEntity<byte[]> archive(@PathVariable RigId id) {
+        StoredRig stored = rigs.load(id);
+        return all.archive(id)
+                .map(bytes -> ResponseEntity.ok()
+                        .contentType(new MediaType("application", "zip"))
+                        .header(
+                                HttpHeaders.CONTENT_DISPOSITION,
+                                ContentDisposition.attachment()
+                                        .filename(name(stored, "") + "s.zip")
+                                        .build()
+                                        .toString())
+                        .body(bytes))
+                .orElseGet(() -> ResponseEntity.status(HttpStatus.SEE_OTHER)
+                        .location(URI.create("/rigs/%s/folder".formatted(id)))
+                        .build());
     }
 
     /** One file to take along, with everything in it. */

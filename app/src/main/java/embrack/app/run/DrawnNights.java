@@ -26,7 +26,12 @@ record DrawnNights(long seed, int count, Rates rates) {
 
     /** The seed of the first night of a part, from 0; of the part after the last, the seed after the last. */
     long first(int part) {
-        return seed + Math.min(count, part * IN_A_PART);
+        return seed + drawn(part);
+    }
+
+    /** How many nights so many parts are, the last one not among them or all. */
+    int drawn(int parts) {
+        return Math.min(count, parts * IN_A_PART);
     }
 
     /** In words: {@code 1 1000 CABLE=0.002 …}. */

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import org.springframework.stereotype.Service;
 
 /**
@@ -82,12 +83,13 @@ class Foresight {
         return work.newest(rig, SinglesLabour.SORT).map(job -> {
             Mishaps mishaps = nights.mishaps(rig, job.revision());
             Map<Fault, List<Tried>> tried = new LinkedHashMap<>();
-            work.done(job).forEach((part, text) -> {
+            SortedMap<Integer, String> done = work.done(job);
+            done.forEach((part, text) -> {
                 Fault fault = mishaps.faults().get(part);
                 OutcomeText.read(mishaps.night().plan().rig(), text)
                         .ifPresent(outcomes -> tried.put(fault, tried(mishaps.of(fault), outcomes)));
             });
-            return new Singles(job.revision(), mishaps.night(), tried, Progress.of(job, tried.size(), job.parts()));
+            return new Singles(job.revision(), mishaps.night(), tried, Progress.of(job, done.size(), job.parts()));
         });
     }
 
@@ -104,10 +106,12 @@ class Foresight {
         return work.newest(rig, BadNightsLabour.SORT).map(job -> {
             DrawnNights wish = DrawnNights.read(job.wish());
             Night night = nights.of(rig, job.revision());
-            BadNights.Bill bill = work.done(job).values().stream()
+            SortedMap<Integer, String> done = work.done(job);
+            BadNights.Bill bill = done.values().stream()
                     .flatMap(text -> BillText.read(night.plan().rig(), text).stream())
                     .reduce(BadNights.Bill.NOTHING, BadNights.Bill::and);
-            return new Drawn(job.revision(), night, wish.seed(), bill, Progress.of(job, bill.nights(), wish.count()));
+            return new Drawn(
+                    job.revision(), night, wish.seed(), bill, Progress.of(job, wish.drawn(done.size()), wish.count()));
         });
     }
 

@@ -7,7 +7,6 @@ import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
 import embrack.core.run.Mishaps;
 import embrack.core.run.Night;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** The nights that revisions of rigs plan, made ready to be played. */
@@ -29,7 +28,7 @@ class Nights {
 
     /** The night that a revision plans. */
     Night of(RigId rig, int revision) {
-        return of(played(rig, revision));
+        return of(rigs.loadAt(rig, revision));
     }
 
     /** The night that a rig plans. */
@@ -37,9 +36,9 @@ class Nights {
         return Night.of(reports.of(rig));
     }
 
-    /** A rig as it was at a revision. */
+    /** A rig as it was when a night of it was played. */
     StoredRig played(RigId rig, int revision) {
-        return new StoredRig(rig, revision, rigs.at(rig, revision), Optional.empty(), Optional.empty());
+        return rigs.loadAt(rig, revision);
     }
 
     /** All that can go wrong in it, one by one. */

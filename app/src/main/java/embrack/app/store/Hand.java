@@ -27,6 +27,11 @@ public record Hand(String author, Optional<Integer> seen, Optional<String> once)
         }
     }
 
+    /** Whether what an author did is this hand's to take back: its own, and what was done before anybody had a name. */
+    boolean isOwn(String of) {
+        return of.equals(author) || of.equals(SOMEBODY);
+    }
+
     /** The same hand, known to look at a revision. */
     public Hand seeing(int revision) {
         return new Hand(author, Optional.of(revision), once);

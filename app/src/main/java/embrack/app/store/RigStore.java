@@ -207,6 +207,11 @@ public class RigStore {
         return archive.plan(id, revision >= 1 && revision <= newest ? revision : newest);
     }
 
+    /** A rig as it was at a revision, with nothing to undo or redo; as it is for one that there is not. */
+    public StoredRig loadAt(RigId id, int revision) {
+        return new StoredRig(id, revision, at(id, revision), Optional.empty(), Optional.empty());
+    }
+
     /** Whether there is such a rig. */
     public boolean isThere(RigId id) {
         return mapper.newest(id.number()).isPresent();
@@ -327,9 +332,7 @@ public class RigStore {
      */
     public Optional<String> undo(RigId id, Hand hand) {
         Revision top = top(id, newest(id));
-        return top.author().equals(hand.author()) && top.takesBack().isEmpty()
-                ? undoLast(id, hand)
-                : takeBack(id, hand);
+        return hand.isOwn(top.author()) && top.takesBack().isEmpty() ? undoLast(id, hand) : takeBack(id, hand);
     }
 
     /** The row whose edit is the last that was made and not undone, as of a row. */
@@ -349,7 +352,7 @@ public class RigStore {
             if (hand.once().flatMap(mark -> mapper.sent(id.number(), mark)).isPresent()) {
                 return Optional.of(newest.summary());
             }
-            Optional<Revision> mine = lastOf(hand.author(), id, newest);
+            Optional<Revision> mine = lastOf(hand, id, newest);
             mine.ifPresent(row -> {
                 Plan before = archive.plan(id, newest.n());
                 Plan after = new PastEdit.TakeBack(
@@ -363,14 +366,14 @@ public class RigStore {
         });
     }
 
-    /** The last edit of somebody that is neither undone nor taken back. */
-    private Optional<Revision> lastOf(String author, RigId id, Revision newest) {
+    /** The last edit of a hand that is neither undone nor taken back. */
+    private Optional<Revision> lastOf(Hand hand, RigId id, Revision newest) {
         Set<Integer> takenBack = new HashSet<>();
         Optional<Revision> row = Optional.of(top(id, newest));
         for (int i = 0; i < MOST_LOOKED_AT && row.isPresent(); i++) {
             Revision edit = row.get();
             edit.takesBack().ifPresent(takenBack::add);
-            boolean isMine = edit.author().equals(author) && edit.takesBack().isEmpty() && edit.n() > 1;
+            boolean isMine = hand.isOwn(edit.author()) && edit.takesBack().isEmpty() && edit.n() > 1;
             if (isMine && !takenBack.contains(edit.n())) {
                 return row;
             }
@@ -403,7 +406,7 @@ public class RigStore {
     public Optional<String> redo(RigId id, Hand hand) {
         boolean isOthers = optional(newest(id).redoTo())
                 .flatMap(n -> mapper.revision(id.number(), n))
-                .filter(row -> !top(id, row).author().equals(hand.author()))
+                .filter(row -> !hand.isOwn(top(id, row).author()))
                 .isPresent();
         return isOthers ? Optional.empty() : redoLast(id, hand);
     }

@@ -6,13 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import embrack.app.AppTest;
-import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -36,7 +31,7 @@ class LookTests {
     @EnumSource(
             value = ColorScheme.class,
             names = {"LIGHT", "DARK"})
-    void everyPageIsAccessible(ColorScheme ground) throws IOException {
+    void everyPageIsAccessible(ColorScheme ground) {
         try (Stagehand hand = new Stagehand(port, 1280, 800, ground)) {
             List<String> wrong = new ArrayList<>();
             beginRun(hand.page);
@@ -45,16 +40,7 @@ class LookTests {
                 int width = (i % 2 == 0) == (ground == ColorScheme.LIGHT) ? 640 : 1280;
                 hand.page.setViewportSize(width, 800);
                 hand.page.navigate(path);
-                hand.page.evaluate(axe());
-                hand.untilDrawn();
-                Map<?, ?> result = (Map<?, ?>) hand.page.evaluate("""
-                        stage => axe.run({resultTypes: ['violations'], rules: {'target-size': {enabled: true},
-                          'color-contrast-enhanced': {enabled: stage}}}).then(r => ({ran: r.passes.length,
-                          wrong: r.violations.map(v => v.id + ': ' + v.nodes
-                              .map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? ''))
-                              .slice(0, 3).join('; '))}))""", ground == ColorScheme.DARK);
-                assertThat((Integer) result.get("ran")).isGreaterThan(5);
-                ((List<?>) result.get("wrong")).forEach(each -> wrong.add(path + " " + width + " " + each));
+                wrong.addAll(Judge.accessible(hand, path + " " + width, ground == ColorScheme.DARK));
             }
             assertThat(wrong).isEmpty();
         }
@@ -73,23 +59,7 @@ class LookTests {
                 hand.page.navigate(path);
                 for (int width : List.of(320, 640, 820, 1280)) {
                     hand.page.setViewportSize(width, 1180);
-                    hand.untilDrawn();
-                    ((List<?>) hand.page.evaluate("""
-                    () => {
-                      const name = e => e.outerHTML.slice(0, 90);
-                      const seen = [...document.querySelectorAll('body *')].filter(e => e.checkVisibility());
-                      const small = seen.filter(e => !e.matches('.rail small')
-                        && [...e.childNodes].some(n => n.nodeType === 3 && n.data.trim())
-                        && parseFloat(getComputedStyle(e).fontSize) < 14);
-                      const reached = e => (e.closest('label') ?? (e.matches('.tick-box') ? e.closest('li, tr') : e))
-                        .getBoundingClientRect();
-                      const isIn = e => e.matches('.sr-only, svg a:not(.pin), input[type=hidden]');
-                      const tiny = seen.filter(e => e.matches('a[href], button, input, select, textarea, summary')
-                        && !isIn(e) && !(getComputedStyle(e).display === 'inline' && reached(e).height >= 24)
-                        && Math.min(reached(e).width, reached(e).height) < 24);
-                      const wide = document.documentElement.scrollWidth > innerWidth ? ['is wide'] : [];
-                      return [...wide, ...small.map(e => 'small ' + name(e)), ...tiny.map(e => 'tiny ' + name(e))];
-                    }""")).forEach(each -> wrong.add(path + " " + width + " " + each));
+                    wrong.addAll(Judge.fitting(hand, path + " " + width));
                 }
             }
             assertThat(wrong).isEmpty();
@@ -156,12 +126,5 @@ class LookTests {
                 () -> page.locator(".run-begin button.is-primary").click());
         page.locator("#run-now").getByText("Pause").click();
         page.locator("#run-now").getByText("Go on").waitFor();
-    }
-
-    private static String axe() throws IOException {
-        try (InputStream in =
-                Objects.requireNonNull(LookTests.class.getResourceAsStream("/vendor/axe-core/axe.min.js"))) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        }
     }
 }

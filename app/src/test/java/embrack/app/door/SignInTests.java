@@ -131,6 +131,12 @@ class SignInTests {
         Caller mira = crews.of("Mira");
         String link = Caller.link(mira.post("/crews/1/invitations", "role", "planner", "note", "once"));
         assertThat(crews.caller().get(link).body()).contains("Mira invites you to Quay crew", "As planner");
+        for (String taken : List.of("ada", "This Machine")) {
+            assertThat(crews.caller()
+                            .post(link, "name", taken, "password", crews.password())
+                            .body())
+                    .contains("Somebody has that name already");
+        }
         crews.caller().post(link, "name", "First", "password", crews.password());
         HttpResponse<String> second = crews.caller().post(link, "name", "Second", "password", crews.password());
         assertThat(second.statusCode()).isEqualTo(404);

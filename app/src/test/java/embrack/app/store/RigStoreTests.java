@@ -150,6 +150,21 @@ class RigStoreTests {
                 .containsExactly(tuple("Jory", "Rename A to Another"), tuple("Mira", "Add A"));
     }
 
+    /** What was done before anybody had an account belongs to all who plan; the first account shuts nobody out of it. */
+    @Test
+    void whatWasDoneBeforeAnybodyHadAnAccountIsEverybodys() {
+        Hand mira = new Hand("Mira", Optional.empty(), Optional.empty());
+        Hand jory = new Hand("Jory", Optional.empty(), Optional.empty());
+        edit(Hand.ANY, "A");
+        edit(Hand.ANY, "B");
+        edit(jory, "C");
+        assertThat(rigs.undo(id, mira)).contains("Add B");
+        assertThat(names()).isEqualTo("A C");
+        assertThat(rigs.undo(id, jory)).contains("Add C");
+        assertThat(rigs.undo(id, jory)).contains("Add A");
+        assertThat(names()).isEmpty();
+    }
+
     /** Who writes where another wrote meanwhile is told, once; what is beside it is in nobody's way. */
     @Test
     void nobodyWritesOverWhatTheyHaveNotSeen() {

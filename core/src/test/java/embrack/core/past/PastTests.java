@@ -17,6 +17,7 @@ import embrack.core.edit.SwitchEdit;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Song;
+import embrack.core.show.SongId;
 import embrack.core.switches.Moment;
 import embrack.core.switches.Step;
 import embrack.core.switches.SwitchAt;
@@ -146,6 +147,24 @@ class PastTests {
                 .containsExactly(new Thing.OneCue(song.id(), cue));
         Plan twoMore = add.apply(addOther.apply(start));
         assertThat(Collision.between(start, add.apply(start), twoMore)).isEmpty();
+    }
+
+    /** Who has not the rig reads how a song goes, when each of its cues is and what that does. */
+    @Test
+    void aSongIsReadByThoseWhoHaveNotItsRig() {
+        Plan plan = Evening.plan();
+        SongInWords ebb = SongInWords.of(plan, new SongId("ebb")).orElseThrow();
+        assertThat(ebb.title()).isEqualTo("Ebb");
+        assertThat(ebb.lines()).contains("tempo 120", "Verse: 16 bars", "Refrain: 8 bars");
+        for (Song song : plan.book().songs()) {
+            SongInWords words = SongInWords.of(plan, song.id()).orElseThrow();
+            assertThat(words.cues()).hasSameSizeAs(song.cues()).allSatisfy(cue -> {
+                assertThat(cue.getFirst()).startsWith(song.title().text());
+                assertThat(cue).hasSizeGreaterThan(1).noneMatch(String::isBlank);
+            });
+        }
+        assertThat(ebb.cues().getFirst()).first().asString().contains("on load");
+        assertThat(SongInWords.of(plan, new SongId("no-such-song"))).isEmpty();
     }
 
     private static List<Thing> collision(Plan start, Edit mine, Edit theirs) {

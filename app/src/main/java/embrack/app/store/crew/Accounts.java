@@ -1,5 +1,6 @@
 package embrack.app.store.crew;
 
+import embrack.app.store.Hand;
 import embrack.core.crew.Code;
 import embrack.core.crew.Password;
 import embrack.core.crew.Role;
@@ -91,6 +92,9 @@ public class Accounts {
     @Transactional
     public AccountId create(String name, String password) {
         TapeLabel label = Refused.at("name", () -> TapeLabel.parse(name));
+        if (folded(label.text()).equals(folded(Hand.SOMEBODY))) {
+            throw new Refused("name", Because.of("no.account-taken"));
+        }
         checked(password, label.text());
         return mapper.create(label.text(), folded(label.text()), encoded(password))
                 .map(AccountId::new)
