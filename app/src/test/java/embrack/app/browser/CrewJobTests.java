@@ -96,7 +96,7 @@ class CrewJobTests {
         assertThat(third.page.locator("main")).containsText("Tove, ");
 
         lead.page.reload();
-        lead.page.getByLabel("Take Tove out").click();
+        lead.page.getByLabel("Take out Tove").click();
         assertThat(lead.page.locator(".members")).not().containsText("Tove");
         third.page.navigate(rig + "/gear");
         assertThat(third.page.locator("h1")).hasText("There is no such page");
@@ -176,7 +176,7 @@ class CrewJobTests {
         assertThat(third.page.locator("#rail a")).hasCount(1);
         third.page.locator("main form button").first().click();
         assertThat(third.page.locator("main")).containsText("Harbour hall, by link");
-        planner.page.getByLabel("Take the link for Harbour hall back").click();
+        planner.page.getByLabel("Take back the link for Harbour hall").click();
         assertThat(planner.page.locator("main")).containsText("None yet.");
         third.page.reload();
         assertThat(third.page.locator("h1")).hasText("This link holds no more");

@@ -150,7 +150,7 @@ class RigStoreTests {
                 .containsExactly(tuple("Jory", "Rename A to Another"), tuple("Mira", "Add A"));
     }
 
-    /** What was done before anybody had an account belongs to all who plan; the first account shuts nobody out of it. */
+    /** What was done before anybody had an account belongs to all who plan: the first account shuts nobody out. */
     @Test
     void whatWasDoneBeforeAnybodyHadAnAccountIsEverybodys() {
         Hand mira = new Hand("Mira", Optional.empty(), Optional.empty());
