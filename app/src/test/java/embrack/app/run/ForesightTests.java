@@ -54,7 +54,7 @@ class ForesightTests {
             assertThat(tried).extracting(Foresight.Tried::mishap).isEqualTo(mishaps.of(fault));
             assertThat(tried).extracting(Foresight.Tried::outcome).isEqualTo(mishaps.outcomes(fault));
         }
-        // Asked again it is there; after an edit it is of the plan before, until somebody asks anew.
+        // Asked again it is there.
         foresight.trySingles(id);
         assertThat(foresight.singles(id).orElseThrow().progress()).isEqualTo(singles.progress());
     }
