@@ -2,6 +2,7 @@ package embrack.app.store.work;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerName;
+import com.github.kagkarlsson.scheduler.jdbc.PostgreSqlJdbcCustomization;
 import com.github.kagkarlsson.scheduler.logging.LogLevel;
 import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.ExecutionComplete;
@@ -44,6 +45,14 @@ class Workshop {
     private static final Duration SAYS_EVERY = Duration.ofSeconds(2);
 
     private static final int MISSED = 4;
+
+    /**
+     * Parts are locked by one statement and taken by another. A single one, with the limit inside, is planned now and
+     * then so that the limit is asked for again for each row, and takes all there are: they would wait here, be taken
+     * for dead and be done twice.
+     */
+    private static final boolean LOCKS_FIRST = true;
+
     private static final Duration PAUSE = Duration.ofSeconds(2);
     private static final int MOST_TRIES = 3;
 
@@ -74,6 +83,7 @@ class Workshop {
                         .factory()))
                 .pollingInterval(LOOKS_EVERY)
                 .pollUsingLockAndFetch(0.5, 1.0)
+                .jdbcCustomization(new PostgreSqlJdbcCustomization(LOCKS_FIRST, false))
                 .heartbeatInterval(SAYS_EVERY)
                 .missedHeartbeatsLimit(MISSED)
                 .shutdownMaxWait(LAST_WAIT)

@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
@@ -26,6 +27,10 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 /** Long work is spread over the servers, each part is done once, whoever ends, and people end it. */
 @AppTest
 class LongWorkTests {
+
+    /** Has the database join by loops alone, which asks what stands inside again for each row outside. */
+    private static final String LOOPS = "?options=-c%20enable_hashjoin=off%20-c%20enable_mergejoin=off"
+            + "%20-c%20enable_hashagg=off%20-c%20enable_sort=off%20-c%20enable_material=off";
 
     @Autowired
     private RigStore rigs;
@@ -64,6 +69,32 @@ class LongWorkTests {
         assertThat(servers(job)).isGreaterThan(1);
         until(() -> left(job) == 0);
         assertThat(work.begin(id, Bench.SORT, 1, "together", 12)).isEqualTo(job);
+    }
+
+    /** A part that lies in the queue of a busy server would be taken for dead there, and be done twice. */
+    @Test
+    void aServerTakesOnePartAtATimeHoweverTheDatabasePlans() {
+        RigId id = rig();
+        var go = new CountDownLatch(1);
+        try (var other = SpringApplication.run(
+                EmbrackApplication.class,
+                "--spring.datasource.url=" + ThrowAwayCluster.shared().url() + LOOPS,
+                "--server.port=0")) {
+            assertThat(other.isRunning()).isTrue();
+            Job job = begin(id, "held", 12, part -> {
+                await(go);
+                return part;
+            });
+            until(() -> begun("held") == 2);
+            assertThat(count("select count(*) from job_task where picked and task_instance like ?", job.id() + "/%"))
+                    .isEqualTo(2);
+            go.countDown();
+            until(() -> left(job) == 0);
+            assertThat(work.done(job)).hasSize(12);
+            assertThat(begun("held")).isEqualTo(12);
+        } finally {
+            go.countDown();
+        }
     }
 
     @Test
@@ -159,6 +190,10 @@ class LongWorkTests {
     private Job begin(RigId rig, String wish, int parts, IntUnaryOperator does) {
         Bench.DOES.put(wish, does);
         return work.begin(rig, Bench.SORT, 1, wish, parts);
+    }
+
+    private static int begun(String wish) {
+        return Bench.BEGUN.getOrDefault(wish, new AtomicInteger()).get();
     }
 
     private long left(Job job) {
