@@ -2,6 +2,7 @@ package embrack.app.store;
 
 import embrack.core.plan.Plan;
 import embrack.files.plan.PlanFile;
+import embrack.files.plan.PlanReader;
 import java.nio.charset.StandardCharsets;
 import java.util.Iterator;
 import java.util.List;
@@ -26,7 +27,11 @@ class Archive {
     /** A plan is packed to a twentieth of its text or so, hardly ever to less than this part of it. */
     private static final int MOST_PACKED = 60;
 
+    /** As many models of hardware as are not read again while plans with them are edited. */
+    private static final int MODELS = 200;
+
     private final RigMapper mapper;
+    private final PlanReader reader = new PlanReader(MODELS);
     private final Memo<Key, Text> texts = Memo.ofWeight(REMEMBERED, text -> SMALLEST_WEIGHT + text.bytes().length);
     private final Memo<Key, Read> plans = Memo.ofWeight(REMEMBERED, read -> SMALLEST_WEIGHT + read.weight());
 
@@ -67,7 +72,7 @@ class Archive {
         return plans.get(new Key(rig, n), () -> {
                     byte[] text = text(rig, n);
                     try {
-                        return new Read(PlanFile.readKept(text), text.length);
+                        return new Read(reader.readKept(text), text.length);
                     } catch (RuntimeException e) {
                         throw new UnreadableRevision(rig, n, e);
                     }
@@ -138,11 +143,11 @@ class Archive {
      *
      * @throws DoesNotReadBack when that would not be read as the same plan
      */
-    static byte[] written(Plan plan) {
+    byte[] written(Plan plan) {
         byte[] text = PlanFile.write(plan).getBytes(StandardCharsets.UTF_8);
         Plan back;
         try {
-            back = PlanFile.read(text);
+            back = reader.read(text);
         } catch (RuntimeException e) {
             throw new DoesNotReadBack(String.valueOf(e.getMessage()), e);
         }

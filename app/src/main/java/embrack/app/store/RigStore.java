@@ -648,9 +648,9 @@ public class RigStore {
         mapper.add(draft.rig().number(), draft.row(), draft.body(), draft.once().orElse(null));
     }
 
-    private static byte[] written(Plan plan) {
+    private byte[] written(Plan plan) {
         try {
-            return Archive.written(plan);
+            return archive.written(plan);
         } catch (DoesNotReadBack e) {
             LOG.warn("a plan was not kept: {}", e.getMessage());
             throw new Refused(

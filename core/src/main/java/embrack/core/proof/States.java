@@ -34,6 +34,7 @@ public final class States {
     private final Map<Assignment, Own> own = new LinkedHashMap<>();
     private final Map<CueSent, OwnCue> cues = new LinkedHashMap<>();
     private final Map<ControlAssignment, OwnControl> controls = new HashMap<>();
+    private final Map<Collection<Place>, Counted> counts = new HashMap<>();
     private final BitSet changed = new BitSet();
 
     /**
@@ -56,6 +57,9 @@ public final class States {
             this(sent, transition, List.of(), new BitSet(), false);
         }
     }
+
+    /** In how many states places can be together, and what decides about it. */
+    private record Counted(Count count, BitSet depends) {}
 
     /** What is known of a control, one gesture for each position. */
     private record OwnControl(Sent.ByControl sent, List<Transition> gestures) {}
@@ -104,6 +108,11 @@ public final class States {
         addCues(new CueGestures(plan, effects), sendings, before);
         machine.add(byHand(places));
         addControls(plan.switches().controlAssignments(), sendings, effects, before);
+        before.ifPresent(states -> states.counts.forEach((together, old) -> {
+            if (!old.depends.intersects(changed)) {
+                counts.put(together, old);
+            }
+        }));
     }
 
     /** An edit brought or took gestures. */
@@ -287,6 +296,10 @@ public final class States {
 
     /** In how many states places can be together: what depends on nothing in common is multiplied. */
     public Count count(Collection<Place> places) {
+        return counts.computeIfAbsent(List.copyOf(places), this::counted).count;
+    }
+
+    private Counted counted(Collection<Place> places) {
         List<BitSet> cones = new ArrayList<>();
         for (Place place : places) {
             BitSet cone = new BitSet();
@@ -300,14 +313,16 @@ public final class States {
             }
             cones.add(cone);
         }
+        BitSet depends = new BitSet();
         BigInteger states = BigInteger.ONE;
         boolean whole = true;
         for (BitSet cone : cones) {
             Reach reach = machine.reach(cone);
             states = states.multiply(BigInteger.valueOf(reach.size()));
             whole &= reach.isWhole();
+            depends.or(cone);
         }
-        return new Count(states, whole);
+        return new Counted(new Count(states, whole), depends);
     }
 
     private Optional<Seen> look(Transition transition, int place, BitSet depends) {

@@ -97,6 +97,9 @@ public record SoundUse(
 
     /** What of it a model has sockets and ways for. */
     public SoundUse in(Model model) {
+        if (equals(NONE)) {
+            return NONE;
+        }
         SortedMap<PortId, Feed> outputs = new TreeMap<>(feeds);
         outputs.keySet().retainAll(model.outputs().stream().map(Port::id).toList());
         SortedMap<SoundRoute, Send> kept = new TreeMap<>(sends);

@@ -82,6 +82,7 @@ public final class BookProver {
     private final Map<Assignment, Footwork> feet = new HashMap<>();
     private List<Cue> always = List.of();
     private Switches switches = Switches.NONE;
+    private Optional<Ran> ran = Optional.empty();
 
     /** What is known of all cues that send the same. {@code deed} has what toggling steps are meant to leave. */
     private record Proven(
@@ -105,6 +106,19 @@ public final class BookProver {
 
     /** The message of a crowd that waits longest. */
     private record Worst(long held, Socket at, long arrives) {}
+
+    /** How the show of a plan runs, whose songs were proven so. */
+    private record Ran(Plan plan, List<SongProof> proofs, ShowRun run) {
+
+        /** Whether another plan runs the same, on a rig that is alike to messages. */
+        boolean isOf(Plan other, List<SongProof> others) {
+            return kept(proofs).equals(kept(others))
+                    && plan.book().equals(other.book())
+                    && plan.switches().equals(other.switches())
+                    && plan.practices().equals(other.practices())
+                    && plan.lights().equals(other.lights());
+        }
+    }
 
     /** What a switch does, moment by moment. */
     record Footwork(CompiledSwitch compiled, Map<Moment, Deed> deeds) {}
@@ -153,6 +167,7 @@ public final class BookProver {
             prover.feet.putAll(feet);
             prover.always = always;
             prover.switches = switches;
+            prover.ran = ran;
         }
         return prover;
     }
@@ -216,7 +231,11 @@ public final class BookProver {
                 .toList();
         songs.values().retainAll(kept(proofs));
         scripts.keySet().retainAll(kept(proofs));
-        return new BookProof(proofs, new ShowRunner(plan, this).run(proofs), List.of());
+        ShowRun run = ran.filter(before -> before.isOf(plan, proofs))
+                .map(Ran::run)
+                .orElseGet(() -> new ShowRunner(plan, this).run(proofs));
+        ran = Optional.of(new Ran(plan, proofs, run));
+        return new BookProof(proofs, run, List.of());
     }
 
     private static Set<SongProof> kept(List<SongProof> proofs) {

@@ -16,7 +16,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
-import java.util.stream.IntStream;
 
 /**
  * How one device of a rig takes what arrives, as it is set.
@@ -121,7 +120,12 @@ public record Hearing(
 
     /** Whether it depends on the memory that it has loaded what it makes of a message. */
     public boolean isPartlyWritten() {
-        return IntStream.rangeClosed(1, loading.size()).anyMatch(memory -> !written.contains(memory));
+        for (int memory = 1; memory <= loading.size(); memory++) {
+            if (!written.contains(memory)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether an action loads a memory. */

@@ -27,6 +27,7 @@ public final class Fields {
     private static final class Reading {
 
         private final List<Problem> problems = new ArrayList<>();
+        private final List<Runnable> accepted = new ArrayList<>();
         private int version;
     }
 
@@ -50,6 +51,7 @@ public final class Fields {
         try {
             T result = new Fields(root, "", reading).whole(reader);
             if (problems.isEmpty()) {
+                reading.accepted.forEach(Runnable::run);
                 return result;
             }
         } catch (Unfit unfit) {
@@ -158,6 +160,24 @@ public final class Fields {
                 return fields;
             });
         }
+    }
+
+    /**
+     * What this object says, read once: it is the same as whatever stood there in a file before that was read without a
+     * problem and said the same.
+     *
+     * @param known what was read before
+     * @param reader reads it by nothing but what stands in it
+     */
+    public <T> T once(Known<T> known, Function<Fields, T> reader) {
+        Optional<T> before = known.find(node);
+        if (before.isPresent()) {
+            asked.addAll(node.propertyNames());
+            return before.get();
+        }
+        T read = reader.apply(this);
+        reading.accepted.add(() -> known.add(node, read));
+        return read;
     }
 
     /** The value of a field that may be missing. */

@@ -442,7 +442,7 @@ final class DeviceLayout {
             Layout.of("pair", "A device that stands in for another of the same model.", t -> {
                 var first = t.needs("first", KNOWN, "the one that plays", Pair::first);
                 var second = t.needs("second", KNOWN, "the one that stands in for it", Pair::second);
-                return g -> g.context().add(new Pair(g.get(first), g.get(second)));
+                return g -> g.context().add(new Pair(g.get(first), g.get(second)), g.fields());
             });
 
     private DeviceLayout() {}

@@ -1,7 +1,6 @@
 package embrack.files.plan;
 
 import embrack.core.plan.Plan;
-import embrack.files.json.Fields;
 import embrack.files.json.JsonFile;
 import embrack.files.json.Published;
 import embrack.files.json.UnreadableFile;
@@ -31,16 +30,7 @@ public final class PlanFile {
      * @throws UnreadableFile when it is not a plan of a version that is known, or anything in it is not as it should be
      */
     public static Plan read(byte[] file) {
-        return JsonFile.read(file, "a plan", PlanFile::plan);
-    }
-
-    /**
-     * Reads a plan that Embrack wrote and kept itself; as {@link #read(byte[])}, of any size.
-     *
-     * @throws UnreadableFile when it is not a plan of a version that is known
-     */
-    public static Plan readKept(byte[] file) {
-        return JsonFile.readKept(file, PlanFile::plan);
+        return new PlanReader(0).read(file);
     }
 
     /** As {@link #read(byte[])}, for text. */
@@ -72,7 +62,9 @@ public final class PlanFile {
      */
     public static Copy readCopy(byte[] file) {
         return JsonFile.read(
-                file, "a plan", fields -> new Copy(plan(fields), fields.optionalText(EDITION, Edition::parse)));
+                file,
+                "a plan",
+                fields -> new Copy(new PlanReader(0).plan(fields), fields.optionalText(EDITION, Edition::parse)));
     }
 
     /** Writes a plan as an edition of a rig. */
@@ -80,9 +72,5 @@ public final class PlanFile {
         ObjectNode file = PlanLayout.FILE.write(plan);
         file.put(EDITION, edition.text());
         return JsonFile.write(file);
-    }
-
-    private static Plan plan(Fields fields) {
-        return PlanLayout.FILE.read(fields, new RigSoFar());
     }
 }

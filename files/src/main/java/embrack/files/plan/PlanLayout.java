@@ -85,7 +85,7 @@ final class PlanLayout {
                         p -> p.rig().links());
                 t.or(
                         "pairs",
-                        list(DeviceLayout.PAIR, AddDevice.MAX_DEVICES),
+                        list(DeviceLayout.PAIR, AddDevice.MAX_DEVICES).then((rig, all) -> rig.pair()),
                         List.of(),
                         "devices that stand in for others",
                         p -> p.rig().pairs());
@@ -197,7 +197,9 @@ final class PlanLayout {
 
     private static Model model(Fields fields, RigSoFar rig) {
         if (fields.version() > 1) {
-            Model model = ModelLayout.MODEL.read(fields, rig);
+            Model model = fields.version() == PlanFile.VERSION
+                    ? fields.once(rig.known(), theirs -> ModelLayout.MODEL.read(theirs, rig))
+                    : ModelLayout.MODEL.read(fields, rig);
             return fields.fit("id", () -> rig.add(model));
         }
         EarlierModel earlier = EarlierModel.read(fields);

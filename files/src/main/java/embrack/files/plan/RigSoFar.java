@@ -11,6 +11,7 @@ import embrack.core.rig.Link;
 import embrack.core.rig.Pair;
 import embrack.core.rig.Rig;
 import embrack.files.json.Fields;
+import embrack.files.json.Known;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -27,20 +28,35 @@ final class RigSoFar {
     private final Map<ModelId, Map<PartId, PartId>> renamed = new HashMap<>();
     private final List<Drawn> links = new ArrayList<>();
     private final List<Added> added = new ArrayList<>();
+    private final List<Paired> pairs = new ArrayList<>();
+    private final Known<Model> known;
     private Rig rig = Rig.empty(UNNAMED);
 
     /** A link, with the place where it stands. */
     private record Drawn(Link link, Fields place) {}
 
+    /** A pair, with the place where it stands. */
+    private record Paired(Pair pair, Fields place) {}
+
     /** A device without the computer that it lives in, that computer, and the place where it stands. */
     private record Added(Device device, Optional<DeviceId> host, Fields place) {}
 
+    /** Nothing is read yet. */
+    RigSoFar(Known<Model> known) {
+        this.known = known;
+    }
+
     /** A rig that stands, for what is read beside it. */
     static RigSoFar of(Rig rig) {
-        RigSoFar whole = new RigSoFar();
+        RigSoFar whole = new RigSoFar(new Known<>(0));
         whole.rig = rig;
         rig.devices().forEach(device -> whole.models.put(device.model(), rig.model(device.id())));
         return whole;
+    }
+
+    /** Models that were read before, of files of the version that is written today. */
+    Known<Model> known() {
+        return known;
     }
 
     Rig rig() {
@@ -124,10 +140,21 @@ final class RigSoFar {
         }
     }
 
-    Pair add(Pair pair) {
-        List<Pair> pairs = new ArrayList<>(rig.pairs());
-        pairs.add(pair);
-        rig = rig.withPairs(pairs);
+    Pair add(Pair pair, Fields place) {
+        pairs.add(new Paired(pair, place));
         return pair;
+    }
+
+    /** Pairs all at once; where one cannot be, one by one, so that its place can be told. */
+    void pair() {
+        try {
+            rig = rig.withPairs(pairs.stream().map(Paired::pair).toList());
+        } catch (IllegalArgumentException e) {
+            List<Pair> sofar = new ArrayList<>();
+            pairs.forEach(paired -> {
+                sofar.add(paired.pair());
+                rig = paired.place().fit(() -> rig.withPairs(sofar));
+            });
+        }
     }
 }
