@@ -48,7 +48,13 @@ final class Load {
     /** Rigs that a crew works at just now: tonight's and the next. */
     private static final int AT_WORK = 2;
 
+    /** So long it goes on before anything is measured: a day at a server is longer than its first minutes. */
+    private static final Duration WARM_UP = Duration.ofSeconds(90);
+
+    private static final long SECOND = 1_000_000_000L;
+
     private final List<Integer> ports;
+    private final AtomicInteger edits = new AtomicInteger();
 
     private Load(List<Integer> ports) {
         this.ports = List.copyOf(ports);
@@ -154,8 +160,8 @@ final class Load {
         return sorted.get(Math.min(sorted.size() - 1, sorted.size() * percent / 100));
     }
 
-    /** Each rig that is worked at is looked at once, as it would have been after the first minutes of a day. */
-    private void warmUp(List<Visitor> people, int crews) throws IOException, InterruptedException {
+    /** Each rig that is worked at is looked at once. */
+    private void lookRound(List<Visitor> people, int crews) throws IOException, InterruptedException {
         for (int crew = 0; crew < crews; crew++) {
             for (int rig = 0; rig < AT_WORK; rig++) {
                 for (String room : ROOMS) {
@@ -171,21 +177,39 @@ final class Load {
 
     /**
      * Person p is of crew p modulo crews, whose rigs are ten in a row, at two of which it works now. Of an even number
-     * of crews each is at one server, as a proxy has it that sends what is asked of a rig to one.
+     * of crews each is at one server, as a proxy has it that sends what is asked of a rig to one. What is measured
+     * comes after a minute and a half of the same.
      */
     private boolean people(int people, int crews, Duration lasts) throws Exception {
         List<Visitor> signedIn = new ArrayList<>();
         for (int i = 0; i < people; i++) {
             signedIn.add(signedIn(i + 1, i % ports.size()));
         }
-        warmUp(signedIn, crews);
+        List<Visitor> editors = new ArrayList<>();
+        for (int i = 0; i < EDITS_A_SECOND; i++) {
+            Visitor editor = signedIn(i + 1, i % ports.size());
+            editor.enter("/rigs/%d/gear/vocal-mixer".formatted(edited(i, crews)));
+            editors.add(editor);
+        }
+        lookRound(signedIn, crews);
+        atWork(signedIn, editors, crews, WARM_UP);
+        return judged(atWork(signedIn, editors, crews, lasts), lasts);
+    }
+
+    /**
+     * What came of some time of work, in milliseconds.
+     *
+     * @param edits how many
+     */
+    private record Work(List<Double> pages, List<Double> files, int edits) {}
+
+    private Work atWork(List<Visitor> people, List<Visitor> editors, int crews, Duration lasts) throws Exception {
         Instant end = Instant.now().plus(lasts);
         List<Double> pages = Collections.synchronizedList(new ArrayList<>());
         List<Double> files = Collections.synchronizedList(new ArrayList<>());
-        var edits = new AtomicInteger();
         List<Callable<Void>> all = new ArrayList<>();
-        for (int i = 0; i < people; i++) {
-            Visitor visitor = signedIn.get(i);
+        for (int i = 0; i < people.size(); i++) {
+            Visitor visitor = people.get(i);
             var random = new Random(i);
             int crew = i % crews;
             all.add(() -> {
@@ -198,14 +222,15 @@ final class Load {
                 return null;
             });
         }
-        for (int i = 0; i < EDITS_A_SECOND; i++) {
-            Visitor visitor = signedIn(i + 1, i % ports.size());
-            int rig = i % crews * RIGS_OF_A_CREW + 1 + i / crews % AT_WORK;
-            visitor.enter("/rigs/%d/gear/vocal-mixer".formatted(rig));
+        int before = edits.get();
+        for (int i = 0; i < editors.size(); i++) {
+            Visitor visitor = editors.get(i);
+            int rig = edited(i, crews);
+            long first = System.nanoTime() + i * SECOND / editors.size();
             all.add(() -> {
-                for (long due = System.nanoTime(); Instant.now().isBefore(end); due += 1_000_000_000L) {
+                for (long due = first; Instant.now().isBefore(end); due += SECOND) {
+                    TimeUnit.NANOSECONDS.sleep(due - System.nanoTime());
                     rename(visitor, rig, "Vocal mixer " + edits.incrementAndGet());
-                    TimeUnit.NANOSECONDS.sleep(due + 1_000_000_000L - System.nanoTime());
                 }
                 return null;
             });
@@ -223,12 +248,20 @@ final class Load {
                 done.get();
             }
         }
-        return judged(pages, files, edits.get() / (double) lasts.toSeconds());
+        return new Work(pages, files, edits.get() - before);
     }
 
-    private static boolean judged(List<Double> pages, List<Double> files, double rate) {
+    /** The rig that an editor edits, one of its crew that is worked at. */
+    private static int edited(int editor, int crews) {
+        return editor % crews * RIGS_OF_A_CREW + 1 + editor / crews % AT_WORK;
+    }
+
+    private static boolean judged(Work work, Duration lasted) {
+        List<Double> pages = work.pages();
+        List<Double> files = work.files();
         double page = percentile(pages, 95);
         double file = percentile(files, 95);
+        double rate = work.edits() / (double) lasted.toSeconds();
         System.out.printf(
                 Locale.ROOT,
                 "%d pages: median %.1f ms, 95th %.1f ms; %d static files: 95th %.1f ms; ratio %.1f (limit %.0f); "

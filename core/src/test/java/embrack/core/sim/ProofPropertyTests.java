@@ -11,13 +11,18 @@ import embrack.core.chart.LearnableId;
 import embrack.core.check.Health;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
+import embrack.core.edit.CueEdit;
 import embrack.core.edit.Edit;
 import embrack.core.edit.GearEdit;
 import embrack.core.edit.NumberEdit;
+import embrack.core.edit.OrderEdit;
 import embrack.core.edit.SwitchEdit;
+import embrack.core.gear.SettingId;
 import embrack.core.gear.SwitchMode;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
+import embrack.core.show.Calls;
+import embrack.core.show.SongId;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
@@ -28,6 +33,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -119,11 +125,43 @@ class ProofPropertyTests {
         }
     }
 
+    /** How a show runs is worked out once for all names, and anew for whatever decides about it. */
+    @Test
+    void aNameIsNothingToHowAShowRuns() {
+        Plan plan = Evening.plan();
+        Report first = Report.of(plan);
+        Plan named = new GearEdit.RenameDevice(new DeviceId("vocal-mixer"), "Desk of the house").apply(plan);
+        Report renamed = Report.after(first, named);
+        assertThat(renamed.book().run()).isSameAs(first.book().run());
+        assertAlike(renamed, Report.of(named));
+        List<Edit> deciding = List.of(
+                new CueEdit.RemoveCues(new SongId("ebb"), List.of(1)),
+                new CueEdit.RemoveCues(new SongId("slow-boats"), List.of(1)),
+                new OrderEdit.MovePart(Evening.SHOW, 5, 2),
+                new OrderEdit.CallPart(
+                        Evening.SHOW,
+                        3,
+                        Optional.of(new SwitchAt(new DeviceId("foot-board"), 1, 4)),
+                        Calls.Ending.ITSELF,
+                        Optional.empty()),
+                new GearEdit.ChangeSetting(new DeviceId("lantern-desk"), new SettingId("receive-channel"), "7"));
+        List<ShowRun> runs = new ArrayList<>();
+        for (Edit edit : deciding) {
+            Plan next = edit.apply(named);
+            Report after = Report.after(first, next);
+            assertAlike(after, Report.of(next));
+            runs.add(after.book().run());
+            assertAlike(Report.after(after, named), renamed);
+        }
+        assertThat(runs).filteredOn(run -> !run.equals(first.book().run())).hasSizeGreaterThan(2);
+    }
+
     private static void assertAlike(Report report, Report whole) {
         assertThat(report.findings()).isEqualTo(whole.findings());
         assertThat(report.proofs()).isEqualTo(whole.proofs());
         assertThat(report.controlAssignments()).isEqualTo(whole.controlAssignments());
         assertThat(report.book()).isEqualTo(whole.book());
+        assertThat(report.safety()).isEqualTo(whole.safety());
     }
 
     private static Edit edit(Plan plan, Assignment assignment, Random random) {
