@@ -49,7 +49,7 @@ final class Load {
     private static final int AT_WORK = 2;
 
     /** So long it goes on before anything is measured: a day at a server is longer than its first minutes. */
-    private static final Duration WARM_UP = Duration.ofSeconds(90);
+    private static final Duration WARM_UP = Duration.ofMinutes(4);
 
     private static final long SECOND = 1_000_000_000L;
 
@@ -178,7 +178,7 @@ final class Load {
     /**
      * Person p is of crew p modulo crews, whose rigs are ten in a row, at two of which it works now. Of an even number
      * of crews each is at one server, as a proxy has it that sends what is asked of a rig to one. What is measured
-     * comes after a minute and a half of the same.
+     * comes after some minutes of the same.
      */
     private boolean people(int people, int crews, Duration lasts) throws Exception {
         List<Visitor> signedIn = new ArrayList<>();

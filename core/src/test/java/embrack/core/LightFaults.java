@@ -47,6 +47,11 @@ public final class LightFaults {
         return lit.edit(new DeskEdit.StoreLooks(DESK));
     }
 
+    /** The same with a chase in which the picture flashes five times a second. */
+    public static Sketch squalls() {
+        return squall(look(lit(), 3, "all: dark"), "0.1");
+    }
+
     private static Sketch hang(Sketch sketch, String type, String count, String group) {
         return sketch.edit(new FixtureEdit.AddFixtures(new FixtureTypeId(type), count, group));
     }

@@ -31,6 +31,7 @@ final class PackedFiles extends AbstractResourceResolver {
 
     private final String version;
     private final Map<String, byte[]> packed = new ConcurrentHashMap<>();
+    private final Map<String, String> addresses = new ConcurrentHashMap<>();
 
     PackedFiles(String version) {
         this.version = version;
@@ -62,7 +63,19 @@ final class PackedFiles extends AbstractResourceResolver {
     @Nullable
     protected String resolveUrlPathInternal(
             String resourceUrlPath, List<? extends Resource> locations, ResourceResolverChain chain) {
-        return chain.resolveUrlPath(resourceUrlPath, locations);
+        // Links to pages are asked about as well, some hundred on a page: these have no ending, and every file has.
+        if (resourceUrlPath.lastIndexOf('.') <= resourceUrlPath.lastIndexOf('/')) {
+            return null;
+        }
+        String known = addresses.get(resourceUrlPath);
+        if (known != null) {
+            return known;
+        }
+        String address = chain.resolveUrlPath(resourceUrlPath, locations);
+        if (address != null) {
+            addresses.put(resourceUrlPath, address);
+        }
+        return address;
     }
 
     private static byte[] pack(Resource file) {

@@ -7,6 +7,7 @@ import embrack.app.Caller;
 import embrack.app.store.Hand;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
+import embrack.app.store.work.Job;
 import embrack.app.store.work.LongWork;
 import embrack.core.edit.GearEdit;
 import embrack.core.plan.Plan;
@@ -85,7 +86,9 @@ class AllFoldersTests {
         person.post(folder + "/all", "what", "end");
         String page = person.get(folder).body();
         assertThat(page).contains("Make everybody");
-        assertThat(work.newest(rig, FoldersLabour.SORT)).isPresent();
+        Job stopped = work.newest(rig, FoldersLabour.SORT).orElseThrow();
+        assertThat(stopped.isEnded()).isTrue();
+        assertThat(stopped.hasFailed()).isFalse();
     }
 
     @ParameterizedTest

@@ -1,7 +1,9 @@
 package embrack.core.check;
 
+import embrack.core.check.rule.Edited;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Halted;
+import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.Severity;
 import embrack.core.check.rule.Subject;
 import embrack.core.plan.Plan;
@@ -25,6 +27,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * All that can be said of a plan: what was proven and what was found.
@@ -82,8 +85,11 @@ public record Report(
         SoundPaths sound = new SoundPaths(plan.rig());
         Subject subject = new Subject(
                 plan, proofs, controls, book, blames, Halted.all(ways, proofs, controls, book), ways, sound);
+        Optional<Edited> edited = before.map(report -> new Edited(report.plan, plan, sendings.change()));
         List<Finding> findings = Catalogue.rules().stream()
-                .flatMap(rule -> rule.check(subject))
+                .flatMap(rule -> edited.filter(rule::isLeftAlone).isPresent()
+                        ? before.orElseThrow().found(rule)
+                        : rule.check(subject))
                 .sorted()
                 .toList();
         return new Report(
@@ -95,6 +101,11 @@ public record Report(
                 findings,
                 prover,
                 bookProver);
+    }
+
+    private Stream<Finding> found(Rule rule) {
+        String code = rule.info().code();
+        return findings.stream().filter(finding -> finding.code().equals(code));
     }
 
     /** How many states decided about a switch, the most of any. */

@@ -8,7 +8,9 @@ import embrack.core.chart.PartId;
 import embrack.core.chart.Verb;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /**
@@ -22,6 +24,11 @@ public record Scenes(List<PartId> scenes, List<PartId> banks) {
 
     private static final List<Verb> SHOWS = List.of(Verb.RECALL, Verb.ON, Verb.SELECT, Verb.GO, Verb.RUN, Verb.TOGGLE);
 
+    /** A show has a few desks, and each cue is looked at by them. */
+    private static final int MOST_KNOWN = 200;
+
+    private static final Map<Chart, Scenes> KNOWN = new ConcurrentHashMap<>();
+
     public Scenes {
         scenes = List.copyOf(scenes);
         banks = List.copyOf(banks);
@@ -29,6 +36,13 @@ public record Scenes(List<PartId> scenes, List<PartId> banks) {
 
     /** Those of a desk, by its chart. */
     public static Scenes of(Chart chart) {
+        if (KNOWN.size() >= MOST_KNOWN) {
+            KNOWN.clear();
+        }
+        return KNOWN.computeIfAbsent(chart, Scenes::read);
+    }
+
+    private static Scenes read(Chart chart) {
         List<PartId> recalled = chart.actions().stream()
                 .filter(action -> action.verb() == Verb.RECALL)
                 .map(Action::part)

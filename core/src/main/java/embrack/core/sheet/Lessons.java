@@ -6,17 +6,18 @@ import embrack.core.chart.Learned;
 import embrack.core.check.Report;
 import embrack.core.compile.CompiledControl;
 import embrack.core.compile.CompiledStep;
-import embrack.core.compile.CompiledSwitch;
 import embrack.core.compile.Compiler;
 import embrack.core.midi.Message;
 import embrack.core.plan.Plan;
+import embrack.core.proof.CueSent;
+import embrack.core.proof.Sendings;
+import embrack.core.proof.Sent;
 import embrack.core.rig.Device;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
-import embrack.core.world.Engine;
 import embrack.core.world.Journey;
 import java.util.List;
 import java.util.Optional;
@@ -33,13 +34,13 @@ public final class Lessons {
     private static final int[] POSITIONS = {0, 42, 85, 127};
 
     private final Plan plan;
+    private final Sendings sendings;
     private final Compiler compiler;
-    private final Engine engine;
 
     public Lessons(Report report) {
         this.plan = report.plan();
-        this.compiler = new Compiler(plan);
-        this.engine = new Engine(plan);
+        this.sendings = report.prover().sendings();
+        this.compiler = new Compiler(plan, report.prover().ways());
     }
 
     /** How a device comes to learn something that it has been given a message for. */
@@ -59,10 +60,10 @@ public final class Lessons {
 
     private Stream<Lesson> pressed(DeviceId device, LearnableId learnable, Learned wanted) {
         return using(device, learnable).flatMap(assignment -> {
-            CompiledSwitch compiled = compiler.compile(assignment);
+            Sent.BySwitch sent = sendings.of(assignment);
             return assignment.moments().keySet().stream()
                     .filter(moment -> moment != Moment.AGAIN)
-                    .filter(moment -> isAlone(device, wanted, engine.journey(compiled, moment, 0)))
+                    .filter(moment -> isAlone(device, wanted, sent.journey(moment)))
                     .map(moment -> new Lesson.Pressed(assignment.at(), moment));
         });
     }
@@ -76,10 +77,12 @@ public final class Lessons {
                 .filter(control -> {
                     CompiledControl compiled = compiler.compile(control);
                     return IntStream.of(POSITIONS)
-                                    .mapToObj(position -> engine.journey(compiled, position))
+                                    .mapToObj(position -> sendings.engine().journey(compiled, position))
                                     .allMatch(journey ->
                                             arrivals(device, journey).allMatch(message -> is(message, wanted)))
-                            && arrivals(device, engine.journey(compiled, 127)).count() == 1;
+                            && arrivals(device, sendings.engine().journey(compiled, 127))
+                                            .count()
+                                    == 1;
                 })
                 .map(control -> new Lesson.Moved(control.at()));
     }
@@ -95,12 +98,8 @@ public final class Lessons {
     private Optional<Lesson> played(DeviceId device, Learned wanted, Song song, Cue cue, boolean every) {
         return plan.player(song)
                 .filter(player -> !player.equals(device) && cue.foot().isEmpty())
-                .filter(player -> {
-                    List<CompiledStep> steps = cue.steps().stream()
-                            .map(step -> compiler.compile(player, step))
-                            .toList();
-                    return isAlone(device, wanted, engine.journey(player, Engine.timed(steps, cue.raw(), 0)));
-                })
+                .filter(player -> isAlone(
+                        device, wanted, sendings.of(CueSent.of(player, cue)).journey()))
                 .map(player -> new Lesson.Played(song.id(), cue.number(), every));
     }
 

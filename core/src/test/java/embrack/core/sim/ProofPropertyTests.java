@@ -3,6 +3,7 @@ package embrack.core.sim;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import embrack.core.Evening;
+import embrack.core.LightFaults;
 import embrack.core.MappingFaults;
 import embrack.core.RandomRigs;
 import embrack.core.RigEdits;
@@ -11,14 +12,18 @@ import embrack.core.chart.LearnableId;
 import embrack.core.check.Health;
 import embrack.core.check.Report;
 import embrack.core.check.rule.Finding;
+import embrack.core.edit.ChaseEdit;
 import embrack.core.edit.CueEdit;
 import embrack.core.edit.Edit;
 import embrack.core.edit.GearEdit;
+import embrack.core.edit.LookEdit;
 import embrack.core.edit.NumberEdit;
 import embrack.core.edit.OrderEdit;
 import embrack.core.edit.SwitchEdit;
 import embrack.core.gear.SettingId;
 import embrack.core.gear.SwitchMode;
+import embrack.core.light.ChaseId;
+import embrack.core.light.LookId;
 import embrack.core.plan.Plan;
 import embrack.core.rig.DeviceId;
 import embrack.core.show.Calls;
@@ -27,9 +32,11 @@ import embrack.core.switches.Assignment;
 import embrack.core.switches.SwitchAt;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -154,6 +161,30 @@ class ProofPropertyTests {
             assertAlike(Report.after(after, named), renamed);
         }
         assertThat(runs).filteredOn(run -> !run.equals(first.book().run())).hasSizeGreaterThan(2);
+    }
+
+    /** Findings about light are kept while what they look at is as it was, and no longer. */
+    @Test
+    void flashesAreFoundAgainOnceAnythingOfThemIsOtherwise() {
+        Plan plan = LightFaults.squalls().plan();
+        Report first = Report.of(plan);
+        assertThat(first.findings()).extracting(Finding::code).contains("lights.too-many-flashes");
+        List<Edit> edits = List.of(
+                new GearEdit.RenameDevice(new DeviceId("lantern-desk"), "Desk of the house"),
+                new LookEdit.ChangeLook(new LookId("look-2"), "Look 2", "all: red 60 %"),
+                new ChaseEdit.ChangeChase(new ChaseId("squall"), "Squall", "Look 2, Look 3", "0.5", Optional.empty()),
+                new CueEdit.RemoveCues(new SongId("lanterns"), List.of(2)),
+                new GearEdit.ChangeSetting(new DeviceId("lantern-desk"), new SettingId("receive-channel"), "7"),
+                new GearEdit.RemoveDevice(new DeviceId("lantern-desk"), true));
+        Set<List<Finding>> found = new HashSet<>();
+        for (Edit edit : edits) {
+            Plan next = edit.apply(plan);
+            Report report = Report.after(first, next);
+            assertAlike(report, Report.of(next));
+            assertAlike(Report.after(report, plan), first);
+            found.add(report.findings());
+        }
+        assertThat(found).hasSize(2);
     }
 
     private static void assertAlike(Report report, Report whole) {

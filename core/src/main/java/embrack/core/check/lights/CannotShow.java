@@ -1,5 +1,6 @@
 package embrack.core.check.lights;
 
+import embrack.core.check.rule.Edited;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
@@ -19,6 +20,11 @@ final class CannotShow implements Rule {
     @Override
     public RuleInfo info() {
         return new RuleInfo(Topic.LIGHTS, "cannot-show");
+    }
+
+    @Override
+    public boolean isLeftAlone(Edited edited) {
+        return edited.isLightAlike();
     }
 
     @Override

@@ -1,5 +1,6 @@
 package embrack.core.check.lights;
 
+import embrack.core.check.rule.Edited;
 import embrack.core.check.rule.Finding;
 import embrack.core.check.rule.Rule;
 import embrack.core.check.rule.RuleInfo;
@@ -23,6 +24,11 @@ final class TooManyFlashes implements Rule {
     @Override
     public RuleInfo info() {
         return new RuleInfo(Topic.LIGHTS, "too-many-flashes");
+    }
+
+    @Override
+    public boolean isLeftAlone(Edited edited) {
+        return edited.isLightAlike() && edited.isPlayedAlike();
     }
 
     @Override

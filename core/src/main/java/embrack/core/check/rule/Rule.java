@@ -9,6 +9,14 @@ public interface Rule {
 
     Stream<Finding> check(Subject subject);
 
+    /**
+     * Whether an edit left alone all that this rule looks at, so that it would find the same again. Only for rules
+     * whose findings name nothing else and bring no remedy.
+     */
+    default boolean isLeftAlone(Edited edited) {
+        return false;
+    }
+
     /** Begins to say what was found. */
     default Found found(Severity severity) {
         return new Found(info(), severity);
