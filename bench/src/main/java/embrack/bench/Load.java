@@ -201,11 +201,14 @@ final class Load {
      *
      * @param edits how many
      */
-    private record Work(List<Double> pages, List<Double> files, int edits) {}
+    private record Work(List<Seen> pages, List<Double> files, int edits) {}
+
+    /** A page that was looked at, and how long that took, in milliseconds. */
+    private record Seen(String room, double millis) {}
 
     private Work atWork(List<Visitor> people, List<Visitor> editors, int crews, Duration lasts) throws Exception {
         Instant end = Instant.now().plus(lasts);
-        List<Double> pages = Collections.synchronizedList(new ArrayList<>());
+        List<Seen> pages = Collections.synchronizedList(new ArrayList<>());
         List<Double> files = Collections.synchronizedList(new ArrayList<>());
         List<Callable<Void>> all = new ArrayList<>();
         for (int i = 0; i < people.size(); i++) {
@@ -216,7 +219,7 @@ final class Load {
                 Thread.sleep(random.nextInt(THINKS_MILLIS));
                 while (Instant.now().isBefore(end)) {
                     String room = ROOMS.get(random.nextInt(ROOMS.size()));
-                    pages.add(time(visitor, path(crew, random.nextInt(AT_WORK), room)));
+                    pages.add(new Seen(room, time(visitor, path(crew, random.nextInt(AT_WORK), room))));
                     Thread.sleep(THINKS_MILLIS / 2 + random.nextInt(THINKS_MILLIS));
                 }
                 return null;
@@ -257,7 +260,19 @@ final class Load {
     }
 
     private static boolean judged(Work work, Duration lasted) {
-        List<Double> pages = work.pages();
+        for (String room : ROOMS) {
+            List<Double> times = work.pages().stream()
+                    .filter(seen -> seen.room().equals(room))
+                    .map(Seen::millis)
+                    .toList();
+            System.out.printf(
+                    Locale.ROOT,
+                    "  %-24s median %6.1f ms, 95th %6.1f ms%n",
+                    room,
+                    percentile(times, 50),
+                    percentile(times, 95));
+        }
+        List<Double> pages = work.pages().stream().map(Seen::millis).toList();
         List<Double> files = work.files();
         double page = percentile(pages, 95);
         double file = percentile(files, 95);

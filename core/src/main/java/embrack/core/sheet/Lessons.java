@@ -18,6 +18,8 @@ import embrack.core.show.Cue;
 import embrack.core.show.Song;
 import embrack.core.switches.Assignment;
 import embrack.core.switches.Moment;
+import embrack.core.way.Ways;
+import embrack.core.world.Engine;
 import embrack.core.world.Journey;
 import java.util.List;
 import java.util.Optional;
@@ -34,13 +36,18 @@ public final class Lessons {
     private static final int[] POSITIONS = {0, 42, 85, 127};
 
     private final Plan plan;
-    private final Sendings sendings;
     private final Compiler compiler;
+    private final Engine engine;
+
+    /** What is sent, each worked out once: all that a box learns is looked for in all of it. */
+    private final Sendings sendings;
 
     public Lessons(Report report) {
         this.plan = report.plan();
-        this.sendings = report.prover().sendings();
-        this.compiler = new Compiler(plan, report.prover().ways());
+        Ways ways = new Ways(plan.rig());
+        this.compiler = new Compiler(plan, ways);
+        this.engine = new Engine(plan, ways);
+        this.sendings = new Sendings(plan, ways);
     }
 
     /** How a device comes to learn something that it has been given a message for. */
@@ -77,12 +84,10 @@ public final class Lessons {
                 .filter(control -> {
                     CompiledControl compiled = compiler.compile(control);
                     return IntStream.of(POSITIONS)
-                                    .mapToObj(position -> sendings.engine().journey(compiled, position))
+                                    .mapToObj(position -> engine.journey(compiled, position))
                                     .allMatch(journey ->
                                             arrivals(device, journey).allMatch(message -> is(message, wanted)))
-                            && arrivals(device, sendings.engine().journey(compiled, 127))
-                                            .count()
-                                    == 1;
+                            && arrivals(device, engine.journey(compiled, 127)).count() == 1;
                 })
                 .map(control -> new Lesson.Moved(control.at()));
     }

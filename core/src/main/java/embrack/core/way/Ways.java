@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -40,11 +41,11 @@ public final class Ways {
     private final Readiness readiness;
     private final Predicate<Link> working;
     private final Predicate<DeviceId> alive;
-    private final Map<Hop, Hop> pieces = new HashMap<>();
-    private final Map<Hop, List<Hop>> onward = new HashMap<>();
-    private final Map<DeviceId, List<Hop>> leaving = new HashMap<>();
-    private final Map<DeviceId, Map<DeviceId, SignalPath>> nearest = new HashMap<>();
-    private final Map<Errand, Optional<SignalPath>> errands = new HashMap<>();
+    private final Map<Hop, Hop> pieces = new ConcurrentHashMap<>();
+    private final Map<Hop, List<Hop>> onward = new ConcurrentHashMap<>();
+    private final Map<DeviceId, List<Hop>> leaving = new ConcurrentHashMap<>();
+    private final Map<DeviceId, Map<DeviceId, SignalPath>> nearest = new ConcurrentHashMap<>();
+    private final Map<Errand, Optional<SignalPath>> errands = new ConcurrentHashMap<>();
 
     /** What decides the way of a message: its ends, its sort, and its channel, 0 without one. */
     private record Errand(DeviceId sender, DeviceId receiver, Traffic traffic, int channel) {}
