@@ -1,8 +1,8 @@
 #!/usr/bin/env bash
-# Sixty people in eight crews at two servers, who think for 5 s between pages, with 20 edits a second for two minutes; and
-# pages with 3 000 rigs of 200 revisions each in the database beside pages with ten. On servers and a database of its own
-# in a folder that is thrown away; ends by itself within 15 minutes. Needs ./embrack ordeal once, or ./embrack start and
-# ./embrack bench, which build. Arguments: seconds, rigs.
+# Sixty people in eight crews at two servers, who think for 5 s between pages, with 20 edits a second for two minutes,
+# after four minutes of the same; and pages with 3 000 rigs of 200 revisions each in the database beside pages with ten.
+# On servers and a database of its own in a folder that is thrown away; ends by itself within 20 minutes. Needs
+# ./embrack ordeal once, or ./embrack start and ./embrack bench, which build. Arguments: seconds, rigs.
 set -euo pipefail
 home="$(cd "$(dirname "$0")/.." && pwd)"
 java="$(ls -d /usr/lib/jvm/*/bin/java | while read -r j; do "$j" -version 2>&1 | grep -qE '"(2[1-9]|[3-9][0-9])' && echo "$j"; done | tail -1)"
