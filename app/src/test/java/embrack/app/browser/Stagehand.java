@@ -232,6 +232,7 @@ final class Stagehand implements AutoCloseable {
 
     void chooseSwitch(int number) {
         hit(tile(number).getByRole(AriaRole.LINK));
+        untilAtWork(); // it may have been the chosen one before, on a page that goes now
         assertThat(tile(number).getByRole(AriaRole.LINK)).hasAttribute("aria-current", "true");
     }
 

@@ -48,6 +48,9 @@ public record Nominal(double low, double high, Unit unit) {
             throw new IllegalArgumentException(
                     "a level is \u2212100 to 40 %s, the lower first, was %s to %s".formatted(unit.words(), low, high));
         }
+        // Of 0 there is one only, whatever sign it was typed with.
+        low += 0.0;
+        high += 0.0;
     }
 
     /** One level in dBu. */

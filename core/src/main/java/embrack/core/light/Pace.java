@@ -4,6 +4,8 @@ import embrack.core.music.Position;
 import embrack.core.music.Tempo;
 import embrack.core.music.TempoMap;
 import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.math.RoundingMode;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -63,6 +65,9 @@ public sealed interface Pace {
 
         private static final int LONGEST_TICKS = 64 * Position.TICKS_PER_QUARTER;
 
+        private static final int DECIMALS = 4;
+        private static final int MOST_IN_A_FRACTION = 99;
+
         public OnBeat {
             if (ticks < SHORTEST_TICKS || ticks > LONGEST_TICKS) {
                 throw new IllegalArgumentException("A step lasts 1/4 to 64 beats.");
@@ -71,15 +76,24 @@ public sealed interface Pace {
 
         @Override
         public String words() {
-            int quarter = Position.TICKS_PER_QUARTER;
-            String count = ticks % quarter == 0
-                    ? String.valueOf(ticks / quarter)
-                    : quarter % ticks == 0
-                            ? "1/" + quarter / ticks
-                            : BigDecimal.valueOf(ticks / (double) quarter)
-                                    .stripTrailingZeros()
-                                    .toPlainString();
+            String count = count();
             return count + (count.equals("1") || count.startsWith("1/") ? " beat" : " beats");
+        }
+
+        /** Whole, a part of a beat, decimals or a fraction: whatever is exact; else so many decimals as tell it. */
+        private String count() {
+            int quarter = Position.TICKS_PER_QUARTER;
+            int divisor =
+                    BigInteger.valueOf(ticks).gcd(BigInteger.valueOf(quarter)).intValueExact();
+            int over = ticks / divisor;
+            int under = quarter / divisor;
+            BigDecimal decimals =
+                    BigDecimal.valueOf(ticks).divide(BigDecimal.valueOf(quarter), DECIMALS, RoundingMode.HALF_UP);
+            boolean isExact = decimals.multiply(BigDecimal.valueOf(quarter)).compareTo(BigDecimal.valueOf(ticks)) == 0;
+            boolean isFraction = over == 1 || !isExact;
+            return under > 1 && isFraction && over <= MOST_IN_A_FRACTION && under <= MOST_IN_A_FRACTION
+                    ? over + "/" + under
+                    : decimals.stripTrailingZeros().toPlainString();
         }
     }
 

@@ -1,7 +1,9 @@
 package embrack.core.music;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /**
  * A tempo.
@@ -18,6 +20,9 @@ public record Tempo(int thousandths) implements Comparable<Tempo> {
 
     private static final double MICROS_PER_MINUTE = 60_000_000;
 
+    /** Digits alone: with an exponent, a short text says a number that no memory holds. */
+    private static final Pattern NUMBER = Pattern.compile("[-+]?\\d{1,40}(?:\\.\\d{0,40})?");
+
     public Tempo {
         if (thousandths < SLOWEST || thousandths > FASTEST) {
             throw new IllegalArgumentException(
@@ -31,13 +36,15 @@ public record Tempo(int thousandths) implements Comparable<Tempo> {
      * @throws IllegalArgumentException with a sentence for the person when it is none
      */
     public static Tempo parse(String typed) {
-        try {
-            return new Tempo(new BigDecimal(typed.strip().replace(',', '.'))
-                    .movePointRight(3)
-                    .setScale(0, java.math.RoundingMode.HALF_UP)
-                    .intValueExact());
-        } catch (NumberFormatException e) {
+        String number = typed.strip().replace(',', '.');
+        if (!NUMBER.matcher(number).matches()) {
             throw new IllegalArgumentException("Write a tempo in quarters a minute, such as 92 or 92.5.");
+        }
+        try {
+            return new Tempo(new BigDecimal(number)
+                    .movePointRight(3)
+                    .setScale(0, RoundingMode.HALF_UP)
+                    .intValueExact());
         } catch (ArithmeticException e) {
             throw new IllegalArgumentException("A tempo is 10 to 400 quarters a minute.");
         }
