@@ -51,7 +51,7 @@ class PartCsvTests {
         }
     }
 
-    /** What a spreadsheet would take for a formula is told apart by PartCsv; that is tried elsewhere. */
+    /** Cells begin with a letter: what a spreadsheet would take for a formula is marked, and not what is tried here. */
     @Provide
     Arbitrary<List<List<String>>> rows() {
         Arbitrary<String> cell = Arbitraries.strings()
