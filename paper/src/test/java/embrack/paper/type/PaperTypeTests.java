@@ -13,6 +13,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.Map;
 import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
@@ -25,6 +26,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Letters, lines and pages have the sizes that others measure too. */
 class PaperTypeTests {
+
+    /** Read once each: the JDK keeps a copy on disc of whatever it reads. */
+    private static final Map<String, Font> OF_THE_JDK = new ConcurrentHashMap<>();
 
     private static final FontRenderContext EXACT = new FontRenderContext(new AffineTransform(), true, true);
 
@@ -59,8 +63,7 @@ class PaperTypeTests {
 
     /** Measured by the font machinery of the JDK, which reads the same files by another way, without kerning. */
     @Property(tries = 150)
-    void textsAreAsWideAsTheJdkSays(@ForAll("texts") String text, @ForAll @DoubleRange(min = 5, max = 40) double size)
-            throws IOException {
+    void textsAreAsWideAsTheJdkSays(@ForAll("texts") String text, @ForAll @DoubleRange(min = 5, max = 40) double size) {
         for (var known : Map.of(Fonts.PLAIN, Ruler.PLAIN, Fonts.BOLD, Ruler.BOLD, Fonts.FIGURES, Ruler.FIGURES)
                 .entrySet()) {
             double jdk = byJdk(known.getKey(), text, size);
@@ -71,17 +74,21 @@ class PaperTypeTests {
         }
     }
 
-    private static double byJdk(String name, String text, double size) throws IOException {
+    private static double byJdk(String name, String text, double size) {
+        Font font = OF_THE_JDK
+                .computeIfAbsent(name, PaperTypeTests::read)
+                .deriveFont(Map.of(TextAttribute.SIZE, (float) size, TextAttribute.KERNING, 0));
+        return text.chars()
+                .mapToDouble(letter ->
+                        font.getStringBounds(Character.toString(letter), EXACT).getWidth())
+                .sum();
+    }
+
+    private static Font read(String name) {
         try (InputStream in = Objects.requireNonNull(Fonts.class.getResourceAsStream(Fonts.path(name)))) {
-            Font font = Font.createFont(Font.TRUETYPE_FONT, in)
-                    .deriveFont(Map.of(TextAttribute.SIZE, (float) size, TextAttribute.KERNING, 0));
-            double width = 0;
-            for (char letter : text.toCharArray()) {
-                width += font.getStringBounds(String.valueOf(letter), EXACT).getWidth();
-            }
-            return width;
-        } catch (FontFormatException e) {
-            throw new IOException(e);
+            return Font.createFont(Font.TRUETYPE_FONT, in);
+        } catch (IOException | FontFormatException e) {
+            throw new IllegalStateException(name + " cannot be read", e);
         }
     }
 
