@@ -21,14 +21,14 @@ class LayeringTests {
     /** What every area stands on. */
     private static final Set<String> FOUNDATIONS = Set.of("door", "frame", "store");
 
-    private final JavaClasses app = new ClassFileImporter()
+    private static final JavaClasses APP = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("embrack.app");
 
     @Test
     void areasDoNotImportEachOther() {
         Set<String> areas = areas();
-        assertThat(app.size()).isGreaterThan(50);
+        assertThat(APP.size()).isGreaterThan(50);
         assertThat(areas).hasSizeGreaterThan(8);
         for (String area : areas) {
             String[] others = areas.stream()
@@ -41,7 +41,7 @@ class LayeringTests {
                     .should()
                     .dependOnClassesThat()
                     .resideInAnyPackage(others)
-                    .check(app);
+                    .check(APP);
         }
         noClasses()
                 .that()
@@ -50,12 +50,12 @@ class LayeringTests {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage(areas.stream().map(LayeringTests::within).toArray(String[]::new))
-                .check(app);
+                .check(APP);
     }
 
     @Test
     void everyPackageSaysWhatItIsAndThatNothingInItIsNull() {
-        Set<JavaPackage> silent = app.stream()
+        Set<JavaPackage> silent = APP.stream()
                 .map(JavaClass::getPackage)
                 .filter(p -> !p.isAnnotatedWith(NullMarked.class))
                 .collect(Collectors.toSet());
@@ -64,7 +64,7 @@ class LayeringTests {
 
     /** The packages that are there, but for the foundations. */
     private Set<String> areas() {
-        return app.stream()
+        return APP.stream()
                 .map(JavaClass::getPackageName)
                 .filter(name -> name.startsWith("embrack.app."))
                 .map(name -> name.split("\\.")[2])
@@ -84,14 +84,14 @@ class LayeringTests {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("java.sql..", "javax.sql..", "org.apache.ibatis..", "org.postgresql..")
-                .check(app);
+                .check(APP);
         noClasses()
                 .that()
                 .resideInAPackage("embrack.app.store..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("org.springframework.web..", "jakarta.servlet..")
-                .check(app);
+                .check(APP);
     }
 
     @Test
@@ -105,6 +105,6 @@ class LayeringTests {
                 .haveSimpleNameEndingWith("Page")
                 .should()
                 .notHaveModifier(JavaModifier.PUBLIC)
-                .check(app);
+                .check(APP);
     }
 }

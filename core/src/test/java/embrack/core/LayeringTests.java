@@ -34,16 +34,16 @@ class LayeringTests {
     private final List<String> order =
             ROW.matcher(architecture()).results().map(row -> row.group(1)).toList();
 
-    private final JavaClasses classes = new ClassFileImporter()
+    private static final JavaClasses CLASSES = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("embrack.core");
 
     @Test
     void everySubjectStandsInTheTableOfPackagesAndNoOther() {
-        assertThat(classes.size()).isGreaterThan(90);
+        assertThat(CLASSES.size()).isGreaterThan(90);
         assertThat(order)
                 .containsExactlyInAnyOrderElementsOf(
-                        classes.stream().map(c -> subject(c.getPackageName())).collect(Collectors.toSet()));
+                        CLASSES.stream().map(c -> subject(c.getPackageName())).collect(Collectors.toSet()));
     }
 
     @Test
@@ -58,13 +58,13 @@ class LayeringTests {
                     .should()
                     .dependOnClassesThat()
                     .resideInAnyPackage(later)
-                    .check(classes);
+                    .check(CLASSES);
         }
     }
 
     @Test
     void everyPackageSaysWhatItIsAndThatNothingInItIsNull() {
-        Set<JavaPackage> silent = classes.stream()
+        Set<JavaPackage> silent = CLASSES.stream()
                 .map(JavaClass::getPackage)
                 .filter(p -> !p.isAnnotatedWith(NullMarked.class))
                 .collect(Collectors.toSet());
@@ -73,7 +73,7 @@ class LayeringTests {
 
     @Test
     void packagesOfRulesUseNeitherTheCatalogueNorEachOther() {
-        Set<String> rules = classes.stream()
+        Set<String> rules = CLASSES.stream()
                 .map(JavaClass::getPackageName)
                 .filter(name -> name.startsWith("embrack.core.check."))
                 .collect(Collectors.toSet());
@@ -86,15 +86,15 @@ class LayeringTests {
                 .resideInAnyPackage(rules.stream()
                         .filter(name -> !name.equals("embrack.core.check.rule"))
                         .toArray(String[]::new))
-                .check(classes);
+                .check(CLASSES);
         noClasses()
                 .that()
                 .resideInAnyPackage(rules.toArray(String[]::new))
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("embrack.core.check")
-                .check(classes);
-        slices().matching("embrack.core.check.(*)").should().beFreeOfCycles().check(classes);
+                .check(CLASSES);
+        slices().matching("embrack.core.check.(*)").should().beFreeOfCycles().check(CLASSES);
     }
 
     @Test
@@ -115,7 +115,7 @@ class LayeringTests {
                 .orShould()
                 .dependOnClassesThat()
                 .belongToAnyOf(java.io.File.class)
-                .check(classes);
+                .check(CLASSES);
     }
 
     /** Dates and times are values; what time it is now is for those who call. */
@@ -129,7 +129,7 @@ class LayeringTests {
                 .callMethodWhere(target(name("now")).and(target(owner(resideInAPackage("java.time..")))))
                 .orShould()
                 .callMethodWhere(target(nameMatching("currentTimeMillis|nanoTime")))
-                .check(classes);
+                .check(CLASSES);
     }
 
     private static String architecture() {

@@ -11,13 +11,13 @@ import org.junit.jupiter.api.Test;
 
 class LayeringTests {
 
-    private final JavaClasses paper = new ClassFileImporter()
+    private static final JavaClasses PAPER = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("embrack.paper");
 
     @Test
     void paperUsesCoreAndFilesAndTheLibrariesThatDraw() {
-        assertThat(paper.size()).isGreaterThan(8);
+        assertThat(PAPER.size()).isGreaterThan(8);
         classes()
                 .should()
                 .onlyDependOnClassesThat()
@@ -34,7 +34,7 @@ class LayeringTests {
                         "org.eclipse.emf..",
                         "java..",
                         "org.jspecify..")
-                .check(paper);
+                .check(PAPER);
     }
 
     @Test
@@ -45,6 +45,6 @@ class LayeringTests {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("org.thymeleaf..", "com.openhtmltopdf..")
-                .check(paper);
+                .check(PAPER);
     }
 }

@@ -23,16 +23,20 @@ final class PackedPieces {
 
     private PackedPieces(List<byte[]> plain) {
         this.plain = plain;
-        this.packed = plain.stream().map(PackedPieces::deflated).toList();
+        var deflater = new Deflater(Deflater.DEFAULT_COMPRESSION, true);
+        try {
+            this.packed = plain.stream().map(piece -> deflated(deflater, piece)).toList();
+        } finally {
+            deflater.end();
+        }
     }
 
     static PackedPieces of(List<byte[]> plain) {
         return new PackedPieces(List.copyOf(plain));
     }
 
-    /** Bytes of memory that it takes. */
-    long weight() {
-        return packed.stream().mapToLong(piece -> piece.length + 40L).sum();
+    private int length() {
+        return packed.stream().mapToInt(piece -> piece.length).sum();
     }
 
     /**
@@ -45,7 +49,7 @@ final class PackedPieces {
             throw new IllegalArgumentException(
                     "at most %d bytes stand between two pieces, was %d".formatted(LONGEST_STORED, between.length));
         }
-        var out = new ByteArrayOutputStream((int) weight() + packed.size() * between.length);
+        var out = new ByteArrayOutputStream(HEAD.length + length() + packed.size() * (between.length + 5) + 10);
         var sum = new CRC32();
         long size = 0;
         out.writeBytes(HEAD);
@@ -80,23 +84,19 @@ final class PackedPieces {
         }
     }
 
-    private static byte[] deflated(byte[] piece) {
+    private static byte[] deflated(Deflater deflater, byte[] piece) {
         if (piece.length == 0) {
             return piece;
         }
-        var deflater = new Deflater(Deflater.DEFAULT_COMPRESSION, true);
-        try {
-            var out = new ByteArrayOutputStream();
-            byte[] buffer = new byte[BUFFER];
-            deflater.setInput(piece);
-            int length;
-            do {
-                length = deflater.deflate(buffer, 0, buffer.length, Deflater.FULL_FLUSH);
-                out.write(buffer, 0, length);
-            } while (length == buffer.length);
-            return out.toByteArray();
-        } finally {
-            deflater.end();
-        }
+        deflater.reset();
+        var out = new ByteArrayOutputStream();
+        byte[] buffer = new byte[BUFFER];
+        deflater.setInput(piece);
+        int length;
+        do {
+            length = deflater.deflate(buffer, 0, buffer.length, Deflater.FULL_FLUSH);
+            out.write(buffer, 0, length);
+        } while (length == buffer.length);
+        return out.toByteArray();
     }
 }

@@ -1,5 +1,7 @@
 package embrack.app.line;
 
+import embrack.app.store.Elsewhere;
+import embrack.app.store.LineKeptElsewhere;
 import embrack.app.store.LineMoved;
 import embrack.app.store.LineStore;
 import embrack.app.store.RigId;
@@ -35,11 +37,13 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
  * The line checks that are under way, one a rig, whoever listens: two at two ends of a stage share one. What came is
- * kept at once; only a gesture that is not over yet is forgotten when the server ends.
+ * kept at once; only a gesture that is not over yet is forgotten when the server ends. What was found at another server
+ * is read from what is kept.
  */
 @Component
 class LineChecks {
@@ -105,6 +109,7 @@ class LineChecks {
         /** Later than any that a page knows from before the server was started. */
         private long turn = Instant.now().toEpochMilli();
 
+        private final Elsewhere elsewhere = new Elsewhere();
         private final Deque<Arrived> tape = new ArrayDeque<>();
         private final SortedMap<String, Pulse> pulses = new TreeMap<>();
         /** At which box each browser stands. */
@@ -124,6 +129,10 @@ class LineChecks {
             this.kept = travels;
             this.through = new Through(check.walk());
             this.revision = revision;
+        }
+
+        private synchronized long next() {
+            return turn + 1;
         }
 
         private Optional<DeviceId> at(String browser) {
@@ -298,13 +307,30 @@ class LineChecks {
                         Map.Entry::getKey, entry -> entry.getValue().came()));
     }
 
-    private static void follow(Running now, StoredRig rig) {
+    private void follow(Running now, StoredRig rig) {
+        boolean isWiser = now.elsewhere.catchUp(() -> {
+            now.check = now.check.knowing(kept(rig.id()));
+            Map<String, Travels.Came> came = store.travels(rig.id());
+            now.travels = now.travels.knowing(now.kept, came);
+            now.kept = Travels.of(rig.plan(), came);
+        });
+        now.turn += isWiser ? 1 : 0;
         if (now.revision != rig.revision()) {
             now.check = now.check.in(Walk.of(rig.plan()));
             now.travels = Travels.of(rig.plan(), now.travels.came());
             now.through = new Through(now.check.walk());
             now.revision = rig.revision();
             now.turn++;
+        }
+    }
+
+    /** Another server kept something: it is read once somebody asks, and pages here are told to. */
+    @EventListener
+    void overtaken(LineKeptElsewhere kept) {
+        Running now = running.get(kept.rig());
+        if (now != null) {
+            now.elsewhere.tell();
+            others.publishEvent(new LineMoved(kept.rig(), LineMoved.Way.LINE, now.next()));
         }
     }
 

@@ -30,7 +30,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}")
 class SheetController {
 
-    /** Who ticks, until crews can sign in. */
     private final RigStore rigs;
 
     private final Reports reports;

@@ -1,5 +1,7 @@
 package embrack.app.send;
 
+import embrack.app.store.Elsewhere;
+import embrack.app.store.LineKeptElsewhere;
 import embrack.app.store.LineMoved;
 import embrack.app.store.LineStore;
 import embrack.app.store.RigId;
@@ -17,6 +19,7 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** What boxes are asked, one at a time in a rig, whoever sits there. Answers are kept at once. */
@@ -41,6 +44,7 @@ class Sendings {
     record Standing(Asking asking, long turn, Optional<Search> search) {}
 
     private static final class Running {
+        private final Elsewhere elsewhere = new Elsewhere();
         private Asking asking;
         private int revision;
         private long turn = Instant.now().toEpochMilli();
@@ -50,6 +54,10 @@ class Sendings {
         private Running(Asking asking, int revision) {
             this.asking = asking;
             this.revision = revision;
+        }
+
+        private synchronized long next() {
+            return turn + 1;
         }
     }
 
@@ -86,10 +94,22 @@ class Sendings {
         });
     }
 
+    /** Another server kept an answer: it is read once somebody asks, and pages here are told to. */
+    @EventListener
+    void overtaken(LineKeptElsewhere kept) {
+        Running now = running.get(kept.rig());
+        if (now != null) {
+            now.elsewhere.tell();
+            others.publishEvent(new LineMoved(kept.rig(), LineMoved.Way.SEND, now.next()));
+        }
+    }
+
     private <T> T with(StoredRig rig, Function<Running, T> what) {
         Running now = running.computeIfAbsent(
                 rig.id(), id -> new Running(Asking.of(Probes.of(rig.plan()), answered(id)), rig.revision()));
         synchronized (now) {
+            boolean isWiser = now.elsewhere.catchUp(() -> now.asking = now.asking.knowing(answered(rig.id())));
+            now.turn += isWiser ? 1 : 0;
             if (now.revision != rig.revision()) {
                 now.asking = now.asking.in(Probes.of(rig.plan()));
                 now.revision = rig.revision();

@@ -26,6 +26,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -42,9 +43,11 @@ public class LineStore {
             DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH).withZone(ZoneId.systemDefault());
 
     private final LineMapper mapper;
+    private final ApplicationEventPublisher events;
 
-    LineStore(LineMapper mapper) {
+    LineStore(LineMapper mapper, ApplicationEventPublisher events) {
         this.mapper = mapper;
+        this.events = events;
     }
 
     /**
@@ -88,6 +91,7 @@ public class LineStore {
         before.came().keySet().stream()
                 .filter(key -> !after.came().containsKey(key))
                 .forEach(key -> mapper.remove(rig.number(), key));
+        events.publishEvent(new LineKept(rig));
     }
 
     /** Keeps what differs from what was kept before. */
@@ -101,6 +105,7 @@ public class LineStore {
         before.keySet().stream()
                 .filter(task -> !after.containsKey(task))
                 .forEach(task -> mapper.remove(rig.number(), task.key()));
+        events.publishEvent(new LineKept(rig));
     }
 
     /** What somebody said of the ports of a place; empty for one at which nothing of the rig hangs. */
@@ -179,6 +184,7 @@ public class LineStore {
         before.keySet().stream()
                 .filter(probe -> !after.containsKey(probe))
                 .forEach(probe -> mapper.untell(rig.number(), probe));
+        events.publishEvent(new LineKept(rig));
     }
 
     /**

@@ -77,6 +77,11 @@ class Neighbours {
     }
 
     @EventListener
+    void told(LineKept kept) {
+        tell("line-kept", kept.rig().number(), null);
+    }
+
+    @EventListener
     void told(DoorsMoved doors) {
         tell("doors-moved", null, null);
     }
@@ -130,6 +135,7 @@ class Neighbours {
                     switch (row.sort()) {
                         case "rig-changed" -> new RigChanged(rig(row), Objects.requireNonNull(row.number()));
                         case "run-wanted" -> new RunWanted(rig(row));
+                        case "line-kept" -> new LineKeptElsewhere(rig(row));
                         case "rig-deleted" -> new RigDeleted(rig(row));
                         default -> new DoorsMoved();
                     });

@@ -24,17 +24,17 @@ class OneGateTests {
 
     private static final Path SCRIPTS = Path.of("src/main/resources/static");
 
-    private final JavaClasses app = new ClassFileImporter()
+    private static final JavaClasses APP = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("embrack.app");
 
     @Test
     void onTheServerTheGatekeeperAloneMakesWhatMayGo() {
-        JavaClass outgoing = app.get(Gatekeeper.Outgoing.class);
+        JavaClass outgoing = APP.get(Gatekeeper.Outgoing.class);
         assertThat(outgoing.getConstructorCallsToSelf())
                 .isNotEmpty()
                 .allMatch(call -> call.getOriginOwner().getFullName().equals(Gatekeeper.class.getName()));
-        Set<String> callers = app.get(Gatekeeper.class).getMethodCallsToSelf().stream()
+        Set<String> callers = APP.get(Gatekeeper.class).getMethodCallsToSelf().stream()
                 .filter(call -> call.getName().equals("let"))
                 .map(call -> call.getOriginOwner().getSimpleName() + "."
                         + call.getOrigin().getName())
@@ -55,7 +55,7 @@ class OneGateTests {
     void nothingGoesByOpeningAPage() {
         for (Class<?> controller :
                 List.of(DriveController.class, ObeyController.class, SearchController.class, SendController.class)) {
-            app.get(controller).getMethods().stream()
+            APP.get(controller).getMethods().stream()
                     .filter(method -> method.getMethodCallsFromSelf().stream()
                             .anyMatch(call -> call.getTargetOwner().isEquivalentTo(Gatekeeper.class)
                                     && Set.of("let", "open").contains(call.getName())))

@@ -40,6 +40,11 @@ public record SharedCheck(
                 other, came, same, from.filter(box -> !other.on(box).isEmpty()));
     }
 
+    /** The same check, with all that came, where it may have come elsewhere meanwhile. */
+    public SharedCheck knowing(Map<Task, Came> all) {
+        return new SharedCheck(walk, new TreeMap<>(all), boxes, from);
+    }
+
     /** How far it is at a box; at none in particular where none is said. */
     public LineCheck at(Optional<DeviceId> box) {
         Optional<DeviceId> wanted = box.filter(one -> !walk.on(one).isEmpty()).or(() -> from);

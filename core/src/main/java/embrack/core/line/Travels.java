@@ -101,6 +101,20 @@ public record Travels(List<Travel> planned, SortedMap<String, Came> came, Sorted
         return new Travels(Travel.of(plan), new TreeMap<>(came), new TreeMap<>());
     }
 
+    /**
+     * The same, with all that came, where it may have come elsewhere meanwhile.
+     *
+     * @param kept what was kept of this; what moved since counts more than what came elsewhere
+     * @param all what came, by the key of its travel
+     */
+    public Travels knowing(Travels kept, Map<String, Came> all) {
+        SortedMap<String, Came> more = new TreeMap<>(all);
+        came.entrySet().stream()
+                .filter(one -> !one.getValue().equals(kept.came.get(one.getKey())))
+                .forEach(one -> more.put(one.getKey(), one.getValue()));
+        return new Travels(planned, more, strays);
+    }
+
     /** The controls of a box. */
     public List<Travel> on(DeviceId box) {
         return planned.stream().filter(travel -> travel.box().equals(box)).toList();

@@ -62,6 +62,11 @@ public record Asking(
                 .orElse(same);
     }
 
+    /** The same, with all that was answered, where it may have been elsewhere meanwhile. */
+    public Asking knowing(Map<String, Asked> all) {
+        return new Asking(probes, new TreeMap<>(all), at, isSent, where).in(probes);
+    }
+
     public Result result(Probe probe) {
         Asked before = asked.get(probe.key());
         if (before == null) {
