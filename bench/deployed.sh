@@ -18,7 +18,7 @@ done_with_it() {
 }
 trap done_with_it EXIT
 well() { echo "well: $1"; }
-wrong() { echo "WRONG: $1"; tail -5 "$here"/*.log | cut -c1-300; exit 1; }
+wrong() { echo "WRONG: $1"; tail -q -n 5 "$here"/*.log | cut -c1-300; exit 1; }
 # until WORDS COMMAND...: waits a minute at most.
 until_so() { local words=$1 i; shift; for i in $(seq 300); do if "$@"; then well "$words"; return; fi; sleep 0.2; done; wrong "not $words"; }
 
@@ -43,7 +43,7 @@ sed -e 's/rigs-a:/127.0.0.2:/; s/rigs-b:/127.0.0.3:/; s/listen 443/listen 127.0.
   -e "s,^http {,&\n  log_format to '\$uri \$upstream_addr \$status'; access_log $here/access.txt to;," "$home/deploy/proxy.conf" >proxy/proxy.conf
 "$nginx" -e "$here/proxy/errors" -p "$here/proxy" -c proxy.conf -g "daemon off; pid $here/proxy/pid;" >proxy.log 2>&1 &
 began+=($!)
-ask() { curl -sS --cacert tls/cert.pem --connect-to rigs.example:443:127.0.0.1:8443 -b cookies -c cookies -H "Accept: text/html" "$@"; }
+ask() { curl -s --cacert tls/cert.pem --connect-to rigs.example:443:127.0.0.1:8443 -b cookies -c cookies -H "Accept: text/html" "$@"; }
 status() { ask -o body -D heads -w '%{http_code}' "$@"; }
 is() { [ "$(status "${@:2}")" = "$1" ]; }
 token() { grep -o 'name="_csrf" value="[^"]*"' body | head -1 | sed 's/.*value="//; s/"$//'; }
@@ -70,7 +70,7 @@ rename "Mixer beyond" || wrong "an edit was answered so: $(cat heads)"
 told_more() { [ "$(grep -c '^data:' told)" -gt "$before" ]; }
 until_so "it hears of an edit" told_more
 
-for room in gear wiring switches songs preflight sheets; do is 200 "https://rigs.example/rigs/1/$room" || wrong "no $room"; done
+for room in gear wiring switches songs preflight sheets; do is 200 -L "https://rigs.example/rigs/1/$room" || wrong "no $room"; done
 at=$(grep '^/rigs/1/' access.txt | cut -d' ' -f2 | sort -u)
 [ "$(wc -l <<<"$at")" = 1 ] || wrong "a rig is worked on at two servers: $at"
 well "a rig is worked on at one server, $at"
@@ -79,10 +79,10 @@ kill -TERM "${began[$n]}"
 ended() { ! kill -0 "${began[$n]}" 2>/dev/null; }
 asked=0
 while ! ended; do
-  is 200 https://rigs.example/rigs/1/switches || wrong "a page was answered with $(head -1 heads) while a server stops"
+  is 200 https://rigs.example/rigs/1/songs || wrong "a page was answered with $(head -1 heads) while a server stops"
   asked=$((asked + 1)); [ "$asked" -lt 1000 ] || wrong "it does not stop"
 done
-for i in $(seq 20); do is 200 https://rigs.example/rigs/1/switches || wrong "a page was answered with $(head -1 heads) after it"; done
+for i in $(seq 20); do is 200 https://rigs.example/rigs/1/songs || wrong "a page was answered with $(head -1 heads) after it"; done
 is 200 https://rigs.example/rigs/1/gear/vocal-mixer && grep -q "Mixer beyond" body || wrong "the edit is gone"
 rename "Mixer again" || wrong "no edit at the other server: $(cat heads)"
 well "the other server goes on: $((asked + 20)) pages while one was stopped and after it, none refused"
