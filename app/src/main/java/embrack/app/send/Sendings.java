@@ -97,7 +97,8 @@ class Sendings {
     /** Another server kept an answer: it is read once somebody asks, and pages here are told to. */
     @EventListener
     void overtaken(LineKeptElsewhere kept) {
-        Running now = running.get(kept.rig());
+        // Waits for one that is just being read, which may have been read before that was kept.
+        Running now = running.computeIfPresent(kept.rig(), (rig, here) -> here);
         if (now != null) {
             now.elsewhere.tell();
             others.publishEvent(new LineMoved(kept.rig(), LineMoved.Way.SEND, now.next()));
