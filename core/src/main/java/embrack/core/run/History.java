@@ -74,14 +74,15 @@ public final class History {
                         .toList());
     }
 
-    /** After something came upon it now. */
+    /** After something came upon it now: after all that comes now by itself. */
     public History after(Act act) {
+        Run here = run.until(run.now());
         Run next =
                 switch (act) {
-                    case Act.Back back -> at(back.micros()).cameFrom(run);
+                    case Act.Back back -> at(back.micros()).cameFrom(here);
                     case Act.From from ->
                         Run.at(run.night(), from.part(), from.bar(), run.isByPlan())
-                                .cameFrom(run);
+                                .cameFrom(here);
                     default -> run.after(act);
                 };
         List<Run> more = new ArrayList<>(kept);

@@ -47,6 +47,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class RunTests {
 
@@ -161,6 +162,18 @@ class RunTests {
         Run again = History.replay(start, read).run();
         assertThat(again).isEqualTo(piecewise.run()).hasSameHashCodeAs(piecewise.run());
         assertThat(again.tape()).isEqualTo(piecewise.run().tape());
+    }
+
+    /** Who goes back at once, before time was told at all, has what comes at the beginning behind him all the same. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void whatComesAtTheBeginningIsTold(boolean byPlan) {
+        Run start = Run.of(night(evening()), byPlan);
+        History.Done done = new History.Done(0, new Act.Back(0));
+        Run at = History.of(start).after(done.act()).run();
+        assertThat(at).isEqualTo(History.replay(start, List.of(done)).run());
+        assertThat(at.tape())
+                .isEqualTo(History.replay(start, List.of(done)).run().tape());
     }
 
     /** On any rig: what a night leaves is what the engine leaves that plays its cues from rest to rest. */
