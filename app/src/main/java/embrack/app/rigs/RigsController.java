@@ -6,6 +6,7 @@ import embrack.app.frame.Refusals;
 import embrack.app.frame.Uploads;
 import embrack.app.store.Because;
 import embrack.app.store.Hand;
+import embrack.app.store.Notes;
 import embrack.app.store.RigId;
 import embrack.app.store.RigStore;
 import embrack.app.store.StoredRig;
@@ -22,6 +23,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -42,10 +44,12 @@ class RigsController {
     private static final int MOST_PROBLEMS_SHOWN = 12;
 
     private final RigStore rigs;
+    private final Notes notes;
     private final Uploads uploads;
 
-    RigsController(RigStore rigs, Uploads uploads) {
+    RigsController(RigStore rigs, Notes notes, Uploads uploads) {
         this.rigs = rigs;
+        this.notes = notes;
         this.uploads = uploads;
     }
 
@@ -141,6 +145,7 @@ class RigsController {
                                 .map(person -> rigs.visibleTo(person.id()))
                                 .orElseGet(rigs::list))
                 .addAttribute("crews", entry.crews())
+                .addAttribute("waiting", entry.person().isPresent() ? notes.waitingFor(entry.name()) : Map.of())
                 .addAttribute("schema", PlanFile.SCHEMA);
         return "rigs/list";
     }

@@ -34,6 +34,16 @@ interface NoteMapper {
              where rig = #{rig} and id = #{id}""")
     Optional<Note> find(@Param("rig") long rig, @Param("id") long id);
 
+    /** How many are open to somebody, of each rig. */
+    @Select("""
+            select rig, count(*) as notes from rig_note
+             where whom = #{whom} and done_at is null
+             group by rig""")
+    List<Waiting> waiting(@Param("whom") String whom);
+
+    /** Notes of a rig that wait for somebody. */
+    record Waiting(long rig, int notes) {}
+
     @Update("""
             update rig_note set done_at = now(), done_by = #{who}
              where rig = #{rig} and id = #{id} and done_at is null""")

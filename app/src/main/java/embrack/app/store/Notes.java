@@ -2,7 +2,9 @@ package embrack.app.store;
 
 import embrack.core.edit.Refused;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Notes of a rig: about anything, to somebody or to all, done or not. */
@@ -39,6 +41,14 @@ public class Notes {
     /** All of a rig, those that are open first. */
     public List<Note> of(RigId rig) {
         return mapper.of(rig.number());
+    }
+
+    /** How many of each rig are to somebody and not done; none for a name that is empty. */
+    public Map<RigId, Integer> waitingFor(String name) {
+        return name.isEmpty()
+                ? Map.of()
+                : mapper.waiting(name).stream()
+                        .collect(Collectors.toUnmodifiableMap(one -> new RigId(one.rig()), NoteMapper.Waiting::notes));
     }
 
     /** One of a rig. */

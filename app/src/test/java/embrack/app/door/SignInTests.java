@@ -219,6 +219,8 @@ class SignInTests {
                 .isEqualTo(422);
         ada.post(notes, "about", "Vocal mixer", "words", "<b>too loud</b>", "whom", "Jory");
         jory.post(notes, "words", "to all");
+        assertThat(jory.get("/").body()).contains(notes + "\"").containsOnlyOnce("1 note for you");
+        assertThat(ada.get("/").body()).doesNotContain("for you");
         String page = ada.get(notes).body();
         assertThat(page)
                 .contains("Ada to Jory", "&lt;b&gt;too loud", "/gear/vocal-mixer")
@@ -234,6 +236,7 @@ class SignInTests {
                 .isEqualTo(422);
         assertThat(jory.post(settles.getFirst()).statusCode()).isEqualTo(302);
         assertThat(ada.get(notes).body()).contains("done: Jory");
+        assertThat(jory.get("/").body()).doesNotContain("for you");
         String elsewhere = "/rigs/%s/notes/%d/reopen".formatted(crews.own(), own);
         assertThat(jory.post(elsewhere).body()).contains("That note is no longer there");
     }
