@@ -103,18 +103,20 @@ public record Journal(List<Entry> entries, Score score, List<Rescue> rescues, Ru
         }
 
         void after(Act act) {
-            Run before = history.run();
+            Run before = history.run().until(history.run().now());
             history = history.after(act);
-            boolean isElsewhere = act instanceof Act.Back || act instanceof Act.From;
-            if (isElsewhere) {
+            if (act instanceof Act.Back || act instanceof Act.From) {
                 score = score.and(Score.left(before, history.run()));
-                part = history.run().part();
-                // What was wrong where the run was is another matter now.
-                amiss.clear();
-                isSilent = false;
-                gone.addAll(open());
             }
             take();
+        }
+
+        /** What was wrong where the run was is another matter now. */
+        private void elsewhere() {
+            part = history.run().part();
+            amiss.clear();
+            isSilent = false;
+            gone.addAll(open());
         }
 
         Journal over() {
@@ -133,6 +135,8 @@ public record Journal(List<Entry> entries, Score score, List<Rescue> rescues, Ru
         private void take(Line line) {
             if (line.what() instanceof Line.Began began) {
                 part = began.part();
+            } else if (line.what() instanceof Line.WentBack) {
+                elsewhere();
             }
             if (isWorthKeeping(line.what())) {
                 entries.add(new Entry(part, line));
