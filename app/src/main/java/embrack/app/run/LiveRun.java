@@ -187,7 +187,7 @@ final class LiveRun {
 
     /** Something comes upon it; what is left by that is scored. */
     private void take(Act act) {
-        Run before = history.run();
+        Run before = history.run().until(history.run().now());
         history = history.after(act);
         spoilt = act instanceof Act.Struck ? before.part() : spoilt;
         lastAct = history.run().now();
